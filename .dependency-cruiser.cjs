@@ -1,0 +1,60 @@
+/** Arrows go one way: app → features → (store, ui, workers) → core. See docs/architecture.md. */
+const CORE = ['measures', 'ingredients', 'recipes', 'classification', 'safety', 'readings', 'sessions', 'hair', 'planning', 'exchange', 'simulation'];
+
+const onlyDown = (name, from, forbidden) => ({
+  name,
+  severity: 'error',
+  comment: `${from} may not reach ${forbidden}`,
+  from: { path: from },
+  to: { path: forbidden },
+});
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    onlyDown('core-imports-nothing-above', '^src/core/', '^(app|cli|server|src/(features|ui|store|workers))/'),
+    {
+      name: 'core-knows-no-interface',
+      severity: 'error',
+      from: { path: '^src/core/' },
+      to: { path: 'node_modules/(react|react-native|expo|@reduxjs|react-redux|nativewind|@react-native-async-storage)' },
+    },
+    onlyDown('ui-stays-below-features', '^src/ui/', '^(app|src/(features|store|workers))/'),
+    onlyDown('store-stays-below-features', '^src/store/', '^(app|src/(features|ui))/'),
+    onlyDown('workers-stay-below-features', '^src/workers/', '^(app|src/(features|ui|store))/'),
+    onlyDown('features-stay-below-app', '^src/features/', '^app/'),
+    {
+      name: 'core-folder-through-its-index',
+      comment: 'A core folder is used through its index file; nothing reaches past it.',
+      severity: 'error',
+      from: { path: '^(app|cli|e2e|server|scripts|src/(features|ui|store|workers))/' },
+      to: { path: '^src/core/[^/]+/(?!index\\.ts$)' },
+    },
+    {
+      name: 'core-folders-through-their-index',
+      severity: 'error',
+      from: { path: '^src/core/([^/]+)/' },
+      to: { path: '^src/core/[^/]+/(?!index\\.ts$)', pathNot: '^src/core/$1/' },
+    },
+    // Within core, a folder may use only those before it in the list.
+    ...CORE.map((folder, index) => ({
+      name: `core-${folder}-uses-only-what-is-below`,
+      severity: 'error',
+      from: { path: `^src/core/${folder}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^src/core/(${CORE.slice(index + 1).join('|') || 'nothing-above'})/` },
+    })),
+    {
+      name: 'no-feature-reaches-into-another',
+      severity: 'error',
+      from: { path: '^src/features/([^/]+)/' },
+      to: { path: '^src/features/([^/]+)/', pathNot: '^src/features/($1|shared)/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '^(dist|docs)/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.mjs', '.json'] },
+  },
+};

@@ -1,0 +1,157 @@
+import { readFileSync } from 'node:fs';
+import { classify, SCHOOLS, type LedgerRow, type School, type Verdict } from '../src/core/classification';
+import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '../src/core/exchange';
+import { estimateHair, SIGNALS, type Head } from '../src/core/hair';
+import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';
+import { MOST_WEEKS, planProblem, weekSearch } from '../src/core/planning';
+import { parseRecipe, readLines, unreadLines, type ParsedLine } from '../src/core/recipes';
+import { cautionsFor } from '../src/core/safety';
+import { demoRecords } from '../src/core/simulation';
+
+/** Input that a person can mend; said in one line, exit code 2. */
+export class CommandError extends Error {}
+
+export interface CommandOptions {
+  readonly school?: string | undefined;
+  readonly data?: string | undefined;
+  readonly head?: string | undefined;
+  readonly on?: string | undefined;
+  readonly from?: string | undefined;
+  readonly weeks?: string | undefined;
+}
+
+/** The day in the zone of the machine; passed in, so that a test can choose it. */
+export interface Clock {
+  today(): CalendarDay;
+  input(): string;
+}
+
+function oneLine(problems: readonly Problem[]): string {
+  return problems.map((problem) => problem.message).join(' ');
+}
+
+function schoolFrom(text: string | undefined): School {
+  if (text === undefined) return 'my-hair';
+  const school = SCHOOLS.find((known) => known === text);
+  if (!school) throw new CommandError(`--school is one of ${SCHOOLS.join(', ')}`);
+  return school;
+}
+
+function dayFrom(option: string, text: string): CalendarDay {
+  const parsed = calendarDaySchema.safeParse(text);
+  if (!parsed.success) throw new CommandError(`${option} wants a day as YYYY-MM-DD, not "${text}"`);
+  return parsed.data;
+}
+
+/** Figures for people and scripts: what lies beyond three decimals is noise. */
+function shortNumbers(value: unknown): unknown {
+  if (typeof value === 'number') return rounded(value, 3);
+  if (Array.isArray(value)) return value.map(shortNumbers);
+  if (value !== null && typeof value === 'object') {
+    return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, shortNumbers(part)]));
+  }
+  return value;
+}
+
+export function classifyCommand(options: CommandOptions, clock: Clock): unknown {
+  const recipe = parseRecipe(clock.input());
+  if (!recipe.ok) throw new CommandError(oneLine(recipe.problems));
+  const verdict = classify(recipe.value, schoolFrom(options.school));
+  const unparsed = unreadLines(recipe.value);
+  if (!verdict.ok) {
+    const [first] = unparsed;
+    throw new CommandError(`${oneLine(verdict.problems)}${first ? ` First line: ${first.problem.message}` : ''}`);
+  }
+  return shortNumbers({
+    ...verdictJson(verdict.value, recipe.value.lines.flatMap(ledgerLine(verdict.value))),
+    unparsed: unparsed.map(({ text, problem }) => ({ text, problem: problem.message })),
+    warnings: cautionsFor(readLines(recipe.value), verdict.value).map(({ id, level, text, act }) => ({ id, level, text, act })),
+  });
+}
+
+interface LedgerLine {
+  readonly text: string;
+  readonly ingredient: string | null;
+  readonly grams: number | null;
+  readonly shares: Partial<LedgerRow['shares']>;
+}
+
+/** Ledger rows in the order of the recipe; a line that is not understood has no ingredient and no shares. */
+function ledgerLine(verdict: Verdict) {
+  let next = 0;
+  return (line: ParsedLine): LedgerLine[] => {
+    if (line.status === 'note') return [];
+    if (line.status === 'unread') return [{ text: line.text, ingredient: null, grams: null, shares: {} }];
+    const row = verdict.ledger[next++];
+    return row ? [{ text: row.text, ingredient: row.ingredient, grams: row.grams, shares: row.shares }] : [];
+  };
+}
+
+function verdictJson(verdict: Verdict, ledger: readonly LedgerLine[]) {
+  const schools = Object.fromEntries(
+    SCHOOLS.map((school) => [school, { kind: verdict.schools[school].kind, strength: verdict.schools[school].strength }]),
+  );
+  const { kind, strength, confidence, school, grams, finishedGrams, loads } = verdict;
+  return { kind, strength, confidence, school, grams, finishedGrams, loads, ledger, schools };
+}
+
+function recordsFrom(options: CommandOptions): readonly StoredRecord[] {
+  if (options.data === undefined) throw new CommandError('--data wants the path of a backup file');
+  let text: string;
+  try {
+    text = readFileSync(options.data, 'utf8');
+  } catch {
+    throw new CommandError(`the file ${options.data} cannot be read`);
+  }
+  const backup = readBackup(text);
+  if (!backup.ok) throw new CommandError(oneLine(backup.problems));
+  return backup.value.records;
+}
+
+/** The head asked for, or the first one of the file; the answer names the others. */
+function headFrom(records: readonly StoredRecord[], options: CommandOptions): { head: Head; heads: string[] } {
+  const all = headsIn(records);
+  const heads = all.map(({ headId }) => headId);
+  const head = options.head === undefined ? all[0] : all.find(({ headId }) => headId === options.head);
+  if (head) return { head, heads };
+  throw new CommandError(
+    all.length === 0 ? 'the backup describes no head' : `no head is called "${options.head}"; there is ${heads.join(', ')}`,
+  );
+}
+
+export function stateCommand(options: CommandOptions, clock: Clock): unknown {
+  const records = recordsFrom(options);
+  const today = options.on === undefined ? clock.today() : dayFrom('--on', options.on);
+  const { head, heads } = headFrom(records, options);
+  const state = estimateHair(head, historyOf(records, head.headId), today);
+  const signals = Object.values(state.signals).map(
+    ({ signal, mean, sd, probabilities, halfLifeDays, responses }) =>
+      [signal, { mean, sd, lane: SIGNALS[signal].lane, probabilities, halfLifeDays, responses }] as const,
+  );
+  return shortNumbers({
+    head: head.headId,
+    heads,
+    asOf: today,
+    readings: state.readingCount,
+    need: state.need,
+    signals: Object.fromEntries(signals),
+  });
+}
+
+export function planCommand(options: CommandOptions, clock: Clock): unknown {
+  const records = recordsFrom(options);
+  const from = options.from === undefined ? clock.today() : dayFrom('--from', options.from);
+  const weeks = Number(options.weeks ?? '1');
+  if (!Number.isInteger(weeks) || weeks < 1 || weeks > MOST_WEEKS) {
+    throw new CommandError(`--weeks is a whole number from 1 to ${MOST_WEEKS}`);
+  }
+  const { head, heads } = headFrom(records, options);
+  const history = historyOf(records, head.headId);
+  const plan = weekSearch(planProblem(head, history, estimateHair(head, history, from), from, weeks));
+  return shortNumbers({ head: head.headId, heads, ...plan });
+}
+
+export function demoCommand(options: CommandOptions, clock: Clock): string {
+  const today = options.on === undefined ? clock.today() : dayFrom('--on', options.on);
+  return writeBackup(demoRecords(today), `${today}T00:00:00Z`);
+}

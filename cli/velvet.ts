@@ -1,0 +1,65 @@
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { dayOfDate } from '../src/core/measures';
+import {
+  classifyCommand,
+  CommandError,
+  demoCommand,
+  planCommand,
+  stateCommand,
+  type Clock,
+  type CommandOptions,
+} from './commands';
+
+const USAGE = `velvet: the core of Velvet Rhythm from a terminal
+
+  velvet classify [--school any-protein|broken-down|my-hair] < recipe.txt
+  velvet state --data backup.json [--on YYYY-MM-DD] [--head ID]
+  velvet plan  --data backup.json [--from YYYY-MM-DD] [--weeks N] [--head ID]
+  velvet demo  [--on YYYY-MM-DD]     the demo data as a backup file
+
+Prints JSON. Exit code 0; or 2, with one line on stderr, for input that cannot be used.`;
+
+const COMMANDS: Record<string, (options: CommandOptions, clock: Clock) => unknown> = {
+  classify: classifyCommand,
+  state: stateCommand,
+  plan: planCommand,
+  demo: demoCommand,
+};
+
+const CLOCK: Clock = {
+  today: () => dayOfDate(new Date()),
+  input: () => readFileSync(0, 'utf8'),
+};
+
+function optionsOf(args: string[]): CommandOptions {
+  const text = { type: 'string' } as const;
+  try {
+    return parseArgs({
+      args,
+      options: { school: text, data: text, head: text, on: text, from: text, weeks: text },
+    }).values;
+  } catch (error) {
+    throw new CommandError((error as Error).message.split('. ')[0]);
+  }
+}
+
+function main([command, ...rest]: string[]): number {
+  if (command === undefined || command === 'help' || command === '--help') {
+    console.log(USAGE);
+    return 0;
+  }
+  try {
+    const run = COMMANDS[command];
+    if (!run) throw new CommandError(`there is no command "${command}"; see: velvet help`);
+    const answer = run(optionsOf(rest), CLOCK);
+    process.stdout.write(typeof answer === 'string' ? answer : `${JSON.stringify(answer, null, 2)}\n`);
+    return 0;
+  } catch (error) {
+    if (!(error instanceof CommandError)) throw error;
+    console.error(`velvet: ${error.message}`);
+    return 2;
+  }
+}
+
+process.exitCode = main(process.argv.slice(2));

@@ -1,0 +1,33 @@
+const { defineConfig } = require('eslint/config');
+const expo = require('eslint-config-expo/flat');
+const prettier = require('eslint-config-prettier');
+
+module.exports = defineConfig([
+  { ignores: ['dist/**', '.expo/**', '.cache/**', 'node_modules/**', 'docs/**'] },
+  expo,
+  prettier,
+  {
+    rules: {
+      eqeqeq: ['error', 'always'],
+      'no-console': 'error',
+      'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+      complexity: ['error', 16],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        { name: 'Date', message: 'Time is passed in.' },
+        { name: 'window', message: 'The core has no interface.' },
+        { name: 'document', message: 'The core has no interface.' },
+        { name: 'localStorage', message: 'The core has no storage.' },
+      ],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Randomness is passed in.' }],
+    },
+  },
+  { files: ['src/core/measures/calendarDay.ts'], rules: { 'no-restricted-globals': 'off' } },
+  { files: ['cli/**', 'server/**', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+]);

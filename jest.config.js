@@ -1,0 +1,51 @@
+/** Core, server, command line and scripts run in plain node, which starts far faster than the interface's environment. */
+const node = (displayName, testMatch, more = {}) => ({
+  displayName,
+  testEnvironment: 'node',
+  testMatch,
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transform: { '\\.[cm]?[jt]sx?$': ['babel-jest', { configFile: './babel.node.config.js' }] },
+  transformIgnorePatterns: ['/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink)/)'],
+  ...more,
+});
+
+const ES_MODULES = [
+  '(jest-)?react-native',
+  '@react-native(-community)?',
+  'expo(nent)?',
+  '@expo(nent)?/.*',
+  '@expo-google-fonts/.*',
+  'react-redux',
+  '@reduxjs/toolkit',
+  'immer',
+  'reselect',
+  'redux',
+  'redux-thunk',
+  'redux-remember',
+  'nativewind',
+  'react-native-css-interop',
+  'd3-.*',
+  'internmap',
+  'date-fns',
+  'lucide-react-native',
+  'minisearch',
+  'parse-ingredient',
+  'numeric-quantity',
+  'comlink',
+  'sonner-native',
+].join('|');
+
+module.exports = {
+  projects: [
+    node('core', ['<rootDir>/src/core/**/*.test.ts']),
+    node('node', ['<rootDir>/server/**/*.test.ts', '<rootDir>/cli/**/*.test.ts', '<rootDir>/src/workers/**/*.test.ts']),
+    node('browser', ['<rootDir>/e2e/**/*.test.ts'], {}),
+    {
+      displayName: 'interface',
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/{store,features,ui}/**/*.test.{ts,tsx}'],
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '\\.css$': '<rootDir>/scripts/emptyModule.js' },
+      transformIgnorePatterns: [`/node_modules/(?!(${ES_MODULES}))`],
+    },
+  ],
+};

@@ -1,0 +1,14 @@
+export { SCHOOLS, STRONG_FROM, type School } from './constants';
+export { LOAD_KINDS, type LoadKind, type Loads, type WeighedLine } from './loads';
+export {
+  classify,
+  classifyLines,
+  strengthWord,
+  TREATMENT_KINDS,
+  type LedgerRow,
+  type SchoolVerdict,
+  type TreatmentKind,
+  type Verdict,
+} from './verdict';
+export { confidenceWord, KIND_WORDS, SCHOOL_WORDS, verdictHeadline, verdictReasons } from './words';
+export { doseOf, type Warmth } from './contact';

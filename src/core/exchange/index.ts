@@ -1,0 +1,15 @@
+export {
+  BACKUP_FORMAT,
+  backupSchema,
+  DATA_VERSION,
+  readBackup,
+  storedRecordSchema,
+  writeBackup,
+  type Backup,
+  type RecordKind,
+  type RecordOf,
+  type StoredRecord,
+} from './backup';
+export { mergeRecords, type Merge } from './merge';
+export { headsIn, historyOf, ofKind } from './selectHistory';
+export { packRecord, unpackRecord } from './storedRecord';

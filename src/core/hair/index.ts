@@ -1,0 +1,17 @@
+export { headSchema, newestHeads, type Head } from './head';
+export { estimateHair, HORIZON_DAYS } from './estimate';
+export type {
+  DatedEstimate,
+  DatedMeasurement,
+  Estimate,
+  HairState,
+  LaneProbabilities,
+  Need,
+  NeedKind,
+  Response,
+  SignalState,
+} from './hairState';
+export { laneProbabilities } from './need';
+export { expectedExcess, normalCdf, Z90 } from './normal';
+export { EVENT_EFFECTS, priorEffect, shownValue, SIGNALS, startingLevel, type Lane, type SignalModel } from './signals';
+export { savedWeighedLines, type HeadHistory } from './timeline';

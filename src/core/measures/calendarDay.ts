@@ -1,0 +1,61 @@
+import { format } from 'date-fns/format';
+import { isValid } from 'date-fns/isValid';
+import { parseISO } from 'date-fns/parseISO';
+import { z } from 'zod';
+import { invariant } from './result';
+
+/**
+ * A calendar day in the person's own zone, "YYYY-MM-DD". It holds no hour and no zone on purpose:
+ * a wash day must not move when the clock changes or when she travels.
+ */
+export const calendarDaySchema = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}$/, 'A day is written YYYY-MM-DD, for example 2026-03-09.')
+  .refine((day) => {
+    const date = parseISO(day);
+    return isValid(date) && format(date, 'yyyy-MM-dd') === day;
+  }, 'That day is not in the calendar.')
+  .brand<'CalendarDay'>();
+
+export type CalendarDay = z.infer<typeof calendarDaySchema>;
+
+/** For days the program itself wrote; outside text goes through the schema. */
+export function calendarDay(text: string): CalendarDay {
+  const parsed = calendarDaySchema.safeParse(text);
+  invariant(parsed.success, `"${text}" is not a calendar day`);
+  return parsed.data;
+}
+
+export function dayOfDate(date: Date): CalendarDay {
+  return format(date, 'yyyy-MM-dd') as CalendarDay;
+}
+
+const MS_PER_DAY = 86_400_000;
+
+/** Days since 1970-01-01 in the calendar; no zone and no clock change enters. The planner asks millions of times. */
+function dayNumber(day: CalendarDay): number {
+  return Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) / MS_PER_DAY;
+}
+
+export function addDays(day: CalendarDay, count: number): CalendarDay {
+  return new Date((dayNumber(day) + count) * MS_PER_DAY).toISOString().slice(0, 10) as CalendarDay;
+}
+
+/** Days from `from` to `to`; negative when `to` is earlier. Counts calendar days, not 24-hour spans. */
+export function daysBetween(from: CalendarDay, to: CalendarDay): number {
+  return dayNumber(to) - dayNumber(from);
+}
+
+/** 0 for Sunday … 6 for Saturday; 1970-01-01 was a Thursday. Days before 1970 are no concern of this job. */
+export function weekdayOf(day: CalendarDay): number {
+  return (dayNumber(day) + 4) % 7;
+}
+
+export function dayRange(from: CalendarDay, count: number): CalendarDay[] {
+  return Array.from({ length: count }, (_, index) => addDays(from, index));
+}
+
+/** @param pattern a date-fns pattern, for example "EEE d MMM" */
+export function formatDay(day: CalendarDay, pattern: string): string {
+  return format(parseISO(day), pattern);
+}

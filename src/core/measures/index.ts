@@ -1,0 +1,17 @@
+export { failed, invariant, ok, type Problem, type Result } from './result';
+export { clamp, mean, rounded, saturating, sum } from './numbers';
+export {
+  addDays,
+  calendarDay,
+  calendarDaySchema,
+  dayOfDate,
+  dayRange,
+  daysBetween,
+  formatDay,
+  weekdayOf,
+  type CalendarDay,
+} from './calendarDay';
+export { UNITS, UNIT_IDS, type Unit, type UnitId, type UnitKind } from './units';
+export { countingIds, idSchema, type IdSource } from './ids';
+export { instantSchema, type Instant } from './instant';
+export { inOrder, liveRecords, recordBaseSchema, withdrawalSchema, type Withdrawal } from './record';

@@ -1,0 +1,94 @@
+import { laneProbabilities, SIGNALS } from '../hair';
+import { addDays, daysBetween, weekdayOf, type CalendarDay } from '../measures';
+import { forecastOn, type Placed } from './forecast';
+import type { PlanProblem, Slot, Treatment } from './plan';
+import { RULES } from './rules';
+
+/** A beat while planning: where it stands and what it is. */
+export interface Draft extends Placed {
+  readonly slot: Slot;
+  readonly overnight: boolean;
+}
+
+export function freeMinutesOn(problem: PlanProblem, day: CalendarDay): number {
+  return problem.head.freeMinutes[weekdayOf(day)] ?? 0;
+}
+
+/** Her minutes for a beat. What works overnight costs only its putting on. */
+export function minutesOf({ slot, overnight, treatment }: Omit<Draft, 'day'>): number {
+  switch (slot) {
+    case 'main':
+      return RULES.washMinutes.value + treatment.contactMinutes;
+    case 'follow-up':
+      return treatment.contactMinutes;
+    case 'pre-poo':
+      return overnight ? RULES.prePooMinutes.value : Math.max(RULES.prePooMinutes.value, treatment.contactMinutes);
+    case 'refresh':
+      return RULES.refreshMinutes.value;
+  }
+}
+
+/** Days from the latest use before or on `day` that satisfies `is`; Infinity when there was none. */
+function daysSince(problem: PlanProblem, drafts: readonly Draft[], day: CalendarDay, is: (treatment: Treatment) => boolean): number {
+  const uses = [
+    ...problem.past.flatMap(({ day: on, recipeId }) => {
+      const treatment = problem.treatments.find((known) => known.recipeId === recipeId);
+      return treatment && is(treatment) ? [on] : [];
+    }),
+    ...drafts.filter((draft) => draft.slot !== 'refresh' && is(draft.treatment)).map((draft) => draft.day),
+  ].filter((on) => on <= day);
+  return uses.length === 0 ? Infinity : Math.min(...uses.map((on) => daysBetween(on, day)));
+}
+
+export const daysSinceMoisture = (problem: PlanProblem, drafts: readonly Draft[], day: CalendarDay) =>
+  daysSince(problem, drafts, day, (treatment) => treatment.moistens);
+
+export const daysSinceProtein = (problem: PlanProblem, drafts: readonly Draft[], day: CalendarDay) =>
+  daysSince(problem, drafts, day, (treatment) => treatment.firms);
+
+const daysSinceStrongProtein = (problem: PlanProblem, drafts: readonly Draft[], day: CalendarDay) =>
+  daysSince(problem, drafts, day, (treatment) => treatment.strong);
+
+export const daysSinceWash = (problem: PlanProblem, drafts: readonly Draft[], day: CalendarDay) =>
+  daysSince(problem, drafts, day, (treatment) => treatment.use === 'mask');
+
+/** The chance that the hair is already too firm when this day begins. */
+export function chanceTooFirm(problem: PlanProblem, drafts: readonly Draft[], day: CalendarDay): number {
+  const before = drafts.filter((draft) => draft.day < day);
+  return laneProbabilities(forecastOn(problem, 'firmness', before, day), SIGNALS.firmness.lane).above;
+}
+
+/**
+ * The first hard rule that forbids this main treatment on this day, or undefined when it may stand.
+ * @param earlier what is planned before that day
+ */
+export function forbiddenBy(
+  problem: PlanProblem,
+  earlier: readonly Draft[],
+  day: CalendarDay,
+  treatment: Treatment,
+): string | undefined {
+  if (treatment.use !== 'mask') return 'not-a-mask';
+  if (treatment.strong && (problem.head.proteinSensitive || problem.head.child)) return 'no-strong-protein';
+  if (daysSinceWash(problem, earlier, day) < RULES.washGap.value) return RULES.washGap.id;
+  if (treatment.firms && daysSinceProtein(problem, earlier, day) < RULES.lightProteinGap.value) {
+    return RULES.lightProteinGap.id;
+  }
+  if (treatment.strong && daysSinceStrongProtein(problem, earlier, day) < RULES.strongProteinGap.value) {
+    return RULES.strongProteinGap.id;
+  }
+  if (treatment.firms && chanceTooFirm(problem, earlier, day) > RULES.firmHold.value) return RULES.firmHold.id;
+  if (treatment.isNew && day < addDays(problem.from, RULES.patchTest.value)) return RULES.patchTest.id;
+  if (treatment.isNew && newInWeekOf(earlier, day, treatment)) return RULES.newPerWeek.id;
+  return undefined;
+}
+
+function newInWeekOf(earlier: readonly Draft[], day: CalendarDay, treatment: Treatment): boolean {
+  const others = new Set(
+    earlier
+      .filter((draft) => draft.treatment.isNew && daysBetween(draft.day, day) < 7)
+      .map((draft) => draft.treatment.recipeId),
+  );
+  others.delete(treatment.recipeId);
+  return others.size >= RULES.newPerWeek.value;
+}

@@ -1,0 +1,70 @@
+import { classifyLines, doseOf, STRONG_FROM, type Verdict } from '../classification';
+import { savedWeighedLines, type Head, type HairState, type HeadHistory } from '../hair';
+import type { CalendarDay } from '../measures';
+import { SIGNAL_IDS, type SignalId } from '../readings';
+import { newestVersions, stepsBefore, type RecipeVersion } from '../recipes';
+import { cautionsFor } from '../safety';
+import type { PlanProblem, Treatment } from './plan';
+
+/** A firm push from which even a balanced treatment counts as protein for spacing (working assumption). */
+const FIRMS_FROM_PUSH = 0.45;
+
+/** Puts the planner's question together from what is known of a head. */
+export function planProblem(
+  head: Head,
+  history: HeadHistory,
+  state: HairState,
+  from: CalendarDay,
+  weeks: number,
+): PlanProblem {
+  return {
+    head,
+    from,
+    weeks,
+    asOf: state.asOf,
+    signals: state.signals,
+    treatments: newestVersions(history.recipes).flatMap((version) => treatmentOf(version, head, history, state)),
+    past: history.sessions.map(({ day, recipeId }) => ({ day, recipeId })).sort((a, b) => (a.day < b.day ? -1 : 1)),
+  };
+}
+
+/** None for a recipe that cannot be weighed or that a caution stops. */
+function treatmentOf(version: RecipeVersion, head: Head, history: HeadHistory, state: HairState): Treatment[] {
+  const lines = savedWeighedLines(version);
+  const verdict = classifyLines(lines, head.school);
+  if (!verdict.ok) return [];
+  if (cautionsFor(lines, verdict.value).some((caution) => caution.level === 'stop')) return [];
+  const { kind, strength } = verdict.value;
+  return [
+    {
+      recipeId: version.recipeId,
+      version: version.version,
+      name: version.name,
+      use: version.use,
+      kind,
+      strength,
+      firms: firms(verdict.value),
+      strong: kind === 'protein' && strength >= STRONG_FROM,
+      moistens: kind === 'moisture' || kind === 'balanced',
+      contactMinutes: version.contactMinutes,
+      warmth: version.warmth,
+      leadTasks: stepsBefore(lines),
+      effect: effectOfUse(version, state),
+      isNew: !history.sessions.some((session) => session.recipeId === version.recipeId),
+    },
+  ];
+}
+
+function firms(verdict: Verdict): boolean {
+  return verdict.kind === 'protein' || (verdict.kind === 'balanced' && verdict.push.firm >= FIRMS_FROM_PUSH);
+}
+
+function effectOfUse(version: RecipeVersion, state: HairState): Treatment['effect'] {
+  const dose = doseOf(version.contactMinutes, version.warmth);
+  return Object.fromEntries(
+    SIGNAL_IDS.map((signal) => {
+      const response = state.signals[signal].responses.find(({ recipeId }) => recipeId === version.recipeId);
+      return [signal, { mean: dose * (response?.mean ?? 0), sd: dose * (response?.sd ?? 0) }];
+    }),
+  ) as Record<SignalId, Treatment['effect'][SignalId]>;
+}

@@ -1,0 +1,14 @@
+export { RECIPE_LIMITS } from './limits';
+export { parseRecipe, amountText } from './parseRecipe';
+export {
+  readLines,
+  unreadLines,
+  type Assumption,
+  type ParsedLine,
+  type ParsedRecipe,
+  type ReadLine,
+  type UnreadLine,
+} from './parsedLine';
+export { RECIPE_USES, recipeVersionSchema, type RecipeVersion } from './recipe';
+export { newestVersions } from './versions';
+export { stepsBefore, type LeadTask } from './leadTasks';

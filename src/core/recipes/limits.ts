@@ -1,0 +1,15 @@
+/** Bounds on what a recipe may be; each names its unit and why it stands there. */
+export const RECIPE_LIMITS = {
+  /** Lines; the longest formulas people share have about thirty. */
+  lines: 200,
+  /** Characters of the whole text: about fifty to a line. */
+  characters: 20_000,
+  /** Characters of one line. */
+  lineCharacters: 300,
+  /** Grams of one line: more than this is a bucket, not a bowl. */
+  gramsPerLine: 20_000,
+  /** Grams under which a line cannot be weighed or dropped at home. */
+  leastGrams: 0.001,
+  /** Characters of a recipe's name. */
+  nameCharacters: 80,
+} as const;

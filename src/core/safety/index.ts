@@ -1,0 +1,1 @@
+export { CAUTIONS, cautionSchema, cautionsFor, mustBeStrained, type Caution } from './cautions';

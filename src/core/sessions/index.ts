@@ -1,0 +1,1 @@
+export { sessionSchema, type Session } from './session';

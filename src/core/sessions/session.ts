@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
+
+/** A treatment that was really done. What a plan had asked for stays in the plan; this is what happened. */
+export const sessionSchema = recordBaseSchema.extend({
+  kind: z.literal('session'),
+  headId: idSchema,
+  day: calendarDaySchema,
+  /** The version that was used: a later change of the recipe does not change the past. */
+  recipeId: idSchema,
+  recipeVersion: z.number().int().min(1),
+  contactMinutes: z.number().int().min(1).max(720),
+  warmth: z.enum(['room', 'warm']),
+  note: z.string().max(1000),
+});
+export type Session = z.infer<typeof sessionSchema>;

@@ -1,0 +1,138 @@
+import { classify } from '../classification';
+import type { StoredRecord } from '../exchange';
+import { addDays, countingIds, dayRange, daysBetween, invariant, weekdayOf, type CalendarDay, type IdSource } from '../measures';
+import { parseRecipe, type ParsedLine, type RecipeVersion } from '../recipes';
+import {
+  DEMO_WEEKS,
+  DEMO_HEADS,
+  DEMO_RECIPES,
+  DEMO_SEED,
+  DEMO_WASHES,
+  FURNACE_WEEKDAYS,
+  type DemoRecipe,
+} from './demoScenario';
+import { VirtualHead } from './virtualHead';
+
+type HeadKey = keyof typeof DEMO_HEADS;
+
+const OF_HEAD = {
+  maren: { seed: DEMO_SEED, halfLifeDays: 9, restShift: { firmness: -0.5, breakage: 1.1, porosity: 0.4 }, strands: 5 },
+  pip: { seed: DEMO_SEED + 1000, halfLifeDays: 7, restShift: { firmness: 0.6, breakage: 0.6, porosity: 0 }, strands: 3 },
+} as const;
+
+/** Records are stamped in the evening of their day; the order within a day is the order of writing. */
+function stampFor(day: CalendarDay, order: number): string {
+  return `${day}T19:${String(order).padStart(2, '0')}:00Z`;
+}
+
+/**
+ * Eight whole weeks of a made-up life and the days of this week up to yesterday, lived by seeded virtual heads: the
+ * same day gives the same records, and every weekday sees the same story a little further on.
+ */
+export function demoRecords(today: CalendarDay): StoredRecord[] {
+  const newId = countingIds('demo');
+  const start = addDays(today, -7 * DEMO_WEEKS - weekdayOf(today));
+  const recipes = DEMO_RECIPES.map((recipe) => demoRecipe(recipe, newId(), stampFor(start, 0)));
+  const heads = Object.values(DEMO_HEADS).map((facts): StoredRecord => ({
+    ...facts,
+    freeMinutes: [...facts.freeMinutes],
+    id: newId(),
+    recordedAt: stampFor(start, 0),
+    kind: 'head',
+  }));
+  const lives = (Object.keys(DEMO_HEADS) as HeadKey[]).flatMap((head) => lifeOf(head, recipes, start, today, newId));
+  return [...heads, ...recipes, ...lives];
+}
+
+function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string): RecipeVersion {
+  const text = recipe.lines.join('\n');
+  const parsed = parseRecipe(text);
+  invariant(parsed.ok, `the demo recipe ${recipe.name} cannot be read`);
+  const { recipeId, name, use, contactMinutes, warmth } = recipe;
+  return {
+    id,
+    recordedAt,
+    kind: 'recipe',
+    recipeId,
+    version: 1,
+    name,
+    text,
+    lines: parsed.value.lines.map(savedLine),
+    use,
+    contactMinutes,
+    warmth,
+  };
+}
+
+function savedLine(line: ParsedLine): RecipeVersion['lines'][number] {
+  return line.status === 'read'
+    ? { text: line.text, ingredientId: line.ingredientId, preparationId: line.preparationId, grams: line.grams }
+    : { text: line.text, ingredientId: null, preparationId: null, grams: null };
+}
+
+function pushOf(recipe: RecipeVersion) {
+  const parsed = parseRecipe(recipe.text);
+  const verdict = parsed.ok ? classify(parsed.value) : parsed;
+  invariant(verdict.ok, `the demo recipe ${recipe.name} has no verdict`);
+  return verdict.value.push;
+}
+
+function lifeOf(
+  key: HeadKey,
+  recipes: readonly RecipeVersion[],
+  start: CalendarDay,
+  today: CalendarDay,
+  newId: IdSource,
+): StoredRecord[] {
+  const head = DEMO_HEADS[key];
+  const { strands, ...options } = OF_HEAD[key];
+  const virtual = new VirtualHead(head, options);
+  const records: StoredRecord[] = [];
+  const base = (day: CalendarDay, order: number) => ({ id: newId(), recordedAt: stampFor(day, order), headId: head.headId, day });
+  let lastDetangle: CalendarDay | null = null;
+  let lastWash: CalendarDay | null = null;
+
+  for (const day of dayRange(start, daysBetween(start, today))) {
+    virtual.passDay();
+    if (key === 'maren' && FURNACE_WEEKDAYS.includes(weekdayOf(day))) {
+      virtual.suffer('heat');
+      records.push({ ...base(day, 1), kind: 'event', what: 'heat', note: 'furnace day' });
+    }
+    if (lastWash !== null && daysBetween(lastWash, day) === 1) {
+      const dry = virtual.read(strands, null);
+      records.push({ ...base(day, 2), kind: 'reading', moment: 'dry', ...dry, tally: null, mistSoakSeconds: null });
+    }
+    const recipeId = washOn(key, start, day);
+    const recipe = recipes.find((known) => known.recipeId === recipeId);
+    if (!recipe) continue;
+    const before = virtual.read(strands, lastDetangle === null ? null : daysBetween(lastDetangle, day));
+    records.push({ ...base(day, 3), kind: 'reading', moment: 'before', ...before });
+    virtual.treat(recipe.recipeId, pushOf(recipe), recipe.contactMinutes, recipe.warmth);
+    records.push({
+      ...base(day, 4),
+      kind: 'session',
+      recipeId: recipe.recipeId,
+      recipeVersion: recipe.version,
+      contactMinutes: recipe.contactMinutes,
+      warmth: recipe.warmth,
+      note: '',
+    });
+    lastDetangle = day;
+    lastWash = day;
+  }
+  // Small beats that the head's level does not notice, so that they count as known to her.
+  if (key === 'maren') {
+    for (const [recipeId, back] of [['sesame-evening', 5], ['nettle-mist', 12]] as const) {
+      const recipe = recipes.find((known) => known.recipeId === recipeId);
+      invariant(recipe, `the demo has no recipe ${recipeId}`);
+      const { contactMinutes, warmth, version } = recipe;
+      records.push({ ...base(addDays(today, -back), 5), kind: 'session', recipeId, recipeVersion: version, contactMinutes, warmth, note: '' });
+    }
+  }
+  return records;
+}
+
+function washOn(key: HeadKey, start: CalendarDay, day: CalendarDay): string | undefined {
+  const week = Math.floor(daysBetween(start, day) / 7);
+  return DEMO_WASHES[key].find((wash) => wash.weekday === weekdayOf(day))?.recipes[week];
+}

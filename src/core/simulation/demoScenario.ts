@@ -1,0 +1,142 @@
+import type { Head } from '../hair';
+import type { RecipeVersion } from '../recipes';
+
+/**
+ * The demo: Maren blows glass. Three days a week she stands before the furnace, in dry heat that makes hair rough;
+ * on two evenings and at the weekend she has time. Pip, eight, is her sister's boy and stays with her on Sundays.
+ * All of it is invented.
+ */
+export const DEMO_SEED = 712_710;
+export const DEMO_WEEKS = 8;
+
+type HeadFacts = Omit<Head, 'id' | 'recordedAt' | 'kind'>;
+
+export const DEMO_HEADS = {
+  maren: {
+    headId: 'maren',
+    name: 'Maren',
+    lengthCm: 46,
+    strand: 'medium',
+    porosityGuess: 'high',
+    complaint: 'breaks',
+    freeMinutes: [240, 0, 30, 150, 0, 45, 180],
+    school: 'my-hair',
+    proteinSensitive: false,
+    child: false,
+  },
+  pip: {
+    headId: 'pip',
+    name: 'Pip',
+    lengthCm: 18,
+    strand: 'fine',
+    porosityGuess: 'medium',
+    complaint: 'none',
+    freeMinutes: [120, 0, 0, 0, 0, 0, 90],
+    school: 'my-hair',
+    proteinSensitive: true,
+    child: true,
+  },
+} as const satisfies Record<string, HeadFacts>;
+
+export interface DemoRecipe {
+  readonly recipeId: string;
+  readonly name: string;
+  readonly use: RecipeVersion['use'];
+  readonly contactMinutes: number;
+  readonly warmth: RecipeVersion['warmth'];
+  readonly lines: readonly string[];
+}
+
+export const DEMO_RECIPES = [
+  {
+    recipeId: 'furnace-day-cream',
+    name: 'Furnace-day cream',
+    use: 'mask',
+    contactMinutes: 45,
+    warmth: 'warm',
+    lines: ['3 tbsp linseed, boiled, strained', '300 ml water', '120 g pumpkin, cooked', '1 tbsp honey', '2 tsp avocado oil'],
+  },
+  {
+    recipeId: 'silk-glaze',
+    name: 'Silk & rice-water glaze',
+    use: 'mask',
+    contactMinutes: 25,
+    warmth: 'room',
+    lines: ['200 ml rice water', '1 tbsp hydrolysed silk', '1 tsp plain conditioner'],
+  },
+  {
+    recipeId: 'cold-kiln-set',
+    name: 'Cold-kiln set',
+    use: 'mask',
+    contactMinutes: 20,
+    warmth: 'room',
+    lines: ['11 g gelatin, dissolved', '150 ml water', '1 tsp cider vinegar', '1 tbsp plain conditioner'],
+  },
+  {
+    recipeId: 'okra-slip',
+    name: 'Okra slip',
+    use: 'mask',
+    contactMinutes: 30,
+    warmth: 'room',
+    lines: ['14 okra pods, boiled', '220 ml water', '3 tbsp plain conditioner', '1 tsp agave'],
+  },
+  {
+    recipeId: 'kefir-mango',
+    name: 'Kefir & mango',
+    use: 'mask',
+    contactMinutes: 30,
+    warmth: 'room',
+    lines: ['160 ml kefir', 'a quarter of a small mango', '1 tsp jojoba oil'],
+  },
+  {
+    recipeId: 'pear-for-pip',
+    name: 'Pear for Pip',
+    use: 'mask',
+    contactMinutes: 20,
+    warmth: 'room',
+    lines: ['1 small pear, sieved', '4 tbsp plain conditioner', '1 tsp sunflower oil'],
+  },
+  {
+    recipeId: 'sesame-evening',
+    name: 'Sesame evening',
+    use: 'pre-poo',
+    contactMinutes: 60,
+    warmth: 'room',
+    lines: ['2 tbsp sesame oil', '1 tbsp olive oil', '1 tsp castor oil'],
+  },
+  {
+    recipeId: 'nettle-mist',
+    name: 'Nettle mist',
+    use: 'rinse',
+    contactMinutes: 5,
+    warmth: 'room',
+    lines: ['2 tbsp nettle, infused', '400 ml water', '1 tsp aloe juice'],
+  },
+] as const satisfies readonly DemoRecipe[];
+
+export type DemoRecipeId = (typeof DEMO_RECIPES)[number]['recipeId'];
+
+/** Days of the week on which Maren stands at the furnace. */
+export const FURNACE_WEEKDAYS: readonly number[] = [1, 2, 4];
+
+interface DemoWash {
+  /** 0 Sunday … 6 Saturday */
+  readonly weekday: number;
+  /** One for each week of the demo and one for the week that has begun. */
+  readonly recipes: readonly DemoRecipeId[];
+}
+
+/** What was washed with what. The last weeks lean on moisture: that is how the hair came to be as it is now. */
+export const DEMO_WASHES: Record<keyof typeof DEMO_HEADS, readonly DemoWash[]> = {
+  maren: [
+    {
+      weekday: 3,
+      recipes: ['okra-slip', 'silk-glaze', 'furnace-day-cream', 'kefir-mango', 'okra-slip', 'furnace-day-cream', 'furnace-day-cream', 'okra-slip', 'okra-slip'],
+    },
+    {
+      weekday: 0,
+      recipes: ['furnace-day-cream', 'furnace-day-cream', 'cold-kiln-set', 'furnace-day-cream', 'silk-glaze', 'furnace-day-cream', 'okra-slip', 'furnace-day-cream', 'furnace-day-cream'],
+    },
+  ],
+  pip: [{ weekday: 0, recipes: ['pear-for-pip', 'okra-slip', 'pear-for-pip', 'pear-for-pip', 'okra-slip', 'pear-for-pip', 'pear-for-pip', 'pear-for-pip', 'okra-slip'] }],
+};

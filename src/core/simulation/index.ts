@@ -1,0 +1,2 @@
+export { demoRecords } from './demoData';
+export { VirtualHead, type VirtualHeadOptions } from './virtualHead';

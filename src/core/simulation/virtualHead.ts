@@ -1,0 +1,104 @@
+import { randomLcg, randomNormal, randomPoisson, randomUniform } from 'd3-random';
+import { doseOf } from '../classification';
+import { EVENT_EFFECTS, priorEffect, SIGNALS, startingLevel, type Head } from '../hair';
+import { clamp } from '../measures';
+import { FEEL, MIST, SIGNAL_IDS, STRETCH, type EventKind, type Reading, type SignalId, type Strand } from '../readings';
+import type { SchoolVerdict, Warmth } from '../classification';
+
+/** How the truth of a virtual head is drawn. */
+export interface VirtualHeadOptions {
+  readonly seed: number;
+  /** Days until half of a departure from rest is gone. */
+  readonly halfLifeDays: number;
+  /** Where the head rests, added to what its start questions suggest. */
+  readonly restShift: Readonly<Record<SignalId, number>>;
+}
+
+type Push = SchoolVerdict['push'];
+
+/** Shed hairs a day of an ordinary head (50 to 100; American Academy of Dermatology). */
+const SHED_PER_DAY = 62;
+
+/**
+ * A head whose truth is known: three levels that follow the model of core/hair day by day with their own hidden
+ * effects, and that answer a reading with raw measurements. The same seed lives the same life.
+ */
+export class VirtualHead {
+  private readonly random: () => number;
+  private readonly normal: () => number;
+  private readonly levels: Record<SignalId, number>;
+  private readonly rest: Record<SignalId, number>;
+  private readonly effects = new Map<string, Record<SignalId, number>>();
+  private readonly retention: number;
+
+  constructor(head: Pick<Head, 'complaint' | 'porosityGuess'>, options: VirtualHeadOptions) {
+    this.random = randomLcg(options.seed);
+    this.normal = randomNormal.source(this.random)(0, 1);
+    this.retention = 2 ** (-1 / options.halfLifeDays);
+    this.levels = { ...startingLevel(head) };
+    this.rest = this.bySignal((signal) => this.levels[signal] / 2 + options.restShift[signal]);
+  }
+
+  private bySignal(valueOf: (signal: SignalId) => number): Record<SignalId, number> {
+    return Object.fromEntries(SIGNAL_IDS.map((signal) => [signal, valueOf(signal)])) as Record<SignalId, number>;
+  }
+
+  /** The truth, for tests and for comparing planners; a real head never tells. */
+  level(signal: SignalId): number {
+    return this.levels[signal];
+  }
+
+  passDay(): void {
+    for (const signal of SIGNAL_IDS) {
+      const departure = this.levels[signal] - this.rest[signal];
+      const noise = SIGNALS[signal].dailySd * this.normal();
+      this.levels[signal] = this.rest[signal] + this.retention * departure + noise;
+    }
+  }
+
+  /** @param key names the recipe; its hidden effect is drawn once around the prior */
+  treat(key: string, push: Push, contactMinutes: number, warmth: Warmth): void {
+    const prior = priorEffect(push);
+    const known =
+      this.effects.get(key) ?? this.bySignal((signal) => prior[signal] + SIGNALS[signal].effectSd * this.normal());
+    this.effects.set(key, known);
+    const dose = doseOf(contactMinutes, warmth);
+    for (const signal of SIGNAL_IDS) this.levels[signal] += dose * known[signal];
+  }
+
+  suffer(event: EventKind): void {
+    for (const signal of SIGNAL_IDS) this.levels[signal] += EVENT_EFFECTS[event][signal];
+  }
+
+  /** Raw measurements of today, with the errors that hands, ruler and strands bring. */
+  read(strandCount: number, daysSinceDetangle: number | null): Pick<Reading, 'strands' | 'tally' | 'mistSoakSeconds' | 'feel'> {
+    const { firmness, breakage, porosity } = this.levels;
+    const poisson = (mean: number) => randomPoisson.source(this.random)(Math.max(0.01, mean))();
+    return {
+      strands: Array.from({ length: strandCount }, () => this.strand(firmness + STRETCH.strandSpread * this.normal())),
+      tally:
+        daysSinceDetangle === null
+          ? null
+          : {
+              broken: poisson(Math.exp(breakage) * daysSinceDetangle),
+              shed: poisson(SHED_PER_DAY * daysSinceDetangle),
+              days: daysSinceDetangle,
+            },
+      mistSoakSeconds: clamp(Math.round(MIST.middleSeconds * Math.exp(-porosity + MIST.sd * this.normal())), 2, 900),
+      feel: clamp(Math.round((firmness + FEEL.sd * this.normal()) / FEEL.firmnessPerStep), -3, 3),
+    };
+  }
+
+  /** Lengths that a strand of this firmness would show; the inverse of strandFigures. */
+  private strand(firmness: number): Strand {
+    const restMm = Math.round(randomUniform.source(this.random)(60, 110)());
+    const softShare = firmness < 0 ? 0.5 : 1;
+    const stretchPercent = clamp(STRETCH.comfortablePercent - STRETCH.stretchPerFirmness * firmness * softShare, 4, 90);
+    const stretchedMm = Math.round(restMm * (1 + stretchPercent / 100) + STRETCH.lengthErrorMm * this.normal());
+    if (firmness > 1.1) return { outcome: 'snapped', restMm, snappedMm: Math.max(restMm, stretchedMm) };
+    const returnPercent = STRETCH.comfortableReturnPercent + STRETCH.returnPerFirmness * Math.min(0, firmness) * 0.5;
+    const stretched = Math.max(restMm, stretchedMm);
+    const released = Math.round(stretched - ((stretched - restMm) * returnPercent) / 100 + STRETCH.lengthErrorMm * this.normal() * 0.5);
+    return { outcome: 'returned', restMm, stretchedMm: stretched, releasedMm: clamp(released, restMm, stretched) };
+  }
+}
