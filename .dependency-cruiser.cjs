@@ -1,5 +1,17 @@
 /** Arrows go one way: app → features → (store, ui, workers) → core. See docs/architecture.md. */
-const CORE = ['measures', 'ingredients', 'recipes', 'classification', 'safety', 'readings', 'sessions', 'hair', 'planning', 'exchange', 'simulation'];
+const CORE = [
+  'measures',
+  'ingredients',
+  'recipes',
+  'classification',
+  'safety',
+  'readings',
+  'sessions',
+  'hair',
+  'planning',
+  'exchange',
+  'simulation',
+];
 
 const onlyDown = (name, from, forbidden) => ({
   name,
@@ -12,12 +24,18 @@ const onlyDown = (name, from, forbidden) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-    onlyDown('core-imports-nothing-above', '^src/core/', '^(app|cli|server|src/(features|ui|store|workers))/'),
+    onlyDown(
+      'core-imports-nothing-above',
+      '^src/core/',
+      '^(app|cli|server|src/(features|ui|store|workers))/',
+    ),
     {
       name: 'core-knows-no-interface',
       severity: 'error',
       from: { path: '^src/core/' },
-      to: { path: 'node_modules/(react|react-native|expo|@reduxjs|react-redux|nativewind|@react-native-async-storage)' },
+      to: {
+        path: 'node_modules/(react|react-native|expo|@reduxjs|react-redux|nativewind|@react-native-async-storage)',
+      },
     },
     onlyDown('ui-stays-below-features', '^src/ui/', '^(app|src/(features|store|workers))/'),
     onlyDown('store-stays-below-features', '^src/store/', '^(app|src/(features|ui))/'),

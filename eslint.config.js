@@ -25,7 +25,10 @@ module.exports = defineConfig([
         { name: 'document', message: 'The core has no interface.' },
         { name: 'localStorage', message: 'The core has no storage.' },
       ],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Randomness is passed in.' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness is passed in.' },
+      ],
     },
   },
   { files: ['src/core/measures/calendarDay.ts'], rules: { 'no-restricted-globals': 'off' } },

@@ -5,7 +5,9 @@ const node = (displayName, testMatch, more = {}) => ({
   testMatch,
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '\\.[cm]?[jt]sx?$': ['babel-jest', { configFile: './babel.node.config.js' }] },
-  transformIgnorePatterns: ['/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink)/)',
+  ],
   ...more,
 });
 
@@ -38,7 +40,11 @@ const ES_MODULES = [
 module.exports = {
   projects: [
     node('core', ['<rootDir>/src/core/**/*.test.ts']),
-    node('node', ['<rootDir>/server/**/*.test.ts', '<rootDir>/cli/**/*.test.ts', '<rootDir>/src/workers/**/*.test.ts']),
+    node('node', [
+      '<rootDir>/server/**/*.test.ts',
+      '<rootDir>/cli/**/*.test.ts',
+      '<rootDir>/src/workers/**/*.test.ts',
+    ]),
     node('browser', ['<rootDir>/e2e/**/*.test.ts'], {}),
     {
       displayName: 'interface',

@@ -60,12 +60,19 @@ export function classifyCommand(options: CommandOptions, clock: Clock): unknown 
   const unparsed = unreadLines(recipe.value);
   if (!verdict.ok) {
     const [first] = unparsed;
-    throw new CommandError(`${oneLine(verdict.problems)}${first ? ` First line: ${first.problem.message}` : ''}`);
+    throw new CommandError(
+      `${oneLine(verdict.problems)}${first ? ` First line: ${first.problem.message}` : ''}`,
+    );
   }
   return shortNumbers({
     ...verdictJson(verdict.value, recipe.value.lines.flatMap(ledgerLine(verdict.value))),
     unparsed: unparsed.map(({ text, problem }) => ({ text, problem: problem.message })),
-    warnings: cautionsFor(readLines(recipe.value), verdict.value).map(({ id, level, text, act }) => ({ id, level, text, act })),
+    warnings: cautionsFor(readLines(recipe.value), verdict.value).map(({ id, level, text, act }) => ({
+      id,
+      level,
+      text,
+      act,
+    })),
   });
 }
 
@@ -89,7 +96,10 @@ function ledgerLine(verdict: Verdict) {
 
 function verdictJson(verdict: Verdict, ledger: readonly LedgerLine[]) {
   const schools = Object.fromEntries(
-    SCHOOLS.map((school) => [school, { kind: verdict.schools[school].kind, strength: verdict.schools[school].strength }]),
+    SCHOOLS.map((school) => [
+      school,
+      { kind: verdict.schools[school].kind, strength: verdict.schools[school].strength },
+    ]),
   );
   const { kind, strength, confidence, school, grams, finishedGrams, loads } = verdict;
   return { kind, strength, confidence, school, grams, finishedGrams, loads, ledger, schools };
@@ -109,13 +119,18 @@ function recordsFrom(options: CommandOptions): readonly StoredRecord[] {
 }
 
 /** The head asked for, or the first one of the file; the answer names the others. */
-function headFrom(records: readonly StoredRecord[], options: CommandOptions): { head: Head; heads: string[] } {
+function headFrom(
+  records: readonly StoredRecord[],
+  options: CommandOptions,
+): { head: Head; heads: string[] } {
   const all = headsIn(records);
   const heads = all.map(({ headId }) => headId);
   const head = options.head === undefined ? all[0] : all.find(({ headId }) => headId === options.head);
   if (head) return { head, heads };
   throw new CommandError(
-    all.length === 0 ? 'the backup describes no head' : `no head is called "${options.head}"; there is ${heads.join(', ')}`,
+    all.length === 0
+      ? 'the backup describes no head'
+      : `no head is called "${options.head}"; there is ${heads.join(', ')}`,
   );
 }
 

@@ -71,7 +71,7 @@ export const CONFIDENCE = {
   start: 0.95,
   /** Per share of lines that are not understood. */
   unread: 0.9,
-  /** Per share of the weight whose figures are assumed, not measured. */
+  /** Per share of what decides the verdict that rests on assumed, not measured, composition figures. */
   assumedFigures: 0.35,
   /** Per share of the weight that was measured in pieces, spoons heaped or guessed preparations. */
   assumedAmounts: 0.2,

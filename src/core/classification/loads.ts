@@ -49,7 +49,8 @@ export function lineLoads(line: WeighedLine, school: School): LineLoads {
   invariant(ingredient, `ingredient ${line.ingredientId} is in no catalogue`);
   const preparation = ingredient.preparations.find(({ id }) => id === line.preparationId);
   const survives = preparation?.survives ?? {};
-  const left = (part: Component | Active, per100g: number) => (line.grams * per100g * (survives[part] ?? 1)) / 100;
+  const left = (part: Component | Active, per100g: number) =>
+    (line.grams * per100g * (survives[part] ?? 1)) / 100;
 
   const { composition, actives } = ingredient;
   const component = (part: Component) => left(part, composition[part]);

@@ -97,14 +97,19 @@ export function classifyLines(
   });
 }
 
-function shareOfGrams<T extends { readonly grams: number }>(lines: readonly T[], holds: (line: T) => boolean): number {
+function shareOfGrams<T extends { readonly grams: number }>(
+  lines: readonly T[],
+  holds: (line: T) => boolean,
+): number {
   const total = sum(lines.map((line) => line.grams));
   return total === 0 ? 0 : sum(lines.filter(holds).map((line) => line.grams)) / total;
 }
 
 function perHundredGrams(lines: readonly LineLoads[]): Loads {
   const finished = sum(lines.map((line) => line.remainingGrams));
-  return byKind((kind) => (finished === 0 ? 0 : (100 * sum(lines.map((line) => line.loads[kind]))) / finished));
+  return byKind((kind) =>
+    finished === 0 ? 0 : (100 * sum(lines.map((line) => line.loads[kind]))) / finished,
+  );
 }
 
 function byKind(valueOf: (kind: LoadKind) => number): Loads {
@@ -122,7 +127,11 @@ function schoolVerdict(lines: readonly LineLoads[]): SchoolVerdict {
   const kind = kindOf(push, fat, loads.water);
   const leading = { protein: push.firm, moisture: push.soft, oil: push.oil };
   const of =
-    kind === 'balanced' ? Math.max(push.firm, push.soft) : kind === 'rinse' ? Math.max(push.firm, push.soft) : leading[kind];
+    kind === 'balanced'
+      ? Math.max(push.firm, push.soft)
+      : kind === 'rinse'
+        ? Math.max(push.firm, push.soft)
+        : leading[kind];
   return { kind, strength: clamp(rounded(5 * of, 1), 0, 5), push };
 }
 
@@ -131,17 +140,15 @@ function kindOf(push: SchoolVerdict['push'], fat: number, water: number): Treatm
   const strongest = Math.max(firm, soft);
   if (fat >= KIND_EDGES.oilFat && oil > strongest) return 'oil';
   const thin = 100 - water < KIND_EDGES.rinseDryMatter;
-  if ((thin && strongest < KIND_EDGES.rinsePush) || Math.max(strongest, oil) < KIND_EDGES.idlePush) return 'rinse';
+  if ((thin && strongest < KIND_EDGES.rinsePush) || Math.max(strongest, oil) < KIND_EDGES.idlePush)
+    return 'rinse';
   if (firm >= KIND_EDGES.lead * soft) return 'protein';
   if (soft >= KIND_EDGES.lead * firm) return 'moisture';
   return 'balanced';
 }
 
 function confidenceOf(own: SchoolVerdict, lines: readonly LineLoads[], trust: LineTrust): number {
-  const assumedFigures = shareOfGrams(
-    lines.map((line) => ({ grams: line.line.grams, assumed: line.assumed })),
-    (line) => line.assumed,
-  );
+  const assumedFigures = assumedShare(own, lines);
   const { firm, soft } = own.push;
   // The distance from the nearest edge between two kinds, as a ratio of the pushes; 1 when far from any edge.
   const ratio = Math.max(firm, soft) / Math.max(0.01, Math.min(firm, soft));
@@ -153,6 +160,18 @@ function confidenceOf(own: SchoolVerdict, lines: readonly LineLoads[], trust: Li
     (1 - CONFIDENCE.assumedAmounts * trust.assumedAmountShare) *
     (1 - CONFIDENCE.thinMargin * (1 - margin));
   return clamp(rounded(confidence, 2), 0.05, 0.95);
+}
+
+/** 0 to 1: how much of what decides the verdict rests on composition figures that are assumed. */
+function assumedShare(own: SchoolVerdict, lines: readonly LineLoads[]): number {
+  const part = (load: 'firm' | 'soft') => {
+    const total = sum(lines.map((line) => line.loads[load]));
+    return total === 0
+      ? 0
+      : sum(lines.filter((line) => line.assumed).map((line) => line.loads[load])) / total;
+  };
+  const { firm, soft } = own.push;
+  return firm + soft === 0 ? 0 : (firm * part('firm') + soft * part('soft')) / (firm + soft);
 }
 
 function ledgerOf(lines: readonly LineLoads[], own: SchoolVerdict): LedgerRow[] {

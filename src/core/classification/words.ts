@@ -69,6 +69,9 @@ function schoolSentence(verdict: Verdict): string {
   const others = SCHOOLS.filter((school) => verdict.schools[school].kind !== verdict.kind);
   if (others.length === 0) return 'All three schools agree.';
   return others
-    .map((school) => `By “${SCHOOL_WORDS[school].label}” it is ${KIND_WORDS[verdict.schools[school].kind].toLowerCase()}.`)
+    .map(
+      (school) =>
+        `By “${SCHOOL_WORDS[school].label}” it is ${KIND_WORDS[verdict.schools[school].kind].toLowerCase()}.`,
+    )
     .join(' ');
 }

@@ -51,7 +51,10 @@ export function writeBackup(records: readonly StoredRecord[], exportedAt: string
 /** Reads a backup file. Nothing of a file with a problem is taken. */
 export function readBackup(text: string): Result<Backup> {
   if (text.length > BACKUP_LIMITS.characters) {
-    return failed('too-large', `The file is larger than ${BACKUP_LIMITS.characters / 1_000_000} million characters.`);
+    return failed(
+      'too-large',
+      `The file is larger than ${BACKUP_LIMITS.characters / 1_000_000} million characters.`,
+    );
   }
   let raw: unknown;
   try {
@@ -82,15 +85,22 @@ function checkOuter(raw: unknown): Result<true> {
   return ok(true);
 }
 
-type Issues = readonly { readonly path: readonly PropertyKey[]; readonly message: string; readonly code?: string }[];
+type Issues = readonly {
+  readonly path: readonly PropertyKey[];
+  readonly message: string;
+  readonly code?: string;
+}[];
 
 function listed(issues: Issues, raw: unknown): [Problem, ...Problem[]] {
   const records = (raw as { records?: unknown }).records;
   const described = issues.slice(0, BACKUP_LIMITS.problemsListed).map((issue): Problem => {
     const [first, index, ...rest] = issue.path;
-    const record = first === 'records' && Array.isArray(records) ? (records[Number(index)] as unknown) : undefined;
+    const record =
+      first === 'records' && Array.isArray(records) ? (records[Number(index)] as unknown) : undefined;
     const where =
-      record === undefined ? issue.path.map(String).join('.') || 'the file' : `record ${Number(index) + 1}${nameOf(record)}`;
+      record === undefined
+        ? issue.path.map(String).join('.') || 'the file'
+        : `record ${Number(index) + 1}${nameOf(record)}`;
     const field = record !== undefined && rest.length > 0 ? `, ${rest.map(String).join('.')}` : '';
     return {
       code: issue.code ?? 'invalid',
@@ -99,7 +109,10 @@ function listed(issues: Issues, raw: unknown): [Problem, ...Problem[]] {
     };
   });
   const more = issues.length - described.length;
-  const [head = { code: 'invalid', message: 'The file does not have the shape of a backup.', path: '' }, ...tail] = described;
+  const [
+    head = { code: 'invalid', message: 'The file does not have the shape of a backup.', path: '' },
+    ...tail
+  ] = described;
   return more > 0
     ? [head, ...tail, { code: 'more', message: `… and ${more} more problems.`, path: '' }]
     : [head, ...tail];
@@ -107,7 +120,9 @@ function listed(issues: Issues, raw: unknown): [Problem, ...Problem[]] {
 
 function nameOf(record: unknown): string {
   const { kind, id } = (record ?? {}) as { kind?: unknown; id?: unknown };
-  return typeof kind === 'string' && typeof id === 'string' ? ` (${kind.slice(0, 20)} ${id.slice(0, 64)})` : '';
+  return typeof kind === 'string' && typeof id === 'string'
+    ? ` (${kind.slice(0, 20)} ${id.slice(0, 64)})`
+    : '';
 }
 
 function withoutDoubles(backup: Backup): Result<Backup> {
@@ -120,5 +135,8 @@ function withoutDoubles(backup: Backup): Result<Backup> {
     }
     seen.set(record.id, text);
   }
-  return ok({ ...backup, records: [...new Map(backup.records.map((record) => [record.id, record])).values()] });
+  return ok({
+    ...backup,
+    records: [...new Map(backup.records.map((record) => [record.id, record])).values()],
+  });
 }

@@ -14,7 +14,8 @@ export function headsIn(records: readonly StoredRecord[]): Head[] {
 /** What is known of one head: her own readings, sessions and events, and the recipes that all heads share. */
 export function historyOf(records: readonly StoredRecord[], headId: string): HeadHistory {
   const live = liveRecords(records);
-  const own = <T extends { readonly headId: string }>(list: readonly T[]) => list.filter((record) => record.headId === headId);
+  const own = <T extends { readonly headId: string }>(list: readonly T[]) =>
+    list.filter((record) => record.headId === headId);
   return {
     recipes: ofKind(live, 'recipe'),
     readings: own(ofKind(live, 'reading')),

@@ -28,9 +28,12 @@ export function unpackRecord(text: string): Result<StoredRecord> {
   }
   const { v, record } = envelope;
   if (typeof v !== 'number') return failed('no-version', 'A stored entry carries no version.');
-  if (v > DATA_VERSION) return failed('newer-version', 'A stored entry was written by a newer version of the application.');
+  if (v > DATA_VERSION)
+    return failed('newer-version', 'A stored entry was written by a newer version of the application.');
   let lifted = record;
   for (let version = v; version < DATA_VERSION; version++) lifted = MIGRATIONS[version]?.(lifted);
   const parsed = storedRecordSchema.safeParse(lifted);
-  return parsed.success ? ok(parsed.data) : failed('invalid', 'A stored entry does not have the shape of a record.');
+  return parsed.success
+    ? ok(parsed.data)
+    : failed('invalid', 'A stored entry does not have the shape of a record.');
 }

@@ -3,7 +3,16 @@ import { callsForDoctor, SIGNAL_IDS, type SignalId } from '../readings';
 import { newestVersions } from '../recipes';
 import type { Head } from './head';
 import type { DatedEstimate, HairState, SignalState } from './hairState';
-import { effectOf, levelAndRest, levelOf, observe, passDay, push, startState, type KalmanState } from './kalman';
+import {
+  effectOf,
+  levelAndRest,
+  levelOf,
+  observe,
+  passDay,
+  push,
+  startState,
+  type KalmanState,
+} from './kalman';
 import { laneProbabilities, needOf } from './need';
 import { HALF_LIFE_GRID_DAYS, SIGNALS, startingLevel } from './signals';
 import { effectSources, timelineOf, type EffectSource, type HeadHistory, type Step } from './timeline';
@@ -52,11 +61,23 @@ function estimateSignal(
 ): SignalState {
   const steps = allSteps.filter((step) => step.what === 'push' || step.measurement.signal === signal);
   const firstDay = firstDayOf(steps, today);
-  const runs = HALF_LIFE_GRID_DAYS.map((halfLife) => filterRun(signal, head, steps, sources, firstDay, today, halfLife));
+  const runs = HALF_LIFE_GRID_DAYS.map((halfLife) =>
+    filterRun(signal, head, steps, sources, firstDay, today, halfLife),
+  );
   const weights = likelihoodWeights(runs.map((run) => run.logLikelihood));
   const days = dayRange(firstDay, daysBetween(firstDay, today) + 1);
-  const path = days.map((day, index) => mixed(day, runs.map((run) => run.path[index] ?? levelOf(run.end)), weights));
-  const now = mixed(today, runs.map((run) => levelOf(run.end)), weights);
+  const path = days.map((day, index) =>
+    mixed(
+      day,
+      runs.map((run) => run.path[index] ?? levelOf(run.end)),
+      weights,
+    ),
+  );
+  const now = mixed(
+    today,
+    runs.map((run) => levelOf(run.end)),
+    weights,
+  );
   return {
     signal,
     mean: now.mean,
@@ -67,12 +88,22 @@ function estimateSignal(
     measurements: steps.flatMap((step) => (step.what === 'measure' ? [step.measurement] : [])),
     responses: sources.flatMap((source, index) => {
       if (source.recipeId === null) return [];
-      const { mean, sd } = mixed(today, runs.map((run) => effectOf(run.end, index)), weights);
+      const { mean, sd } = mixed(
+        today,
+        runs.map((run) => effectOf(run.end, index)),
+        weights,
+      );
       const uses = steps.filter((step) => step.what === 'push' && step.effect === index).length;
       return [{ recipeId: source.recipeId, mean, sd, uses }];
     }),
-    retentionPerDay: weighted(runs.map((run) => run.retention), weights),
-    halfLifeDays: weighted(runs.map((run) => run.halfLifeDays), weights),
+    retentionPerDay: weighted(
+      runs.map((run) => run.retention),
+      weights,
+    ),
+    halfLifeDays: weighted(
+      runs.map((run) => run.halfLifeDays),
+      weights,
+    ),
   };
 }
 
@@ -130,8 +161,14 @@ function mixed(
   parts: readonly { mean: number; variance: number }[],
   weights: readonly number[],
 ): DatedEstimate {
-  const mean = weighted(parts.map((part) => part.mean), weights);
-  const variance = weighted(parts.map((part) => part.variance + (part.mean - mean) ** 2), weights);
+  const mean = weighted(
+    parts.map((part) => part.mean),
+    weights,
+  );
+  const variance = weighted(
+    parts.map((part) => part.variance + (part.mean - mean) ** 2),
+    weights,
+  );
   return { day, mean, sd: Math.sqrt(Math.max(0, variance)) };
 }
 

@@ -13,5 +13,13 @@ export type {
 } from './hairState';
 export { laneProbabilities } from './need';
 export { expectedExcess, normalCdf, Z90 } from './normal';
-export { EVENT_EFFECTS, priorEffect, shownValue, SIGNALS, startingLevel, type Lane, type SignalModel } from './signals';
+export {
+  EVENT_EFFECTS,
+  priorEffect,
+  shownValue,
+  SIGNALS,
+  startingLevel,
+  type Lane,
+  type SignalModel,
+} from './signals';
 export { savedWeighedLines, type HeadHistory } from './timeline';

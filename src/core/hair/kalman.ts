@@ -30,12 +30,17 @@ export function startState(level: Prior, rest: Prior, effects: readonly Prior[])
 }
 
 /** Replaces the level by a weighted sum of states, in place: mean and the level's row and column of the covariance. */
-function moveLevel(state: KalmanState, weights: readonly (readonly [index: number, weight: number])[], noise: number) {
+function moveLevel(
+  state: KalmanState,
+  weights: readonly (readonly [index: number, weight: number])[],
+  noise: number,
+) {
   const { mean, covariance } = state;
   const combined = mean.map((_, column) =>
     weights.reduce((total, [index, weight]) => total + weight * at(covariance, index, column), 0),
   );
-  const variance = weights.reduce((total, [index, weight]) => total + weight * (combined[index] ?? 0), 0) + noise;
+  const variance =
+    weights.reduce((total, [index, weight]) => total + weight * (combined[index] ?? 0), 0) + noise;
   mean[LEVEL] = weights.reduce((total, [index, weight]) => total + weight * (mean[index] ?? 0), 0);
   combined.forEach((value, index) => {
     setAt(covariance, LEVEL, index, value);

@@ -17,7 +17,11 @@ const LEAN = 0.5;
 /** Distance beyond the lane's edge from which "a little" is no longer said. */
 const FAR_BEYOND = 0.7;
 
-export function needOf(signals: Readonly<Record<SignalId, SignalState>>, head: Head, referral: boolean): Need {
+export function needOf(
+  signals: Readonly<Record<SignalId, SignalState>>,
+  head: Head,
+  referral: boolean,
+): Need {
   const { firmness, breakage, porosity } = signals;
   const kind = needKind(firmness, breakage, porosity);
   return {
@@ -32,7 +36,8 @@ export function needOf(signals: Readonly<Record<SignalId, SignalState>>, head: H
 
 function needKind(firmness: SignalState, breakage: SignalState, porosity: SignalState): NeedKind {
   const { below, within, above } = firmness.probabilities;
-  if (breakage.probabilities.above > COMMIT && porosity.probabilities.above > COMMIT && above < LEAN) return 'both';
+  if (breakage.probabilities.above > COMMIT && porosity.probabilities.above > COMMIT && above < LEAN)
+    return 'both';
   if (below >= LEAN) return 'protein';
   if (above >= LEAN) return 'moisture';
   return within >= LEAN ? 'keep' : 'unclear';
@@ -58,7 +63,8 @@ function capitalised(text: string): string {
 
 function firmnessReason(firmness: SignalState): string {
   const last = firmness.measurements.at(-1);
-  if (!last) return 'No reading yet: this is a guess from the start questions. One reading of five strands will sharpen it.';
+  if (!last)
+    return 'No reading yet: this is a guess from the start questions. One reading of five strands will sharpen it.';
   const sameReading = firmness.measurements.filter((measurement) => measurement.readingId === last.readingId);
   const stretch = sameReading.find((measurement) => measurement.test === 'stretch');
   return `Last reading: ${(stretch ?? last).why}.`;

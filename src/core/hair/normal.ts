@@ -6,8 +6,8 @@ export function normalCdf(x: number): number {
   const z = Math.abs(x) / Math.SQRT2;
   const t = 1 / (1 + 0.5 * z);
   const series = [
-    -1.26551223, 1.00002368, 0.37409196, 0.09678418, -0.18628806, 0.27886807, -1.13520398, 1.48851587, -0.82215223,
-    0.17087277,
+    -1.26551223, 1.00002368, 0.37409196, 0.09678418, -0.18628806, 0.27886807, -1.13520398, 1.48851587,
+    -0.82215223, 0.17087277,
   ];
   const polynomial = series.reduceRight((total, coefficient) => total * t + coefficient, 0);
   const erfc = t * Math.exp(-z * z + polynomial);

@@ -16,8 +16,19 @@ export interface EffectSource {
 }
 
 export type Step =
-  | { readonly day: CalendarDay; readonly order: number; readonly what: 'push'; readonly effect: number; readonly dose: number }
-  | { readonly day: CalendarDay; readonly order: number; readonly what: 'measure'; readonly measurement: DatedMeasurement };
+  | {
+      readonly day: CalendarDay;
+      readonly order: number;
+      readonly what: 'push';
+      readonly effect: number;
+      readonly dose: number;
+    }
+  | {
+      readonly day: CalendarDay;
+      readonly order: number;
+      readonly what: 'measure';
+      readonly measurement: DatedMeasurement;
+    };
 
 /** Order within one day: events, readings before, sessions, readings after; a dry reading comes last. */
 const ORDER = { event: 0, before: 1, session: 2, after: 3, dry: 4 } as const;
@@ -25,7 +36,9 @@ const ORDER = { event: 0, before: 1, session: 2, after: 3, dry: 4 } as const;
 /** The lines of a version that weigh something; an ingredient that is in no catalogue any more is left out. */
 export function savedWeighedLines(version: RecipeVersion): WeighedLine[] {
   return version.lines.flatMap(({ text, ingredientId, preparationId, grams }) =>
-    ingredientId !== null && grams !== null && ingredientById(ingredientId) ? [{ text, ingredientId, preparationId, grams }] : [],
+    ingredientId !== null && grams !== null && ingredientById(ingredientId)
+      ? [{ text, ingredientId, preparationId, grams }]
+      : [],
   );
 }
 
@@ -57,7 +70,11 @@ export interface HeadHistory {
 }
 
 /** What can push this head's level: every recipe it may get and every kind of event it has had. */
-export function effectSources(newest: readonly RecipeVersion[], events: readonly HeadEvent[], school: School): EffectSource[] {
+export function effectSources(
+  newest: readonly RecipeVersion[],
+  events: readonly HeadEvent[],
+  school: School,
+): EffectSource[] {
   const kinds = [...new Set(events.map((event) => event.what))].sort();
   return [
     ...newest.map((version) => ({
@@ -70,17 +87,23 @@ export function effectSources(newest: readonly RecipeVersion[], events: readonly
 }
 
 /** Everything that happened to one head up to a day, in the order in which it happened. */
-export function timelineOf(history: HeadHistory, sources: readonly EffectSource[], upTo: CalendarDay): Step[] {
+export function timelineOf(
+  history: HeadHistory,
+  sources: readonly EffectSource[],
+  upTo: CalendarDay,
+): Step[] {
   const indexOf = new Map(sources.map((source, index) => [source.key, index]));
   const steps: Step[] = [];
   for (const event of history.events) {
     const effect = indexOf.get(`event:${event.what}`);
-    if (effect !== undefined) steps.push({ day: event.day, order: ORDER.event, what: 'push', effect, dose: 1 });
+    if (effect !== undefined)
+      steps.push({ day: event.day, order: ORDER.event, what: 'push', effect, dose: 1 });
   }
   for (const session of history.sessions) {
     const effect = indexOf.get(`recipe:${session.recipeId}`);
     const dose = doseOf(session.contactMinutes, session.warmth);
-    if (effect !== undefined) steps.push({ day: session.day, order: ORDER.session, what: 'push', effect, dose });
+    if (effect !== undefined)
+      steps.push({ day: session.day, order: ORDER.session, what: 'push', effect, dose });
   }
   for (const reading of history.readings) {
     for (const measurement of measurementsOf(reading)) {

@@ -95,7 +95,11 @@ export const measuresSchema = z.strictObject({
   /** Bulk density as spooned, g/ml. */
   gramsPerMl: z.number().min(0.1).max(2),
   pieceGrams: z
-    .strictObject({ small: z.number().positive(), medium: z.number().positive(), large: z.number().positive() })
+    .strictObject({
+      small: z.number().positive(),
+      medium: z.number().positive(),
+      large: z.number().positive(),
+    })
     .optional(),
   /** What one is called when it is counted: "sheet" of gelatin, "clove" of garlic. */
   pieceWords: z.array(z.string()).optional(),

@@ -34,7 +34,9 @@ const MS_PER_DAY = 86_400_000;
 
 /** Days since 1970-01-01 in the calendar; no zone and no clock change enters. The planner asks millions of times. */
 function dayNumber(day: CalendarDay): number {
-  return Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) / MS_PER_DAY;
+  return (
+    Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) / MS_PER_DAY
+  );
 }
 
 export function addDays(day: CalendarDay, count: number): CalendarDay {

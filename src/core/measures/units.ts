@@ -32,7 +32,12 @@ export const UNITS = {
   tbsp: { id: 'tbsp', kind: 'volume', size: 15, source: LABEL_RULE },
   cup: { id: 'cup', kind: 'volume', size: 240, source: LABEL_RULE },
   pint: { id: 'pint', kind: 'volume', size: 473, source: EXACT },
-  drop: { id: 'drop', kind: 'volume', size: 0.05, source: '20 drops to 1 ml, the usual dropper (working assumption)' },
+  drop: {
+    id: 'drop',
+    kind: 'volume',
+    size: 0.05,
+    source: '20 drops to 1 ml, the usual dropper (working assumption)',
+  },
   pinch: { id: 'pinch', kind: 'volume', size: 0.3, source: KITCHEN },
   dash: { id: 'dash', kind: 'volume', size: 0.6, source: KITCHEN },
   handful: { id: 'handful', kind: 'volume', size: 60, source: KITCHEN },

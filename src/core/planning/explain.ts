@@ -15,7 +15,9 @@ import { RULES } from './rules';
 
 /** Turns drafts into a plan in words: beats with their reasons, preparation, forecast, and what could not be met. */
 export function explained(problem: PlanProblem, drafts: readonly Draft[]): Plan {
-  const inOrder = [...drafts].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : slotOrder(a) - slotOrder(b)));
+  const inOrder = [...drafts].sort((a, b) =>
+    a.day < b.day ? -1 : a.day > b.day ? 1 : slotOrder(a) - slotOrder(b),
+  );
   const beats = inOrder.map((draft) => beatOf(problem, inOrder, draft));
   const preparation = inOrder.flatMap((draft) => preparationOf(problem, inOrder, draft));
   const days = dayRange(problem.from, 7 * problem.weeks).map((day): PlanDay => ({
@@ -65,16 +67,28 @@ function reasonsFor(problem: PlanProblem, all: readonly Draft[], draft: Draft): 
     case 'main':
       return mainReasons(problem, all, draft);
     case 'pre-poo':
-      return [{ code: 'pre-poo', text: 'Oil before the shampoo slows the water, so the strand swells and shrinks less.' }];
+      return [
+        {
+          code: 'pre-poo',
+          text: 'Oil before the shampoo slows the water, so the strand swells and shrinks less.',
+        },
+      ];
     case 'follow-up':
-      return [{ code: 'moisture-after-protein', text: 'Moisture on the same day, because a strong protein comes before it.' }];
+      return [
+        {
+          code: 'moisture-after-protein',
+          text: 'Moisture on the same day, because a strong protein comes before it.',
+        },
+      ];
     case 'refresh':
       return [{ code: RULES.refreshEvery.id, text: 'Some days since the last wash: a mist is enough.' }];
   }
 }
 
 function mainReasons(problem: PlanProblem, all: readonly Draft[], draft: Draft): Reason[] {
-  const others = moving(all).filter((other) => other.day <= draft.day && !(other.day === draft.day && other === draft));
+  const others = moving(all).filter(
+    (other) => other.day <= draft.day && !(other.day === draft.day && other === draft),
+  );
   const without = forecastOn(problem, 'firmness', others, draft.day);
   const withIt = forecastOn(problem, 'firmness', [...others, draft], draft.day);
   const reasons: Reason[] = [
@@ -87,15 +101,27 @@ function mainReasons(problem: PlanProblem, all: readonly Draft[], draft: Draft):
   const before = all.filter((other) => other.day < draft.day);
   const protein = daysSinceProtein(problem, before, draft.day);
   if (treatment.firms && Number.isFinite(protein)) {
-    reasons.push({ code: RULES.lightProteinGap.id, text: `The last protein is ${protein} days back; ${RULES.lightProteinGap.value} are needed.` });
+    reasons.push({
+      code: RULES.lightProteinGap.id,
+      text: `The last protein is ${protein} days back; ${RULES.lightProteinGap.value} are needed.`,
+    });
   }
   const moisture = daysSinceMoisture(problem, before, draft.day);
   if (treatment.moistens && moisture >= RULES.moistureWithin.value) {
-    const text = Number.isFinite(moisture) ? `The last moisture is ${moisture} days back.` : 'No moisture treatment is on record yet.';
+    const text = Number.isFinite(moisture)
+      ? `The last moisture is ${moisture} days back.`
+      : 'No moisture treatment is on record yet.';
     reasons.push({ code: RULES.moistureWithin.id, text });
   }
-  if (treatment.isNew) reasons.push({ code: RULES.patchTest.id, text: 'New on this head: patch test first, 48 hours clear, and no other new one this week.' });
-  reasons.push({ code: 'free-time', text: `${formatDay(draft.day, 'EEEE')} has ${freeMinutesOn(problem, draft.day)} minutes free; this takes ${minutesOf(draft)}.` });
+  if (treatment.isNew)
+    reasons.push({
+      code: RULES.patchTest.id,
+      text: 'New on this head: patch test first, 48 hours clear, and no other new one this week.',
+    });
+  reasons.push({
+    code: 'free-time',
+    text: `${formatDay(draft.day, 'EEEE')} has ${freeMinutesOn(problem, draft.day)} minutes free; this takes ${minutesOf(draft)}.`,
+  });
   return reasons;
 }
 
@@ -133,16 +159,28 @@ function preparationOf(problem: PlanProblem, all: readonly Draft[], draft: Draft
   const lead = treatment.leadTasks.map(({ text, leadHours }) =>
     leadHours > SAME_DAY_HOURS
       ? task(on(1), `${text}: begin this evening, it takes ${leadHours} hours`)
-      : task(day, `${text}: begin ${leadHours < 1 ? `${Math.round(leadHours * 60)} minutes` : `${leadHours} hours`} ahead`),
+      : task(
+          day,
+          `${text}: begin ${leadHours < 1 ? `${Math.round(leadHours * 60)} minutes` : `${leadHours} hours`} ahead`,
+        ),
   );
-  const isFirstUse = treatment.isNew && !all.some((other) => other.treatment === treatment && other.day < day);
-  return isFirstUse ? [task(on(RULES.patchTest.value), `Patch test of ${treatment.name} behind the ear`), ...lead] : lead;
+  const isFirstUse =
+    treatment.isNew && !all.some((other) => other.treatment === treatment && other.day < day);
+  return isFirstUse
+    ? [task(on(RULES.patchTest.value), `Patch test of ${treatment.name} behind the ear`), ...lead]
+    : lead;
 }
 
 function headlineOf(problem: PlanProblem, beats: readonly Beat[]): string {
   const first = beats.find((beat) => beat.slot === 'main');
   if (!first) return 'Nothing planned these days';
-  const kind = { protein: 'Protein', moisture: 'Moisture', balanced: 'Balanced care', oil: 'Oil', rinse: 'A rinse' }[first.kind];
+  const kind = {
+    protein: 'Protein',
+    moisture: 'Moisture',
+    balanced: 'Balanced care',
+    oil: 'Oil',
+    rinse: 'A rinse',
+  }[first.kind];
   const wait = daysBetween(problem.from, first.day);
   const when = wait === 0 ? 'today' : wait === 1 ? 'tomorrow' : `on ${formatDay(first.day, 'EEEE')}`;
   return `${kind} ${when}`;
@@ -185,7 +223,8 @@ function unmetRules(problem: PlanProblem, drafts: readonly Draft[]): UnmetRule[]
 /** Why hair that is too soft gets no protein in this plan. */
 function proteinWanted(problem: PlanProblem, masks: PlanProblem['treatments']): string {
   const firming = masks.filter((treatment) => treatment.firms);
-  if (firming.length === 0) return 'The hair is too soft and no protein treatment is saved: add one on the Bench.';
+  if (firming.length === 0)
+    return 'The hair is too soft and no protein treatment is saved: add one on the Bench.';
   const last = addDays(problem.from, 7 * problem.weeks - 1);
   const rule = firming.map((treatment) => forbiddenBy(problem, [], last, treatment)).find(Boolean);
   const because = Object.values(RULES).find(({ id }) => id === rule);

@@ -22,14 +22,21 @@ export function minutesOf({ slot, overnight, treatment }: Omit<Draft, 'day'>): n
     case 'follow-up':
       return treatment.contactMinutes;
     case 'pre-poo':
-      return overnight ? RULES.prePooMinutes.value : Math.max(RULES.prePooMinutes.value, treatment.contactMinutes);
+      return overnight
+        ? RULES.prePooMinutes.value
+        : Math.max(RULES.prePooMinutes.value, treatment.contactMinutes);
     case 'refresh':
       return RULES.refreshMinutes.value;
   }
 }
 
 /** Days from the latest use before or on `day` that satisfies `is`; Infinity when there was none. */
-function daysSince(problem: PlanProblem, drafts: readonly Draft[], day: CalendarDay, is: (treatment: Treatment) => boolean): number {
+function daysSince(
+  problem: PlanProblem,
+  drafts: readonly Draft[],
+  day: CalendarDay,
+  is: (treatment: Treatment) => boolean,
+): number {
   const uses = [
     ...problem.past.flatMap(({ day: on, recipeId }) => {
       const treatment = problem.treatments.find((known) => known.recipeId === recipeId);
@@ -77,7 +84,8 @@ export function forbiddenBy(
   if (treatment.strong && daysSinceStrongProtein(problem, earlier, day) < RULES.strongProteinGap.value) {
     return RULES.strongProteinGap.id;
   }
-  if (treatment.firms && chanceTooFirm(problem, earlier, day) > RULES.firmHold.value) return RULES.firmHold.id;
+  if (treatment.firms && chanceTooFirm(problem, earlier, day) > RULES.firmHold.value)
+    return RULES.firmHold.id;
   if (treatment.isNew && day < addDays(problem.from, RULES.patchTest.value)) return RULES.patchTest.id;
   if (treatment.isNew && newInWeekOf(earlier, day, treatment)) return RULES.newPerWeek.id;
   return undefined;

@@ -23,13 +23,22 @@ export function planProblem(
     weeks,
     asOf: state.asOf,
     signals: state.signals,
-    treatments: newestVersions(history.recipes).flatMap((version) => treatmentOf(version, head, history, state)),
-    past: history.sessions.map(({ day, recipeId }) => ({ day, recipeId })).sort((a, b) => (a.day < b.day ? -1 : 1)),
+    treatments: newestVersions(history.recipes).flatMap((version) =>
+      treatmentOf(version, head, history, state),
+    ),
+    past: history.sessions
+      .map(({ day, recipeId }) => ({ day, recipeId }))
+      .sort((a, b) => (a.day < b.day ? -1 : 1)),
   };
 }
 
 /** None for a recipe that cannot be weighed or that a caution stops. */
-function treatmentOf(version: RecipeVersion, head: Head, history: HeadHistory, state: HairState): Treatment[] {
+function treatmentOf(
+  version: RecipeVersion,
+  head: Head,
+  history: HeadHistory,
+  state: HairState,
+): Treatment[] {
   const lines = savedWeighedLines(version);
   const verdict = classifyLines(lines, head.school);
   if (!verdict.ok) return [];

@@ -69,7 +69,9 @@ export function washDay(
   const main: Draft = { day, treatment, slot: 'main', overnight: false };
   const followUp = treatment.strong ? moistureAfter(problem) : undefined;
   if (treatment.strong && !followUp) return undefined;
-  const beats: Draft[] = followUp ? [main, { day, treatment: followUp, slot: 'follow-up', overnight: false }] : [main];
+  const beats: Draft[] = followUp
+    ? [main, { day, treatment: followUp, slot: 'follow-up', overnight: false }]
+    : [main];
   const needed = sum(beats.map(minutesOf));
   const free = freeMinutesOn(problem, day);
   if (needed > free) return undefined;
@@ -81,7 +83,10 @@ export function washDay(
 function moistureAfter(problem: PlanProblem): Treatment | undefined {
   return problem.treatments
     .filter((treatment) => treatment.use === 'mask' && treatment.kind === 'moisture' && !treatment.isNew)
-    .reduce<Treatment | undefined>((best, next) => (best && best.strength >= next.strength ? best : next), undefined);
+    .reduce<Treatment | undefined>(
+      (best, next) => (best && best.strength >= next.strength ? best : next),
+      undefined,
+    );
 }
 
 /** Before each shampoo: the evening before for plain oils, otherwise on the day while there is time left. */

@@ -9,5 +9,5 @@ export {
   type SignalId,
   type StrandFigures,
 } from './measure';
-export { readingFromDraft, type ReadingDraft, type StrandDraft } from './readingDraft';
+export { readingFromDraft, strandFromDraft, type ReadingDraft, type StrandDraft } from './readingDraft';
 export { EVENT_KINDS, headEventSchema, type EventKind, type HeadEvent } from './headEvent';

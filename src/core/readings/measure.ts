@@ -33,7 +33,8 @@ export function strandFigures(strand: Strand): StrandFigures {
   const bounded = (firmness: number) => clamp(firmness, -STRETCH.mostFirmness, STRETCH.mostFirmness);
 
   if (strand.outcome === 'snapped') {
-    const stretchPercent = strand.snappedMm === null ? STRETCH.unseenSnapPercent : percentOver(strand.snappedMm);
+    const stretchPercent =
+      strand.snappedMm === null ? STRETCH.unseenSnapPercent : percentOver(strand.snappedMm);
     return {
       stretchPercent,
       returnPercent: null,
@@ -70,7 +71,9 @@ function stretchMeasurement(strands: readonly Strand[]): Measurement {
 }
 
 /** What one reading says about the three signals; a test that was not taken says nothing. */
-export function measurementsOf(reading: Pick<Reading, 'strands' | 'tally' | 'mistSoakSeconds' | 'feel'>): Measurement[] {
+export function measurementsOf(
+  reading: Pick<Reading, 'strands' | 'tally' | 'mistSoakSeconds' | 'feel'>,
+): Measurement[] {
   const found: Measurement[] = [];
   if (reading.strands.length > 0) found.push(stretchMeasurement(reading.strands));
   if (reading.feel !== null) {

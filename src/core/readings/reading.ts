@@ -15,7 +15,12 @@ const count = z
 
 /** Lengths of one wet, shed strand. */
 const returnedSchema = z
-  .strictObject({ outcome: z.literal('returned'), restMm: lengthMm, stretchedMm: lengthMm, releasedMm: lengthMm })
+  .strictObject({
+    outcome: z.literal('returned'),
+    restMm: lengthMm,
+    stretchedMm: lengthMm,
+    releasedMm: lengthMm,
+  })
   .refine((strand) => strand.stretchedMm >= strand.restMm, {
     path: ['stretchedMm'],
     message: 'The stretched length cannot be shorter than the length at rest.',
@@ -82,7 +87,10 @@ export const readingSchema = recordBaseSchema
   })
   .refine(
     (reading) =>
-      reading.strands.length > 0 || reading.tally !== null || reading.mistSoakSeconds !== null || reading.feel !== null,
+      reading.strands.length > 0 ||
+      reading.tally !== null ||
+      reading.mistSoakSeconds !== null ||
+      reading.feel !== null,
     { message: 'Nothing was measured yet: fill in at least one of the four.', path: [] },
   );
 export type Reading = z.infer<typeof readingSchema>;

@@ -1,5 +1,5 @@
 import { daysBetween, failed, ok, type CalendarDay, type Problem, type Result } from '../measures';
-import { readingSchema, type Reading } from './reading';
+import { readingSchema, strandSchema, type Reading, type Strand } from './reading';
 
 /** A strand as typed. */
 export interface StrandDraft {
@@ -44,6 +44,11 @@ function strandOf(draft: StrandDraft) {
       };
 }
 
+/** The strand of a draft that is complete and right; undefined while it is not. */
+export function strandFromDraft(draft: StrandDraft): Strand | undefined {
+  return isStrandBlank(draft) ? undefined : strandSchema.safeParse(strandOf(draft)).data;
+}
+
 function isStrandBlank(draft: StrandDraft): boolean {
   return !draft.snapped && isBlank(draft.rest) && isBlank(draft.stretched) && isBlank(draft.released);
 }
@@ -57,7 +62,9 @@ export function readingFromDraft(
   stamp: Pick<Reading, 'id' | 'headId' | 'recordedAt' | 'corrects'>,
   today: CalendarDay,
 ): Result<Reading> {
-  const filled = draft.strands.map((strand, index) => ({ strand, index })).filter(({ strand }) => !isStrandBlank(strand));
+  const filled = draft.strands
+    .map((strand, index) => ({ strand, index }))
+    .filter(({ strand }) => !isStrandBlank(strand));
   const hasTally = !isBlank(draft.broken) || !isBlank(draft.shed);
   const parsed = readingSchema.safeParse({
     ...stamp,
@@ -79,7 +86,10 @@ export function readingFromDraft(
     const problems = parsed.error.issues.map((issue): Problem => ({
       code: issue.code,
       message: issue.message,
-      path: draftPath(issue.path, filled.map(({ index }) => index)),
+      path: draftPath(
+        issue.path,
+        filled.map(({ index }) => index),
+      ),
     }));
     return { ok: false, problems: problems as [Problem, ...Problem[]] };
   }

@@ -13,7 +13,9 @@ export function stepsBefore(lines: readonly Pick<ReadLine, 'ingredientId' | 'pre
     const ingredient = ingredientById(line.ingredientId);
     const preparation = ingredient?.preparations.find(({ id }) => id === line.preparationId);
     if (!ingredient || !preparation || preparation.leadHours === 0) return [];
-    return [{ text: `${capitalised(ingredient.name)}: ${preparation.label}`, leadHours: preparation.leadHours }];
+    return [
+      { text: `${capitalised(ingredient.name)}: ${preparation.label}`, leadHours: preparation.leadHours },
+    ];
   });
   return tasks.sort((a, b) => b.leadHours - a.leadHours);
 }

@@ -103,7 +103,9 @@ const REWRITES: readonly (readonly [RegExp, string])[] = [
 ];
 
 export function rewritten(line: string): string {
-  return REWRITES.reduce((text, [pattern, by]) => text.replace(pattern, by), line).replace(/\s+/g, ' ').trim();
+  return REWRITES.reduce((text, [pattern, by]) => text.replace(pattern, by), line)
+    .replace(/\s+/g, ' ')
+    .trim();
 }
 
 const HEAPED = /\b(?:heaped|heaping|rounded)\s+/i;
@@ -134,7 +136,8 @@ export function lineAmount(line: string): LineAmount {
     };
   }
   const unitName = parsed.unitOfMeasureID;
-  const sizeWord = (unitName && SIZE.exec(unitName)?.[1]) ?? SIZE.exec(parsed.description)?.[1]?.toLowerCase();
+  const sizeWord =
+    (unitName && SIZE.exec(unitName)?.[1]) ?? SIZE.exec(parsed.description)?.[1]?.toLowerCase();
   const pack = parsed.descriptionMeasurements?.find((measurement) => {
     const unit = UNIT_OF_PARSER[measurement.unitOfMeasureID];
     return unit !== undefined && (UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume');

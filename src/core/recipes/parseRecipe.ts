@@ -27,7 +27,10 @@ const INSTRUCTION =
 export function parseRecipe(text: string): Result<ParsedRecipe> {
   const rows = text.split(/\r\n|\r|\n/).filter((row) => row.trim() !== '');
   if (rows.length === 0) {
-    return failed('empty', 'There is no recipe yet: write one ingredient to a line, for example "2 tbsp honey".');
+    return failed(
+      'empty',
+      'There is no recipe yet: write one ingredient to a line, for example "2 tbsp honey".',
+    );
   }
   if (rows.length > RECIPE_LIMITS.lines || text.length > RECIPE_LIMITS.characters) {
     return failed(
@@ -40,16 +43,26 @@ export function parseRecipe(text: string): Result<ParsedRecipe> {
   return ok({ lines: withShares(rows.map((row) => parseLine(row.trim()))) });
 }
 
-function unread(text: string, code: string, message: string, suggestions: readonly string[] = []): UnreadLine {
+function unread(
+  text: string,
+  code: string,
+  message: string,
+  suggestions: readonly string[] = [],
+): UnreadLine {
   return { status: 'unread', text, problem: { code, message, path: '' }, suggestions };
 }
 
 function parseLine(text: string): ParsedLine {
   if (text.length > RECIPE_LIMITS.lineCharacters) {
-    return unread(text, 'line-too-long', `One line may have ${RECIPE_LIMITS.lineCharacters} characters; break it up.`);
+    return unread(
+      text,
+      'line-too-long',
+      `One line may have ${RECIPE_LIMITS.lineCharacters} characters; break it up.`,
+    );
   }
   const plain = rewritten(text);
-  if (plain === '') return unread(text, 'no-words', 'There are no words in this line that name an ingredient.');
+  if (plain === '')
+    return unread(text, 'no-words', 'There are no words in this line that name an ingredient.');
   const badNumber = problemOfNumber(plain);
   if (badNumber) return { status: 'unread', text, problem: badNumber, suggestions: [] };
 
@@ -76,7 +89,11 @@ function parseLine(text: string): ParsedLine {
 /** What is wrong with the number itself, before any word is looked at. */
 function problemOfNumber(plain: string): Problem | undefined {
   if (/^[-−]\s*\d/.test(plain)) {
-    return { code: 'negative-amount', message: 'An amount cannot be negative: take the minus sign away.', path: '' };
+    return {
+      code: 'negative-amount',
+      message: 'An amount cannot be negative: take the minus sign away.',
+      path: '',
+    };
   }
   if (/\d\s*[/⁄]\s*0+(?![\d.])/.test(plain)) {
     return { code: 'bad-fraction', message: 'A fraction cannot have 0 below the line.', path: '' };
@@ -94,7 +111,9 @@ function isNote(plain: string, amount: LineAmount, names: number): boolean {
 
 function suggestedLines(amount: LineAmount, plain: string): string[] {
   const measure = amount.quantity === null ? '1 tbsp' : amountText(amount.quantity, amount.unit);
-  return nearestIngredients(amount.words || plain, SUGGESTIONS).map((ingredient) => `${measure} ${ingredient.name}`);
+  return nearestIngredients(amount.words || plain, SUGGESTIONS).map(
+    (ingredient) => `${measure} ${ingredient.name}`,
+  );
 }
 
 export function amountText(quantity: number, unit: UnitId | null): string {
@@ -147,7 +166,8 @@ function weighed(
 
 /** The message for a word that stands where a unit should: "5 florps honey". */
 function unknownUnit(amount: LineAmount, { ingredient, start }: PhraseMatch): string | undefined {
-  if (amount.unit !== null || amount.quantity === null || start === 0 || ingredient.measures.pieceGrams) return undefined;
+  if (amount.unit !== null || amount.quantity === null || start === 0 || ingredient.measures.pieceGrams)
+    return undefined;
   const word = plainWords(amount.words)[0];
   const describes = ingredient.preparations.some((preparation) => preparation.words.includes(word ?? ''));
   return describes || amount.packSize
@@ -171,7 +191,10 @@ function gramsOf(
   if (amount.packSize) {
     const pack = UNITS[amount.packSize.unit];
     const grams = amount.packSize.quantity * pack.size * (pack.kind === 'volume' ? measures.gramsPerMl : 1);
-    assumptions.push({ code: 'pack-size', text: `The size in the line was taken: ${rounded(grams, 1)} g each.` });
+    assumptions.push({
+      code: 'pack-size',
+      text: `The size in the line was taken: ${rounded(grams, 1)} g each.`,
+    });
     return quantity * grams;
   }
   if (unit.id === 'packet') {
@@ -189,11 +212,19 @@ function gramsOf(
 
 function problemOfGrams(grams: number, ingredient: Ingredient): Problem | undefined {
   if (grams < RECIPE_LIMITS.leastGrams) {
-    return { code: 'zero-amount', message: `There is no ${ingredient.name} in this amount; write more than 0.`, path: '' };
+    return {
+      code: 'zero-amount',
+      message: `There is no ${ingredient.name} in this amount; write more than 0.`,
+      path: '',
+    };
   }
   if (!(grams <= RECIPE_LIMITS.gramsPerLine)) {
     const most = RECIPE_LIMITS.gramsPerLine / 1000;
-    return { code: 'absurd-amount', message: `More than ${most} kg in one line cannot be right; check the number.`, path: '' };
+    return {
+      code: 'absurd-amount',
+      message: `More than ${most} kg in one line cannot be right; check the number.`,
+      path: '',
+    };
   }
   return undefined;
 }
@@ -236,6 +267,10 @@ function withShares(lines: readonly ParsedLine[]): ParsedLine[] {
     if (!isShare(line)) return line;
     return fits
       ? { ...line, grams: (line.quantity / 100) * batch }
-      : unread(line.text, 'over-100-percent', `The percents add to ${rounded(shares, 1)}; they must leave room up to 100.`);
+      : unread(
+          line.text,
+          'over-100-percent',
+          `The percents add to ${rounded(shares, 1)}; they must leave room up to 100.`,
+        );
   });
 }

@@ -2,7 +2,8 @@ import type { Problem, UnitId } from '../measures';
 
 /** Something the reader of a line had to decide; shown beside the line. */
 export interface Assumption {
-  readonly code: 'range' | 'medium-size' | 'usual-preparation' | 'also-names' | 'heaped' | 'pack-size' | 'one-piece';
+  readonly code:
+    'range' | 'medium-size' | 'usual-preparation' | 'also-names' | 'heaped' | 'pack-size' | 'one-piece';
   readonly text: string;
 }
 

@@ -52,8 +52,13 @@ function conditionHolds(when: Caution['when'], lines: readonly WeighedLine[], ve
   if ('acidAbove' in when) return loads.acid > when.acidAbove;
   if ('oilAbove' in when) return loads.penetratingOil + loads.sealingOil > when.oilAbove;
   if ('mustStrain' in when) return lines.some(mustBeStrained);
-  if ('hiddenProtein' in when) return verdict.kind === 'moisture' && brokenDownProtein(lines) > HIDDEN_PROTEIN_LOAD;
-  return verdict.push.firm > NOTICEABLE_FIRM_PUSH && loads.firm > 0 && 1 - loads.protein / loads.firm > TANNIN_SHARE;
+  if ('hiddenProtein' in when)
+    return verdict.kind === 'moisture' && brokenDownProtein(lines) > HIDDEN_PROTEIN_LOAD;
+  return (
+    verdict.push.firm > NOTICEABLE_FIRM_PUSH &&
+    loads.firm > 0 &&
+    1 - loads.protein / loads.firm > TANNIN_SHARE
+  );
 }
 
 function ingredientOf(line: WeighedLine) {
@@ -64,7 +69,9 @@ function ingredientOf(line: WeighedLine) {
 
 export function mustBeStrained(line: Pick<WeighedLine, 'ingredientId' | 'preparationId'>): boolean {
   return (
-    ingredientById(line.ingredientId)?.preparations.some(({ id, strain }) => id === line.preparationId && strain) ?? false
+    ingredientById(line.ingredientId)?.preparations.some(
+      ({ id, strain }) => id === line.preparationId && strain,
+    ) ?? false
   );
 }
 

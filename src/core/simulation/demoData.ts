@@ -1,6 +1,15 @@
 import { classify } from '../classification';
 import type { StoredRecord } from '../exchange';
-import { addDays, countingIds, dayRange, daysBetween, invariant, weekdayOf, type CalendarDay, type IdSource } from '../measures';
+import {
+  addDays,
+  countingIds,
+  dayRange,
+  daysBetween,
+  invariant,
+  weekdayOf,
+  type CalendarDay,
+  type IdSource,
+} from '../measures';
 import { parseRecipe, type ParsedLine, type RecipeVersion } from '../recipes';
 import {
   DEMO_WEEKS,
@@ -16,8 +25,18 @@ import { VirtualHead } from './virtualHead';
 type HeadKey = keyof typeof DEMO_HEADS;
 
 const OF_HEAD = {
-  maren: { seed: DEMO_SEED, halfLifeDays: 9, restShift: { firmness: -0.5, breakage: 1.1, porosity: 0.4 }, strands: 5 },
-  pip: { seed: DEMO_SEED + 1000, halfLifeDays: 7, restShift: { firmness: 0.6, breakage: 0.6, porosity: 0 }, strands: 3 },
+  maren: {
+    seed: DEMO_SEED,
+    halfLifeDays: 9,
+    restShift: { firmness: -0.5, breakage: 1.1, porosity: 0.4 },
+    strands: 5,
+  },
+  pip: {
+    seed: DEMO_SEED + 1000,
+    halfLifeDays: 7,
+    restShift: { firmness: 0.6, breakage: 0.6, porosity: 0 },
+    strands: 3,
+  },
 } as const;
 
 /** Records are stamped in the evening of their day; the order within a day is the order of writing. */
@@ -40,7 +59,9 @@ export function demoRecords(today: CalendarDay): StoredRecord[] {
     recordedAt: stampFor(start, 0),
     kind: 'head',
   }));
-  const lives = (Object.keys(DEMO_HEADS) as HeadKey[]).flatMap((head) => lifeOf(head, recipes, start, today, newId));
+  const lives = (Object.keys(DEMO_HEADS) as HeadKey[]).flatMap((head) =>
+    lifeOf(head, recipes, start, today, newId),
+  );
   return [...heads, ...recipes, ...lives];
 }
 
@@ -66,7 +87,12 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string): RecipeV
 
 function savedLine(line: ParsedLine): RecipeVersion['lines'][number] {
   return line.status === 'read'
-    ? { text: line.text, ingredientId: line.ingredientId, preparationId: line.preparationId, grams: line.grams }
+    ? {
+        text: line.text,
+        ingredientId: line.ingredientId,
+        preparationId: line.preparationId,
+        grams: line.grams,
+      }
     : { text: line.text, ingredientId: null, preparationId: null, grams: null };
 }
 
@@ -88,7 +114,12 @@ function lifeOf(
   const { strands, ...options } = OF_HEAD[key];
   const virtual = new VirtualHead(head, options);
   const records: StoredRecord[] = [];
-  const base = (day: CalendarDay, order: number) => ({ id: newId(), recordedAt: stampFor(day, order), headId: head.headId, day });
+  const base = (day: CalendarDay, order: number) => ({
+    id: newId(),
+    recordedAt: stampFor(day, order),
+    headId: head.headId,
+    day,
+  });
   let lastDetangle: CalendarDay | null = null;
   let lastWash: CalendarDay | null = null;
 
@@ -100,7 +131,14 @@ function lifeOf(
     }
     if (lastWash !== null && daysBetween(lastWash, day) === 1) {
       const dry = virtual.read(strands, null);
-      records.push({ ...base(day, 2), kind: 'reading', moment: 'dry', ...dry, tally: null, mistSoakSeconds: null });
+      records.push({
+        ...base(day, 2),
+        kind: 'reading',
+        moment: 'dry',
+        ...dry,
+        tally: null,
+        mistSoakSeconds: null,
+      });
     }
     const recipeId = washOn(key, start, day);
     const recipe = recipes.find((known) => known.recipeId === recipeId);
@@ -122,11 +160,22 @@ function lifeOf(
   }
   // Small beats that the head's level does not notice, so that they count as known to her.
   if (key === 'maren') {
-    for (const [recipeId, back] of [['sesame-evening', 5], ['nettle-mist', 12]] as const) {
+    for (const [recipeId, back] of [
+      ['sesame-evening', 5],
+      ['nettle-mist', 12],
+    ] as const) {
       const recipe = recipes.find((known) => known.recipeId === recipeId);
       invariant(recipe, `the demo has no recipe ${recipeId}`);
       const { contactMinutes, warmth, version } = recipe;
-      records.push({ ...base(addDays(today, -back), 5), kind: 'session', recipeId, recipeVersion: version, contactMinutes, warmth, note: '' });
+      records.push({
+        ...base(addDays(today, -back), 5),
+        kind: 'session',
+        recipeId,
+        recipeVersion: version,
+        contactMinutes,
+        warmth,
+        note: '',
+      });
     }
   }
   return records;

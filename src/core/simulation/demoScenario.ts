@@ -54,7 +54,13 @@ export const DEMO_RECIPES = [
     use: 'mask',
     contactMinutes: 45,
     warmth: 'warm',
-    lines: ['3 tbsp linseed, boiled, strained', '300 ml water', '120 g pumpkin, cooked', '1 tbsp honey', '2 tsp avocado oil'],
+    lines: [
+      '3 tbsp linseed, boiled, strained',
+      '300 ml water',
+      '120 g pumpkin, cooked',
+      '1 tbsp honey',
+      '2 tsp avocado oil',
+    ],
   },
   {
     recipeId: 'silk-glaze',
@@ -131,12 +137,47 @@ export const DEMO_WASHES: Record<keyof typeof DEMO_HEADS, readonly DemoWash[]> =
   maren: [
     {
       weekday: 3,
-      recipes: ['okra-slip', 'silk-glaze', 'furnace-day-cream', 'kefir-mango', 'okra-slip', 'furnace-day-cream', 'furnace-day-cream', 'okra-slip', 'okra-slip'],
+      recipes: [
+        'okra-slip',
+        'silk-glaze',
+        'furnace-day-cream',
+        'kefir-mango',
+        'okra-slip',
+        'furnace-day-cream',
+        'furnace-day-cream',
+        'okra-slip',
+        'okra-slip',
+      ],
     },
     {
       weekday: 0,
-      recipes: ['furnace-day-cream', 'furnace-day-cream', 'cold-kiln-set', 'furnace-day-cream', 'silk-glaze', 'furnace-day-cream', 'okra-slip', 'furnace-day-cream', 'furnace-day-cream'],
+      recipes: [
+        'furnace-day-cream',
+        'furnace-day-cream',
+        'cold-kiln-set',
+        'furnace-day-cream',
+        'silk-glaze',
+        'furnace-day-cream',
+        'okra-slip',
+        'furnace-day-cream',
+        'furnace-day-cream',
+      ],
     },
   ],
-  pip: [{ weekday: 0, recipes: ['pear-for-pip', 'okra-slip', 'pear-for-pip', 'pear-for-pip', 'okra-slip', 'pear-for-pip', 'pear-for-pip', 'pear-for-pip', 'okra-slip'] }],
+  pip: [
+    {
+      weekday: 0,
+      recipes: [
+        'pear-for-pip',
+        'okra-slip',
+        'pear-for-pip',
+        'pear-for-pip',
+        'okra-slip',
+        'pear-for-pip',
+        'pear-for-pip',
+        'pear-for-pip',
+        'okra-slip',
+      ],
+    },
+  ],
 };

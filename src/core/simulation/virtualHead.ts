@@ -2,7 +2,16 @@ import { randomLcg, randomNormal, randomPoisson, randomUniform } from 'd3-random
 import { doseOf } from '../classification';
 import { EVENT_EFFECTS, priorEffect, SIGNALS, startingLevel, type Head } from '../hair';
 import { clamp } from '../measures';
-import { FEEL, MIST, SIGNAL_IDS, STRETCH, type EventKind, type Reading, type SignalId, type Strand } from '../readings';
+import {
+  FEEL,
+  MIST,
+  SIGNAL_IDS,
+  STRETCH,
+  type EventKind,
+  type Reading,
+  type SignalId,
+  type Strand,
+} from '../readings';
 import type { SchoolVerdict, Warmth } from '../classification';
 
 /** How the truth of a virtual head is drawn. */
@@ -40,7 +49,10 @@ export class VirtualHead {
   }
 
   private bySignal(valueOf: (signal: SignalId) => number): Record<SignalId, number> {
-    return Object.fromEntries(SIGNAL_IDS.map((signal) => [signal, valueOf(signal)])) as Record<SignalId, number>;
+    return Object.fromEntries(SIGNAL_IDS.map((signal) => [signal, valueOf(signal)])) as Record<
+      SignalId,
+      number
+    >;
   }
 
   /** The truth, for tests and for comparing planners; a real head never tells. */
@@ -60,7 +72,8 @@ export class VirtualHead {
   treat(key: string, push: Push, contactMinutes: number, warmth: Warmth): void {
     const prior = priorEffect(push);
     const known =
-      this.effects.get(key) ?? this.bySignal((signal) => prior[signal] + SIGNALS[signal].effectSd * this.normal());
+      this.effects.get(key) ??
+      this.bySignal((signal) => prior[signal] + SIGNALS[signal].effectSd * this.normal());
     this.effects.set(key, known);
     const dose = doseOf(contactMinutes, warmth);
     for (const signal of SIGNAL_IDS) this.levels[signal] += dose * known[signal];
@@ -71,11 +84,16 @@ export class VirtualHead {
   }
 
   /** Raw measurements of today, with the errors that hands, ruler and strands bring. */
-  read(strandCount: number, daysSinceDetangle: number | null): Pick<Reading, 'strands' | 'tally' | 'mistSoakSeconds' | 'feel'> {
+  read(
+    strandCount: number,
+    daysSinceDetangle: number | null,
+  ): Pick<Reading, 'strands' | 'tally' | 'mistSoakSeconds' | 'feel'> {
     const { firmness, breakage, porosity } = this.levels;
     const poisson = (mean: number) => randomPoisson.source(this.random)(Math.max(0.01, mean))();
     return {
-      strands: Array.from({ length: strandCount }, () => this.strand(firmness + STRETCH.strandSpread * this.normal())),
+      strands: Array.from({ length: strandCount }, () =>
+        this.strand(firmness + STRETCH.strandSpread * this.normal()),
+      ),
       tally:
         daysSinceDetangle === null
           ? null
@@ -84,7 +102,11 @@ export class VirtualHead {
               shed: poisson(SHED_PER_DAY * daysSinceDetangle),
               days: daysSinceDetangle,
             },
-      mistSoakSeconds: clamp(Math.round(MIST.middleSeconds * Math.exp(-porosity + MIST.sd * this.normal())), 2, 900),
+      mistSoakSeconds: clamp(
+        Math.round(MIST.middleSeconds * Math.exp(-porosity + MIST.sd * this.normal())),
+        2,
+        900,
+      ),
       feel: clamp(Math.round((firmness + FEEL.sd * this.normal()) / FEEL.firmnessPerStep), -3, 3),
     };
   }
@@ -93,12 +115,26 @@ export class VirtualHead {
   private strand(firmness: number): Strand {
     const restMm = Math.round(randomUniform.source(this.random)(60, 110)());
     const softShare = firmness < 0 ? 0.5 : 1;
-    const stretchPercent = clamp(STRETCH.comfortablePercent - STRETCH.stretchPerFirmness * firmness * softShare, 4, 90);
-    const stretchedMm = Math.round(restMm * (1 + stretchPercent / 100) + STRETCH.lengthErrorMm * this.normal());
+    const stretchPercent = clamp(
+      STRETCH.comfortablePercent - STRETCH.stretchPerFirmness * firmness * softShare,
+      4,
+      90,
+    );
+    const stretchedMm = Math.round(
+      restMm * (1 + stretchPercent / 100) + STRETCH.lengthErrorMm * this.normal(),
+    );
     if (firmness > 1.1) return { outcome: 'snapped', restMm, snappedMm: Math.max(restMm, stretchedMm) };
-    const returnPercent = STRETCH.comfortableReturnPercent + STRETCH.returnPerFirmness * Math.min(0, firmness) * 0.5;
+    const returnPercent =
+      STRETCH.comfortableReturnPercent + STRETCH.returnPerFirmness * Math.min(0, firmness) * 0.5;
     const stretched = Math.max(restMm, stretchedMm);
-    const released = Math.round(stretched - ((stretched - restMm) * returnPercent) / 100 + STRETCH.lengthErrorMm * this.normal() * 0.5);
-    return { outcome: 'returned', restMm, stretchedMm: stretched, releasedMm: clamp(released, restMm, stretched) };
+    const released = Math.round(
+      stretched - ((stretched - restMm) * returnPercent) / 100 + STRETCH.lengthErrorMm * this.normal() * 0.5,
+    );
+    return {
+      outcome: 'returned',
+      restMm,
+      stretchedMm: stretched,
+      releasedMm: clamp(released, restMm, stretched),
+    };
   }
 }

@@ -1,0 +1,13 @@
+import '../global.css';
+import { Slot } from 'expo-router';
+import { AppShell } from '@/features/shell/AppShell';
+
+export { ErrorBoundary } from 'expo-router';
+
+export default function Layout() {
+  return (
+    <AppShell>
+      <Slot />
+    </AppShell>
+  );
+}

@@ -1,0 +1,5 @@
+import { RecipeEditor } from '@/features/bench/RecipeEditor';
+
+export default function NewRecipe() {
+  return <RecipeEditor />;
+}

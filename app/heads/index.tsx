@@ -1,0 +1,1 @@
+export { HeadsScreen as default } from '@/features/heads/HeadsScreen';

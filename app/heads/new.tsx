@@ -1,0 +1,5 @@
+import { HeadEditor } from '@/features/heads/HeadEditor';
+
+export default function NewHead() {
+  return <HeadEditor />;
+}

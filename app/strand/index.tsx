@@ -1,0 +1,1 @@
+export { StrandScreen as default } from '@/features/strand/StrandScreen';

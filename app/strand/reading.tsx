@@ -1,0 +1,1 @@
+export { ReadingScreen as default } from '@/features/strand/ReadingScreen';

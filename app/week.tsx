@@ -1,0 +1,1 @@
+export { WeekScreen as default } from '@/features/week/WeekScreen';

@@ -1,0 +1,79 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import path from 'node:path';
+import compression from 'compression';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import helmet from 'helmet';
+
+export interface ServerOptions {
+  /** The folder that the build was exported to. */
+  readonly dist: string;
+  /** Opens the demo for a visitor with nothing stored. */
+  readonly demo: boolean;
+}
+
+const YEAR = '365d';
+
+/**
+ * React Native for Web keeps its classes in a style element that starts empty and is filled through the style sheet's
+ * own interface; the hash of nothing lets that one through and no other inline style.
+ */
+const EMPTY_STYLE_HASH = `'sha256-${createHash('sha256').update('').digest('base64')}'`;
+
+/** Serves the built application and a health answer; keeps nothing and asks nobody. */
+export function makeServer({ dist, demo }: ServerOptions): Express {
+  const index = path.join(dist, 'index.html');
+  if (!existsSync(index)) throw new Error(`There is no build in ${dist}: run "npm run build" first.`);
+  const page = readFileSync(index, 'utf8');
+
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'none'"],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'", 'blob:'],
+          styleSrc: ["'self'", EMPTY_STYLE_HASH],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          manifestSrc: ["'self'"],
+          baseUri: ["'none'"],
+          formAction: ["'none'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      crossOriginEmbedderPolicy: true,
+      // The application is served over plain HTTP on the person's own machine; a promise of HTTPS would lock it out.
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  app.get('/health', (_request, response) => {
+    response.set('Cache-Control', 'no-store').json({ status: 'ok' });
+  });
+  // Names under _expo carry a hash of their contents, so they never change.
+  app.use(
+    '/_expo',
+    express.static(path.join(dist, '_expo'), { immutable: true, maxAge: YEAR, fallthrough: false }),
+  );
+  app.use('/fonts', express.static(path.join(dist, 'fonts'), { maxAge: '30d', fallthrough: false }));
+  app.use(express.static(dist, { index: false, maxAge: 0 }));
+  app.get('/{*any}', (request, response) => {
+    if (demo && request.path === '/' && request.query.start === undefined) {
+      response.redirect(302, '/?start=demo');
+      return;
+    }
+    response.set('Cache-Control', 'no-cache').type('html').send(page);
+  });
+  app.use((error: { status?: number }, _request: Request, response: Response, _next: NextFunction) => {
+    response
+      .status(error.status ?? 500)
+      .type('text')
+      .send(error.status === 404 ? 'Not found' : 'That did not work.');
+  });
+  return app;
+}

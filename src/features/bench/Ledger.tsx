@@ -1,0 +1,97 @@
+import { View } from 'react-native';
+import {
+  SCHOOL_WORDS,
+  SCHOOLS,
+  KIND_WORDS,
+  strengthWord,
+  type LedgerRow,
+  type Verdict,
+} from '@/core/classification';
+import { rounded } from '@/core/measures';
+import { Body, Small, Strong, useWidth } from '@/ui';
+import { PushBar } from '@/ui/charts/PushBar';
+
+/** Which ingredient brings how much: one row each, on the axis from soft to firm. */
+export function Ledger({ verdict }: { verdict: Verdict }) {
+  const { width, onLayout } = useWidth();
+  // The whole of the stronger side reaches the edge, so that the rows can be told apart.
+  const scale = 1 / Math.max(verdict.push.firm, verdict.push.soft, LEAST_FULL_PUSH);
+  return (
+    <View onLayout={onLayout} className="gap-1">
+      <View className="flex-row justify-between">
+        <Small>softens</Small>
+        <Small>firms</Small>
+      </View>
+      <View>
+        <View className="absolute bottom-0 left-1/2 top-0 -ml-[18px] w-[36px] bg-lane" />
+        {verdict.ledger.map((row, index) => (
+          <LedgerLine key={index} row={row} width={width} scale={scale} />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function LedgerLine({ row, width, scale }: { row: LedgerRow; width: number; scale: number }) {
+  const { firm, soft, oil } = row.push;
+  const says = ledgerWords(row);
+  return (
+    <View className="pb-2">
+      <View className="flex-row justify-between gap-4">
+        <Strong className="flex-1">{row.name}</Strong>
+        <Body>{grams(row.grams)}</Body>
+      </View>
+      {width > 0 ? (
+        <PushBar width={width} firm={firm * scale} soft={soft * scale} oil={oil} label={says} />
+      ) : null}
+      <Small>{says}</Small>
+    </View>
+  );
+}
+
+/** A weak recipe is not drawn as a strong one. */
+const LEAST_FULL_PUSH = 0.3;
+const WORTH_SAYING = 0.02;
+
+/** "62 % of the softening, 8 % of the firming". */
+function ledgerWords(row: LedgerRow): string {
+  const oil = row.push.oil;
+  const parts = [
+    { share: row.shares.soft, of: 'softening' },
+    { share: row.shares.firm, of: 'firming' },
+  ]
+    .filter(({ share }) => share >= WORTH_SAYING)
+    .map(({ share, of }) => `${Math.round(100 * share)} % of the ${of}`);
+  if (oil >= WORTH_SAYING) parts.push('oil');
+  return parts.length > 0 ? parts.join(', ') : 'adds next to nothing';
+}
+
+export function grams(value: number): string {
+  return `${rounded(value, value < 10 ? 1 : 0)} g`;
+}
+
+/** The three schools side by side, the one in force marked by a rule and by word. */
+export function Schools({ verdict }: { verdict: Verdict }) {
+  return (
+    <View className="flex-row gap-3" role="list" aria-label="Verdict by school">
+      {SCHOOLS.map((school) => {
+        const inForce = school === verdict.school;
+        const { kind, strength } = verdict.schools[school];
+        return (
+          <View
+            key={school}
+            role="listitem"
+            className={`flex-1 border-t-4 pt-2 ${inForce ? 'border-rule' : 'border-line'}`}
+          >
+            <Small>
+              {SCHOOL_WORDS[school].label}
+              {inForce ? ', in force' : ''}
+            </Small>
+            <Strong>{KIND_WORDS[kind]}</Strong>
+            <Small>{strengthWord(strength)}</Small>
+          </View>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,151 @@
+import { router } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { SCHOOL_WORDS, SCHOOLS } from '@/core/classification';
+import type { Head } from '@/core/hair';
+import { headChosen, useAppDispatch } from '@/store';
+import { Button, FieldGroup, Problem, Screen } from '@/ui';
+import { FormChoice, FormField, resolverOf } from '../shared/form';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useRecords';
+import { draftOfHead, headFromDraft, NEW_HEAD, WEEKDAYS, type HeadDraft } from './headDraft';
+
+const YES_NO = [
+  { value: 'no', label: 'no' },
+  { value: 'yes', label: 'yes' },
+] as const;
+
+/** Describes a head, or corrects the description of one; the old one stays in the records. */
+export function HeadEditor({ existing }: { existing?: Head }) {
+  const add = useAddRecords();
+  const dispatch = useAppDispatch();
+  const stamped = (draft: HeadDraft) => {
+    const stamp = newStamp();
+    return headFromDraft(draft, { ...stamp, headId: existing?.headId ?? stamp.id, corrects: existing?.id });
+  };
+  const { control, handleSubmit, formState } = useForm<HeadDraft>({
+    defaultValues: existing ? draftOfHead(existing) : NEW_HEAD,
+    resolver: resolverOf(stamped),
+  });
+  const save = handleSubmit((draft) => {
+    const head = stamped(draft);
+    if (!head.ok) return;
+    add([head.value], `${head.value.name} is saved.`);
+    dispatch(headChosen(head.value.headId));
+    router.navigate(existing ? '/heads' : '/week');
+  });
+
+  return (
+    <Screen
+      over="Heads"
+      headline={existing ? existing.name : 'Whose head is it?'}
+      reason="Guesses are fine; readings will correct them."
+      side={
+        <View className="gap-4">
+          <FieldGroup
+            label="Free minutes on each day"
+            help="Waiting time included; 0 where there is no time to wash."
+          >
+            <View className="flex-row flex-wrap gap-2">
+              {WEEKDAYS.map(({ label, index }) => (
+                <FormField
+                  key={label}
+                  control={control}
+                  name={`free.${index}`}
+                  label={label}
+                  numeric
+                  className="w-[76px]"
+                />
+              ))}
+            </View>
+          </FieldGroup>
+          <FieldGroup
+            label="What counts as protein"
+            help="Makers differ; the verdict shows all three, this one is in force."
+          >
+            <FormChoice
+              control={control}
+              name="school"
+              label="What counts as protein"
+              options={SCHOOLS.map((value) => ({
+                value,
+                label: SCHOOL_WORDS[value].label,
+                hint: SCHOOL_WORDS[value].meaning,
+              }))}
+            />
+          </FieldGroup>
+        </View>
+      }
+    >
+      <View className="flex-row flex-wrap gap-4">
+        <FormField control={control} name="name" label="Name" className="w-[220px]" testID="head-name" />
+        <FormField
+          control={control}
+          name="lengthCm"
+          label="Length, cm"
+          numeric
+          className="w-[110px]"
+          testID="head-length"
+        />
+      </View>
+      <FieldGroup label="What troubles you most?">
+        <FormChoice
+          control={control}
+          name="complaint"
+          label="Complaint"
+          options={[
+            { value: 'none', label: 'nothing much' },
+            { value: 'mushy', label: 'limp, gummy' },
+            { value: 'straw', label: 'hard, like straw' },
+            { value: 'breaks', label: 'it breaks' },
+          ]}
+        />
+      </FieldGroup>
+      <FieldGroup label="Does it drink water?">
+        <FormChoice
+          control={control}
+          name="porosityGuess"
+          label="Porosity"
+          options={[
+            { value: 'low', label: 'drops stay on it' },
+            { value: 'medium', label: 'in between' },
+            { value: 'high', label: 'soaks at once' },
+            { value: 'unknown', label: 'don’t know' },
+          ]}
+        />
+      </FieldGroup>
+      <FieldGroup label="One strand between two fingers">
+        <FormChoice
+          control={control}
+          name="strand"
+          label="Strand"
+          options={[
+            { value: 'fine', label: 'barely felt' },
+            { value: 'medium', label: 'felt' },
+            { value: 'coarse', label: 'like a thread' },
+          ]}
+        />
+      </FieldGroup>
+      <View className="flex-row flex-wrap gap-6">
+        <FieldGroup label="Gets stiff from a little protein">
+          <FormChoice control={control} name="sensitive" label="Protein-sensitive" options={YES_NO} />
+        </FieldGroup>
+        <FieldGroup label="A child’s head">
+          <FormChoice control={control} name="child" label="Child" options={YES_NO} />
+        </FieldGroup>
+      </View>
+      <View className="flex-row flex-wrap gap-3 pt-2">
+        <Button
+          tone="main"
+          label={existing ? 'Save' : 'Save and plan the week'}
+          onPress={save}
+          testID="save-head"
+        />
+        <Button label="Back" onPress={() => router.navigate('/heads')} />
+      </View>
+      {formState.isSubmitted && !formState.isValid ? (
+        <Problem live>Not saved yet: see the marked fields.</Problem>
+      ) : null}
+    </Screen>
+  );
+}

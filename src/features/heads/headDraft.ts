@@ -1,0 +1,87 @@
+import { headSchema, type Head } from '@/core/hair';
+import type { Problem, Result } from '@/core/measures';
+
+/** Weekdays in the order of the form, Monday first; the number is the day's place in Head.freeMinutes. */
+export const WEEKDAYS = [
+  { label: 'Mon', index: 1 },
+  { label: 'Tue', index: 2 },
+  { label: 'Wed', index: 3 },
+  { label: 'Thu', index: 4 },
+  { label: 'Fri', index: 5 },
+  { label: 'Sat', index: 6 },
+  { label: 'Sun', index: 0 },
+] as const;
+
+/** A head as it stands in the form. */
+export interface HeadDraft {
+  readonly name: string;
+  readonly lengthCm: string;
+  readonly strand: Head['strand'];
+  readonly porosityGuess: Head['porosityGuess'];
+  readonly complaint: Head['complaint'];
+  /** Sunday first. */
+  readonly free: string[];
+  readonly school: Head['school'];
+  readonly sensitive: 'no' | 'yes';
+  readonly child: 'no' | 'yes';
+}
+
+export const NEW_HEAD: HeadDraft = {
+  name: '',
+  lengthCm: '',
+  strand: 'medium',
+  porosityGuess: 'unknown',
+  complaint: 'none',
+  free: ['150', '0', '0', '120', '0', '0', '120'],
+  school: 'my-hair',
+  sensitive: 'no',
+  child: 'no',
+};
+
+export function draftOfHead(head: Head): HeadDraft {
+  const { name, lengthCm, strand, porosityGuess, complaint, freeMinutes, school, proteinSensitive, child } =
+    head;
+  return {
+    name,
+    lengthCm: String(lengthCm),
+    strand,
+    porosityGuess,
+    complaint,
+    free: freeMinutes.map(String),
+    school,
+    sensitive: proteinSensitive ? 'yes' : 'no',
+    child: child ? 'yes' : 'no',
+  };
+}
+
+function wholeNumber(text: string): number {
+  const trimmed = text.trim();
+  return trimmed === '' ? 0 : /^\d{1,4}$/.test(trimmed) ? Number(trimmed) : Number.NaN;
+}
+
+/** Checks a draft and makes the record; problems carry the draft's own field names. */
+export function headFromDraft(
+  draft: HeadDraft,
+  stamp: Pick<Head, 'id' | 'recordedAt' | 'headId' | 'corrects'>,
+): Result<Head> {
+  const parsed = headSchema.safeParse({
+    ...stamp,
+    kind: 'head',
+    name: draft.name,
+    lengthCm: Number(draft.lengthCm.trim().replace(',', '.') || Number.NaN),
+    strand: draft.strand,
+    porosityGuess: draft.porosityGuess,
+    complaint: draft.complaint,
+    freeMinutes: draft.free.map(wholeNumber),
+    school: draft.school,
+    proteinSensitive: draft.sensitive === 'yes',
+    child: draft.child === 'yes',
+  });
+  if (parsed.success) return { ok: true, value: parsed.data };
+  const problems = parsed.error.issues.map((issue): Problem => ({
+    code: issue.code,
+    message: issue.path[0] === 'freeMinutes' ? 'Write whole minutes, 0 to 720.' : issue.message,
+    path: issue.path.map((part) => (part === 'freeMinutes' ? 'free' : String(part))).join('.'),
+  }));
+  return { ok: false, problems: problems as [Problem, ...Problem[]] };
+}

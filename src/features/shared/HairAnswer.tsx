@@ -1,0 +1,64 @@
+import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+import type { HairState } from '@/core/hair';
+import type { CalendarDay } from '@/core/measures';
+import type { Plan } from '@/core/planning';
+import { selectLiveRecords, useAppSelector } from '@/store';
+import { estimateInWorker, planInWorker } from '@/workers';
+import { useHead } from './useHead';
+import { useToday } from './useToday';
+
+/** Weeks that are planned ahead. */
+const WEEKS = 1;
+
+export interface HairAnswer {
+  readonly today: CalendarDay;
+  /** The last answer, perhaps of a moment ago; null before the first. */
+  readonly answer: { readonly state: HairState; readonly plan: Plan } | null;
+  /** A newer answer is being computed. */
+  readonly pending: boolean;
+  readonly failure: string | null;
+}
+
+const HairAnswerContext = createContext<HairAnswer | null>(null);
+
+/** Computes state and plan of the head on screen whenever its records change, off the main thread, once for all screens. */
+export function HairAnswerProvider({ children }: { children: ReactNode }) {
+  const head = useHead();
+  const records = useAppSelector(selectLiveRecords);
+  const today = useToday();
+  const [computed, setComputed] = useState<HairAnswer['answer']>(null);
+  const [pending, setPending] = useState(false);
+  const [failure, setFailure] = useState<string | null>(null);
+
+  useEffect(() => {
+    if (!head) return;
+    let current = true;
+    setPending(true);
+    const compute = async () => {
+      const question = { head, records, today };
+      const state = await estimateInWorker(question);
+      const plan = await planInWorker({ ...question, state, weeks: WEEKS });
+      if (current) setComputed({ state, plan });
+    };
+    compute()
+      .then(() => current && setFailure(null))
+      .catch((error: unknown) => current && setFailure(`The week could not be computed: ${String(error)}`))
+      .finally(() => current && setPending(false));
+    return () => {
+      current = false;
+    };
+  }, [head, records, today]);
+
+  const answer = computed && computed.state.headId === head?.headId ? computed : null;
+  return (
+    <HairAnswerContext.Provider value={{ today, answer, pending, failure }}>
+      {children}
+    </HairAnswerContext.Provider>
+  );
+}
+
+export function useHairAnswer(): HairAnswer {
+  const value = useContext(HairAnswerContext);
+  if (!value) throw new Error('useHairAnswer needs a HairAnswerProvider above it.');
+  return value;
+}

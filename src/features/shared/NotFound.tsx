@@ -1,0 +1,13 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { Button, Screen } from '@/ui';
+
+export function NotFound() {
+  return (
+    <Screen headline="There is nothing at this address" reason="It may have been moved or taken back.">
+      <View className="items-start">
+        <Button tone="main" label="Go to today" onPress={() => router.replace('/')} />
+      </View>
+    </Screen>
+  );
+}

@@ -1,0 +1,30 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { useAppDispatch } from '@/store';
+import { Body, Button, Screen } from '@/ui';
+import { loadDemo } from './demo';
+
+/** What stands where nothing is stored yet. */
+export function Welcome() {
+  const dispatch = useAppDispatch();
+  return (
+    <Screen
+      headline="Soft, firm, or in between?"
+      reason="Paste a recipe and see whether it is protein or moisture. Measure your hair. Get a week that answers it."
+    >
+      <View className="max-w-[420px] gap-3">
+        <Button
+          tone="main"
+          label="Start with my own head"
+          onPress={() => router.push('/heads/new')}
+          testID="start-own"
+        />
+        <Button label="Look around in the demo" onPress={() => void loadDemo(dispatch)} testID="start-demo" />
+        <Button label="Read a backup file" onPress={() => router.push('/heads')} />
+        <Body className="pt-2 text-soft-ink">
+          Everything stays in this browser. Nothing is sent anywhere.
+        </Body>
+      </View>
+    </Screen>
+  );
+}

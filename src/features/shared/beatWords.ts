@@ -1,0 +1,36 @@
+import { strengthWord, type TreatmentKind } from '@/core/classification';
+import type { Slot } from '@/core/planning';
+import type { MarkKind } from '@/ui';
+
+export const MARK_OF_KIND: Record<TreatmentKind, MarkKind> = {
+  protein: 'firm',
+  moisture: 'soft',
+  balanced: 'both',
+  oil: 'hold',
+  rinse: 'small',
+};
+
+const KIND_NOUN: Record<TreatmentKind, string> = {
+  protein: 'protein',
+  moisture: 'moisture',
+  balanced: 'balanced',
+  oil: 'oil',
+  rinse: 'rinse',
+};
+
+/** "strong protein": kind and strength in words, for a line of text. */
+export function kindInWords(kind: TreatmentKind, strength: number): string {
+  return `${KIND_NOUN[kind]}, ${strengthWord(strength)}`;
+}
+
+export const SLOT_WORDS: Record<Slot, string> = {
+  'pre-poo': 'before the shampoo',
+  main: 'after the shampoo',
+  'follow-up': 'straight after it',
+  refresh: 'a small beat',
+};
+
+/** Number and unit stay on one line. */
+export function minutesText(minutes: number): string {
+  return `${minutes}\u00a0min`;
+}

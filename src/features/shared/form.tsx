@@ -1,0 +1,90 @@
+import {
+  useController,
+  type Control,
+  type FieldErrors,
+  type FieldPath,
+  type FieldValues,
+  type Resolver,
+} from 'react-hook-form';
+import type { Result } from '@/core/measures';
+import { Choice, Field } from '@/ui';
+
+/**
+ * Lets a form be checked by the core: a check that makes a record from a draft, or says what is wrong and where.
+ * A problem of no one field is put under "root".
+ */
+export function resolverOf<Draft extends FieldValues>(
+  check: (draft: Draft) => Result<unknown>,
+): Resolver<Draft> {
+  return (values) => {
+    const result = check(values);
+    if (result.ok) return { values, errors: {} };
+    const errors: Record<string, unknown> = {};
+    for (const { path, code, message } of result.problems)
+      setDeep(errors, (path || 'root').split('.'), { type: code, message });
+    return { values: {}, errors: errors as FieldErrors<Draft> };
+  };
+}
+
+/** The first problem of a path stays. */
+function setDeep(
+  target: Record<string, unknown>,
+  [key = 'root', ...rest]: string[],
+  error: { type: string; message: string },
+): void {
+  if (rest.length === 0) {
+    target[key] ??= error;
+    return;
+  }
+  const inner = (target[key] ??= {}) as Record<string, unknown>;
+  setDeep(inner, rest, error);
+}
+
+interface FormFieldProps<Draft extends FieldValues> {
+  readonly control: Control<Draft>;
+  readonly name: FieldPath<Draft>;
+  readonly label: string;
+  readonly spoken?: string;
+  readonly help?: string;
+  readonly placeholder?: string;
+  readonly numeric?: boolean;
+  readonly lines?: number;
+  readonly testID?: string;
+  readonly className?: string;
+}
+
+export function FormField<Draft extends FieldValues>({ control, name, ...rest }: FormFieldProps<Draft>) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <Field
+      {...rest}
+      value={field.value as string}
+      onChange={field.onChange}
+      onBlur={field.onBlur}
+      problem={fieldState.error?.message}
+    />
+  );
+}
+
+interface FormChoiceProps<Draft extends FieldValues> {
+  readonly control: Control<Draft>;
+  readonly name: FieldPath<Draft>;
+  readonly label: string;
+  readonly options: readonly {
+    readonly value: string | number;
+    readonly label: string;
+    readonly hint?: string;
+  }[];
+  readonly testID?: string;
+}
+
+export function FormChoice<Draft extends FieldValues>({ control, name, ...rest }: FormChoiceProps<Draft>) {
+  const { field } = useController({ control, name });
+  return (
+    <Choice<string | number>
+      {...rest}
+      value={field.value as string | number | null}
+      onChange={field.onChange}
+    />
+  );
+}

@@ -1,0 +1,33 @@
+import type { Head } from '@/core/hair';
+import type { CalendarDay } from '@/core/measures';
+import type { Beat } from '@/core/planning';
+import { selectRecipes, useAppSelector } from '@/store';
+import { newStamp } from './stamp';
+import { useAddRecords } from './useRecords';
+
+/** Writes down that a planned beat was done, as it was planned. */
+export function useDoneBeat(head: Head): (beat: Beat, day: CalendarDay) => void {
+  const recipes = useAppSelector(selectRecipes);
+  const add = useAddRecords();
+  return (beat, day) => {
+    const recipe = recipes.find((known) => known.recipeId === beat.recipeId);
+    if (!recipe) return;
+    const { recipeId, version, contactMinutes, warmth, name } = recipe;
+    add(
+      [
+        {
+          ...newStamp(),
+          kind: 'session',
+          headId: head.headId,
+          day,
+          recipeId,
+          recipeVersion: version,
+          contactMinutes,
+          warmth,
+          note: '',
+        },
+      ],
+      `${name} is written down for ${head.name}.`,
+    );
+  };
+}

@@ -1,0 +1,62 @@
+import { useEffect, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { GestureHandlerRootView } from 'react-native-gesture-handler';
+import { Provider } from 'react-redux';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { Toaster } from 'sonner-native';
+import {
+  browserStorage,
+  makeStore,
+  selectPrefs,
+  selectStatus,
+  startPersistence,
+  useAppSelector,
+} from '@/store';
+import { useTheme, useWide } from '@/ui';
+import { HairAnswerProvider } from '../shared/HairAnswer';
+import { Places } from './Places';
+import { StorageNotice } from './StorageNotice';
+import { useDemoStart } from './useDemoStart';
+import { useLeaveWarning } from './useLeaveWarning';
+
+const storage = browserStorage();
+const store = makeStore(storage);
+
+/** Everything around a place: the store, the stored records, the theme, the bar of places. */
+export function AppShell({ children }: { children: ReactNode }) {
+  useEffect(() => {
+    const ended = startPersistence(store, storage);
+    return () => void ended.then((end) => end());
+  }, []);
+  return (
+    <GestureHandlerRootView className="flex-1">
+      <SafeAreaProvider>
+        <Provider store={store}>
+          <HairAnswerProvider>
+            <Frame>{children}</Frame>
+          </HairAnswerProvider>
+        </Provider>
+      </SafeAreaProvider>
+    </GestureHandlerRootView>
+  );
+}
+
+function Frame({ children }: { children: ReactNode }) {
+  const wide = useWide();
+  const { theme } = useAppSelector(selectPrefs);
+  const loading = useAppSelector(selectStatus) === 'loading';
+  useLeaveWarning();
+  useDemoStart();
+  useTheme(theme);
+  return (
+    <View className={`flex-1 bg-paper ${wide ? 'flex-row' : ''}`}>
+      {wide ? <Places /> : null}
+      <View role="main" className="flex-1">
+        <StorageNotice />
+        {loading ? null : children}
+      </View>
+      {wide ? null : <Places />}
+      <Toaster position="bottom-center" offset={wide ? 24 : 84} />
+    </View>
+  );
+}

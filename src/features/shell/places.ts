@@ -1,0 +1,18 @@
+import CircleDot from 'lucide-react-native/icons/circle-dot';
+import Soup from 'lucide-react-native/icons/soup';
+import Spline from 'lucide-react-native/icons/spline';
+import Users from 'lucide-react-native/icons/users';
+import Waves from 'lucide-react-native/icons/waves-vertical';
+
+/** The five places, in the order of the bar. */
+export const PLACES = [
+  { href: '/', label: 'Today', icon: CircleDot },
+  { href: '/week', label: 'Week', icon: Spline },
+  { href: '/bench', label: 'Bench', icon: Soup },
+  { href: '/strand', label: 'Strand', icon: Waves },
+  { href: '/heads', label: 'Heads', icon: Users },
+] as const;
+
+export function isAt(pathname: string, href: string): boolean {
+  return href === '/' ? pathname === '/' : pathname === href || pathname.startsWith(`${href}/`);
+}

@@ -1,0 +1,84 @@
+import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
+import { View } from 'react-native';
+import { rounded } from '@/core/measures';
+import {
+  READING_LIMITS,
+  strandFigures,
+  strandFromDraft,
+  type ReadingDraft,
+  type StrandDraft,
+} from '@/core/readings';
+import { Button, FieldGroup, Small } from '@/ui';
+import { FormField } from '../shared/form';
+
+/** Lengths of several wet, shed strands. */
+export function StrandFields({ control }: { control: Control<ReadingDraft> }) {
+  const { fields, append } = useFieldArray({ control, name: 'strands' });
+  return (
+    <FieldGroup
+      label="Wet stretch, mm"
+      help="Shed hairs only, never plucked. Five are better than three. Stop short of resistance."
+    >
+      {fields.map((field, index) => (
+        <StrandRow key={field.id} control={control} index={index} />
+      ))}
+      {fields.length < READING_LIMITS.strands ? (
+        <View className="items-start">
+          <Button
+            label="One more strand"
+            onPress={() => append({ rest: '', stretched: '', released: '', snapped: false })}
+          />
+        </View>
+      ) : null}
+    </FieldGroup>
+  );
+}
+
+function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: number }) {
+  const { field: snapped } = useController({ control, name: `strands.${index}.snapped` });
+  const strand = useWatch({ control, name: `strands.${index}` });
+  const number = index + 1;
+  const lengths = [
+    { part: 'rest', label: 'rest' },
+    { part: 'stretched', label: snapped.value ? 'snapped at' : 'stretched' },
+    ...(snapped.value ? [] : ([{ part: 'released', label: 'let go' }] as const)),
+  ] as const;
+  return (
+    <View className="gap-1" role="group" aria-label={`Strand ${number}`}>
+      <View className="flex-row items-start gap-2">
+        {lengths.map(({ part, label }) => (
+          <FormField
+            key={part}
+            control={control}
+            name={`strands.${index}.${part}`}
+            label={label}
+            spoken={`Strand ${number}, ${label}, mm`}
+            numeric
+            className="max-w-[110px] flex-1"
+            testID={`${part}-${index}`}
+          />
+        ))}
+        <Button
+          className="mt-[24px]"
+          label="snapped"
+          hint={`Strand ${number} snapped`}
+          pressed={snapped.value}
+          onPress={() => snapped.onChange(!snapped.value)}
+          testID={`snapped-${index}`}
+        />
+      </View>
+      <Small>{figuresInWords(strand)}</Small>
+    </View>
+  );
+}
+
+/** "stretch 32 %, return 91 %", as soon as the lengths allow. */
+function figuresInWords(draft: StrandDraft): string {
+  const strand = strandFromDraft(draft);
+  if (!strand) return ' ';
+  const { stretchPercent, returnPercent } = strandFigures(strand);
+  const stretch = `stretch ${rounded(stretchPercent)} %`;
+  return returnPercent === null
+    ? `${stretch}, then it snapped`
+    : `${stretch}, return ${rounded(returnPercent)} %`;
+}

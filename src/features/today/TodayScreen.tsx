@@ -1,0 +1,111 @@
+import { router } from 'expo-router';
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { formatDay } from '@/core/measures';
+import { Body, Button, Heading, Screen, Small, Strong } from '@/ui';
+import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
+import { HeadPicker } from '../shared/HeadPicker';
+import { useHairAnswer, type HairAnswer } from '../shared/HairAnswer';
+import { useDoneBeat } from '../shared/useDoneBeat';
+import { useHistory } from '../shared/useHistory';
+import { WithHead } from '../shared/WithHead';
+import { dueReading } from './dueReading';
+
+export function TodayScreen() {
+  return <WithHead>{(head, answer) => <Today head={head} answer={answer} />}</WithHead>;
+}
+
+function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
+  const { today } = useHairAnswer();
+  const history = useHistory(head.headId);
+  const done = useDoneBeat(head);
+  const { state, plan } = answer;
+  const [now, ...later] = plan.days;
+  const due = dueReading(history, today);
+  const doneToday = history.sessions.filter((session) => session.day === today);
+  const next = later.flatMap((day) => day.beats).find((beat) => beat.slot === 'main');
+  const isRestful =
+    !now || (now.beats.length === 0 && now.preparation.length === 0 && !due && doneToday.length === 0);
+  return (
+    <Screen
+      over={`${head.name} · ${formatDay(today, 'EEEE d MMMM')}`}
+      headline={state.need.headline}
+      reason={state.need.reasons.at(-1)}
+      side={<Why reasons={state.need.reasons} referral={state.need.referral} />}
+    >
+      <HeadPicker />
+      {isRestful ? <Body>A day of rest. Nothing to prepare, nothing to wash.</Body> : null}
+      {now?.preparation.map((task) => (
+        <Entry key={task.text} title="Prepare" text={task.text} />
+      ))}
+      {now?.beats.map((beat) => (
+        <Entry
+          key={`${beat.slot}-${beat.recipeId}`}
+          title={beat.name}
+          text={`${kindInWords(beat.kind, beat.strength)}, ${SLOT_WORDS[beat.slot]} · ${
+            beat.overnight ? 'overnight' : minutesText(beat.minutes)
+          }`}
+        >
+          <Button
+            tone={beat.slot === 'main' ? 'main' : 'plain'}
+            label="I did this"
+            hint={`I did ${beat.name}`}
+            onPress={() => done(beat, today)}
+          />
+        </Entry>
+      ))}
+      {doneToday.length > 0 ? (
+        <Body>
+          {doneToday.length === 1 ? 'One treatment is' : `${doneToday.length} treatments are`} written down
+          today.
+        </Body>
+      ) : null}
+      {due ? (
+        <Entry
+          title="Read it dry"
+          text={`The treatment of ${formatDay(due, 'EEEE')} shows now: one minute, five strands.`}
+        >
+          <Button label="Take a reading" onPress={() => router.push('/strand/reading')} />
+        </Entry>
+      ) : null}
+      {next ? (
+        <Small>
+          Next: {next.name} on {formatDay(next.day, 'EEEE')}.
+        </Small>
+      ) : null}
+      <View className="flex-row flex-wrap gap-3 pt-2">
+        <Button label="See the week" onPress={() => router.push('/week')} />
+        {due ? null : <Button label="Take a reading" onPress={() => router.push('/strand/reading')} />}
+      </View>
+    </Screen>
+  );
+}
+
+function Entry({ title, text, children }: { title: string; text: string; children?: ReactNode }) {
+  return (
+    <View className="flex-row flex-wrap items-center gap-3 border-t border-line pt-4">
+      <View className="min-w-[200px] flex-1">
+        <Strong className="text-lead">{title}</Strong>
+        <Small>{text}</Small>
+      </View>
+      {children}
+    </View>
+  );
+}
+
+function Why({ reasons, referral }: { reasons: readonly string[]; referral: string | null }) {
+  return (
+    <View className="gap-2 pt-2">
+      <Heading level={2}>Why</Heading>
+      {reasons.map((reason) => (
+        <Body key={reason}>{reason}</Body>
+      ))}
+      {referral ? (
+        <View role="alert" className="rounded-2xl border-2 border-danger p-4">
+          <Strong>{referral}</Strong>
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,30 @@
+import { View } from 'react-native';
+import Svg from 'react-native-svg';
+import { Small, useTokens, type MarkKind } from '@/ui';
+import { Mark } from '@/ui/charts/Mark';
+
+const MARKS: readonly { readonly kind: MarkKind; readonly x: number; readonly text: string }[] = [
+  { kind: 'firm', x: 10, text: 'protein, pushes firm' },
+  { kind: 'soft', x: 38, text: 'moisture, pulls soft' },
+  { kind: 'both', x: 28, text: 'both' },
+  { kind: 'hold', x: 26, text: 'oil, holds' },
+  { kind: 'small', x: 26, text: 'mist or refresh' },
+];
+
+/** What each mark means; hollow is planned, filled is done. */
+export function MarkLegend() {
+  const tokens = useTokens();
+  return (
+    <View className="flex-row flex-wrap gap-x-6 gap-y-2">
+      {MARKS.map(({ kind, x, text }) => (
+        <View key={kind} className="flex-row items-center gap-2">
+          <Svg width={58} height={28} aria-hidden>
+            <Mark kind={kind} x={x} y={14} strength={2} done firmIs="right" tokens={tokens} />
+          </Svg>
+          <Small className="text-ink">{text}</Small>
+        </View>
+      ))}
+      <Small>Hollow is planned, filled is done.</Small>
+    </View>
+  );
+}

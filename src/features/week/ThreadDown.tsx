@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Thread } from '@/ui/charts/Thread';
+import { Small, Strong } from '@/ui';
+import { THREAD_DOMAIN, THREAD_LANE, threadOf, type DaySpan } from './threadOf';
+import { WeekDay, type WeekDayActions } from './WeekDay';
+import type { WeekRow } from './weekRows';
+
+interface ThreadDownProps extends WeekDayActions {
+  readonly rows: readonly WeekRow[];
+  readonly label: string;
+}
+
+const DATE_WIDTH = 44;
+const CHART_WIDTH = 124;
+const LEAST_ROW_HEIGHT = 66;
+
+/** The week on a phone: days are rows, the thread runs down beside them. */
+export function ThreadDown({ rows, label, ...actions }: ThreadDownProps) {
+  const [measured, setMeasured] = useState<Readonly<Record<string, DaySpan>>>({});
+  const spans = rows.map(
+    (row, index): DaySpan =>
+      measured[row.day] ?? { start: index * LEAST_ROW_HEIGHT, length: LEAST_ROW_HEIGHT },
+  );
+  const end = spans.at(-1);
+  const height = end ? end.start + end.length : 0;
+  const drawing = threadOf(rows, spans);
+  return (
+    <View>
+      <View className="flex-row pb-1" style={{ paddingLeft: DATE_WIDTH }}>
+        <View className="flex-row justify-between" style={{ width: CHART_WIDTH }}>
+          <Small>soft</Small>
+          <Small>firm</Small>
+        </View>
+      </View>
+      <View>
+        <View className="absolute" style={{ left: DATE_WIDTH, top: 0 }}>
+          <Thread
+            days="down"
+            width={CHART_WIDTH}
+            height={height}
+            lane={THREAD_LANE}
+            domain={THREAD_DOMAIN}
+            {...drawing}
+            label={label}
+          />
+        </View>
+        {rows.map((row) => (
+          <View
+            key={row.day}
+            className="flex-row"
+            style={{ minHeight: LEAST_ROW_HEIGHT }}
+            onLayout={(event) => {
+              const { y, height: length } = event.nativeEvent.layout;
+              setMeasured((known) => ({ ...known, [row.day]: { start: y, length } }));
+            }}
+          >
+            <View className="pt-2" style={{ width: DATE_WIDTH }}>
+              <Small className={row.isFree ? 'text-ink' : ''}>{row.isToday ? 'Today' : row.weekday}</Small>
+              <Strong className={`text-lead ${row.isFree ? '' : 'text-soft-ink'}`}>{row.date}</Strong>
+            </View>
+            <View style={{ width: CHART_WIDTH + 12 }} />
+            <View className="flex-1 gap-2 py-2">
+              <WeekDay row={row} {...actions} />
+            </View>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}

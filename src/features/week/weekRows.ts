@@ -1,0 +1,80 @@
+import type { HairAnswer } from '../shared/HairAnswer';
+import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/measures';
+import type { Beat, PrepTask } from '@/core/planning';
+import type { RecipeVersion } from '@/core/recipes';
+import type { Session } from '@/core/sessions';
+import { classifyLines, type TreatmentKind } from '@/core/classification';
+import { savedWeighedLines, type Head } from '@/core/hair';
+
+/** Days of the past that stay in sight above today. */
+export const PAST_DAYS = 3;
+
+export interface DoneBeat {
+  readonly sessionId: string;
+  readonly name: string;
+  readonly kind: TreatmentKind;
+  readonly strength: number;
+  readonly contactMinutes: number;
+}
+
+export interface WeekRow {
+  readonly day: CalendarDay;
+  readonly weekday: string;
+  readonly date: string;
+  readonly isToday: boolean;
+  readonly isPast: boolean;
+  readonly isFree: boolean;
+  readonly mean: number;
+  readonly sd: number;
+  readonly done: readonly DoneBeat[];
+  readonly planned: readonly Beat[];
+  readonly preparation: readonly PrepTask[];
+}
+
+/** Past days with what was done, then the planned week. */
+export function weekRows(
+  answer: NonNullable<HairAnswer['answer']>,
+  head: Head,
+  sessions: readonly Session[],
+  versions: readonly RecipeVersion[],
+): WeekRow[] {
+  const { state, plan } = answer;
+  const path = state.signals.firmness.path;
+  const first = path[0]?.day ?? state.asOf;
+  const pastDays = Math.min(PAST_DAYS, Math.max(0, daysBetween(first, state.asOf)));
+  return dayRange(addDays(state.asOf, -pastDays), pastDays + plan.days.length).map((day): WeekRow => {
+    const planned = plan.days.find((known) => known.day === day);
+    const level = path.find((known) => known.day === day);
+    const isPast = day < state.asOf;
+    const shown = isPast ? level : planned?.forecast;
+    return {
+      day,
+      weekday: formatDay(day, 'EEE'),
+      date: formatDay(day, 'd'),
+      isToday: day === state.asOf,
+      isPast,
+      isFree: isPast || (planned?.freeMinutes ?? 0) > 0,
+      mean: shown?.mean ?? 0,
+      sd: shown?.sd ?? 0,
+      done: sessions
+        .filter((session) => session.day === day)
+        .map((session) => doneBeat(session, versions, head)),
+      planned: planned?.beats ?? [],
+      preparation: planned?.preparation ?? [],
+    };
+  });
+}
+
+function doneBeat(session: Session, versions: readonly RecipeVersion[], head: Head): DoneBeat {
+  const version = versions.find(
+    (known) => known.recipeId === session.recipeId && known.version === session.recipeVersion,
+  );
+  const verdict = version && classifyLines(savedWeighedLines(version), head.school);
+  return {
+    sessionId: session.id,
+    name: version?.name ?? 'A recipe that is no longer here',
+    kind: verdict?.ok ? verdict.value.kind : 'rinse',
+    strength: verdict?.ok ? verdict.value.strength : 0,
+    contactMinutes: session.contactMinutes,
+  };
+}

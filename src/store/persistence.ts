@@ -1,0 +1,82 @@
+import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { headChosen, prefsLoaded, readPrefs, selectPrefs, themeChosen, type Prefs } from './prefsSlice';
+import {
+  recordsAdded,
+  recordsLoaded,
+  recordsSaved,
+  recordsSeen,
+  saveFailed,
+  saveRetried,
+  storageBlocked,
+  type RecordsRoot,
+} from './recordsSlice';
+import type { RecordStorage } from './recordStorage';
+
+type Root = RecordsRoot & { readonly prefs: Prefs };
+
+const FULL =
+  'The browser has no room left to save. Export everything now, then free some space and try again.';
+const BLOCKED =
+  'The browser does not let this page save. What you enter stays only while the page is open: export it before you leave.';
+
+function saveMessage(error: unknown): string {
+  const text = String((error as Error | undefined)?.message ?? error);
+  return /quota|full|disk/i.test(text)
+    ? FULL
+    : `Saving failed (${text}). Export everything to be safe, then try again.`;
+}
+
+/** Stores what is added, one write after the other, and says when a write fails. */
+export function persistenceMiddleware(storage: RecordStorage) {
+  const listener = createListenerMiddleware<Root>();
+  let writes: Promise<void> = Promise.resolve();
+
+  listener.startListening({
+    matcher: isAnyOf(recordsAdded, saveRetried),
+    effect: (_, api) => {
+      const write = async () => {
+        const { unsaved, entities } = api.getState().records;
+        const records = unsaved.flatMap((id) => entities[id] ?? []);
+        if (records.length === 0) return;
+        try {
+          await storage.append(records);
+          api.dispatch(recordsSaved(records.map((record) => record.id)));
+        } catch (error) {
+          api.dispatch(saveFailed(saveMessage(error)));
+        }
+      };
+      // A second add waits for the first, then stores all that is still unsaved.
+      writes = writes.then(write);
+      return writes;
+    },
+  });
+
+  listener.startListening({
+    matcher: isAnyOf(themeChosen, headChosen),
+    effect: async (_, api) => {
+      try {
+        await storage.savePrefs(JSON.stringify(selectPrefs(api.getState())));
+      } catch (error) {
+        api.dispatch(saveFailed(saveMessage(error)));
+      }
+    },
+  });
+
+  return listener.middleware;
+}
+
+interface Dispatching {
+  dispatch(action: { type: string }): unknown;
+}
+
+/** Brings what is stored into the store and keeps it in step with other tabs. @returns a function that ends it */
+export async function startPersistence(store: Dispatching, storage: RecordStorage): Promise<() => void> {
+  try {
+    const [loaded, prefs] = await Promise.all([storage.loadRecords(), storage.loadPrefs()]);
+    store.dispatch(prefsLoaded(readPrefs(prefs)));
+    store.dispatch(recordsLoaded({ records: loaded.records, damaged: loaded.damaged }));
+  } catch {
+    store.dispatch(storageBlocked(BLOCKED));
+  }
+  return storage.onOtherTab((records) => store.dispatch(recordsSeen(records)));
+}

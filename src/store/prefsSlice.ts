@@ -1,0 +1,39 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { z } from 'zod';
+
+/** How this browser shows things; not part of a backup. */
+export const prefsSchema = z.object({
+  theme: z.enum(['system', 'light', 'dark']),
+  /** The head on screen; null before there is any. */
+  headId: z.string().nullable(),
+});
+export type Prefs = z.infer<typeof prefsSchema>;
+
+const initialState: Prefs = { theme: 'system', headId: null };
+
+export const prefsSlice = createSlice({
+  name: 'prefs',
+  initialState,
+  reducers: {
+    prefsLoaded: (_, action: PayloadAction<Prefs>) => action.payload,
+    themeChosen(state, action: PayloadAction<Prefs['theme']>) {
+      state.theme = action.payload;
+    },
+    headChosen(state, action: PayloadAction<string>) {
+      state.headId = action.payload;
+    },
+  },
+});
+
+export const { prefsLoaded, themeChosen, headChosen } = prefsSlice.actions;
+export const selectPrefs = (root: { readonly prefs: Prefs }) => root.prefs;
+
+/** Stored text to prefs; what is missing or not valid falls back to the defaults. */
+export function readPrefs(text: string | null): Prefs {
+  try {
+    const parsed = prefsSchema.partial().safeParse(JSON.parse(text ?? '{}'));
+    return { ...initialState, ...(parsed.success ? parsed.data : {}) };
+  } catch {
+    return initialState;
+  }
+}

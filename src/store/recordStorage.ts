@@ -1,0 +1,62 @@
+import { createAsyncStorage, type AsyncStorage } from '@react-native-async-storage/async-storage';
+import { packRecord, unpackRecord, type StoredRecord } from '@/core/exchange';
+
+const DATABASE = 'velvet-rhythm';
+const RECORD_PREFIX = 'record/';
+const PREFS_KEY = 'prefs';
+
+export interface LoadedRecords {
+  readonly records: readonly StoredRecord[];
+  /** Entries that could not be read; they stay where they are. */
+  readonly damaged: number;
+}
+
+/**
+ * The browser's storage: one entry a record. Records are append-only, so an entry is written once and never
+ * overwritten; a write that fails touches nothing that was saved before, and two tabs cannot undo each other.
+ */
+export interface RecordStorage {
+  loadRecords(): Promise<LoadedRecords>;
+  append(records: readonly StoredRecord[]): Promise<void>;
+  loadPrefs(): Promise<string | null>;
+  savePrefs(text: string): Promise<void>;
+  /** Calls back with records that another tab has written. @returns a function that ends it */
+  onOtherTab(listener: (records: readonly StoredRecord[]) => void): () => void;
+}
+
+export function browserStorage(storage: AsyncStorage = createAsyncStorage(DATABASE)): RecordStorage {
+  const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(DATABASE);
+
+  async function read(keys: string[]): Promise<LoadedRecords> {
+    const entries = Object.values(await storage.getMany(keys));
+    const unpacked = entries.map((text) => unpackRecord(text ?? ''));
+    const records = unpacked.flatMap((result) => (result.ok ? [result.value] : []));
+    return { records, damaged: unpacked.length - records.length };
+  }
+
+  return {
+    async loadRecords() {
+      const keys = await storage.getAllKeys();
+      return read(keys.filter((key) => key.startsWith(RECORD_PREFIX)));
+    },
+    async append(records) {
+      const entries = Object.fromEntries(
+        records.map((record) => [RECORD_PREFIX + record.id, packRecord(record)]),
+      );
+      await storage.setMany(entries);
+      channel?.postMessage(Object.keys(entries));
+    },
+    loadPrefs: () => storage.getItem(PREFS_KEY),
+    savePrefs: (text) => storage.setItem(PREFS_KEY, text),
+    onOtherTab(listener) {
+      const receive = (event: MessageEvent<unknown>) => {
+        const keys = Array.isArray(event.data)
+          ? event.data.filter((key): key is string => typeof key === 'string')
+          : [];
+        void read(keys).then(({ records }) => listener(records));
+      };
+      channel?.addEventListener('message', receive);
+      return () => channel?.removeEventListener('message', receive);
+    },
+  };
+}

@@ -1,0 +1,93 @@
+import { createEntityAdapter, createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { headsIn, ofKind, type StoredRecord } from '@/core/exchange';
+import { inOrder, liveRecords } from '@/core/measures';
+import { newestVersions } from '@/core/recipes';
+
+const adapter = createEntityAdapter<StoredRecord>();
+
+interface SavingState {
+  readonly status: 'loading' | 'ready' | 'blocked';
+  /** Written in this tab, not yet known to be stored. */
+  readonly unsaved: readonly string[];
+  /** Why the last write or read failed; null when all is well. */
+  readonly problem: string | null;
+  readonly damaged: number;
+}
+
+const initialState = adapter.getInitialState<SavingState>({
+  status: 'loading',
+  unsaved: [],
+  problem: null,
+  damaged: 0,
+});
+
+export const recordsSlice = createSlice({
+  name: 'records',
+  initialState,
+  reducers: {
+    recordsLoaded(state, action: PayloadAction<{ records: readonly StoredRecord[]; damaged: number }>) {
+      adapter.addMany(state, action.payload.records as StoredRecord[]);
+      state.status = 'ready';
+      state.damaged = action.payload.damaged;
+    },
+    /** The storage cannot be read at all: the app works on, from memory, and says so. */
+    storageBlocked(state, action: PayloadAction<string>) {
+      state.status = 'blocked';
+      state.problem = action.payload;
+    },
+    /** New records from this tab; the persistence listener stores them. */
+    recordsAdded(state, action: PayloadAction<readonly StoredRecord[]>) {
+      const fresh = action.payload.filter((record) => !(record.id in state.entities));
+      adapter.addMany(state, fresh as StoredRecord[]);
+      state.unsaved = [...state.unsaved, ...fresh.map((record) => record.id)];
+    },
+    /** Records that another tab has stored already. */
+    recordsSeen(state, action: PayloadAction<readonly StoredRecord[]>) {
+      adapter.addMany(state, action.payload as StoredRecord[]);
+    },
+    recordsSaved(state, action: PayloadAction<readonly string[]>) {
+      const saved = new Set(action.payload);
+      state.unsaved = state.unsaved.filter((id) => !saved.has(id));
+      state.problem = null;
+    },
+    saveFailed(state, action: PayloadAction<string>) {
+      state.problem = action.payload;
+    },
+    saveRetried() {
+      // Only the persistence listener acts on it.
+    },
+  },
+});
+
+export const {
+  recordsLoaded,
+  storageBlocked,
+  recordsAdded,
+  recordsSeen,
+  recordsSaved,
+  saveFailed,
+  saveRetried,
+} = recordsSlice.actions;
+
+export interface RecordsRoot {
+  readonly records: typeof initialState;
+}
+
+const entitySelectors = adapter.getSelectors((root: RecordsRoot) => root.records);
+
+/** All records in the order of writing, withdrawn and corrected ones among them: what a backup holds. */
+export const selectAllRecords = createSelector([entitySelectors.selectAll], inOrder<StoredRecord>);
+
+/** The records that count today. */
+export const selectLiveRecords = createSelector([selectAllRecords], (records) => liveRecords(records));
+
+export const selectHeads = createSelector([selectLiveRecords], headsIn);
+
+export const selectRecipes = createSelector([selectLiveRecords], (records) =>
+  newestVersions(ofKind(records, 'recipe')),
+);
+
+export const selectStatus = (root: RecordsRoot) => root.records.status;
+export const selectProblem = (root: RecordsRoot) => root.records.problem;
+export const selectDamaged = (root: RecordsRoot) => root.records.damaged;
+export const selectUnsaved = (root: RecordsRoot) => root.records.unsaved;

@@ -1,0 +1,22 @@
+import { combineReducers, configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { persistenceMiddleware } from './persistence';
+import { prefsSlice } from './prefsSlice';
+import type { RecordStorage } from './recordStorage';
+import { recordsSlice } from './recordsSlice';
+
+const reducer = combineReducers({ records: recordsSlice.reducer, prefs: prefsSlice.reducer });
+
+export function makeStore(storage: RecordStorage) {
+  return configureStore({
+    reducer,
+    middleware: (defaults) =>
+      // The development checks walk all records at each action; with years of them that is seconds.
+      defaults({ serializableCheck: false, immutableCheck: false }).prepend(persistenceMiddleware(storage)),
+  });
+}
+
+export type AppStore = ReturnType<typeof makeStore>;
+export type RootState = ReturnType<typeof reducer>;
+export const useAppSelector = useSelector.withTypes<RootState>();
+export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();

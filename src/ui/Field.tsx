@@ -1,0 +1,79 @@
+import { useId, type ReactNode } from 'react';
+import { TextInput, View } from 'react-native';
+import { Problem, Small, Strong } from './Text';
+
+interface FieldProps {
+  readonly label: string;
+  /** The label as a screen reader says it, where the shown one leans on what stands around it. */
+  readonly spoken?: string;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+  readonly onBlur?: () => void;
+  readonly problem?: string | undefined;
+  readonly help?: string;
+  readonly placeholder?: string;
+  readonly numeric?: boolean;
+  readonly lines?: number;
+  readonly testID?: string;
+  readonly className?: string;
+}
+
+/** A text field with its label above and what is wrong below. */
+export function Field(props: FieldProps) {
+  const {
+    label,
+    value,
+    onChange,
+    onBlur,
+    problem,
+    help,
+    placeholder,
+    numeric = false,
+    lines = 1,
+    testID,
+  } = props;
+  const id = useId();
+  return (
+    <View className={`gap-1 ${props.className ?? ''}`}>
+      <Small className="text-ink">{label}</Small>
+      <TextInput
+        aria-label={props.spoken ?? label}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={problem ? id : undefined}
+        value={value}
+        onChangeText={onChange}
+        onBlur={onBlur}
+        placeholder={placeholder}
+        placeholderTextColor="var(--soft-ink)"
+        inputMode={numeric ? 'decimal' : 'text'}
+        multiline={lines > 1}
+        numberOfLines={lines > 1 ? lines : undefined}
+        autoComplete="off"
+        autoCorrect={false}
+        spellCheck={false}
+        testID={testID}
+        className={`min-h-target w-full rounded-xl border-2 bg-raised px-3 py-2 font-text text-body text-ink ${
+          problem ? 'border-danger' : 'border-line'
+        }`}
+      />
+      {problem ? (
+        <Problem nativeID={id} live>
+          {problem}
+        </Problem>
+      ) : help ? (
+        <Small>{help}</Small>
+      ) : null}
+    </View>
+  );
+}
+
+/** A labelled group of controls. */
+export function FieldGroup({ label, help, children }: { label: string; help?: string; children: ReactNode }) {
+  return (
+    <View role="group" aria-label={label} className="gap-2">
+      <Strong>{label}</Strong>
+      {help ? <Small>{help}</Small> : null}
+      {children}
+    </View>
+  );
+}

@@ -1,0 +1,140 @@
+import { scaleLinear } from 'd3-scale';
+import { area, curveMonotoneX, curveMonotoneY, line } from 'd3-shape';
+import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { useTokens } from '../theme';
+import { Mark, type MarkKind } from './Mark';
+
+export interface ThreadPoint {
+  /** Centre of the day along the axis of days, pixels. */
+  readonly along: number;
+  readonly mean: number;
+  readonly sd: number;
+}
+
+export interface ThreadMark {
+  readonly along: number;
+  readonly mean: number;
+  readonly kind: MarkKind;
+  readonly strength: number;
+  readonly done: boolean;
+}
+
+interface ThreadProps {
+  /** "down": days are rows, firm is right. "across": days are columns, firm is up. */
+  readonly days: 'down' | 'across';
+  readonly width: number;
+  readonly height: number;
+  /** The comfortable lane, in the signal's units. */
+  readonly lane: { readonly low: number; readonly high: number };
+  /** What the other axis shows, in the signal's units. */
+  readonly domain: readonly [number, number];
+  readonly past: readonly ThreadPoint[];
+  readonly ahead: readonly ThreadPoint[];
+  readonly marks: readonly ThreadMark[];
+  /** Where today's rule is drawn, along the axis of days; null for none. */
+  readonly rule: number | null;
+  readonly label: string;
+}
+
+/** Half the width of the drawn band: about 80 % of what may be. */
+const BAND_SD = 1.28;
+
+/** Hair through time: a lane, the thread with its error band, the fan ahead, and the beats that push it. */
+export function Thread(props: ThreadProps) {
+  const { days, width, height, lane, domain, past, ahead, marks, rule, label } = props;
+  const tokens = useTokens();
+  const down = days === 'down';
+  const scale = scaleLinear()
+    .domain([...domain])
+    .range(down ? [6, width - 6] : [height - 6, 6])
+    .clamp(true);
+  const curve = down ? curveMonotoneY : curveMonotoneX;
+
+  const path = line<ThreadPoint>()
+    .x((point) => (down ? scale(point.mean) : point.along))
+    .y((point) => (down ? point.along : scale(point.mean)))
+    .curve(curve);
+  const low = (point: ThreadPoint) => scale(point.mean - BAND_SD * point.sd);
+  const high = (point: ThreadPoint) => scale(point.mean + BAND_SD * point.sd);
+  const band = down
+    ? area<ThreadPoint>()
+        .x0(low)
+        .x1(high)
+        .y((point) => point.along)
+        .curve(curve)
+    : area<ThreadPoint>()
+        .y0(low)
+        .y1(high)
+        .x((point) => point.along)
+        .curve(curve);
+
+  const from = scale(lane.low);
+  const to = scale(lane.high);
+  return (
+    <Svg width={width} height={height} role="img" aria-label={label}>
+      {down ? (
+        <Rect x={from} y={0} width={to - from} height={height} fill={tokens.lane} />
+      ) : (
+        <Rect x={0} y={to} width={width} height={from - to} fill={tokens.lane} />
+      )}
+      <Path
+        d={band([...past]) ?? ''}
+        fill={tokens.band}
+        stroke={tokens.band}
+        strokeWidth={6}
+        strokeLinejoin="round"
+        opacity={0.75}
+      />
+      <Path
+        d={band([...ahead]) ?? ''}
+        fill={tokens.band}
+        stroke={tokens.band}
+        strokeWidth={6}
+        strokeLinejoin="round"
+        opacity={0.45}
+      />
+      {rule === null ? null : down ? (
+        <Line x1={0} x2={width} y1={rule} y2={rule} stroke={tokens.rule} strokeWidth={2.5} />
+      ) : (
+        <Line x1={rule} x2={rule} y1={0} y2={height} stroke={tokens.rule} strokeWidth={2.5} />
+      )}
+      <Path
+        d={path([...past]) ?? ''}
+        fill="none"
+        stroke={tokens.ink}
+        strokeWidth={3.5}
+        strokeLinecap="round"
+      />
+      <Path
+        d={path([...ahead]) ?? ''}
+        fill="none"
+        stroke={tokens.ink}
+        strokeWidth={3.5}
+        strokeLinecap="round"
+        strokeDasharray="0.5 8"
+      />
+      {down ? null : (
+        <>
+          <SvgText x={4} y={16} fontSize={14} fontFamily="Atkinson" fill={tokens['soft-ink']}>
+            firm
+          </SvgText>
+          <SvgText x={4} y={height - 8} fontSize={14} fontFamily="Atkinson" fill={tokens['soft-ink']}>
+            soft
+          </SvgText>
+        </>
+      )}
+      {marks.map((mark, index) => (
+        <Mark
+          key={index}
+          kind={mark.kind}
+          strength={mark.strength}
+          done={mark.done}
+          firmIs={down ? 'right' : 'up'}
+          x={down ? scale(mark.mean) : mark.along}
+          y={down ? mark.along : scale(mark.mean)}
+          tokens={tokens}
+        />
+      ))}
+    </Svg>
+  );
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { readBackup } from '@/core/exchange';
+
+expose(readBackup);

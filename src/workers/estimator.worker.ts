@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { estimateFor } from './compute';
+
+expose(estimateFor);

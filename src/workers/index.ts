@@ -1,0 +1,1 @@
+export { estimateInWorker, planInWorker, readBackupInWorker } from './client';

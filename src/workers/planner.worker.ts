@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { planFor } from './compute';
+
+expose(planFor);
