@@ -13,4 +13,5 @@ export {
   selectStatus,
   selectUnsaved,
 } from './recordsSlice';
+export { selectUndo, undoClosed, undoOffered } from './undoSlice';
 export { makeStore, useAppDispatch, useAppSelector, type AppStore, type RootState } from './store';

@@ -4,8 +4,13 @@ import { persistenceMiddleware } from './persistence';
 import { prefsSlice } from './prefsSlice';
 import type { RecordStorage } from './recordStorage';
 import { recordsSlice } from './recordsSlice';
+import { undoSlice } from './undoSlice';
 
-const reducer = combineReducers({ records: recordsSlice.reducer, prefs: prefsSlice.reducer });
+const reducer = combineReducers({
+  records: recordsSlice.reducer,
+  prefs: prefsSlice.reducer,
+  undo: undoSlice.reducer,
+});
 
 export function makeStore(storage: RecordStorage) {
   return configureStore({

@@ -9,7 +9,7 @@ import { Button, FieldGroup, Problem, Screen, Small, useWide } from '@/ui';
 import { FormChoice, FormField, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useHead } from '../shared/useHead';
-import { useAddRecords } from '../shared/useRecords';
+import { useAddRecords } from '../shared/useAddRecords';
 import { RecipeLines } from './RecipeLines';
 import { draftOf, EMPTY_RECIPE, versionFromDraft, type RecipeDraft } from './recipeDraft';
 import { VerdictPane } from './VerdictPane';

@@ -5,7 +5,7 @@ import { dayOfDate } from '@/core/measures';
 import { selectAllRecords, selectStatus, selectUnsaved, useAppSelector } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { readBackupInWorker } from '@/workers';
-import { useAddRecords } from '../shared/useRecords';
+import { useAddRecords } from '../shared/useAddRecords';
 import { saveTextFile } from './browserFiles';
 
 type Import =

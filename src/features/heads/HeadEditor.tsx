@@ -7,7 +7,7 @@ import { headChosen, useAppDispatch } from '@/store';
 import { Button, FieldGroup, Problem, Screen } from '@/ui';
 import { FormChoice, FormField, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
-import { useAddRecords } from '../shared/useRecords';
+import { useAddRecords } from '../shared/useAddRecords';
 import { draftOfHead, headFromDraft, NEW_HEAD, WEEKDAYS, type HeadDraft } from './headDraft';
 
 const YES_NO = [

@@ -3,7 +3,7 @@ import type { CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { selectRecipes, useAppSelector } from '@/store';
 import { newStamp } from './stamp';
-import { useAddRecords } from './useRecords';
+import { useAddRecords } from './useAddRecords';
 
 /** Writes down that a planned beat was done, as it was planned. */
 export function useDoneBeat(head: Head): (beat: Beat, day: CalendarDay) => void {

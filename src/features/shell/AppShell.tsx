@@ -1,9 +1,7 @@
 import { useEffect, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { Toaster } from 'sonner-native';
 import {
   browserStorage,
   makeStore,
@@ -16,6 +14,7 @@ import { useTheme, useWide } from '@/ui';
 import { HairAnswerProvider } from '../shared/HairAnswer';
 import { Places } from './Places';
 import { StorageNotice } from './StorageNotice';
+import { UndoBar } from './UndoBar';
 import { useDemoStart } from './useDemoStart';
 import { useLeaveWarning } from './useLeaveWarning';
 
@@ -29,15 +28,13 @@ export function AppShell({ children }: { children: ReactNode }) {
     return () => void ended.then((end) => end());
   }, []);
   return (
-    <GestureHandlerRootView className="flex-1">
-      <SafeAreaProvider>
-        <Provider store={store}>
-          <HairAnswerProvider>
-            <Frame>{children}</Frame>
-          </HairAnswerProvider>
-        </Provider>
-      </SafeAreaProvider>
-    </GestureHandlerRootView>
+    <SafeAreaProvider>
+      <Provider store={store}>
+        <HairAnswerProvider>
+          <Frame>{children}</Frame>
+        </HairAnswerProvider>
+      </Provider>
+    </SafeAreaProvider>
   );
 }
 
@@ -56,7 +53,7 @@ function Frame({ children }: { children: ReactNode }) {
         {loading ? null : children}
       </View>
       {wide ? null : <Places />}
-      <Toaster position="bottom-center" offset={wide ? 24 : 84} />
+      <UndoBar />
     </View>
   );
 }

@@ -16,7 +16,7 @@ import { FormChoice, FormField, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
-import { useAddRecords } from '../shared/useRecords';
+import { useAddRecords } from '../shared/useAddRecords';
 import { useToday } from '../shared/useToday';
 import { Welcome } from '../shared/Welcome';
 import { daysSinceDetangle } from './daysSinceDetangle';

@@ -1,0 +1,59 @@
+import * as Toast from '@rn-primitives/toast';
+import { useEffect } from 'react';
+import { Text } from 'react-native';
+import { recordsAdded, selectUndo, undoClosed, useAppDispatch, useAppSelector } from '@/store';
+import { useWide } from '@/ui';
+import { newStamp } from '../shared/stamp';
+
+/** How long the offer stands. Long enough to read and to reach by keyboard; the record itself can be corrected any time. */
+const OFFER_MS = 12_000;
+
+/** Says what was written down and takes it back in one tap; taking back is a record too, nothing is erased. */
+export function UndoBar() {
+  const offer = useAppSelector(selectUndo);
+  const dispatch = useAppDispatch();
+  const wide = useWide();
+  const close = () => dispatch(undoClosed());
+
+  useEffect(() => {
+    if (!offer) return;
+    const timer = setTimeout(() => dispatch(undoClosed()), OFFER_MS);
+    return () => clearTimeout(timer);
+  }, [offer, dispatch]);
+
+  const undo = () => {
+    const withdrawals = (offer?.recordIds ?? []).map((withdraws) => ({
+      ...newStamp(),
+      kind: 'withdrawal' as const,
+      withdraws,
+    }));
+    dispatch(recordsAdded(withdrawals));
+  };
+
+  return (
+    <Toast.Root
+      type="background"
+      open={offer !== null}
+      onOpenChange={close}
+      className={`absolute left-4 right-4 flex-row items-center gap-2 rounded-2xl bg-ink py-1 pl-5 pr-2 ${
+        wide ? 'bottom-6 left-auto max-w-[560px]' : 'bottom-[88px]'
+      }`}
+    >
+      <Toast.Title className="flex-1 font-text text-body text-paper">{offer?.said ?? ''}</Toast.Title>
+      <Toast.Action
+        onPress={undo}
+        aria-label="Undo"
+        testID="undo"
+        className="min-h-target min-w-target items-center justify-center rounded-xl px-3"
+      >
+        <Text className="font-strong text-body text-paper underline">Undo</Text>
+      </Toast.Action>
+      <Toast.Close
+        aria-label="Close"
+        className="min-h-target min-w-target items-center justify-center rounded-xl px-3"
+      >
+        <Text className="font-strong text-body text-paper">×</Text>
+      </Toast.Close>
+    </Toast.Root>
+  );
+}
