@@ -50,6 +50,9 @@ module.exports = {
       displayName: 'interface',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{store,features,ui}/**/*.test.{ts,tsx}'],
+      transform: {
+        '\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
+      },
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '\\.css$': '<rootDir>/scripts/emptyModule.js' },
       transformIgnorePatterns: [`/node_modules/(?!(${ES_MODULES}))`],
     },

@@ -15,28 +15,26 @@ function portFrom(text: string | undefined): number {
 
 const demo = process.argv.includes('--demo');
 const port = portFrom(process.env.PORT);
+const dist = path.resolve(process.env.VELVET_DIST ?? path.join(import.meta.dirname, '../dist'));
 
-const server = makeServer({ dist: path.resolve(import.meta.dirname, '../dist'), demo }).listen(
-  port,
-  (error?: Error) => {
-    if (!error) {
-      const address = server.address();
-      const bound = typeof address === 'object' && address ? address.port : port;
-      console.log(
-        `Velvet Rhythm${demo ? ', with the demo data,' : ''} is at http://localhost:${bound}${demo ? '/?start=demo' : '/'}`,
-      );
-      console.log('Stop it with Ctrl+C.');
-      return;
-    }
-    const taken = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
-    console.error(
-      taken
-        ? `Port ${port} is taken by another program. Choose another one, for example: PORT=${port + 1} npm run demo`
-        : `The server could not start: ${error.message}`,
+const server = makeServer({ dist, demo }).listen(port, (error?: Error) => {
+  if (!error) {
+    const address = server.address();
+    const bound = typeof address === 'object' && address ? address.port : port;
+    console.log(
+      `Velvet Rhythm${demo ? ', with the demo data,' : ''} is at http://localhost:${bound}${demo ? '/?start=demo' : '/'}`,
     );
-    process.exit(1);
-  },
-);
+    console.log('Stop it with Ctrl+C.');
+    return;
+  }
+  const taken = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
+  console.error(
+    taken
+      ? `Port ${port} is taken by another program. Choose another one, for example: PORT=${port + 1} npm run demo`
+      : `The server could not start: ${error.message}`,
+  );
+  process.exit(1);
+});
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => server.close(() => process.exit(0)));

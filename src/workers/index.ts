@@ -1,1 +1,2 @@
 export { estimateInWorker, planInWorker, readBackupInWorker } from './client';
+export type { HairQuestion } from './compute';

@@ -4,6 +4,7 @@ import { inOrder, instantSchema, withdrawalSchema, type Problem, type Result, fa
 import { headEventSchema, readingSchema } from '../readings';
 import { recipeVersionSchema } from '../recipes';
 import { sessionSchema } from '../sessions';
+import { sortedKeys } from './sortedKeys';
 
 /** Everything that is ever stored: one schema a kind. */
 export const storedRecordSchema = z.discriminatedUnion('kind', [
@@ -39,11 +40,11 @@ export const backupSchema = z.strictObject({
 export type Backup = z.infer<typeof backupSchema>;
 
 export function writeBackup(records: readonly StoredRecord[], exportedAt: string): string {
-  const backup: Backup = {
+  const backup = {
     format: BACKUP_FORMAT,
     version: DATA_VERSION,
     exportedAt,
-    records: inOrder(records),
+    records: inOrder(records).map(sortedKeys),
   };
   return `${JSON.stringify(backup, null, 1)}\n`;
 }

@@ -1,4 +1,7 @@
 import type { StoredRecord } from './backup';
+import { sortedKeys } from './sortedKeys';
+
+const textOf = (record: StoredRecord) => JSON.stringify(sortedKeys(record));
 
 export interface Merge {
   /** Records that are not here yet. */
@@ -7,15 +10,6 @@ export interface Merge {
   readonly same: number;
   /** Ids that are here with other contents; what is here stays. */
   readonly differing: readonly string[];
-}
-
-/** The same text for the same content, whatever the order of the keys. */
-function canonical(value: unknown): string {
-  return JSON.stringify(value, (_, part: unknown) =>
-    part !== null && typeof part === 'object' && !Array.isArray(part)
-      ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : part,
-  );
 }
 
 /** What reading `incoming` in would add to `here`. Records are append-only, so a union is all there is to merging. */
@@ -27,7 +21,7 @@ export function mergeRecords(here: readonly StoredRecord[], incoming: readonly S
   for (const record of incoming) {
     const old = known.get(record.id);
     if (!old) added.push(record);
-    else if (canonical(old) === canonical(record)) same++;
+    else if (textOf(old) === textOf(record)) same++;
     else differing.push(record.id);
   }
   return { added, same, differing };

@@ -40,7 +40,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
     unit: 'from gummy (−2) to straw (+2)',
     startSd: 0.7,
     restSd: 0.4,
-    dailySd: 0.12,
+    dailySd: 0.25,
     effectSd: 0.3,
   },
   breakage: {
@@ -51,7 +51,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
     unit: 'broken pieces a day',
     startSd: 0.8,
     restSd: 0.5,
-    dailySd: 0.12,
+    dailySd: 0.15,
     effectSd: 0.2,
   },
   porosity: {

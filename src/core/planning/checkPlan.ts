@@ -1,5 +1,5 @@
 import { daysBetween, sum, weekdayOf, type CalendarDay } from '../measures';
-import type { Beat, Plan, PlanProblem } from './plan';
+import type { Beat, Plan, PlanProblem, Treatment } from './plan';
 import { RULES } from './rules';
 
 /** A hard rule that a plan breaks. */
@@ -13,49 +13,68 @@ export interface Breach {
  * it can catch a planner's mistake.
  */
 export function checkPlan(problem: PlanProblem, plan: Plan): Breach[] {
-  const breaches: Breach[] = [];
-  const breach = (rule: string, day: CalendarDay) => breaches.push({ rule, day });
-  const treatment = (recipeId: string) => problem.treatments.find((known) => known.recipeId === recipeId);
   const beats = plan.days.flatMap((day) => day.beats);
   const mains = beats.filter((beat) => beat.slot === 'main');
-  const before = (beat: Beat, is: (recipeId: string) => boolean) =>
-    [...problem.past, ...mains.filter((other) => other !== beat)]
-      .filter((use) => use.day <= beat.day && is(use.recipeId))
-      .map((use) => daysBetween(use.day, beat.day));
-  const tooSoon = (beat: Beat, is: (recipeId: string) => boolean, gap: number) =>
-    before(beat, is).some((days) => days < gap);
+  return [
+    ...mains.flatMap((beat) => brokenByBeat(problem, beats, beat).map((rule) => ({ rule, day: beat.day }))),
+    ...plan.days.flatMap(({ day, beats: own }) =>
+      fitsDay(problem, day, own) ? [] : [{ rule: 'free-time', day }],
+    ),
+    ...brokenByWeek(problem, plan, mains),
+  ];
+}
 
-  for (const beat of mains) {
-    const own = treatment(beat.recipeId);
-    if (!own || own.use !== 'mask') breach('not-a-mask', beat.day);
-    if (!own) continue;
-    if (tooSoon(beat, (id) => treatment(id)?.use === 'mask', RULES.washGap.value))
-      breach(RULES.washGap.id, beat.day);
-    if (own.firms && tooSoon(beat, (id) => treatment(id)?.firms ?? false, RULES.lightProteinGap.value)) {
-      breach(RULES.lightProteinGap.id, beat.day);
-    }
-    if (own.strong && tooSoon(beat, (id) => treatment(id)?.strong ?? false, RULES.strongProteinGap.value)) {
-      breach(RULES.strongProteinGap.id, beat.day);
-    }
-    if (own.strong && (problem.head.child || problem.head.proteinSensitive))
-      breach('no-strong-protein', beat.day);
-    if (own.isNew && daysBetween(problem.from, beat.day) < RULES.patchTest.value)
-      breach(RULES.patchTest.id, beat.day);
-    const followed = beats.some(
-      (other) => other.day === beat.day && other.slot === 'follow-up' && treatment(other.recipeId)?.moistens,
+function brokenByBeat(problem: PlanProblem, beats: readonly Beat[], beat: Beat): string[] {
+  const treatment = treatmentOf(problem, beat.recipeId);
+  if (!treatment || treatment.use !== 'mask') return ['not-a-mask'];
+  const { firms, strong, isNew } = treatment;
+  const { head } = problem;
+  const others = [...problem.past, ...beats.filter((other) => other !== beat && other.slot === 'main')];
+  const tooSoon = (is: (treatment: Treatment) => boolean, gap: number) =>
+    others.some((use) => {
+      const used = treatmentOf(problem, use.recipeId);
+      const days = daysBetween(use.day, beat.day);
+      return used !== undefined && is(used) && days >= 0 && days < gap;
+    });
+  const followed = beats.some(
+    (other) =>
+      other.day === beat.day &&
+      other.slot === 'follow-up' &&
+      treatmentOf(problem, other.recipeId)?.moistens === true,
+  );
+  const broken: readonly (readonly [rule: string, isBroken: boolean])[] = [
+    [RULES.washGap.id, tooSoon(({ use }) => use === 'mask', RULES.washGap.value)],
+    [RULES.lightProteinGap.id, firms && tooSoon((other) => other.firms, RULES.lightProteinGap.value)],
+    [RULES.strongProteinGap.id, strong && tooSoon((other) => other.strong, RULES.strongProteinGap.value)],
+    ['no-strong-protein', strong && (head.child || head.proteinSensitive)],
+    [RULES.patchTest.id, isNew && daysBetween(problem.from, beat.day) < RULES.patchTest.value],
+    ['moisture-after-protein', strong && !followed],
+  ];
+  return broken.filter(([, isBroken]) => isBroken).map(([rule]) => rule);
+}
+
+function treatmentOf(problem: PlanProblem, recipeId: string): Treatment | undefined {
+  return problem.treatments.find((known) => known.recipeId === recipeId);
+}
+
+/** Refreshes take three minutes and ask for no free day; a pre-poo put on the evening before asks for that evening. */
+function fitsDay(problem: PlanProblem, day: CalendarDay, beats: readonly Beat[]): boolean {
+  const minutes = sum(beats.filter((beat) => beat.slot !== 'refresh').map((beat) => beat.minutes));
+  return minutes <= (problem.head.freeMinutes[weekdayOf(day)] ?? 0);
+}
+
+function brokenByWeek(problem: PlanProblem, plan: Plan, mains: readonly Beat[]): Breach[] {
+  const weekOf = (day: CalendarDay) => Math.floor(daysBetween(plan.from, day) / 7);
+  return Array.from({ length: plan.weeks }, (_, week) =>
+    mains.filter((beat) => weekOf(beat.day) === week),
+  ).flatMap((inWeek) => {
+    const day = inWeek[0]?.day ?? plan.from;
+    const newOnes = new Set(
+      inWeek.map((beat) => beat.recipeId).filter((id) => treatmentOf(problem, id)?.isNew === true),
     );
-    if (own.strong && !followed) breach('moisture-after-protein', beat.day);
-  }
-  for (const day of plan.days) {
-    const minutes = sum(day.beats.filter((beat) => beat.slot !== 'refresh').map((beat) => beat.minutes));
-    if (minutes > (problem.head.freeMinutes[weekdayOf(day.day)] ?? 0)) breach('free-time', day.day);
-    const week = mains.filter(
-      (beat) =>
-        Math.floor(daysBetween(plan.from, beat.day) / 7) === Math.floor(daysBetween(plan.from, day.day) / 7),
-    );
-    if (week.length > RULES.mainsPerWeek.value) breach(RULES.mainsPerWeek.id, day.day);
-    const newOnes = new Set(week.map((beat) => beat.recipeId).filter((id) => treatment(id)?.isNew));
-    if (newOnes.size > RULES.newPerWeek.value) breach(RULES.newPerWeek.id, day.day);
-  }
-  return breaches;
+    return [
+      ...(inWeek.length > RULES.mainsPerWeek.value ? [{ rule: RULES.mainsPerWeek.id, day }] : []),
+      ...(newOnes.size > RULES.newPerWeek.value ? [{ rule: RULES.newPerWeek.id, day }] : []),
+    ];
+  });
 }

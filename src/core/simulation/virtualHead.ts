@@ -1,7 +1,7 @@
 import { randomLcg, randomNormal, randomPoisson, randomUniform } from 'd3-random';
 import { doseOf } from '../classification';
 import { EVENT_EFFECTS, priorEffect, SIGNALS, startingLevel, type Head } from '../hair';
-import { clamp } from '../measures';
+import { clamp, rounded } from '../measures';
 import {
   FEEL,
   MIST,
@@ -107,7 +107,7 @@ export class VirtualHead {
         2,
         900,
       ),
-      feel: clamp(Math.round((firmness + FEEL.sd * this.normal()) / FEEL.firmnessPerStep), -3, 3),
+      feel: clamp(rounded((firmness + FEEL.sd * this.normal()) / FEEL.firmnessPerStep), -3, 3),
     };
   }
 

@@ -3,7 +3,7 @@ import type { HairState } from '@/core/hair';
 import type { CalendarDay } from '@/core/measures';
 import type { Plan } from '@/core/planning';
 import { selectLiveRecords, useAppSelector } from '@/store';
-import { estimateInWorker, planInWorker } from '@/workers';
+import { estimateInWorker, planInWorker, type HairQuestion } from '@/workers';
 import { useHead } from './useHead';
 import { useToday } from './useToday';
 
@@ -19,6 +19,13 @@ export interface HairAnswer {
   readonly failure: string | null;
 }
 
+interface Computed {
+  /** What was asked; a newer question is on its way while it differs from what is on screen. */
+  readonly question: HairQuestion;
+  readonly state: HairState;
+  readonly plan: Plan;
+}
+
 const HairAnswerContext = createContext<HairAnswer | null>(null);
 
 /** Computes state and plan of the head on screen whenever its records change, off the main thread, once for all screens. */
@@ -26,30 +33,33 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
   const head = useHead();
   const records = useAppSelector(selectLiveRecords);
   const today = useToday();
-  const [computed, setComputed] = useState<HairAnswer['answer']>(null);
-  const [pending, setPending] = useState(false);
+  const [computed, setComputed] = useState<Computed | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
 
   useEffect(() => {
     if (!head) return;
     let current = true;
-    setPending(true);
     const compute = async () => {
       const question = { head, records, today };
       const state = await estimateInWorker(question);
       const plan = await planInWorker({ ...question, state, weeks: WEEKS });
-      if (current) setComputed({ state, plan });
+      if (!current) return;
+      setComputed({ question, state, plan });
+      setFailure(null);
     };
-    compute()
-      .then(() => current && setFailure(null))
-      .catch((error: unknown) => current && setFailure(`The week could not be computed: ${String(error)}`))
-      .finally(() => current && setPending(false));
+    compute().catch(
+      (error: unknown) => current && setFailure(`The week could not be computed: ${String(error)}`),
+    );
     return () => {
       current = false;
     };
   }, [head, records, today]);
 
-  const answer = computed && computed.state.headId === head?.headId ? computed : null;
+  const answer = computed && computed.question.head.headId === head?.headId ? computed : null;
+  const pending =
+    computed?.question.head !== head ||
+    computed?.question.records !== records ||
+    computed?.question.today !== today;
   return (
     <HairAnswerContext.Provider value={{ today, answer, pending, failure }}>
       {children}

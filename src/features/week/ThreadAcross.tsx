@@ -42,7 +42,7 @@ export function ThreadAcross({ rows, label, openBeat, onToggle }: ThreadAcrossPr
       ) : null}
       <View className="flex-row pt-3">
         {rows.map((row) => (
-          <View key={row.day} className="flex-1 gap-3 px-1">
+          <View key={row.day} testID="day-column" className="flex-1 gap-3 px-1">
             <ColumnDay row={row} openBeat={openBeat} onToggle={onToggle} />
           </View>
         ))}

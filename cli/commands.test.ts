@@ -1,0 +1,99 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import {
+  classifyCommand,
+  CommandError,
+  demoCommand,
+  planCommand,
+  stateCommand,
+  type Clock,
+} from './commands';
+import { calendarDay } from '../src/core/measures';
+
+const clock = (input = ''): Clock => ({ today: () => calendarDay('2026-05-13'), input: () => input });
+const folder = mkdtempSync(path.join(tmpdir(), 'velvet-'));
+const data = path.join(folder, 'backup.json');
+writeFileSync(data, demoCommand({ on: '2026-05-13' }, clock()));
+
+const RECIPE = '2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk\ntwo cups of blorb\n';
+
+describe('velvet classify', () => {
+  it('answers with everything that is promised', () => {
+    const answer = classifyCommand({}, clock(RECIPE)) as any;
+    expect(answer).toMatchObject({
+      kind: 'moisture',
+      school: 'my-hair',
+      unparsed: [{ text: 'two cups of blorb' }],
+    });
+    expect(answer.strength).toBeGreaterThan(0);
+    expect(answer.confidence).toBeGreaterThan(0);
+    expect(answer.ledger.map((row: any) => row.ingredient)).toEqual([
+      'linseed',
+      'papaya',
+      'honey',
+      'oat-milk',
+      null,
+    ]);
+    expect(Object.keys(answer.schools)).toEqual(['any-protein', 'broken-down', 'my-hair']);
+    expect(answer.schools['my-hair']).toEqual({ kind: answer.kind, strength: answer.strength });
+    expect(answer.warnings.map((warning: any) => warning.id)).toContain('strain');
+    expect(answer.loads.water).toBeGreaterThan(50);
+  });
+
+  it('takes the school that is asked for', () => {
+    const egg = '1 egg\n2 tbsp olive oil\n1 tbsp honey';
+    expect(classifyCommand({ school: 'any-protein' }, clock(egg))).toMatchObject({ kind: 'protein' });
+    expect(() => classifyCommand({ school: 'maybe' }, clock(egg))).toThrow(CommandError);
+  });
+
+  it.each(['', 'hello there', '-2 tbsp honey'])('refuses %p in one line', (input) => {
+    expect(() => classifyCommand({}, clock(input))).toThrow(CommandError);
+  });
+});
+
+describe('velvet state and plan', () => {
+  it('read a backup', () => {
+    const state = stateCommand({ data, on: '2026-05-13' }, clock()) as any;
+    expect([state.head, state.heads, state.need.kind]).toEqual(['maren', ['maren', 'pip'], 'protein']);
+    expect(Object.keys(state.signals)).toEqual(['firmness', 'breakage', 'porosity']);
+    const plan = planCommand({ data, from: '2026-05-13', weeks: '2', head: 'pip' }, clock()) as any;
+    expect([plan.head, plan.days.length, plan.unmet]).toEqual(['pip', 14, []]);
+  });
+
+  it.each([
+    [{}, '--data'],
+    [{ data: '/nowhere.json' }, 'cannot be read'],
+    [{ data, head: 'nobody' }, 'maren, pip'],
+    [{ data, from: 'soon' }, '--from'],
+    [{ data, weeks: '0' }, '--weeks'],
+    [{ data, weeks: '1.5' }, '--weeks'],
+  ])('%j is refused: %s', (options, said) => {
+    expect(() => planCommand(options, clock())).toThrow(said);
+  });
+});
+
+describe('the command itself', () => {
+  const npm = (args: string[], input: string) =>
+    spawnSync('npm', ['run', '-s', 'velvet', '--', ...args], { input, encoding: 'utf8' });
+
+  it('prints JSON and ends with 0', () => {
+    const { stdout, status } = npm(['classify'], RECIPE);
+    expect([status, JSON.parse(stdout).kind]).toEqual([0, 'moisture']);
+  });
+
+  it('says one line on stderr and ends with 2', () => {
+    const { stdout, stderr, status } = npm(['classify'], '');
+    const lines = stderr.split('\n').filter((line) => line.startsWith('velvet:'));
+    expect([status, stdout, lines.length]).toEqual([2, '', 1]);
+    expect(npm(['dance'], '').status).toBe(2);
+    expect(npm(['plan', '--nonsense'], '').status).toBe(2);
+  });
+
+  it('tells how it is used', () => {
+    expect(execFileSync('npm', ['run', '-s', 'velvet', '--', 'help'], { encoding: 'utf8' })).toContain(
+      'velvet classify',
+    );
+  });
+});

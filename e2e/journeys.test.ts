@@ -1,0 +1,268 @@
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { By, Key } from 'selenium-webdriver';
+import { calendarDay } from '../src/core/measures';
+import { readBackup, writeBackup } from '../src/core/exchange';
+import { demoRecords } from '../src/core/simulation';
+import type { Browser } from './support/browser';
+import { servedBuild } from './support/served';
+
+jest.setTimeout(90_000);
+const { phone, wide } = servedBuild();
+
+async function pasteRecipe(browser: Browser): Promise<void> {
+  await browser.goto('/bench/new');
+  await browser.write(
+    'recipe-text',
+    '2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk\n2 tbsp flaxx seed',
+  );
+}
+
+/** Fills five strands and the feel. */
+async function takeReading(
+  browser: Browser,
+  [rest, stretched, released]: readonly [string, string, string | null],
+  feel: string,
+): Promise<void> {
+  await browser.goto('/strand/reading');
+  await browser.sees('How is it today?');
+  for (const index of [0, 1, 2]) {
+    if (released === null) await browser.pressId(`snapped-${index}`);
+    await browser.write(`rest-${index}`, rest);
+    await browser.write(`stretched-${index}`, stretched);
+    if (released !== null) await browser.write(`released-${index}`, released);
+  }
+  await browser.press(feel);
+  await browser.pressId('save-reading');
+  await browser.sees('next seven days');
+}
+
+describe('a pasted recipe', () => {
+  it('gets a verdict while it is typed, a bad line can be mended, and it is there after a reload', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await pasteRecipe(browser);
+    await browser.sees('Moisture, fairly strong');
+    await browser.sees('No ingredient of this name');
+    await browser.press('Write 2 tbsp linseed instead');
+    await browser.sees('of the softening');
+    expect(await browser.text()).not.toContain('No ingredient of this name');
+    await browser.pressId('save-recipe');
+    await browser.sees('needs a name');
+    await browser.write('recipe-name', 'Papaya slip');
+    await browser.pressId('save-recipe');
+    await browser.sees('9 recipes');
+    await browser.driver.navigate().refresh();
+    await browser.sees('Papaya slip');
+  });
+
+  it('is kept in its next version, and the change can be undone', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench/okra-slip');
+    await browser.write('recipe-text', '12 g gelatin\n150 ml water');
+    await browser.sees('Protein, very strong');
+    await browser.pressId('save-recipe');
+    await browser.sees('version 2');
+    await browser.pressId('undo');
+    await browser.driver.wait(async () => !(await browser.text()).includes('version 2'), 5000);
+  });
+});
+
+describe('a reading', () => {
+  it('that says gummy turns the week to protein, one that says brittle turns it to moisture', async () => {
+    const browser = await phone();
+    await browser.goto('/');
+    await browser.pressId('start-demo');
+    await browser.sees('Pip');
+    await browser.press('Pip');
+    await browser.goto('/week');
+    await browser.sees('Moisture');
+
+    await takeReading(browser, ['60', '95', '85'], 'gummy');
+    await browser.sees('Protein ');
+    expect(await browser.headline()).toMatch(/^Protein/);
+
+    await browser.goto('/heads');
+    await browser.press('Put Maren on screen');
+    await browser.goto('/week');
+    await browser.sees('Protein');
+    await takeReading(browser, ['60', '63', null], 'straw');
+    await browser.sees('Protein is held back');
+    expect(await browser.headline()).toMatch(/^Moisture/);
+  });
+
+  it('is there after a reload', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/strand');
+    await browser.sees(/\d+ readings/);
+    const count = Number(/(\d+) readings/.exec(await browser.text())?.[1]);
+    await takeReading(browser, ['60', '78', '62'], 'springy');
+    await browser.goto('/strand');
+    await browser.sees(`${count + 1} readings`);
+  });
+
+  it('with impossible numbers is refused beside the field and nothing is saved', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/strand/reading');
+    await browser.write('rest-0', '60');
+    await browser.write('stretched-0', '40');
+    await browser.write('released-0', '40');
+    await browser.write('broken', '-1');
+    await browser.write('days', '1.5');
+    await browser.press('another day');
+    await browser.write('reading-day', '2999-01-01');
+    await browser.pressId('save-reading');
+    await browser.sees('cannot be shorter than the length at rest');
+    await browser.sees('A count cannot be below 0');
+    await browser.sees('Days are a whole number');
+    for (const [field, value] of [
+      ['stretched-0', '78'],
+      ['released-0', '62'],
+      ['broken', '3'],
+      ['days', '2'],
+    ] as const)
+      await browser.write(field, value);
+    await browser.pressId('save-reading');
+    await browser.sees('That day has not come yet');
+    await browser.write('reading-day', '2020-01-01');
+    await browser.pressId('save-reading');
+    await browser.sees('next seven days');
+  });
+});
+
+describe('a first visitor', () => {
+  it('describes a head and has a week', async () => {
+    const browser = await phone();
+    await browser.goto('/');
+    await browser.pressId('start-own');
+    await browser.pressId('save-head');
+    await browser.sees('Give the head a name');
+    await browser.write('head-name', 'Ada');
+    await browser.write('head-length', '32');
+    await browser.press('limp, gummy');
+    await browser.pressId('save-head');
+    await browser.sees('There is no mask to plan with');
+    await pasteRecipe(browser);
+    await browser.write('recipe-name', 'Papaya slip');
+    await browser.pressId('save-recipe');
+    await browser.sees('1 recipe');
+    await browser.goto('/week');
+    await browser.sees('Patch test of Papaya slip');
+  });
+});
+
+describe('records', () => {
+  it('go out to one file and come back; a wrong file changes nothing and says what is wrong', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/heads');
+    await browser.sees('All are stored');
+    await browser.pressId('export');
+    const file = await browser.driver.wait(
+      async () => readdirSync(browser.downloads).find((name) => name.endsWith('.json')),
+      15_000,
+    );
+    const exported = readBackup(readFileSync(path.join(browser.downloads, file ?? ''), 'utf8'));
+    if (!exported.ok) throw new Error(exported.problems[0].message);
+
+    const broken = path.join(browser.downloads, 'broken.json');
+    writeFileSync(broken, JSON.stringify({ ...exported.value, records: [{ kind: 'poem' }] }));
+    const input = await browser.byTestId('backup-file');
+    await input.sendKeys(broken);
+    await browser.sees('Nothing was changed');
+    await browser.sees('In record 1');
+    await browser.sees(`${exported.value.records.length} records in this browser`);
+
+    const empty = await phone();
+    await empty.goto('/heads');
+    await empty.sees('0 records in this browser');
+    await (
+      await empty.byTestId('backup-file')
+    ).sendKeys(path.join(browser.downloads, file ?? ''));
+    await empty.sees(`${exported.value.records.length} new, 0 already here`);
+    await empty.pressId('take-backup');
+    await empty.sees('Maren and Pip');
+  });
+
+  it('written in one tab appear in the other', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench');
+    await browser.sees('8 recipes');
+    const first = await browser.driver.getWindowHandle();
+    await browser.driver.switchTo().newWindow('tab');
+    await pasteRecipe(browser);
+    await browser.write('recipe-name', 'From the other tab');
+    await browser.pressId('save-recipe');
+    await browser.sees('9 recipes');
+    await browser.driver.switchTo().window(first);
+    await browser.sees('From the other tab');
+  });
+
+  it('that find no room stay on screen, and are stored when there is room again', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/heads');
+    await browser.sees('All are stored');
+    await browser.driver.executeScript(`
+      window.realPut = IDBObjectStore.prototype.put;
+      IDBObjectStore.prototype.put = function () { throw new DOMException('The quota has been exceeded.', 'QuotaExceededError'); };
+    `);
+    await browser.press('Bench');
+    await browser.pressId('new-recipe');
+    await browser.write('recipe-text', '2 tbsp honey');
+    await browser.write('recipe-name', 'Too much');
+    await browser.pressId('save-recipe');
+    await browser.sees('The browser has no room left to save');
+    await browser.sees('Too much');
+    await browser.driver.executeScript('IDBObjectStore.prototype.put = window.realPut');
+    await browser.press('Try again');
+    await browser.driver.wait(async () => !(await browser.text()).includes('no room left'), 5000);
+    await browser.driver.navigate().refresh();
+    await browser.sees('Too much');
+  });
+
+  it('of a newer version are not read', async () => {
+    const browser = await phone();
+    await browser.goto('/heads');
+    const newer = path.join(browser.downloads, 'newer.json');
+    writeFileSync(
+      newer,
+      writeBackup(demoRecords(calendarDay('2026-05-13')), '2026-05-13T12:00:00Z').replace(
+        '"version": 1',
+        '"version": 2',
+      ),
+    );
+    await (await browser.byTestId('backup-file')).sendKeys(newer);
+    await browser.sees('written by a newer version');
+  });
+});
+
+describe('a wide screen', () => {
+  it('has the rail, days as columns and the reasons below, all within reach of the keyboard', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await browser.goto('/week');
+    await browser.sees('Without it the hair would be');
+    const columns = await browser.driver.findElements(By.css('[data-testid="day-column"]'));
+    expect(columns.length).toBe(10);
+
+    // By keyboard alone: to a beat's column, which opens its reasons.
+    await browser.goto('/week');
+    await browser.sees('Nettle mist');
+    const body = browser.driver.findElement(By.css('body'));
+    for (let presses = 0; presses < 40; presses++) {
+      await body.sendKeys(Key.TAB);
+      const active = browser.driver.switchTo().activeElement();
+      if (((await active.getAttribute('aria-label')) ?? '').startsWith('Why Nettle mist')) {
+        await active.sendKeys(Key.ENTER);
+        await browser.sees('a mist is enough');
+        return;
+      }
+    }
+    throw new Error('the keyboard never reached the beat');
+  });
+});

@@ -1,0 +1,137 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { Builder, By, Key, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome';
+
+export const PHONE = { width: 390, height: 844 } as const;
+export const WIDE = { width: 1280, height: 800 } as const;
+type Size = typeof PHONE | typeof WIDE;
+
+const PATIENCE_MS = 15_000;
+
+/** A fresh browser with nothing stored, driven as a person would: by what stands on the screen. */
+export class Browser {
+  private constructor(
+    readonly driver: WebDriver,
+    private readonly address: string,
+    readonly downloads: string,
+  ) {}
+
+  static async open(address: string, size: Size): Promise<Browser> {
+    const profile = mkdtempSync(path.join(tmpdir(), 'velvet-browser-'));
+    const downloads = mkdtempSync(path.join(tmpdir(), 'velvet-downloads-'));
+    const options = new Options();
+    options.setBinaryPath('/usr/bin/chromium');
+    options.addArguments(
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      `--user-data-dir=${profile}`,
+    );
+    options.setUserPreferences({ 'download.default_directory': downloads });
+    const logs = new logging.Preferences();
+    logs.setLevel(logging.Type.BROWSER, logging.Level.ALL);
+    options.setLoggingPrefs(logs);
+    const driver = await new Builder()
+      .forBrowser('chrome')
+      .setChromeOptions(options)
+      .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+      .build();
+    const browser = new Browser(driver, address, downloads);
+    await browser.resize(size);
+    return browser;
+  }
+
+  /** Exact size of the page; the size of a window would take its frame off. */
+  async resize({ width, height }: Size): Promise<void> {
+    await this.command('Emulation.setDeviceMetricsOverride', {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile: width < WIDE.width,
+    });
+  }
+
+  async command(name: string, parameters: object): Promise<void> {
+    await (this.driver as Driver).sendDevToolsCommand(name, parameters);
+  }
+
+  async goto(place: string): Promise<void> {
+    await this.driver.get(this.address + place);
+  }
+
+  private waitFor(locator: By): Promise<WebElement> {
+    return this.driver.wait(until.elementLocated(locator), PATIENCE_MS, `nothing on the page is ${locator}`);
+  }
+
+  byTestId(id: string): Promise<WebElement> {
+    return this.waitFor(By.css(`[data-testid="${id}"]`));
+  }
+
+  /** Waits until this text, or one like it, stands on the page. */
+  async sees(text: string | RegExp): Promise<void> {
+    await this.driver.wait(
+      async () => (typeof text === 'string' ? (await this.text()).includes(text) : text.test(await this.text())),
+      PATIENCE_MS,
+      `${text} does not appear on the page`,
+    );
+  }
+
+  async text(): Promise<string> {
+    return (await this.driver.findElement(By.css('body')).getText()).replaceAll('\u00a0', ' ');
+  }
+
+  headline(): Promise<string> {
+    return this.waitFor(By.css('[role="heading"][aria-level="1"], h1')).then((element) => element.getText());
+  }
+
+  /** Presses what is called this: a button, a choice or a link. */
+  async press(name: string): Promise<void> {
+    const literal = name.includes("'") ? `"${name}"` : `'${name}'`;
+    const element = await this.waitFor(
+      By.xpath(
+        `//*[self::button or self::a or @role='button' or @role='radio' or @role='link'][@aria-label=${literal} or normalize-space(.)=${literal}]`,
+      ),
+    );
+    await this.pressElement(element);
+  }
+
+  async pressId(testId: string): Promise<void> {
+    await this.pressElement(await this.byTestId(testId));
+  }
+
+  private async pressElement(element: WebElement): Promise<void> {
+    await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
+    await element.click();
+  }
+
+  /** Writes over what a field holds. */
+  async write(testId: string, text: string): Promise<void> {
+    const field = await this.byTestId(testId);
+    await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', field);
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text);
+  }
+
+  async opensDemo(): Promise<void> {
+    await this.goto('/?start=demo');
+    await this.sees('Maren');
+  }
+
+  /** Everything the page complained about: errors, refused requests, broken policies. */
+  async complaints(): Promise<string[]> {
+    const entries = await this.driver.manage().logs().get(logging.Type.BROWSER);
+    return entries
+      .filter((entry) => entry.level.value >= logging.Level.WARNING.value)
+      .map((entry) => entry.message);
+  }
+
+  close(): Promise<void> {
+    return this.driver.quit();
+  }
+}

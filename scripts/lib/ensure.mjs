@@ -1,0 +1,96 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { OFFLINE_ENV, runOrStop, say } from './run.mjs';
+
+const root = path.resolve(import.meta.dirname, '../..');
+process.chdir(root);
+
+function filesIn(place) {
+  if (!existsSync(place)) return [];
+  if (statSync(place).isFile()) return [place];
+  return readdirSync(place, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => path.join(entry.parentPath, entry.name))
+    .sort();
+}
+
+/** One hash for the contents of files and folders; tests do not count, the build does not hold them. */
+function hashOf(places) {
+  const hash = createHash('sha256').update(process.version);
+  for (const file of places.flatMap(filesIn)) {
+    if (/\.test\.tsx?$/.test(file)) continue;
+    hash.update(file).update('\0').update(readFileSync(file));
+  }
+  return hash.digest('hex');
+}
+
+/** Does `work` unless `stamp` holds the hash of `places` already. */
+async function unlessUnchanged(what, stamp, places, work) {
+  const hash = hashOf(places);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) {
+    console.log(`== ${what}: unchanged, nothing to do`);
+    return;
+  }
+  say(`${what} …`);
+  await work();
+  mkdirSync(path.dirname(stamp), { recursive: true });
+  writeFileSync(stamp, hash);
+}
+
+export function ensureInstalled() {
+  return unlessUnchanged(
+    'Packages',
+    'node_modules/.velvet-stamp',
+    ['package.json', 'package-lock.json'],
+    () => runOrStop('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund']),
+  );
+}
+
+const BUILD_INPUTS = [
+  'app',
+  'src',
+  'data',
+  'public/index.html',
+  'public/fonts.css',
+  'public/icon.svg',
+  'global.css',
+  'app.json',
+  'babel.config.js',
+  'metro.config.js',
+  'tailwind.config.js',
+  'tsconfig.json',
+  'package-lock.json',
+  'scripts/copyFonts.mjs',
+];
+
+export function ensureBuilt() {
+  return unlessUnchanged('Build', 'dist/.velvet-stamp', BUILD_INPUTS, async () => {
+    await runOrStop('Copying fonts', process.execPath, ['scripts/copyFonts.mjs']);
+    await runOrStop(
+      'Building',
+      process.execPath,
+      ['node_modules/.bin/expo', 'export', '--platform', 'web', '--output-dir', 'dist'],
+      { env: OFFLINE_ENV },
+    );
+  });
+}
+
+const BROWSER = ['/usr/bin/chromium', '/usr/bin/chromedriver'];
+
+export async function ensureBrowser() {
+  if (BROWSER.every((file) => existsSync(file))) {
+    console.log('== Browser: present, nothing to do');
+    return;
+  }
+  say('Browser for the tests (Debian packages chromium and chromium-driver) …');
+  const apt = process.getuid?.() === 0 ? ['apt-get'] : ['sudo', 'apt-get'];
+  const quietly = { env: { DEBIAN_FRONTEND: 'noninteractive' } };
+  await runOrStop('apt-get update', apt[0], [...apt.slice(1), 'update', '-qq'], quietly);
+  await runOrStop(
+    'Installing the browser',
+    apt[0],
+    [...apt.slice(1), 'install', '-y', '-qq', 'chromium', 'chromium-driver'],
+    quietly,
+  );
+}

@@ -1,0 +1,130 @@
+import {
+  estimateHair,
+  expectedExcess,
+  laneProbabilities,
+  normalCdf,
+  SIGNALS,
+  type Head,
+  type HeadHistory,
+} from '.';
+import { calendarDay, addDays } from '../measures';
+import type { Reading } from '../readings';
+
+const today = calendarDay('2026-05-10');
+const head: Head = {
+  kind: 'head',
+  id: 'h',
+  recordedAt: '2026-05-01T10:00:00Z',
+  headId: 'h',
+  name: 'Ada',
+  lengthCm: 30,
+  strand: 'medium',
+  porosityGuess: 'unknown',
+  complaint: 'none',
+  freeMinutes: [120, 0, 0, 120, 0, 0, 120],
+  school: 'my-hair',
+  proteinSensitive: false,
+  child: false,
+};
+const nothing: HeadHistory = { recipes: [], readings: [], sessions: [], events: [] };
+const reading = (id: string, part: Partial<Reading>): Reading => ({
+  kind: 'reading',
+  id,
+  recordedAt: '2026-05-10T10:00:00Z',
+  headId: 'h',
+  day: today,
+  moment: 'before',
+  strands: [],
+  tally: null,
+  mistSoakSeconds: null,
+  feel: null,
+  ...part,
+});
+const gummy = Array.from(
+  { length: 5 },
+  () => ({ outcome: 'returned', restMm: 60, stretchedMm: 90, releasedMm: 80 }) as const,
+);
+const brittle = Array.from({ length: 5 }, () => ({ outcome: 'snapped', restMm: 60, snappedMm: 64 }) as const);
+
+describe('the state of a head', () => {
+  it('is usable with no reading at all, and follows the complaint', () => {
+    const state = estimateHair({ ...head, complaint: 'mushy' }, nothing, today);
+    expect(state.signals.firmness.mean).toBeLessThan(0);
+    expect(state.need.reasons[0]).toContain('guess from the start questions');
+    expect(
+      estimateHair({ ...head, complaint: 'straw' }, nothing, today).signals.firmness.mean,
+    ).toBeGreaterThan(0);
+  });
+
+  it('asks for protein after a gummy reading and for moisture after a brittle one', () => {
+    const soft = estimateHair(head, { ...nothing, readings: [reading('a', { strands: gummy })] }, today);
+    expect([soft.need.kind, soft.need.headline]).toEqual(['protein', 'Much too soft']);
+    const firm = estimateHair(
+      head,
+      { ...nothing, readings: [reading('a', { strands: brittle, feel: 3 })] },
+      today,
+    );
+    expect(firm.need.kind).toBe('moisture');
+    expect(firm.need.reasons.at(-1)).toContain('no protein');
+  });
+
+  it('grows less sure as days pass without a reading', () => {
+    const readings = [reading('a', { strands: gummy })];
+    const now = estimateHair(head, { ...nothing, readings }, today).signals.firmness;
+    const later = estimateHair(head, { ...nothing, readings }, addDays(today, 20)).signals.firmness;
+    expect(later.sd).toBeGreaterThan(now.sd);
+  });
+
+  it('does not look at what is written for days to come', () => {
+    const readings = [reading('a', { strands: gummy, day: addDays(today, 3) })];
+    expect(estimateHair(head, { ...nothing, readings }, today).readingCount).toBe(0);
+  });
+
+  it('gives the same answer whatever the order of the records', () => {
+    const readings = [
+      reading('a', { strands: gummy, day: addDays(today, -4) }),
+      reading('b', { strands: brittle }),
+    ];
+    const forward = estimateHair(head, { ...nothing, readings }, today).signals.firmness;
+    const backward = estimateHair(head, { ...nothing, readings: [...readings].reverse() }, today).signals
+      .firmness;
+    expect(backward.mean).toBeCloseTo(forward.mean, 12);
+  });
+
+  it('sends alarming shedding to a doctor', () => {
+    const readings = [reading('a', { tally: { broken: 5, shed: 900, days: 3 } })];
+    expect(estimateHair(head, { ...nothing, readings }, today).need.referral).toContain('doctor');
+  });
+
+  it('wants both for hair that breaks and drinks', () => {
+    const readings = [1, 2, 3].map((n) =>
+      reading(`r${n}`, {
+        tally: { broken: 80, shed: 200, days: 3 },
+        mistSoakSeconds: 6,
+        feel: 0,
+        day: addDays(today, -n),
+      }),
+    );
+    expect(estimateHair(head, { ...nothing, readings }, today).need.kind).toBe('both');
+  });
+});
+
+describe('the normal distribution', () => {
+  it('has the tabled values', () => {
+    expect(normalCdf(0)).toBeCloseTo(0.5, 7);
+    expect(normalCdf(1.959964)).toBeCloseTo(0.975, 6);
+    expect(normalCdf(-1.644854)).toBeCloseTo(0.05, 6);
+  });
+
+  it('gives the expected excess beyond an edge', () => {
+    // E[max(0, Z)] = 1/√(2π)
+    expect(expectedExcess(0, 1, 0)).toBeCloseTo(1 / Math.sqrt(2 * Math.PI), 6);
+    expect(expectedExcess(2, 0, 0.5)).toBe(1.5);
+  });
+
+  it('splits into the lane and its two sides', () => {
+    const { below, within, above } = laneProbabilities({ mean: 0, sd: 0.5 }, SIGNALS.firmness.lane);
+    expect(below).toBeCloseTo(0.1587, 3);
+    expect(below + within + above).toBeCloseTo(1, 9);
+  });
+});

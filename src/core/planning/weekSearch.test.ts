@@ -1,0 +1,247 @@
+import fc from 'fast-check';
+import { checkPlan, planProblem, RULES, weekSearch, type Plan, type PlanProblem } from '.';
+import { estimateHair, headSchema, type Head, type HeadHistory } from '../hair';
+import { addDays, calendarDay, type CalendarDay } from '../measures';
+import type { Reading } from '../readings';
+import { parseRecipe, type RecipeVersion } from '../recipes';
+import type { Session } from '../sessions';
+
+const from = calendarDay('2026-05-10');
+const stamp = { recordedAt: '2026-05-01T10:00:00Z' };
+const head: Head = headSchema.parse({
+  ...stamp,
+  kind: 'head',
+  id: 'h',
+  headId: 'h',
+  name: 'Ada',
+  lengthCm: 30,
+  strand: 'medium',
+  porosityGuess: 'medium',
+  complaint: 'none',
+  freeMinutes: [200, 0, 0, 200, 0, 0, 200],
+  school: 'my-hair',
+  proteinSensitive: false,
+  child: false,
+});
+
+function recipe(recipeId: string, use: RecipeVersion['use'], ...lines: string[]): RecipeVersion {
+  const parsed = parseRecipe(lines.join('\n'));
+  if (!parsed.ok) throw new Error(parsed.problems[0].message);
+  return {
+    ...stamp,
+    kind: 'recipe',
+    id: recipeId,
+    recipeId,
+    version: 1,
+    name: recipeId,
+    text: lines.join('\n'),
+    use,
+    contactMinutes: 30,
+    warmth: 'room',
+    lines: parsed.value.lines.map((line) =>
+      line.status === 'read'
+        ? {
+            text: line.text,
+            ingredientId: line.ingredientId,
+            preparationId: line.preparationId,
+            grams: line.grams,
+          }
+        : { text: line.text, ingredientId: null, preparationId: null, grams: null },
+    ),
+  };
+}
+
+const STRONG = recipe('strong', 'mask', '12 g gelatin', '150 ml water', '1 tbsp plain conditioner');
+const LIGHT = recipe(
+  'light',
+  'mask',
+  '200 ml rice water',
+  '1 tbsp hydrolysed silk',
+  '1 tsp plain conditioner',
+);
+const CREAM = recipe(
+  'cream',
+  'mask',
+  '3 tbsp linseed, soaked',
+  '300 ml water',
+  '1 tbsp honey',
+  '3 tbsp plain conditioner',
+);
+const OIL = recipe('oil', 'pre-poo', '3 tbsp sesame oil');
+const MIST = recipe('mist', 'rinse', '300 ml water', '2 tbsp nettle');
+const ALL = [STRONG, LIGHT, CREAM, OIL, MIST];
+
+const used = (recipeId: string, day: CalendarDay): Session => ({
+  ...stamp,
+  kind: 'session',
+  id: `${recipeId}-${day}`,
+  headId: 'h',
+  day,
+  recipeId,
+  recipeVersion: 1,
+  contactMinutes: 30,
+  warmth: 'room',
+  note: '',
+});
+
+function strands(stretchedMm: number, releasedMm: number, snapped = false): Reading {
+  const strand = snapped
+    ? ({ outcome: 'snapped', restMm: 60, snappedMm: stretchedMm } as const)
+    : ({ outcome: 'returned', restMm: 60, stretchedMm, releasedMm } as const);
+  return {
+    ...stamp,
+    kind: 'reading',
+    id: 'reading',
+    headId: 'h',
+    day: from,
+    moment: 'before',
+    strands: Array.from({ length: 5 }, () => strand),
+    tally: null,
+    mistSoakSeconds: null,
+    feel: null,
+  };
+}
+
+const known = ['strong', 'light', 'cream', 'oil', 'mist'].map((id) => used(id, addDays(from, -60)));
+
+function planFor(
+  part: Partial<HeadHistory>,
+  changed: Partial<Head> = {},
+  weeks = 1,
+): { problem: PlanProblem; plan: Plan } {
+  const history: HeadHistory = { recipes: ALL, readings: [], sessions: known, events: [], ...part };
+  const who = { ...head, ...changed };
+  const problem = planProblem(who, history, estimateHair(who, history, from), from, weeks);
+  return { problem, plan: weekSearch(problem) };
+}
+
+const mains = (plan: Plan) => plan.days.flatMap((day) => day.beats).filter((beat) => beat.slot === 'main');
+
+describe('the plan of a week', () => {
+  it('turns to protein when the hair is gummy and does not return', () => {
+    const { plan } = planFor({ readings: [strands(90, 80)] });
+    expect(mains(plan)[0]?.kind).toBe('protein');
+  });
+
+  it('turns to moisture when the hair snaps, and holds protein back', () => {
+    const { plan } = planFor({ readings: [strands(64, 64, true)] });
+    expect(mains(plan)[0]?.kind).toBe('moisture');
+    expect(mains(plan).some((beat) => beat.kind === 'protein')).toBe(false);
+    expect(plan.unmet.map((rule) => rule.rule)).toContain(RULES.firmHold.id);
+  });
+
+  it('gives every beat a reason in words', () => {
+    const { plan } = planFor({ readings: [strands(90, 80)] }, {}, 2);
+    const beats = plan.days.flatMap((day) => day.beats);
+    expect(beats.length).toBeGreaterThan(2);
+    for (const beat of beats)
+      expect(beat.reasons.every((reason) => reason.text.length > 20) && beat.reasons.length > 0).toBe(true);
+  });
+
+  it('follows a strong protein with moisture the same day', () => {
+    const { plan } = planFor({ recipes: [STRONG, CREAM], readings: [strands(90, 80)] });
+    const day = plan.days.find((each) => each.beats.some((beat) => beat.recipeId === 'strong'));
+    expect(day?.beats.map((beat) => [beat.slot, beat.recipeId])).toContainEqual(['follow-up', 'cream']);
+  });
+
+  it('does not repeat a strong protein within four weeks', () => {
+    const { plan } = planFor({
+      recipes: [STRONG, CREAM],
+      readings: [strands(90, 80)],
+      sessions: [...known, used('strong', addDays(from, -10))],
+    });
+    expect(mains(plan).some((beat) => beat.recipeId === 'strong')).toBe(false);
+    expect(plan.unmet[0]?.text).toContain('protein has to wait');
+  });
+
+  it('asks for a patch test before a recipe is used for the first time, and leaves two days for it', () => {
+    const { plan } = planFor({ recipes: [LIGHT], sessions: [], readings: [strands(90, 80)] });
+    const [first] = mains(plan);
+    expect(first && first.day >= addDays(from, 2)).toBe(true);
+    expect(
+      plan.days
+        .flatMap((day) => day.preparation)
+        .map((task) => task.text)
+        .join(),
+    ).toContain('Patch test of light');
+  });
+
+  it('begins a long soak the evening before', () => {
+    const { plan } = planFor({ recipes: [CREAM] });
+    const [beat] = mains(plan);
+    const task = plan.days.flatMap((day) => day.preparation)[0];
+    expect(beat && task && [task.forDay, task.text.includes('this evening')]).toEqual([beat?.day, true]);
+  });
+
+  it('never gives a child or a sensitive head strong protein', () => {
+    for (const changed of [{ child: true }, { proteinSensitive: true }]) {
+      const { plan } = planFor({ recipes: [STRONG, CREAM], readings: [strands(90, 80)] }, changed, 4);
+      expect(mains(plan).some((beat) => beat.recipeId === 'strong')).toBe(false);
+    }
+  });
+
+  it.each([
+    ['no recipe', { recipes: [] }, {}, 'save a recipe'],
+    ['no free day', {}, { freeMinutes: [0, 0, 0, 0, 0, 0, 0] }, 'No day of the week is free'],
+    ['days too short', {}, { freeMinutes: [30, 30, 0, 0, 0, 0, 0] }, 'No day is long enough'],
+    [
+      'soft and no protein',
+      { recipes: [CREAM], readings: [strands(90, 80)] },
+      {},
+      'no protein treatment is saved',
+    ],
+  ] as const)('says so in words: %s', (_, part, changed, said) => {
+    const { plan } = planFor(part as Partial<HeadHistory>, changed as Partial<Head>);
+    expect(plan.unmet.map((rule) => rule.text).join(' ')).toContain(said);
+    expect(plan.days).toHaveLength(7);
+  });
+
+  it('is the same for the same question', () => {
+    expect(planFor({}, {}, 3).plan).toEqual(planFor({}, {}, 3).plan);
+  });
+
+  it('breaks no hard rule, whatever the head, the days and the past', () => {
+    const day = fc.integer({ min: -40, max: 0 }).map((back) => addDays(from, back));
+    const session = fc
+      .tuple(fc.constantFrom('strong', 'light', 'cream', 'oil', 'mist'), day)
+      .map(([id, on]) => used(id, on));
+    fc.assert(
+      fc.property(
+        fc.array(session, { maxLength: 8 }),
+        fc.array(fc.constantFrom(0, 45, 100, 130, 240), { minLength: 7, maxLength: 7 }),
+        fc.subarray(ALL),
+        fc.boolean(),
+        fc.integer({ min: 62, max: 100 }),
+        fc.integer({ min: 1, max: 3 }),
+        (sessions, freeMinutes, recipes, child, stretchedMm, weeks) => {
+          const readings = [strands(stretchedMm, Math.min(stretchedMm, 64))];
+          const { problem, plan } = planFor({ sessions, recipes, readings }, { freeMinutes, child }, weeks);
+          expect(checkPlan(problem, plan)).toEqual([]);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('the checker', () => {
+  it('finds what is wrong in a plan that was tampered with', () => {
+    const { problem, plan } = planFor({ readings: [strands(90, 80)] });
+    const [first] = mains(plan);
+    const days = plan.days.map((day, index) =>
+      index < 3 && first
+        ? { ...day, beats: [{ ...first, day: day.day, recipeId: 'strong' }] }
+        : { ...day, beats: [] },
+    );
+    const rules = new Set(checkPlan(problem, { ...plan, days }).map((breach) => breach.rule));
+    for (const rule of [
+      RULES.washGap.id,
+      RULES.strongProteinGap.id,
+      RULES.mainsPerWeek.id,
+      'moisture-after-protein',
+      'free-time',
+    ]) {
+      expect([...rules]).toContain(rule);
+    }
+  });
+});

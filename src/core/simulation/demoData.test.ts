@@ -1,0 +1,72 @@
+import { demoRecords, VirtualHead } from '.';
+import { classify } from '../classification';
+import { headsIn, historyOf, storedRecordSchema } from '../exchange';
+import { estimateHair } from '../hair';
+import { addDays, calendarDay, dayRange } from '../measures';
+import { planProblem, weekSearch } from '../planning';
+import { strandFigures } from '../readings';
+import { newestVersions, parseRecipe } from '../recipes';
+
+const week = dayRange(calendarDay('2026-11-22'), 7);
+
+describe('the demo', () => {
+  it('is the same for the same day and holds valid records only', () => {
+    const [day] = week as [(typeof week)[number]];
+    expect(demoRecords(day)).toEqual(demoRecords(day));
+    for (const record of demoRecords(day))
+      expect(storedRecordSchema.safeParse(record).error?.issues ?? []).toEqual([]);
+  });
+
+  it.each(week)(
+    'tells its story on %s: Maren is too soft and gets protein, Pip keeps his rhythm',
+    (today) => {
+      const records = demoRecords(today);
+      const [maren, pip] = headsIn(records);
+      if (!maren || !pip) throw new Error('two heads are expected');
+      const answer = [maren, pip].map((head) => {
+        const history = historyOf(records, head.headId);
+        const state = estimateHair(head, history, today);
+        return { state, plan: weekSearch(planProblem(head, history, state, today, 1)) };
+      });
+      expect(answer.map(({ state }) => state.need.kind)).toEqual(['protein', 'keep']);
+      const first = answer[0]?.plan.days.flatMap((day) => day.beats).find((beat) => beat.slot === 'main');
+      expect(first?.kind).toBe('protein');
+      expect(records.every((record) => !('day' in record) || record.day < today)).toBe(true);
+    },
+  );
+
+  it('has eight recipes of every kind of use, each line understood', () => {
+    const recipes = newestVersions(historyOf(demoRecords(calendarDay('2026-11-25')), 'maren').recipes);
+    expect(recipes).toHaveLength(8);
+    for (const { text } of recipes) {
+      const parsed = parseRecipe(text);
+      expect(parsed.ok && parsed.value.lines.every((line) => line.status === 'read')).toBe(true);
+      expect(parsed.ok && classify(parsed.value).ok).toBe(true);
+    }
+    expect(new Set(recipes.map(({ use }) => use))).toEqual(new Set(['mask', 'pre-poo', 'rinse']));
+  });
+});
+
+describe('a virtual head', () => {
+  it('shows its firmness in the strands it sheds', () => {
+    for (const complaint of ['mushy', 'none', 'straw'] as const) {
+      const virtual = new VirtualHead(
+        { complaint, porosityGuess: 'medium' },
+        { seed: 7, halfLifeDays: 8, restShift: { firmness: 0, breakage: 0, porosity: 0 } },
+      );
+      const { strands } = virtual.read(200, 3);
+      const mean = strands.reduce((sum, strand) => sum + strandFigures(strand).firmness, 0) / strands.length;
+      expect(Math.abs(mean - virtual.level('firmness'))).toBeLessThan(0.35);
+    }
+  });
+
+  it('recovers toward its rest', () => {
+    const virtual = new VirtualHead(
+      { complaint: 'mushy', porosityGuess: 'medium' },
+      { seed: 3, halfLifeDays: 5, restShift: { firmness: 1, breakage: 0, porosity: 0 } },
+    );
+    const start = virtual.level('firmness');
+    for (const _ of dayRange(addDays(week[0]!, 0), 60)) virtual.passDay();
+    expect(virtual.level('firmness')).toBeGreaterThan(start);
+  });
+});

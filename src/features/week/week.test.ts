@@ -1,0 +1,60 @@
+import { headsIn, historyOf } from '@/core/exchange';
+import { estimateHair } from '@/core/hair';
+import { addDays, calendarDay } from '@/core/measures';
+import { planProblem, weekSearch } from '@/core/planning';
+import { demoRecords } from '@/core/simulation';
+import { dueReading } from '../today/dueReading';
+import { daysSinceDetangle } from '../strand/daysSinceDetangle';
+import { threadOf } from './threadOf';
+import { PAST_DAYS, weekRows } from './weekRows';
+
+const today = calendarDay('2026-11-25');
+const records = demoRecords(today);
+const head = headsIn(records)[0]!;
+const history = historyOf(records, head.headId);
+const state = estimateHair(head, history, today);
+const plan = weekSearch(planProblem(head, history, state, today, 1));
+const rows = weekRows({ state, plan }, head, history.sessions, history.recipes);
+
+describe('the rows of the week', () => {
+  it('are some past days, then today and six more', () => {
+    expect(rows.map((row) => row.isPast)).toEqual([...Array(PAST_DAYS).fill(true), ...Array(7).fill(false)]);
+    expect(rows[PAST_DAYS]).toMatchObject({ isToday: true, day: today });
+  });
+
+  it('show what was done in the past and what is planned from today on', () => {
+    expect(rows.flatMap((row) => row.done).map((beat) => beat.name)).toEqual(['Furnace-day cream']);
+    expect(rows.filter((row) => row.isPast).flatMap((row) => row.planned)).toEqual([]);
+    expect(rows.flatMap((row) => row.planned).length).toBeGreaterThan(0);
+  });
+
+  it('become a thread whose past ends before today and whose rule lies between', () => {
+    const spans = rows.map((_, index) => ({ start: index * 50, length: 50 }));
+    const drawing = threadOf(rows, spans);
+    expect(drawing.past).toHaveLength(PAST_DAYS);
+    expect(drawing.ahead).toHaveLength(8);
+    expect(drawing.ahead[0]).toEqual(drawing.past.at(-1));
+    expect(drawing.rule).toBe(PAST_DAYS * 50);
+    expect(drawing.marks.some((mark) => mark.done)).toBe(true);
+    expect(drawing.marks.some((mark) => !mark.done)).toBe(true);
+  });
+});
+
+describe('what the log knows', () => {
+  it('is when a dry reading is due: one or two days after a treatment that has none yet', () => {
+    const washed = history.sessions
+      .map((session) => session.day)
+      .sort()
+      .at(-1)!;
+    const unread = { ...history, readings: history.readings.filter((reading) => reading.day <= washed) };
+    expect(dueReading(unread, addDays(washed, 1))).toBe(washed);
+    expect(dueReading(unread, addDays(washed, 2))).toBe(washed);
+    expect(dueReading(unread, addDays(washed, 3))).toBeUndefined();
+    expect(dueReading(history, addDays(washed, 2))).toBeUndefined();
+  });
+
+  it('is how many days ago the hair was detangled', () => {
+    expect(daysSinceDetangle(history, today)).toBe(3);
+    expect(daysSinceDetangle({ ...history, readings: [], sessions: [] }, today)).toBeNull();
+  });
+});

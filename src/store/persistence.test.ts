@@ -1,0 +1,149 @@
+import { calendarDay } from '@/core/measures';
+import { demoRecords } from '@/core/simulation';
+import type { StoredRecord } from '@/core/exchange';
+import {
+  headChosen,
+  makeStore,
+  recordsAdded,
+  saveRetried,
+  selectAllRecords,
+  selectDamaged,
+  selectHeads,
+  selectPrefs,
+  selectProblem,
+  selectRecipes,
+  selectStatus,
+  selectUnsaved,
+  startPersistence,
+} from '.';
+import { browserStorage, type RecordStorage } from './recordStorage';
+
+const demo = demoRecords(calendarDay('2026-05-13'));
+
+/** A storage in memory with the interface of the real one, and switches to break it. */
+function memoryStorage(entries = new Map<string, string>()) {
+  const storage = {
+    failWith: null as string | null,
+    entries,
+    getAllKeys: async () => [...entries.keys()],
+    getItem: async (key: string) => entries.get(key) ?? null,
+    getMany: async (keys: string[]) => Object.fromEntries(keys.map((key) => [key, entries.get(key) ?? null])),
+    setItem: async (key: string, value: string) => storage.setMany({ [key]: value }),
+    setMany: async (values: Record<string, string>) => {
+      if (storage.failWith) throw new Error(storage.failWith);
+      for (const [key, value] of Object.entries(values)) entries.set(key, value);
+    },
+  };
+  return storage;
+}
+
+type Memory = ReturnType<typeof memoryStorage>;
+const over = (memory: Memory): RecordStorage =>
+  browserStorage(memory as unknown as Parameters<typeof browserStorage>[0]);
+
+const ended: (() => void)[] = [];
+afterEach(() => ended.splice(0).forEach((end) => end()));
+
+async function open(memory: Memory) {
+  const storage = over(memory);
+  const store = makeStore(storage);
+  ended.push(await startPersistence(store, storage));
+  return store;
+}
+
+const settle = () => new Promise((resolve) => setTimeout(resolve, 0));
+
+describe('records', () => {
+  it('are there again after the page is opened anew', async () => {
+    const memory = memoryStorage();
+    const first = await open(memory);
+    first.dispatch(recordsAdded(demo));
+    first.dispatch(headChosen('pip'));
+    await settle();
+    expect(selectUnsaved(first.getState())).toEqual([]);
+    const second = await open(memory);
+    expect(selectAllRecords(second.getState())).toEqual(selectAllRecords(first.getState()));
+    expect(selectHeads(second.getState()).map((head) => head.name)).toEqual(['Maren', 'Pip']);
+    expect(selectPrefs(second.getState()).headId).toBe('pip');
+  });
+
+  it('that cannot be stored stay on screen, are said to be unsaved, and are stored on a second try', async () => {
+    const memory = memoryStorage();
+    const store = await open(memory);
+    store.dispatch(recordsAdded(demo.slice(0, 3)));
+    await settle();
+    memory.failWith = 'QuotaExceededError';
+    store.dispatch(recordsAdded(demo.slice(3, 5)));
+    await settle();
+    expect(selectProblem(store.getState())).toContain('no room left');
+    expect(selectUnsaved(store.getState())).toHaveLength(2);
+    expect(memory.entries.size).toBe(3);
+    memory.failWith = null;
+    store.dispatch(saveRetried());
+    await settle();
+    expect([selectProblem(store.getState()), selectUnsaved(store.getState()), memory.entries.size]).toEqual([
+      null,
+      [],
+      5,
+    ]);
+  });
+
+  it('that are damaged are counted and left where they are, and the others are read', async () => {
+    const memory = memoryStorage();
+    const store = await open(memory);
+    store.dispatch(recordsAdded(demo));
+    await settle();
+    const [key] = memory.entries.keys();
+    memory.entries.set(key!, '{"v":1,"rec');
+    const again = await open(memory);
+    expect([selectDamaged(again.getState()), selectAllRecords(again.getState()).length]).toEqual([
+      1,
+      demo.length - 1,
+    ]);
+    expect(memory.entries.get(key!)).toBe('{"v":1,"rec');
+  });
+
+  it('written in two tabs at once are both kept', async () => {
+    const memory = memoryStorage();
+    const [one, two] = [await open(memory), await open(memory)];
+    one.dispatch(recordsAdded(demo.slice(0, 10)));
+    two.dispatch(recordsAdded(demo.slice(10)));
+    await settle();
+    const third = await open(memory);
+    expect(selectAllRecords(third.getState())).toHaveLength(demo.length);
+  });
+
+  it('added twice count once', async () => {
+    const store = await open(memoryStorage());
+    store.dispatch(recordsAdded(demo));
+    store.dispatch(recordsAdded(demo));
+    expect(selectAllRecords(store.getState())).toHaveLength(demo.length);
+  });
+
+  it('can be taken back', async () => {
+    const store = await open(memoryStorage());
+    store.dispatch(recordsAdded(demo));
+    const recipe = selectRecipes(store.getState())[0]!;
+    const withdrawal: StoredRecord = {
+      kind: 'withdrawal',
+      id: 'w',
+      recordedAt: '2027-01-01T00:00:00Z',
+      withdraws: recipe.id,
+    };
+    store.dispatch(recordsAdded([withdrawal]));
+    expect(selectRecipes(store.getState()).map((each) => each.recipeId)).not.toContain(recipe.recipeId);
+    expect(selectAllRecords(store.getState()).map((each) => each.id)).toContain(recipe.id);
+  });
+});
+
+describe('a storage that is blocked', () => {
+  it('leaves the app working from memory and says so', async () => {
+    const memory = memoryStorage();
+    memory.getAllKeys = async () => Promise.reject(new Error('blocked'));
+    const store = await open(memory);
+    expect(selectStatus(store.getState())).toBe('blocked');
+    store.dispatch(recordsAdded(demo));
+    expect(selectHeads(store.getState())).toHaveLength(2);
+    expect(selectProblem(store.getState())).toContain('export it before you leave');
+  });
+});
