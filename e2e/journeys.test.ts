@@ -179,9 +179,7 @@ describe('records', () => {
     const empty = await phone();
     await empty.goto('/heads');
     await empty.sees('0 records in this browser');
-    await (
-      await empty.byTestId('backup-file')
-    ).sendKeys(path.join(browser.downloads, file ?? ''));
+    await (await empty.byTestId('backup-file')).sendKeys(path.join(browser.downloads, file ?? ''));
     await empty.sees(`${exported.value.records.length} new, 0 already here`);
     await empty.pressId('take-backup');
     await empty.sees('Maren and Pip');

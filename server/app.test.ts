@@ -4,12 +4,15 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { makeServer } from './app';
 
 const dist = mkdtempSync(path.join(tmpdir(), 'velvet-dist-'));
 writeFileSync(path.join(dist, 'index.html'), '<!doctype html><title>Velvet</title>');
 mkdirSync(path.join(dist, '_expo'));
-writeFileSync(path.join(dist, '_expo/entry-abc.js'), `/* ${'velvet '.repeat(2000)} */`);
+const script = `/* ${'velvet '.repeat(2000)} */`;
+writeFileSync(path.join(dist, '_expo/entry-abc.js'), script);
+writeFileSync(path.join(dist, '_expo/entry-abc.js.gz'), gzipSync(script));
 writeFileSync(path.join(path.dirname(dist), 'velvet-secret.txt'), 'secret');
 
 function listen(server: Server): Promise<string> {
@@ -52,6 +55,7 @@ describe('the server', () => {
     const response = await fetch(`${address}/_expo/entry-abc.js`, { headers: { 'accept-encoding': 'gzip' } });
     expect(response.headers.get('cache-control')).toContain('immutable');
     expect(response.headers.get('content-encoding')).toBe('gzip');
+    expect(await response.text()).toBe(script);
     expect((await fetch(`${address}/_expo/entry-gone.js`)).status).toBe(404);
   });
 

@@ -77,7 +77,8 @@ export class Browser {
   /** Waits until this text, or one like it, stands on the page. */
   async sees(text: string | RegExp): Promise<void> {
     await this.driver.wait(
-      async () => (typeof text === 'string' ? (await this.text()).includes(text) : text.test(await this.text())),
+      async () =>
+        typeof text === 'string' ? (await this.text()).includes(text) : text.test(await this.text()),
       PATIENCE_MS,
       `${text} does not appear on the page`,
     );
@@ -87,8 +88,17 @@ export class Browser {
     return (await this.driver.findElement(By.css('body')).getText()).replaceAll('\u00a0', ' ');
   }
 
-  headline(): Promise<string> {
-    return this.waitFor(By.css('[role="heading"][aria-level="1"], h1')).then((element) => element.getText());
+  /** The answer in words at the top; read in one step, so that a redraw cannot come between. */
+  async headline(): Promise<string> {
+    const text = await this.driver.wait(
+      () =>
+        this.driver.executeScript<string | null>(
+          `return document.querySelector('[role="heading"][aria-level="1"], h1')?.textContent ?? null`,
+        ),
+      PATIENCE_MS,
+      'there is no headline on the page',
+    );
+    return text ?? '';
   }
 
   /** Presses what is called this: a button, a choice or a link. */

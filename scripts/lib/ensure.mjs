@@ -62,6 +62,7 @@ const BUILD_INPUTS = [
   'tsconfig.json',
   'package-lock.json',
   'scripts/copyFonts.mjs',
+  'scripts/packBuild.mjs',
 ];
 
 export function ensureBuilt() {
@@ -73,6 +74,7 @@ export function ensureBuilt() {
       ['node_modules/.bin/expo', 'export', '--platform', 'web', '--output-dir', 'dist'],
       { env: OFFLINE_ENV },
     );
+    await runOrStop('Compressing the build', process.execPath, ['scripts/packBuild.mjs']);
   });
 }
 

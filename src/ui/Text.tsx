@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { Children, type ReactNode } from 'react';
 import { Text as NativeText } from 'react-native';
 
 interface TextProps {
@@ -9,6 +9,15 @@ interface TextProps {
   readonly nativeID?: string;
 }
 
+/** A number and its unit stay on one line. */
+const BEFORE_UNIT = /(\d) (?=%|(?:min|mm|cm|ml|g|s)\b)/g;
+
+function typeset(children: ReactNode): ReactNode {
+  return Children.map(children, (child) =>
+    typeof child === 'string' ? child.replace(BEFORE_UNIT, '$1\u00a0') : child,
+  );
+}
+
 function styled(base: string) {
   return function StyledText({ children, className = '', live = false, nativeID }: TextProps) {
     return (
@@ -17,7 +26,7 @@ function styled(base: string) {
         nativeID={nativeID}
         aria-live={live ? 'polite' : undefined}
       >
-        {children}
+        {typeset(children)}
       </NativeText>
     );
   };
@@ -43,7 +52,7 @@ export function Heading({ level, children, className = '', live = false }: Headi
       aria-live={live ? 'polite' : undefined}
       className={`font-head text-ink ${SIZE[level]} ${className}`}
     >
-      {children}
+      {typeset(children)}
     </NativeText>
   );
 }

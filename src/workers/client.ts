@@ -1,53 +1,75 @@
 import { wrap } from 'comlink';
-import type { Backup } from '@/core/exchange';
-import type { HairState } from '@/core/hair';
-import type { Result } from '@/core/measures';
-import type { Plan } from '@/core/planning';
-import type { HairQuestion, PlanQuestion } from './compute';
+import type { EstimatorApi, PlannerApi } from './compute';
 
-type Answering<Question, Answer> = (question: Question) => Promise<Answer>;
+type Answers = Record<string, (question: never) => unknown>;
+type Ask<Api extends Answers> = <Name extends keyof Api>(
+  name: Name,
+  question: Parameters<Api[Name]>[0],
+) => Promise<Awaited<ReturnType<Api[Name]>>>;
 
-/**
- * A function that answers in a worker. Where no worker can start, the same code answers on the page: slower to the
- * touch, not different in its answer.
- */
-function inWorker<Question, Answer>(
-  start: () => Worker,
-  onThePage: () => Promise<(question: Question) => Answer>,
-): Answering<Question, Answer> {
-  let answering: Answering<Question, Answer> | undefined;
-  const fallback: Answering<Question, Answer> = async (question) => (await onThePage())(question);
-  return (question) => {
-    answering ??= (() => {
-      try {
-        const worker = start();
-        const remote = wrap<(question: Question) => Answer>(worker) as unknown as Answering<Question, Answer>;
-        const broken = new Promise<never>((_, reject) => {
-          worker.addEventListener('error', () => reject(new Error('The worker did not start.')));
-        });
-        broken.catch(() => {
-          answering = fallback;
-        });
-        return (asked) => Promise.race([remote(asked), broken]).catch(() => fallback(asked));
-      } catch {
-        return fallback;
-      }
-    })();
-    return answering(question);
-  };
+interface Client<Api extends Answers> {
+  /** Starts the worker before it is needed: reading its code takes longer than most answers. */
+  readonly warm: () => void;
+  readonly ask: Ask<Api>;
 }
 
-export const estimateInWorker = inWorker<HairQuestion, HairState>(
+/**
+ * Asks a worker. Where no worker can start, the same code answers on the page: slower to the touch, not different in
+ * its answer.
+ */
+function clientOf<Api extends Answers>(
+  startWorker: () => Worker,
+  onThePage: () => Promise<Api>,
+): Client<Api> {
+  let started: Ask<Api> | undefined;
+
+  const askPage: Ask<Api> = async (name, question) => {
+    const answer = (await onThePage())[name] as unknown as (asked: unknown) => never;
+    return answer(question);
+  };
+
+  const askWorker = (): Ask<Api> => {
+    let worker: Worker;
+    try {
+      worker = startWorker();
+    } catch {
+      return askPage;
+    }
+    const remote = wrap<Answers>(worker) as unknown as Record<keyof Api, (asked: unknown) => Promise<never>>;
+    const broken = new Promise<never>((_, reject) => {
+      worker.addEventListener('error', () => reject(new Error('The worker did not start.')));
+    });
+    broken.catch(() => {
+      started = askPage;
+    });
+    return (name, question) =>
+      Promise.race([remote[name](question), broken]).catch(() => askPage(name, question));
+  };
+
+  const warm = () => {
+    started ??= askWorker();
+  };
+  const ask: Ask<Api> = (name, question) => {
+    warm();
+    return (started ?? askPage)(name, question);
+  };
+  return { warm, ask };
+}
+
+const estimator = clientOf<EstimatorApi>(
   () => new Worker(new URL('./estimator.worker', import.meta.url)),
-  async () => (await import('./compute')).estimateFor,
+  async () => (await import('./compute')).estimatorApi,
 );
 
-export const planInWorker = inWorker<PlanQuestion, Plan>(
+const planner = clientOf<PlannerApi>(
   () => new Worker(new URL('./planner.worker', import.meta.url)),
-  async () => (await import('./compute')).planFor,
+  async () => (await import('./compute')).plannerApi,
 );
 
-export const readBackupInWorker = inWorker<string, Result<Backup>>(
-  () => new Worker(new URL('./backup.worker', import.meta.url)),
-  async () => (await import('@/core/exchange')).readBackup,
-);
+export const askEstimator = estimator.ask;
+export const askPlanner = planner.ask;
+
+export function warmWorkers(): void {
+  estimator.warm();
+  planner.warm();
+}

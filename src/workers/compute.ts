@@ -1,7 +1,8 @@
-import { historyOf, type StoredRecord } from '@/core/exchange';
+import { historyOf, readBackup, type Backup, type StoredRecord } from '@/core/exchange';
 import { estimateHair, type HairState, type Head } from '@/core/hair';
-import type { CalendarDay } from '@/core/measures';
+import type { CalendarDay, Result } from '@/core/measures';
 import { planProblem, weekSearch, type Plan } from '@/core/planning';
+import { demoRecords } from '@/core/simulation';
 
 /** What a worker is asked for; everything in it can be cloned. */
 export interface HairQuestion {
@@ -10,15 +11,24 @@ export interface HairQuestion {
   readonly today: CalendarDay;
 }
 
-export function estimateFor({ head, records, today }: HairQuestion): HairState {
-  return estimateHair(head, historyOf(records, head.headId), today);
-}
-
 export interface PlanQuestion extends HairQuestion {
   readonly state: HairState;
   readonly weeks: number;
 }
 
-export function planFor({ head, records, today, state, weeks }: PlanQuestion): Plan {
-  return weekSearch(planProblem(head, historyOf(records, head.headId), state, today, weeks));
-}
+/** Computed from records, in the estimator's worker. */
+export const estimatorApi = {
+  estimate: ({ head, records, today }: HairQuestion): HairState =>
+    estimateHair(head, historyOf(records, head.headId), today),
+  readBackup: (text: string): Result<Backup> => readBackup(text),
+  demo: (today: CalendarDay): StoredRecord[] => demoRecords(today),
+};
+
+/** In a worker of its own: a long plan must not keep a reading waiting. */
+export const plannerApi = {
+  plan: ({ head, records, today, state, weeks }: PlanQuestion): Plan =>
+    weekSearch(planProblem(head, historyOf(records, head.headId), state, today, weeks)),
+};
+
+export type EstimatorApi = typeof estimatorApi;
+export type PlannerApi = typeof plannerApi;

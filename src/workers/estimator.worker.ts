@@ -1,4 +1,4 @@
 import { expose } from 'comlink';
-import { estimateFor } from './compute';
+import { estimatorApi } from './compute';
 
-expose(estimateFor);
+expose(estimatorApi);

@@ -1,2 +1,2 @@
-export { estimateInWorker, planInWorker, readBackupInWorker } from './client';
+export { askEstimator, askPlanner, warmWorkers } from './client';
 export type { HairQuestion } from './compute';

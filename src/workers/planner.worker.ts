@@ -1,4 +1,4 @@
 import { expose } from 'comlink';
-import { planFor } from './compute';
+import { plannerApi } from './compute';
 
-expose(planFor);
+expose(plannerApi);

@@ -4,7 +4,6 @@ export {
   classify,
   classifyLines,
   strengthWord,
-  TREATMENT_KINDS,
   type LedgerRow,
   type SchoolVerdict,
   type TreatmentKind,

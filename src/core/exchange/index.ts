@@ -1,5 +1,4 @@
 export {
-  BACKUP_FORMAT,
   backupSchema,
   DATA_VERSION,
   readBackup,

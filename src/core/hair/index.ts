@@ -1,5 +1,5 @@
 export { headSchema, newestHeads, type Head } from './head';
-export { estimateHair, HORIZON_DAYS } from './estimate';
+export { estimateHair } from './estimate';
 export type {
   DatedEstimate,
   DatedMeasurement,

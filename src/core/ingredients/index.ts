@@ -1,5 +1,4 @@
 export {
-  ACTIVES,
   ROLES,
   ingredientSchema,
   sourceSchema,

@@ -11,7 +11,7 @@ export {
   weekdayOf,
   type CalendarDay,
 } from './calendarDay';
-export { UNITS, UNIT_IDS, type Unit, type UnitId, type UnitKind } from './units';
+export { UNITS, type UnitId, type UnitKind } from './units';
 export { countingIds, idSchema, type IdSource } from './ids';
 export { instantSchema, type Instant } from './instant';
 export { inOrder, liveRecords, recordBaseSchema, withdrawalSchema, type Withdrawal } from './record';

@@ -5,14 +5,6 @@
  */
 export type UnitKind = 'mass' | 'volume' | 'count' | 'share';
 
-export interface Unit {
-  readonly id: UnitId;
-  readonly kind: UnitKind;
-  /** Grams or millilitres in one unit; for counts, 1; for a share, 1 percent. */
-  readonly size: number;
-  readonly source: string;
-}
-
 const LABEL_RULE = '21 CFR 101.9(b)(5)(viii)';
 const EXACT = 'definition';
 const KITCHEN = 'working assumption';
@@ -31,7 +23,7 @@ export const UNITS = {
   tsp: { id: 'tsp', kind: 'volume', size: 5, source: LABEL_RULE },
   tbsp: { id: 'tbsp', kind: 'volume', size: 15, source: LABEL_RULE },
   cup: { id: 'cup', kind: 'volume', size: 240, source: LABEL_RULE },
-  pint: { id: 'pint', kind: 'volume', size: 473, source: EXACT },
+  pint: { id: 'pint', kind: 'volume', size: 473, source: 'US liquid pint, rounded' },
   drop: {
     id: 'drop',
     kind: 'volume',
@@ -48,5 +40,3 @@ export const UNITS = {
 } as const satisfies Record<string, { id: string; kind: UnitKind; size: number; source: string }>;
 
 export type UnitId = keyof typeof UNITS;
-
-export const UNIT_IDS = Object.keys(UNITS) as [UnitId, ...UnitId[]];

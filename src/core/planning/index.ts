@@ -14,5 +14,5 @@ export {
   type UnmetRule,
 } from './plan';
 export { planProblem } from './problem';
-export { RULES, WEIGHTS, type Rule } from './rules';
+export { RULES, type Rule } from './rules';
 export { weekSearch } from './weekSearch';

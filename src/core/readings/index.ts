@@ -1,5 +1,5 @@
 export { FEEL, MIST, READING_LIMITS, SHED_REFERRAL_PER_DAY, STRETCH } from './protocols';
-export { FEEL_WORDS, MOMENTS, readingSchema, type Reading, type Strand } from './reading';
+export { FEEL_WORDS, readingSchema, type Reading, type Strand } from './reading';
 export {
   callsForDoctor,
   measurementsOf,
@@ -10,4 +10,4 @@ export {
   type StrandFigures,
 } from './measure';
 export { readingFromDraft, strandFromDraft, type ReadingDraft, type StrandDraft } from './readingDraft';
-export { EVENT_KINDS, headEventSchema, type EventKind, type HeadEvent } from './headEvent';
+export { headEventSchema, type EventKind, type HeadEvent } from './headEvent';

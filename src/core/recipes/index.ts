@@ -1,5 +1,5 @@
 export { RECIPE_LIMITS } from './limits';
-export { parseRecipe, amountText } from './parseRecipe';
+export { parseRecipe } from './parseRecipe';
 export {
   readLines,
   unreadLines,
@@ -9,6 +9,6 @@ export {
   type ReadLine,
   type UnreadLine,
 } from './parsedLine';
-export { RECIPE_USES, recipeVersionSchema, type RecipeVersion } from './recipe';
+export { recipeVersionSchema, type RecipeVersion } from './recipe';
 export { newestVersions } from './versions';
 export { stepsBefore, type LeadTask } from './leadTasks';

@@ -1,1 +1,1 @@
-export { CAUTIONS, cautionSchema, cautionsFor, mustBeStrained, type Caution } from './cautions';
+export { CAUTIONS, cautionSchema, cautionsFor, type Caution } from './cautions';

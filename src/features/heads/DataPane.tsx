@@ -4,7 +4,7 @@ import { mergeRecords, writeBackup, type Merge } from '@/core/exchange';
 import { dayOfDate } from '@/core/measures';
 import { selectAllRecords, selectStatus, selectUnsaved, useAppSelector } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
-import { readBackupInWorker } from '@/workers';
+import { askEstimator } from '@/workers';
 import { useAddRecords } from '../shared/useAddRecords';
 import { saveTextFile } from './browserFiles';
 
@@ -34,7 +34,7 @@ export function DataPane() {
     const file = event.target.files?.[0];
     event.target.value = '';
     if (!file) return;
-    const backup = await readBackupInWorker(await file.text());
+    const backup = await askEstimator('readBackup', await file.text());
     setState(
       backup.ok
         ? { step: 'ready', merge: mergeRecords(records, backup.value.records), fileName: file.name }

@@ -3,7 +3,7 @@ import type { HairState } from '@/core/hair';
 import type { CalendarDay } from '@/core/measures';
 import type { Plan } from '@/core/planning';
 import { selectLiveRecords, useAppSelector } from '@/store';
-import { estimateInWorker, planInWorker, type HairQuestion } from '@/workers';
+import { askEstimator, askPlanner, type HairQuestion } from '@/workers';
 import { useHead } from './useHead';
 import { useToday } from './useToday';
 
@@ -41,8 +41,8 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
     let current = true;
     const compute = async () => {
       const question = { head, records, today };
-      const state = await estimateInWorker(question);
-      const plan = await planInWorker({ ...question, state, weeks: WEEKS });
+      const state = await askEstimator('estimate', question);
+      const plan = await askPlanner('plan', { ...question, state, weeks: WEEKS });
       if (!current) return;
       setComputed({ question, state, plan });
       setFailure(null);

@@ -30,7 +30,6 @@ export const SLOT_WORDS: Record<Slot, string> = {
   refresh: 'a small beat',
 };
 
-/** Number and unit stay on one line. */
 export function minutesText(minutes: number): string {
-  return `${minutes}\u00a0min`;
+  return `${minutes} min`;
 }

@@ -1,8 +1,8 @@
 import { dayOfDate } from '@/core/measures';
 import { recordsAdded, type AppStore } from '@/store';
+import { askEstimator } from '@/workers';
 
-/** Fills an empty store with the demo; its code is fetched only then. */
+/** Fills an empty store with the demo. */
 export async function loadDemo(dispatch: AppStore['dispatch']): Promise<void> {
-  const { demoRecords } = await import('@/core/simulation');
-  dispatch(recordsAdded(demoRecords(dayOfDate(new Date()))));
+  dispatch(recordsAdded(await askEstimator('demo', dayOfDate(new Date()))));
 }

@@ -10,6 +10,7 @@ import {
   startPersistence,
   useAppSelector,
 } from '@/store';
+import { warmWorkers } from '@/workers';
 import { useTheme, useWide } from '@/ui';
 import { HairAnswerProvider } from '../shared/HairAnswer';
 import { Places } from './Places';
@@ -17,6 +18,8 @@ import { StorageNotice } from './StorageNotice';
 import { UndoBar } from './UndoBar';
 import { useDemoStart } from './useDemoStart';
 import { useLeaveWarning } from './useLeaveWarning';
+
+warmWorkers();
 
 const storage = browserStorage();
 const store = makeStore(storage);

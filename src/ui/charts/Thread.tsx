@@ -36,6 +36,8 @@ interface ThreadProps {
   readonly label: string;
 }
 
+/** Room beside the outermost level for its mark, pixels. */
+const EDGE = 24;
 /** Half the width of the drawn band: about 80 % of what may be. */
 const BAND_SD = 1.28;
 
@@ -46,7 +48,7 @@ export function Thread(props: ThreadProps) {
   const down = days === 'down';
   const scale = scaleLinear()
     .domain([...domain])
-    .range(down ? [6, width - 6] : [height - 6, 6])
+    .range(down ? [EDGE, width - EDGE] : [height - EDGE, EDGE])
     .clamp(true);
   const curve = down ? curveMonotoneY : curveMonotoneX;
 

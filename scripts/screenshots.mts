@@ -1,0 +1,56 @@
+/** Takes one picture of each main view, from the demo data, into docs/screenshots/. Look at them before you commit them. */
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import path from 'node:path';
+import { Browser, PHONE, WIDE } from '../e2e/support/browser';
+import { makeServer } from '../server/app';
+
+const VIEWS = [
+  { name: 'today', place: '/', size: PHONE },
+  { name: 'week', place: '/week', size: PHONE },
+  { name: 'week-dark', place: '/week', size: PHONE, dark: true },
+  { name: 'bench', place: '/bench', size: PHONE },
+  { name: 'verdict', place: '/bench/silk-glaze', size: PHONE, scrollTo: '[data-testid="verdict"]' },
+  { name: 'strand', place: '/strand', size: PHONE },
+  { name: 'reading', place: '/strand/reading', size: PHONE },
+  { name: 'heads', place: '/heads', size: PHONE },
+  { name: 'week-wide', place: '/week', size: WIDE },
+  { name: 'verdict-wide', place: '/bench/furnace-day-cream', size: WIDE },
+  { name: 'strand-wide', place: '/strand', size: WIDE },
+] as const;
+
+/** Fonts and drawings are there when the page has been still for two frames. */
+const WHEN_STILL = `
+  const done = arguments[0];
+  document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done())));
+`;
+
+const root = path.resolve(import.meta.dirname, '..');
+const folder = path.join(root, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const server = createServer(makeServer({ dist: path.join(root, 'dist'), demo: false }));
+await new Promise<void>((resolve) => server.listen(0, resolve));
+const address = `http://localhost:${(server.address() as AddressInfo).port}`;
+
+for (const view of VIEWS) {
+  const browser = await Browser.open(address, view.size);
+  if ('dark' in view) {
+    await browser.command('Emulation.setEmulatedMedia', {
+      features: [{ name: 'prefers-color-scheme', value: 'dark' }],
+    });
+  }
+  await browser.opensDemo();
+  await browser.goto(view.place);
+  await browser.headline();
+  await browser.driver.wait(async () => (await browser.headline()) !== 'One moment', 10_000);
+  if ('scrollTo' in view) {
+    await browser.driver.executeScript(`document.querySelector('${view.scrollTo}').scrollIntoView()`);
+  }
+  await browser.driver.executeAsyncScript(WHEN_STILL);
+  writeFileSync(path.join(folder, `${view.name}.png`), await browser.driver.takeScreenshot(), 'base64');
+  console.log(`docs/screenshots/${view.name}.png`);
+  await browser.close();
+}
+server.closeAllConnections();
+server.close();

@@ -1,4 +1,0 @@
-import { expose } from 'comlink';
-import { readBackup } from '@/core/exchange';
-
-expose(readBackup);
