@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/webdriverjs';
+import { AxeBuilder } from '@axe-core/webdriverjs';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { servedBuild } from './support/served';

@@ -73,22 +73,23 @@ class Dense {
   }
 }
 
+/** Gaussian elimination without pivoting: the matrix is symmetric and positive definite. */
 function solve(matrix: number[][], right: number[]): number[] {
-  const rows = matrix.map((row, index) => [...row, right[index] ?? 0]);
-  const size = rows.length;
+  const size = right.length;
+  const rows = matrix.map((row, index) => Float64Array.from([...row, right[index] ?? 0]));
+  const row = (index: number) => rows[index] as Float64Array;
   for (let pivot = 0; pivot < size; pivot++) {
-    for (let row = pivot + 1; row < size; row++) {
-      const factor = (rows[row]?.[pivot] ?? 0) / (rows[pivot]?.[pivot] ?? 1);
-      for (let column = pivot; column <= size; column++)
-        rows[row]![column]! -= factor * (rows[pivot]?.[column] ?? 0);
+    for (let below = pivot + 1; below < size; below++) {
+      const factor = row(below)[pivot]! / row(pivot)[pivot]!;
+      row(below).forEach((_, column) => {
+        row(below)[column]! -= factor * row(pivot)[column]!;
+      });
     }
   }
   const result = new Array<number>(size).fill(0);
-  for (let row = size - 1; row >= 0; row--) {
-    let rest = rows[row]?.[size] ?? 0;
-    for (let column = row + 1; column < size; column++)
-      rest -= (rows[row]?.[column] ?? 0) * (result[column] ?? 0);
-    result[row] = rest / (rows[row]?.[row] ?? 1);
+  for (let index = size - 1; index >= 0; index--) {
+    const known = result.reduce((sum, value, column) => sum + value * row(index)[column]!, 0);
+    result[index] = (row(index)[size]! - known) / row(index)[index]!;
   }
   return result;
 }

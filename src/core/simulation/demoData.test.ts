@@ -2,7 +2,7 @@ import { demoRecords, VirtualHead } from '.';
 import { classify } from '../classification';
 import { headsIn, historyOf, storedRecordSchema } from '../exchange';
 import { estimateHair } from '../hair';
-import { addDays, calendarDay, dayRange } from '../measures';
+import { calendarDay, dayRange } from '../measures';
 import { planProblem, weekSearch } from '../planning';
 import { strandFigures } from '../readings';
 import { newestVersions, parseRecipe } from '../recipes';
@@ -66,7 +66,7 @@ describe('a virtual head', () => {
       { seed: 3, halfLifeDays: 5, restShift: { firmness: 1, breakage: 0, porosity: 0 } },
     );
     const start = virtual.level('firmness');
-    for (const _ of dayRange(addDays(week[0]!, 0), 60)) virtual.passDay();
+    for (let day = 0; day < 60; day++) virtual.passDay();
     expect(virtual.level('firmness')).toBeGreaterThan(start);
   });
 });

@@ -1,10 +1,8 @@
 import { headsIn, historyOf } from '@/core/exchange';
 import { estimateHair } from '@/core/hair';
-import { addDays, calendarDay } from '@/core/measures';
+import { calendarDay } from '@/core/measures';
 import { planProblem, weekSearch } from '@/core/planning';
 import { demoRecords } from '@/core/simulation';
-import { dueReading } from '../today/dueReading';
-import { daysSinceDetangle } from '../strand/daysSinceDetangle';
 import { threadOf } from './threadOf';
 import { PAST_DAYS, weekRows } from './weekRows';
 
@@ -37,24 +35,5 @@ describe('the rows of the week', () => {
     expect(drawing.rule).toBe(PAST_DAYS * 50);
     expect(drawing.marks.some((mark) => mark.done)).toBe(true);
     expect(drawing.marks.some((mark) => !mark.done)).toBe(true);
-  });
-});
-
-describe('what the log knows', () => {
-  it('is when a dry reading is due: one or two days after a treatment that has none yet', () => {
-    const washed = history.sessions
-      .map((session) => session.day)
-      .sort()
-      .at(-1)!;
-    const unread = { ...history, readings: history.readings.filter((reading) => reading.day <= washed) };
-    expect(dueReading(unread, addDays(washed, 1))).toBe(washed);
-    expect(dueReading(unread, addDays(washed, 2))).toBe(washed);
-    expect(dueReading(unread, addDays(washed, 3))).toBeUndefined();
-    expect(dueReading(history, addDays(washed, 2))).toBeUndefined();
-  });
-
-  it('is how many days ago the hair was detangled', () => {
-    expect(daysSinceDetangle(history, today)).toBe(3);
-    expect(daysSinceDetangle({ ...history, readings: [], sessions: [] }, today)).toBeNull();
   });
 });
