@@ -223,6 +223,22 @@ describe('records', () => {
     await browser.sees('Too much');
   });
 
+  it('can be entered, but not kept, where the browser blocks its storage, and that is said', async () => {
+    const browser = await phone();
+    await browser.command('Page.addScriptToEvaluateOnNewDocument', {
+      source:
+        "IDBFactory.prototype.open = () => { throw new DOMException('Access is denied.', 'SecurityError'); };",
+    });
+    await browser.goto('/');
+    await browser.sees('does not let this page save');
+    await browser.pressId('start-demo');
+    await browser.sees('Maren');
+    await browser.press('Heads');
+    await browser.sees('They cannot be stored here');
+    // Leaving asks first; nothing of this is kept.
+    await browser.driver.executeScript('window.onbeforeunload = null');
+  });
+
   it('of a newer version are not read', async () => {
     const browser = await phone();
     await browser.goto('/heads');

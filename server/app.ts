@@ -45,9 +45,10 @@ export function makeServer({ dist, demo }: ServerOptions): Express {
         directives: {
           defaultSrc: ["'none'"],
           scriptSrc: ["'self'"],
+          // Metro starts a worker through a blob of one line that imports the real file.
           workerSrc: ["'self'", 'blob:'],
           styleSrc: ["'self'", EMPTY_STYLE_HASH],
-          imgSrc: ["'self'", 'data:', 'blob:'],
+          imgSrc: ["'self'"],
           fontSrc: ["'self'"],
           connectSrc: ["'self'"],
           manifestSrc: ["'self'"],

@@ -1,4 +1,5 @@
-import { Pressable, Text, View } from 'react-native';
+import * as RadioGroup from '@rn-primitives/radio-group';
+import { Text } from 'react-native';
 
 interface ChoiceProps<Value> {
   readonly label: string;
@@ -8,7 +9,7 @@ interface ChoiceProps<Value> {
   readonly testID?: string;
 }
 
-/** One of a few, all in sight. */
+/** One of a few, all in sight; arrow keys go through them. */
 export function Choice<Value extends string | number>({
   label,
   options,
@@ -16,17 +17,26 @@ export function Choice<Value extends string | number>({
   onChange,
   testID,
 }: ChoiceProps<Value>) {
+  // The group underneath knows texts only.
+  const choose = (text: string) => {
+    const option = options.find((known) => String(known.value) === text);
+    if (option) onChange(option.value);
+  };
   return (
-    <View role="radiogroup" aria-label={label} testID={testID} className="flex-row flex-wrap gap-2">
+    <RadioGroup.Root
+      aria-label={label}
+      value={value === null ? undefined : String(value)}
+      onValueChange={choose}
+      testID={testID}
+      className="flex-row flex-wrap gap-2"
+    >
       {options.map((option) => {
         const chosen = option.value === value;
         return (
-          <Pressable
+          <RadioGroup.Item
             key={option.value}
-            role="radio"
-            aria-checked={chosen}
+            value={String(option.value)}
             aria-label={option.hint ? `${option.label}: ${option.hint}` : option.label}
-            onPress={() => onChange(option.value)}
             className={`min-h-target justify-center rounded-xl border-2 px-3 py-2 ${
               chosen ? 'border-ink bg-lane' : 'border-line bg-raised'
             }`}
@@ -34,9 +44,9 @@ export function Choice<Value extends string | number>({
             <Text className={`${chosen ? 'font-strong' : 'font-text'} text-body text-ink`}>
               {option.label}
             </Text>
-          </Pressable>
+          </RadioGroup.Item>
         );
       })}
-    </View>
+    </RadioGroup.Root>
   );
 }

@@ -45,7 +45,7 @@ function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: 
   ] as const;
   return (
     <View className="gap-1" role="group" aria-label={`Strand ${number}`}>
-      <View className="flex-row items-start gap-2">
+      <View className="flex-row flex-wrap items-start gap-2">
         {lengths.map(({ part, label }) => (
           <FormField
             key={part}
@@ -54,7 +54,7 @@ function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: 
             label={label}
             spoken={`Strand ${number}, ${label}, mm`}
             numeric
-            className="max-w-[110px] flex-1"
+            className="min-w-[74px] max-w-[110px] flex-1"
             testID={`${part}-${index}`}
           />
         ))}
