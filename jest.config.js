@@ -34,22 +34,19 @@ const ES_MODULES = [
   'parse-ingredient',
   'numeric-quantity',
   'comlink',
+  '@rn-primitives/.*',
   'sonner-native',
 ].join('|');
 
 module.exports = {
   projects: [
     node('core', ['<rootDir>/src/core/**/*.test.ts']),
-    node('node', [
-      '<rootDir>/server/**/*.test.ts',
-      '<rootDir>/cli/**/*.test.ts',
-      '<rootDir>/src/workers/**/*.test.ts',
-    ]),
+    node('node', ['<rootDir>/server/**/*.test.ts', '<rootDir>/cli/**/*.test.ts']),
     node('browser', ['<rootDir>/e2e/**/*.test.ts'], {}),
     {
       displayName: 'interface',
       preset: 'jest-expo/web',
-      testMatch: ['<rootDir>/src/{store,features,ui}/**/*.test.{ts,tsx}'],
+      testMatch: ['<rootDir>/src/{store,features,ui,workers}/**/*.test.{ts,tsx}'],
       transform: {
         '\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
       },

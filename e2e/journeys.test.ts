@@ -5,6 +5,7 @@ import { calendarDay } from '../src/core/measures';
 import { readBackup, writeBackup } from '../src/core/exchange';
 import { demoRecords } from '../src/core/simulation';
 import type { Browser } from './support/browser';
+import { readsIn, unhurriedDemo } from './support/records';
 import { servedBuild } from './support/served';
 
 jest.setTimeout(90_000);
@@ -72,12 +73,11 @@ describe('a pasted recipe', () => {
 describe('a reading', () => {
   it('that says gummy turns the week to protein, one that says brittle turns it to moisture', async () => {
     const browser = await phone();
-    await browser.goto('/');
-    await browser.pressId('start-demo');
-    await browser.sees('Pip');
-    await browser.press('Pip');
+    await readsIn(browser, unhurriedDemo());
+    await browser.press('Put Pip on screen');
     await browser.goto('/week');
-    await browser.sees('Moisture');
+    await browser.sees('Pip · next seven days');
+    expect(await browser.headline()).not.toMatch(/^Protein/);
 
     await takeReading(browser, ['60', '95', '85'], 'gummy');
     await browser.sees('Protein ');
@@ -255,10 +255,82 @@ describe('records', () => {
   });
 });
 
+describe('a head', () => {
+  it('can be changed; the week follows, the change is kept and can be undone', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/heads');
+    await browser.press('Change Pip');
+    await browser.sees('Guesses are fine');
+    await browser.write('head-length', 'long');
+    await browser.pressId('save-head');
+    await browser.sees('Write the length in centimetres');
+    await browser.write('head-length', '21');
+    await browser.pressId('save-head');
+    await browser.sees('21 cm');
+    await browser.driver.navigate().refresh();
+    await browser.sees('21 cm');
+    await browser.goto('/week');
+    await browser.sees('Pip · next seven days');
+  });
+
+  it('that counts any protein sees another verdict', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench/kefir-mango');
+    await browser.sees('Balanced, light');
+    await browser.goto('/heads/maren');
+    await browser.press('any protein: Food protein counts nearly as much as broken-down protein.');
+    await browser.pressId('save-head');
+    await browser.sees('Protein: any protein');
+    await browser.press('Bench');
+    await browser.sees('Protein, strong');
+  });
+});
+
+describe('a treatment', () => {
+  it('that was done is written down in one tap and moves the plan, and can be taken back', async () => {
+    const browser = await phone();
+    await readsIn(browser, unhurriedDemo());
+    await browser.goto('/week');
+    await browser.press('I did Silk & rice-water glaze');
+    await browser.sees('is written down for Maren');
+    await browser.sees('25 min on · done');
+    await browser.pressId('undo');
+    await browser.driver.wait(async () => !(await browser.text()).includes('25 min on · done'), 10_000);
+  });
+});
+
+describe('an address that leads nowhere', () => {
+  it.each(['/poem', '/bench/poem', '/heads/poem'])('%s says so and leads back', async (place) => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto(place);
+    await browser.sees('There is nothing at this address');
+    await browser.press('Go to today');
+    await browser.sees('Maren ·');
+  });
+});
+
+describe('the dark theme', () => {
+  it('is chosen in the settings and stays', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/heads');
+    await browser.press('dark');
+    const isDark = () =>
+      browser.driver.executeScript<boolean>("return document.documentElement.classList.contains('dark')");
+    await browser.driver.wait(isDark, 5000);
+    await browser.driver.navigate().refresh();
+    await browser.sees('Maren and Pip');
+    await browser.driver.wait(isDark, 5000);
+  });
+});
+
 describe('a wide screen', () => {
   it('has the rail, days as columns and the reasons below, all within reach of the keyboard', async () => {
     const browser = await wide();
-    await browser.opensDemo();
+    await readsIn(browser, unhurriedDemo());
     await browser.goto('/week');
     await browser.sees('Without it the hair would be');
     const columns = await browser.driver.findElements(By.css('[data-testid="day-column"]'));
@@ -266,16 +338,14 @@ describe('a wide screen', () => {
 
     // By keyboard alone: to a beat's column, which opens its reasons.
     await browser.goto('/week');
-    await browser.sees('Nettle mist');
-    const body = browser.driver.findElement(By.css('body'));
+    await browser.sees('Without it the hair would be');
     for (let presses = 0; presses < 40; presses++) {
-      await body.sendKeys(Key.TAB);
+      await browser.driver.findElement(By.css('body')).sendKeys(Key.TAB);
       const active = browser.driver.switchTo().activeElement();
-      if (((await active.getAttribute('aria-label')) ?? '').startsWith('Why Nettle mist')) {
-        await active.sendKeys(Key.ENTER);
-        await browser.sees('a mist is enough');
-        return;
-      }
+      if (!((await active.getAttribute('aria-label')) ?? '').startsWith('Why ')) continue;
+      await active.sendKeys(Key.ENTER);
+      await browser.driver.wait(async () => (await active.getAttribute('aria-pressed')) === 'true', 5000);
+      return;
     }
     throw new Error('the keyboard never reached the beat');
   });

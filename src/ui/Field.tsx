@@ -68,7 +68,15 @@ export function Field(props: FieldProps) {
 }
 
 /** A labelled group of controls. */
-export function FieldGroup({ label, help, children }: { label: string; help?: string; children: ReactNode }) {
+export function FieldGroup({
+  label,
+  help,
+  children,
+}: {
+  label: string;
+  help?: string | undefined;
+  children: ReactNode;
+}) {
   return (
     <View role="group" aria-label={label} className="gap-2">
       <Strong>{label}</Strong>

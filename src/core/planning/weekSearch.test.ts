@@ -3,7 +3,7 @@ import { checkPlan, planProblem, RULES, weekSearch, type Plan, type PlanProblem 
 import { estimateHair, headSchema, type Head, type HeadHistory } from '../hair';
 import { addDays, calendarDay, type CalendarDay } from '../measures';
 import type { Reading } from '../readings';
-import { parseRecipe, type RecipeVersion } from '../recipes';
+import { parseRecipe, savedLine, type RecipeVersion } from '../recipes';
 import type { Session } from '../sessions';
 
 const from = calendarDay('2026-05-10');
@@ -38,16 +38,7 @@ function recipe(recipeId: string, use: RecipeVersion['use'], ...lines: string[])
     use,
     contactMinutes: 30,
     warmth: 'room',
-    lines: parsed.value.lines.map((line) =>
-      line.status === 'read'
-        ? {
-            text: line.text,
-            ingredientId: line.ingredientId,
-            preparationId: line.preparationId,
-            grams: line.grams,
-          }
-        : { text: line.text, ingredientId: null, preparationId: null, grams: null },
-    ),
+    lines: parsed.value.lines.map(savedLine),
   };
 }
 
@@ -194,6 +185,66 @@ describe('the plan of a week', () => {
     const { plan } = planFor(part as Partial<HeadHistory>, changed as Partial<Head>);
     expect(plan.unmet.map((rule) => rule.text).join(' ')).toContain(said);
     expect(plan.days).toHaveLength(7);
+  });
+
+  it('puts oil on before each wash: the evening before where that evening is free, otherwise on the day', () => {
+    const prePooOf = (freeMinutes: number[]) => {
+      const { plan } = planFor({}, { freeMinutes });
+      const [main] = mains(plan);
+      const oil = plan.days
+        .flatMap((day) => day.beats)
+        .find((beat) => beat.slot === 'pre-poo' && main && beat.day <= main.day);
+      return oil && main ? [oil.day === main.day, oil.overnight] : null;
+    };
+    // 2026-05-10 is a Sunday; only Wednesday is long enough, with Tuesday evening free or not.
+    expect(prePooOf([0, 0, 30, 200, 0, 0, 0])).toEqual([false, true]);
+    expect(prePooOf([0, 0, 0, 200, 0, 0, 0])).toEqual([true, false]);
+    expect(prePooOf([0, 0, 0, 95, 0, 0, 0])).toBeNull();
+  });
+
+  it('gives mists only in the longer gaps between washes', () => {
+    const { plan } = planFor({}, { freeMinutes: [200, 0, 0, 0, 0, 0, 0] }, 2);
+    const washes = mains(plan).map((beat) => beat.day);
+    const mists = plan.days.flatMap((day) => day.beats).filter((beat) => beat.slot === 'refresh');
+    expect(mists.length).toBeGreaterThan(0);
+    for (const mist of mists) {
+      expect(washes).not.toContain(mist.day);
+      expect(washes).not.toContain(addDays(mist.day, 1));
+    }
+  });
+
+  it('tries one new recipe a week and no more', () => {
+    const fresh = ['a', 'b', 'c'].map((id) =>
+      recipe(id, 'mask', '2 tbsp honey', '4 tbsp plain conditioner', '100 ml oat milk'),
+    );
+    const { plan } = planFor({ recipes: fresh, sessions: [], readings: [strands(64, 64, true)] }, {}, 3);
+    for (const week of [0, 1, 2]) {
+      const used = mains(plan).filter(
+        (beat) => Math.floor((plan.days.findIndex((day) => day.day === beat.day) || 0) / 7) === week,
+      );
+      expect(new Set(used.map((beat) => beat.recipeId)).size).toBeLessThanOrEqual(1);
+    }
+  });
+
+  it('leaves out what a caution stops', () => {
+    const harsh = recipe('harsh', 'mask', '90 g plain conditioner', '10 g tea tree essential oil');
+    const { problem, plan } = planFor({ recipes: [harsh] });
+    expect(problem.treatments).toEqual([]);
+    expect(plan.unmet[0]?.rule).toBe('no-recipe');
+  });
+
+  it('takes what was done today into account', () => {
+    const { plan } = planFor({ sessions: [...known, used('cream', from)] });
+    expect(mains(plan).every((beat) => beat.day >= addDays(from, RULES.washGap.value))).toBe(true);
+  });
+
+  it('covers a change of the clock and of the year day by day', () => {
+    const start = calendarDay('2026-12-28');
+    const history: HeadHistory = { recipes: ALL, readings: [], sessions: known, events: [] };
+    const plan = weekSearch(planProblem(head, history, estimateHair(head, history, start), start, 2));
+    expect(plan.days.map((day) => day.day)).toEqual(
+      Array.from({ length: 14 }, (_, index) => addDays(start, index)),
+    );
   });
 
   it('is the same for the same question', () => {

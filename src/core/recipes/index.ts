@@ -9,6 +9,6 @@ export {
   type ReadLine,
   type UnreadLine,
 } from './parsedLine';
-export { recipeVersionSchema, type RecipeVersion } from './recipe';
+export { recipeVersionSchema, savedLine, type RecipeVersion } from './recipe';
 export { newestVersions } from './versions';
 export { stepsBefore, type LeadTask } from './leadTasks';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, recordBaseSchema } from '../measures';
 import { RECIPE_LIMITS } from './limits';
+import type { ParsedLine } from './parsedLine';
 
 /** What the treatment is used as; see docs/model.md. */
 export const RECIPE_USES = ['pre-poo', 'mask', 'rinse'] as const;
@@ -28,3 +29,17 @@ export const recipeVersionSchema = recordBaseSchema.extend({
   warmth: z.enum(['room', 'warm']),
 });
 export type RecipeVersion = z.infer<typeof recipeVersionSchema>;
+
+/** What is kept of a parsed line: a note or a line that is not understood keeps its text and weighs nothing. */
+export function savedLine(line: ParsedLine): RecipeVersion['lines'][number] {
+  if (line.status !== 'read') {
+    return {
+      text: line.text.slice(0, RECIPE_LIMITS.lineCharacters),
+      ingredientId: null,
+      preparationId: null,
+      grams: null,
+    };
+  }
+  const { text, ingredientId, preparationId, grams } = line;
+  return { text, ingredientId, preparationId, grams };
+}

@@ -10,7 +10,7 @@ import {
   type CalendarDay,
   type IdSource,
 } from '../measures';
-import { parseRecipe, type ParsedLine, type RecipeVersion } from '../recipes';
+import { parseRecipe, savedLine, type RecipeVersion } from '../recipes';
 import {
   DEMO_WEEKS,
   DEMO_HEADS,
@@ -83,17 +83,6 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string): RecipeV
     contactMinutes,
     warmth,
   };
-}
-
-function savedLine(line: ParsedLine): RecipeVersion['lines'][number] {
-  return line.status === 'read'
-    ? {
-        text: line.text,
-        ingredientId: line.ingredientId,
-        preparationId: line.preparationId,
-        grams: line.grams,
-      }
-    : { text: line.text, ingredientId: null, preparationId: null, grams: null };
 }
 
 function pushOf(recipe: RecipeVersion) {

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { classify, verdictHeadline } from '@/core/classification';
 import { parseRecipe, readLines, type RecipeVersion } from '@/core/recipes';
 import { cautionsFor } from '@/core/safety';
-import { Button, FieldGroup, Problem, Screen, Small, useWide } from '@/ui';
+import { Button, Problem, Screen, Small, useWide } from '@/ui';
 import { FormChoice, FormField, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useHead } from '../shared/useHead';
@@ -77,18 +77,16 @@ export function RecipeEditor({ existing }: { existing?: RecipeVersion }) {
       )}
       {wide ? null : pane}
       <FormField control={control} name="name" label="Name" testID="recipe-name" />
-      <FieldGroup label="Used as">
-        <FormChoice
-          control={control}
-          name="use"
-          label="Used as"
-          options={[
-            { value: 'mask', label: 'mask' },
-            { value: 'pre-poo', label: 'pre-poo' },
-            { value: 'rinse', label: 'rinse or mist' },
-          ]}
-        />
-      </FieldGroup>
+      <FormChoice
+        control={control}
+        name="use"
+        label="Used as"
+        options={[
+          { value: 'mask', label: 'mask' },
+          { value: 'pre-poo', label: 'pre-poo' },
+          { value: 'rinse', label: 'rinse or mist' },
+        ]}
+      />
       <View className="flex-row flex-wrap items-start gap-4">
         <FormField
           control={control}
@@ -97,17 +95,15 @@ export function RecipeEditor({ existing }: { existing?: RecipeVersion }) {
           label="Minutes on the hair"
           numeric
         />
-        <FieldGroup label="Warmth">
-          <FormChoice
-            control={control}
-            name="warmth"
-            label="Warmth"
-            options={[
-              { value: 'room', label: 'room' },
-              { value: 'warm', label: 'warm, under a cap' },
-            ]}
-          />
-        </FieldGroup>
+        <FormChoice
+          control={control}
+          name="warmth"
+          label="Warmth"
+          options={[
+            { value: 'room', label: 'room' },
+            { value: 'warm', label: 'warm, under a cap' },
+          ]}
+        />
       </View>
       <View className="flex-row flex-wrap gap-3">
         <Button

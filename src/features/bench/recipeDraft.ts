@@ -1,5 +1,5 @@
 import { type Problem, type Result } from '@/core/measures';
-import { parseRecipe, recipeVersionSchema, type RecipeVersion } from '@/core/recipes';
+import { parseRecipe, recipeVersionSchema, savedLine, type RecipeVersion } from '@/core/recipes';
 
 /** A recipe as it stands in the form. */
 export interface RecipeDraft {
@@ -60,16 +60,7 @@ export function versionFromDraft(draft: RecipeDraft, stamp: Stamp): Result<Recip
     use: draft.use,
     warmth: draft.warmth,
     contactMinutes: minutes,
-    lines: parsed.value.lines.map((line) =>
-      line.status === 'read'
-        ? {
-            text: line.text,
-            ingredientId: line.ingredientId,
-            preparationId: line.preparationId,
-            grams: line.grams,
-          }
-        : { text: line.text.slice(0, 300), ingredientId: null, preparationId: null, grams: null },
-    ),
+    lines: parsed.value.lines.map(savedLine),
   });
   if (result.success) return { ok: true, value: result.data };
   const problems = result.error.issues.map((issue): Problem => ({

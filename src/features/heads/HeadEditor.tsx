@@ -52,6 +52,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
                   key={label}
                   control={control}
                   name={`free.${index}`}
+                  testID={`free-${index}`}
                   label={label}
                   numeric
                   className="w-[76px]"
@@ -59,21 +60,17 @@ export function HeadEditor({ existing }: { existing?: Head }) {
               ))}
             </View>
           </FieldGroup>
-          <FieldGroup
+          <FormChoice
+            control={control}
+            name="school"
             label="What counts as protein"
             help="Makers differ; the verdict shows all three, this one is in force."
-          >
-            <FormChoice
-              control={control}
-              name="school"
-              label="What counts as protein"
-              options={SCHOOLS.map((value) => ({
-                value,
-                label: SCHOOL_WORDS[value].label,
-                hint: SCHOOL_WORDS[value].meaning,
-              }))}
-            />
-          </FieldGroup>
+            options={SCHOOLS.map((value) => ({
+              value,
+              label: SCHOOL_WORDS[value].label,
+              hint: SCHOOL_WORDS[value].meaning,
+            }))}
+          />
         </View>
       }
     >
@@ -88,51 +85,46 @@ export function HeadEditor({ existing }: { existing?: Head }) {
           testID="head-length"
         />
       </View>
-      <FieldGroup label="What troubles you most?">
-        <FormChoice
-          control={control}
-          name="complaint"
-          label="Complaint"
-          options={[
-            { value: 'none', label: 'nothing much' },
-            { value: 'mushy', label: 'limp, gummy' },
-            { value: 'straw', label: 'hard, like straw' },
-            { value: 'breaks', label: 'it breaks' },
-          ]}
-        />
-      </FieldGroup>
-      <FieldGroup label="Does it drink water?">
-        <FormChoice
-          control={control}
-          name="porosityGuess"
-          label="Porosity"
-          options={[
-            { value: 'low', label: 'drops stay on it' },
-            { value: 'medium', label: 'in between' },
-            { value: 'high', label: 'soaks at once' },
-            { value: 'unknown', label: 'don’t know' },
-          ]}
-        />
-      </FieldGroup>
-      <FieldGroup label="One strand between two fingers">
-        <FormChoice
-          control={control}
-          name="strand"
-          label="Strand"
-          options={[
-            { value: 'fine', label: 'barely felt' },
-            { value: 'medium', label: 'felt' },
-            { value: 'coarse', label: 'like a thread' },
-          ]}
-        />
-      </FieldGroup>
+      <FormChoice
+        control={control}
+        name="complaint"
+        label="What troubles you most?"
+        options={[
+          { value: 'none', label: 'nothing much' },
+          { value: 'mushy', label: 'limp, gummy' },
+          { value: 'straw', label: 'hard, like straw' },
+          { value: 'breaks', label: 'it breaks' },
+        ]}
+      />
+      <FormChoice
+        control={control}
+        name="porosityGuess"
+        label="Does it drink water?"
+        options={[
+          { value: 'low', label: 'drops stay on it' },
+          { value: 'medium', label: 'in between' },
+          { value: 'high', label: 'soaks at once' },
+          { value: 'unknown', label: 'don’t know' },
+        ]}
+      />
+      <FormChoice
+        control={control}
+        name="strand"
+        label="One strand between two fingers"
+        options={[
+          { value: 'fine', label: 'barely felt' },
+          { value: 'medium', label: 'felt' },
+          { value: 'coarse', label: 'like a thread' },
+        ]}
+      />
       <View className="flex-row flex-wrap gap-6">
-        <FieldGroup label="Gets stiff from a little protein">
-          <FormChoice control={control} name="sensitive" label="Protein-sensitive" options={YES_NO} />
-        </FieldGroup>
-        <FieldGroup label="A child’s head">
-          <FormChoice control={control} name="child" label="Child" options={YES_NO} />
-        </FieldGroup>
+        <FormChoice
+          control={control}
+          name="sensitive"
+          label="Gets stiff from a little protein"
+          options={YES_NO}
+        />
+        <FormChoice control={control} name="child" label="A child’s head" options={YES_NO} />
       </View>
       <View className="flex-row flex-wrap gap-3 pt-2">
         <Button

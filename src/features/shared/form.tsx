@@ -7,7 +7,7 @@ import {
   type Resolver,
 } from 'react-hook-form';
 import type { Result } from '@/core/measures';
-import { Choice, Field } from '@/ui';
+import { Choice, Field, FieldGroup } from '@/ui';
 
 /**
  * Lets a form be checked by the core: a check that makes a record from a draft, or says what is wrong and where.
@@ -70,21 +70,31 @@ interface FormChoiceProps<Draft extends FieldValues> {
   readonly control: Control<Draft>;
   readonly name: FieldPath<Draft>;
   readonly label: string;
+  readonly help?: string;
   readonly options: readonly {
     readonly value: string | number;
     readonly label: string;
     readonly hint?: string;
   }[];
-  readonly testID?: string;
 }
 
-export function FormChoice<Draft extends FieldValues>({ control, name, ...rest }: FormChoiceProps<Draft>) {
+/** A choice under its label. */
+export function FormChoice<Draft extends FieldValues>({
+  control,
+  name,
+  label,
+  help,
+  options,
+}: FormChoiceProps<Draft>) {
   const { field } = useController({ control, name });
   return (
-    <Choice<string | number>
-      {...rest}
-      value={field.value as string | number | null}
-      onChange={field.onChange}
-    />
+    <FieldGroup label={label} help={help}>
+      <Choice<string | number>
+        label={label}
+        options={options}
+        value={field.value as string | number | null}
+        onChange={field.onChange}
+      />
+    </FieldGroup>
   );
 }

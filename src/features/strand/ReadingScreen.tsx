@@ -70,18 +70,16 @@ function ReadingForm({ head, today }: { head: Head; today: CalendarDay }) {
     >
       <View className="flex-row flex-wrap items-start gap-4">
         <DayField control={control} today={today} yesterday={addDays(today, -1)} />
-        <FieldGroup label="Moment">
-          <FormChoice
-            control={control}
-            name="moment"
-            label="Moment"
-            options={[
-              { value: 'before', label: 'before' },
-              { value: 'after', label: 'after' },
-              { value: 'dry', label: 'dry, next day' },
-            ]}
-          />
-        </FieldGroup>
+        <FormChoice
+          control={control}
+          name="moment"
+          label="Moment"
+          options={[
+            { value: 'before', label: 'before' },
+            { value: 'after', label: 'after' },
+            { value: 'dry', label: 'dry, next day' },
+          ]}
+        />
       </View>
       <StrandFields control={control} />
       <FieldGroup label="Detangling" help="Broken: short, no bulb. Shed: full length, with a bulb.">
@@ -115,14 +113,12 @@ function ReadingForm({ head, today }: { head: Head; today: CalendarDay }) {
           testID="mist"
         />
       </FieldGroup>
-      <FieldGroup label="Feel, wet">
-        <FormChoice
-          control={control}
-          name="feel"
-          label="Feel"
-          options={FEEL_WORDS.map((label, index) => ({ value: index - 3, label }))}
-        />
-      </FieldGroup>
+      <FormChoice
+        control={control}
+        name="feel"
+        label="Feel, wet"
+        options={FEEL_WORDS.map((label, index) => ({ value: index - 3, label }))}
+      />
       {formState.errors.root ? <Problem live>{String(formState.errors.root.message)}</Problem> : null}
       <View className="flex-row flex-wrap gap-3">
         <Button tone="main" label="Save reading" onPress={save} testID="save-reading" />

@@ -1,0 +1,27 @@
+import { newestVersions, stepsBefore, type RecipeVersion } from '.';
+
+describe('what is prepared ahead', () => {
+  it('comes with its hours, the longest first; what needs nothing is left out', () => {
+    const tasks = stepsBefore([
+      { ingredientId: 'honey', preparationId: null },
+      { ingredientId: 'linseed', preparationId: 'boiled' },
+      { ingredientId: 'fenugreek', preparationId: 'strained' },
+    ]);
+    expect(tasks.map(({ text, leadHours }) => [text.split(':')[0], leadHours])).toEqual([
+      ['Fenugreek seed', 12],
+      ['Linseed', 0.5],
+    ]);
+  });
+
+  it('ignores an ingredient that is in no catalogue any more', () => {
+    expect(stepsBefore([{ ingredientId: 'gone', preparationId: 'soaked' }])).toEqual([]);
+  });
+});
+
+describe('versions', () => {
+  it('show the newest of each recipe, in the order of the recipes', () => {
+    const version = (recipeId: string, number: number) => ({ recipeId, version: number }) as RecipeVersion;
+    const newest = newestVersions([version('a', 1), version('b', 2), version('a', 3), version('b', 1)]);
+    expect(newest.map(({ recipeId, version: number }) => `${recipeId}${number}`)).toEqual(['a3', 'b2']);
+  });
+});

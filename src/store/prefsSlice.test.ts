@@ -1,0 +1,33 @@
+import { readPrefs, prefsSlice, themeChosen, headChosen } from './prefsSlice';
+import { selectUndo, undoClosed, undoOffered, undoSlice } from './undoSlice';
+
+const DEFAULTS = { theme: 'system', headId: null };
+
+describe('prefs', () => {
+  it.each([null, '', '{', '7', '{"theme":"neon"}', '{"headId":5}'])(
+    'that read %p fall back to the defaults',
+    (text) => {
+      expect(readPrefs(text)).toEqual(DEFAULTS);
+    },
+  );
+
+  it('keep what is valid', () => {
+    expect(readPrefs('{"theme":"dark"}')).toEqual({ theme: 'dark', headId: null });
+  });
+
+  it('change one at a time', () => {
+    const { reducer } = prefsSlice;
+    const dark = reducer(undefined, themeChosen('dark'));
+    expect(reducer(dark, headChosen('pip'))).toEqual({ theme: 'dark', headId: 'pip' });
+  });
+});
+
+describe('the offer to undo', () => {
+  it('is the last one made, until it is closed', () => {
+    const { reducer } = undoSlice;
+    const first = reducer(null, undoOffered({ said: 'one', recordIds: ['a'] }));
+    const second = reducer(first, undoOffered({ said: 'two', recordIds: ['b'] }));
+    expect(selectUndo({ undo: second })).toEqual({ said: 'two', recordIds: ['b'] });
+    expect(reducer(second, undoClosed())).toBeNull();
+  });
+});

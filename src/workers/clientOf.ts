@@ -1,0 +1,56 @@
+import { wrap } from 'comlink';
+
+type Answers = Record<string, (question: never) => unknown>;
+type Ask<Api extends Answers> = <Name extends keyof Api>(
+  name: Name,
+  question: Parameters<Api[Name]>[0],
+) => Promise<Awaited<ReturnType<Api[Name]>>>;
+
+interface Client<Api extends Answers> {
+  /** Starts the worker before it is needed: reading its code takes longer than most answers. */
+  readonly warm: () => void;
+  readonly ask: Ask<Api>;
+}
+
+/**
+ * Asks a worker. Where no worker can start, the same code answers on the page: slower to the touch, not different in
+ * its answer.
+ */
+export function clientOf<Api extends Answers>(
+  startWorker: () => Worker,
+  onThePage: () => Promise<Api>,
+): Client<Api> {
+  let started: Ask<Api> | undefined;
+
+  const askPage: Ask<Api> = async (name, question) => {
+    const answer = (await onThePage())[name] as unknown as (asked: unknown) => never;
+    return answer(question);
+  };
+
+  const askWorker = (): Ask<Api> => {
+    let worker: Worker;
+    try {
+      worker = startWorker();
+    } catch {
+      return askPage;
+    }
+    const remote = wrap<Answers>(worker) as unknown as Record<keyof Api, (asked: unknown) => Promise<never>>;
+    const broken = new Promise<never>((_, reject) => {
+      worker.addEventListener('error', () => reject(new Error('The worker did not start.')));
+    });
+    broken.catch(() => {
+      started = askPage;
+    });
+    return (name, question) =>
+      Promise.race([remote[name](question), broken]).catch(() => askPage(name, question));
+  };
+
+  const warm = () => {
+    started ??= askWorker();
+  };
+  const ask: Ask<Api> = (name, question) => {
+    warm();
+    return (started ?? askPage)(name, question);
+  };
+  return { warm, ask };
+}
