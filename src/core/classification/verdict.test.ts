@@ -72,6 +72,18 @@ describe('the verdict', () => {
     const clear = verdictOf('11 g gelatin', '150 ml water');
     const murky = verdictOf('11 g gelatin', '150 ml water', '2 cups blorb');
     expect(murky.confidence).toBeLessThan(clear.confidence);
+    expect(clear.doubts).toEqual([]);
+    expect(murky.doubts[0]).toContain('33 % of the lines are not understood');
+  });
+
+  it('says what takes its confidence away, the gravest first', () => {
+    expect(verdictOf('3 eggs', '2 tbsp olive oil', '2 tbsp honey').doubts.join(' ')).toContain(
+      'guessed size',
+    );
+    expect(verdictOf('100 g henna', '250 ml water').doubts.join(' ')).toContain('assumed, not measured');
+    expect(verdictOf('1 egg', '2 tbsp olive oil', '1 tbsp honey').doubts[0]).toContain(
+      'edge between two kinds',
+    );
   });
 
   it('has a problem, not a verdict, when nothing could be weighed', () => {

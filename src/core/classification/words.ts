@@ -1,5 +1,6 @@
 import { SCHOOLS, type School } from './constants';
-import { strengthWord, type LedgerRow, type TreatmentKind, type Verdict } from './verdict';
+import type { TreatmentKind } from './schoolVerdict';
+import { strengthWord, type LedgerRow, type Verdict } from './verdict';
 import type { LoadKind } from './loads';
 
 export const KIND_WORDS: Record<TreatmentKind, string> = {

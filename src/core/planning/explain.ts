@@ -13,8 +13,11 @@ import {
 import type { Beat, Plan, PlanDay, PlanProblem, PrepTask, Reason, UnmetRule } from './plan';
 import { RULES } from './rules';
 
-/** Turns drafts into a plan in words: beats with their reasons, preparation, forecast, and what could not be met. */
-export function explained(problem: PlanProblem, drafts: readonly Draft[]): Plan {
+/**
+ * Turns drafts into a plan in words: beats with their reasons, preparation, forecast, and what could not be met.
+ * @param isExact whether the planner has tried every allowed plan
+ */
+export function explained(problem: PlanProblem, drafts: readonly Draft[], isExact: boolean): Plan {
   const inOrder = [...drafts].sort((a, b) =>
     a.day < b.day ? -1 : a.day > b.day ? 1 : slotOrder(a) - slotOrder(b),
   );
@@ -32,7 +35,7 @@ export function explained(problem: PlanProblem, drafts: readonly Draft[]): Plan 
     from: problem.from,
     weeks: problem.weeks,
     planner: 'week-search',
-    gap: problem.weeks === 1 ? 0 : null,
+    gap: isExact ? 0 : null,
     headline: headlineOf(problem, beats),
     days,
     unmet: unmetRules(problem, inOrder),

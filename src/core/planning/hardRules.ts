@@ -30,6 +30,17 @@ export function minutesOf({ slot, overnight, treatment }: Omit<Draft, 'day'>): n
   }
 }
 
+const treatmentMaps = new WeakMap<PlanProblem, ReadonlyMap<string, Treatment>>();
+
+/** The treatments of a problem by their recipe; made once a problem, asked for at every step of the search. */
+function treatmentsById(problem: PlanProblem): ReadonlyMap<string, Treatment> {
+  const known = treatmentMaps.get(problem);
+  if (known) return known;
+  const made = new Map(problem.treatments.map((treatment) => [treatment.recipeId, treatment]));
+  treatmentMaps.set(problem, made);
+  return made;
+}
+
 /** Days from the latest use before or on `day` that satisfies `is`; Infinity when there was none. */
 function daysSince(
   problem: PlanProblem,
@@ -37,14 +48,14 @@ function daysSince(
   day: CalendarDay,
   is: (treatment: Treatment) => boolean,
 ): number {
-  const uses = [
-    ...problem.past.flatMap(({ day: on, recipeId }) => {
-      const treatment = problem.treatments.find((known) => known.recipeId === recipeId);
-      return treatment && is(treatment) ? [on] : [];
-    }),
-    ...drafts.filter((draft) => draft.slot !== 'refresh' && is(draft.treatment)).map((draft) => draft.day),
-  ].filter((on) => on <= day);
-  return uses.length === 0 ? Infinity : Math.min(...uses.map((on) => daysBetween(on, day)));
+  const treatments = treatmentsById(problem);
+  let latest: CalendarDay | undefined;
+  const see = (on: CalendarDay, treatment: Treatment | undefined) => {
+    if (treatment && on <= day && (latest === undefined || on > latest) && is(treatment)) latest = on;
+  };
+  for (const use of problem.past) see(use.day, treatments.get(use.recipeId));
+  for (const draft of drafts) if (draft.slot !== 'refresh') see(draft.day, draft.treatment);
+  return latest === undefined ? Infinity : daysBetween(latest, day);
 }
 
 export const daysSinceMoisture = (problem: PlanProblem, drafts: readonly Draft[], day: CalendarDay) =>

@@ -226,6 +226,23 @@ describe('the plan of a week', () => {
     }
   });
 
+  it('answers with two hundred recipes, breaks no rule, and does not claim to have tried them all', () => {
+    const many = Array.from({ length: 200 }, (_, index) =>
+      recipe(
+        `r${index}`,
+        'mask',
+        `${index + 1} g gelatin`,
+        '200 ml water',
+        `${200 - index} g plain conditioner`,
+      ),
+    );
+    const sessions = many.map(({ recipeId }) => used(recipeId, addDays(from, -60)));
+    const { problem, plan } = planFor({ recipes: many, sessions, readings: [strands(90, 80)] });
+    expect(mains(plan).length).toBeGreaterThan(0);
+    expect(checkPlan(problem, plan)).toEqual([]);
+    expect(plan.gap).toBeNull();
+  });
+
   it('leaves out what a caution stops', () => {
     const harsh = recipe('harsh', 'mask', '90 g plain conditioner', '10 g tea tree essential oil');
     const { problem, plan } = planFor({ recipes: [harsh] });

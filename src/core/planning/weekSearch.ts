@@ -15,9 +15,13 @@ import { RULES, WEIGHTS } from './rules';
 /** Days after the week whose lane still counts, so that a week does not spend what the next one needs. */
 const LOOK_BEYOND_DAYS = 4;
 
+/** With more masks than this, only the most promising ones are combined: pairs grow with the square. */
+const MOST_COMBINED = 12;
+
 /**
  * Plans week by week: within a week every allowed choice of main treatments and days is tried and the cheapest is
- * kept, with the pre-poo and the follow-up that each one brings. Exact for one week, greedy from week to week.
+ * kept, with the pre-poo and the follow-up that each one brings. Exact for one week with up to MOST_COMBINED masks,
+ * greedy from week to week.
  */
 export const weekSearch: Planner = (problem: PlanProblem): Plan => {
   let drafts: Draft[] = [];
@@ -25,12 +29,15 @@ export const weekSearch: Planner = (problem: PlanProblem): Plan => {
     const start = addDays(problem.from, 7 * week);
     drafts = [...drafts, ...bestWeek(problem, drafts, start)];
   }
-  return explained(problem, [...drafts, ...refreshes(problem, drafts)]);
+  const masks = problem.treatments.filter((treatment) => treatment.use === 'mask').length;
+  const isExact = problem.weeks === 1 && masks <= MOST_COMBINED;
+  return explained(problem, [...drafts, ...refreshes(problem, drafts)], isExact);
 };
 
 function bestWeek(problem: PlanProblem, earlier: readonly Draft[], start: CalendarDay): Draft[] {
   const days = dayRange(start, 7);
   const weekCost = (added: readonly Draft[]) => costOf(problem, [...earlier, ...added], start);
+  const candidates = mostPromising(problem, earlier, days, weekCost);
   let best: readonly Draft[] = [];
   let bestCost = weekCost([]);
   const consider = (added: readonly Draft[]) => {
@@ -45,7 +52,7 @@ function bestWeek(problem: PlanProblem, earlier: readonly Draft[], start: Calend
     if (mains >= RULES.mainsPerWeek.value) return;
     for (let index = fromDay; index < days.length; index++) {
       const day = days[index] as CalendarDay;
-      for (const treatment of problem.treatments) {
+      for (const treatment of candidates) {
         const beats = washDay(problem, [...earlier, ...added], day, treatment);
         if (!beats) continue;
         const more = [...added, ...beats];
@@ -56,6 +63,29 @@ function bestWeek(problem: PlanProblem, earlier: readonly Draft[], start: Calend
   };
   extend([], 0, 0);
   return [...best];
+}
+
+/** All masks, or of very many those that do best on their own on their best day. */
+function mostPromising(
+  problem: PlanProblem,
+  earlier: readonly Draft[],
+  days: readonly CalendarDay[],
+  weekCost: (added: readonly Draft[]) => number,
+): Treatment[] {
+  const masks = problem.treatments.filter((treatment) => treatment.use === 'mask');
+  if (masks.length <= MOST_COMBINED) return masks;
+  const best = (treatment: Treatment) =>
+    Math.min(
+      ...days.map((day) => {
+        const beats = washDay(problem, earlier, day, treatment);
+        return beats ? weekCost(beats) : Infinity;
+      }),
+    );
+  return masks
+    .map((treatment) => ({ treatment, cost: best(treatment) }))
+    .sort((a, b) => a.cost - b.cost)
+    .slice(0, MOST_COMBINED)
+    .map(({ treatment }) => treatment);
 }
 
 /** A main treatment with what belongs to it, or undefined when a hard rule or the day's minutes forbid it. */

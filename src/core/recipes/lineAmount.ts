@@ -67,7 +67,7 @@ const REWRITES: readonly (readonly [RegExp, string])[] = [
   [/[\u00a0\t]+/g, ' '],
   [/^[\s•*·▪–>]+/u, ''],
   [/^-\s+/, ''],
-  [/^\d{1,2}[.)]\s+(?=\D|\d)/, ''],
+  [/^\d{1,2}[.)]\s+/, ''],
   [/\p{Extended_Pictographic}\uFE0F?/gu, ' '],
   // A comma between thousands of grams, then every other comma between digits as a decimal comma.
   [/(\d),(\d{3})(?=\s*(?:g|gr|grams?|ml)\b)/gi, '$1$2'],
@@ -150,7 +150,8 @@ export function lineAmount(line: string): LineAmount {
     size: sizeWord === 'big' ? 'large' : ((sizeWord as LineAmount['size']) ?? null),
     heaped,
     packSize: pack && packUnit ? { quantity: pack.quantity, unit: packUnit } : null,
-    words: parsed.description,
+    // "5 cloves": the word that was taken for a unit is the ingredient itself.
+    words: parsed.description || (parsed.unitOfMeasure ?? ''),
     isHeading: parsed.isGroupHeader || /:$/.test(line),
   };
 }

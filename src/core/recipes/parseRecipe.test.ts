@@ -45,6 +45,10 @@ describe('amounts as people write them', () => {
     ['- 2 tbsp honey', 42.6],
     ['1 heaped tbsp honey', 27.7],
     ['about 2 cups milk', 494.4],
+    ['2 garlic cloves', 6],
+    ['1 clove garlic', 3],
+    ['10 cloves', 0.9],
+    ['3 tbsp melon seeds', 20.7],
   ])('%s weighs %d g', (text, grams) => {
     expect(gramsOf(text)).toBeCloseTo(grams, 1);
   });

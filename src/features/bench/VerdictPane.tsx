@@ -22,6 +22,9 @@ export function VerdictPane({ verdict, cautions }: { verdict: Verdict; cautions:
           {verdict.strength} of 5 · {grams(verdict.grams)} measured out, {grams(verdict.finishedGrams)} to put
           on
         </Small>
+        {verdict.doubts.map((doubt) => (
+          <Small key={doubt}>{doubt}</Small>
+        ))}
       </View>
       {cautions
         .filter((caution) => caution.level === 'stop')

@@ -1,3 +1,5 @@
+const RELEASE_AFTER_MS = 10_000;
+
 /** Hands a text to the browser as a file to keep. */
 export function saveTextFile(name: string, text: string, type: string): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
@@ -5,5 +7,6 @@ export function saveTextFile(name: string, text: string, type: string): void {
   link.href = url;
   link.download = name;
   link.click();
-  URL.revokeObjectURL(url);
+  // The browser reads the file after this call returns.
+  setTimeout(() => URL.revokeObjectURL(url), RELEASE_AFTER_MS);
 }
