@@ -17,6 +17,7 @@ interface ButtonProps {
 const BOX = {
   main: 'bg-ink px-6 py-3',
   plain: 'border-2 border-line bg-raised px-4 py-2',
+  pressed: 'border-2 border-ink bg-lane px-4 py-2',
   quiet: 'py-2',
 } as const;
 
@@ -47,9 +48,7 @@ export function Button({
       disabled={disabled}
       onPress={onPress}
       testID={testID}
-      className={`min-h-target min-w-target items-center justify-center rounded-2xl ${BOX[tone]} ${
-        pressed ? 'border-ink bg-lane' : ''
-      } ${disabled ? 'opacity-50' : 'active:opacity-80'} ${className}`}
+      className={`min-h-target min-w-target items-center justify-center rounded-2xl ${BOX[pressed ? 'pressed' : tone]} ${disabled ? 'opacity-50' : 'active:opacity-80'} ${className}`}
     >
       <Text className={`text-center ${TEXT[tone]}`}>{label}</Text>
     </Pressable>

@@ -20,11 +20,14 @@ export interface Confidence {
 
 /** A factor above this takes too little away to be worth a word. */
 const WORTH_SAYING = 0.97;
+/** A margin under this is called close to the edge; see marginOf. */
+const CLOSE_MARGIN = 0.35;
 
 /** How sure a verdict is: a start that every doubt multiplies down. */
 export function confidenceIn(own: SchoolVerdict, lines: readonly LineLoads[], trust: LineTrust): Confidence {
   const percent = (share: number) => `${Math.round(100 * share)} %`;
   const assumed = assumedShare(own, lines);
+  const margin = marginOf(own);
   const factors = [
     {
       factor: 1 - CONFIDENCE.unread * trust.unreadShare,
@@ -39,14 +42,14 @@ export function confidenceIn(own: SchoolVerdict, lines: readonly LineLoads[], tr
       text: `${percent(trust.assumedAmountShare)} of the weight is a guessed size or amount: weigh it to be surer.`,
     },
     {
-      factor: 1 - CONFIDENCE.thinMargin * (1 - marginOf(own)),
-      text: 'It lies close to the edge between two kinds.',
+      factor: 1 - CONFIDENCE.thinMargin * (1 - margin),
+      text: margin < CLOSE_MARGIN ? 'It lies close to the edge between two kinds.' : null,
     },
   ].sort((a, b) => a.factor - b.factor);
   const product = factors.reduce<number>((total, { factor }) => total * factor, CONFIDENCE.start);
   return {
     confidence: clamp(rounded(product, 2), 0.05, 0.95),
-    doubts: factors.filter(({ factor }) => factor < WORTH_SAYING).map(({ text }) => text),
+    doubts: factors.flatMap(({ factor, text }) => (factor < WORTH_SAYING && text !== null ? [text] : [])),
   };
 }
 
