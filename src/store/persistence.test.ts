@@ -113,6 +113,26 @@ describe('records', () => {
     expect(selectAllRecords(third.getState())).toHaveLength(demo.length);
   });
 
+  it('written by another tab come in without being written again', async () => {
+    const memory = memoryStorage();
+    const storage = over(memory);
+    let tell: (records: readonly StoredRecord[]) => void = () => undefined;
+    const store = makeStore(storage);
+    ended.push(
+      await startPersistence(store, {
+        ...storage,
+        onOtherTab: (listener) => {
+          tell = listener;
+          return () => undefined;
+        },
+      }),
+    );
+    tell(demo.slice(0, 4));
+    await settle();
+    expect(selectAllRecords(store.getState())).toHaveLength(4);
+    expect([selectUnsaved(store.getState()), memory.entries.size]).toEqual([[], 0]);
+  });
+
   it('added twice count once', async () => {
     const store = await open(memoryStorage());
     store.dispatch(recordsAdded(demo));

@@ -8,7 +8,9 @@ import {
   type HeadHistory,
 } from '.';
 import { calendarDay, addDays } from '../measures';
-import type { Reading } from '../readings';
+import type { HeadEvent, Reading } from '../readings';
+import type { RecipeVersion } from '../recipes';
+import type { Session } from '../sessions';
 
 const today = calendarDay('2026-05-10');
 const head: Head = {
@@ -73,6 +75,85 @@ describe('the state of a head', () => {
     const now = estimateHair(head, { ...nothing, readings }, today).signals.firmness;
     const later = estimateHair(head, { ...nothing, readings }, addDays(today, 20)).signals.firmness;
     expect(later.sd).toBeGreaterThan(now.sd);
+  });
+
+  it('learns from readings around a use what a recipe does, and keeps the prior of what was never used', () => {
+    const text = '200 ml rice water\n1 tbsp hydrolysed silk';
+    const version: RecipeVersion = {
+      kind: 'recipe',
+      id: 'silk',
+      recordedAt: '2026-05-01T10:00:00Z',
+      recipeId: 'silk',
+      version: 1,
+      name: 'Silk',
+      text,
+      lines: [
+        { text: '200 ml rice water', ingredientId: 'rice-water', preparationId: null, grams: 200 },
+        {
+          text: '1 tbsp hydrolysed silk',
+          ingredientId: 'hydrolysed-silk',
+          preparationId: null,
+          grams: 15.75,
+        },
+      ],
+      use: 'mask',
+      contactMinutes: 30,
+      warmth: 'room',
+    };
+    const unused = { ...version, id: 'other', recipeId: 'other' };
+    const days = [-24, -18, -12, -6];
+    const sessions = days.map((back): Session => ({
+      kind: 'session',
+      id: `s${back}`,
+      recordedAt: '2026-05-01T10:00:00Z',
+      headId: 'h',
+      day: addDays(today, back),
+      recipeId: 'silk',
+      recipeVersion: 1,
+      contactMinutes: 30,
+      warmth: 'room',
+      note: '',
+    }));
+    const firm = Array.from(
+      { length: 5 },
+      () => ({ outcome: 'returned', restMm: 60, stretchedMm: 63, releasedMm: 60 }) as const,
+    );
+    const soft = Array.from(
+      { length: 5 },
+      () => ({ outcome: 'returned', restMm: 60, stretchedMm: 84, releasedMm: 64 }) as const,
+    );
+    const readings = days.flatMap((back) => [
+      reading(`b${back}`, { day: addDays(today, back), moment: 'before', strands: soft }),
+      reading(`a${back}`, { day: addDays(today, back), moment: 'after', strands: firm }),
+    ]);
+    const { responses } = estimateHair(
+      head,
+      { recipes: [version, unused], readings, sessions, events: [] },
+      today,
+    ).signals.firmness;
+    const [silk, other] = ['silk', 'other'].map((id) =>
+      responses.find((response) => response.recipeId === id),
+    );
+    expect(silk?.uses).toBe(4);
+    expect(silk!.mean).toBeGreaterThan(other!.mean + 0.3);
+    expect(silk!.sd).toBeLessThan(other!.sd);
+    expect(other?.uses).toBe(0);
+  });
+
+  it('lets heat and swimming push toward firm', () => {
+    const events = [-3, -2, -1].map((back): HeadEvent => ({
+      kind: 'event',
+      id: `e${back}`,
+      recordedAt: '2026-05-01T10:00:00Z',
+      headId: 'h',
+      day: addDays(today, back),
+      what: 'heat',
+      note: '',
+    }));
+    const without = estimateHair(head, nothing, today).signals.firmness.mean;
+    expect(estimateHair(head, { ...nothing, events }, today).signals.firmness.mean).toBeGreaterThan(
+      without + 0.1,
+    );
   });
 
   it('does not look at what is written for days to come', () => {

@@ -35,6 +35,52 @@ describe('the stretch test', () => {
   });
 });
 
+describe('the other tests', () => {
+  const nothing = { strands: [], tally: null, mistSoakSeconds: null, feel: null };
+
+  it('say nothing when they were not taken', () => {
+    expect(measurementsOf(nothing)).toEqual([]);
+  });
+
+  it.each([
+    [-3, -1.5],
+    [0, 0],
+    [3, 1.5],
+  ])('feel step %d is firmness %d', (feel, value) => {
+    expect(measurementsOf({ ...nothing, feel })).toMatchObject([{ signal: 'firmness', test: 'feel', value }]);
+  });
+
+  it('find hair that drinks at once porous and hair that refuses not', () => {
+    const porosityAt = (mistSoakSeconds: number) =>
+      measurementsOf({ ...nothing, mistSoakSeconds })[0]?.value ?? NaN;
+    expect(porosityAt(8)).toBeGreaterThan(1);
+    expect(porosityAt(45)).toBe(0);
+    expect(porosityAt(200)).toBeLessThan(-1);
+  });
+
+  it('know breakage better from more pieces', () => {
+    const sdOf = (broken: number) =>
+      measurementsOf({ ...nothing, tally: { broken, shed: 0, days: 3 } })[0]?.sd ?? NaN;
+    expect(sdOf(40)).toBeLessThan(sdOf(4));
+    expect(Number.isFinite(sdOf(0))).toBe(true);
+  });
+
+  it('are put beside each other in one reading', () => {
+    const all = {
+      strands: [returned(60, 78, 61)],
+      tally: { broken: 3, shed: 90, days: 2 },
+      mistSoakSeconds: 30,
+      feel: 1,
+    };
+    expect(measurementsOf(all).map((measurement) => measurement.test)).toEqual([
+      'stretch',
+      'feel',
+      'tally',
+      'mist',
+    ]);
+  });
+});
+
 describe('counts', () => {
   it('agree with the log-gamma posterior summed by brute force', () => {
     const [count, days] = [11, 4];

@@ -1,4 +1,8 @@
-import { parseIngredient, type UnitOfMeasureDefinitions } from 'parse-ingredient';
+import {
+  parseIngredient,
+  type Ingredient as ParserLine,
+  type UnitOfMeasureDefinitions,
+} from 'parse-ingredient';
 import { UNITS, type UnitId } from '../measures';
 
 /** An amount as it stands in a line, and the words that are left when it is taken out. */
@@ -135,23 +139,33 @@ export function lineAmount(line: string): LineAmount {
       isHeading: false,
     };
   }
-  const unitName = parsed.unitOfMeasureID;
-  const sizeWord =
-    (unitName && SIZE.exec(unitName)?.[1]) ?? SIZE.exec(parsed.description)?.[1]?.toLowerCase();
-  const pack = parsed.descriptionMeasurements?.find((measurement) => {
-    const unit = UNIT_OF_PARSER[measurement.unitOfMeasureID];
-    return unit !== undefined && (UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume');
-  });
-  const packUnit = pack && UNIT_OF_PARSER[pack.unitOfMeasureID];
   return {
     quantity: parsed.quantity,
     quantityTo: parsed.quantity2,
-    unit: (unitName && UNIT_OF_PARSER[unitName]) || null,
-    size: sizeWord === 'big' ? 'large' : ((sizeWord as LineAmount['size']) ?? null),
+    unit: unitNamed(parsed.unitOfMeasureID),
+    size: sizeIn(parsed),
     heaped,
-    packSize: pack && packUnit ? { quantity: pack.quantity, unit: packUnit } : null,
+    packSize: packSizeIn(parsed),
     // "5 cloves": the word that was taken for a unit is the ingredient itself.
     words: parsed.description || (parsed.unitOfMeasure ?? ''),
     isHeading: parsed.isGroupHeader || /:$/.test(line),
   };
+}
+
+function unitNamed(name: string | null): UnitId | null {
+  return (name !== null && UNIT_OF_PARSER[name]) || null;
+}
+
+/** "2 small carrots" and "a large, ripe banana": the parser takes the word for a unit or leaves it before the name. */
+function sizeIn({ unitOfMeasureID, description }: ParserLine): LineAmount['size'] {
+  const word = (SIZE.exec(unitOfMeasureID ?? '') ?? SIZE.exec(description))?.[1]?.toLowerCase();
+  return word === 'big' ? 'large' : ((word as LineAmount['size'] | undefined) ?? null);
+}
+
+function packSizeIn({ descriptionMeasurements }: ParserLine): LineAmount['packSize'] {
+  for (const { unitOfMeasureID, quantity } of descriptionMeasurements ?? []) {
+    const unit = unitNamed(unitOfMeasureID);
+    if (unit && (UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume')) return { quantity, unit };
+  }
+  return null;
 }

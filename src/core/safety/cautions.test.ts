@@ -15,6 +15,32 @@ describe('cautions', () => {
     for (const caution of CAUTIONS) expect(cautionSchema.safeParse(caution).error?.issues ?? []).toEqual([]);
   });
 
+  it('can each be called up by a recipe', () => {
+    const recipes: Record<string, readonly string[]> = {
+      'essential-oil-much': ['94 g jojoba oil', '6 g thyme essential oil'],
+      'essential-oil': ['98 g jojoba oil', '2 g cedarwood essential oil'],
+      'egg-cool': ['1 egg yolk', '2 tbsp sunflower oil'],
+      'gelatin-hot': ['10 g gelatin', '100 ml water'],
+      strain: ['1 banana', '100 ml water'],
+      'aloe-sap': ['1 aloe leaf'],
+      sour: ['2 tbsp cider vinegar', '50 ml water'],
+      henna: ['50 g indigo powder', '150 ml water'],
+      'powder-dust': ['2 tbsp brahmi powder', '100 ml water'],
+      'hidden-protein': ['100 g conditioner with protein'],
+      'firms-without-protein': ['50 g amla powder', '150 ml water'],
+      'latex-cross': ['half an avocado'],
+      'tree-nut': ['2 tbsp almond oil'],
+      wheat: ['90 g plain conditioner', '10 g hydrolysed wheat protein'],
+      'slippery-tub': ['3 tbsp coconut oil'],
+    };
+    expect(Object.keys(recipes).sort()).toEqual(CAUTIONS.map((caution) => caution.id).sort());
+    for (const [id, lines] of Object.entries(recipes)) expect(cautionIds(...lines)).toContain(id);
+  });
+
+  it('are silent for plain honey and water', () => {
+    expect(cautionIds('1 tbsp honey', '200 ml water')).toEqual([]);
+  });
+
   it('stop a mixture with far too much essential oil and only warn above one percent', () => {
     expect(cautionIds('94 g jojoba oil', '6 g rosemary essential oil')).toContain('essential-oil-much');
     expect(cautionIds('94 g jojoba oil', '6 g rosemary essential oil')).not.toContain('essential-oil');
