@@ -1,4 +1,4 @@
-export { failed, invariant, ok, type Problem, type Result } from './result';
+export { failed, failedBySchema, invariant, ok, type Problem, type Result } from './result';
 export { clamp, mean, rounded, saturating, sum } from './numbers';
 export {
   addDays,

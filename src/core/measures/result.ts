@@ -20,6 +20,27 @@ export function failed(code: string, message: string, path = ''): Result<never> 
   return { ok: false, problems: [{ code, message, path }] };
 }
 
+/** What a schema says of one part of an input. */
+export interface SchemaIssue {
+  readonly code?: string | undefined;
+  readonly message: string;
+  readonly path: readonly PropertyKey[];
+}
+
+/** The failure that a schema's issues make, each named as `wordedAs` says: by the field the person sees, for example. */
+export function failedBySchema(
+  issues: readonly SchemaIssue[],
+  wordedAs: (issue: SchemaIssue) => Pick<Problem, 'path'> & Partial<Problem>,
+): Result<never> {
+  const [first, ...others] = issues.map((issue): Problem => ({
+    code: issue.code ?? 'invalid',
+    message: issue.message,
+    ...wordedAs(issue),
+  }));
+  invariant(first, 'a schema that failed has at least one issue');
+  return { ok: false, problems: [first, ...others] };
+}
+
 /** For a state that cannot be reached unless the program itself is wrong. Never for outside input. */
 export function invariant(condition: unknown, message: string): asserts condition {
   if (!condition) throw new Error(`Broken invariant: ${message}`);

@@ -1,4 +1,4 @@
-import { daysBetween, failed, ok, type CalendarDay, type Problem, type Result } from '../measures';
+import { daysBetween, failed, failedBySchema, ok, type CalendarDay, type Result } from '../measures';
 import { readingSchema, strandSchema, type Reading, type Strand } from './reading';
 
 /** A strand as typed. */
@@ -83,15 +83,8 @@ export function readingFromDraft(
     feel: draft.feel,
   });
   if (!parsed.success) {
-    const problems = parsed.error.issues.map((issue): Problem => ({
-      code: issue.code,
-      message: issue.message,
-      path: draftPath(
-        issue.path,
-        filled.map(({ index }) => index),
-      ),
-    }));
-    return { ok: false, problems: problems as [Problem, ...Problem[]] };
+    const indexes = filled.map(({ index }) => index);
+    return failedBySchema(parsed.error.issues, ({ path }) => ({ path: draftPath(path, indexes) }));
   }
   if (daysBetween(today, parsed.data.day) > 0) {
     return failed('future-day', 'That day has not come yet: write today or an earlier day.', 'day');

@@ -1,4 +1,4 @@
-import { type Problem, type Result } from '@/core/measures';
+import { failed, failedBySchema, ok, type Result } from '@/core/measures';
 import { parseRecipe, recipeVersionSchema, savedLine, type RecipeVersion } from '@/core/recipes';
 
 /** A recipe as it stands in the form. */
@@ -28,29 +28,17 @@ type Stamp = Pick<RecipeVersion, 'id' | 'recordedAt' | 'recipeId' | 'version'>;
 /** Checks a draft and makes the version; problems carry the draft's own field names. */
 export function versionFromDraft(draft: RecipeDraft, stamp: Stamp): Result<RecipeVersion> {
   const parsed = parseRecipe(draft.text);
-  if (!parsed.ok)
-    return {
-      ok: false,
-      problems: parsed.problems.map((problem) => ({ ...problem, path: 'text' })) as [Problem],
-    };
+  if (!parsed.ok) return failed(parsed.problems[0].code, parsed.problems[0].message, 'text');
   if (!parsed.value.lines.some((line) => line.status === 'read')) {
-    return {
-      ok: false,
-      problems: [
-        {
-          code: 'nothing-weighed',
-          path: 'text',
-          message: 'Not one line is understood yet; mend at least one before saving.',
-        },
-      ],
-    };
+    return failed(
+      'nothing-weighed',
+      'Not one line is understood yet; mend at least one before saving.',
+      'text',
+    );
   }
   const minutes = Number(draft.contactMinutes.trim().replace(',', '.'));
   if (draft.contactMinutes.trim() === '' || !Number.isInteger(minutes) || minutes < 1 || minutes > 720) {
-    return {
-      ok: false,
-      problems: [{ code: 'minutes', path: 'contactMinutes', message: 'Write whole minutes, 1 to 720.' }],
-    };
+    return failed('minutes', 'Write whole minutes, 1 to 720.', 'contactMinutes');
   }
   const result = recipeVersionSchema.safeParse({
     ...stamp,
@@ -62,11 +50,6 @@ export function versionFromDraft(draft: RecipeDraft, stamp: Stamp): Result<Recip
     contactMinutes: minutes,
     lines: parsed.value.lines.map(savedLine),
   });
-  if (result.success) return { ok: true, value: result.data };
-  const problems = result.error.issues.map((issue): Problem => ({
-    code: issue.code,
-    message: issue.message,
-    path: String(issue.path[0] ?? 'text'),
-  }));
-  return { ok: false, problems: problems as [Problem, ...Problem[]] };
+  if (result.success) return ok(result.data);
+  return failedBySchema(result.error.issues, ({ path }) => ({ path: String(path[0] ?? 'text') }));
 }

@@ -1,5 +1,5 @@
 import { headSchema, type Head } from '@/core/hair';
-import type { Problem, Result } from '@/core/measures';
+import { failedBySchema, ok, type Result } from '@/core/measures';
 
 /** Weekdays in the order of the form, Monday first; the number is the day's place in Head.freeMinutes. */
 export const WEEKDAYS = [
@@ -77,11 +77,9 @@ export function headFromDraft(
     proteinSensitive: draft.sensitive === 'yes',
     child: draft.child === 'yes',
   });
-  if (parsed.success) return { ok: true, value: parsed.data };
-  const problems = parsed.error.issues.map((issue): Problem => ({
-    code: issue.code,
-    message: issue.path[0] === 'freeMinutes' ? 'Write whole minutes, 0 to 720.' : issue.message,
-    path: issue.path.map((part) => (part === 'freeMinutes' ? 'free' : String(part))).join('.'),
+  if (parsed.success) return ok(parsed.data);
+  return failedBySchema(parsed.error.issues, ({ path }) => ({
+    path: path.map((part) => (part === 'freeMinutes' ? 'free' : String(part))).join('.'),
+    ...(path[0] === 'freeMinutes' ? { message: 'Write whole minutes, 0 to 720.' } : {}),
   }));
-  return { ok: false, problems: problems as [Problem, ...Problem[]] };
 }
