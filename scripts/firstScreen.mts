@@ -1,9 +1,6 @@
 /** Measures, in headless Chromium, how long the demo takes from opening its address to its first screen, and what it weighs. */
-import { createServer } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import path from 'node:path';
 import { Browser, PHONE } from '../e2e/support/browser';
-import { makeServer } from '../server/app';
+import { serveBuild } from '../e2e/support/serveBuild';
 
 const RUNS = 7;
 
@@ -25,9 +22,7 @@ const WHEN_SEEN = `
   look();
 `;
 
-const server = createServer(makeServer({ dist: path.resolve(import.meta.dirname, '../dist'), demo: false }));
-await new Promise<void>((resolve) => server.listen(0, resolve));
-const address = `http://localhost:${(server.address() as AddressInfo).port}`;
+const { address, close } = await serveBuild();
 
 const measured: { what: string; runs: Measured[] }[] = [];
 for (const [what, place] of [
@@ -47,8 +42,7 @@ for (const [what, place] of [
   }
   measured.push({ what, runs });
 }
-server.closeAllConnections();
-server.close();
+close();
 
 for (const { what, runs } of measured) {
   const times = runs.map(({ firstScreenMs }) => Math.round(firstScreenMs)).sort((a, b) => a - b);

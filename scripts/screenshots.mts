@@ -1,10 +1,8 @@
 /** Takes one picture of each main view, from the demo data, into docs/screenshots/. Look at them before you commit them. */
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { Browser, PHONE, WIDE } from '../e2e/support/browser';
-import { makeServer } from '../server/app';
+import { serveBuild } from '../e2e/support/serveBuild';
 
 const VIEWS = [
   { name: 'today', place: '/', size: PHONE },
@@ -29,9 +27,7 @@ const WHEN_STILL = `
 const root = path.resolve(import.meta.dirname, '..');
 const folder = path.join(root, 'docs/screenshots');
 mkdirSync(folder, { recursive: true });
-const server = createServer(makeServer({ dist: path.join(root, 'dist'), demo: false }));
-await new Promise<void>((resolve) => server.listen(0, resolve));
-const address = `http://localhost:${(server.address() as AddressInfo).port}`;
+const { address, close } = await serveBuild();
 
 for (const view of VIEWS) {
   const browser = await Browser.open(address, view.size);
@@ -52,5 +48,4 @@ for (const view of VIEWS) {
   console.log(`docs/screenshots/${view.name}.png`);
   await browser.close();
 }
-server.closeAllConnections();
-server.close();
+close();
