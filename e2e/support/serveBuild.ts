@@ -8,9 +8,9 @@ export interface Served {
   readonly close: () => void;
 }
 
-/** Serves dist/ on a free port. */
+/** Serves dist/ of the project root, where npm starts every script, on a free port. */
 export async function serveBuild(): Promise<Served> {
-  const server = createServer(makeServer({ dist: path.resolve(__dirname, '../../dist'), demo: false }));
+  const server = createServer(makeServer({ dist: path.resolve('dist'), demo: false }));
   await new Promise<void>((resolve) => server.listen(0, resolve));
   return {
     address: `http://localhost:${(server.address() as AddressInfo).port}`,
