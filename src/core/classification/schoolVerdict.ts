@@ -1,6 +1,6 @@
 import { clamp, rounded, saturating, sum } from '../measures';
 import { HALF_LOAD, KIND_EDGES } from './constants';
-import { LOAD_KINDS, type LineLoads, type LoadKind, type Loads } from './loads';
+import type { LineLoads } from './loads';
 
 export const TREATMENT_KINDS = ['protein', 'moisture', 'balanced', 'oil', 'rinse'] as const;
 export type TreatmentKind = (typeof TREATMENT_KINDS)[number];
@@ -13,36 +13,56 @@ export interface SchoolVerdict {
   readonly push: { readonly firm: number; readonly soft: number; readonly oil: number };
 }
 
-/** Grams per 100 g of what is left to put on. */
-export function perHundredGrams(lines: readonly LineLoads[]): Loads {
-  const finished = sum(lines.map((line) => line.remainingGrams));
-  return byKind((kind) =>
-    finished === 0 ? 0 : (100 * sum(lines.map((line) => line.loads[kind]))) / finished,
-  );
+/** What decides a verdict, in grams of the whole mixture. Mixtures add, and scale, part by part. */
+export interface Mix {
+  readonly finished: number;
+  readonly firm: number;
+  readonly soft: number;
+  readonly fat: number;
+  readonly water: number;
 }
 
-export function byKind(valueOf: (kind: LoadKind) => number): Loads {
-  return Object.fromEntries(LOAD_KINDS.map((kind) => [kind, valueOf(kind)])) as Loads;
+export function mixOf(lines: readonly LineLoads[]): Mix {
+  const total = (of: (line: LineLoads) => number) => sum(lines.map(of));
+  return {
+    finished: total((line) => line.remainingGrams),
+    firm: total(({ loads }) => loads.firm),
+    soft: total(({ loads }) => loads.soft),
+    fat: total(({ loads }) => loads.penetratingOil + loads.sealingOil),
+    water: total(({ loads }) => loads.water),
+  };
+}
+
+/** `a` and `factor` times `b` in one bowl. */
+export function mixed(a: Mix, b: Mix, factor: number): Mix {
+  return {
+    finished: a.finished + factor * b.finished,
+    firm: a.firm + factor * b.firm,
+    soft: a.soft + factor * b.soft,
+    fat: a.fat + factor * b.fat,
+    water: a.water + factor * b.water,
+  };
 }
 
 /** Kind, strength and pushes of a mixture whose lines were loaded under one school. */
-export function schoolVerdict(lines: readonly LineLoads[]): SchoolVerdict {
-  const loads = perHundredGrams(lines);
-  const fat = loads.penetratingOil + loads.sealingOil;
+export function schoolVerdict(mix: Mix): SchoolVerdict {
+  const per100 = (grams: number) => (mix.finished <= 0 ? 0 : (100 * grams) / mix.finished);
+  const fat = per100(mix.fat);
   const push = {
-    firm: saturating(loads.firm, HALF_LOAD.firm),
-    soft: saturating(loads.soft, HALF_LOAD.soft),
+    firm: saturating(per100(mix.firm), HALF_LOAD.firm),
+    soft: saturating(per100(mix.soft), HALF_LOAD.soft),
     oil: saturating(fat, HALF_LOAD.oil),
   };
-  const kind = kindOf(push, fat, loads.water);
-  const leading = { protein: push.firm, moisture: push.soft, oil: push.oil };
-  const of =
-    kind === 'balanced'
-      ? Math.max(push.firm, push.soft)
-      : kind === 'rinse'
-        ? Math.max(push.firm, push.soft)
-        : leading[kind];
-  return { kind, strength: clamp(rounded(5 * of, 1), 0, 5), push };
+  const kind = kindOf(push, fat, per100(mix.water));
+  const strongest = Math.max(push.firm, push.soft);
+  const leading = {
+    protein: push.firm,
+    moisture: push.soft,
+    oil: push.oil,
+    balanced: strongest,
+    rinse: strongest,
+  };
+  return { kind, strength: clamp(rounded(5 * leading[kind], 1), 0, 5), push };
 }
 
 function kindOf(push: SchoolVerdict['push'], fat: number, water: number): TreatmentKind {

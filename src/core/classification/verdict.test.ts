@@ -2,14 +2,12 @@ import fc from 'fast-check';
 import { classify, LOAD_KINDS, SCHOOLS, verdictHeadline, type TreatmentKind, type Verdict } from '.';
 import { CATALOGUE } from '../ingredients';
 import { parseRecipe } from '../recipes';
+import { parsedOf, valueOf, verdictOf as verdictOfLines } from '../testing';
 
-function verdictOf(...lines: string[]): Verdict {
-  const recipe = parseRecipe(lines.join('\n'));
-  if (!recipe.ok) throw new Error(recipe.problems[0].message);
-  const verdict = classify(recipe.value);
-  if (!verdict.ok) throw new Error(verdict.problems[0].message);
-  return verdict.value;
-}
+const verdictOf = (...lines: string[]): Verdict => verdictOfLines(lines);
+
+/** As the bench reads it: with what was assumed and not understood. */
+const readVerdict = (...lines: string[]): Verdict => valueOf(classify(parsedOf(lines)));
 
 const GOLDEN: readonly [lines: string[], kinds: Record<'any' | 'broken' | 'mine', TreatmentKind>][] = [
   [
@@ -69,15 +67,15 @@ describe('the verdict', () => {
   });
 
   it('is less sure with lines that are not understood', () => {
-    const clear = verdictOf('11 g gelatin', '150 ml water');
-    const murky = verdictOf('11 g gelatin', '150 ml water', '2 cups blorb');
+    const clear = readVerdict('11 g gelatin', '150 ml water');
+    const murky = readVerdict('11 g gelatin', '150 ml water', '2 cups blorb');
     expect(murky.confidence).toBeLessThan(clear.confidence);
     expect(clear.doubts).toEqual([]);
     expect(murky.doubts[0]).toContain('33 % of the lines are not understood');
   });
 
   it('says what takes its confidence away, the gravest first', () => {
-    expect(verdictOf('3 eggs', '2 tbsp olive oil', '2 tbsp honey').doubts.join(' ')).toContain(
+    expect(readVerdict('3 eggs', '2 tbsp olive oil', '2 tbsp honey').doubts.join(' ')).toContain(
       'guessed size',
     );
     expect(verdictOf('100 g henna', '250 ml water').doubts.join(' ')).toContain('assumed, not measured');
@@ -92,8 +90,19 @@ describe('the verdict', () => {
   });
 
   it('is said in words', () => {
-    expect(verdictHeadline({ kind: 'moisture', strength: 2.7 })).toBe('Moisture, fairly strong');
-    expect(verdictHeadline({ kind: 'rinse', strength: 0 })).toBe('A rinse, hardly any');
+    expect(verdictHeadline(verdictOf('3 tbsp linseed, boiled', '300 ml water', '1 tbsp honey'))).toBe(
+      'Moisture, fairly strong',
+    );
+    expect(verdictHeadline(verdictOf('2 cups water', '1 tsp nettle'))).toBe('A rinse, faint');
+  });
+
+  it('makes a disagreement of the schools its headline', () => {
+    expect(verdictHeadline(verdictOf('1/2 cup white rice, soaked', '2 cups water', '1 tbsp honey'))).toMatch(
+      /^Moisture|for some/,
+    );
+    expect(verdictHeadline(verdictOf('1/2 cup plain yogurt', '1 egg'))).toBe(
+      'Firms for some, moisture for others',
+    );
   });
 
   it('keeps its books: shares add to one or nothing, strengths and shares stay in range, in every mixture', () => {

@@ -1,13 +1,28 @@
 import { failed, ok, sum, type Result } from '../measures';
-import { readLines, type ParsedRecipe, type ReadLine } from '../recipes';
+import {
+  CATALOGUE_LARDER,
+  readLines,
+  weighedLines,
+  type Larder,
+  type ParsedRecipe,
+  type ReadLine,
+  type WeighedLine,
+} from '../recipes';
+import { acidityOf, type Acidity } from './acidity';
 import { confidenceIn, type Confidence, type LineTrust } from './confidence';
 import { SCHOOLS, STRENGTH_WORDS, type School } from './constants';
-import { lineLoads, type LineLoads, type Loads, type WeighedLine } from './loads';
-import { byKind, perHundredGrams, schoolVerdict, type SchoolVerdict } from './schoolVerdict';
+import { rolesOf, type RoleFit } from './fitness';
+import { flipsOf, type Flip } from './flips';
+import { lineGroups } from './lineGroups';
+import { byKind, lineLoads, perHundredGrams, type LineLoads, type Loads } from './loads';
+import { mixOf, schoolVerdict, type SchoolVerdict } from './schoolVerdict';
 
 export interface LedgerRow {
+  /** Index of the recipe line. */
+  readonly line: number;
   readonly text: string;
-  readonly ingredient: string;
+  /** Null for a recipe that is used as an ingredient. */
+  readonly ingredient: string | null;
   readonly name: string;
   /** As measured out. */
   readonly grams: number;
@@ -31,19 +46,31 @@ export interface Verdict extends SchoolVerdict, Confidence {
 
 /**
  * The verdict on a recipe under one school, with all schools beside it.
- * @returns a problem when no line could be weighed
+ * @returns a problem when no line could be weighed, or the recipe is made of itself
  */
-export function classify(recipe: ParsedRecipe, school: School = 'my-hair'): Result<Verdict> {
-  const lines = readLines(recipe);
-  const unread = recipe.lines.filter((line) => line.status === 'unread').length;
-  return classifyLines(lines, school, {
-    unreadShare: unread / Math.max(1, unread + lines.length),
-    assumedAmountShare: shareOfGrams(lines, amountIsAssumed),
-  });
+export function classify(
+  recipe: ParsedRecipe,
+  school: School = 'my-hair',
+  larder: Larder = CATALOGUE_LARDER,
+): Result<Verdict> {
+  const weighed = weighedLines(readLines(recipe), larder);
+  return weighed.ok ? classifyLines(weighed.value, school, trustOf(recipe)) : weighed;
 }
 
+/** How far the reading of a recipe's lines can be trusted. */
+export function trustOf(recipe: ParsedRecipe): LineTrust {
+  const lines = readLines(recipe);
+  const unread = recipe.lines.filter((line) => line.status === 'unread').length;
+  return {
+    unreadShare: unread / Math.max(1, unread + lines.length),
+    assumedAmountShare: shareOfGrams(lines, amountIsAssumed),
+  };
+}
+
+const SURE_ENOUGH: readonly string[] = ['usual-preparation', 'pack-size', 'to-balance', 'equal-parts'];
+
 function amountIsAssumed(line: ReadLine): boolean {
-  return line.assumptions.some(({ code }) => code !== 'usual-preparation' && code !== 'pack-size');
+  return line.assumptions.some(({ code }) => !SURE_ENOUGH.includes(code));
 }
 
 const NOTHING_IN_DOUBT: LineTrust = { unreadShare: 0, assumedAmountShare: 0 };
@@ -58,24 +85,41 @@ export function classifyLines(
     return failed('nothing-weighed', 'No line of this text could be read as an ingredient with an amount.');
   }
   const mine = lines.map((line) => lineLoads(line, school));
-  const finishedGrams = sum(mine.map((line) => line.remainingGrams));
-  const own = schoolVerdict(mine);
+  const own = schoolVerdict(mixOf(mine));
   const schools = Object.fromEntries(
     SCHOOLS.map((name) => [
       name,
-      name === school ? own : schoolVerdict(lines.map((line) => lineLoads(line, name))),
+      name === school ? own : schoolVerdict(mixOf(lines.map((line) => lineLoads(line, name)))),
     ]),
   ) as Record<School, SchoolVerdict>;
+  const ledger = ledgerOf(mine, own);
   return ok({
     ...own,
     school,
     ...confidenceIn(own, mine, trust),
-    grams: sum(lines.map((line) => line.grams)),
-    finishedGrams,
+    grams: sum(ledger.map((row) => row.grams)),
+    finishedGrams: sum(mine.map((line) => line.remainingGrams)),
     loads: perHundredGrams(mine),
-    ledger: ledgerOf(mine, own),
+    ledger,
     schools,
   });
+}
+
+export interface VerdictDetails {
+  readonly acidity: Acidity;
+  /** What it is good as, and what not. */
+  readonly roles: readonly RoleFit[];
+  /** The smallest changes that would make another kind of it. */
+  readonly flips: readonly Flip[];
+}
+
+/** What is asked for beside the verdict; not needed where many recipes are listed. */
+export function detailsOf(verdict: Verdict, lines: readonly WeighedLine[]): VerdictDetails {
+  return {
+    acidity: acidityOf(lines, verdict.finishedGrams),
+    roles: rolesOf(verdict, lines),
+    flips: flipsOf(lines.map((line) => lineLoads(line, verdict.school))),
+  };
 }
 
 function shareOfGrams<T extends { readonly grams: number }>(
@@ -87,21 +131,26 @@ function shareOfGrams<T extends { readonly grams: number }>(
 }
 
 function ledgerOf(lines: readonly LineLoads[], own: SchoolVerdict): LedgerRow[] {
-  const totals = byKind((kind) => sum(lines.map((line) => line.loads[kind])));
+  const loadsOf = (some: readonly LineLoads[]) => byKind((kind) => sum(some.map((line) => line.loads[kind])));
+  const totals = loadsOf(lines);
   const fatOf = (loads: Loads) => loads.penetratingOil + loads.sealingOil;
   const part = (amount: number, total: number) => (total === 0 ? 0 : amount / total);
-  return lines.map(({ line, ingredient, loads }) => ({
-    text: line.text,
-    ingredient: ingredient.id,
-    name: ingredient.name,
-    grams: line.grams,
-    shares: byKind((kind) => part(loads[kind], totals[kind])),
-    push: {
-      firm: own.push.firm * part(loads.firm, totals.firm),
-      soft: own.push.soft * part(loads.soft, totals.soft),
-      oil: own.push.oil * part(fatOf(loads), fatOf(totals)),
-    },
-  }));
+  return lineGroups(lines).map(({ line, text, name, ingredientId, grams, loads }) => {
+    const mine = loadsOf(loads);
+    return {
+      line,
+      text,
+      ingredient: ingredientId,
+      name,
+      grams,
+      shares: byKind((kind) => part(mine[kind], totals[kind])),
+      push: {
+        firm: own.push.firm * part(mine.firm, totals.firm),
+        soft: own.push.soft * part(mine.soft, totals.soft),
+        oil: own.push.oil * part(fatOf(mine), fatOf(totals)),
+      },
+    };
+  });
 }
 
 export function strengthWord(strength: number): string {

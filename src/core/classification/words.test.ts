@@ -1,12 +1,7 @@
-import { classify, confidenceWord, verdictReasons } from '.';
-import { parseRecipe } from '../recipes';
+import { confidenceWord, verdictReasons } from '.';
+import { verdictOf } from '../testing';
 
-function reasonsOf(...lines: string[]): string {
-  const recipe = parseRecipe(lines.join('\n'));
-  const verdict = recipe.ok ? classify(recipe.value) : recipe;
-  if (!verdict.ok) throw new Error(verdict.problems[0].message);
-  return verdictReasons(verdict.value).join(' ');
-}
+const reasonsOf = (...lines: string[]): string => verdictReasons(verdictOf(lines)).join(' ');
 
 describe('the reasons of a verdict', () => {
   it('name what carries it and how much of it', () => {

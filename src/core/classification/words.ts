@@ -1,4 +1,7 @@
+import { rounded } from '../measures';
+import type { Acidity } from './acidity';
 import { SCHOOLS, type School } from './constants';
+import type { Flip } from './flips';
 import type { TreatmentKind } from './schoolVerdict';
 import { strengthWord, type LedgerRow, type Verdict } from './verdict';
 import type { LoadKind } from './loads';
@@ -26,9 +29,40 @@ export const SCHOOL_WORDS: Record<School, { readonly label: string; readonly mea
   },
 };
 
-/** The headline: "Moisture, fairly strong". */
-export function verdictHeadline({ kind, strength }: Pick<Verdict, 'kind' | 'strength'>): string {
-  return `${KIND_WORDS[kind]}, ${strengthWord(strength)}`;
+/**
+ * The headline: "Moisture, fairly strong"; where the outer schools part over protein, the disagreement itself: "Firms for
+ * some, moisture for others".
+ */
+export function verdictHeadline({
+  kind,
+  strength,
+  schools,
+}: Pick<Verdict, 'kind' | 'strength' | 'schools'>): string {
+  const [any, broken] = [schools['any-protein'].kind, schools['broken-down'].kind];
+  return any === 'protein' && broken !== 'protein' && broken !== 'balanced'
+    ? `Firms for some, ${KIND_WORDS[broken].toLowerCase()} for others`
+    : `${KIND_WORDS[kind]}, ${strengthWord(strength)}`;
+}
+
+/** "With 4.2 g gelatin instead of 11 g it would be balanced." */
+export function flipWords({ name, fromGrams, toGrams, to }: Flip): string {
+  const change =
+    toGrams === 0
+      ? `Without the ${name}`
+      : `With ${gramsWords(toGrams)} ${name} ${toGrams < fromGrams ? 'or less' : 'or more'} instead of ${gramsWords(fromGrams)}`;
+  return `${change} it would be ${KIND_WORDS[to].toLowerCase()}.`;
+}
+
+function gramsWords(grams: number): string {
+  return `${rounded(grams, grams < 10 ? 1 : 0)} g`;
+}
+
+/** The pH in words, with its error; null where nothing tells. */
+export function acidityWords({ pH, error }: Acidity): string | null {
+  if (pH === null) return null;
+  const word =
+    pH < 3.2 ? 'very sour' : pH < 4.6 ? 'sour' : pH < 6 ? 'a little sour' : pH < 7.6 ? 'neutral' : 'alkaline';
+  return `about pH ${pH.toFixed(1)} (${word}; give or take ${error.toFixed(1)})`;
 }
 
 export function confidenceWord(confidence: number): string {

@@ -1,9 +1,14 @@
 import { z } from 'zod';
+import { batchEventSchema, batchSchema } from '../batches';
 import { headSchema } from '../hair';
+import { ownIngredientSchema } from '../ingredients';
+import { pantryItemSchema } from '../making';
 import { inOrder, instantSchema, withdrawalSchema, type Problem, type Result, failed, ok } from '../measures';
 import { headEventSchema, readingSchema } from '../readings';
 import { recipeVersionSchema } from '../recipes';
+import { patchTestSchema } from '../safety';
 import { sessionSchema } from '../sessions';
+import { liftRecord } from './migrations';
 import { sortedKeys } from './sortedKeys';
 
 /** Everything that is ever stored: one schema a kind. */
@@ -13,14 +18,19 @@ export const storedRecordSchema = z.discriminatedUnion('kind', [
   readingSchema,
   sessionSchema,
   headEventSchema,
+  ownIngredientSchema,
+  pantryItemSchema,
+  batchSchema,
+  batchEventSchema,
+  patchTestSchema,
   withdrawalSchema,
 ]);
 export type StoredRecord = z.infer<typeof storedRecordSchema>;
 export type RecordKind = StoredRecord['kind'];
 export type RecordOf<K extends RecordKind> = Extract<StoredRecord, { kind: K }>;
 
-/** Raised with every change of a stored shape; see migrations.ts. */
-export const DATA_VERSION = 1;
+/** Raised with every change of a stored shape; migrations.ts lifts what was written before. */
+export const DATA_VERSION = 2;
 export const BACKUP_FORMAT = 'velvet-rhythm-backup';
 
 export const BACKUP_LIMITS = {
@@ -65,12 +75,23 @@ export function readBackup(text: string): Result<Backup> {
   }
   const outer = checkOuter(raw);
   if (!outer.ok) return outer;
-  const parsed = backupSchema.safeParse(raw);
-  if (!parsed.success) return { ok: false, problems: listed(parsed.error.issues, raw) };
+  const current = lifted(raw as { version: number; records?: unknown });
+  const parsed = backupSchema.safeParse(current);
+  if (!parsed.success) return { ok: false, problems: listed(parsed.error.issues, current) };
   return withoutDoubles(parsed.data);
 }
 
-const outerSchema = z.looseObject({ format: z.string(), version: z.number() });
+/** A file of an older version with its records lifted to today's shapes. */
+function lifted(raw: { readonly version: number; readonly records?: unknown }): unknown {
+  if (raw.version === DATA_VERSION || !Array.isArray(raw.records)) return raw;
+  return {
+    ...raw,
+    version: DATA_VERSION,
+    records: raw.records.map((record) => liftRecord(record, raw.version, DATA_VERSION)),
+  };
+}
+
+const outerSchema = z.looseObject({ format: z.string(), version: z.int().min(1) });
 
 function checkOuter(raw: unknown): Result<true> {
   const outer = outerSchema.safeParse(raw);

@@ -1,5 +1,6 @@
 import { newestHeads, type Head, type HeadHistory } from '../hair';
 import { liveRecords } from '../measures';
+import { makeLarder, newestVersions, type Larder, type RecipeVersion } from '../recipes';
 import type { RecordKind, RecordOf, StoredRecord } from './backup';
 
 export function ofKind<K extends RecordKind>(records: readonly StoredRecord[], kind: K): RecordOf<K>[] {
@@ -9,6 +10,19 @@ export function ofKind<K extends RecordKind>(records: readonly StoredRecord[], k
 /** The heads that are described today. */
 export function headsIn(records: readonly StoredRecord[]): Head[] {
   return newestHeads(ofKind(liveRecords(records), 'head'));
+}
+
+/** Everything a recipe can be made of; what was taken back stays readable in old versions. */
+export function larderOf(records: readonly StoredRecord[], live = liveRecords(records)): Larder {
+  const isLive = new Set(live.map(({ id }) => id));
+  const former = <T extends { readonly id: string }>(list: readonly T[]) =>
+    list.filter(({ id }) => !isLive.has(id));
+  return makeLarder({
+    own: ofKind(live, 'ingredient'),
+    formerOwn: former(ofKind(records, 'ingredient')),
+    recipes: ofKind(live, 'recipe'),
+    formerRecipes: former(ofKind(records, 'recipe')),
+  });
 }
 
 /** What is known of one head: her own readings, sessions and events, and the recipes that all heads share. */
@@ -21,5 +35,44 @@ export function historyOf(records: readonly StoredRecord[], headId: string): Hea
     readings: own(ofKind(live, 'reading')),
     sessions: own(ofKind(live, 'session')),
     events: own(ofKind(live, 'event')),
+    patchTests: own(ofKind(live, 'patch-test')),
+    larder: larderOf(records, live),
   };
+}
+
+/** Recipes that a plan is made with: those used on the head, and the newest of the others. */
+const PLANNED_RECIPES = 60;
+
+/**
+ * The records that state and plan of one head are computed from: her own, and of the recipes those she uses, the newest
+ * others, and what these are made of. With thousands of recipes the rest would only be carried to the worker and back.
+ */
+export function recordsFor(records: readonly StoredRecord[], headId: string): StoredRecord[] {
+  const recipes = ofKind(records, 'recipe');
+  const mine = records.filter(
+    (record) => record.kind !== 'recipe' && (!('headId' in record) || record.headId === headId),
+  );
+  const used = new Set(mine.flatMap((record) => (record.kind === 'session' ? [record.recipeId] : [])));
+  const newest = newestVersions(recipes);
+  const wanted = new Set([
+    ...newest.filter(({ recipeId }) => used.has(recipeId)).map(({ recipeId }) => recipeId),
+    ...newest.slice(-PLANNED_RECIPES).map(({ recipeId }) => recipeId),
+  ]);
+  addInner(wanted, recipes);
+  return [...mine, ...recipes.filter(({ recipeId }) => wanted.has(recipeId))];
+}
+
+/** Adds the recipes that these are made of, and theirs. */
+function addInner(wanted: Set<string>, recipes: readonly RecipeVersion[]): void {
+  const byRecipe = new Map<string, RecipeVersion[]>();
+  for (const version of recipes)
+    byRecipe.set(version.recipeId, [...(byRecipe.get(version.recipeId) ?? []), version]);
+  const open = [...wanted];
+  for (let recipeId = open.pop(); recipeId !== undefined; recipeId = open.pop()) {
+    for (const { made } of (byRecipe.get(recipeId) ?? []).flatMap((version) => version.lines)) {
+      if (!made || wanted.has(made.recipeId)) continue;
+      wanted.add(made.recipeId);
+      open.push(made.recipeId);
+    }
+  }
 }

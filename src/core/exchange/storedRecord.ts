@@ -1,17 +1,12 @@
 import { failed, ok, type Result } from '../measures';
 import { DATA_VERSION, storedRecordSchema, type StoredRecord } from './backup';
+import { liftRecord } from './migrations';
 
 /** A record as it lies in the browser's storage: one entry a record, with the version it was written by. */
 interface Envelope {
   readonly v: number;
   readonly record: unknown;
 }
-
-/**
- * Steps from one data version to the next; entry n lifts a record of version n to n + 1. Version 1 is the first, so
- * there is no step yet; a change of a stored shape adds one here and keeps a file of the old shape as a test.
- */
-const MIGRATIONS: Readonly<Record<number, (record: unknown) => unknown>> = {};
 
 export function packRecord(record: StoredRecord): string {
   const envelope: Envelope = { v: DATA_VERSION, record };
@@ -30,9 +25,7 @@ export function unpackRecord(text: string): Result<StoredRecord> {
   if (typeof v !== 'number') return failed('no-version', 'A stored entry carries no version.');
   if (v > DATA_VERSION)
     return failed('newer-version', 'A stored entry was written by a newer version of the application.');
-  let lifted = record;
-  for (let version = v; version < DATA_VERSION; version++) lifted = MIGRATIONS[version]?.(lifted);
-  const parsed = storedRecordSchema.safeParse(lifted);
+  const parsed = storedRecordSchema.safeParse(liftRecord(record, v, DATA_VERSION));
   return parsed.success
     ? ok(parsed.data)
     : failed('invalid', 'A stored entry does not have the shape of a record.');

@@ -1,34 +1,12 @@
-import {
-  estimateHair,
-  expectedExcess,
-  laneProbabilities,
-  normalCdf,
-  SIGNALS,
-  type Head,
-  type HeadHistory,
-} from '.';
+import { estimateHair, expectedExcess, laneProbabilities, normalCdf, SIGNALS } from '.';
 import { calendarDay, addDays } from '../measures';
 import type { HeadEvent, Reading } from '../readings';
-import type { RecipeVersion } from '../recipes';
 import type { Session } from '../sessions';
+import { testHead, testHistory, testRecipe } from '../testing';
 
 const today = calendarDay('2026-05-10');
-const head: Head = {
-  kind: 'head',
-  id: 'h',
-  recordedAt: '2026-05-01T10:00:00Z',
-  headId: 'h',
-  name: 'Ada',
-  lengthCm: 30,
-  strand: 'medium',
-  porosityGuess: 'unknown',
-  complaint: 'none',
-  freeMinutes: [120, 0, 0, 120, 0, 0, 120],
-  school: 'my-hair',
-  proteinSensitive: false,
-  child: false,
-};
-const nothing: HeadHistory = { recipes: [], readings: [], sessions: [], events: [] };
+const head = testHead({ porosityGuess: 'unknown', freeMinutes: [120, 0, 0, 120, 0, 0, 120] });
+const nothing = testHistory();
 const reading = (id: string, part: Partial<Reading>): Reading => ({
   kind: 'reading',
   id,
@@ -78,28 +56,7 @@ describe('the state of a head', () => {
   });
 
   it('learns from readings around a use what a recipe does, and keeps the prior of what was never used', () => {
-    const text = '200 ml rice water\n1 tbsp hydrolysed silk';
-    const version: RecipeVersion = {
-      kind: 'recipe',
-      id: 'silk',
-      recordedAt: '2026-05-01T10:00:00Z',
-      recipeId: 'silk',
-      version: 1,
-      name: 'Silk',
-      text,
-      lines: [
-        { text: '200 ml rice water', ingredientId: 'rice-water', preparationId: null, grams: 200 },
-        {
-          text: '1 tbsp hydrolysed silk',
-          ingredientId: 'hydrolysed-silk',
-          preparationId: null,
-          grams: 15.75,
-        },
-      ],
-      use: 'mask',
-      contactMinutes: 30,
-      warmth: 'room',
-    };
+    const version = testRecipe('silk', ['200 ml rice water', '15 ml hydrolysed silk']);
     const unused = { ...version, id: 'other', recipeId: 'other' };
     const days = [-24, -18, -12, -6];
     const sessions = days.map((back): Session => ({
@@ -128,7 +85,7 @@ describe('the state of a head', () => {
     ]);
     const { responses } = estimateHair(
       head,
-      { recipes: [version, unused], readings, sessions, events: [] },
+      testHistory({ recipes: [version, unused], readings, sessions }),
       today,
     ).signals.firmness;
     const [silk, other] = ['silk', 'other'].map((id) =>

@@ -29,10 +29,26 @@ const LONGEST_HISTORY_DAYS = 3650;
  */
 export function estimateHair(head: Head, history: HeadHistory, today: CalendarDay): HairState {
   const newest = newestVersions(history.recipes);
-  const sources = effectSources(newest, history.events, head.school);
-  const steps = timelineOf(history, sources, today);
+  const used = new Set(history.sessions.map((session) => session.recipeId));
+  const sources = effectSources(
+    newest.filter(({ recipeId }) => used.has(recipeId)),
+    history.events,
+    head.school,
+    history.larder,
+  );
+  // A recipe that was never used is as it was expected: it needs no place in the filter.
+  const unused = effectSources(
+    newest.filter(({ recipeId }) => !used.has(recipeId)),
+    [],
+    head.school,
+    history.larder,
+  );
+  const steps = timelineOf(history, sources, today, head.porosityGuess);
   const signals = Object.fromEntries(
-    SIGNAL_IDS.map((signal) => [signal, estimateSignal(signal, head, steps, sources, today)]),
+    SIGNAL_IDS.map((signal) => [
+      signal,
+      withUnused(estimateSignal(signal, head, steps, sources, today), unused),
+    ]),
   ) as Record<SignalId, SignalState>;
   const referral = history.readings.some((reading) => reading.day <= today && callsForDoctor(reading));
   return {
@@ -42,6 +58,13 @@ export function estimateHair(head: Head, history: HeadHistory, today: CalendarDa
     need: needOf(signals, head, referral),
     readingCount: history.readings.filter((reading) => reading.day <= today).length,
   };
+}
+
+function withUnused(state: SignalState, unused: readonly EffectSource[]): SignalState {
+  const expected = unused.flatMap(({ recipeId, prior }) =>
+    recipeId === null ? [] : [{ recipeId, ...prior[state.signal], uses: 0 }],
+  );
+  return { ...state, responses: [...state.responses, ...expected] };
 }
 
 interface FilterRun {

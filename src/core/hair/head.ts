@@ -1,6 +1,27 @@
 import { z } from 'zod';
-import { SCHOOLS } from '../classification';
+import { POROSITIES, SCHOOLS } from '../classification';
 import { idSchema, recordBaseSchema } from '../measures';
+
+export const DENSITIES = ['thin', 'medium', 'thick'] as const;
+
+/** What the catalogue's ingredients can be marked with, and a head can react to. */
+export const ALLERGIES = [
+  'egg',
+  'milk',
+  'gluten',
+  'wheat',
+  'soy',
+  'sesame',
+  'tree-nut',
+  'mustard',
+  'legume',
+  'latex-fruit',
+  'ragweed-family',
+  'bee-products',
+  'aloe',
+  'fish-or-beef',
+] as const;
+export type Allergy = (typeof ALLERGIES)[number];
 
 /** A head as she describes it; a change is a new record of the same headId. */
 export const headSchema = recordBaseSchema.extend({
@@ -13,11 +34,15 @@ export const headSchema = recordBaseSchema.extend({
     .min(1, 'Write at least 1 cm.')
     .max(250, 'More than 250 cm cannot be right.'),
   strand: z.enum(['fine', 'medium', 'coarse']),
-  porosityGuess: z.enum(['low', 'medium', 'high', 'unknown']),
+  porosityGuess: z.enum(POROSITIES),
   complaint: z.enum(['none', 'mushy', 'straw', 'breaks']),
   /** Minutes she has on each weekday, Sunday first; 0 where the day is not free. */
   freeMinutes: z.array(z.number().int().min(0).max(720)).length(7),
   school: z.enum(SCHOOLS),
+  /** How many strands there are. */
+  density: z.enum(DENSITIES),
+  /** What this head reacts to; a recipe that holds it is stopped. */
+  allergies: z.array(z.enum(ALLERGIES)).max(ALLERGIES.length),
   proteinSensitive: z.boolean(),
   child: z.boolean(),
 });

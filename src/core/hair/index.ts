@@ -1,4 +1,4 @@
-export { headSchema, newestHeads, type Head } from './head';
+export { ALLERGIES, DENSITIES, headSchema, newestHeads, type Allergy, type Head } from './head';
 export { estimateHair } from './estimate';
 export type {
   DatedEstimate,
@@ -22,4 +22,5 @@ export {
   type Lane,
   type SignalModel,
 } from './signals';
-export { savedWeighedLines, type HeadHistory } from './timeline';
+export { recipePrior, type HeadHistory } from './timeline';
+export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';

@@ -1,25 +1,12 @@
-import { headSchema, laneProbabilities, SIGNALS, type Head, type SignalState } from '.';
+import { laneProbabilities, SIGNALS, type Head, type SignalState } from '.';
 import { needOf } from './need';
 import { calendarDay } from '../measures';
 import type { DatedMeasurement } from './hairState';
 import type { SignalId } from '../readings';
+import { testHead } from '../testing';
 
 const day = calendarDay('2026-05-10');
-const head: Head = headSchema.parse({
-  kind: 'head',
-  id: 'h',
-  recordedAt: '2026-05-01T10:00:00Z',
-  headId: 'h',
-  name: 'Ada',
-  lengthCm: 30,
-  strand: 'fine',
-  porosityGuess: 'high',
-  complaint: 'none',
-  freeMinutes: [0, 0, 0, 0, 0, 0, 0],
-  school: 'my-hair',
-  proteinSensitive: false,
-  child: false,
-});
+const head = testHead({ strand: 'fine', porosityGuess: 'high', freeMinutes: [0, 0, 0, 0, 0, 0, 0] });
 
 function state(
   signal: SignalId,

@@ -1,8 +1,8 @@
-import { classifyLines, doseOf, type School, type WeighedLine } from '../classification';
-import { ingredientById } from '../ingredients';
+import { classifyLines, doseOf, type PorosityGuess, type School } from '../classification';
 import type { CalendarDay } from '../measures';
 import { measurementsOf, type EventKind, type HeadEvent, type Reading, type SignalId } from '../readings';
-import type { RecipeVersion } from '../recipes';
+import { weighedLines, type Larder, type RecipeVersion } from '../recipes';
+import type { PatchTest } from '../safety';
 import type { Session } from '../sessions';
 import type { DatedMeasurement } from './hairState';
 import { EVENT_EFFECTS, priorEffect, SIGNALS } from './signals';
@@ -33,18 +33,10 @@ export type Step =
 /** Order within one day: events, readings before, sessions, readings after; a dry reading comes last. */
 const ORDER = { event: 0, before: 1, session: 2, after: 3, dry: 4 } as const;
 
-/** The lines of a version that weigh something; an ingredient that is in no catalogue any more is left out. */
-export function savedWeighedLines(version: RecipeVersion): WeighedLine[] {
-  return version.lines.flatMap(({ text, ingredientId, preparationId, grams }) =>
-    ingredientId !== null && grams !== null && ingredientById(ingredientId)
-      ? [{ text, ingredientId, preparationId, grams }]
-      : [],
-  );
-}
-
 /** The effect a recipe is expected to have before it has been tried, from its newest version. */
-export function recipePrior(version: RecipeVersion, school: School): Record<SignalId, Prior> {
-  const verdict = classifyLines(savedWeighedLines(version), school);
+export function recipePrior(version: RecipeVersion, school: School, larder: Larder): Record<SignalId, Prior> {
+  const lines = weighedLines(version.lines, larder);
+  const verdict = lines.ok ? classifyLines(lines.value, school) : lines;
   const mean = priorEffect(verdict.ok ? verdict.value.push : { firm: 0, soft: 0, oil: 0 });
   return withSd((signal) => mean[signal]);
 }
@@ -64,6 +56,9 @@ export function eventPrior(kind: EventKind): Record<SignalId, Prior> {
 export interface HeadHistory {
   /** All versions of all recipes. */
   readonly recipes: readonly RecipeVersion[];
+  /** What the recipes are made of. */
+  readonly larder: Larder;
+  readonly patchTests: readonly PatchTest[];
   readonly readings: readonly Reading[];
   readonly sessions: readonly Session[];
   readonly events: readonly HeadEvent[];
@@ -74,13 +69,14 @@ export function effectSources(
   newest: readonly RecipeVersion[],
   events: readonly HeadEvent[],
   school: School,
+  larder: Larder,
 ): EffectSource[] {
   const kinds = [...new Set(events.map((event) => event.what))].sort();
   return [
     ...newest.map((version) => ({
       key: `recipe:${version.recipeId}`,
       recipeId: version.recipeId,
-      prior: recipePrior(version, school),
+      prior: recipePrior(version, school, larder),
     })),
     ...kinds.map((kind) => ({ key: `event:${kind}`, recipeId: null, prior: eventPrior(kind) })),
   ];
@@ -91,6 +87,7 @@ export function timelineOf(
   history: HeadHistory,
   sources: readonly EffectSource[],
   upTo: CalendarDay,
+  porosity: PorosityGuess,
 ): Step[] {
   const indexOf = new Map(sources.map((source, index) => [source.key, index]));
   const steps: Step[] = [];
@@ -101,7 +98,7 @@ export function timelineOf(
   }
   for (const session of history.sessions) {
     const effect = indexOf.get(`recipe:${session.recipeId}`);
-    const dose = doseOf(session.contactMinutes, session.warmth);
+    const dose = doseOf(session.contactMinutes, session.warmth, porosity);
     if (effect !== undefined)
       steps.push({ day: session.day, order: ORDER.session, what: 'push', effect, dose });
   }

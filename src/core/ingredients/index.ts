@@ -1,14 +1,30 @@
 export {
+  FAT_KINDS,
+  KEEPING_CLASSES,
+  PROTEIN_FORMS,
   ROLES,
   ingredientSchema,
+  ownIngredientSchema,
   sourceSchema,
   type Active,
   type Component,
   type Composition,
   type Ingredient,
+  type KeepingClass,
+  type OwnIngredient,
   type Preparation,
   type ProteinForm,
+  type Role,
   type Source,
+  type Stage,
 } from './ingredient';
-export { CATALOGUE, ingredientById, sourceById, usualPreparation } from './catalogue';
-export { namesInText, nearestIngredients, plainWords, type PhraseMatch } from './lookUp';
+export {
+  CATALOGUE,
+  ingredientById,
+  preparationMinutes,
+  sourceById,
+  sourceOf,
+  usualPreparation,
+} from './catalogue';
+export { Lexicon, plainWords, singular, type Named, type PhraseMatch } from './lookUp';
+export { productFromLabel, sharesByRank, type LabelReading } from './label';

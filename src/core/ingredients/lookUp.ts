@@ -1,6 +1,5 @@
+import { distance } from 'fastest-levenshtein';
 import MiniSearch from 'minisearch';
-import { CATALOGUE, ingredientById } from './catalogue';
-import type { Ingredient } from './ingredient';
 
 /** Lower case, no accents, only letters, digits and single spaces. */
 export function plainWords(text: string): string[] {
@@ -14,9 +13,10 @@ export function plainWords(text: string): string[] {
 }
 
 /** English plurals folded to one form, the same on both sides of a comparison. */
-function singular(word: string): string {
+export function singular(word: string): string {
   if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`;
   if (word.length > 4 && word.endsWith('oes')) return word.slice(0, -2);
+  if (word.length > 4 && word.endsWith('ves')) return `${word.slice(0, -3)}f`;
   if (word.length > 3 && word.endsWith('s') && !word.endsWith('ss')) return word.slice(0, -1);
   return word;
 }
@@ -25,70 +25,156 @@ function phraseOf(text: string): string {
   return plainWords(text).map(singular).join(' ');
 }
 
-const LONGEST_PHRASE_WORDS = 5;
-
-const byPhrase = new Map<string, Ingredient>();
-for (const ingredient of CATALOGUE) {
-  for (const name of [ingredient.name, ...ingredient.names]) {
-    const phrase = phraseOf(name);
-    if (!byPhrase.has(phrase)) byPhrase.set(phrase, ingredient);
-  }
+/** Something that a recipe line can name. */
+export interface Named {
+  readonly id: string;
+  readonly name: string;
+  /** Other names of the same thing. */
+  readonly names: readonly string[];
 }
 
-export interface PhraseMatch {
-  readonly ingredient: Ingredient;
-  /** The words of the text that named it. */
+export interface PhraseMatch<T extends Named> {
+  readonly item: T;
+  /** How many words of the text named it. */
   readonly words: number;
-  /** Index of the first of those words. */
+  /** Index of the first of those words among the plain words of the text. */
   readonly start: number;
 }
 
-/**
- * The catalogue names that stand in the text word for word, the longest first and, among equals, the earliest.
- * Names inside a longer name are left out: "coconut milk" is not milk.
- */
-export function namesInText(text: string): PhraseMatch[] {
-  const words = plainWords(text).map(singular);
-  const taken = new Set<number>();
-  const matches: PhraseMatch[] = [];
-  for (let length = Math.min(LONGEST_PHRASE_WORDS, words.length); length >= 1; length--) {
-    for (let start = 0; start + length <= words.length; start++) {
-      const span = Array.from({ length }, (_, offset) => start + offset);
-      if (span.some((index) => taken.has(index))) continue;
-      const ingredient = byPhrase.get(words.slice(start, start + length).join(' '));
-      if (!ingredient) continue;
-      span.forEach((index) => taken.add(index));
-      matches.push({ ingredient, words: length, start });
-    }
-  }
-  return matches;
+export interface Misspelling<T extends Named> {
+  readonly item: T;
+  /** As written, and as it was taken. */
+  readonly written: string;
+  readonly taken: string;
 }
 
-let search: MiniSearch | undefined;
+const LONGEST_PHRASE_WORDS = 6;
 
-/** Built when first needed: most recipes name everything exactly. */
-function searchIndex(): MiniSearch {
-  if (!search) {
-    search = new MiniSearch({
+/**
+ * How many letters may be wrong: one in a word of five letters, two from seven on. Shorter words are too near to one
+ * another ("oil", "oat") to guess.
+ */
+function lettersForgiven(length: number): number {
+  return length >= 7 ? 2 : length >= 5 ? 1 : 0;
+}
+
+/** Two neighbouring letters changed places. */
+function isSwap(a: string, b: string): boolean {
+  if (a.length !== b.length) return false;
+  const at = [...a].findIndex((letter, index) => letter !== b[index]);
+  return at >= 0 && a[at] === b[at + 1] && a[at + 1] === b[at] && a.slice(at + 2) === b.slice(at + 2);
+}
+
+/** Names of things, looked up word for word, misspelt, or only near. Lexicons before it are asked first. */
+export class Lexicon<T extends Named> {
+  private readonly byPhrase = new Map<string, T>();
+  private readonly before: readonly Lexicon<T>[];
+  private search: MiniSearch | undefined;
+
+  /** The first thing that has a name keeps it. */
+  constructor(
+    private readonly items: readonly T[],
+    ...before: readonly Lexicon<T>[]
+  ) {
+    this.before = before;
+    for (const item of items) {
+      for (const name of [item.name, ...item.names]) {
+        const phrase = phraseOf(name);
+        if (phrase !== '' && !this.byPhrase.has(phrase)) this.byPhrase.set(phrase, item);
+      }
+    }
+  }
+
+  private named(phrase: string): T | undefined {
+    for (const lexicon of this.before) {
+      const item = lexicon.named(phrase);
+      if (item) return item;
+    }
+    return this.byPhrase.get(phrase);
+  }
+
+  /**
+   * The names that stand in the text word for word, the longest first and, among equals, the earliest. Names inside a
+   * longer name are left out: "coconut milk" is not milk.
+   */
+  inText(text: string): PhraseMatch<T>[] {
+    const words = plainWords(text).map(singular);
+    const taken = new Set<number>();
+    const matches: PhraseMatch<T>[] = [];
+    for (let length = Math.min(LONGEST_PHRASE_WORDS, words.length); length >= 1; length--) {
+      for (let start = 0; start + length <= words.length; start++) {
+        const span = Array.from({ length }, (_, offset) => start + offset);
+        if (span.some((index) => taken.has(index))) continue;
+        const item = this.named(words.slice(start, start + length).join(' '));
+        if (!item) continue;
+        span.forEach((index) => taken.add(index));
+        matches.push({ item, words: length, start });
+      }
+    }
+    return matches;
+  }
+
+  /**
+   * The one thing that a misspelt name in the text can only mean: nearest in letters, with the same first letter.
+   * Undefined when nothing is near or two things are equally near.
+   */
+  misspeltIn(text: string): (Misspelling<T> & PhraseMatch<T>) | undefined {
+    const words = plainWords(text).map(singular);
+    for (let length = Math.min(3, words.length); length >= 1; length--) {
+      for (let start = 0; start + length <= words.length; start++) {
+        const written = words.slice(start, start + length).join(' ');
+        const nearest = [...this.before, this]
+          .flatMap((lexicon) => lexicon.nearestPhrase(written, length) ?? [])
+          .sort((a, b) => a.letters - b.letters);
+        const [best, next] = nearest;
+        if (!best || (next && next.letters === best.letters && next.item.id !== best.item.id)) continue;
+        return { item: best.item, words: length, start, written, taken: best.phrase };
+      }
+    }
+    return undefined;
+  }
+
+  private nearestPhrase(
+    written: string,
+    words: number,
+  ): { phrase: string; letters: number; item: T } | undefined {
+    const forgiven = lettersForgiven(written.length);
+    if (forgiven === 0) return undefined;
+    let best: { phrase: string; letters: number; item: T; alone: boolean } | undefined;
+    for (const [phrase, item] of this.byPhrase) {
+      if (phrase[0] !== written[0] || Math.abs(phrase.length - written.length) > forgiven) continue;
+      if (phrase.split(' ').length !== words) continue;
+      const letters = isSwap(written, phrase) ? 1 : distance(written, phrase);
+      if (letters > forgiven || (best && letters > best.letters)) continue;
+      if (best?.letters === letters) best = { ...best, alone: best.alone && best.item.id === item.id };
+      else best = { phrase, letters, item, alone: true };
+    }
+    return best?.alone ? best : undefined;
+  }
+
+  /** Things whose names are near the text, misspellings included, the nearest first. */
+  near(text: string, limit: number): T[] {
+    const before = this.before.flatMap((lexicon) => lexicon.near(text, limit));
+    return [...before, ...this.nearHere(text, limit)].slice(0, limit);
+  }
+
+  private nearHere(text: string, limit: number): T[] {
+    if (this.items.length === 0) return [];
+    const index = (this.search ??= this.makeSearch());
+    const query = text.slice(0, 200);
+    const every = index.search(query, { combineWith: 'AND' });
+    const found = every.length > 0 ? every : index.search(query);
+    return found.slice(0, limit).flatMap((hit) => this.items[hit.id as number] ?? []);
+  }
+
+  /** Made when first needed: most recipes name everything exactly. */
+  private makeSearch(): MiniSearch {
+    const search = new MiniSearch({
       fields: ['name', 'names'],
       searchOptions: { fuzzy: 0.25, prefix: true, boost: { name: 2 } },
       processTerm: (term) => singular(plainWords(term).join('')) || null,
     });
-    search.addAll(
-      CATALOGUE.map((ingredient) => ({
-        id: ingredient.id,
-        name: ingredient.name,
-        names: ingredient.names.join(' '),
-      })),
-    );
+    search.addAll(this.items.map(({ name, names }, id) => ({ id, name, names: names.join(' ') })));
+    return search;
   }
-  return search;
-}
-
-/** Ingredients whose names are near the text, misspellings included, the nearest first. */
-export function nearestIngredients(text: string, limit: number): Ingredient[] {
-  const query = text.slice(0, 200);
-  const every = searchIndex().search(query, { combineWith: 'AND' });
-  const found = every.length > 0 ? every : searchIndex().search(query);
-  return found.slice(0, limit).flatMap((hit) => ingredientById(hit.id) ?? []);
 }

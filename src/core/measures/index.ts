@@ -11,7 +11,7 @@ export {
   weekdayOf,
   type CalendarDay,
 } from './calendarDay';
-export { UNITS, type UnitId, type UnitKind } from './units';
+export { CUPS, UNITS, VAGUE_UNITS, type CupKind, type UnitId, type UnitKind } from './units';
 export { countingIds, idSchema, type IdSource } from './ids';
 export { instantSchema, type Instant } from './instant';
 export { inOrder, liveRecords, recordBaseSchema, withdrawalSchema, type Withdrawal } from './record';

@@ -33,6 +33,25 @@ export const UNITS = {
   pinch: { id: 'pinch', kind: 'volume', size: 0.3, source: KITCHEN },
   dash: { id: 'dash', kind: 'volume', size: 0.6, source: KITCHEN },
   handful: { id: 'handful', kind: 'volume', size: 60, source: KITCHEN },
+  dessertspoon: { id: 'dessertspoon', kind: 'volume', size: 10, source: KITCHEN },
+  sprinkle: { id: 'sprinkle', kind: 'volume', size: 1, source: KITCHEN },
+  splash: { id: 'splash', kind: 'volume', size: 10, source: KITCHEN },
+  drizzle: { id: 'drizzle', kind: 'volume', size: 5, source: KITCHEN },
+  squeeze: { id: 'squeeze', kind: 'volume', size: 5, source: KITCHEN },
+  dollop: { id: 'dollop', kind: 'volume', size: 20, source: KITCHEN },
+  glug: { id: 'glug', kind: 'volume', size: 30, source: KITCHEN },
+  scoop: { id: 'scoop', kind: 'volume', size: 30, source: KITCHEN },
+  spoon: { id: 'spoon', kind: 'volume', size: 15, source: 'taken as a tablespoon (working assumption)' },
+  pump: { id: 'pump', kind: 'volume', size: 2, source: KITCHEN },
+  capful: { id: 'capful', kind: 'volume', size: 5, source: KITCHEN },
+  glass: { id: 'glass', kind: 'volume', size: 200, source: KITCHEN },
+  mug: { id: 'mug', kind: 'volume', size: 300, source: KITCHEN },
+  bowl: { id: 'bowl', kind: 'volume', size: 400, source: KITCHEN },
+  can: { id: 'can', kind: 'volume', size: 400, source: KITCHEN },
+  part: { id: 'part', kind: 'volume', size: 30, source: 'two tablespoons, so that parts can be weighed' },
+  'metric cup': { id: 'metric cup', kind: 'volume', size: 250, source: 'metric cup, as sold' },
+  bunch: { id: 'bunch', kind: 'count', size: 1, source: KITCHEN },
+  sprig: { id: 'sprig', kind: 'count', size: 1, source: KITCHEN },
   piece: { id: 'piece', kind: 'count', size: 1, source: EXACT },
   leaf: { id: 'leaf', kind: 'count', size: 1, source: EXACT },
   packet: { id: 'packet', kind: 'count', size: 1, source: EXACT },
@@ -40,3 +59,34 @@ export const UNITS = {
 } as const satisfies Record<string, { id: string; kind: UnitKind; size: number; source: string }>;
 
 export type UnitId = keyof typeof UNITS;
+
+/** Kitchen words that everybody fills differently: taken as UNITS says, and that is said beside the line. */
+export const VAGUE_UNITS: ReadonlySet<UnitId> = new Set([
+  'pinch',
+  'dash',
+  'handful',
+  'sprinkle',
+  'splash',
+  'drizzle',
+  'squeeze',
+  'dollop',
+  'glug',
+  'scoop',
+  'spoon',
+  'pump',
+  'capful',
+  'glass',
+  'mug',
+  'bowl',
+  'can',
+  'part',
+  'sprig',
+  'bunch',
+] as const);
+
+/** What "a cup" holds: measuring sets differ by country. */
+export const CUPS = {
+  us: { label: 'US cup', millilitres: UNITS.cup.size },
+  metric: { label: 'metric cup', millilitres: UNITS['metric cup'].size },
+} as const;
+export type CupKind = keyof typeof CUPS;

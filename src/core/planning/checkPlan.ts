@@ -27,7 +27,7 @@ export function checkPlan(problem: PlanProblem, plan: Plan): Breach[] {
 function brokenByBeat(problem: PlanProblem, beats: readonly Beat[], beat: Beat): string[] {
   const treatment = treatmentOf(problem, beat.recipeId);
   if (!treatment || treatment.use !== 'mask') return ['not-a-mask'];
-  const { firms, strong, isNew } = treatment;
+  const { firms, strong, isNew, isTested } = treatment;
   const { head } = problem;
   const others = [...problem.past, ...beats.filter((other) => other !== beat && other.slot === 'main')];
   const tooSoon = (is: (treatment: Treatment) => boolean, gap: number) =>
@@ -47,7 +47,7 @@ function brokenByBeat(problem: PlanProblem, beats: readonly Beat[], beat: Beat):
     [RULES.lightProteinGap.id, firms && tooSoon((other) => other.firms, RULES.lightProteinGap.value)],
     [RULES.strongProteinGap.id, strong && tooSoon((other) => other.strong, RULES.strongProteinGap.value)],
     ['no-strong-protein', strong && (head.child || head.proteinSensitive)],
-    [RULES.patchTest.id, isNew && daysBetween(problem.from, beat.day) < RULES.patchTest.value],
+    [RULES.patchTest.id, isNew && !isTested && daysBetween(problem.from, beat.day) < RULES.patchTest.value],
     ['moisture-after-protein', strong && !followed],
   ];
   return broken.filter(([, isBroken]) => isBroken).map(([rule]) => rule);

@@ -168,7 +168,9 @@ function preparationOf(problem: PlanProblem, all: readonly Draft[], draft: Draft
         ),
   );
   const isFirstUse =
-    treatment.isNew && !all.some((other) => other.treatment === treatment && other.day < day);
+    treatment.isNew &&
+    !treatment.isTested &&
+    !all.some((other) => other.treatment === treatment && other.day < day);
   return isFirstUse
     ? [task(on(RULES.patchTest.value), `Patch test of ${treatment.name} behind the ear`), ...lead]
     : lead;

@@ -97,7 +97,8 @@ export function forbiddenBy(
   }
   if (treatment.firms && chanceTooFirm(problem, earlier, day) > RULES.firmHold.value)
     return RULES.firmHold.id;
-  if (treatment.isNew && day < addDays(problem.from, RULES.patchTest.value)) return RULES.patchTest.id;
+  if (treatment.isNew && !treatment.isTested && day < addDays(problem.from, RULES.patchTest.value))
+    return RULES.patchTest.id;
   if (treatment.isNew && newInWeekOf(earlier, day, treatment)) return RULES.newPerWeek.id;
   return undefined;
 }

@@ -24,6 +24,8 @@ export interface Treatment {
   readonly effect: Readonly<Record<SignalId, Estimate>>;
   /** Never used on this head. */
   readonly isNew: boolean;
+  /** Its patch test is clear, so it may be used at once. */
+  readonly isTested: boolean;
 }
 
 export interface PastUse {

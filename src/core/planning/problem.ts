@@ -1,9 +1,9 @@
 import { classifyLines, doseOf, STRONG_FROM, type Verdict } from '../classification';
-import { savedWeighedLines, type Head, type HairState, type HeadHistory } from '../hair';
+import type { Head, HairState, HeadHistory } from '../hair';
 import type { CalendarDay } from '../measures';
 import { SIGNAL_IDS, type SignalId } from '../readings';
-import { newestVersions, stepsBefore, type RecipeVersion } from '../recipes';
-import { cautionsFor } from '../safety';
+import { newestVersions, stepsBefore, weighedLines, type RecipeVersion } from '../recipes';
+import { cautionsFor, patchTestOf } from '../safety';
 import type { PlanProblem, Treatment } from './plan';
 
 /** A firm push from which even a balanced treatment counts as protein for spacing (working assumption). */
@@ -39,10 +39,13 @@ function treatmentOf(
   history: HeadHistory,
   state: HairState,
 ): Treatment[] {
-  const lines = savedWeighedLines(version);
-  const verdict = classifyLines(lines, head.school);
-  if (!verdict.ok) return [];
-  if (cautionsFor(lines, verdict.value).some((caution) => caution.level === 'stop')) return [];
+  const weighed = weighedLines(version.lines, history.larder);
+  const verdict = weighed.ok ? classifyLines(weighed.value, head.school) : weighed;
+  if (!weighed.ok || !verdict.ok) return [];
+  const lines = weighed.value;
+  if (cautionsFor(lines, verdict.value, head).some((caution) => caution.level === 'stop')) return [];
+  const patchTest = patchTestOf(version.recipeId, head.headId, history.patchTests);
+  if (patchTest?.outcome === 'reacted') return [];
   const { kind, strength } = verdict.value;
   return [
     {
@@ -58,7 +61,8 @@ function treatmentOf(
       contactMinutes: version.contactMinutes,
       warmth: version.warmth,
       leadTasks: stepsBefore(lines),
-      effect: effectOfUse(version, state),
+      effect: effectOfUse(version, state, head),
+      isTested: patchTest?.outcome === 'clear',
       isNew: !history.sessions.some((session) => session.recipeId === version.recipeId),
     },
   ];
@@ -68,8 +72,8 @@ function firms(verdict: Verdict): boolean {
   return verdict.kind === 'protein' || (verdict.kind === 'balanced' && verdict.push.firm >= FIRMS_FROM_PUSH);
 }
 
-function effectOfUse(version: RecipeVersion, state: HairState): Treatment['effect'] {
-  const dose = doseOf(version.contactMinutes, version.warmth);
+function effectOfUse(version: RecipeVersion, state: HairState, head: Head): Treatment['effect'] {
+  const dose = doseOf(version.contactMinutes, version.warmth, head.porosityGuess);
   return Object.fromEntries(
     SIGNAL_IDS.map((signal) => {
       const response = state.signals[signal].responses.find(({ recipeId }) => recipeId === version.recipeId);

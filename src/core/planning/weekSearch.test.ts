@@ -1,46 +1,18 @@
 import fc from 'fast-check';
 import { checkPlan, planProblem, RULES, weekSearch, type Plan, type PlanProblem } from '.';
-import { estimateHair, headSchema, type Head, type HeadHistory } from '../hair';
+import { estimateHair, type Head, type HeadHistory } from '../hair';
 import { addDays, calendarDay, type CalendarDay } from '../measures';
 import type { Reading } from '../readings';
-import { parseRecipe, savedLine, type RecipeVersion } from '../recipes';
+import type { RecipeVersion } from '../recipes';
 import type { Session } from '../sessions';
+import { testHead, testHistory, testRecipe } from '../testing';
 
 const from = calendarDay('2026-05-10');
 const stamp = { recordedAt: '2026-05-01T10:00:00Z' };
-const head: Head = headSchema.parse({
-  ...stamp,
-  kind: 'head',
-  id: 'h',
-  headId: 'h',
-  name: 'Ada',
-  lengthCm: 30,
-  strand: 'medium',
-  porosityGuess: 'medium',
-  complaint: 'none',
-  freeMinutes: [200, 0, 0, 200, 0, 0, 200],
-  school: 'my-hair',
-  proteinSensitive: false,
-  child: false,
-});
+const head = testHead();
 
-function recipe(recipeId: string, use: RecipeVersion['use'], ...lines: string[]): RecipeVersion {
-  const parsed = parseRecipe(lines.join('\n'));
-  if (!parsed.ok) throw new Error(parsed.problems[0].message);
-  return {
-    ...stamp,
-    kind: 'recipe',
-    id: recipeId,
-    recipeId,
-    version: 1,
-    name: recipeId,
-    text: lines.join('\n'),
-    use,
-    contactMinutes: 30,
-    warmth: 'room',
-    lines: parsed.value.lines.map(savedLine),
-  };
-}
+const recipe = (recipeId: string, use: RecipeVersion['use'], ...lines: string[]): RecipeVersion =>
+  testRecipe(recipeId, lines, { use });
 
 const STRONG = recipe('strong', 'mask', '12 g gelatin', '150 ml water', '1 tbsp plain conditioner');
 const LIGHT = recipe(
@@ -100,7 +72,7 @@ function planFor(
   changed: Partial<Head> = {},
   weeks = 1,
 ): { problem: PlanProblem; plan: Plan } {
-  const history: HeadHistory = { recipes: ALL, readings: [], sessions: known, events: [], ...part };
+  const history = testHistory({ recipes: ALL, sessions: known, ...part });
   const who = { ...head, ...changed };
   const problem = planProblem(who, history, estimateHair(who, history, from), from, weeks);
   return { problem, plan: weekSearch(problem) };
@@ -257,7 +229,7 @@ describe('the plan of a week', () => {
 
   it('covers a change of the clock and of the year day by day', () => {
     const start = calendarDay('2026-12-28');
-    const history: HeadHistory = { recipes: ALL, readings: [], sessions: known, events: [] };
+    const history = testHistory({ recipes: ALL, sessions: known });
     const plan = weekSearch(planProblem(head, history, estimateHair(head, history, start), start, 2));
     expect(plan.days.map((day) => day.day)).toEqual(
       Array.from({ length: 14 }, (_, index) => addDays(start, index)),

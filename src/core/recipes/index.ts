@@ -1,14 +1,27 @@
 export { RECIPE_LIMITS } from './limits';
 export { parseRecipe } from './parseRecipe';
+export { isBalancing, SHARE_TOLERANCE } from './shares';
 export {
   readLines,
   unreadLines,
+  type Alternative,
   type Assumption,
+  type MadeRef,
   type ParsedLine,
   type ParsedRecipe,
   type ReadLine,
   type UnreadLine,
 } from './parsedLine';
-export { recipeVersionSchema, savedLine, type RecipeVersion } from './recipe';
+export { CATALOGUE_LARDER, makeLarder, type Larder } from './larder';
+export {
+  checkNoCycle,
+  partGrams,
+  remainingGrams,
+  surviving,
+  weighedLines,
+  type WeighedLine,
+} from './weighedLine';
+export { recipeVersionSchema, savedLine, type RecipeVersion, type SavedLine } from './recipe';
 export { newestVersions } from './versions';
+export { tellingWord } from './lineText';
 export { stepsBefore, type LeadTask } from './leadTasks';

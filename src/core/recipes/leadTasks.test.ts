@@ -1,20 +1,13 @@
 import { newestVersions, stepsBefore, type RecipeVersion } from '.';
+import { weighedOf } from '../testing';
 
 describe('what is prepared ahead', () => {
   it('comes with its hours, the longest first; what needs nothing is left out', () => {
-    const tasks = stepsBefore([
-      { ingredientId: 'honey', preparationId: null },
-      { ingredientId: 'linseed', preparationId: 'boiled' },
-      { ingredientId: 'fenugreek', preparationId: 'strained' },
-    ]);
+    const tasks = stepsBefore(weighedOf(['10 g honey', '20 g linseed, boiled', '10 g fenugreek, strained']));
     expect(tasks.map(({ text, leadHours }) => [text.split(':')[0], leadHours])).toEqual([
       ['Fenugreek seed', 12],
       ['Linseed', 0.5],
     ]);
-  });
-
-  it('ignores an ingredient that is in no catalogue any more', () => {
-    expect(stepsBefore([{ ingredientId: 'gone', preparationId: 'soaked' }])).toEqual([]);
   });
 });
 

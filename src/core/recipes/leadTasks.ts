@@ -1,5 +1,6 @@
-import { ingredientById } from '../ingredients';
-import type { ReadLine } from './parsedLine';
+import { preparationMinutes } from '../ingredients';
+import { rounded } from '../measures';
+import type { WeighedLine } from './weighedLine';
 
 /** Something that must be begun this many hours before the treatment goes on. */
 export interface LeadTask {
@@ -7,14 +8,19 @@ export interface LeadTask {
   readonly leadHours: number;
 }
 
+/** Shorter preparations belong to the making itself, minutes. */
+const WORTH_A_TASK_MINUTES = 20;
+
 /** What has to be prepared ahead, the earliest first. Lines with the same start are told apart by ingredient. */
-export function stepsBefore(lines: readonly Pick<ReadLine, 'ingredientId' | 'preparationId'>[]): LeadTask[] {
-  const tasks = lines.flatMap((line): LeadTask[] => {
-    const ingredient = ingredientById(line.ingredientId);
-    const preparation = ingredient?.preparations.find(({ id }) => id === line.preparationId);
-    if (!ingredient || !preparation || preparation.leadHours === 0) return [];
+export function stepsBefore(lines: readonly Pick<WeighedLine, 'ingredient' | 'preparation'>[]): LeadTask[] {
+  const tasks = lines.flatMap(({ ingredient, preparation }): LeadTask[] => {
+    const minutes = preparation ? preparationMinutes(preparation) : 0;
+    if (!preparation || minutes < WORTH_A_TASK_MINUTES) return [];
     return [
-      { text: `${capitalised(ingredient.name)}: ${preparation.label}`, leadHours: preparation.leadHours },
+      {
+        text: `${capitalised(ingredient.name)}: ${preparation.label}`,
+        leadHours: rounded(minutes / 60, 2),
+      },
     ];
   });
   return tasks.sort((a, b) => b.leadHours - a.leadHours);

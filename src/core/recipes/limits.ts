@@ -2,6 +2,10 @@
 export const RECIPE_LIMITS = {
   /** Lines; the longest formulas people share have about thirty. */
   lines: 200,
+  /** Lines kept of them: a row that names several things gives one each. */
+  savedLines: 600,
+  /** Recipes that may stand within one another: a gel in a cream in a mask is three. */
+  nesting: 8,
   /** Characters of the whole text: about fifty to a line. */
   characters: 20_000,
   /** Characters of one line. */

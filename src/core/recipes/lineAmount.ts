@@ -11,7 +11,7 @@ export interface LineAmount {
   /** The upper end of a range such as "2-3 tbsp". */
   readonly quantityTo: number | null;
   readonly unit: UnitId | null;
-  readonly size: 'small' | 'medium' | 'large' | null;
+  readonly size: PieceSize | null;
   readonly heaped: boolean;
   /** A mass or volume beside a counted pack: "1 packet gelatin (7 g)". */
   readonly packSize: { readonly quantity: number; readonly unit: UnitId } | null;
@@ -19,14 +19,53 @@ export interface LineAmount {
   readonly isHeading: boolean;
 }
 
-/** Units the parser does not bring along. */
+export type PieceSize = 'small' | 'medium' | 'large';
+
+/** Kitchen words that the parser does not bring along; each is a unit of UNITS or stands for one. */
+const OUR_WORDS = {
+  handful: { plural: 'handfuls', unit: 'handful' },
+  packet: {
+    plural: 'packets',
+    alternates: ['sachet', 'sachets', 'pkt', 'envelope', 'envelopes'],
+    unit: 'packet',
+  },
+  leaf: { plural: 'leaves', unit: 'leaf' },
+  pod: { plural: 'pods', unit: 'piece' },
+  sheet: { plural: 'sheets', unit: 'piece' },
+  drop: { plural: 'drops', alternates: ['gtt'], unit: 'drop' },
+  sprinkle: { plural: 'sprinkles', unit: 'sprinkle' },
+  splash: { plural: 'splashes', unit: 'splash' },
+  drizzle: { plural: 'drizzles', unit: 'drizzle' },
+  squeeze: { plural: 'squeezes', alternates: ['squirt', 'squirts'], unit: 'squeeze' },
+  dollop: { plural: 'dollops', alternates: ['blob', 'blobs'], unit: 'dollop' },
+  glug: { plural: 'glugs', unit: 'glug' },
+  scoop: { plural: 'scoops', unit: 'scoop' },
+  spoon: { plural: 'spoons', unit: 'spoon' },
+  dessertspoon: { plural: 'dessertspoons', unit: 'dessertspoon' },
+  pump: { plural: 'pumps', unit: 'pump' },
+  capful: { plural: 'capfuls', alternates: ['cap'], unit: 'capful' },
+  glass: { plural: 'glasses', unit: 'glass' },
+  mug: { plural: 'mugs', unit: 'mug' },
+  bowl: { plural: 'bowls', unit: 'bowl' },
+  part: { plural: 'parts', unit: 'part' },
+  metriccup: { plural: 'metriccups', unit: 'metric cup' },
+  sprig: { plural: 'sprigs', alternates: ['stalk', 'stalks', 'branch'], unit: 'sprig' },
+  bunch: { plural: 'bunches', unit: 'bunch' },
+  percent: { plural: 'percent', alternates: ['pct'], unit: '%' },
+} as const satisfies Record<string, { plural: string; alternates?: readonly string[]; unit: UnitId }>;
+
 const MORE_UNITS: UnitOfMeasureDefinitions = {
-  handful: { short: 'handful', plural: 'handfuls', type: 'count' },
-  packet: { short: 'packet', plural: 'packets', alternates: ['sachet', 'sachets', 'pkt'], type: 'count' },
-  percent: { short: '%', plural: 'percent', alternates: ['percent', 'pct'], type: 'other' },
-  leaf: { short: 'leaf', plural: 'leaves', type: 'count' },
-  pod: { short: 'pod', plural: 'pods', type: 'count' },
-  sheet: { short: 'sheet', plural: 'sheets', type: 'count' },
+  ...Object.fromEntries(
+    Object.entries(OUR_WORDS).map(([word, entry]) => [
+      word,
+      {
+        short: word === 'percent' ? '%' : word,
+        plural: entry.plural,
+        alternates: 'alternates' in entry ? [...entry.alternates] : [],
+        type: 'count' as const,
+      },
+    ]),
+  ),
   centiliter: { short: 'cl', plural: 'centiliters', type: 'volume', conversionFactor: 10 },
 };
 
@@ -46,74 +85,36 @@ const UNIT_OF_PARSER: Record<string, UnitId> = {
   tablespoon: 'tbsp',
   cup: 'cup',
   pint: 'pint',
-  drop: 'drop',
   pinch: 'pinch',
   dash: 'dash',
-  handful: 'handful',
-  percent: '%',
-  leaf: 'leaf',
-  packet: 'packet',
   pack: 'packet',
   package: 'packet',
   bag: 'piece',
   piece: 'piece',
-  pod: 'piece',
-  sheet: 'piece',
-  can: 'piece',
+  can: 'can',
   clove: 'piece',
-  sprig: 'piece',
   stick: 'piece',
+  ...Object.fromEntries(Object.entries(OUR_WORDS).map(([word, { unit }]) => [word, unit])),
 };
 
-/** Ways of writing that the parser would misread, in the order in which they are rewritten. */
-const REWRITES: readonly (readonly [RegExp, string])[] = [
-  [/[\u2012-\u2015]/g, '-'],
-  [/[\u00a0\t]+/g, ' '],
-  [/^[\s•*·▪–>]+/u, ''],
-  [/^-\s+/, ''],
-  [/^\d{1,2}[.)]\s+/, ''],
-  [/\p{Extended_Pictographic}\uFE0F?/gu, ' '],
-  // A comma between thousands of grams, then every other comma between digits as a decimal comma.
-  [/(\d),(\d{3})(?=\s*(?:g|gr|grams?|ml)\b)/gi, '$1$2'],
-  [/(\d),(\d)/g, '$1.$2'],
-  [/(\d)\s*%/g, '$1 percent'],
-  [/\bcolher(?:es)? de sopa\b/gi, 'tbsp'],
-  [/\bcolher(?:es)? de ch[áa]\b/gi, 'tsp'],
-  [/\bx[íi]caras?\b/gi, 'cup'],
-  [/\bcucharadas?\b/gi, 'tbsp'],
-  [/\bcucharaditas?\b/gi, 'tsp'],
-  [/\bc\. ?à soupe\b/gi, 'tbsp'],
-  [/\bc\. ?à (?:caf[ée]|th[ée])\b/gi, 'tsp'],
-  [/(\d)\s*EL\b/g, '$1 tbsp'],
-  [/(\d)\s*TL\b/g, '$1 tsp'],
-  [/^(?:about|approx(?:imately|\.)?|around|ca\.?|roughly)\s+/i, ''],
-  [/^(?:the )?juice of\b(.*)$/i, '$1 juice'],
-  [/\bone and a half\b/gi, '1 1/2'],
-  [/^(\d+) and a half\b/i, '$1 1/2'],
-  [/^(?:a |one )?half (?:an? |of an? )?/i, '1/2 '],
-  [/^(?:a |one )?third (?:of an? )?/i, '1/3 '],
-  [/^(?:a |one )?quarter (?:of an? |an? )?/i, '1/4 '],
-  [/^three quarters (?:of an? )?/i, '3/4 '],
-  [/^(?:a )?couple (?:of )?/i, '2 '],
-  [/^(?:a )?few (?:of )?/i, '3 '],
-  [/^(?:an?|one)\s+/i, '1 '],
-  [/^two\s+/i, '2 '],
-  [/^three\s+/i, '3 '],
-  [/^four\s+/i, '4 '],
-  [/^five\s+/i, '5 '],
-  [/^six\s+/i, '6 '],
-  [/^handful/i, '1 handful'],
-  [/^pinch/i, '1 pinch'],
-];
-
-export function rewritten(line: string): string {
-  return REWRITES.reduce((text, [pattern, by]) => text.replace(pattern, by), line)
-    .replace(/\s+/g, ' ')
-    .trim();
-}
-
-const HEAPED = /\b(?:heaped|heaping|rounded)\s+/i;
-const SIZE = /^(small|medium|large|big)\b/i;
+const HEAPED = /\b(?:heaped|heaping|rounded|generous|gehäufte[rn]?|chei[ao]s?|colmadas?|bombées?)\s+/i;
+const LEVEL = /\b(?:level|scant|packed|raso|rasas?|gestrichene[rn]?)\s+/i;
+const SIZE =
+  /^(small|medium(?:[- ]sized)?|large|big|whole|tiny|pequen[oa]|grande|petite?|klein[er]?|groß[er]?)\b/i;
+const SIZES: Record<string, PieceSize> = {
+  small: 'small',
+  tiny: 'small',
+  pequeno: 'small',
+  pequena: 'small',
+  petit: 'small',
+  petite: 'small',
+  kleine: 'small',
+  medium: 'medium',
+  large: 'large',
+  big: 'large',
+  grande: 'large',
+  große: 'large',
+};
 
 /**
  * Reads the amount out of one line. Never throws.
@@ -121,7 +122,7 @@ const SIZE = /^(small|medium|large|big)\b/i;
  */
 export function lineAmount(line: string): LineAmount {
   const heaped = HEAPED.test(line);
-  const [parsed] = parseIngredient(line.replace(HEAPED, ''), {
+  const [parsed] = parseIngredient(line.replace(HEAPED, '').replace(LEVEL, ''), {
     additionalUOMs: MORE_UNITS,
     round: false,
     descriptionMeasurements: true,
@@ -157,9 +158,9 @@ function unitNamed(name: string | null): UnitId | null {
 }
 
 /** "2 small carrots" and "a large, ripe banana": the parser takes the word for a unit or leaves it before the name. */
-function sizeIn({ unitOfMeasureID, description }: ParserLine): LineAmount['size'] {
+function sizeIn({ unitOfMeasureID, description }: ParserLine): PieceSize | null {
   const word = (SIZE.exec(unitOfMeasureID ?? '') ?? SIZE.exec(description))?.[1]?.toLowerCase();
-  return word === 'big' ? 'large' : ((word as LineAmount['size'] | undefined) ?? null);
+  return (word !== undefined && SIZES[word.replace(/[- ]sized$/, '')]) || null;
 }
 
 function packSizeIn({ descriptionMeasurements }: ParserLine): LineAmount['packSize'] {

@@ -1,30 +1,41 @@
-import {
-  namesInText,
-  nearestIngredients,
-  plainWords,
-  usualPreparation,
-  type Ingredient,
-  type PhraseMatch,
-} from '../ingredients';
-import { failed, ok, rounded, UNITS, type Problem, type Result, type UnitId } from '../measures';
+import { plainWords } from '../ingredients';
+import { failed, ok, rounded, type CupKind, type Problem, type Result } from '../measures';
+import { CATALOGUE_LARDER, type Larder } from './larder';
 import { RECIPE_LIMITS } from './limits';
-import { lineAmount, rewritten, type LineAmount } from './lineAmount';
-import type { Assumption, ParsedLine, ParsedRecipe, ReadLine, UnreadLine } from './parsedLine';
-
-/** Heaped spoons hold about a third more (working assumption). */
-const HEAPED_FACTOR = 1.3;
-const SUGGESTIONS = 3;
+import { lineAmount, type LineAmount } from './lineAmount';
+import { amountsInInstruction, rowParts, summedAmounts } from './parts';
+import type { ParsedLine, ParsedRecipe, ReadLine } from './parsedLine';
+import { readPart, unreadPart, type ReadingOptions, type ReadPart } from './readPart';
+import { rewritten, rewrittenPart } from './rewrites';
+import { balanced, withShares, BALANCE } from './shares';
 
 /** First words of an instruction line. */
 const INSTRUCTION =
-  /^(?:add|apply|blend|boil|bring|combine|cook|cool|cover|heat|keep|leave|let|massage|melt|mix|pour|put|rinse|simmer|soak|stir|store|strain|use|wash|whisk|whip)\b/i;
+  /^(?:add|allow|apply|blend|boil|bring|combine|cook|cool|cover|cut|dissolve|divide|drain|fold|grate|grind|heat|keep|leave|let|mash|massage|melt|mix|once|peel|place|pour|put|remove|rest|rinse|section|set|sieve|simmer|slowly|soak|sprinkle|steep|stir|store|strain|take|then|transfer|use|warm|wash|whip|whisk|work|misture|bata|coe|ferva|aplique|mezcla|licúa|hierve|mischen|kochen|mélanger)\b/i;
+const METHOD_HEADING =
+  /^(?:method|directions?|instructions?|steps?|how to\b.*|preparation|procedure|to (?:make|use|apply|prepare)\b.*|modo de (?:preparo|usar|fazer)|preparo|preparaci[óo]n|instrucciones|zubereitung|anwendung|pr[ée]paration)\s*:?$/i;
+const INGREDIENT_HEADING =
+  /^(?:ingredients?|you(?: wi)?ll need|what you need|ingredientes|zutaten|ingr[ée]dients?|for the\b.*|shopping list)\s*:?$/i;
+/** "Phase A", "Water phase (A)", "B. Oil phase", "Cool-down phase". */
+const PHASE_HEADING =
+  /^(?:phase\s+([a-d])\b.*|([a-d])[.):]?\s*[-–]?\s*(?:water|oil|heated|heat|cool[- ]?down|cooling)?\s*phase\b.*|(water|aqueous|oil|fat|cool[- ]?down|cooling)\s+phase\s*(?:\(?([a-d])\)?)?)\s*:?$/i;
+const PHASE_OF_WORD: Record<string, string> = { water: 'A', aqueous: 'A', oil: 'B', fat: 'B' };
+
+/** Where in the text the reader is. */
+interface Place {
+  method: boolean;
+  phase: string | null;
+}
 
 /**
- * Reads a recipe, one ingredient to a line. No line is ever lost: each comes back as read, as a note, or as not
- * understood with the reason. Blank lines are left out.
+ * Reads a recipe, one row at a time. No row is ever lost: each comes back as read, as a note, or as not understood with
+ * the reason; a row that names several things comes back as several lines. Blank rows are left out.
  * @returns a problem only when the text as a whole cannot be a recipe: empty, or beyond the limits
  */
-export function parseRecipe(text: string): Result<ParsedRecipe> {
+export function parseRecipe(
+  text: string,
+  { larder = CATALOGUE_LARDER, cup = 'us' }: { larder?: Larder; cup?: CupKind } = {},
+): Result<ParsedRecipe> {
   const rows = text.split(/\r\n|\r|\n/).filter((row) => row.trim() !== '');
   if (rows.length === 0) {
     return failed(
@@ -40,50 +51,91 @@ export function parseRecipe(text: string): Result<ParsedRecipe> {
         'Paste one recipe at a time.',
     );
   }
-  return ok({ lines: withShares(rows.map((row) => parseLine(row.trim()))) });
+  const options = { larder, cup };
+  const place: Place = { method: false, phase: null };
+  const lines = rows.flatMap((row, index) => readRow(row.trim(), index, place, options));
+  return ok({ lines: balanced(withShares(fromInstructions(lines, options))) });
 }
 
-function unread(
-  text: string,
-  code: string,
-  message: string,
-  suggestions: readonly string[] = [],
-): UnreadLine {
-  return { status: 'unread', text, problem: { code, message, path: '' }, suggestions };
-}
-
-function parseLine(text: string): ParsedLine {
+function readRow(text: string, row: number, place: Place, options: ReadingOptions): ParsedLine[] {
+  const at = { text, row };
   if (text.length > RECIPE_LIMITS.lineCharacters) {
-    return unread(
-      text,
-      'line-too-long',
-      `One line may have ${RECIPE_LIMITS.lineCharacters} characters; break it up.`,
-    );
+    return [
+      {
+        ...at,
+        ...unreadPart(
+          'line-too-long',
+          `One line may have ${RECIPE_LIMITS.lineCharacters} characters; break it up.`,
+        ),
+      },
+    ];
   }
+  if (isPlaceHeading(text, place)) return [{ ...at, status: 'note' }];
   const plain = rewritten(text);
   if (plain === '')
-    return unread(text, 'no-words', 'There are no words in this line that name an ingredient.');
+    return [{ ...at, ...unreadPart('no-words', 'There are no words in this line that name an ingredient.') }];
   const badNumber = problemOfNumber(plain);
-  if (badNumber) return { status: 'unread', text, problem: badNumber, suggestions: [] };
+  if (badNumber) return [{ ...at, status: 'unread', problem: badNumber, suggestions: [] }];
+  const balancing = BALANCE.exec(plain);
+  if (balancing) return [balancingLine(at, plain, place, options)];
+  const names = options.larder.inText(plain).length;
+  if (isNote(plain, lineAmount(plain), names, place)) return [{ ...at, status: 'note' }];
+  const added = summedAmounts(plain);
+  if (added) return [lineOf(at, place, readSum(added, options))];
+  return rowParts(plain, options.larder).map((part) =>
+    lineOf(at, place, readPart(rewrittenPart(part.plain), options, part.equalPart)),
+  );
+}
 
-  const amount = lineAmount(plain);
-  const names = namesInText(amount.words);
-  if (isNote(plain, amount, names.length)) return { status: 'note', text };
+function lineOf(at: { text: string; row: number }, place: Place, part: ReadPart): ParsedLine {
+  return part.status === 'read' ? { ...at, ...part, phase: place.phase } : { ...at, ...part };
+}
 
-  const [first, ...others] = [...names].sort((a, b) => b.words - a.words || a.start - b.start);
-  if (!first) {
-    return unread(
-      text,
-      'unknown-ingredient',
-      'No ingredient of this name is in the catalogue.',
-      suggestedLines(amount, plain),
-    );
+/** "1 tbsp + 1 tsp honey": two amounts of one thing, as grams. */
+function readSum([first, second]: readonly [string, string], options: ReadingOptions): ReadPart {
+  const [one, two] = [readPart(first, options), readPart(second, options)];
+  if (one.status !== 'read' || two.status !== 'read') return one.status === 'read' ? two : one;
+  const grams = one.grams + two.grams;
+  return { ...one, quantity: grams, unit: 'g', grams };
+}
+
+/** Headings that tell what follows; the place is moved on. */
+function isPlaceHeading(text: string, place: Place): boolean {
+  const plain = text.replace(/^[#*\s]+|[*\s]+$/g, '');
+  const phase = PHASE_HEADING.exec(plain);
+  if (phase) {
+    const word = phase[3]?.toLowerCase();
+    const letter = phase[1] ?? phase[2] ?? phase[4];
+    place.phase = letter?.toUpperCase() ?? (word && PHASE_OF_WORD[word]) ?? 'C';
+    place.method = false;
+    return true;
   }
-  const also = others.map((match) => match.ingredient.name).filter((name) => name !== first.ingredient.name);
-  const assumptions: Assumption[] = also.length
-    ? [{ code: 'also-names', text: `Read as ${first.ingredient.name}; ${also.join(' and ')} not counted.` }]
-    : [];
-  return weighed(text, first, amount, plain, assumptions);
+  if (METHOD_HEADING.test(plain)) {
+    place.method = true;
+    return true;
+  }
+  if (INGREDIENT_HEADING.test(plain)) {
+    place.method = false;
+    return true;
+  }
+  return false;
+}
+
+/** "Water to 100": what is left over is read once the others are known. */
+function balancingLine(
+  at: { text: string; row: number },
+  plain: string,
+  place: Place,
+  options: ReadingOptions,
+): ParsedLine {
+  const part = readPart(`1 percent ${plain.replace(BALANCE, ' ').trim()}`, options);
+  if (part.status !== 'read') return { ...at, ...part };
+  return {
+    ...at,
+    ...part,
+    phase: place.phase,
+    assumptions: [...part.assumptions, { code: 'to-balance', text: 'Fills up to 100 %.', alternatives: [] }],
+  };
 }
 
 /** What is wrong with the number itself, before any word is looked at. */
@@ -101,176 +153,51 @@ function problemOfNumber(plain: string): Problem | undefined {
   return undefined;
 }
 
-function isNote(plain: string, amount: LineAmount, names: number): boolean {
+function isNote(plain: string, amount: LineAmount, names: number, place: Place): boolean {
   if (amount.isHeading) return true;
   const words = plainWords(plain).length;
   const leadsWithAmount = /^[\d¼½¾⅓⅔⅛.]/.test(plain);
-  if (leadsWithAmount || !INSTRUCTION.test(plain)) return false;
-  return names === 0 || words > 6 || amount.unit === null;
+  if (place.method) return !(leadsWithAmount && amount.unit !== null && names > 0 && words < 8);
+  // "30 minutes under a cap", "350 degrees": numbers that weigh nothing.
+  if (
+    leadsWithAmount &&
+    names === 0 &&
+    /^[\d\s./-]+(?:min|minutes?|hours?|hrs?|h|days?|degrees)\b/i.test(plain)
+  )
+    return true;
+  if (leadsWithAmount) return false;
+  if (INSTRUCTION.test(plain)) return names === 0 || words > 6 || amount.unit === null;
+  // A sentence that names nothing and gives no amount.
+  return names === 0 && amount.quantity === null && words > 5;
 }
-
-function suggestedLines(amount: LineAmount, plain: string): string[] {
-  const measure = amount.quantity === null ? '1 tbsp' : amountText(amount.quantity, amount.unit);
-  return nearestIngredients(amount.words || plain, SUGGESTIONS).map(
-    (ingredient) => `${measure} ${ingredient.name}`,
-  );
-}
-
-export function amountText(quantity: number, unit: UnitId | null): string {
-  const number = String(rounded(quantity, 2));
-  return unit === null || unit === 'piece' ? number : unit === '%' ? `${number}%` : `${number} ${unit}`;
-}
-
-function weighed(
-  text: string,
-  first: PhraseMatch,
-  amount: LineAmount,
-  plain: string,
-  assumptions: Assumption[],
-): ParsedLine {
-  const { ingredient } = first;
-  if (amount.quantity === null && !ingredient.measures.pieceGrams) {
-    return unread(text, 'no-amount', `How much ${ingredient.name}? Write an amount before it.`, [
-      `1 tbsp ${ingredient.name}`,
-      `10 g ${ingredient.name}`,
-    ]);
-  }
-  if (amount.quantity === null) {
-    assumptions.push({ code: 'one-piece', text: `No amount written: taken as one ${ingredient.name}.` });
-  }
-  if (amount.quantityTo !== null) {
-    assumptions.push({ code: 'range', text: 'A range: the middle was taken.' });
-  }
-  const low = amount.quantity ?? 1;
-  const quantity = amount.quantityTo === null ? low : (low + amount.quantityTo) / 2;
-  const grams = unknownUnit(amount, first) ?? gramsOf(quantity, amount, ingredient, assumptions);
-  if (typeof grams === 'string') return unread(text, 'no-weight', grams, [`10 g ${ingredient.name}`]);
-  const problem = problemOfGrams(grams, ingredient);
-  if (problem) return { status: 'unread', text, problem, suggestions: [] };
-
-  const preparation = preparationIn(plain, ingredient);
-  if (preparation?.assumed) {
-    assumptions.push({ code: 'usual-preparation', text: `Taken as ${preparation.label}.` });
-  }
-  return {
-    status: 'read',
-    text,
-    ingredientId: ingredient.id,
-    preparationId: preparation?.id ?? null,
-    quantity,
-    unit: amount.unit ?? 'piece',
-    grams,
-    assumptions,
-  };
-}
-
-/** The message for a word that stands where a unit should: "5 florps honey". */
-function unknownUnit(amount: LineAmount, { ingredient, start }: PhraseMatch): string | undefined {
-  if (amount.unit !== null || amount.quantity === null || start === 0 || ingredient.measures.pieceGrams)
-    return undefined;
-  const word = plainWords(amount.words)[0];
-  const describes = ingredient.preparations.some((preparation) => preparation.words.includes(word ?? ''));
-  return describes || amount.packSize
-    ? undefined
-    : `“${word}” is not a unit known here: write spoons, cups, millilitres or grams.`;
-}
-
-/** Grams, or the message why the amount cannot be weighed. A share of the batch is left as it is for withShares. */
-function gramsOf(
-  quantity: number,
-  amount: LineAmount,
-  ingredient: Ingredient,
-  assumptions: Assumption[],
-): number | string {
-  const { measures, name } = ingredient;
-  const unit = UNITS[amount.unit ?? 'piece'];
-  const heaped = amount.heaped ? HEAPED_FACTOR : 1;
-  if (amount.heaped) assumptions.push({ code: 'heaped', text: 'Heaped: a third more than level.' });
-  if (unit.kind === 'mass' || unit.kind === 'share') return quantity * unit.size;
-  if (unit.kind === 'volume') return quantity * unit.size * measures.gramsPerMl * heaped;
-  if (amount.packSize) {
-    const pack = UNITS[amount.packSize.unit];
-    const grams = amount.packSize.quantity * pack.size * (pack.kind === 'volume' ? measures.gramsPerMl : 1);
-    assumptions.push({
-      code: 'pack-size',
-      text: `The size in the line was taken: ${rounded(grams, 1)} g each.`,
-    });
-    return quantity * grams;
-  }
-  if (unit.id === 'packet') {
-    return measures.packetGrams
-      ? quantity * measures.packetGrams
-      : `Packets of ${name} differ: write the grams, for example "1 packet ${name} (20 g)".`;
-  }
-  if (unit.id === 'leaf' && measures.leafGrams) return quantity * measures.leafGrams;
-  if (!measures.pieceGrams) return `${name} is not counted in pieces: write spoons, millilitres or grams.`;
-  if (!amount.size) {
-    assumptions.push({ code: 'medium-size', text: `A medium one: ${measures.pieceGrams.medium} g.` });
-  }
-  return quantity * measures.pieceGrams[amount.size ?? 'medium'];
-}
-
-function problemOfGrams(grams: number, ingredient: Ingredient): Problem | undefined {
-  if (grams < RECIPE_LIMITS.leastGrams) {
-    return {
-      code: 'zero-amount',
-      message: `There is no ${ingredient.name} in this amount; write more than 0.`,
-      path: '',
-    };
-  }
-  if (!(grams <= RECIPE_LIMITS.gramsPerLine)) {
-    const most = RECIPE_LIMITS.gramsPerLine / 1000;
-    return {
-      code: 'absurd-amount',
-      message: `More than ${most} kg in one line cannot be right; check the number.`,
-      path: '',
-    };
-  }
-  return undefined;
-}
-
-function preparationIn(
-  plain: string,
-  ingredient: Ingredient,
-): { id: string; label: string; assumed: boolean } | undefined {
-  const words = new Set(plainWords(plain));
-  const named = ingredient.preparations
-    .map((preparation) => ({ preparation, hits: preparation.words.filter((word) => words.has(word)).length }))
-    .filter(({ hits }) => hits > 0)
-    .sort((a, b) => b.hits - a.hits);
-  // The usual way wins a tie: "soaked" alone does not tell whether the pulp stays in.
-  const best = named.filter(({ hits }) => hits === named[0]?.hits);
-  const chosen = (best.find(({ preparation }) => preparation.usual) ?? best[0])?.preparation;
-  if (chosen) return { id: chosen.id, label: chosen.label, assumed: false };
-  const usual = usualPreparation(ingredient);
-  return usual && { id: usual.id, label: usual.label, assumed: true };
-}
-
-/** Grams of a batch made of percents alone. */
-const PERCENT_BATCH_GRAMS = 100;
 
 /**
- * Turns percent of the batch into grams. With percents alone the batch is 100 g; beside weighed lines, the weighed
- * lines are what the percents leave over.
+ * Instructions that bring an ingredient of their own: "Stir 2 tbsp honey into the milk". What other rows name already is
+ * not counted again.
  */
-function withShares(lines: readonly ParsedLine[]): ParsedLine[] {
-  const isShare = (line: ParsedLine): line is ReadLine => line.status === 'read' && line.unit === '%';
-  const shares = lines.filter(isShare).reduce((total, line) => total + line.quantity, 0);
-  if (shares === 0) return [...lines];
-  const weighedGrams = lines.reduce(
-    (total, line) => total + (line.status === 'read' && line.unit !== '%' ? line.grams : 0),
-    0,
-  );
-  const fits = weighedGrams > 0 ? shares < 100 : shares <= 100.5;
-  const batch = weighedGrams > 0 ? weighedGrams / (1 - shares / 100) : PERCENT_BATCH_GRAMS;
-  return lines.map((line) => {
-    if (!isShare(line)) return line;
-    return fits
-      ? { ...line, grams: (line.quantity / 100) * batch }
-      : unread(
-          line.text,
-          'over-100-percent',
-          `The percents add to ${rounded(shares, 1)}; they must leave room up to 100.`,
-        );
+function fromInstructions(lines: readonly ParsedLine[], options: ReadingOptions): ParsedLine[] {
+  const named = new Set(lines.flatMap((line) => (line.status === 'read' ? [line.name] : [])));
+  return lines.flatMap((line): ParsedLine[] => {
+    if (line.status !== 'note') return [line];
+    const parts = amountsInInstruction(rewritten(line.text))
+      .map((piece) => readPart(rewrittenPart(piece), options))
+      .filter((part): part is Extract<typeof part, { status: 'read' }> => part.status === 'read')
+      .filter((part) => part.unit !== 'piece' && !named.has(part.name));
+    if (parts.length === 0) return [line];
+    parts.forEach(({ name }) => named.add(name));
+    return parts.map((part): ReadLine => ({
+      ...part,
+      text: line.text,
+      row: line.row,
+      phase: null,
+      assumptions: [
+        ...part.assumptions,
+        {
+          code: 'from-instruction',
+          text: `Taken from an instruction: ${rounded(part.grams, 1)} g ${part.name}.`,
+          alternatives: [],
+        },
+      ],
+    }));
   });
 }

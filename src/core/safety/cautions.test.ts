@@ -1,14 +1,12 @@
-import { classify } from '../classification';
-import { parseRecipe, readLines } from '../recipes';
-import { CAUTIONS, cautionSchema, cautionsFor } from '.';
+import { CAUTIONS, cautionSchema, cautionsFor, type WhoseHead } from '.';
+import { verdictOf, weighedOf } from '../testing';
 
-function cautionIds(...lines: string[]): string[] {
-  const recipe = parseRecipe(lines.join('\n'));
-  if (!recipe.ok) throw new Error(recipe.problems[0].message);
-  const verdict = classify(recipe.value);
-  if (!verdict.ok) throw new Error(verdict.problems[0].message);
-  return cautionsFor(readLines(recipe.value), verdict.value).map((caution) => caution.id);
-}
+const NOBODY = { allergies: [], child: false, proteinSensitive: false };
+
+const idsFor = (head: Partial<WhoseHead>, ...lines: string[]): string[] =>
+  cautionsFor(weighedOf(lines), verdictOf(lines), { ...NOBODY, ...head }).map((caution) => caution.id);
+
+const cautionIds = (...lines: string[]): string[] => idsFor({}, ...lines);
 
 describe('cautions', () => {
   it('have the shape of cautions', () => {
@@ -16,7 +14,29 @@ describe('cautions', () => {
   });
 
   it('can each be called up by a recipe', () => {
+    const heads: Record<string, Partial<WhoseHead>> = {
+      'essential-oil-child': { child: true },
+      'known-allergy': { allergies: ['sesame'] },
+      'firms-sensitive': { proteinSensitive: true },
+    };
     const recipes: Record<string, readonly string[]> = {
+      'essential-oil-child': ['99 g jojoba oil', '1 g lavender essential oil'],
+      'hot-gel': ['3 tbsp linseed, boiled', '300 ml water'],
+      'heated-oil': ['3 tbsp shea butter'],
+      'known-allergy': ['2 tbsp sesame oil'],
+      'firms-sensitive': ['8 g gelatin', '150 ml water'],
+      'double-protein': ['10 g gelatin', '100 ml water', '40 g conditioner with protein'],
+      'lemon-sun': ['1 tbsp lime juice', '200 ml water'],
+      irritant: ['1 tsp mustard oil', '3 tbsp olive oil'],
+      'soap-eyes': ['2 tbsp shikakai', '200 ml water'],
+      alkaline: ['1 tsp baking soda', '200 ml water'],
+      'very-sour': ['30 g citric acid', '70 ml water'],
+      'milk-fresh': ['100 ml milk', '1 tbsp honey'],
+      'egg-allergy': ['1 egg'],
+      'soy-allergy': ['90 g plain conditioner', '5 g hydrolysed soy protein'],
+      ragweed: ['2 tbsp chamomile', '300 ml water'],
+      grit: ['3 tbsp amla powder', '200 ml water'],
+      'dye-stain': ['1 tsp turmeric', '200 ml milk'],
       'essential-oil-much': ['94 g jojoba oil', '6 g thyme essential oil'],
       'essential-oil': ['98 g jojoba oil', '2 g cedarwood essential oil'],
       'egg-cool': ['1 egg yolk', '2 tbsp sunflower oil'],
@@ -34,7 +54,8 @@ describe('cautions', () => {
       'slippery-tub': ['3 tbsp coconut oil'],
     };
     expect(Object.keys(recipes).sort()).toEqual(CAUTIONS.map((caution) => caution.id).sort());
-    for (const [id, lines] of Object.entries(recipes)) expect(cautionIds(...lines)).toContain(id);
+    for (const [id, lines] of Object.entries(recipes))
+      expect(idsFor(heads[id] ?? {}, ...lines)).toContain(id);
   });
 
   it('are silent for plain honey and water', () => {

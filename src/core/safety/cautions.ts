@@ -1,8 +1,11 @@
 import { z } from 'zod';
 import cautionList from '../../../data/cautions.json';
-import { classifyLines, type Verdict, type WeighedLine } from '../classification';
-import { ingredientById } from '../ingredients';
-import { idSchema, invariant } from '../measures';
+import { acidityOf, classifyLines, type Verdict } from '../classification';
+import { idSchema } from '../measures';
+import type { WeighedLine } from '../recipes';
+
+const positive = z.number().positive();
+const yes = z.literal(true);
 
 /** A caution and the rule for showing it. Exactly one condition to a caution, so that each can be explained. */
 export const cautionSchema = z.strictObject({
@@ -12,19 +15,37 @@ export const cautionSchema = z.strictObject({
   when: z.union([
     z.strictObject({ anyOf: z.array(idSchema).min(1) }),
     z.strictObject({ allergen: z.string().min(1) }),
-    z.strictObject({ essentialOilAbove: z.number().positive() }),
-    z.strictObject({ acidAbove: z.number().positive() }),
-    z.strictObject({ oilAbove: z.number().positive() }),
-    z.strictObject({ mustStrain: z.literal(true) }),
-    z.strictObject({ hiddenProtein: z.literal(true) }),
-    z.strictObject({ tanninFirms: z.literal(true) }),
+    z.strictObject({ essentialOilAbove: positive }),
+    z.strictObject({ childEssentialOilAbove: positive }),
+    z.strictObject({ acidAbove: positive }),
+    z.strictObject({ pHBelow: positive }),
+    z.strictObject({ pHAbove: positive }),
+    z.strictObject({ oilAbove: positive }),
+    z.strictObject({ firmOnSensitive: positive }),
+    z.strictObject({ mustStrain: yes }),
+    z.strictObject({ hotGel: yes }),
+    z.strictObject({ meltedFat: yes }),
+    z.strictObject({ gritLeftIn: yes }),
+    z.strictObject({ hiddenProtein: yes }),
+    z.strictObject({ doubleProtein: yes }),
+    z.strictObject({ tanninFirms: yes }),
+    z.strictObject({ headAllergy: yes }),
   ]),
   text: z.string().min(1),
   act: z.string().min(1),
 });
 export type Caution = z.infer<typeof cautionSchema>;
+type Condition = Caution['when'];
 
 export const CAUTIONS = cautionList as readonly Caution[];
+
+/** What is known of the head that it is meant for. */
+export interface WhoseHead {
+  readonly allergies: readonly string[];
+  readonly child: boolean;
+  readonly proteinSensitive: boolean;
+}
+const NOBODY: WhoseHead = { allergies: [], child: false, proteinSensitive: false };
 
 /** Acting protein, g per 100 g, from which protein in a moisture mask is worth a word (working assumption). */
 const HIDDEN_PROTEIN_LOAD = 0.3;
@@ -32,11 +53,28 @@ const HIDDEN_PROTEIN_LOAD = 0.3;
 const TANNIN_SHARE = 0.6;
 /** Push under which firming is not worth a word. */
 const NOTICEABLE_FIRM_PUSH = 0.3;
+/** From this strength a protein treatment is strong enough that more protein in its conditioner matters. */
+const DOUBLE_PROTEIN_STRENGTH = 2.4;
 
-/** The cautions that this recipe calls for, the grave ones first; of two on one matter only the graver. */
-export function cautionsFor(lines: readonly WeighedLine[], verdict: Verdict): Caution[] {
-  const holds = (caution: Caution) => conditionHolds(caution.when, lines, verdict);
-  const found = CAUTIONS.filter(holds);
+interface Facts {
+  readonly lines: readonly WeighedLine[];
+  readonly verdict: Verdict;
+  readonly head: WhoseHead;
+}
+
+/**
+ * The cautions that this recipe calls for, the grave ones first; of two on one matter only the graver.
+ * @param head whom it is meant for; without one, nobody's allergies are known
+ */
+export function cautionsFor(
+  lines: readonly WeighedLine[],
+  verdict: Verdict,
+  head: WhoseHead = NOBODY,
+): Caution[] {
+  const facts: Facts = { lines, verdict, head };
+  const found = CAUTIONS.filter(({ when }) => conditionHolds(when, facts)).map((caution) =>
+    caution.id === 'known-allergy' ? { ...caution, text: allergyText(facts) } : caution,
+  );
   const grave = found.filter((caution) => caution.level === 'stop');
   const mild = found.filter(
     (caution) => caution.level === 'care' && !grave.some((other) => other.id.startsWith(caution.id)),
@@ -44,35 +82,75 @@ export function cautionsFor(lines: readonly WeighedLine[], verdict: Verdict): Ca
   return [...grave, ...mild];
 }
 
-function conditionHolds(when: Caution['when'], lines: readonly WeighedLine[], verdict: Verdict): boolean {
-  const { loads } = verdict;
-  if ('anyOf' in when) return lines.some((line) => when.anyOf.includes(line.ingredientId));
-  if ('allergen' in when) return lines.some((line) => ingredientOf(line).allergens.includes(when.allergen));
-  if ('essentialOilAbove' in when) return loads.essentialOil > when.essentialOilAbove;
-  if ('acidAbove' in when) return loads.acid > when.acidAbove;
-  if ('oilAbove' in when) return loads.penetratingOil + loads.sealingOil > when.oilAbove;
-  if ('mustStrain' in when) return lines.some(mustBeStrained);
-  if ('hiddenProtein' in when)
-    return verdict.kind === 'moisture' && brokenDownProtein(lines) > HIDDEN_PROTEIN_LOAD;
-  return (
-    verdict.push.firm > NOTICEABLE_FIRM_PUSH &&
-    loads.firm > 0 &&
-    1 - loads.protein / loads.firm > TANNIN_SHARE
-  );
+type RuleOf<C extends Condition> = (value: C[keyof C], facts: Facts) => boolean;
+type KeyOf<C> = C extends C ? keyof C : never;
+
+const RULES: { [K in KeyOf<Condition>]: RuleOf<Extract<Condition, Record<K, unknown>>> } = {
+  anyOf: (ids, { lines }) => lines.some(({ ingredient }) => ids.includes(ingredient.id)),
+  allergen: (allergen, { lines }) => lines.some(({ ingredient }) => ingredient.allergens.includes(allergen)),
+  essentialOilAbove: (most, { verdict }) => verdict.loads.essentialOil > most,
+  childEssentialOilAbove: (most, { verdict, head }) => head.child && verdict.loads.essentialOil > most,
+  acidAbove: (most, { verdict }) => verdict.loads.acid > most,
+  pHBelow: (least, facts) => (pHOf(facts) ?? 7) < least,
+  pHAbove: (most, facts) => (pHOf(facts) ?? 7) > most,
+  oilAbove: (most, { verdict: { loads } }) => loads.penetratingOil + loads.sealingOil > most,
+  firmOnSensitive: (least, { verdict, head }) => head.proteinSensitive && verdict.push.firm > least,
+  mustStrain: (_, { lines }) => lines.some(mustBeStrained),
+  hotGel: (_, { lines }) =>
+    lines.some(
+      ({ preparation, ingredient }) =>
+        ingredient.id !== 'gelatin' &&
+        preparation?.stages.some((stage) => stage.do === 'boil' || stage.do === 'bake'),
+    ),
+  meltedFat: (_, { lines }) =>
+    lines.some(
+      ({ ingredient, preparation }) =>
+        ingredient.composition.fat > 50 && preparation?.stages.some((stage) => stage.do === 'melt'),
+    ),
+  gritLeftIn: (_, { lines }) =>
+    lines.some(
+      ({ ingredient, preparation }) =>
+        preparation !== null &&
+        !preparation.strain &&
+        ingredient.composition.fibre > 5 &&
+        preparation.stages.some((stage) => stage.do === 'sift' || stage.do === 'grind'),
+    ),
+  hiddenProtein: (_, { lines, verdict }) =>
+    verdict.kind === 'moisture' && brokenDownProtein(lines) > HIDDEN_PROTEIN_LOAD,
+  doubleProtein: (_, { lines, verdict }) =>
+    verdict.kind === 'protein' &&
+    verdict.strength >= DOUBLE_PROTEIN_STRENGTH &&
+    lines.some(
+      ({ ingredient }) => ingredient.roles.includes('conditioner') && ingredient.composition.protein > 0,
+    ) &&
+    lines.some(
+      ({ ingredient }) => !ingredient.roles.includes('conditioner') && ingredient.composition.protein > 5,
+    ),
+  tanninFirms: (_, { verdict: { push, loads } }) =>
+    push.firm > NOTICEABLE_FIRM_PUSH && loads.firm > 0 && 1 - loads.protein / loads.firm > TANNIN_SHARE,
+  headAllergy: (_, facts) => allergicTo(facts).length > 0,
+};
+
+function conditionHolds(when: Condition, facts: Facts): boolean {
+  const [key, value] = Object.entries(when)[0] as [keyof typeof RULES, never];
+  return RULES[key](value, facts);
 }
 
-function ingredientOf(line: WeighedLine) {
-  const ingredient = ingredientById(line.ingredientId);
-  invariant(ingredient, `ingredient ${line.ingredientId} is in no catalogue`);
-  return ingredient;
+function pHOf({ lines, verdict }: Facts): number | null {
+  return acidityOf(lines, verdict.finishedGrams).pH;
 }
 
-export function mustBeStrained(line: Pick<WeighedLine, 'ingredientId' | 'preparationId'>): boolean {
-  return (
-    ingredientById(line.ingredientId)?.preparations.some(
-      ({ id, strain }) => id === line.preparationId && strain,
-    ) ?? false
-  );
+function allergicTo({ lines, head }: Facts): WeighedLine[] {
+  return lines.filter(({ ingredient }) => ingredient.allergens.some((each) => head.allergies.includes(each)));
+}
+
+function allergyText(facts: Facts): string {
+  const names = [...new Set(allergicTo(facts).map(({ ingredient }) => ingredient.name))];
+  return `This head reacts to something in it: ${names.join(', ')}.`;
+}
+
+function mustBeStrained({ preparation }: Pick<WeighedLine, 'preparation'>): boolean {
+  return preparation?.strain ?? false;
 }
 
 /** Acting protein under the strictest school, g per 100 g: what counts whatever the maker believes. */

@@ -1,1 +1,9 @@
-export { CAUTIONS, cautionSchema, cautionsFor, type Caution } from './cautions';
+export { CAUTIONS, cautionSchema, cautionsFor, type Caution, type WhoseHead } from './cautions';
+export {
+  firstUse,
+  PATCH_TEST_DAYS,
+  patchTestOf,
+  patchTestSchema,
+  type FirstUse,
+  type PatchTest,
+} from './patchTest';

@@ -1,10 +1,9 @@
 import { randomLcg, randomNormal } from 'd3-random';
-import { estimateHair, headSchema, priorEffect, type HeadHistory } from '../hair';
+import { estimateHair, priorEffect } from '../hair';
 import { addDays, calendarDay, dayRange } from '../measures';
 import type { Reading } from '../readings';
-import { parseRecipe, savedLine, type RecipeVersion } from '../recipes';
-import { classify } from '../classification';
 import type { Session } from '../sessions';
+import { testHead, testHistory, testRecipe, verdictOf } from '../testing';
 import { VirtualHead } from '.';
 
 const stamp = { recordedAt: '2026-01-01T10:00:00Z' };
@@ -14,21 +13,7 @@ const HEADS = 60;
 /** Half of a 90 % interval. */
 const Z90 = 1.6449;
 
-const head = headSchema.parse({
-  ...stamp,
-  kind: 'head',
-  id: 'h',
-  headId: 'h',
-  name: 'Ada',
-  lengthCm: 30,
-  strand: 'medium',
-  porosityGuess: 'medium',
-  complaint: 'none',
-  freeMinutes: [200, 0, 0, 200, 0, 0, 0],
-  school: 'my-hair',
-  proteinSensitive: false,
-  child: false,
-});
+const head = testHead({ freeMinutes: [200, 0, 0, 200, 0, 0, 0] });
 
 const TEXTS = {
   light: '200 ml rice water\n1 tbsp hydrolysed silk',
@@ -37,32 +22,9 @@ const TEXTS = {
   film: '160 ml kefir\n1 tsp jojoba oil',
 } as const;
 
-function version(recipeId: string, text: string): RecipeVersion {
-  const parsed = parseRecipe(text);
-  if (!parsed.ok) throw new Error(parsed.problems[0].message);
-  return {
-    ...stamp,
-    kind: 'recipe',
-    id: recipeId,
-    recipeId,
-    version: 1,
-    name: recipeId,
-    text,
-    lines: parsed.value.lines.map(savedLine),
-    use: 'mask',
-    contactMinutes: 30,
-    warmth: 'room',
-  };
-}
-
-const recipes = Object.entries(TEXTS).map(([id, text]) => version(id, text));
+const recipes = Object.entries(TEXTS).map(([id, text]) => testRecipe(id, text.split('\n')));
 const pushes = new Map(
-  recipes.map(({ recipeId, text }) => {
-    const parsed = parseRecipe(text);
-    const verdict = parsed.ok ? classify(parsed.value) : parsed;
-    if (!verdict.ok) throw new Error('no verdict');
-    return [recipeId, verdict.value.push] as const;
-  }),
+  recipes.map(({ recipeId, text }) => [recipeId, verdictOf(text.split('\n')).push] as const),
 );
 
 /** Twelve weeks of two washes a week, read before and the day after. */
@@ -109,7 +71,7 @@ function life(seed: number) {
       note: '',
     });
   });
-  const history: HeadHistory = { recipes, readings, sessions, events: [] };
+  const history = testHistory({ recipes, readings, sessions });
   const state = estimateHair(head, history, addDays(start, 7 * WEEKS - 1)).signals.firmness;
   return { state, truths, level: virtual.level('firmness') };
 }

@@ -55,6 +55,7 @@ export function demoRecords(today: CalendarDay): StoredRecord[] {
   const heads = Object.values(DEMO_HEADS).map((facts): StoredRecord => ({
     ...facts,
     freeMinutes: [...facts.freeMinutes],
+    allergies: [...facts.allergies],
     id: newId(),
     recordedAt: stampFor(start, 0),
     kind: 'head',

@@ -12,7 +12,7 @@ import {
   type SignalId,
   type Strand,
 } from '../readings';
-import type { SchoolVerdict, Warmth } from '../classification';
+import type { PorosityGuess, SchoolVerdict, Warmth } from '../classification';
 
 /** How the truth of a virtual head is drawn. */
 export interface VirtualHeadOptions {
@@ -39,10 +39,12 @@ export class VirtualHead {
   private readonly rest: Record<SignalId, number>;
   private readonly effects = new Map<string, Record<SignalId, number>>();
   private readonly retention: number;
+  private readonly porosity: PorosityGuess;
 
   constructor(head: Pick<Head, 'complaint' | 'porosityGuess'>, options: VirtualHeadOptions) {
     this.random = randomLcg(options.seed);
     this.normal = randomNormal.source(this.random)(0, 1);
+    this.porosity = head.porosityGuess;
     this.retention = 2 ** (-1 / options.halfLifeDays);
     this.levels = { ...startingLevel(head) };
     this.rest = this.bySignal((signal) => this.levels[signal] / 2 + options.restShift[signal]);
@@ -75,7 +77,7 @@ export class VirtualHead {
       this.effects.get(key) ??
       this.bySignal((signal) => prior[signal] + SIGNALS[signal].effectSd * this.normal());
     this.effects.set(key, known);
-    const dose = doseOf(contactMinutes, warmth);
+    const dose = doseOf(contactMinutes, warmth, this.porosity);
     for (const signal of SIGNAL_IDS) this.levels[signal] += dose * known[signal];
   }
 

@@ -1,8 +1,9 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+import { recordsFor } from '@/core/exchange';
 import type { HairState } from '@/core/hair';
 import type { CalendarDay } from '@/core/measures';
 import type { Plan } from '@/core/planning';
-import { selectLiveRecords, useAppSelector } from '@/store';
+import { selectAllRecords, useAppSelector } from '@/store';
 import { askEstimator, askPlanner, type HairQuestion } from '@/workers';
 import { useHead } from './useHead';
 import { useToday } from './useToday';
@@ -31,7 +32,7 @@ const HairAnswerContext = createContext<HairAnswer | null>(null);
 /** Computes state and plan of the head on screen whenever its records change, off the main thread, once for all screens. */
 export function HairAnswerProvider({ children }: { children: ReactNode }) {
   const head = useHead();
-  const records = useAppSelector(selectLiveRecords);
+  const records = useAppSelector(selectAllRecords);
   const today = useToday();
   const [computed, setComputed] = useState<Computed | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
@@ -40,11 +41,11 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
     if (!head) return;
     let current = true;
     const compute = async () => {
-      const question = { head, records, today };
+      const question = { head, records: recordsFor(records, head.headId), today };
       const state = await askEstimator('estimate', question);
       const plan = await askPlanner('plan', { ...question, state, weeks: WEEKS });
       if (!current) return;
-      setComputed({ question, state, plan });
+      setComputed({ question: { head, records, today }, state, plan });
       setFailure(null);
     };
     compute().catch(

@@ -27,7 +27,7 @@ function Week({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['an
   const done = useDoneBeat(head);
   const [openBeat, setOpenBeat] = useState<string | null>(null);
   const rows = useMemo(
-    () => weekRows(answer, head, history.sessions, history.recipes),
+    () => weekRows(answer, head, history.sessions, history.larder),
     [answer, head, history.sessions, history.recipes],
   );
   const { plan, state } = answer;

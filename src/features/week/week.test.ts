@@ -12,7 +12,7 @@ const head = headsIn(records)[0]!;
 const history = historyOf(records, head.headId);
 const state = estimateHair(head, history, today);
 const plan = weekSearch(planProblem(head, history, state, today, 1));
-const rows = weekRows({ state, plan }, head, history.sessions, history.recipes);
+const rows = weekRows({ state, plan }, head, history.sessions, history.larder);
 
 describe('the rows of the week', () => {
   it('are some past days, then today and six more', () => {

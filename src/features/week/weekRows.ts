@@ -1,10 +1,10 @@
 import type { HairAnswer } from '../shared/HairAnswer';
 import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat, PrepTask } from '@/core/planning';
-import type { RecipeVersion } from '@/core/recipes';
+import { weighedLines, type Larder } from '@/core/recipes';
 import type { Session } from '@/core/sessions';
 import { classifyLines, type TreatmentKind } from '@/core/classification';
-import { savedWeighedLines, type Head } from '@/core/hair';
+import type { Head } from '@/core/hair';
 
 /** Days of the past that stay in sight above today. */
 export const PAST_DAYS = 3;
@@ -36,7 +36,7 @@ export function weekRows(
   answer: NonNullable<HairAnswer['answer']>,
   head: Head,
   sessions: readonly Session[],
-  versions: readonly RecipeVersion[],
+  larder: Larder,
 ): WeekRow[] {
   const { state, plan } = answer;
   const path = state.signals.firmness.path;
@@ -58,18 +58,17 @@ export function weekRows(
       sd: shown?.sd ?? 0,
       done: sessions
         .filter((session) => session.day === day)
-        .map((session) => doneBeat(session, versions, head)),
+        .map((session) => doneBeat(session, larder, head)),
       planned: planned?.beats ?? [],
       preparation: planned?.preparation ?? [],
     };
   });
 }
 
-function doneBeat(session: Session, versions: readonly RecipeVersion[], head: Head): DoneBeat {
-  const version = versions.find(
-    (known) => known.recipeId === session.recipeId && known.version === session.recipeVersion,
-  );
-  const verdict = version && classifyLines(savedWeighedLines(version), head.school);
+function doneBeat(session: Session, larder: Larder, head: Head): DoneBeat {
+  const version = larder.recipe(session.recipeId, session.recipeVersion);
+  const lines = version && weighedLines(version.lines, larder);
+  const verdict = lines?.ok ? classifyLines(lines.value, head.school) : undefined;
   return {
     sessionId: session.id,
     name: version?.name ?? 'A recipe that is no longer here',

@@ -1,0 +1,45 @@
+import { formatDay } from '../measures';
+import type { WeighedLine } from '../recipes';
+import type { ShelfItem } from './shelf';
+
+/** What stands on the jar. */
+export interface JarLabel {
+  readonly name: string;
+  readonly notFood: string;
+  readonly made: string;
+  readonly useBy: string;
+  readonly keep: string;
+  readonly contains: string;
+  readonly allergens: string | null;
+}
+
+const KEEP_WORDS = {
+  room: 'Keep cool and dark.',
+  fridge: 'Keep in the fridge.',
+  freezer: 'Keep frozen; thaw cold, use within a day.',
+} as const;
+
+/** Names on a label, by weight; more would not be read. */
+const NAMES_ON_LABEL = 8;
+
+export function jarLabel(item: ShelfItem, lines: readonly WeighedLine[]): JarLabel {
+  const names = [
+    ...new Set([...lines].sort((a, b) => b.grams - a.grams).map((line) => line.ingredient.name)),
+  ];
+  const allergens = [...new Set(lines.flatMap((line) => line.ingredient.allergens))].sort();
+  const more = names.length - NAMES_ON_LABEL;
+  return {
+    name: item.name,
+    notFood: 'NOT FOOD – for hair only',
+    made: `Made ${formatDay(item.batch.madeOn, 'd MMM yyyy')}`,
+    useBy: `Use by ${formatDay(item.useBy, 'd MMM yyyy')}`,
+    keep: KEEP_WORDS[item.place],
+    contains: `${names.slice(0, NAMES_ON_LABEL).join(', ')}${more > 0 ? ` and ${more} more` : ''}`,
+    allergens: allergens.length > 0 ? `Allergens: ${allergens.map(allergenWords).join(', ')}` : null,
+  };
+}
+
+/** "tree-nut" as it is read: "tree nut". */
+export function allergenWords(allergen: string): string {
+  return allergen.replaceAll('-', ' ');
+}

@@ -1,0 +1,18 @@
+type RawRecord = Readonly<Record<string, unknown>>;
+
+/**
+ * Steps from one data version to the next; entry n lifts a record of version n to n + 1. A change of a stored shape adds
+ * one here and keeps a file of the old shape as a test.
+ */
+const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
+  // Version 2 knows how dense the hair is and what a head reacts to.
+  1: (record) => (record.kind === 'head' ? { density: 'medium', allergies: [], ...record } : record),
+};
+
+/** A stored record of an older version in today's shape; what is no object is left for the schema to refuse. */
+export function liftRecord(record: unknown, from: number, to: number): unknown {
+  if (typeof record !== 'object' || record === null) return record;
+  let lifted = record as RawRecord;
+  for (let version = from; version < to; version++) lifted = MIGRATIONS[version]?.(lifted) ?? lifted;
+  return lifted;
+}

@@ -1,0 +1,185 @@
+import { classifyLines, lineLoads, type School, type TreatmentKind, type Verdict } from '../classification';
+import { usualPreparation } from '../ingredients';
+import { remainingGrams, type WeighedLine } from '../recipes';
+import type { Constraint, Programme, SolveProgramme } from './linearProgramme';
+import type { StockedIngredient } from './substitutes';
+
+/** A kind of treatment to make, as bands of the loads that the verdict reads, g per 100 g of finished mask. */
+interface Wish {
+  readonly label: string;
+  readonly kind: TreatmentKind;
+  readonly firm: readonly [number, number];
+  readonly soft: readonly [number, number];
+  readonly fat: readonly [number, number];
+}
+
+/**
+ * The wishes; the bands follow from the verdict's half loads (1.2 g firm, 8 g soft, 25 g oil): a strength of s is a load of
+ * half · s/(5 − s), and a kind must lead the other by 1.3 times with some room.
+ */
+export const WISHES = {
+  'light-protein': {
+    label: 'a light protein',
+    kind: 'protein',
+    firm: [0.55, 1],
+    soft: [0, 1.6],
+    fat: [0, 12],
+  },
+  'strong-protein': {
+    label: 'a strong protein',
+    kind: 'protein',
+    firm: [2, 4.5],
+    soft: [0, 5],
+    fat: [0, 12],
+  },
+  'light-moisture': {
+    label: 'a light moisture',
+    kind: 'moisture',
+    firm: [0, 0.25],
+    soft: [3.5, 6],
+    fat: [0, 12],
+  },
+  'strong-moisture': {
+    label: 'a strong moisture',
+    kind: 'moisture',
+    firm: [0, 0.5],
+    soft: [9, 25],
+    fat: [0, 15],
+  },
+  oil: { label: 'an oil pre-poo', kind: 'oil', firm: [0, 0.3], soft: [0, 4], fat: [60, 100] },
+} as const satisfies Record<string, Wish>;
+export type WishId = keyof typeof WISHES;
+
+const BATCH_GRAMS = 100;
+const MOST_PARTS = 5;
+const PROPOSALS = 3;
+/** Less than this of anything is not worth opening the jar, g per 100 g; what has a usual range starts there. */
+const LEAST_SHARE = 2;
+/** Essential oil at most, g per 100 g, as in the cautions. */
+const ESSENTIAL_OIL_MOST = 0.5;
+const ACID_MOST = 0.6;
+/** A mask that is not an oil has at least so much dry matter, or it runs. */
+const DRY_LEAST = 6;
+/** Of one thing other than water at most, so that a proposal is a recipe. */
+const SHARE_MOST = 85;
+
+export interface PantryRecipe {
+  readonly lines: readonly WeighedLine[];
+  readonly verdict: Verdict;
+}
+
+/** Recipes of the wished kind from what is there, the simplest first; none where the pantry does not reach. */
+export async function makeFromPantry(
+  wish: WishId,
+  stock: readonly StockedIngredient[],
+  school: School,
+  solve: SolveProgramme,
+): Promise<PantryRecipe[]> {
+  const candidates = stock
+    .filter(({ gramsLeft }) => gramsLeft === null || gramsLeft >= LEAST_SHARE / 10)
+    .map((stocked) => ({ ...stocked, one: oneGram(stocked) }));
+  const found: PantryRecipe[] = [];
+  const taken: string[][] = [];
+  // A wish may need more tries than proposals: what the verdict reads otherwise is passed over.
+  for (let attempt = 0; attempt < 2 * PROPOSALS && found.length < PROPOSALS; attempt++) {
+    const solution = await solve(programmeFor(WISHES[wish], candidates, school, taken));
+    if (solution.status !== 'optimal') break;
+    const chosen = candidates.flatMap(({ one }, index) => {
+      const grams = solution.values[`x${index}`] ?? 0;
+      return grams > 0.01 ? [{ line: { ...one, grams, line: index }, index }] : [];
+    });
+    taken.push(chosen.map(({ index }) => `b${index}`));
+    const lines = chosen
+      .map(({ line }, index) => ({ ...line, line: index }))
+      .sort((a, b) => b.grams - a.grams);
+    const verdict = classifyLines(lines, school);
+    if (verdict.ok && verdict.value.kind === WISHES[wish].kind) found.push({ lines, verdict: verdict.value });
+  }
+  return found;
+}
+
+type Candidate = StockedIngredient & { readonly one: WeighedLine };
+
+function oneGram({ ingredient }: StockedIngredient): WeighedLine {
+  const preparation = usualPreparation(ingredient) ?? null;
+  return { text: ingredient.name, ingredient, preparation, grams: 1, line: 0, via: [] };
+}
+
+function programmeFor(
+  wish: Wish,
+  candidates: readonly Candidate[],
+  school: School,
+  taken: readonly (readonly string[])[],
+): Programme {
+  const names = candidates.map((_, index) => ({ x: `x${index}`, b: `b${index}` }));
+  const loads = candidates.map(({ one }) => lineLoads(one, school).loads);
+  const yields = candidates.map(({ one }) => remainingGrams(one));
+  const row = (of: (index: number) => number) =>
+    names.map(({ x }, index) => ({ name: x, factor: of(index) }));
+  const within = (of: (index: number) => number, [low, high]: readonly [number, number]): Constraint[] => [
+    { terms: row(of), is: '>=', value: low },
+    { terms: row(of), is: '<=', value: high },
+  ];
+  const load = (kind: keyof (typeof loads)[number]) => (index: number) => loads[index]?.[kind] ?? 0;
+  const fat = (index: number) => load('penetratingOil')(index) + load('sealingOil')(index);
+  const most = candidates.map(({ ingredient, gramsLeft }) =>
+    Math.min(
+      gramsLeft ?? Infinity,
+      ingredient.usualShare?.to ?? (ingredient.id === 'water' ? 300 : SHARE_MOST),
+    ),
+  );
+  const least = candidates.map(({ ingredient }, index) =>
+    Math.min(most[index] ?? 0, ingredient.usualShare?.from ?? LEAST_SHARE),
+  );
+  return {
+    // Few ingredients first; among equals the one that takes less of what is not water.
+    minimise: [
+      ...names.map(({ b }) => ({ name: b, factor: 1 })),
+      ...row((index) => 0.0005 * (candidates[index]?.ingredient.id === 'water' ? 0 : 1)),
+    ],
+    constraints: [
+      {
+        terms: names.map(({ x }, index) => ({ name: x, factor: yields[index] ?? 0 })),
+        is: '=',
+        value: BATCH_GRAMS,
+      },
+      ...within(load('firm'), wish.firm),
+      ...within(load('soft'), wish.soft),
+      ...within(fat, wish.fat),
+      { terms: row(load('essentialOil')), is: '<=', value: ESSENTIAL_OIL_MOST },
+      { terms: row(load('acid')), is: '<=', value: ACID_MOST },
+      { terms: row(load('surfactant')), is: '<=', value: ESSENTIAL_OIL_MOST },
+      { terms: row(load('dye')), is: '<=', value: ESSENTIAL_OIL_MOST },
+      ...(wish.kind === 'oil'
+        ? []
+        : [{ terms: row(load('water')), is: '<=' as const, value: BATCH_GRAMS - DRY_LEAST }]),
+      ...names.flatMap(({ x, b }, index): Constraint[] => [
+        {
+          terms: [
+            { name: x, factor: 1 },
+            { name: b, factor: -(most[index] ?? 0) },
+          ],
+          is: '<=',
+          value: 0,
+        },
+        {
+          terms: [
+            { name: x, factor: 1 },
+            { name: b, factor: -(least[index] ?? 0) },
+          ],
+          is: '>=',
+          value: 0,
+        },
+      ]),
+      { terms: names.map(({ b }) => ({ name: b, factor: 1 })), is: '<=', value: MOST_PARTS },
+      { terms: names.map(({ b }) => ({ name: b, factor: 1 })), is: '>=', value: 2 },
+      ...taken.map((chosen) => ({
+        terms: chosen.map((name) => ({ name, factor: 1 })),
+        is: '<=' as const,
+        value: chosen.length - 1,
+      })),
+    ],
+    bounds: names.map(({ x }, index) => ({ name: x, low: 0, high: most[index] ?? 0 })),
+    binary: names.map(({ b }) => b),
+  };
+}

@@ -1,0 +1,62 @@
+/** A small linear programme with yes-or-no variables, and the text form that solvers read. */
+export interface Programme {
+  readonly minimise: Terms;
+  readonly constraints: readonly Constraint[];
+  readonly bounds: readonly { readonly name: string; readonly low: number; readonly high: number }[];
+  /** Names of the variables that are 0 or 1. */
+  readonly binary: readonly string[];
+}
+
+export type Terms = readonly { readonly name: string; readonly factor: number }[];
+
+export interface Constraint {
+  readonly terms: Terms;
+  readonly is: '<=' | '>=' | '=';
+  readonly value: number;
+}
+
+export interface Solution {
+  /** "optimal" only when the solver proved it. */
+  readonly status: 'optimal' | 'infeasible' | 'failed';
+  readonly values: Readonly<Record<string, number>>;
+  readonly objective: number;
+}
+
+/** Where programmes are solved: a worker in the browser, the same package in tests. */
+export type SolveProgramme = (programme: Programme) => Promise<Solution> | Solution;
+
+/** The programme in the CPLEX LP format; names must be letters, digits and "_". */
+export function programmeText({ minimise, constraints, bounds, binary }: Programme): string {
+  return [
+    'Minimize',
+    ` obj: ${termsText(minimise)}`,
+    'Subject To',
+    ...constraints.map(
+      ({ terms, is, value }, index) => ` c${index}: ${termsText(terms)} ${is} ${numberText(value)}`,
+    ),
+    'Bounds',
+    ...bounds.map(({ name, low, high }) => ` ${numberText(low)} <= ${name} <= ${numberText(high)}`),
+    ...(binary.length > 0 ? ['Binary', ...binary.map((name) => ` ${name}`)] : []),
+    'End',
+    '',
+  ].join('\n');
+}
+
+function termsText(terms: Terms): string {
+  const shown = terms.filter(({ factor }) => factor !== 0);
+  const first = terms[0]?.name ?? 'nothing';
+  if (shown.length === 0) return `0 ${first}`;
+  return shown
+    .map(({ name, factor }, index) => {
+      const sign = factor < 0 ? '-' : index === 0 ? '' : '+';
+      return `${sign} ${numberText(Math.abs(factor))} ${name}`.trim();
+    })
+    .join(' ');
+}
+
+/** Plain decimals: the format knows no "1e-7" everywhere. */
+function numberText(value: number): string {
+  return Number(value.toFixed(9)).toString().includes('e')
+    ? value.toFixed(9)
+    : String(Number(value.toFixed(9)));
+}

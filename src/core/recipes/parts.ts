@@ -1,0 +1,74 @@
+import type { Larder } from './larder';
+
+/** One thing of a row, as a line of its own. */
+export interface RowPart {
+  readonly plain: string;
+  /** Its amount is a part of a mixture whose size is not said. */
+  readonly equalPart: boolean;
+}
+
+const AMOUNT = String.raw`(?:\d[\d./\s⁄-]*|[¼½¾⅓⅔⅛])\s*[a-z]*\.?`;
+const EQUAL_PARTS =
+  /^(?:equal (?:parts?|amounts?)|(?:1 part|same amount) (?:each|of each)|partes iguais|partes iguales|gleiche teile|parts égales)\s*(?:of|de|von)?\s*:?\s*(.+)$/i;
+const EACH_AFTER = new RegExp(
+  String.raw`^(.+?)[,:(\s-]+(${AMOUNT}(?:\s*(?:tbsp|tsp|cups?|drops?|grams?))?)\s*(?:each|of each|cada|je)\)?$`,
+  'i',
+);
+const EACH_BEFORE = new RegExp(String.raw`^(${AMOUNT})\s+(?:each|of each)\s*(?:of)?[:,]?\s+(.+)$`, 'i');
+const LIST =
+  /\s*(?:,|;|\+|&|\/|\band\b|\bplus\b|\bwith\b|\be\b|\by\b|\bet\b|\bund\b|\bcom\b|\bcon\b|\bmit\b)\s*/i;
+/** Between two amounts: "1 cup milk and 2 tbsp honey". */
+const BEFORE_AMOUNT =
+  /\s*(?:,|;|\+|&|\band\b|\bplus\b|\bwith\b|\be\b|\by\b|\bet\b|\bund\b)\s*(?=(?:\d|[¼½¾⅓⅔⅛]|half\b|an?\s|one\s|two\s|three\s))/i;
+
+/**
+ * Takes a row apart that names several things: "honey and olive oil, 1 tbsp each", "equal parts of …", "1 banana and
+ * 1 egg". A row is only taken apart when every part names something.
+ */
+export function rowParts(plain: string, larder: Larder): RowPart[] {
+  const whole: RowPart[] = [{ plain, equalPart: false }];
+  const names = (text: string) => larder.inText(text).length;
+  const all = (parts: readonly string[]) => parts.length > 1 && parts.every((part) => names(part) > 0);
+
+  const equal = EQUAL_PARTS.exec(plain);
+  if (equal) {
+    const items = listed(equal[1] ?? '');
+    return items.length > 0 ? items.map((item) => ({ plain: `1 part ${item}`, equalPart: true })) : whole;
+  }
+  const before = EACH_BEFORE.exec(plain);
+  const after = before ?? EACH_AFTER.exec(plain);
+  if (after) {
+    const [amount, list] = before ? [after[1], after[2]] : [after[2], after[1]];
+    const items = listed(list ?? '');
+    if (all(items)) return items.map((item) => ({ plain: `${amount?.trim()} ${item}`, equalPart: false }));
+  }
+  const pieces = plain.split(BEFORE_AMOUNT).filter((part) => part.trim() !== '');
+  if (all(pieces)) return pieces.map((part) => ({ plain: part.trim(), equalPart: false }));
+  return whole;
+}
+
+function listed(text: string): string[] {
+  return text
+    .split(LIST)
+    .map((item) => item.trim())
+    .filter(Boolean);
+}
+
+const SUM =
+  /^((?:\d[\d./\s⁄]*|[¼½¾⅓⅔⅛]) ?(?:tbsp|tsp|cups?|ml|g|oz))\.?\s*(?:\+|plus|and|&)\s*((?:\d[\d./\s⁄]*|[¼½¾⅓⅔⅛]|a ) ?(?:tbsp|tsp|cups?|ml|g|oz|splash|pinch|dash))\.?\s+(?:of )?(.+)$/i;
+
+/** Both amounts of "1/2 cup plus 2 tbsp water", each with the name. */
+export function summedAmounts(plain: string): readonly [string, string] | undefined {
+  const [, first, second, name] = SUM.exec(plain) ?? [];
+  return first && second && name
+    ? [`${first} ${name}`, `${second.replace(/^a /i, '1 ')} ${name}`]
+    : undefined;
+}
+
+/** The amounts with their names inside an instruction: "Stir 2 tbsp honey into 1 cup warm milk". */
+export function amountsInInstruction(plain: string): string[] {
+  return plain
+    .split(/\b(?:into|in|to|over|with|and|then|until|for)\b|[,;.](?!\d)/i)
+    .map((piece) => piece.trim().replace(/^[a-z]+ (?:up |together |the )?(?=\d)/i, ''))
+    .filter((piece) => /^[\d¼½¾⅓⅔⅛]/.test(piece));
+}

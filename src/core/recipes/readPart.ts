@@ -1,0 +1,401 @@
+import {
+  plainWords,
+  singular,
+  usualPreparation,
+  type Ingredient,
+  type PhraseMatch,
+  type Preparation,
+} from '../ingredients';
+import { CUPS, rounded, UNITS, VAGUE_UNITS, type CupKind, type Problem, type UnitId } from '../measures';
+import type { Larder, LarderItem } from './larder';
+import { RECIPE_LIMITS } from './limits';
+import { lineAmount, type LineAmount } from './lineAmount';
+import { amountText, lineText, preparationNamed, tellingWord } from './lineText';
+import type { Assumption, ReadLine, UnreadLine } from './parsedLine';
+
+/** Heaped spoons hold about a third more (working assumption). */
+const HEAPED_FACTOR = 1.3;
+/** A sprig of a herb, g (working assumption). */
+const SPRIG_GRAMS = 1.5;
+/** A leaf of a herb whose leaves nobody has weighed, g (working assumption). */
+const LEAF_GRAMS = 1;
+/** A bunch of fresh herbs, g (working assumption). */
+const BUNCH_GRAMS = 30;
+/** A recipe used as an ingredient is spooned like a thick cream, g/ml (working assumption). */
+const MADE_GRAMS_PER_ML = 1;
+const SUGGESTIONS = 3;
+
+export interface ReadingOptions {
+  readonly larder: Larder;
+  readonly cup: CupKind;
+}
+
+export type ReadPart = Omit<ReadLine, 'text' | 'row' | 'phase'> | Omit<UnreadLine, 'text' | 'row'>;
+
+/** Words that describe and do not name: they change nothing in what is read. */
+const DESCRIBING = new Set(
+  (
+    'a an the of for and or in to with on from my your our very quite fresh freshly dried dry raw ripe overripe unripe pure ' +
+    'organic natural plain virgin extra cold pressed unrefined refined raw warm hot cold boiling lukewarm tepid filtered ' +
+    'distilled whole half large small medium big peeled chopped sliced diced mashed grated crushed ground powdered melted ' +
+    'soft softened strained sieved sifted soaked boiled cooked blended beaten whisked squeezed finely roughly thick thin ' +
+    'full fat low unsweetened sweetened unsalted unflavoured unflavored optional needed taste more less about each plus ' +
+    'leaf piece pod seed powder flour gel juice milk water oil butter puree cream paste liquid cubed cut up into room temperature ' +
+    'brand any your favourite favorite good quality homemade home made shop bought tin can jar bottle bag tea bag de da do ' +
+    'das dos del la el le les du des en von der die das em pó puro pura natural fresco fresca sal used left over leftover ' +
+    'medium-sized sized washed rinsed drained toasted roasted infused steeped brewed strong weak if you like have it hair ' +
+    'length lengths long short only just enough around percent solution active food grade cosmetic usp q s ad x ml g tsp tbsp ' +
+    'packet can full bunch sachet black white green red brown yellow'
+  )
+    .split(' ')
+    .map(singular),
+);
+
+/** Reads one thing with its amount. Never throws. */
+export function readPart(plain: string, options: ReadingOptions, equalPart = false): ReadPart {
+  const amount = named(lineAmount(plain));
+  const names = options.larder.inText(amount.words).sort((a, b) => b.words - a.words || a.start - b.start);
+  const [first, ...others] = names;
+  if (first) return weighed(first, others, amount, plain, options, equalPart ? [partsTaken(amount)] : []);
+  const misspelt = options.larder.misspeltIn(withoutDescribing(amount.words));
+  if (misspelt) {
+    const spelling: Assumption = {
+      code: 'spelling',
+      text: `“${misspelt.written}” was read as ${misspelt.item.name}.`,
+      alternatives: options.larder
+        .near(misspelt.written, SUGGESTIONS + 1)
+        .filter(({ id }) => id !== misspelt.item.id)
+        .slice(0, 2)
+        .map(({ name }) => ({ label: name, line: `${measureOf(amount)} ${name}` })),
+    };
+    return weighed(misspelt, [], amount, plain, options, [spelling]);
+  }
+  return unreadPart(
+    'unknown-ingredient',
+    'Nothing of this name is in the catalogue, among your ingredients or your recipes.',
+    options.larder.near(amount.words || plain, SUGGESTIONS).map(({ name }) => `${measureOf(amount)} ${name}`),
+  );
+}
+
+/** Without the measures in brackets, which name nothing. */
+function named(amount: LineAmount): LineAmount {
+  const words = amount.words.replace(/\([^)]*\d[^)]*\)/g, ' ').trim();
+  return words === '' ? amount : { ...amount, words };
+}
+
+/** Without the words that only describe: “fresh” is no misspelt “fresa”. */
+function withoutDescribing(words: string): string {
+  return plainWords(words)
+    .filter((word) => !DESCRIBING.has(word) && !DESCRIBING.has(singular(word)))
+    .join(' ');
+}
+
+function partsTaken(amount: LineAmount): Assumption {
+  return {
+    code: 'equal-parts',
+    text: `A part was taken as ${UNITS.part.size} ml; the verdict is the same for any size.`,
+    alternatives: [{ label: '1 cup each', line: `1 cup ${amount.words}` }],
+  };
+}
+
+function measureOf(amount: LineAmount): string {
+  return amount.quantity === null ? '1 tbsp' : amountText(amount.quantity, amount.unit);
+}
+
+export function unreadPart(
+  code: string,
+  message: string,
+  suggestions: readonly string[] = [],
+): Omit<UnreadLine, 'text' | 'row'> {
+  return { status: 'unread', problem: { code, message, path: '' }, suggestions };
+}
+
+/** What an item weighs by, whether it is an ingredient or a recipe. */
+type Measures = Ingredient['measures'];
+
+function weighed(
+  match: PhraseMatch<LarderItem>,
+  others: readonly PhraseMatch<LarderItem>[],
+  amount: LineAmount,
+  plain: string,
+  options: ReadingOptions,
+  assumptions: Assumption[],
+): ReadPart {
+  const { ingredient, recipe, name } = match.item;
+  const measures: Measures = ingredient?.measures ?? { gramsPerMl: MADE_GRAMS_PER_ML };
+  if (amount.quantity === null && !measures.pieceGrams) {
+    return unreadPart('no-amount', `How much ${name}? Write an amount before it.`, [
+      `1 tbsp ${name}`,
+      `10 g ${name}`,
+    ]);
+  }
+  const strange = unknownUnit(amount, match, measures, ingredient);
+  if (strange) return unreadPart('no-weight', strange, [`10 g ${name}`]);
+
+  assumptions.push(...namesLeftOver(match, others, amount, name));
+  const quantity = quantityTaken(amount, name, assumptions);
+  const preparation = ingredient
+    ? preparationTaken(ingredient, amount, quantity, plain, assumptions)
+    : undefined;
+  const spooned = { ...measures, gramsPerMl: preparation?.gramsPerMl ?? measures.gramsPerMl };
+  const grams = gramsOf(quantity, amount, spooned, name, options.cup, assumptions);
+  if (typeof grams === 'string') return unreadPart('no-weight', grams, [`10 g ${name}`]);
+  const problem = problemOfGrams(grams, name);
+  if (problem) return { status: 'unread', problem, suggestions: [] };
+  return {
+    status: 'read',
+    name,
+    ingredientId: ingredient?.id ?? null,
+    made: recipe ? { recipeId: recipe.recipeId, version: recipe.version } : null,
+    preparationId: preparation?.id ?? null,
+    quantity,
+    unit: amount.unit ?? 'piece',
+    grams,
+    assumptions,
+  };
+}
+
+/** Other names in the line, and words that nobody knows: said, because they may have been meant. */
+function namesLeftOver(
+  match: PhraseMatch<LarderItem>,
+  others: readonly PhraseMatch<LarderItem>[],
+  amount: LineAmount,
+  name: string,
+): Assumption[] {
+  const measure = measureOf(amount);
+  const found: Assumption[] = [];
+  const ways = match.item.ingredient?.preparations ?? [];
+  const also = [...new Set(others.map(({ item }) => item.name))].filter(
+    (other) => other !== name && !ways.some(({ words }) => words.includes(other)),
+  );
+  if (also.length > 0) {
+    found.push({
+      code: 'also-names',
+      text: `Read as ${name}; ${also.join(' and ')} not counted.`,
+      alternatives: [
+        ...also.map((other) => ({ label: other, line: `${measure} ${other}` })),
+        {
+          label: `both, ${measure} each`,
+          line: [name, ...also].map((each) => `${measure} ${each}`).join('\n'),
+        },
+      ],
+    });
+  }
+  const taken = new Set(
+    [match, ...others].flatMap(({ start, words }) =>
+      Array.from({ length: words }, (_, index) => start + index),
+    ),
+  );
+  const unknown = plainWords(amount.words)
+    .map((word, index) => ({ word, index }))
+    .filter(
+      ({ word, index }) =>
+        index < match.start &&
+        !taken.has(index) &&
+        !/^\d+$/.test(word) &&
+        !DESCRIBING.has(word) &&
+        !DESCRIBING.has(singular(word)) &&
+        !ways.some(({ words }) => words.includes(word)),
+    );
+  if (unknown.length > 0) {
+    const words = unknown.map(({ word }) => word).join(' ');
+    found.push({
+      code: 'unknown-words',
+      text: `Taken as ${name}; “${words}” is not known here.`,
+      alternatives: [{ label: `plain ${name}`, line: `${measure} ${name}` }],
+    });
+  }
+  return found;
+}
+
+function quantityTaken(amount: LineAmount, name: string, assumptions: Assumption[]): number {
+  const wording = (quantity: number) => lineText({ ...amount, quantity, name });
+  if (amount.quantity === null) {
+    assumptions.push({
+      code: 'one-piece',
+      text: `No amount written: taken as one ${name}.`,
+      alternatives: [0.5, 2].map((quantity) => ({ label: String(quantity), line: wording(quantity) })),
+    });
+    return 1;
+  }
+  if (amount.quantityTo === null) return amount.quantity;
+  const middle = (amount.quantity + amount.quantityTo) / 2;
+  assumptions.push({
+    code: 'range',
+    text: `A range: the middle was taken, ${amountText(middle, amount.unit)}.`,
+    alternatives: [amount.quantity, amount.quantityTo].map((quantity) => ({
+      label: amountText(quantity, amount.unit),
+      line: wording(quantity),
+    })),
+  });
+  return middle;
+}
+
+/** The message for a word that stands where a unit should: "5 florps honey". */
+function unknownUnit(
+  amount: LineAmount,
+  { start }: PhraseMatch<LarderItem>,
+  measures: Measures,
+  ingredient: Ingredient | undefined,
+): string | undefined {
+  if (amount.unit !== null || amount.quantity === null || start === 0 || measures.pieceGrams)
+    return undefined;
+  const word = plainWords(amount.words)[0] ?? '';
+  const describes =
+    DESCRIBING.has(singular(word)) || ingredient?.preparations.some(({ words }) => words.includes(word));
+  return describes || amount.packSize
+    ? undefined
+    : `“${word}” is not a unit known here: write spoons, cups, millilitres or grams.`;
+}
+
+/** Grams, or the message why the amount cannot be weighed. A share of the batch is left as it is for the whole recipe. */
+function gramsOf(
+  quantity: number,
+  amount: LineAmount,
+  measures: Measures,
+  name: string,
+  cup: CupKind,
+  assumptions: Assumption[],
+): number | string {
+  const unit = UNITS[amount.unit ?? 'piece'];
+  if (unit.kind === 'mass' || unit.kind === 'share') return quantity * unit.size;
+  if (amount.packSize && (unit.kind === 'count' || VAGUE_UNITS.has(unit.id))) {
+    return gramsOfPacks(quantity, amount.packSize, measures, assumptions);
+  }
+  if (unit.kind === 'volume') {
+    const millilitres = unit.id === 'cup' ? CUPS[cup].millilitres : unit.size;
+    return (
+      quantity * millilitres * measures.gramsPerMl * roundings(quantity, amount, name, unit.id, assumptions)
+    );
+  }
+  return gramsOfCount(quantity, unit.id, amount, measures, name, assumptions);
+}
+
+function gramsOfPacks(
+  quantity: number,
+  packSize: NonNullable<LineAmount['packSize']>,
+  measures: Measures,
+  assumptions: Assumption[],
+): number {
+  const pack = UNITS[packSize.unit];
+  const grams = packSize.quantity * pack.size * (pack.kind === 'volume' ? measures.gramsPerMl : 1);
+  assumptions.push({
+    code: 'pack-size',
+    text: `The size in the line was taken: ${rounded(grams, 1)} g each.`,
+    alternatives: [],
+  });
+  return quantity * grams;
+}
+
+/** What a spoon heaped or a word such as "splash" holds, said beside the line. */
+function roundings(
+  quantity: number,
+  amount: LineAmount,
+  name: string,
+  unit: UnitId,
+  assumptions: Assumption[],
+): number {
+  if (VAGUE_UNITS.has(unit) && !assumptions.some(({ code }) => code === 'equal-parts')) {
+    const size = UNITS[unit].size;
+    assumptions.push({
+      code: 'vague-unit',
+      text: `A ${unit} was taken as ${size} ml.`,
+      alternatives: (unit === 'spoon' ? (['tsp', 'tbsp'] as const) : (['ml'] as const)).map((other) => {
+        const line = lineText({ quantity: other === 'ml' ? quantity * size : quantity, unit: other, name });
+        return { label: line.replace(` ${name}`, ''), line };
+      }),
+    });
+  }
+  if (!amount.heaped) return 1;
+  assumptions.push({
+    code: 'heaped',
+    text: 'Heaped: a third more than level.',
+    alternatives: [{ label: 'level', line: lineText({ quantity, unit, name }) }],
+  });
+  return HEAPED_FACTOR;
+}
+
+function gramsOfCount(
+  quantity: number,
+  unit: UnitId,
+  amount: LineAmount,
+  measures: Measures,
+  name: string,
+  assumptions: Assumption[],
+): number | string {
+  if (unit === 'packet') {
+    return measures.packetGrams
+      ? quantity * measures.packetGrams
+      : `Packets of ${name} differ: write the grams, for example "1 packet ${name} (20 g)".`;
+  }
+  if (unit === 'leaf' && measures.leafGrams) return quantity * measures.leafGrams;
+  if (unit === 'piece' && !measures.pieceGrams && /\b(?:lea(?:f|ves)|flowers?|petals?)\b/i.test(amount.words))
+    return gramsOfCount(quantity, 'leaf', amount, measures, name, assumptions);
+  if (unit === 'sprig' || unit === 'bunch' || (unit === 'leaf' && !measures.pieceGrams)) {
+    const grams = { sprig: SPRIG_GRAMS, bunch: BUNCH_GRAMS, leaf: LEAF_GRAMS }[unit];
+    assumptions.push({ code: 'vague-unit', text: `A ${unit} was taken as ${grams} g.`, alternatives: [] });
+    return quantity * grams;
+  }
+  if (!measures.pieceGrams) return `${name} is not counted in pieces: write spoons, millilitres or grams.`;
+  if (!amount.size) {
+    const { small, medium, large } = measures.pieceGrams;
+    assumptions.push({
+      code: 'medium-size',
+      text: `A medium one: ${medium} g.`,
+      alternatives: (['small', 'large'] as const).map((size) => ({
+        label: `${size}, ${size === 'small' ? small : large} g`,
+        line: lineText({ quantity, unit: amount.unit, size, name }),
+      })),
+    });
+  }
+  return quantity * measures.pieceGrams[amount.size ?? 'medium'];
+}
+
+function problemOfGrams(grams: number, name: string): Problem | undefined {
+  if (grams < RECIPE_LIMITS.leastGrams) {
+    return {
+      code: 'zero-amount',
+      message: `There is no ${name} in this amount; write more than 0.`,
+      path: '',
+    };
+  }
+  if (!(grams <= RECIPE_LIMITS.gramsPerLine)) {
+    const most = RECIPE_LIMITS.gramsPerLine / 1000;
+    return {
+      code: 'absurd-amount',
+      message: `More than ${most} kg in one line cannot be right; check the number.`,
+      path: '',
+    };
+  }
+  return undefined;
+}
+
+/** The preparation that the words name, or the usual one, which is said with the others to choose from. */
+function preparationTaken(
+  ingredient: Ingredient,
+  amount: LineAmount,
+  quantity: number,
+  plain: string,
+  assumptions: Assumption[],
+): Preparation | undefined {
+  const unit = amount.unit && UNITS[amount.unit];
+  const said = preparationNamed(plain, ingredient, unit?.kind === 'volume' ? quantity * unit.size : 0);
+  const usual = said ?? usualPreparation(ingredient);
+  if (said || !usual) return said;
+  const others = ingredient.preparations.filter((way) => way.id !== usual.id && tellingWord(ingredient, way));
+  assumptions.push({
+    code: 'usual-preparation',
+    text: `Taken as ${usual.label}.`,
+    alternatives: others.map((way) => ({
+      label: way.label,
+      line: lineText({
+        quantity,
+        unit: amount.unit,
+        size: amount.size,
+        name: ingredient.name,
+        preparation: { of: ingredient, way },
+      }),
+    })),
+  });
+  return usual;
+}
