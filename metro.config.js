@@ -3,6 +3,8 @@ const { withNativeWind } = require('nativewind/metro');
 
 const config = getDefaultConfig(__dirname);
 
+const JSON_SCHEMA = /\/(?:json-schema-(?:processors|generator)|from-json-schema)\.js$/;
+
 // Zod's entry pulls in every language's messages; the application words its own, so one is enough.
 const defaultResolve = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, moduleName, platform) => {
@@ -10,6 +12,8 @@ config.resolver.resolveRequest = (context, moduleName, platform) => {
   if (moduleName === '../locales/index.js' && context.originModulePath.includes('/zod/')) {
     return resolve(context, '../locales/en.js', platform);
   }
+  // Nothing in the application turns schemas into JSON Schema; the script that does runs in node.
+  if (JSON_SCHEMA.test(moduleName) && context.originModulePath.includes('/zod/')) return { type: 'empty' };
   return resolve(context, moduleName, platform);
 };
 

@@ -4,6 +4,7 @@ import path from 'node:path';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
+import { scaleRoutes } from './scaleRoutes';
 
 export interface ServerOptions {
   /** The folder that the build was exported to. */
@@ -30,7 +31,7 @@ function packed(folder: string, serveStatic: expressStaticGzip.ExpressStaticGzip
   });
 }
 
-/** Serves the built application and a health answer; keeps nothing and asks nobody. */
+/** Serves the built application, a health answer and the stand-in scale; stores nothing and asks nobody. */
 export function makeServer({ dist, demo }: ServerOptions): Express {
   const index = path.join(dist, 'index.html');
   if (!existsSync(index)) throw new Error(`There is no build in ${dist}: run "npm run build" first.`);
@@ -44,7 +45,8 @@ export function makeServer({ dist, demo }: ServerOptions): Express {
         useDefaults: false,
         directives: {
           defaultSrc: ["'none'"],
-          scriptSrc: ["'self'"],
+          // The solver is WebAssembly: compiling it is allowed, evaluating text is not.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           // Metro starts a worker through a blob of one line that imports the real file.
           workerSrc: ["'self'", 'blob:'],
           styleSrc: ["'self'", EMPTY_STYLE_HASH],
@@ -65,6 +67,7 @@ export function makeServer({ dist, demo }: ServerOptions): Express {
   app.get('/health', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ status: 'ok' });
   });
+  app.use('/devices/scale', scaleRoutes(Date.now));
   // Names under _expo carry a hash of their contents, so they never change.
   app.use('/_expo', packed(path.join(dist, '_expo'), { immutable: true, maxAge: YEAR, fallthrough: false }));
   app.use('/fonts', packed(path.join(dist, 'fonts'), { maxAge: '30d', fallthrough: false }));

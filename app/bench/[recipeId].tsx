@@ -1,7 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
-import { RecipeScreen } from '@/features/bench/RecipeScreen';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+const RecipeScreen = lazyScreen(async () => (await import('@/features/bench/screens')).RecipeScreen);
 
 export default function Recipe() {
-  const { recipeId } = useLocalSearchParams<{ recipeId: string }>();
-  return <RecipeScreen recipeId={recipeId} />;
+  const { recipeId, text } = useLocalSearchParams<{ recipeId: string; text?: string }>();
+  return <RecipeScreen recipeId={recipeId} text={text} />;
 }

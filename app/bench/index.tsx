@@ -1,1 +1,3 @@
-export { BenchScreen as default } from '@/features/bench/BenchScreen';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/bench/screens')).BenchScreen);

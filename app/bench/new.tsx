@@ -1,5 +1,9 @@
-import { RecipeEditor } from '@/features/bench/RecipeEditor';
+import { useLocalSearchParams } from 'expo-router';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+const RecipeEditor = lazyScreen(async () => (await import('@/features/bench/screens')).RecipeEditor);
 
 export default function NewRecipe() {
-  return <RecipeEditor />;
+  const { text } = useLocalSearchParams<{ text?: string }>();
+  return <RecipeEditor key={text ?? ''} text={text} />;
 }

@@ -61,13 +61,13 @@ const BUILD_INPUTS = [
   'tailwind.config.js',
   'tsconfig.json',
   'package-lock.json',
-  'scripts/copyFonts.mjs',
+  'scripts/copyAssets.mjs',
   'scripts/packBuild.mjs',
 ];
 
 export function ensureBuilt() {
   return unlessUnchanged('Build', 'dist/.velvet-stamp', BUILD_INPUTS, async () => {
-    await runOrStop('Copying fonts', process.execPath, ['scripts/copyFonts.mjs']);
+    await runOrStop('Copying fonts and the solver', process.execPath, ['scripts/copyAssets.mjs']);
     await runOrStop(
       'Building',
       process.execPath,

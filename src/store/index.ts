@@ -1,13 +1,25 @@
 export { browserStorage, type RecordStorage } from './recordStorage';
 export { startPersistence } from './persistence';
-export { headChosen, selectPrefs, themeChosen, type Prefs } from './prefsSlice';
+export {
+  lineWeighed,
+  makingEnded,
+  makingStarted,
+  selectMaking,
+  stepDone,
+  waterAdded,
+  type MakingRun,
+} from './makingSlice';
+export { cupChosen, headChosen, selectPrefs, themeChosen, viewChosen, type Prefs } from './prefsSlice';
 export {
   recordsAdded,
   saveRetried,
   selectAllRecords,
   selectDamaged,
   selectHeads,
+  selectLarder,
   selectLiveRecords,
+  selectOwnIngredients,
+  selectPantry,
   selectProblem,
   selectRecipes,
   selectStatus,

@@ -1,5 +1,25 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import { headChosen, prefsLoaded, readPrefs, selectPrefs, themeChosen, type Prefs } from './prefsSlice';
+import {
+  lineWeighed,
+  makingEnded,
+  makingLoaded,
+  makingStarted,
+  readMaking,
+  selectMaking,
+  stepDone,
+  waterAdded,
+  type MakingRun,
+} from './makingSlice';
+import {
+  cupChosen,
+  headChosen,
+  prefsLoaded,
+  readPrefs,
+  selectPrefs,
+  themeChosen,
+  viewChosen,
+  type Prefs,
+} from './prefsSlice';
 import {
   recordsAdded,
   recordsLoaded,
@@ -12,7 +32,7 @@ import {
 } from './recordsSlice';
 import type { RecordStorage } from './recordStorage';
 
-type Root = RecordsRoot & { readonly prefs: Prefs };
+type Root = RecordsRoot & { readonly prefs: Prefs; readonly making: MakingRun | null };
 
 const FULL =
   'The browser has no room left to save. Export everything now, then free some space and try again.';
@@ -52,17 +72,24 @@ export function persistenceMiddleware(storage: RecordStorage) {
   });
 
   listener.startListening({
-    matcher: isAnyOf(themeChosen, headChosen),
-    effect: async (_, api) => {
-      try {
-        await storage.savePrefs(JSON.stringify(selectPrefs(api.getState())));
-      } catch (error) {
-        api.dispatch(saveFailed(saveMessage(error)));
-      }
-    },
+    matcher: isAnyOf(themeChosen, headChosen, cupChosen, viewChosen),
+    effect: (_, api) => kept(api, () => storage.savePrefs(JSON.stringify(selectPrefs(api.getState())))),
+  });
+
+  listener.startListening({
+    matcher: isAnyOf(makingStarted, stepDone, lineWeighed, waterAdded, makingEnded),
+    effect: (_, api) => kept(api, () => storage.saveMaking(JSON.stringify(selectMaking(api.getState())))),
   });
 
   return listener.middleware;
+}
+
+async function kept(api: Dispatching, save: () => Promise<void>): Promise<void> {
+  try {
+    await save();
+  } catch (error) {
+    api.dispatch(saveFailed(saveMessage(error)));
+  }
 }
 
 interface Dispatching {
@@ -72,8 +99,13 @@ interface Dispatching {
 /** Brings what is stored into the store and keeps it in step with other tabs. @returns a function that ends it */
 export async function startPersistence(store: Dispatching, storage: RecordStorage): Promise<() => void> {
   try {
-    const [loaded, prefs] = await Promise.all([storage.loadRecords(), storage.loadPrefs()]);
+    const [loaded, prefs, making] = await Promise.all([
+      storage.loadRecords(),
+      storage.loadPrefs(),
+      storage.loadMaking(),
+    ]);
     store.dispatch(prefsLoaded(readPrefs(prefs)));
+    store.dispatch(makingLoaded(readMaking(making)));
     store.dispatch(recordsLoaded({ records: loaded.records, damaged: loaded.damaged }));
   } catch {
     store.dispatch(storageBlocked(BLOCKED));

@@ -1,7 +1,7 @@
 import { readPrefs, prefsSlice, themeChosen, headChosen } from './prefsSlice';
 import { selectUndo, undoClosed, undoOffered, undoSlice } from './undoSlice';
 
-const DEFAULTS = { theme: 'system', headId: null };
+const DEFAULTS = { theme: 'system', headId: null, cup: 'us', view: 'grams' };
 
 describe('prefs', () => {
   it.each([null, '', '{', '7', '{"theme":"neon"}', '{"headId":5}'])(
@@ -12,13 +12,13 @@ describe('prefs', () => {
   );
 
   it('keep what is valid', () => {
-    expect(readPrefs('{"theme":"dark"}')).toEqual({ theme: 'dark', headId: null });
+    expect(readPrefs('{"theme":"dark"}')).toEqual({ ...DEFAULTS, theme: 'dark' });
   });
 
   it('change one at a time', () => {
     const { reducer } = prefsSlice;
     const dark = reducer(undefined, themeChosen('dark'));
-    expect(reducer(dark, headChosen('pip'))).toEqual({ theme: 'dark', headId: 'pip' });
+    expect(reducer(dark, headChosen('pip'))).toEqual({ ...DEFAULTS, theme: 'dark', headId: 'pip' });
   });
 });
 

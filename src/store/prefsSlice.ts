@@ -1,15 +1,20 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
+import { VIEWS } from '@/core/making';
 
 /** How this browser shows things; not part of a backup. */
 export const prefsSchema = z.object({
   theme: z.enum(['system', 'light', 'dark']),
   /** The head on screen; null before there is any. */
   headId: z.string().nullable(),
+  /** What “a cup” holds. */
+  cup: z.enum(['us', 'metric']),
+  /** How amounts are shown. */
+  view: z.enum(VIEWS),
 });
 export type Prefs = z.infer<typeof prefsSchema>;
 
-const initialState: Prefs = { theme: 'system', headId: null };
+const initialState: Prefs = { theme: 'system', headId: null, cup: 'us', view: 'grams' };
 
 export const prefsSlice = createSlice({
   name: 'prefs',
@@ -19,13 +24,19 @@ export const prefsSlice = createSlice({
     themeChosen(state, action: PayloadAction<Prefs['theme']>) {
       state.theme = action.payload;
     },
+    cupChosen(state, action: PayloadAction<Prefs['cup']>) {
+      state.cup = action.payload;
+    },
+    viewChosen(state, action: PayloadAction<Prefs['view']>) {
+      state.view = action.payload;
+    },
     headChosen(state, action: PayloadAction<string>) {
       state.headId = action.payload;
     },
   },
 });
 
-export const { prefsLoaded, themeChosen, headChosen } = prefsSlice.actions;
+export const { prefsLoaded, themeChosen, cupChosen, viewChosen, headChosen } = prefsSlice.actions;
 export const selectPrefs = (root: { readonly prefs: Prefs }) => root.prefs;
 
 /** Stored text to prefs; what is missing or not valid falls back to the defaults. */

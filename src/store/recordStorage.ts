@@ -4,6 +4,7 @@ import { packRecord, unpackRecord, type StoredRecord } from '@/core/exchange';
 const DATABASE = 'velvet-rhythm';
 const RECORD_PREFIX = 'record/';
 const PREFS_KEY = 'prefs';
+const MAKING_KEY = 'making';
 
 export interface LoadedRecords {
   readonly records: readonly StoredRecord[];
@@ -20,6 +21,9 @@ export interface RecordStorage {
   append(records: readonly StoredRecord[]): Promise<void>;
   loadPrefs(): Promise<string | null>;
   savePrefs(text: string): Promise<void>;
+  /** The making that is under way, so that a reload does not lose what was weighed. */
+  loadMaking(): Promise<string | null>;
+  saveMaking(text: string): Promise<void>;
   /** Calls back with records that another tab has written. @returns a function that ends it */
   onOtherTab(listener: (records: readonly StoredRecord[]) => void): () => void;
 }
@@ -48,6 +52,8 @@ export function browserStorage(storage: AsyncStorage = createAsyncStorage(DATABA
     },
     loadPrefs: () => storage.getItem(PREFS_KEY),
     savePrefs: (text) => storage.setItem(PREFS_KEY, text),
+    loadMaking: () => storage.getItem(MAKING_KEY),
+    saveMaking: (text) => storage.setItem(MAKING_KEY, text),
     onOtherTab(listener) {
       const receive = (event: MessageEvent<unknown>) => {
         const keys = Array.isArray(event.data)

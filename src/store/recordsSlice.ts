@@ -1,7 +1,7 @@
 import { createEntityAdapter, createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { headsIn, ofKind, type StoredRecord } from '@/core/exchange';
+import { headsIn, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
+import { pantryOf } from '@/core/making';
 import { inOrder, liveRecords } from '@/core/measures';
-import { newestVersions } from '@/core/recipes';
 
 const adapter = createEntityAdapter<StoredRecord>();
 
@@ -83,8 +83,18 @@ export const selectLiveRecords = createSelector([selectAllRecords], (records) =>
 
 export const selectHeads = createSelector([selectLiveRecords], headsIn);
 
-export const selectRecipes = createSelector([selectLiveRecords], (records) =>
-  newestVersions(ofKind(records, 'recipe')),
+/** Everything recipes can be made of. */
+export const selectLarder = createSelector([selectAllRecords, selectLiveRecords], larderOf);
+
+export const selectRecipes = createSelector([selectLarder], (larder) => larder.recipes);
+
+/** What is in the pantry, by ingredient. */
+export const selectPantry = createSelector([selectLiveRecords], (records) =>
+  pantryOf(ofKind(records, 'pantry')),
+);
+
+export const selectOwnIngredients = createSelector([selectLiveRecords], (records) =>
+  ofKind(records, 'ingredient'),
 );
 
 export const selectStatus = (root: RecordsRoot) => root.records.status;

@@ -1,5 +1,6 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { makingSlice } from './makingSlice';
 import { persistenceMiddleware } from './persistence';
 import { prefsSlice } from './prefsSlice';
 import type { RecordStorage } from './recordStorage';
@@ -10,6 +11,7 @@ const reducer = combineReducers({
   records: recordsSlice.reducer,
   prefs: prefsSlice.reducer,
   undo: undoSlice.reducer,
+  making: makingSlice.reducer,
 });
 
 export function makeStore(storage: RecordStorage) {

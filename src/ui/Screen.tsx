@@ -4,6 +4,8 @@ import { Heading, Lead, Small } from './Text';
 import { useWide } from './useWide';
 
 interface ScreenProps {
+  /** Stands above everything: rooms of one place. */
+  readonly before?: ReactNode;
   /** A short line over the headline: where one is. */
   readonly over?: string;
   /** The answer in words. */
@@ -18,10 +20,11 @@ interface ScreenProps {
 }
 
 /** The frame of every place: headline, reason, one main thing, and on a wide screen a second pane. */
-export function Screen({ over, headline, reason, children, side, sideShare = 'third' }: ScreenProps) {
+export function Screen({ before, over, headline, reason, children, side, sideShare = 'third' }: ScreenProps) {
   const wide = useWide();
   const head = (
     <View className="gap-1 pb-4">
+      {before ? <View className="pb-3">{before}</View> : null}
       {over ? <Small>{over}</Small> : null}
       <Heading level={1} live>
         {headline}

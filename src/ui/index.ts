@@ -2,7 +2,7 @@ export { Button } from './Button';
 export { Choice } from './Choice';
 export { Field, FieldGroup } from './Field';
 export { Screen } from './Screen';
-export { Body, Heading, Problem, Small, Strong } from './Text';
+export { Body, Heading, Lead, Problem, Small, Strong } from './Text';
 export { useTheme, useTokens } from './theme';
 export { useWide } from './useWide';
 export { useWidth } from './useWidth';

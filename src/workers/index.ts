@@ -1,2 +1,2 @@
-export { askEstimator, askPlanner, warmWorkers } from './client';
+export { askEstimator, askPlanner, askSolver, warmWorkers } from './client';
 export type { HairQuestion } from './compute';

@@ -114,6 +114,8 @@ export const stageSchema = z.strictObject({
   /** Of those, how many take her hands. */
   hands: z.number().int().min(0).max(60),
   text: z.string().min(1),
+  /** Done in the recipe's water, which must be measured out before. */
+  inWater: z.literal(true).optional(),
 });
 export type Stage = z.infer<typeof stageSchema>;
 

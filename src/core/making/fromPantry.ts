@@ -21,8 +21,8 @@ export const WISHES = {
   'light-protein': {
     label: 'a light protein',
     kind: 'protein',
-    firm: [0.55, 1],
-    soft: [0, 1.6],
+    firm: [0.6, 1.05],
+    soft: [0, 2.5],
     fat: [0, 12],
   },
   'strong-protein': {
@@ -58,8 +58,10 @@ const LEAST_SHARE = 2;
 /** Essential oil at most, g per 100 g, as in the cautions. */
 const ESSENTIAL_OIL_MOST = 0.5;
 const ACID_MOST = 0.6;
-/** A mask that is not an oil has at least so much dry matter, or it runs. */
-const DRY_LEAST = 6;
+/** A mask that is not an oil holds at least so much that is neither water nor syrup, or it runs. */
+const BODY_LEAST = 5;
+/** An oil treatment holds hardly any water: it would part. */
+const OIL_WATER_MOST = 3;
 /** Of one thing other than water at most, so that a proposal is a recipe. */
 const SHARE_MOST = 85;
 
@@ -150,9 +152,13 @@ function programmeFor(
       { terms: row(load('acid')), is: '<=', value: ACID_MOST },
       { terms: row(load('surfactant')), is: '<=', value: ESSENTIAL_OIL_MOST },
       { terms: row(load('dye')), is: '<=', value: ESSENTIAL_OIL_MOST },
-      ...(wish.kind === 'oil'
-        ? []
-        : [{ terms: row(load('water')), is: '<=' as const, value: BATCH_GRAMS - DRY_LEAST }]),
+      wish.kind === 'oil'
+        ? { terms: row(load('water')), is: '<=', value: OIL_WATER_MOST }
+        : {
+            terms: row((index) => load('water')(index) + load('humectant')(index)),
+            is: '<=',
+            value: BATCH_GRAMS - BODY_LEAST,
+          },
       ...names.flatMap(({ x, b }, index): Constraint[] => [
         {
           terms: [

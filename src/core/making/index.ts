@@ -22,6 +22,6 @@ export {
 export { makingSteps, type MakingStep, type Phases } from './steps';
 export { timetableOf, type TimedStep, type Timetable } from './timetable';
 export { SCALE_GONE_MS, SETTLED, settledWeight, type ScaleSample } from './weighIn';
-export { programmeText, type Programme, type Solution, type SolveProgramme } from './linearProgramme';
+export { solverFrom, type SolveProgramme } from './linearProgramme';
 export { substitutesFor, type StockedIngredient, type Substitute } from './substitutes';
 export { makeFromPantry, WISHES, type PantryRecipe, type WishId } from './fromPantry';

@@ -31,15 +31,18 @@ function errorOf(taken: number, wanted: number): number {
   return wanted === 0 ? 0 : (taken - wanted) / wanted;
 }
 
-/** Spoons, cups and drops with the fractions that are sold, from large to small. */
+/** Cups and spoons with the fractions that are sold, from large to small, each from the share of itself it can measure. */
 const SPOONS = [
-  { unit: 'cup', from: 0.9, fractions: [0, 0.25, 1 / 3, 0.5, 2 / 3, 0.75] },
-  { unit: 'cup', from: 0.24, fractions: [0.25, 1 / 3, 0.5, 2 / 3, 0.75] },
-  { unit: 'tbsp', from: 0.95, fractions: [0, 0.5] },
-  { unit: 'tsp', from: 0.95, fractions: [0, 0.25, 0.5, 0.75] },
-  { unit: 'tsp', from: 0.1, fractions: [0.125, 0.25, 0.5, 0.75] },
+  { unit: 'cup', fractions: [0, 0.25, 1 / 3, 0.5, 2 / 3, 0.75] },
+  { unit: 'tbsp', fractions: [0, 0.5] },
+  { unit: 'tsp', fractions: [0, 0.125, 0.25, 0.5, 0.75] },
 ] as const;
+type SpoonUnit = (typeof SPOONS)[number]['unit'];
 const DROP_UP_TO_ML = 0.5;
+/** A measure is only used for amounts that reach its smallest fraction by this much. */
+const LEAST_OF_MEASURE: Record<SpoonUnit, number> = { cup: 0.24, tbsp: 0.95, tsp: 0.1 };
+/** Near enough that a second spoon is not worth washing. */
+const NEAR_ENOUGH = 0.04;
 
 const FRACTIONS: readonly (readonly [number, string])[] = [
   [0.125, '⅛'],
@@ -58,13 +61,15 @@ export function fractionText(value: number): string {
   return whole === 0 ? part : `${whole} ${part}`;
 }
 
-function nearest(value: number, fractions: readonly number[]): number {
+/** Whole numbers and fractions that are sold, at or below a value, and the nearest one to it. */
+function steps(value: number, fractions: readonly number[]): { below: number; nearest: number } {
   const whole = Math.floor(value);
-  const candidates = [
-    ...fractions.map((fraction) => whole + fraction),
-    ...(fractions.includes(0) || whole > 0 ? [whole + 1] : [1]),
-  ];
-  return candidates.reduce((best, each) => (Math.abs(each - value) < Math.abs(best - value) ? each : best));
+  const candidates = [...fractions.map((fraction) => whole + fraction), whole + 1];
+  const below = Math.max(0, ...candidates.filter((each) => each <= value + 1e-9));
+  const nearest = candidates.reduce((best, each) =>
+    Math.abs(each - value) < Math.abs(best - value) ? each : best,
+  );
+  return { below, nearest };
 }
 
 /** Quarters of a piece are as fine as a knife goes. */
@@ -87,15 +92,53 @@ export function spoonable(
   }
   const density = preparation?.gramsPerMl ?? ingredient.measures.gramsPerMl;
   const millilitres = grams / density;
-  const amount = (count: number, unit: 'cup' | 'tbsp' | 'tsp' | 'drop'): KitchenAmount => {
-    const taken = count * UNITS[unit].size * density;
-    const word = unit === 'drop' ? (count === 1 ? 'drop' : 'drops') : unit;
-    return { text: `${fractionText(count)} ${word}`, grams: taken, error: errorOf(taken, grams) };
-  };
-  if (millilitres < DROP_UP_TO_ML)
-    return amount(Math.max(1, Math.round(millilitres / UNITS.drop.size)), 'drop');
-  const spoon = SPOONS.find(({ unit, from }) => millilitres / UNITS[unit].size >= from) ?? SPOONS[4];
-  return amount(nearest(millilitres / UNITS[spoon.unit].size, spoon.fractions), spoon.unit);
+  const measured = millilitres < DROP_UP_TO_ML ? drops(millilitres) : spoons(millilitres);
+  const taken = measured.millilitres * density;
+  return { text: measured.text, grams: taken, error: errorOf(taken, grams) };
+}
+
+interface Measured {
+  readonly text: string;
+  readonly millilitres: number;
+}
+
+function drops(millilitres: number): Measured {
+  const count = Math.max(1, Math.round(millilitres / UNITS.drop.size));
+  return { text: `${count} ${count === 1 ? 'drop' : 'drops'}`, millilitres: count * UNITS.drop.size };
+}
+
+/** One measure where it is near enough; otherwise the largest that fits and the rest in a smaller one. */
+function spoons(millilitres: number): Measured {
+  const usable = SPOONS.filter(({ unit }) => millilitres / UNITS[unit].size >= LEAST_OF_MEASURE[unit]);
+  const candidates = usable.flatMap(({ unit, fractions }, index): Measured[] => {
+    const size = UNITS[unit].size;
+    const { below, nearest } = steps(millilitres / size, fractions);
+    const alone = measure(nearest, unit);
+    const smaller = SPOONS[SPOONS.findIndex((spoon) => spoon.unit === unit) + 1];
+    const rest = millilitres - below * size;
+    if (index > 0 || below === 0 || !smaller || rest <= 0) return [alone];
+    const more = steps(rest / UNITS[smaller.unit].size, smaller.fractions).nearest;
+    if (more === 0) return [alone];
+    const both = [measure(below, unit), measure(more, smaller.unit)] as const;
+    return [
+      alone,
+      {
+        text: `${both[0].text} + ${both[1].text}`,
+        millilitres: both[0].millilitres + both[1].millilitres,
+      },
+    ];
+  });
+  const miss = (each: Measured) => Math.abs(each.millilitres - millilitres) / millilitres;
+  const possible = candidates.filter((each) => each.millilitres > 0);
+  return (
+    possible.find((each) => miss(each) <= NEAR_ENOUGH) ??
+    possible.reduce((best, each) => (miss(each) < miss(best) ? each : best), measure(0.125, 'tsp'))
+  );
+}
+
+function measure(count: number, unit: SpoonUnit): Measured {
+  const word = unit === 'cup' && count > 1 ? 'cups' : unit;
+  return { text: `${fractionText(count)} ${word}`, millilitres: count * UNITS[unit].size };
 }
 
 /** "+4 %", or null where nobody would notice. */

@@ -60,3 +60,34 @@ function numberText(value: number): string {
     ? value.toFixed(9)
     : String(Number(value.toFixed(9)));
 }
+
+/** What the solver package answers to a text; of its answer only this is used. */
+interface SolverAnswer {
+  readonly Status: string;
+  readonly ObjectiveValue: number;
+  readonly Columns: Readonly<Record<string, { readonly Primal?: number }>>;
+}
+
+/** How long one programme may take, seconds: these are small, and a person waits. */
+const TIME_LIMIT_SECONDS = 5;
+
+/** Wraps the solver package. A model that it does not understand comes back as "failed", never as an exception. */
+export function solverFrom(highs: {
+  solve(text: string, options: { time_limit: number }): unknown;
+}): SolveProgramme {
+  return (programme) => {
+    try {
+      const answer = highs.solve(programmeText(programme), {
+        time_limit: TIME_LIMIT_SECONDS,
+      }) as SolverAnswer;
+      const values = Object.fromEntries(
+        Object.entries(answer.Columns).map(([name, { Primal = 0 }]) => [name, Primal]),
+      );
+      const status =
+        answer.Status === 'Optimal' ? 'optimal' : answer.Status === 'Infeasible' ? 'infeasible' : 'failed';
+      return { status, values, objective: answer.ObjectiveValue };
+    } catch {
+      return { status: 'failed', values: {}, objective: 0 };
+    }
+  };
+}

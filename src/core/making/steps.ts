@@ -46,7 +46,13 @@ export function makingSteps(lines: readonly WeighedLine[], phases: Phases | null
     steps.push({ id, ...step });
     return id;
   };
-  const parts = lines.map((line): LinePart => ({ line, ready: prepared(line, add) }));
+  // What others are soaked or boiled in is measured out before them.
+  const water = lines.find(isWater);
+  const inWater = water ? [prepared(water, add, [])] : [];
+  const parts = lines.map((line): LinePart => ({
+    line,
+    ready: line === water && inWater[0] !== undefined ? inWater[0] : prepared(line, add, inWater),
+  }));
   const joined = phases ? emulsion(parts, phases, add) : combined(parts, add);
   const checked = add({
     do: 'check',
@@ -69,10 +75,17 @@ export function makingSteps(lines: readonly WeighedLine[], phases: Phases | null
   return steps;
 }
 
+/** Share of water, g in 100 g, from which a carrier is what others are soaked in. */
+const WATERY = 95;
+
+function isWater({ ingredient }: WeighedLine): boolean {
+  return ingredient.roles.includes('carrier') && ingredient.composition.water >= WATERY;
+}
+
 type Add = (step: Omit<MakingStep, 'id'>) => string;
 
 /** Weighing, then the stages of its preparation one after the other. */
-function prepared(line: WeighedLine, add: Add): string {
+function prepared(line: WeighedLine, add: Add, water: readonly string[]): string {
   const { ingredient, preparation, grams, via } = line;
   const inside = via.length > 0 ? ` (for the ${via.at(-1)})` : '';
   let last = add({
@@ -90,7 +103,7 @@ function prepared(line: WeighedLine, add: Add): string {
       text: stage.text.replaceAll('{name}', ingredient.name),
       minutes: stage.minutes,
       hands: stage.hands,
-      after: [last],
+      after: [last, ...(stage.inWater ? water : [])],
       mustDo: MUST.has(stage.do),
       line: null,
     });

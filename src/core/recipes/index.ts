@@ -25,3 +25,4 @@ export { recipeVersionSchema, savedLine, type RecipeVersion, type SavedLine } fr
 export { newestVersions } from './versions';
 export { tellingWord } from './lineText';
 export { stepsBefore, type LeadTask } from './leadTasks';
+export { compareLines, type ComparedPart } from './compare';

@@ -5,7 +5,8 @@ import { estimateHair } from '../hair';
 import { calendarDay, dayRange } from '../measures';
 import { planProblem, weekSearch } from '../planning';
 import { strandFigures } from '../readings';
-import { newestVersions, parseRecipe } from '../recipes';
+import { newestVersions } from '../recipes';
+import { parsedOf } from '../testing';
 
 const week = dayRange(calendarDay('2026-11-22'), 7);
 
@@ -35,13 +36,14 @@ describe('the demo', () => {
     },
   );
 
-  it('has eight recipes of every kind of use, each line understood', () => {
-    const recipes = newestVersions(historyOf(demoRecords(calendarDay('2026-11-25')), 'maren').recipes);
-    expect(recipes).toHaveLength(8);
+  it('has ten recipes of every kind of use, a gel used in another and a formula among them', () => {
+    const { recipes: versions, larder } = historyOf(demoRecords(calendarDay('2026-11-25')), 'maren');
+    const recipes = newestVersions(versions);
+    expect(recipes).toHaveLength(10);
     for (const { text } of recipes) {
-      const parsed = parseRecipe(text);
-      expect(parsed.ok && parsed.value.lines.every((line) => line.status === 'read')).toBe(true);
-      expect(parsed.ok && classify(parsed.value).ok).toBe(true);
+      const parsed = parsedOf(text.split('\n'), larder);
+      expect(parsed.lines.every((line) => line.status !== 'unread')).toBe(true);
+      expect(classify(parsed, 'my-hair', larder).ok).toBe(true);
     }
     expect(new Set(recipes.map(({ use }) => use))).toEqual(new Set(['mask', 'pre-poo', 'rinse']));
   });

@@ -1,4 +1,4 @@
-import { classify } from '../classification';
+import { classifyLines } from '../classification';
 import type { StoredRecord } from '../exchange';
 import {
   addDays,
@@ -6,12 +6,25 @@ import {
   dayRange,
   daysBetween,
   invariant,
+  rounded,
   weekdayOf,
   type CalendarDay,
   type IdSource,
 } from '../measures';
-import { parseRecipe, savedLine, type RecipeVersion } from '../recipes';
+import { productFromLabel } from '../ingredients';
 import {
+  CATALOGUE_LARDER,
+  makeLarder,
+  parseRecipe,
+  savedLine,
+  weighedLines,
+  type Larder,
+  type RecipeVersion,
+} from '../recipes';
+import {
+  DEMO_BATCHES,
+  DEMO_PANTRY,
+  DEMO_PRODUCT,
   DEMO_WEEKS,
   DEMO_HEADS,
   DEMO_RECIPES,
@@ -51,7 +64,7 @@ function stampFor(day: CalendarDay, order: number): string {
 export function demoRecords(today: CalendarDay): StoredRecord[] {
   const newId = countingIds('demo');
   const start = addDays(today, -7 * DEMO_WEEKS - weekdayOf(today));
-  const recipes = DEMO_RECIPES.map((recipe) => demoRecipe(recipe, newId(), stampFor(start, 0)));
+  const recipes = demoRecipes(newId, stampFor(start, 0));
   const heads = Object.values(DEMO_HEADS).map((facts): StoredRecord => ({
     ...facts,
     freeMinutes: [...facts.freeMinutes],
@@ -63,12 +76,92 @@ export function demoRecords(today: CalendarDay): StoredRecord[] {
   const lives = (Object.keys(DEMO_HEADS) as HeadKey[]).flatMap((head) =>
     lifeOf(head, recipes, start, today, newId),
   );
-  return [...heads, ...recipes, ...lives];
+  return [...heads, ...recipes, ...lives, ...benchOf(recipes, today, newId)];
 }
 
-function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string): RecipeVersion {
+/** One after the other: a recipe may use those before it. */
+function demoRecipes(newId: IdSource, recordedAt: string): RecipeVersion[] {
+  return DEMO_RECIPES.reduce<RecipeVersion[]>(
+    (before, recipe) => [...before, demoRecipe(recipe, newId(), recordedAt, makeLarder({ recipes: before }))],
+    [],
+  );
+}
+
+/** Pantry, a bought jar, and what stands on the shelf. */
+function benchOf(recipes: readonly RecipeVersion[], today: CalendarDay, newId: IdSource): StoredRecord[] {
+  const longAgo = { recordedAt: stampFor(addDays(today, -40), 0) };
+  const pantry = DEMO_PANTRY.map(([ingredientId, gramsLeft, packGrams, packPrice]): StoredRecord => ({
+    ...longAgo,
+    id: newId(),
+    kind: 'pantry',
+    ingredientId,
+    gramsLeft,
+    pack: packGrams === undefined || packPrice === undefined ? null : { grams: packGrams, price: packPrice },
+  }));
+  const productId = newId();
+  const product = productFromLabel(`own-${productId}`, DEMO_PRODUCT.name, DEMO_PRODUCT.label);
+  invariant(product.ok, 'the label of the demo cannot be read');
+  const jar: StoredRecord[] = [
+    {
+      ...longAgo,
+      id: productId,
+      kind: 'ingredient',
+      ingredient: product.value.ingredient,
+      note: `${product.value.said} Label: ${DEMO_PRODUCT.label}`,
+    },
+    {
+      ...longAgo,
+      id: newId(),
+      kind: 'pantry',
+      ingredientId: product.value.ingredient.id,
+      gramsLeft: 140,
+      pack: { ...DEMO_PRODUCT.pack },
+    },
+  ];
+  return [...pantry, ...jar, ...DEMO_BATCHES.flatMap((batch) => batchRecords(batch, recipes, today, newId))];
+}
+
+function batchRecords(
+  { recipeId, daysAgo, used, ...made }: (typeof DEMO_BATCHES)[number],
+  recipes: readonly RecipeVersion[],
+  today: CalendarDay,
+  newId: IdSource,
+): StoredRecord[] {
+  const recipe = recipes.find((known) => known.recipeId === recipeId);
+  invariant(recipe, `the demo has no recipe ${recipeId}`);
+  const id = newId();
+  const day = addDays(today, -daysAgo);
+  return [
+    {
+      ...made,
+      id,
+      recordedAt: stampFor(day, 6),
+      kind: 'batch',
+      batchId: id,
+      recipeId,
+      recipeVersion: recipe.version,
+      madeOn: day,
+      weighed: recipe.lines.map(({ grams }) => (grams === null ? null : rounded(grams, 1))),
+      note: '',
+    },
+    ...used.map(({ headId, portions, daysAgo: back }): StoredRecord => ({
+      id: newId(),
+      recordedAt: stampFor(addDays(today, -back), 7),
+      kind: 'batch-event',
+      batchId: id,
+      day: addDays(today, -back),
+      what: 'used',
+      portions,
+      place: null,
+      headId,
+      reason: '',
+    })),
+  ];
+}
+
+function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string, larder: Larder): RecipeVersion {
   const text = recipe.lines.join('\n');
-  const parsed = parseRecipe(text);
+  const parsed = parseRecipe(text, { larder });
   invariant(parsed.ok, `the demo recipe ${recipe.name} cannot be read`);
   const { recipeId, name, use, contactMinutes, warmth } = recipe;
   return {
@@ -87,8 +180,8 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string): RecipeV
 }
 
 function pushOf(recipe: RecipeVersion) {
-  const parsed = parseRecipe(recipe.text);
-  const verdict = parsed.ok ? classify(parsed.value) : parsed;
+  const lines = weighedLines(recipe.lines, CATALOGUE_LARDER);
+  const verdict = lines.ok ? classifyLines(lines.value, 'my-hair') : lines;
   invariant(verdict.ok, `the demo recipe ${recipe.name} has no verdict`);
   return verdict.value.push;
 }

@@ -115,6 +115,35 @@ export const DEMO_RECIPES = [
     lines: ['2 tbsp sesame oil', '1 tbsp olive oil', '1 tsp castor oil'],
   },
   {
+    recipeId: 'bench-gel',
+    name: 'Bench gel',
+    use: 'rinse',
+    contactMinutes: 10,
+    warmth: 'room',
+    lines: ['40 g linseed, boiled, strained', '450 ml water', '1 tsp aloe juice'],
+  },
+  {
+    recipeId: 'annealing-cream',
+    name: 'Annealing cream',
+    use: 'mask',
+    contactMinutes: 30,
+    warmth: 'warm',
+    lines: [
+      'Phase A',
+      'water to 100%',
+      '4% glycerin',
+      '0.3% xanthan gum',
+      'Phase B',
+      '6% BTMS',
+      '3% cetyl alcohol',
+      '5% jojoba oil',
+      'Cool-down phase',
+      '10% bench gel',
+      '1% panthenol',
+      '1% preservative',
+    ],
+  },
+  {
     recipeId: 'nettle-mist',
     name: 'Nettle mist',
     use: 'rinse',
@@ -185,3 +214,92 @@ export const DEMO_WASHES: Record<keyof typeof DEMO_HEADS, readonly DemoWash[]> =
     },
   ],
 };
+
+/** What stands in Maren's pantry: grams left (null is "some"), grams and price of a pack. */
+export const DEMO_PANTRY: readonly (
+  readonly [string, number | null, number, number] | readonly [string, 0]
+)[] = [
+  ['linseed', 380, 500, 2.9],
+  ['honey', 210, 350, 5.4],
+  ['agave', null, 250, 3.2],
+  ['pumpkin', 600, 1000, 2.5],
+  ['avocado-oil', 140, 250, 7.9],
+  ['olive-oil', null, 500, 6.5],
+  ['sesame-oil', 180, 250, 4.2],
+  ['castor-oil', 90, 100, 5.1],
+  ['jojoba-oil', 60, 100, 8.6],
+  ['conditioner', 420, 500, 4.8],
+  ['hydrolysed-silk', 34, 50, 6.9],
+  ['gelatin', 28, 60, 2.2],
+  ['rice', 900, 1000, 2.1],
+  ['okra', 0],
+  ['kefir', null, 500, 1.3],
+  ['glycerin', 110, 250, 4.4],
+  ['nettle', 40, 50, 2.8],
+  ['cider-vinegar', null, 500, 2.4],
+  ['btms', 45, 100, 7.2],
+  ['cetyl-alcohol', 70, 100, 4.1],
+  ['panthenol', 22, 30, 6.3],
+  ['preservative', 18, 25, 5.5],
+  ['xanthan', 38, 50, 3.6],
+  ['oats', 400, 500, 1.6],
+];
+
+/** A bought jar, as its label reads; all of it is invented. */
+export const DEMO_PRODUCT = {
+  name: 'Quay Lane repair mask',
+  label:
+    'Aqua, Cetearyl Alcohol, Glycerin, Behentrimonium Chloride, Hydrolyzed Wheat Protein, Cetyl Esters, Panthenol, Butyrospermum Parkii Butter, Parfum, Phenoxyethanol, Citric Acid',
+  pack: { grams: 200, price: 11.5 },
+} as const;
+
+interface DemoBatch {
+  readonly recipeId: DemoRecipeId;
+  readonly daysAgo: number;
+  readonly portions: number;
+  readonly portionGrams: number;
+  readonly place: 'room' | 'fridge' | 'freezer';
+  readonly waterAddedGrams: number;
+  /** Portions that went on a head since, and how many days ago. */
+  readonly used: readonly { readonly headId: string; readonly portions: number; readonly daysAgo: number }[];
+}
+
+/** What is on the shelf: something frozen, something to be used first, something that keeps, and a jar that is empty. */
+export const DEMO_BATCHES: readonly DemoBatch[] = [
+  {
+    recipeId: 'furnace-day-cream',
+    daysAgo: 9,
+    portions: 3,
+    portionGrams: 170,
+    place: 'freezer',
+    waterAddedGrams: 25,
+    used: [{ headId: 'maren', portions: 1, daysAgo: 9 }],
+  },
+  {
+    recipeId: 'bench-gel',
+    daysAgo: 1,
+    portions: 2,
+    portionGrams: 160,
+    place: 'fridge',
+    waterAddedGrams: 0,
+    used: [{ headId: 'pip', portions: 0.5, daysAgo: 1 }],
+  },
+  {
+    recipeId: 'sesame-evening',
+    daysAgo: 20,
+    portions: 4,
+    portionGrams: 45,
+    place: 'room',
+    waterAddedGrams: 0,
+    used: [{ headId: 'maren', portions: 1, daysAgo: 5 }],
+  },
+  {
+    recipeId: 'pear-for-pip',
+    daysAgo: 11,
+    portions: 1,
+    portionGrams: 90,
+    place: 'fridge',
+    waterAddedGrams: 0,
+    used: [{ headId: 'pip', portions: 1, daysAgo: 11 }],
+  },
+];

@@ -1,46 +1,84 @@
 import { Link, router } from 'expo-router';
-import { useMemo } from 'react';
-import { View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { FlatList, View } from 'react-native';
 import { classifyLines, verdictHeadline } from '@/core/classification';
-import { savedWeighedLines } from '@/core/hair';
-import type { RecipeVersion } from '@/core/recipes';
+import { weighedLines, type RecipeVersion } from '@/core/recipes';
 import { selectRecipes, useAppSelector } from '@/store';
-import { Body, Button, Screen, Small, Strong, useWide, useWidth } from '@/ui';
+import { Body, Button, Field, Heading, Lead, Small, Strong, useWide, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
+import { BenchTabs } from '../shared/BenchTabs';
 import { minutesText } from '../shared/beatWords';
 import { useHead } from '../shared/useHead';
+import { useLarder } from '../shared/useLarder';
+import { useRecipeSearch } from './useRecipeSearch';
 
-/** All recipes with their verdicts. */
+/** From so many recipes on a search is worth its place. */
+const SEARCH_FROM = 6;
+
+/** All recipes with their verdicts; drawn as they come into sight, for there may be thousands. */
 export function BenchScreen() {
   const recipes = useAppSelector(selectRecipes);
+  const [words, setWords] = useState('');
+  const { found, indexing } = useRecipeSearch(recipes, words);
   const wide = useWide();
   const { width, onLayout } = useWidth();
   const columns = wide ? 2 : 1;
   const column = Math.max(0, (width - (columns - 1) * 32) / columns);
-  return (
-    <Screen
-      over="Bench"
-      headline={
-        recipes.length === 0
-          ? 'No recipe yet'
-          : `${recipes.length} ${recipes.length === 1 ? 'recipe' : 'recipes'}`
-      }
-      reason="What each one does, from soft on the left to firm on the right."
-    >
-      <View className="items-start">
+  const headline =
+    recipes.length === 0
+      ? 'No recipe yet'
+      : `${recipes.length.toLocaleString('en')} ${recipes.length === 1 ? 'recipe' : 'recipes'}`;
+  const head = (
+    <View className="gap-4 pb-4" onLayout={onLayout}>
+      <BenchTabs here="/bench" />
+      <View className="gap-1">
+        <Heading level={1} live>
+          {headline}
+        </Heading>
+        <Lead>What each one does, from soft on the left to firm on the right.</Lead>
+      </View>
+      <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
           label="Read a recipe"
           onPress={() => router.push('/bench/new')}
           testID="new-recipe"
         />
+        {recipes.length > 1 ? (
+          <Button label="Compare two" onPress={() => router.push('/bench/compare')} testID="compare" />
+        ) : null}
       </View>
-      <View onLayout={onLayout} role="list" aria-label="Recipes" className="flex-row flex-wrap gap-x-8">
-        {width > 0
-          ? recipes.map((recipe) => <RecipeEntry key={recipe.recipeId} recipe={recipe} width={column} />)
-          : null}
-      </View>
-    </Screen>
+      {recipes.length >= SEARCH_FROM ? (
+        <Field
+          label="Search by name or ingredient"
+          value={words}
+          onChange={setWords}
+          testID="recipe-search"
+        />
+      ) : null}
+      {words.trim() === '' ? null : (
+        <Small live>
+          {indexing ? 'Looking …' : `${found.length.toLocaleString('en')} found for “${words.trim()}”`}
+        </Small>
+      )}
+    </View>
+  );
+  return (
+    <FlatList
+      key={columns}
+      role="list"
+      aria-label="Recipes"
+      className="flex-1"
+      contentContainerClassName={`w-full p-5 pb-16 ${wide ? 'max-w-[1100px]' : ''}`}
+      columnWrapperClassName={columns > 1 ? 'gap-8' : undefined}
+      numColumns={columns}
+      data={width > 0 ? found : []}
+      keyExtractor={(recipe) => recipe.recipeId}
+      initialNumToRender={8}
+      windowSize={5}
+      ListHeaderComponent={head}
+      renderItem={({ item }) => <RecipeEntry recipe={item} width={column} />}
+    />
   );
 }
 
@@ -48,7 +86,11 @@ const USE_WORDS = { mask: 'mask', 'pre-poo': 'pre-poo', rinse: 'rinse or mist' }
 
 function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }) {
   const school = useHead()?.school ?? 'my-hair';
-  const verdict = useMemo(() => classifyLines(savedWeighedLines(recipe), school), [recipe, school]);
+  const larder = useLarder();
+  const verdict = useMemo(() => {
+    const lines = weighedLines(recipe.lines, larder);
+    return lines.ok ? classifyLines(lines.value, school) : lines;
+  }, [recipe, school, larder]);
   return (
     <View role="listitem" className="border-t border-line" style={{ width }}>
       <Link href={{ pathname: '/bench/[recipeId]', params: { recipeId: recipe.recipeId } }} className="py-3">

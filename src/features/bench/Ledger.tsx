@@ -7,9 +7,9 @@ import {
   type LedgerRow,
   type Verdict,
 } from '@/core/classification';
-import { rounded } from '@/core/measures';
 import { Body, Small, Strong, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
+import { grams } from '../shared/amounts';
 
 /** Which ingredient brings how much: one row each, on the axis from soft to firm. */
 export function Ledger({ verdict }: { verdict: Verdict }) {
@@ -64,10 +64,6 @@ function ledgerWords(row: LedgerRow): string {
     .map(({ share, of }) => `${Math.round(100 * share)} % of the ${of}`);
   if (oil >= WORTH_SAYING) parts.push('oil');
   return parts.length > 0 ? parts.join(', ') : 'adds next to nothing';
-}
-
-export function grams(value: number): string {
-  return `${rounded(value, value < 10 ? 1 : 0)} g`;
 }
 
 /** The three schools side by side, the one in force marked by a rule and by word. */

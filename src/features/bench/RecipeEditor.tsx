@@ -1,53 +1,74 @@
 import { router } from 'expo-router';
-import { useDeferredValue, useMemo } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { classify, verdictHeadline } from '@/core/classification';
-import { parseRecipe, readLines, type RecipeVersion } from '@/core/recipes';
-import { cautionsFor } from '@/core/safety';
-import { Button, Problem, Screen, Small, useWide } from '@/ui';
+import { verdictHeadline } from '@/core/classification';
+import { rewriteIn } from '@/core/making';
+import { CUPS } from '@/core/measures';
+import type { RecipeVersion } from '@/core/recipes';
+import { cupChosen, selectPrefs, useAppDispatch, useAppSelector, viewChosen } from '@/store';
+import { Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
 import { FormChoice, FormField, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
-import { useHead } from '../shared/useHead';
 import { useAddRecords } from '../shared/useAddRecords';
+import { useHead } from '../shared/useHead';
+import { useLarder } from '../shared/useLarder';
 import { RecipeLines } from './RecipeLines';
 import { draftOf, EMPTY_RECIPE, versionFromDraft, type RecipeDraft } from './recipeDraft';
+import { useJudged } from './useJudged';
 import { VerdictPane } from './VerdictPane';
 
 const EXAMPLE = '2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk';
 
+const VIEW_OPTIONS = [
+  { value: 'grams', label: 'grams' },
+  { value: 'spoons', label: 'spoons' },
+  { value: 'percent', label: 'percent' },
+] as const;
+const CUP_OPTIONS = [
+  { value: 'us', label: `cup ${CUPS.us.millilitres} ml` },
+  { value: 'metric', label: `cup ${CUPS.metric.millilitres} ml` },
+] as const;
+
 /** Paste or type a recipe; the verdict follows. Saving an existing one writes its next version. */
-export function RecipeEditor({ existing }: { existing?: RecipeVersion }) {
+export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; text?: string | undefined }) {
   const add = useAddRecords();
+  const dispatch = useAppDispatch();
+  const larder = useLarder();
+  const head = useHead();
+  const { cup, view } = useAppSelector(selectPrefs);
   const stamped = (draft: RecipeDraft) => {
     const stamp = newStamp();
-    return versionFromDraft(draft, {
-      ...stamp,
-      recipeId: existing?.recipeId ?? stamp.id,
-      version: (existing?.version ?? 0) + 1,
-    });
+    const own = { recipeId: existing?.recipeId ?? stamp.id, version: (existing?.version ?? 0) + 1 };
+    return versionFromDraft(draft, { ...stamp, ...own }, { larder, cup });
   };
   const { control, handleSubmit, setValue, formState } = useForm<RecipeDraft>({
-    defaultValues: existing ? draftOf(existing) : EMPTY_RECIPE,
+    defaultValues: {
+      ...(existing ? draftOf(existing) : EMPTY_RECIPE),
+      ...(text === undefined ? {} : { text }),
+    },
     resolver: resolverOf(stamped),
   });
   const wide = useWide();
-  const typed = useWatch({ control, name: 'text' });
-  const { parsed, verdict, cautions } = useVerdict(typed);
+  const draft = useWatch({ control }) as RecipeDraft;
+  const { parsed, judged, formula } = useJudged(draft.text);
+  const minutes = Number(draft.contactMinutes) || 30;
 
-  const pane = verdict.ok ? <VerdictPane verdict={verdict.value} cautions={cautions} /> : undefined;
+  const pane = judged.ok ? (
+    <VerdictPane {...judged.value} head={head} contactMinutes={minutes} warmth={draft.warmth} />
+  ) : undefined;
 
-  const replaceLine = (line: string, by: string) =>
-    setValue(
-      'text',
-      typed
-        .split('\n')
-        .map((row) => (row.trim() === line ? by : row))
-        .join('\n'),
-    );
+  const replaceRow = (row: number, by: string) => {
+    // Rows are counted without the blank ones, as the reader counts them.
+    let next = -1;
+    const rows = draft.text.split(/\r\n|\r|\n/).map((each) => {
+      if (each.trim() !== '') next += 1;
+      return each.trim() !== '' && next === row ? by : each;
+    });
+    setValue('text', rows.join('\n'));
+  };
 
-  const save = handleSubmit((draft) => {
-    const version = stamped(draft);
+  const save = handleSubmit((checked) => {
+    const version = stamped(checked);
     if (!version.ok) return;
     const { name, version: number } = version.value;
     add([version.value], existing ? `${name} is saved as version ${number}.` : `${name} is saved.`);
@@ -57,11 +78,12 @@ export function RecipeEditor({ existing }: { existing?: RecipeVersion }) {
   return (
     <Screen
       over={existing ? `${existing.name} · version ${existing.version}` : 'New recipe'}
-      headline={verdict.ok ? verdictHeadline(verdict.value) : 'What is in the bowl?'}
-      {...(verdict.ok ? {} : { reason: 'One ingredient to a line. The verdict appears as you type.' })}
+      headline={judged.ok ? verdictHeadline(judged.value.verdict) : 'What is in the bowl?'}
+      {...(judged.ok ? {} : { reason: 'One ingredient to a line. The verdict appears as you type.' })}
       sideShare="half"
       side={wide ? pane : undefined}
     >
+      {existing ? <SavedActions recipe={existing} /> : null}
       <FormField
         control={control}
         name="text"
@@ -71,8 +93,35 @@ export function RecipeEditor({ existing }: { existing?: RecipeVersion }) {
         testID="recipe-text"
       />
       {parsed.ok ? (
-        <RecipeLines recipe={parsed.value} onReplace={replaceLine} />
-      ) : typed.trim() === '' ? null : (
+        <View className="gap-3">
+          <View className="flex-row flex-wrap items-center gap-3">
+            <Choice
+              label="Show amounts in"
+              options={VIEW_OPTIONS}
+              value={view}
+              onChange={(chosen) => dispatch(viewChosen(chosen))}
+            />
+            <Choice
+              label="A cup holds"
+              options={CUP_OPTIONS}
+              value={cup}
+              onChange={(chosen) => dispatch(cupChosen(chosen))}
+            />
+          </View>
+          <View className="items-start">
+            <Button
+              tone="quiet"
+              label={`Write the recipe in ${view}`}
+              onPress={() => setValue('text', rewriteIn(view, parsed.value, larder))}
+              testID="rewrite"
+            />
+          </View>
+          {!judged.ok && judged.problems[0].code !== 'nothing-weighed' ? (
+            <Problem live>{judged.problems[0].message}</Problem>
+          ) : null}
+          <RecipeLines recipe={parsed.value} view={view} formula={formula} onReplace={replaceRow} />
+        </View>
+      ) : draft.text.trim() === '' ? null : (
         <Problem live>{parsed.problems[0].message}</Problem>
       )}
       {wide ? null : pane}
@@ -117,19 +166,26 @@ export function RecipeEditor({ existing }: { existing?: RecipeVersion }) {
       {formState.isSubmitted && !formState.isValid ? (
         <Problem live>Not saved yet: see the marked fields.</Problem>
       ) : null}
-      {existing ? <Small>Past sessions keep the version they used.</Small> : null}
+      {existing ? <Small>Past sessions and batches keep the version they used.</Small> : null}
     </Screen>
   );
 }
 
-/** Parsed lines, verdict and cautions of a text, a step behind the typing when the text is long. */
-function useVerdict(typed: string) {
-  const text = useDeferredValue(typed);
-  const school = useHead()?.school ?? 'my-hair';
-  return useMemo(() => {
-    const parsed = parseRecipe(text);
-    const verdict = parsed.ok ? classify(parsed.value, school) : parsed;
-    const cautions = parsed.ok && verdict.ok ? cautionsFor(readLines(parsed.value), verdict.value) : [];
-    return { parsed, verdict, cautions };
-  }, [text, school]);
+/** What can be done with a recipe that is saved. */
+function SavedActions({ recipe }: { recipe: RecipeVersion }) {
+  const { recipeId } = recipe;
+  return (
+    <View className="flex-row flex-wrap gap-3">
+      <Button
+        label="Make it"
+        onPress={() => router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId } })}
+        testID="make-recipe"
+      />
+      <Button
+        label="Compare"
+        hint={`Compare ${recipe.name} with another version or recipe`}
+        onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}
+      />
+    </View>
+  );
 }

@@ -1,51 +1,52 @@
+import { useState } from 'react';
 import { View } from 'react-native';
-import { ingredientById } from '@/core/ingredients';
-import type { ParsedRecipe, ReadLine, UnreadLine } from '@/core/recipes';
+import type { Formula, FormulaFinding } from '@/core/formulation';
+import { errorText, lineInView, percentText, type View as AmountView } from '@/core/making';
+import {
+  readLines,
+  type Alternative,
+  type ParsedRecipe,
+  type ReadLine,
+  type UnreadLine,
+} from '@/core/recipes';
 import { Body, Button, Problem, Small, Strong } from '@/ui';
-import { grams } from './Ledger';
+import { useLarder } from '../shared/useLarder';
 
 interface RecipeLinesProps {
   readonly recipe: ParsedRecipe;
-  /** Puts a line in the place of another in the text. */
-  readonly onReplace: (line: string, by: string) => void;
+  readonly view: AmountView;
+  /** What is wrong with it as a formula; null for a plain recipe. */
+  readonly formula: Formula | null;
+  /** Puts other rows in the place of one row of the text. */
+  readonly onReplace: (row: number, by: string) => void;
 }
 
 /** How each line was understood. What was not is said first, with a way to mend it. */
-export function RecipeLines({ recipe, onReplace }: RecipeLinesProps) {
+export function RecipeLines({ recipe, view, formula, onReplace }: RecipeLinesProps) {
   const unread = recipe.lines.filter((line): line is UnreadLine => line.status === 'unread');
+  const total = readLines(recipe).reduce((sum, line) => sum + line.grams, 0);
   return (
     <View className="gap-3">
-      {unread.map((line, index) => (
-        <View
-          key={index}
-          role="group"
-          aria-label={`Not understood: ${line.text}`}
-          className="gap-1 border-l-4 border-danger pl-3"
-        >
-          <Strong>{line.text.slice(0, 120)}</Strong>
-          <Problem>{line.problem.message}</Problem>
-          <View className="flex-row flex-wrap gap-2">
-            {line.suggestions.map((suggestion) => (
-              <Button
-                key={suggestion}
-                label={suggestion}
-                hint={`Write ${suggestion} instead`}
-                onPress={() => onReplace(line.text, suggestion)}
-              />
-            ))}
-          </View>
-        </View>
+      {unread.map((line) => (
+        <UnreadRow key={line.row} line={line} onReplace={onReplace} />
       ))}
+      {formula?.findings
+        .filter((finding) => finding.line === null)
+        .map((finding) => (
+          <Problem key={finding.code}>{finding.text}</Problem>
+        ))}
       <View role="list" aria-label="Lines as understood" className="gap-2">
         {recipe.lines.map((line, index) =>
           line.status === 'read' ? (
-            <View key={index} role="listitem">
-              <View className="flex-row justify-between gap-3">
-                <Body className="flex-1">{line.text}</Body>
-                <Body>{grams(line.grams)}</Body>
-              </View>
-              <ReadAs line={line} />
-            </View>
+            <ReadRow
+              key={index}
+              line={line}
+              named={!sharesRow(recipe, line)}
+              view={view}
+              percent={formula?.percents.get(index) ?? (100 * line.grams) / total}
+              findings={formula?.findings.filter((finding) => finding.line === index) ?? []}
+              onReplace={onReplace}
+            />
           ) : line.status === 'note' ? (
             <View key={index} role="listitem">
               <Small>Note: {line.text}</Small>
@@ -57,10 +58,109 @@ export function RecipeLines({ recipe, onReplace }: RecipeLinesProps) {
   );
 }
 
-/** What the line was taken for, where its own words do not say it already. */
-function ReadAs({ line }: { line: ReadLine }) {
-  const name = ingredientById(line.ingredientId)?.name ?? line.ingredientId;
-  const said = line.text.toLowerCase().includes(name.toLowerCase());
-  const words = [...(said ? [] : [name]), ...line.assumptions.map((assumption) => assumption.text)];
-  return words.length > 0 ? <Small>{words.join(' · ')}</Small> : null;
+function sharesRow({ lines }: ParsedRecipe, line: ReadLine): boolean {
+  return lines.some((other) => other !== line && other.row === line.row);
+}
+
+function UnreadRow({ line, onReplace }: { line: UnreadLine; onReplace: RecipeLinesProps['onReplace'] }) {
+  return (
+    <View
+      role="group"
+      aria-label={`Not understood: ${line.text}`}
+      className="gap-1 border-l-4 border-danger pl-3"
+    >
+      <Strong>{line.text.slice(0, 120)}</Strong>
+      <Problem>{line.problem.message}</Problem>
+      <View className="flex-row flex-wrap gap-2">
+        {line.suggestions.map((suggestion) => (
+          <Button
+            key={suggestion}
+            label={suggestion}
+            hint={`Write ${suggestion} instead`}
+            onPress={() => onReplace(line.row, suggestion)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+interface ReadRowProps {
+  readonly line: ReadLine;
+  /** Its words name this one thing, so the name need not be repeated where it stands there. */
+  readonly named: boolean;
+  readonly view: AmountView;
+  readonly percent: number;
+  readonly findings: readonly FormulaFinding[];
+  readonly onReplace: RecipeLinesProps['onReplace'];
+}
+
+function ReadRow({ line, named, view, percent, findings, onReplace }: ReadRowProps) {
+  const shown = lineInView(line, useLarder());
+  const error = view === 'spoons' ? errorText(shown.spoons.error) : null;
+  const amount =
+    view === 'percent' ? percentText(percent) : view === 'spoons' ? shown.spoons.text : shown.grams.text;
+  const said = named && line.text.toLowerCase().includes(line.name.toLowerCase());
+  return (
+    <View role="listitem">
+      <View className="flex-row justify-between gap-3">
+        <Body className="flex-1">{line.text}</Body>
+        <Body>
+          {amount}
+          {error ? ` (${error})` : ''}
+        </Body>
+      </View>
+      {said && !line.made ? null : <Small>{line.made ? `Your recipe ${line.name}` : line.name}</Small>}
+      {line.assumptions.map((assumption) => (
+        <Doubt
+          key={assumption.code}
+          text={assumption.text}
+          alternatives={assumption.alternatives}
+          onChoose={(by) => onReplace(line.row, by)}
+        />
+      ))}
+      {findings.map((finding) => (
+        <Problem key={finding.code}>{finding.text}</Problem>
+      ))}
+    </View>
+  );
+}
+
+/** Choices that fit under a line; the rest comes when asked for. */
+const SHOWN_CHOICES = 2;
+
+/** What had to be decided, and the other choices, one tap away. */
+function Doubt({
+  text,
+  alternatives,
+  onChoose,
+}: {
+  text: string;
+  alternatives: readonly Alternative[];
+  onChoose: (line: string) => void;
+}) {
+  const [all, setAll] = useState(false);
+  const shown = all ? alternatives : alternatives.slice(0, SHOWN_CHOICES);
+  return (
+    <View className="flex-row flex-wrap items-center gap-x-3">
+      <Small>{text}</Small>
+      {shown.map(({ label, line }) => (
+        <Button
+          key={label}
+          tone="quiet"
+          label={label}
+          hint={`Take it as ${line.replace('\n', ' and ')}`}
+          onPress={() => onChoose(line)}
+        />
+      ))}
+      {shown.length < alternatives.length ? (
+        <Button
+          tone="quiet"
+          label="more …"
+          hint={`More ways to take it: ${text}`}
+          onPress={() => setAll(true)}
+        />
+      ) : null}
+    </View>
+  );
 }

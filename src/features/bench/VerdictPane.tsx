@@ -1,17 +1,50 @@
+import { useState } from 'react';
 import { View } from 'react-native';
-import { confidenceWord, verdictHeadline, verdictReasons, type Verdict } from '@/core/classification';
-import { Body, Heading, Small, Strong } from '@/ui';
+import {
+  acidityWords,
+  confidenceWord,
+  doseOf,
+  flipWords,
+  KIND_WORDS,
+  ROLE_WORDS,
+  strengthWord,
+  verdictHeadline,
+  verdictReasons,
+  type Verdict,
+  type VerdictDetails,
+  type Warmth,
+} from '@/core/classification';
+import type { Head } from '@/core/hair';
+import { rounded } from '@/core/measures';
 import type { Caution } from '@/core/safety';
-import { grams, Ledger, Schools } from './Ledger';
+import { Body, Button, Heading, Small, Strong } from '@/ui';
+import { capital, grams } from '../shared/amounts';
+import { minutesText } from '../shared/beatWords';
+import { Ledger, Schools } from './Ledger';
 
-/** The verdict in words, the ledger, the schools, the cautions. */
-export function VerdictPane({ verdict, cautions }: { verdict: Verdict; cautions: readonly Caution[] }) {
+export interface Judged {
+  readonly verdict: Verdict;
+  readonly details: VerdictDetails;
+  readonly cautions: readonly Caution[];
+}
+
+interface VerdictPaneProps extends Judged {
+  readonly head: Head | undefined;
+  readonly contactMinutes: number;
+  readonly warmth: Warmth;
+}
+
+/** The verdict in words, the ledger, the schools, what it is good as, what would flip it, the cautions. */
+export function VerdictPane({ verdict, details, cautions, ...use }: VerdictPaneProps) {
+  const headline = verdictHeadline(verdict);
+  const own = `${KIND_WORDS[verdict.kind]}, ${strengthWord(verdict.strength)}`;
   return (
-    <View className="gap-4" testID="verdict">
+    <View className="gap-5" testID="verdict">
       <View className="gap-1">
         <Heading level={2} live>
-          {verdictHeadline(verdict)}
+          {headline}
         </Heading>
+        {headline === own ? null : <Strong>For you, by the school in force: {own.toLowerCase()}.</Strong>}
         {verdictReasons(verdict).map((reason) => (
           <Body key={reason} className="text-soft-ink">
             {reason}
@@ -26,62 +59,134 @@ export function VerdictPane({ verdict, cautions }: { verdict: Verdict; cautions:
           <Small key={doubt}>{doubt}</Small>
         ))}
       </View>
-      {cautions
-        .filter((caution) => caution.level === 'stop')
-        .map((caution) => (
-          <View key={caution.id} role="alert" className="rounded-2xl border-2 border-danger p-3">
-            <Strong>{caution.text}</Strong>
-            <Body>{caution.act}</Body>
-          </View>
-        ))}
+      <Cautions cautions={cautions} level="stop" />
       <Ledger verdict={verdict} />
       <Schools verdict={verdict} />
-      <Arithmetic verdict={verdict} />
-      <View className="gap-2">
-        {cautions
-          .filter((caution) => caution.level === 'care')
-          .map((caution) => (
-            <View key={caution.id}>
-              <Strong>{caution.text}</Strong>
-              <Small>{caution.act}</Small>
-            </View>
-          ))}
-      </View>
+      <Flips flips={details.flips} />
+      <Roles roles={details.roles} />
+      <Arithmetic verdict={verdict} details={details} {...use} />
+      <Cautions cautions={cautions} level="care" />
     </View>
   );
 }
 
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}
-
-/** The loads behind the verdict, per 100 g of finished mask: asked for, so shown. */
-function Arithmetic({ verdict }: { verdict: Verdict }) {
-  const { loads, push } = verdict;
-  const rows = [
-    ['Acting protein', `${loads.protein.toFixed(2)} g`],
-    ['Tannin', `${loads.tannin.toFixed(2)} g`],
-    [
-      'Water holders',
-      `${loads.humectant.toFixed(1)} g sugars and humectants, ${loads.mucilage.toFixed(2)} g mucilage`,
-    ],
-    ['Oil', `${(loads.penetratingOil + loads.sealingOil).toFixed(1)} g`],
-    ['Push toward firm', `${Math.round(100 * push.firm)} of 100`],
-    ['Pull toward soft', `${Math.round(100 * push.soft)} of 100`],
-  ] as const;
+function Cautions({ cautions, level }: { cautions: readonly Caution[]; level: Caution['level'] }) {
+  const shown = cautions.filter((caution) => caution.level === level);
+  if (shown.length === 0) return null;
   return (
-    <View className="gap-1" role="table" aria-label="Arithmetic per 100 g of finished mask">
-      <Small>Per 100 g of finished mask</Small>
-      {rows.map(([name, value]) => (
-        <View key={name} role="row" className="flex-row gap-3">
-          <View role="cell" className="w-[130px]">
-            <Small>{name}</Small>
-          </View>
-          <View role="cell" className="flex-1">
-            <Small className="text-ink">{value}</Small>
-          </View>
+    <View className="gap-2" role={level === 'stop' ? 'alert' : undefined}>
+      {level === 'care' ? <Heading level={3}>Take care</Heading> : null}
+      {shown.map((caution) => (
+        <View
+          key={caution.id}
+          className={level === 'stop' ? 'rounded-2xl border-2 border-danger p-3' : undefined}
+        >
+          <Strong>{caution.text}</Strong>
+          {level === 'stop' ? <Body>{caution.act}</Body> : <Small>{caution.act}</Small>}
         </View>
       ))}
+    </View>
+  );
+}
+
+function Flips({ flips }: { flips: VerdictDetails['flips'] }) {
+  if (flips.length === 0) return null;
+  return (
+    <View className="gap-1">
+      <Heading level={3}>What would turn it</Heading>
+      {flips.map((flip) => (
+        <Body key={`${flip.line}-${flip.to}`}>{flipWords(flip)}</Body>
+      ))}
+    </View>
+  );
+}
+
+const FIT_WORDS = { good: 'good', possible: 'can be', no: 'not' } as const;
+
+function Roles({ roles }: { roles: VerdictDetails['roles'] }) {
+  return (
+    <View className="gap-1" role="list" aria-label="What it is good as">
+      <Heading level={3}>Good as</Heading>
+      {[...roles]
+        .sort((a, b) => ORDER[a.fits] - ORDER[b.fits])
+        .map(({ role, fits, why }) => (
+          <View key={role} role="listitem" className="flex-row gap-3">
+            <View className="w-[130px]">
+              <Body className={fits === 'good' ? 'font-strong' : fits === 'no' ? 'text-soft-ink' : ''}>
+                {fits === 'no' ? `${FIT_WORDS.no} ` : ''}
+                {ROLE_WORDS[role]}
+              </Body>
+            </View>
+            <Small className="flex-1">
+              {fits === 'possible' ? `${capital(FIT_WORDS.possible)}. ` : ''}
+              {why}
+            </Small>
+          </View>
+        ))}
+    </View>
+  );
+}
+
+const ORDER = { good: 0, possible: 1, no: 2 } as const;
+
+/** The figures behind the verdict, per 100 g of finished mask: asked for, so shown. */
+function Arithmetic({
+  verdict,
+  details,
+  head,
+  contactMinutes,
+  warmth,
+}: Pick<VerdictPaneProps, 'verdict' | 'details' | 'head' | 'contactMinutes' | 'warmth'>) {
+  const [open, setOpen] = useState(false);
+  const { loads, push } = verdict;
+  const dose = doseOf(contactMinutes, warmth, head?.porosityGuess);
+  const rows: readonly (readonly [string, string | null])[] = [
+    ['Acting protein', `${loads.protein.toFixed(2)} g`],
+    ['Tannin', `${loads.tannin.toFixed(2)} g, counted 0.6`],
+    ['Sugars, humectants', `${loads.humectant.toFixed(1)} g`],
+    ['Mucilage', `${loads.mucilage.toFixed(2)} g`],
+    ['Starch', `${loads.starch.toFixed(1)} g`],
+    ['Conditioner', `${loads.cationic.toFixed(2)} g that clings`],
+    ['Oil that enters', `${loads.penetratingOil.toFixed(1)} g`],
+    ['Oil that seals', `${loads.sealingOil.toFixed(1)} g`],
+    ['Acid', acidityWords(details.acidity) ?? 'none to speak of'],
+    ['Essential oil', loads.essentialOil > 0 ? `${rounded(loads.essentialOil, 2)} %` : null],
+    ['Dye', loads.dye > 0.05 ? `${rounded(loads.dye, 2)} %` : null],
+    ['Push toward firm', `${Math.round(100 * push.firm)} of 100`],
+    ['Pull toward soft', `${Math.round(100 * push.soft)} of 100`],
+    [
+      'One use',
+      `${minutesText(contactMinutes)} ${warmth === 'warm' ? 'warm' : 'at room warmth'}${head ? ` on ${head.name}’s hair` : ''}: ${rounded(dose, 2)} of a dose`,
+    ],
+  ];
+  return (
+    <View className="gap-1">
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label={open ? 'Hide the figures' : 'Why? Show the figures'}
+          expanded={open}
+          onPress={() => setOpen(!open)}
+          testID="figures"
+        />
+      </View>
+      {open ? (
+        <View className="gap-1" role="table" aria-label="Figures per 100 g of finished mask">
+          <Small>Per 100 g of finished mask</Small>
+          {rows.map(([name, value]) =>
+            value === null ? null : (
+              <View key={name} role="row" className="flex-row gap-3">
+                <View role="cell" className="w-[130px]">
+                  <Small>{name}</Small>
+                </View>
+                <View role="cell" className="flex-1">
+                  <Small className="text-ink">{value}</Small>
+                </View>
+              </View>
+            ),
+          )}
+        </View>
+      ) : null}
     </View>
   );
 }

@@ -1,15 +1,17 @@
+import { CATALOGUE_LARDER } from '@/core/recipes';
 import { draftOf, EMPTY_RECIPE, versionFromDraft, type RecipeDraft } from './recipeDraft';
 
+const READING = { larder: CATALOGUE_LARDER, cup: 'us' } as const;
 const stamp = { id: 'r1', recordedAt: '2026-05-10T10:00:00Z', recipeId: 'r1', version: 1 };
 const good: RecipeDraft = { ...EMPTY_RECIPE, name: 'Cream', text: '2 tbsp honey\nblorb\nMix well together' };
 const problem = (part: Partial<RecipeDraft>) => {
-  const result = versionFromDraft({ ...good, ...part }, stamp);
+  const result = versionFromDraft({ ...good, ...part }, stamp, READING);
   return result.ok ? null : result.problems[0];
 };
 
 describe('a recipe as typed', () => {
   it('keeps every line, also those that weigh nothing, and comes back as it was typed', () => {
-    const version = versionFromDraft(good, stamp);
+    const version = versionFromDraft(good, stamp, READING);
     expect(version.ok && version.value.lines.map((line) => [line.text, line.ingredientId])).toEqual([
       ['2 tbsp honey', 'honey'],
       ['blorb', null],

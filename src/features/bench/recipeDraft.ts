@@ -1,5 +1,12 @@
-import { failed, failedBySchema, ok, type Result } from '@/core/measures';
-import { parseRecipe, recipeVersionSchema, savedLine, type RecipeVersion } from '@/core/recipes';
+import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/measures';
+import {
+  checkNoCycle,
+  parseRecipe,
+  recipeVersionSchema,
+  savedLine,
+  type Larder,
+  type RecipeVersion,
+} from '@/core/recipes';
 
 /** A recipe as it stands in the form. */
 export interface RecipeDraft {
@@ -26,8 +33,12 @@ export function draftOf(version: RecipeVersion): RecipeDraft {
 type Stamp = Pick<RecipeVersion, 'id' | 'recordedAt' | 'recipeId' | 'version'>;
 
 /** Checks a draft and makes the version; problems carry the draft's own field names. */
-export function versionFromDraft(draft: RecipeDraft, stamp: Stamp): Result<RecipeVersion> {
-  const parsed = parseRecipe(draft.text);
+export function versionFromDraft(
+  draft: RecipeDraft,
+  stamp: Stamp,
+  reading: { readonly larder: Larder; readonly cup: CupKind },
+): Result<RecipeVersion> {
+  const parsed = parseRecipe(draft.text, reading);
   if (!parsed.ok) return failed(parsed.problems[0].code, parsed.problems[0].message, 'text');
   if (!parsed.value.lines.some((line) => line.status === 'read')) {
     return failed(
@@ -36,6 +47,13 @@ export function versionFromDraft(draft: RecipeDraft, stamp: Stamp): Result<Recip
       'text',
     );
   }
+  const lines = parsed.value.lines.map(savedLine);
+  const round = checkNoCycle(
+    { recipeId: stamp.recipeId, name: draft.name || 'this recipe' },
+    lines,
+    reading.larder,
+  );
+  if (!round.ok) return failed(round.problems[0].code, round.problems[0].message, 'text');
   const minutes = Number(draft.contactMinutes.trim().replace(',', '.'));
   if (draft.contactMinutes.trim() === '' || !Number.isInteger(minutes) || minutes < 1 || minutes > 720) {
     return failed('minutes', 'Write whole minutes, 1 to 720.', 'contactMinutes');
@@ -48,7 +66,7 @@ export function versionFromDraft(draft: RecipeDraft, stamp: Stamp): Result<Recip
     use: draft.use,
     warmth: draft.warmth,
     contactMinutes: minutes,
-    lines: parsed.value.lines.map(savedLine),
+    lines,
   });
   if (result.success) return ok(result.data);
   return failedBySchema(result.error.issues, ({ path }) => ({ path: String(path[0] ?? 'text') }));

@@ -2,10 +2,11 @@ import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { SCHOOL_WORDS, SCHOOLS } from '@/core/classification';
-import type { Head } from '@/core/hair';
+import { allergenWords } from '@/core/batches';
+import { ALLERGIES, type Head } from '@/core/hair';
 import { headChosen, useAppDispatch } from '@/store';
 import { Button, FieldGroup, Problem, Screen } from '@/ui';
-import { FormChoice, FormField, resolverOf } from '../shared/form';
+import { FormChoice, FormField, FormToggles, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { draftOfHead, headFromDraft, NEW_HEAD, WEEKDAYS, type HeadDraft } from './headDraft';
@@ -71,6 +72,13 @@ export function HeadEditor({ existing }: { existing?: Head }) {
               hint: SCHOOL_WORDS[value].meaning,
             }))}
           />
+          <FormToggles
+            control={control}
+            name="allergies"
+            label="This head reacts to"
+            help="A recipe that holds it is stopped for this head."
+            options={ALLERGIES.map((value) => ({ value, label: allergenWords(value) }))}
+          />
         </View>
       }
     >
@@ -115,6 +123,16 @@ export function HeadEditor({ existing }: { existing?: Head }) {
           { value: 'fine', label: 'barely felt' },
           { value: 'medium', label: 'felt' },
           { value: 'coarse', label: 'like a thread' },
+        ]}
+      />
+      <FormChoice
+        control={control}
+        name="density"
+        label="How much hair"
+        options={[
+          { value: 'thin', label: 'little' },
+          { value: 'medium', label: 'ordinary' },
+          { value: 'thick', label: 'plenty' },
         ]}
       />
       <View className="flex-row flex-wrap gap-6">

@@ -17,6 +17,8 @@ export interface HeadDraft {
   readonly name: string;
   readonly lengthCm: string;
   readonly strand: Head['strand'];
+  readonly density: Head['density'];
+  readonly allergies: readonly string[];
   readonly porosityGuess: Head['porosityGuess'];
   readonly complaint: Head['complaint'];
   /** Sunday first. */
@@ -30,6 +32,8 @@ export const NEW_HEAD: HeadDraft = {
   name: '',
   lengthCm: '',
   strand: 'medium',
+  density: 'medium',
+  allergies: [],
   porosityGuess: 'unknown',
   complaint: 'none',
   free: ['150', '0', '0', '120', '0', '0', '120'],
@@ -39,12 +43,14 @@ export const NEW_HEAD: HeadDraft = {
 };
 
 export function draftOfHead(head: Head): HeadDraft {
-  const { name, lengthCm, strand, porosityGuess, complaint, freeMinutes, school, proteinSensitive, child } =
-    head;
+  const { name, lengthCm, strand, density, allergies, porosityGuess, complaint } = head;
+  const { freeMinutes, school, proteinSensitive, child } = head;
   return {
     name,
     lengthCm: String(lengthCm),
     strand,
+    density,
+    allergies,
     porosityGuess,
     complaint,
     free: freeMinutes.map(String),
@@ -70,6 +76,8 @@ export function headFromDraft(
     name: draft.name,
     lengthCm: Number(draft.lengthCm.trim().replace(',', '.') || Number.NaN),
     strand: draft.strand,
+    density: draft.density,
+    allergies: draft.allergies,
     porosityGuess: draft.porosityGuess,
     complaint: draft.complaint,
     freeMinutes: draft.free.map(wholeNumber),

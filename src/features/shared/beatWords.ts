@@ -30,6 +30,11 @@ export const SLOT_WORDS: Record<Slot, string> = {
   refresh: 'a small beat',
 };
 
+/** From so many minutes on a time is said in hours. */
+const HOURS_FROM = 120;
+
 export function minutesText(minutes: number): string {
-  return `${minutes} min`;
+  if (minutes < HOURS_FROM) return `${minutes} min`;
+  const rest = minutes % 60;
+  return `${Math.floor(minutes / 60)} h${rest === 0 ? '' : ` ${rest} min`}`;
 }

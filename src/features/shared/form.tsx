@@ -7,7 +7,8 @@ import {
   type Resolver,
 } from 'react-hook-form';
 import type { Result } from '@/core/measures';
-import { Choice, Field, FieldGroup } from '@/ui';
+import { View } from 'react-native';
+import { Button, Choice, Field, FieldGroup } from '@/ui';
 
 /**
  * Lets a form be checked by the core: a check that makes a record from a draft, or says what is wrong and where.
@@ -95,6 +96,43 @@ export function FormChoice<Draft extends FieldValues>({
         value={field.value as string | number | null}
         onChange={field.onChange}
       />
+    </FieldGroup>
+  );
+}
+
+interface FormTogglesProps<Draft extends FieldValues> {
+  readonly control: Control<Draft>;
+  readonly name: FieldPath<Draft>;
+  readonly label: string;
+  readonly help?: string;
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+}
+
+/** Any number of a few. */
+export function FormToggles<Draft extends FieldValues>({
+  control,
+  name,
+  label,
+  help,
+  options,
+}: FormTogglesProps<Draft>) {
+  const { field } = useController({ control, name });
+  const chosen = field.value as readonly string[];
+  const toggle = (value: string) =>
+    field.onChange(chosen.includes(value) ? chosen.filter((other) => other !== value) : [...chosen, value]);
+  return (
+    <FieldGroup label={label} help={help}>
+      <View className="flex-row flex-wrap gap-2">
+        {options.map(({ value, label: words }) => (
+          <Button
+            key={value}
+            label={words}
+            hint={`${label}: ${words}`}
+            pressed={chosen.includes(value)}
+            onPress={() => toggle(value)}
+          />
+        ))}
+      </View>
     </FieldGroup>
   );
 }

@@ -14,5 +14,8 @@ export const PLACES = [
 ] as const;
 
 export function isAt(pathname: string, href: string): boolean {
-  return href === '/' ? pathname === '/' : pathname === href || pathname.startsWith(`${href}/`);
+  const rooms = href === '/bench' ? ['/bench', '/shelf', '/pantry'] : [href];
+  return href === '/'
+    ? pathname === '/'
+    : rooms.some((room) => pathname === room || pathname.startsWith(`${room}/`));
 }

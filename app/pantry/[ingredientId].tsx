@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+const IngredientScreen = lazyScreen(async () => (await import('@/features/pantry/screens')).IngredientScreen);
+
+export default function OneIngredient() {
+  const { ingredientId } = useLocalSearchParams<{ ingredientId: string }>();
+  return <IngredientScreen key={ingredientId} ingredientId={ingredientId} />;
+}

@@ -1,0 +1,113 @@
+import { View } from 'react-native';
+import { hairMassReason, type Head } from '@/core/hair';
+import type { Result } from '@/core/measures';
+import { Button, Choice, Field, FieldGroup, Problem, Small } from '@/ui';
+import { grams } from '../shared/amounts';
+import type { AmountDraft, HeadAmount, TargetKind } from './useAmount';
+
+const KINDS: readonly { readonly value: TargetKind; readonly label: string }[] = [
+  { value: 'heads', label: 'for a head' },
+  { value: 'grams', label: 'grams' },
+  { value: 'jar', label: 'a jar' },
+  { value: 'portions', label: 'portions' },
+  { value: 'left', label: 'what is left' },
+  { value: 'written', label: 'as written' },
+];
+
+interface AmountPaneProps {
+  readonly draft: AmountDraft;
+  readonly change: (part: Partial<AmountDraft>) => void;
+  readonly heads: readonly Head[];
+  readonly amounts: readonly HeadAmount[];
+  readonly factor: Result<number>;
+  /** Names of the lines that weigh something, by their index. */
+  readonly lineNames: readonly { readonly index: number; readonly name: string }[];
+}
+
+/** How much is wanted: for heads, in grams, for jars, in portions, or from what is left of one ingredient. */
+export function AmountPane({ draft, change, heads, amounts, factor, lineNames }: AmountPaneProps) {
+  const kinds = heads.length > 0 ? KINDS : KINDS.filter(({ value }) => value !== 'heads');
+  return (
+    <FieldGroup label="How much?">
+      <Choice label="How much" options={kinds} value={draft.kind} onChange={(kind) => change({ kind })} />
+      {draft.kind === 'heads' ? (
+        <HeadsWanted draft={draft} change={change} heads={heads} amounts={amounts} />
+      ) : null}
+      <View className="flex-row flex-wrap gap-4">
+        {FIELDS[draft.kind].map(({ key, label }) => (
+          <Field
+            key={key}
+            className="w-[130px]"
+            label={label}
+            numeric
+            value={String(draft[key])}
+            onChange={(text) => change({ [key]: text })}
+            testID={`amount-${key}`}
+          />
+        ))}
+      </View>
+      {draft.kind === 'left' ? (
+        <Choice
+          label="Of which ingredient"
+          options={lineNames.map(({ index, name }) => ({ value: index, label: name }))}
+          value={draft.line}
+          onChange={(line) => change({ line })}
+        />
+      ) : null}
+      {factor.ok ? null : <Problem live>{factor.problems[0].message}</Problem>}
+    </FieldGroup>
+  );
+}
+
+type TextKey = 'grams' | 'millilitres' | 'jars' | 'portions' | 'portionGrams' | 'gramsLeft';
+
+const FIELDS: Record<TargetKind, readonly { readonly key: TextKey; readonly label: string }[]> = {
+  written: [],
+  heads: [],
+  grams: [{ key: 'grams', label: 'Grams to put on' }],
+  jar: [
+    { key: 'millilitres', label: 'One jar, ml' },
+    { key: 'jars', label: 'Jars' },
+  ],
+  portions: [
+    { key: 'portions', label: 'Portions' },
+    { key: 'portionGrams', label: 'One portion, g' },
+  ],
+  left: [{ key: 'gramsLeft', label: 'Grams left' }],
+};
+
+function HeadsWanted({
+  draft,
+  change,
+  heads,
+  amounts,
+}: Pick<AmountPaneProps, 'draft' | 'change' | 'heads' | 'amounts'>) {
+  const toggle = (headId: string) =>
+    change({
+      headIds: draft.headIds.includes(headId)
+        ? draft.headIds.filter((other) => other !== headId)
+        : [...draft.headIds, headId],
+    });
+  return (
+    <View className="gap-2">
+      <View className="flex-row flex-wrap gap-2">
+        {heads.map(({ headId, name }) => (
+          <Button
+            key={headId}
+            label={name}
+            pressed={draft.headIds.includes(headId)}
+            hint={`Make it for ${name}`}
+            onPress={() => toggle(headId)}
+            testID={`for-${headId}`}
+          />
+        ))}
+      </View>
+      {amounts.map(({ head, grams: needed, factor, uses }) => (
+        <Small key={head.headId}>
+          {head.name}: {grams(needed)}. {hairMassReason(head)} {factor.toFixed(2)} g to a gram of hair
+          {uses === 0 ? ', as is usual' : `, learned from ${uses} ${uses === 1 ? 'use' : 'uses'}`}.
+        </Small>
+      ))}
+    </View>
+  );
+}

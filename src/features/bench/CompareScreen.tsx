@@ -1,0 +1,151 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { keepingOf } from '@/core/batches';
+import {
+  acidityWords,
+  classifyLines,
+  detailsOf,
+  ROLE_WORDS,
+  verdictHeadline,
+  type School,
+} from '@/core/classification';
+import { percentText } from '@/core/making';
+import { rounded } from '@/core/measures';
+import { compareLines, weighedLines, type Larder, type RecipeVersion } from '@/core/recipes';
+import { selectRecipes, useAppSelector } from '@/store';
+import { Body, Button, Heading, Screen, Small, useWidth } from '@/ui';
+import { PushBar } from '@/ui/charts/PushBar';
+import { useHead } from '../shared/useHead';
+import { useLarder } from '../shared/useLarder';
+import { RecipePicker } from './RecipePicker';
+
+/** Two recipes, or two versions of one, side by side. */
+export function CompareScreen({ startWith }: { startWith: string | undefined }) {
+  const recipes = useAppSelector(selectRecipes);
+  const larder = useLarder();
+  const school = useHead()?.school ?? 'my-hair';
+  const start = recipes.find(({ recipeId }) => recipeId === startWith);
+  const before = start && start.version > 1 ? larder.recipe(start.recipeId, start.version - 1) : undefined;
+  const [a, setA] = useState(before ?? start);
+  const [b, setB] = useState(before ? start : undefined);
+  return (
+    <Screen
+      over="Bench"
+      headline={a && b ? `${title(a)} beside ${title(b)}` : 'Two side by side'}
+      reason="What each does, and what is in one and not in the other."
+    >
+      <View className="flex-row flex-wrap gap-6">
+        <View className="min-w-[260px] flex-1">
+          <RecipePicker label="the first" chosen={a} onChoose={setA} testID="compare-a" />
+        </View>
+        <View className="min-w-[260px] flex-1">
+          <RecipePicker label="the second" chosen={b} onChoose={setB} testID="compare-b" />
+        </View>
+      </View>
+      {a && b ? <Comparison a={a} b={b} larder={larder} school={school} /> : null}
+      <View className="items-start">
+        <Button label="Back" onPress={() => router.navigate('/bench')} />
+      </View>
+    </Screen>
+  );
+}
+
+function title({ name, version }: RecipeVersion): string {
+  return `${name}, version ${version}`;
+}
+
+interface ComparisonProps {
+  readonly a: RecipeVersion;
+  readonly b: RecipeVersion;
+  readonly larder: Larder;
+  readonly school: School;
+}
+
+function Comparison({ a, b, larder, school }: ComparisonProps) {
+  const { width, onLayout } = useWidth();
+  const [one, two] = [a, b].map((recipe) => factsOf(recipe, larder, school));
+  if (!one || !two) return <Body>One of the two cannot be weighed, so there is nothing to compare.</Body>;
+  const half = Math.max(0, (width - 24) / 2);
+  const parts = compareLines(one.lines, two.lines);
+  return (
+    <View className="gap-5" onLayout={onLayout} testID="comparison">
+      <View className="flex-row gap-6">
+        {[one, two].map((facts, index) => (
+          <View key={index} className="flex-1 gap-1">
+            <Heading level={2}>{facts.headline}</Heading>
+            {half > 0 ? <PushBar width={half} {...facts.verdict.push} label={facts.headline} /> : null}
+          </View>
+        ))}
+      </View>
+      <Rows
+        label="What they do"
+        rows={one.rows.map(([name, value], index) => [name, value, two.rows[index]?.[1] ?? ''])}
+      />
+      <Rows
+        label="What is in them, by weight"
+        rows={parts.map((part) => [
+          part.name,
+          part.a === 0 ? '–' : percentText(part.a),
+          part.b === 0 ? '–' : percentText(part.b),
+        ])}
+      />
+    </View>
+  );
+}
+
+function Rows({ label, rows }: { label: string; rows: readonly (readonly [string, string, string])[] }) {
+  return (
+    <View role="table" aria-label={label} className="gap-1">
+      <Heading level={3}>{label}</Heading>
+      {rows.map(([name, a, b]) => (
+        <View key={name} role="row" className="border-t border-line pt-1">
+          <View role="rowheader">
+            <Small>{name}</Small>
+          </View>
+          <View className="flex-row gap-6">
+            <View role="cell" className="flex-1">
+              <Body className={a === b ? '' : 'font-strong'}>{a}</Body>
+            </View>
+            <View role="cell" className="flex-1">
+              <Body className={a === b ? '' : 'font-strong'}>{b}</Body>
+            </View>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function factsOf(recipe: RecipeVersion, larder: Larder, school: School) {
+  const weighed = weighedLines(recipe.lines, larder);
+  const verdict = weighed.ok ? classifyLines(weighed.value, school) : weighed;
+  if (!weighed.ok || !verdict.ok) return undefined;
+  const lines = weighed.value;
+  const { loads, strength, finishedGrams } = verdict.value;
+  const { acidity, roles } = detailsOf(verdict.value, lines);
+  const gramsPer100 = (value: number) => `${rounded(value, 2)} g in 100 g`;
+  const rows: readonly (readonly [string, string])[] = [
+    ['Strength', `${strength} of 5`],
+    ['Acting protein', gramsPer100(loads.protein)],
+    ['Tannin', gramsPer100(loads.tannin)],
+    ['Sugars, humectants', gramsPer100(loads.humectant)],
+    ['Mucilage', gramsPer100(loads.mucilage)],
+    ['Oil', gramsPer100(loads.penetratingOil + loads.sealingOil)],
+    ['Acid', acidityWords(acidity) ?? 'none to speak of'],
+    [
+      'Good as',
+      roles
+        .filter(({ fits }) => fits === 'good')
+        .map(({ role }) => ROLE_WORDS[role])
+        .join(', ') || 'nothing in particular',
+    ],
+    ['To put on', `${Math.round(finishedGrams)} g`],
+    ['Keeps in the fridge', daysText(keepingOf(lines, 'fridge').days)],
+  ];
+  return { lines, verdict: verdict.value, headline: verdictHeadline(verdict.value), rows };
+}
+
+function daysText(days: number): string {
+  return days === 0 ? 'not beyond the day' : days === 1 ? 'a day' : `${days} days`;
+}

@@ -1,0 +1,179 @@
+import { useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
+import { weighable, type TimedStep } from '@/core/making';
+import { rounded } from '@/core/measures';
+import { lineWeighed, stepDone, useAppDispatch, type MakingRun } from '@/store';
+import { Button, Field, Heading, Problem, Small } from '@/ui';
+import { numberFrom } from '../shared/amounts';
+import { minutesText } from '../shared/beatWords';
+import type { Making } from './makingOf';
+import { ScalePanel } from './ScalePanel';
+import { useScale, type Scale } from './useScale';
+
+/** The making as a checklist in the order of the clock; what must not be forgotten holds up what comes after it. */
+export function MakeList({ making, run }: { making: Making; run: MakingRun }) {
+  const scale = useScale();
+  const { steps, totalMinutes, handsMinutes } = making.timetable;
+  const done = new Set(run.done);
+  const next = steps.find((step) => !done.has(step.id) && blockedBy(step, steps, done) === undefined);
+  const wanted = next && next.line !== null ? (making.lines[next.line]?.grams ?? null) : null;
+  return (
+    <View className="gap-3">
+      <Heading level={2}>Make it</Heading>
+      <Small>
+        {minutesText(totalMinutes)} from the first grip to the jar, {minutesText(handsMinutes)} of it with
+        your hands. What waits runs beside the rest.
+      </Small>
+      <ScalePanel scale={scale} wanted={wanted} />
+      <View role="list" aria-label="Steps" className="gap-1">
+        {steps.map((step) => (
+          <StepRow
+            key={step.id}
+            step={step}
+            done={done.has(step.id)}
+            blocked={done.has(step.id) ? undefined : blockedBy(step, steps, done)}
+            wanted={step.line === null ? null : (making.lines[step.line]?.grams ?? null)}
+            weighed={step.line === null ? undefined : run.weighed[step.line]}
+            scale={scale}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** The step that must be done before this one, or undefined. A step that may be left out holds nothing up. */
+export function blockedBy(
+  step: TimedStep,
+  steps: readonly TimedStep[],
+  done: ReadonlySet<string>,
+): TimedStep | undefined {
+  for (const id of step.after) {
+    const before = steps.find((other) => other.id === id);
+    if (!before || done.has(id)) continue;
+    if (before.mustDo) return before;
+    const further = blockedBy(before, steps, done);
+    if (further) return further;
+  }
+  return undefined;
+}
+
+interface StepRowProps {
+  readonly step: TimedStep;
+  readonly done: boolean;
+  readonly blocked: TimedStep | undefined;
+  readonly wanted: number | null;
+  readonly weighed: number | undefined;
+  readonly scale: Scale;
+}
+
+function StepRow({ step, done, blocked, wanted, weighed, scale }: StepRowProps) {
+  const dispatch = useAppDispatch();
+  const tick = () => {
+    if (!blocked) dispatch(stepDone({ id: step.id, done: !done }));
+  };
+  return (
+    <View role="listitem" className="border-t border-line py-1">
+      <Pressable
+        role="checkbox"
+        aria-checked={done}
+        aria-disabled={blocked !== undefined}
+        aria-label={step.text}
+        onPress={tick}
+        testID={`step-${step.id}`}
+        className={`min-h-target flex-row items-start gap-3 py-2 ${blocked ? 'opacity-60' : ''}`}
+      >
+        <View
+          className={`mt-0.5 h-6 w-6 items-center justify-center rounded-md border-2 border-ink ${done ? 'bg-ink' : 'bg-raised'}`}
+        >
+          <Text className="font-strong text-small text-paper">{done ? '✓' : ''}</Text>
+        </View>
+        <View className="flex-1">
+          <Text className={`font-text text-body text-ink ${done ? 'line-through' : ''}`}>{step.text}</Text>
+          <Small>
+            {clockText(step.startMinute)} · {minutesText(step.minutes)}
+            {step.mustDo && step.do !== 'weigh' ? ' · not to be left out' : ''}
+            {blocked ? ` · first: ${shortened(blocked.text)}` : ''}
+          </Small>
+        </View>
+      </Pressable>
+      {step.line === null || wanted === null || done ? null : (
+        <WeighIn stepId={step.id} line={step.line} wanted={wanted} weighed={weighed} scale={scale} />
+      )}
+      {done && weighed !== undefined && wanted !== null ? (
+        <Small>
+          Went in: {rounded(weighed, 1)} g of {weighable(wanted).text}.
+        </Small>
+      ) : null}
+    </View>
+  );
+}
+
+const SHORT_CHARACTERS = 34;
+
+function shortened(text: string): string {
+  return text.length <= SHORT_CHARACTERS ? text : `${text.slice(0, SHORT_CHARACTERS).trimEnd()} …`;
+}
+
+/** "+1:05": hours and minutes from the start. */
+function clockText(minute: number): string {
+  return `+${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
+}
+
+/** The weight that really goes in, from the scale or typed. */
+function WeighIn({
+  stepId,
+  line,
+  wanted,
+  weighed,
+  scale,
+}: {
+  stepId: string;
+  line: number;
+  wanted: number;
+  weighed: number | undefined;
+  scale: Scale;
+}) {
+  const dispatch = useAppDispatch();
+  const [text, setText] = useState(weighed === undefined ? '' : String(rounded(weighed, 1)));
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = (grams: number) => {
+    if (!(grams > 0) || grams > 20_000) {
+      setProblem('Write grams, more than 0.');
+      return;
+    }
+    setProblem(null);
+    dispatch(lineWeighed({ line, grams }));
+    dispatch(stepDone({ id: stepId, done: true }));
+  };
+  return (
+    <View className="flex-row flex-wrap items-end gap-2 pb-2 pl-9">
+      <Field
+        className="w-[120px]"
+        label="Really, g"
+        spoken={`Grams that really go in, of ${weighable(wanted).text}`}
+        numeric
+        value={text}
+        onChange={setText}
+        testID={`weigh-${line}`}
+      />
+      <Button
+        label="Take"
+        hint="Take the typed weight"
+        onPress={() => take(numberFrom(text))}
+        testID={`take-${line}`}
+      />
+      {scale.settled !== null && scale.settled > 0 ? (
+        <Button
+          label={`Take ${rounded(scale.settled, 1)} g from the scale`}
+          onPress={() => {
+            if (scale.settled !== null) take(rounded(scale.settled, 1));
+            scale.tare();
+          }}
+          testID={`take-scale-${line}`}
+        />
+      ) : null}
+      {problem ? <Problem live>{problem}</Problem> : null}
+    </View>
+  );
+}

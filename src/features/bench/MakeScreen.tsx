@@ -1,0 +1,288 @@
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { againstJar, errorText, inStock, lineInView, type Cost, type PantryItem } from '@/core/making';
+import type { Ingredient } from '@/core/ingredients';
+import { cautionsFor } from '@/core/safety';
+import type { Larder, RecipeVersion } from '@/core/recipes';
+import {
+  makingStarted,
+  selectHeads,
+  selectLiveRecords,
+  selectMaking,
+  selectPantry,
+  selectRecipes,
+  useAppDispatch,
+  useAppSelector,
+} from '@/store';
+import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
+import { grams, money } from '../shared/amounts';
+import { NotFound } from '../shared/NotFound';
+import { PatchTests } from '../shared/PatchTests';
+import { useHead } from '../shared/useHead';
+import { useLarder } from '../shared/useLarder';
+import { AmountPane } from './AmountPane';
+import { MakeDone } from './MakeDone';
+import { MakeList } from './MakeList';
+import { makingOf, type Making } from './makingOf';
+import { Substitutes } from './Substitutes';
+import { useAmount } from './useAmount';
+import { usedGramsOf } from './usedGrams';
+
+/** Makes a batch: how much, what is missing, the steps, and onto the shelf. */
+export function MakeScreen({ recipeId }: { recipeId: string }) {
+  const recipe = useAppSelector(selectRecipes).find((known) => known.recipeId === recipeId);
+  return recipe ? <MakeRecipe recipe={recipe} /> : <NotFound />;
+}
+
+function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
+  const larder = useLarder();
+  const run = useAppSelector(selectMaking);
+  const pantry = useAppSelector(selectPantry);
+  const school = useHead()?.school ?? 'my-hair';
+  const mine = run?.recipeId === recipe.recipeId ? run : null;
+  const version = mine ? (larder.recipe(mine.recipeId, mine.version) ?? recipe) : recipe;
+  const running = useMemo(
+    () => (mine ? makingOf(version, mine.factor, larder, pantry, school) : null),
+    [mine, version, larder, pantry, school],
+  );
+  if (!mine || !running?.ok) return <HowMuch recipe={recipe} otherRun={run !== null && !mine} />;
+  const making = running.value;
+  return (
+    <Screen
+      over={`${version.name} · version ${version.version}`}
+      headline={`${grams(making.finishedGrams)} in the making`}
+      reason="Tick what is done; a reload loses nothing."
+      side={<MakeDone making={making} run={mine} />}
+    >
+      <MakeList making={making} run={mine} />
+    </Screen>
+  );
+}
+
+/** The amount, the lines in it, what it costs, and the way to begin. */
+function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolean }) {
+  const larder = useLarder();
+  const pantry = useAppSelector(selectPantry);
+  const heads = useAppSelector(selectHeads);
+  const records = useAppSelector(selectLiveRecords);
+  const dispatch = useAppDispatch();
+  const head = useHead();
+  const school = head?.school ?? 'my-hair';
+  const written = useMemo(
+    () => makingOf(recipe, 1, larder, pantry, school),
+    [recipe, larder, pantry, school],
+  );
+  const isOil = written.ok && written.value.verdict.kind === 'oil';
+  const facts = written.ok
+    ? {
+        recipe,
+        finishedGrams: written.value.finishedGrams,
+        density: written.value.density,
+        isOil,
+        heads,
+        usedGrams: (headId: string) => usedGramsOf(records, headId, larder, isOil),
+      }
+    : null;
+  const { draft, change, amounts, factor } = useAmount(facts, head?.headId);
+  const scale = factor.ok ? factor.value : 1;
+  const making = useMemo(
+    () => makingOf(recipe, scale, larder, pantry, school),
+    [recipe, scale, larder, pantry, school],
+  );
+  if (!making.ok)
+    return (
+      <Screen headline={recipe.name} reason={making.problems[0].message}>
+        {null}
+      </Screen>
+    );
+  const chosen = draft.kind === 'heads' ? amounts.map((amount) => amount.head) : head ? [head] : [];
+  const stops = chosen.flatMap((each) =>
+    cautionsFor(making.value.weighed, making.value.verdict, each)
+      .filter(({ level }) => level === 'stop')
+      .map((caution) => ({ head: each, caution })),
+  );
+  const begin = () =>
+    dispatch(
+      makingStarted({
+        recipeId: recipe.recipeId,
+        version: recipe.version,
+        factor: scale,
+        startedAt: new Date().toISOString(),
+      }),
+    );
+  return (
+    <Screen
+      over={`${recipe.name} · version ${recipe.version}`}
+      headline={`Make ${grams(making.value.finishedGrams)}`}
+      reason={`${making.value.headline}. ${grams(making.value.verdict.grams)} to measure out.`}
+      side={
+        <CostPane
+          cost={making.value.cost}
+          making={making.value}
+          portions={chosen.length}
+          pantry={pantry}
+          larder={larder}
+        />
+      }
+    >
+      <AmountPane
+        draft={draft}
+        change={change}
+        heads={heads}
+        amounts={amounts}
+        factor={factor}
+        lineNames={namesOf(recipe, larder)}
+      />
+      <LinesToMeasure making={making.value} larder={larder} pantry={pantry} school={school} />
+      {stops.map(({ head: each, caution }) => (
+        <View
+          key={`${each.headId}-${caution.id}`}
+          role="alert"
+          className="rounded-2xl border-2 border-danger p-3"
+        >
+          <Strong>
+            {each.name}: {caution.text}
+          </Strong>
+          <Body>{caution.act}</Body>
+        </View>
+      ))}
+      {chosen.map((each) => (
+        <PatchTests key={each.headId} recipeId={recipe.recipeId} recipeName={recipe.name} head={each} />
+      ))}
+      {otherRun ? <Small>Another making is under way; beginning this one ends it.</Small> : null}
+      <View className="flex-row flex-wrap gap-3">
+        <Button
+          tone="main"
+          label="Begin"
+          disabled={!factor.ok || stops.length > 0}
+          onPress={begin}
+          testID="begin-making"
+        />
+        <Button label="Back" onPress={() => router.navigate('/bench')} />
+      </View>
+      {stops.length > 0 ? <Problem>It is not to be made for this head as it stands.</Problem> : null}
+    </Screen>
+  );
+}
+
+function namesOf(recipe: RecipeVersion, larder: Larder) {
+  return recipe.lines.flatMap((line, index) =>
+    line.grams === null ? [] : [{ index, name: lineInView(line, larder).name }],
+  );
+}
+
+interface LinesProps {
+  readonly making: Making;
+  readonly larder: Larder;
+  readonly pantry: ReadonlyMap<string, PantryItem>;
+  readonly school: Parameters<typeof makingOf>[4];
+}
+
+/** Every line by scale and by spoon, with the error of each, and a way out when it is missing. */
+function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
+  const [missing, setMissing] = useState<number | null>(null);
+  return (
+    <View role="list" aria-label="To measure out" className="gap-1" testID="to-measure">
+      {making.lines.map((line, index) => {
+        if (line.grams === null) return null;
+        const { name, words, grams: weight, spoons } = lineInView(line, larder);
+        const error = errorText(spoons.error);
+        const item = line.ingredientId === null ? undefined : pantry.get(line.ingredientId);
+        const short = item && item.gramsLeft !== null && item.gramsLeft < line.grams;
+        return (
+          <View key={index} role="listitem" className="gap-1 border-t border-line py-2">
+            <View className="flex-row justify-between gap-3">
+              <Strong className="flex-1">{words}</Strong>
+              <Strong>{weight.text}</Strong>
+            </View>
+            <View className="flex-row flex-wrap items-center justify-between gap-x-3">
+              <Small>
+                {spoons.text}
+                {error ? ` (${error})` : ''}
+                {short
+                  ? ` · only ${grams(item.gramsLeft ?? 0)} in the pantry`
+                  : inStock(item)
+                    ? ' · in the pantry'
+                    : ''}
+              </Small>
+              <Button
+                tone="quiet"
+                label={missing === index ? 'Close' : 'Instead …'}
+                hint={`What could take the place of ${name}?`}
+                expanded={missing === index}
+                onPress={() => setMissing(missing === index ? null : index)}
+              />
+            </View>
+            {missing === index ? (
+              <Substitutes
+                recipe={making.recipe}
+                lines={making.weighed}
+                replaced={index}
+                verdict={making.verdict}
+                school={school}
+              />
+            ) : null}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+/** Water, g in 100 g, from which a conditioner is a jar to use and not a raw material. */
+const FINISHED_WATER = 40;
+
+function isFinished(ingredient: Ingredient | undefined): boolean {
+  return (
+    ingredient !== undefined &&
+    ingredient.roles.includes('conditioner') &&
+    ingredient.composition.water > FINISHED_WATER
+  );
+}
+
+interface CostPaneProps {
+  readonly cost: Cost;
+  readonly making: Making;
+  readonly portions: number;
+  readonly pantry: ReadonlyMap<string, PantryItem>;
+  readonly larder: Larder;
+}
+
+/** What the batch costs, a use of it, and the same weight from a bought jar. */
+function CostPane({ cost, making, portions, pantry, larder }: CostPaneProps) {
+  const jars = [...pantry.values()].filter(
+    ({ ingredientId, pack }) => pack && isFinished(larder.ingredient(ingredientId)),
+  );
+  return (
+    <View className="gap-2">
+      <Heading level={2}>Cost</Heading>
+      {cost.parts.length === 0 ? (
+        <Small>No ingredient has a price yet. Prices are kept in the Pantry.</Small>
+      ) : (
+        <>
+          <Body>
+            {money(cost.total)} for the batch
+            {portions > 1 ? `, ${money(cost.total / portions)} for each head` : ''}
+          </Body>
+          {cost.parts.map(({ name, price }) => (
+            <View key={name} className="flex-row justify-between gap-3">
+              <Small>{name}</Small>
+              <Small>{money(price)}</Small>
+            </View>
+          ))}
+        </>
+      )}
+      {cost.unpriced.length > 0 ? <Small>Without a price: {cost.unpriced.join(', ')}.</Small> : null}
+      {jars.map((jar) => {
+        const compared = againstJar(cost, making.finishedGrams, jar);
+        return compared && cost.parts.length > 0 ? (
+          <Small key={jar.ingredientId}>
+            100 g cost {money(compared.perHundred)}; of {larder.ingredient(jar.ingredientId)?.name}{' '}
+            {money(compared.jarPerHundred)}.
+          </Small>
+        ) : null;
+      })}
+    </View>
+  );
+}

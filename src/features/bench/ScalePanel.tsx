@@ -1,0 +1,53 @@
+import { Text, View } from 'react-native';
+import { rounded } from '@/core/measures';
+import { Body, Button, Small } from '@/ui';
+import type { Scale } from './useScale';
+
+const STATUS_WORDS = {
+  off: 'No scale is connected. Weights can be typed.',
+  connecting: 'Looking for the scale …',
+  gone: 'The scale is gone. Type the weights, or connect it again: what was taken stays.',
+  live: '',
+} as const;
+
+/** The scale's own display, and what can be done with it. The scale that ships is a stand-in. */
+export function ScalePanel({ scale, wanted }: { scale: Scale; wanted: number | null }) {
+  const live = scale.status === 'live';
+  return (
+    <View className="gap-2 rounded-2xl border-2 border-line p-3" role="group" aria-label="Kitchen scale">
+      {live ? (
+        <View className="flex-row items-baseline gap-3">
+          <Text className="font-head text-headline text-ink" testID="scale-display">
+            {rounded(scale.grams ?? 0, 1)} g
+          </Text>
+          <Small live>{scale.settled === null ? 'moving' : 'settled'}</Small>
+        </View>
+      ) : (
+        <Body>{STATUS_WORDS[scale.status]}</Body>
+      )}
+      <View className="flex-row flex-wrap gap-2">
+        {live ? (
+          <>
+            <Button label="Tare" onPress={scale.tare} testID="scale-tare" />
+            {wanted === null ? null : (
+              <Button
+                label={`Stand-in: pour ${rounded(wanted, 1)} g`}
+                onPress={() => scale.put(wanted)}
+                testID="scale-pour"
+              />
+            )}
+            <Button label="Stand-in: a little more" onPress={() => scale.put(1)} />
+            <Button label="Stand-in: unplug" onPress={scale.vanish} testID="scale-unplug" />
+          </>
+        ) : (
+          <Button
+            label={scale.status === 'gone' ? 'Connect again' : 'Connect the scale'}
+            disabled={scale.status === 'connecting'}
+            onPress={scale.connect}
+            testID="scale-connect"
+          />
+        )}
+      </View>
+    </View>
+  );
+}

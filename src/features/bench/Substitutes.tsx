@@ -1,0 +1,89 @@
+import { router } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { verdictHeadline, type School, type Verdict } from '@/core/classification';
+import { weighable, type Substitute } from '@/core/making';
+import type { RecipeVersion, WeighedLine } from '@/core/recipes';
+import { askSolver } from '@/workers';
+import { Body, Button, Problem, Small } from '@/ui';
+import { useStock } from '../shared/useStock';
+
+interface SubstitutesProps {
+  readonly recipe: RecipeVersion;
+  readonly lines: readonly WeighedLine[];
+  /** Index of the line that is missing. */
+  readonly replaced: number;
+  readonly verdict: Verdict;
+  readonly school: School;
+}
+
+/** A miss from which a substitute is called another recipe. */
+const FAR_MISS = 0.6;
+
+/** What can take the place of one line, from the pantry, with what changes. */
+export function Substitutes({ recipe, lines, replaced, verdict, school }: SubstitutesProps) {
+  const stock = useStock();
+  const [found, setFound] = useState<readonly Substitute[] | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  useEffect(() => {
+    let current = true;
+    askSolver('substitutes', { lines, replaced, stock, school }).then(
+      (answer) => current && setFound(answer),
+      (error: unknown) => current && setFailure(`The solver could not be started: ${String(error)}`),
+    );
+    return () => {
+      current = false;
+    };
+  }, [lines, replaced, stock, school]);
+
+  if (failure) return <Problem live>{failure}</Problem>;
+  if (!found) return <Small>Looking through the pantry …</Small>;
+  if (found.length === 0)
+    return <Small>Nothing in the pantry plays the same part. Tell the Pantry what you have.</Small>;
+  return (
+    <View className="gap-2 border-l-4 border-line pl-3" role="list" aria-label="Instead, from the pantry">
+      {found.map((substitute) => (
+        <View key={namesOf(substitute)} role="listitem" className="gap-1">
+          <Body>{namesOf(substitute)}</Body>
+          <Small>{changeWords(verdict, substitute)}</Small>
+          <View className="items-start">
+            <Button
+              tone="quiet"
+              label="Write it into the recipe"
+              hint={`Write ${namesOf(substitute)} into the recipe`}
+              onPress={() =>
+                router.push({
+                  pathname: '/bench/[recipeId]',
+                  params: { recipeId: recipe.recipeId, text: textWith(recipe, replaced, substitute) },
+                })
+              }
+            />
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function partTexts({ parts }: Substitute): string[] {
+  return parts.map(({ ingredient, grams }) => `${weighable(grams).text} ${ingredient.name}`);
+}
+
+function namesOf(substitute: Substitute): string {
+  return partTexts(substitute).join(' and ');
+}
+
+function textWith(recipe: RecipeVersion, replaced: number, substitute: Substitute): string {
+  return recipe.lines
+    .flatMap(({ text }, index) => (index === replaced ? partTexts(substitute) : [text]))
+    .join('\n');
+}
+
+/** What changes in the verdict, in words. */
+function changeWords(before: Verdict, { verdict, miss }: Substitute): string {
+  const [was, is] = [verdictHeadline(before), verdictHeadline(verdict)];
+  const kind =
+    was === is ? `Stays: ${is.toLowerCase()}` : `Becomes: ${is.toLowerCase()} (was ${was.toLowerCase()})`;
+  const strength = `strength ${before.strength} → ${verdict.strength}`;
+  return `${kind}, ${strength}${miss > FAR_MISS ? '. It is rather another recipe' : ''}.`;
+}

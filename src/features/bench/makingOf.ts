@@ -1,0 +1,65 @@
+import { verdictHeadline, classifyLines, type School, type Verdict } from '@/core/classification';
+import { densityOf } from '@/core/formulation';
+import {
+  costOf,
+  makingSteps,
+  scaledLines,
+  timetableOf,
+  type Cost,
+  type PantryItem,
+  type Phases,
+  type Timetable,
+} from '@/core/making';
+import { ok, type Result } from '@/core/measures';
+import {
+  weighedLines,
+  type Larder,
+  type RecipeVersion,
+  type SavedLine,
+  type WeighedLine,
+} from '@/core/recipes';
+
+export interface Making {
+  readonly recipe: RecipeVersion;
+  /** Scaled to the batch. */
+  readonly lines: readonly SavedLine[];
+  readonly weighed: readonly WeighedLine[];
+  readonly verdict: Verdict;
+  readonly headline: string;
+  readonly finishedGrams: number;
+  /** g/ml of the finished mixture. */
+  readonly density: number;
+  readonly cost: Cost;
+  readonly timetable: Timetable;
+}
+
+/** Everything about making a recipe in one size. */
+export function makingOf(
+  recipe: RecipeVersion,
+  factor: number,
+  larder: Larder,
+  pantry: ReadonlyMap<string, PantryItem>,
+  school: School,
+): Result<Making> {
+  const lines = scaledLines(recipe.lines, factor);
+  const weighed = weighedLines(lines, larder);
+  if (!weighed.ok) return weighed;
+  const verdict = classifyLines(weighed.value, school);
+  if (!verdict.ok) return verdict;
+  return ok({
+    recipe,
+    lines,
+    weighed: weighed.value,
+    verdict: verdict.value,
+    headline: verdictHeadline(verdict.value),
+    finishedGrams: verdict.value.finishedGrams,
+    density: densityOf(weighed.value),
+    cost: costOf(weighed.value, pantry),
+    timetable: timetableOf(makingSteps(weighed.value, phasesOf(recipe))),
+  });
+}
+
+function phasesOf(recipe: RecipeVersion): Phases | null {
+  const phases = recipe.lines.flatMap(({ phase }, index) => (phase ? [[index, phase] as const] : []));
+  return phases.length > 0 ? new Map(phases) : null;
+}

@@ -1,0 +1,232 @@
+import { router } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { allergenWords, keepingOf } from '@/core/batches';
+import { preparationMinutes, sourceOf, type Ingredient, type OwnIngredient } from '@/core/ingredients';
+import { UNITS } from '@/core/measures';
+import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
+import { Body, Button, Heading, Screen, Small } from '@/ui';
+import { capital, grams } from '../shared/amounts';
+import { minutesText } from '../shared/beatWords';
+import { FormField, resolverOf } from '../shared/form';
+import { NotFound } from '../shared/NotFound';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useLarder } from '../shared/useLarder';
+import { draftOfStock, stockFromDraft, type StockDraft } from './stockDraft';
+
+/** All that is known of one ingredient, each figure with its source, and what is there of it. */
+export function IngredientScreen({ ingredientId }: { ingredientId: string }) {
+  const ingredient = useLarder().ingredient(ingredientId);
+  const own = useAppSelector(selectOwnIngredients).find((record) => record.ingredient.id === ingredientId);
+  if (!ingredient) return <NotFound />;
+  return (
+    <Screen
+      over="Pantry"
+      headline={capital(ingredient.name)}
+      reason={`${ingredient.roles.map((role) => role.replaceAll('-', ' ')).join(', ')}.`}
+      side={<Facts ingredient={ingredient} />}
+    >
+      <Stock key={ingredient.id} ingredient={ingredient} />
+      {own ? <OwnNote own={own} /> : null}
+      {ingredient.names.length > 0 ? <Small>Also read as: {ingredient.names.join(', ')}.</Small> : null}
+    </Screen>
+  );
+}
+
+function Stock({ ingredient }: { ingredient: Ingredient }) {
+  const item = useAppSelector(selectPantry).get(ingredient.id);
+  const add = useAddRecords();
+  const stocked = (draft: StockDraft) =>
+    stockFromDraft(draft, { ...newStamp(), ingredientId: ingredient.id });
+  const { control, handleSubmit } = useForm<StockDraft>({
+    defaultValues: draftOfStock(item),
+    resolver: resolverOf(stocked),
+  });
+  const save = handleSubmit((draft) => {
+    const record = stocked(draft);
+    if (!record.ok) return;
+    add([record.value], `${capital(ingredient.name)} is in the pantry.`);
+    router.navigate('/pantry');
+  });
+  return (
+    <View className="gap-3">
+      <Heading level={2}>In the pantry</Heading>
+      <View className="flex-row flex-wrap gap-4">
+        <FormField
+          control={control}
+          name="left"
+          label="Grams left"
+          help="Empty for “some”, 0 when it ran out."
+          numeric
+          className="w-[200px]"
+          testID="stock-left"
+        />
+        <FormField
+          control={control}
+          name="packGrams"
+          label="A pack holds, g"
+          numeric
+          className="w-[150px]"
+          testID="pack-grams"
+        />
+        <FormField
+          control={control}
+          name="packPrice"
+          label="and costs"
+          numeric
+          className="w-[130px]"
+          testID="pack-price"
+        />
+      </View>
+      <View className="flex-row flex-wrap gap-3">
+        <Button tone="main" label="Save" onPress={save} testID="save-stock" />
+        <Button label="Back" onPress={() => router.navigate('/pantry')} />
+      </View>
+    </View>
+  );
+}
+
+/** Where her own figures come from, and the way to take the ingredient back. */
+function OwnNote({ own }: { own: OwnIngredient }) {
+  const add = useAddRecords();
+  return (
+    <View className="gap-2">
+      <Heading level={2}>Yours</Heading>
+      <Small>{own.note}</Small>
+      <View className="items-start">
+        <Button
+          label="Take it out of the catalogue"
+          hint={`Take ${own.ingredient.name} out of the catalogue; recipes that use it stay readable`}
+          onPress={() => {
+            add(
+              [{ ...newStamp(), kind: 'withdrawal', withdraws: own.id }],
+              `${own.ingredient.name} is taken out; recipes that use it stay readable.`,
+            );
+            router.navigate('/pantry');
+          }}
+          testID="remove-ingredient"
+        />
+      </View>
+    </View>
+  );
+}
+
+interface Fact {
+  readonly name: string;
+  readonly value: string;
+  /** Path of the figure, whose source is shown. */
+  readonly figure: string;
+}
+
+/** Every figure with where it comes from. */
+function Facts({ ingredient }: { ingredient: Ingredient }) {
+  const groups: readonly (readonly [string, readonly Fact[]])[] = [
+    ['In 100 g', compositionFacts(ingredient)],
+    ['Weights', measureFacts(ingredient)],
+    ['Preparing', preparationFacts(ingredient)],
+    ['Use and keeping', useFacts(ingredient)],
+  ];
+  return (
+    <View className="gap-4">
+      {groups.map(([title, facts]) =>
+        facts.length === 0 ? null : (
+          <View key={title} role="table" aria-label={title} className="gap-1">
+            <Heading level={3}>{title}</Heading>
+            {facts.map(({ name, value, figure }, index) => {
+              const source = sourceText(ingredient, figure);
+              const next = facts[index + 1];
+              // Figures of one source stand together, with the source once below them.
+              const isLast = !next || sourceText(ingredient, next.figure) !== source;
+              return (
+                <View key={name} role="row" className="border-t border-line pt-1">
+                  <View role="cell" className="flex-row justify-between gap-3">
+                    <Body>{name}</Body>
+                    <Body className="flex-1 text-right">{value}</Body>
+                  </View>
+                  {isLast ? (
+                    <View role="cell">
+                      <Small>{source}</Small>
+                    </View>
+                  ) : null}
+                </View>
+              );
+            })}
+          </View>
+        ),
+      )}
+    </View>
+  );
+}
+
+const SOURCE_WORDS = { measured: 'Measured', label: 'From labels', assumed: 'Assumed' } as const;
+
+function sourceText(ingredient: Ingredient, figure: string): string {
+  const { kind, title } = sourceOf(ingredient, figure);
+  return `${SOURCE_WORDS[kind]}: ${title}`;
+}
+
+function compositionFacts({ composition, actives, proteinForm }: Ingredient): Fact[] {
+  const parts = Object.entries(composition).map(([part, value]) => ({
+    name: part === 'protein' && value > 0 ? `protein, ${proteinForm}` : part,
+    value: `${value} g`,
+    figure: `composition.${part}`,
+  }));
+  const acting = Object.entries(actives).map(([part, value]) => ({
+    name: part === 'essentialOil' ? 'essential oil' : part,
+    value: `${value} g`,
+    figure: `actives.${part}`,
+  }));
+  return [...parts, ...acting];
+}
+
+function measureFacts({ measures }: Ingredient): Fact[] {
+  const { gramsPerMl, pieceGrams, leafGrams, packetGrams } = measures;
+  const spoons = (['tsp', 'tbsp', 'cup'] as const).map(
+    (unit) => `${grams(gramsPerMl * UNITS[unit].size)} a ${unit}`,
+  );
+  return [
+    { name: 'by spoon', value: spoons.join(', '), figure: 'measures.gramsPerMl' },
+    ...(pieceGrams
+      ? [
+          {
+            name: 'a piece',
+            value: `${pieceGrams.small} · ${pieceGrams.medium} · ${pieceGrams.large} g`,
+            figure: 'measures.pieceGrams',
+          },
+        ]
+      : []),
+    ...(leafGrams ? [{ name: 'a leaf', value: `${leafGrams} g`, figure: 'measures.leafGrams' }] : []),
+    ...(packetGrams ? [{ name: 'a packet', value: `${packetGrams} g`, figure: 'measures.packetGrams' }] : []),
+  ];
+}
+
+function preparationFacts({ preparations }: Ingredient): Fact[] {
+  return preparations.map((preparation) => {
+    const kept = preparation.survives.protein;
+    const protein = kept === undefined ? '' : `, ${Math.round(100 * kept)} % of the protein stays`;
+    return {
+      name: preparation.label,
+      value: `${minutesText(preparationMinutes(preparation))}${protein}`,
+      figure: `preparations.${preparation.id}`,
+    };
+  });
+}
+
+function useFacts(ingredient: Ingredient): Fact[] {
+  const { usualShare, pH, coolBelowC, allergens } = ingredient;
+  const alone = { text: '', ingredient, preparation: null, grams: 100, line: 0, via: [] };
+  return [
+    ...(usualShare
+      ? [{ name: 'usual share', value: `${usualShare.from} to ${usualShare.to} %`, figure: 'usualShare' }]
+      : []),
+    ...(pH === undefined ? [] : [{ name: 'pH', value: String(pH), figure: 'pH' }]),
+    ...(coolBelowC === undefined
+      ? []
+      : [{ name: 'goes in below', value: `${coolBelowC} °C`, figure: 'coolBelowC' }]),
+    { name: 'keeps in the fridge', value: `${keepingOf([alone], 'fridge').days} days`, figure: 'keeping' },
+    ...(allergens.length > 0
+      ? [{ name: 'allergens', value: allergens.map(allergenWords).join(', '), figure: 'allergens' }]
+      : []),
+  ];
+}

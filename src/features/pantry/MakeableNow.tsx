@@ -1,0 +1,70 @@
+import { router } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { verdictHeadline } from '@/core/classification';
+import { weighable, WISHES, type PantryRecipe, type WishId } from '@/core/making';
+import { askSolver } from '@/workers';
+import { Body, Button, Choice, Heading, Problem, Small } from '@/ui';
+import { useHead } from '../shared/useHead';
+import { useStock } from '../shared/useStock';
+
+const OPTIONS = (Object.keys(WISHES) as WishId[]).map((value) => ({ value, label: WISHES[value].label }));
+
+/** What can I make with what I have that is …? */
+export function MakeableNow() {
+  const stock = useStock();
+  const school = useHead()?.school ?? 'my-hair';
+  const [wish, setWish] = useState<WishId | null>(null);
+  const [answer, setAnswer] = useState<{ wish: WishId; recipes: readonly PantryRecipe[] } | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  useEffect(() => {
+    if (!wish) return;
+    let current = true;
+    askSolver('fromPantry', { wish, stock, school }).then(
+      (recipes) => {
+        if (!current) return;
+        setAnswer({ wish, recipes });
+        setFailure(null);
+      },
+      (error: unknown) => current && setFailure(`The solver could not be started: ${String(error)}`),
+    );
+    return () => {
+      current = false;
+    };
+  }, [wish, stock, school]);
+  const recipes = answer && answer.wish === wish ? answer.recipes : null;
+  return (
+    <View className="gap-3" testID="makeable">
+      <Heading level={2}>What can I make of it?</Heading>
+      <Choice label="Make me" options={OPTIONS} value={wish} onChange={setWish} />
+      {failure ? <Problem live>{failure}</Problem> : null}
+      {wish && !recipes && !failure ? <Small>Looking through the pantry …</Small> : null}
+      {recipes?.length === 0 ? (
+        <Small live>Nothing in the pantry makes {wish ? WISHES[wish].label : 'that'} yet.</Small>
+      ) : null}
+      {recipes?.map((recipe) => (
+        <View key={textOf(recipe)} className="gap-1 border-t border-line pt-2">
+          <Body>
+            {recipe.lines.map((line) => `${weighable(line.grams).text} ${line.ingredient.name}`).join(', ')}
+          </Body>
+          <Small>{verdictHeadline(recipe.verdict)}, for 100 g.</Small>
+          <View className="items-start">
+            <Button
+              tone="quiet"
+              label="Write it down"
+              hint={`Write down ${textOf(recipe).replaceAll('\n', ', ')}`}
+              onPress={() => router.push({ pathname: '/bench/new', params: { text: textOf(recipe) } })}
+            />
+          </View>
+        </View>
+      ))}
+      {recipes && recipes.length > 0 ? (
+        <Small>Found by the verdict’s arithmetic alone: cautions are shown when you write one down.</Small>
+      ) : null}
+    </View>
+  );
+}
+
+function textOf({ lines }: PantryRecipe): string {
+  return lines.map((line) => `${weighable(line.grams).text} ${line.ingredient.name}`).join('\n');
+}

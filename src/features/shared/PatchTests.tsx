@@ -1,0 +1,78 @@
+import { View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { firstUse, patchTestOf, type FirstUse, type PatchTest } from '@/core/safety';
+import { Button, Small, Strong } from '@/ui';
+import { newStamp } from './stamp';
+import { useAddRecords } from './useAddRecords';
+import { useHistory } from './useHistory';
+import { useToday } from './useToday';
+
+interface PatchTestsProps {
+  readonly recipeId: string;
+  readonly recipeName: string;
+  readonly head: Head;
+}
+
+/** Whether a recipe may go on a head for the first time, and what to do before it may. */
+export function useFirstUse(recipeId: string, head: Head): { use: FirstUse; test: PatchTest | undefined } {
+  const history = useHistory(head.headId);
+  const today = useToday();
+  const test = patchTestOf(recipeId, head.headId, history.patchTests);
+  const usedBefore = history.sessions.some((session) => session.recipeId === recipeId);
+  return { use: firstUse(test, usedBefore, today), test };
+}
+
+/** The patch test of a recipe on one head: begun, waited for, read. Silent where none is needed. */
+export function PatchTests({ recipeId, recipeName, head }: PatchTestsProps) {
+  const { use, test } = useFirstUse(recipeId, head);
+  const today = useToday();
+  const add = useAddRecords();
+  if (use.may) return null;
+  const record = (outcome: PatchTest['outcome'], said: string) =>
+    add(
+      [
+        {
+          ...newStamp(),
+          kind: 'patch-test',
+          headId: head.headId,
+          recipeId,
+          startedOn: test?.startedOn ?? today,
+          outcome,
+          note: '',
+          ...(test ? { corrects: test.id } : {}),
+        },
+      ],
+      said,
+    );
+  return (
+    <View className="gap-1 border-l-4 border-rule pl-3" testID={`patch-test-${head.headId}`}>
+      <Strong>
+        {head.name} · {recipeName}
+      </Strong>
+      <Small>{use.why}</Small>
+      <View className="flex-row flex-wrap gap-3">
+        {use.act === 'start' ? (
+          <Button
+            label="Patch test begun today"
+            hint={`The patch test on ${head.name} is begun today`}
+            onPress={() => record('waiting', `The patch test of ${recipeName} on ${head.name} is begun.`)}
+          />
+        ) : null}
+        {use.act === 'read' || use.act === 'wait' ? (
+          <Button
+            label="It reacted"
+            hint={`The skin of ${head.name} reacted`}
+            onPress={() => record('reacted', `${recipeName} is not for ${head.name}.`)}
+          />
+        ) : null}
+        {use.act === 'read' ? (
+          <Button
+            label="Skin is clear"
+            hint={`The skin of ${head.name} is clear`}
+            onPress={() => record('clear', `${recipeName} may go on ${head.name}.`)}
+          />
+        ) : null}
+      </View>
+    </View>
+  );
+}

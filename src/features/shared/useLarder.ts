@@ -1,0 +1,7 @@
+import type { Larder } from '@/core/recipes';
+import { selectLarder, useAppSelector } from '@/store';
+
+/** The catalogue with her own ingredients and recipes. */
+export function useLarder(): Larder {
+  return useAppSelector(selectLarder);
+}

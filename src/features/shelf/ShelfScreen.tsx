@@ -1,0 +1,226 @@
+import { Link, router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import {
+  movingForbidden,
+  PLACES,
+  shelfOf,
+  type BatchEvent,
+  type Place,
+  type ShelfItem,
+} from '@/core/batches';
+import { ofKind } from '@/core/exchange';
+import { formatDay } from '@/core/measures';
+import { selectHeads, selectLiveRecords, useAppSelector } from '@/store';
+import { Body, Button, Choice, Heading, Problem, Screen, Small, Strong } from '@/ui';
+import { grams } from '../shared/amounts';
+import { BenchTabs } from '../shared/BenchTabs';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useLarder } from '../shared/useLarder';
+import { useToday } from '../shared/useToday';
+
+/** Gone batches that are still shown; the rest stay in the records. */
+const SHOWN_GONE = 5;
+/** Batches drawn at once. */
+const SHOWN = 40;
+
+/** What was made and is still there: use first what spoils first. */
+export function ShelfScreen() {
+  const records = useAppSelector(selectLiveRecords);
+  const larder = useLarder();
+  const today = useToday();
+  const [more, setMore] = useState(1);
+  const items = useMemo(
+    () => shelfOf(ofKind(records, 'batch'), ofKind(records, 'batch-event'), larder, today),
+    [records, larder, today],
+  );
+  const there = items.filter(({ state }) => state !== 'gone');
+  const gone = items.filter(({ state }) => state === 'gone').slice(-SHOWN_GONE);
+  const shown = there.slice(0, more * SHOWN);
+  return (
+    <Screen before={<BenchTabs here="/shelf" />} headline={headlineOf(there)} reason={reasonOf(there)}>
+      <View role="list" aria-label="On the shelf" className="gap-1">
+        {shown.map((item) => (
+          <ShelfRow key={item.batch.batchId} item={item} />
+        ))}
+      </View>
+      {shown.length < there.length ? (
+        <Button label={`Show ${there.length - shown.length} more`} onPress={() => setMore(more + 1)} />
+      ) : null}
+      {gone.length > 0 ? (
+        <View className="gap-1">
+          <Heading level={2}>Used up or thrown out</Heading>
+          {gone.map((item) => (
+            <Small key={item.batch.batchId}>
+              {item.name}, made {formatDay(item.batch.madeOn, 'd MMM')}
+            </Small>
+          ))}
+        </View>
+      ) : null}
+    </Screen>
+  );
+}
+
+function headlineOf(there: readonly ShelfItem[]): string {
+  const past = there.filter(({ state }) => state === 'past');
+  const first = there.find(({ state }) => state === 'use-first');
+  if (past.length > 0)
+    return `Throw out ${past[0]?.name}${past.length > 1 ? ` and ${past.length - 1} more` : ''}`;
+  if (first) return `Use ${first.name} first`;
+  return there.length === 0 ? 'The shelf is empty' : 'Everything keeps';
+}
+
+function reasonOf(there: readonly ShelfItem[]): string {
+  if (there.length === 0) return 'Make a recipe, and its portions stand here with their use-by day.';
+  const portions = there.reduce((total, { left }) => total + left, 0);
+  return `${there.length} ${there.length === 1 ? 'batch' : 'batches'}, ${portions} portions. Browning is no spoilage; smell, gas, slime or specks are.`;
+}
+
+const PLACE_WORDS: Record<Place, string> = {
+  room: 'at room warmth',
+  fridge: 'in the fridge',
+  freezer: 'frozen',
+};
+
+function ShelfRow({ item }: { item: ShelfItem }) {
+  const [open, setOpen] = useState(false);
+  const { batch, name, left, place, state } = item;
+  return (
+    <View
+      role="listitem"
+      className={`gap-1 border-t py-3 ${state === 'good' ? 'border-line' : 'border-rule'}`}
+      testID={`batch-${batch.batchId}`}
+    >
+      <View className="flex-row justify-between gap-3">
+        <Strong className="flex-1 text-lead">{name}</Strong>
+        <Strong className={state === 'past' ? 'text-danger' : ''}>{whenText(item)}</Strong>
+      </View>
+      <Small>
+        {left} of {batch.portions} portions of {grams(batch.portionGrams)} {PLACE_WORDS[place]}
+        {item.thawed ? ', thawed' : ''} · made {formatDay(batch.madeOn, 'd MMM')}
+        {batch.waterAddedGrams > 0 ? ` · ${grams(batch.waterAddedGrams)} water added` : ''}
+      </Small>
+      <Small>
+        Limited by {item.limitedBy}. {item.why}
+      </Small>
+      <View className="flex-row flex-wrap gap-x-4">
+        <Button
+          tone="quiet"
+          label={open ? 'Close' : 'Use, move, throw out'}
+          hint={`${open ? 'Close' : 'Use, move or throw out'} ${name}`}
+          expanded={open}
+          onPress={() => setOpen(!open)}
+        />
+        <Link
+          href={{ pathname: '/shelf/[batchId]', params: { batchId: batch.batchId } }}
+          className="min-h-target py-2 font-strong text-body text-link"
+        >
+          Label
+        </Link>
+      </View>
+      {open ? <ShelfActions item={item} /> : null}
+    </View>
+  );
+}
+
+function whenText({ daysLeft, useBy, state }: ShelfItem): string {
+  if (state === 'past') return `past since ${formatDay(useBy, 'd MMM')}`;
+  if (daysLeft === 0) return 'last day today';
+  if (daysLeft === 1) return 'until tomorrow';
+  return `until ${formatDay(useBy, 'd MMM')}`;
+}
+
+const HALVES = [0.5, 1, 2] as const;
+const REASONS = ['smell', 'mould or specks', 'past its day', 'did not like it'] as const;
+
+function ShelfActions({ item }: { item: ShelfItem }) {
+  const add = useAddRecords();
+  const today = useToday();
+  const heads = useAppSelector(selectHeads);
+  const [headId, setHeadId] = useState<string | null>(heads[0]?.headId ?? null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const { batch, name, left } = item;
+  const event = (part: Pick<BatchEvent, 'what'> & Partial<BatchEvent>, said: string) =>
+    add(
+      [
+        {
+          ...newStamp(),
+          kind: 'batch-event',
+          batchId: batch.batchId,
+          day: today,
+          portions: null,
+          place: null,
+          headId: null,
+          reason: '',
+          ...part,
+        },
+      ],
+      said,
+    );
+  const move = (place: Place) => {
+    const why = movingForbidden(item, place);
+    setProblem(why ?? null);
+    if (!why) event({ what: 'moved', place }, `${name} is now ${PLACE_WORDS[place]}.`);
+  };
+  return (
+    <View className="gap-3 border-l-4 border-line pl-3">
+      {item.state === 'past' ? (
+        <Problem>Past its day: throw it out rather than use it.</Problem>
+      ) : (
+        <View className="gap-2">
+          {heads.length > 1 ? (
+            <Choice
+              label="Used on"
+              options={heads.map((head) => ({ value: head.headId, label: head.name }))}
+              value={headId}
+              onChange={setHeadId}
+            />
+          ) : null}
+          <View className="flex-row flex-wrap gap-2">
+            {HALVES.filter((portions) => portions <= left).map((portions) => (
+              <Button
+                key={portions}
+                label={`Used ${portions === 0.5 ? 'half' : portions}`}
+                hint={`Used ${portions === 0.5 ? 'half a portion' : `${portions} portions`} of ${name}`}
+                onPress={() => event({ what: 'used', portions, headId }, `${portions} of ${name} used.`)}
+              />
+            ))}
+          </View>
+        </View>
+      )}
+      <View className="flex-row flex-wrap gap-2">
+        {PLACES.filter((place) => place !== item.place).map((place) => (
+          <Button
+            key={place}
+            label={item.place === 'freezer' ? `Thaw: ${place}` : `Move: ${place}`}
+            hint={`${item.place === 'freezer' ? 'Thaw' : 'Move'} ${name}: ${PLACE_WORDS[place]}`}
+            onPress={() => move(place)}
+          />
+        ))}
+      </View>
+      {problem ? <Problem live>{problem}</Problem> : null}
+      <Body>Throw it out, because of:</Body>
+      <View className="flex-row flex-wrap gap-2">
+        {REASONS.map((reason) => (
+          <Button
+            key={reason}
+            label={reason}
+            hint={`Throw out ${name}: ${reason}`}
+            onPress={() => event({ what: 'discarded', reason }, `${name} is thrown out.`)}
+          />
+        ))}
+      </View>
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label="Make it again"
+          hint={`Make ${name} again`}
+          onPress={() =>
+            router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId: batch.recipeId } })
+          }
+        />
+      </View>
+    </View>
+  );
+}

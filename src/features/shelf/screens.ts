@@ -1,0 +1,3 @@
+/** The screens of the shelf in one file, fetched together. */
+export { LabelScreen } from './LabelScreen';
+export { ShelfScreen } from './ShelfScreen';

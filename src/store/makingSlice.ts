@@ -1,0 +1,58 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { z } from 'zod';
+
+const runSchema = z.strictObject({
+  recipeId: z.string(),
+  version: z.number(),
+  /** On every line of the version. */
+  factor: z.number().positive(),
+  startedAt: z.string(),
+  /** Ids of the steps that are done. */
+  done: z.array(z.string()),
+  /** Grams that really went in, by recipe line. */
+  weighed: z.record(z.string(), z.number()),
+  waterAddedGrams: z.number(),
+});
+/** A making that is under way. */
+export type MakingRun = z.infer<typeof runSchema>;
+
+export const makingSlice = createSlice({
+  name: 'making',
+  initialState: null as MakingRun | null,
+  reducers: {
+    makingLoaded: (_, action: PayloadAction<MakingRun | null>) => action.payload,
+    makingStarted: (
+      _,
+      action: PayloadAction<Pick<MakingRun, 'recipeId' | 'version' | 'factor' | 'startedAt'>>,
+    ): MakingRun => ({ ...action.payload, done: [], weighed: {}, waterAddedGrams: 0 }),
+    stepDone(state, action: PayloadAction<{ id: string; done: boolean }>) {
+      if (!state) return;
+      const { id, done } = action.payload;
+      state.done = done ? [...new Set([...state.done, id])] : state.done.filter((other) => other !== id);
+    },
+    lineWeighed(state, action: PayloadAction<{ line: number; grams: number | null }>) {
+      if (!state) return;
+      const { line, grams } = action.payload;
+      if (grams === null) delete state.weighed[line];
+      else state.weighed[line] = grams;
+    },
+    waterAdded(state, action: PayloadAction<number>) {
+      if (state) state.waterAddedGrams = action.payload;
+    },
+    makingEnded: () => null,
+  },
+});
+
+export const { makingLoaded, makingStarted, stepDone, lineWeighed, waterAdded, makingEnded } =
+  makingSlice.actions;
+export const selectMaking = (root: { readonly making: MakingRun | null }) => root.making;
+
+/** Stored text to a run; what cannot be read is no run. */
+export function readMaking(text: string | null): MakingRun | null {
+  try {
+    const parsed = runSchema.safeParse(JSON.parse(text ?? 'null'));
+    return parsed.success ? parsed.data : null;
+  } catch {
+    return null;
+  }
+}

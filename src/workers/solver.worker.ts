@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { solvingApi } from './solving';
+
+expose(solvingApi);
