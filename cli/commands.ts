@@ -92,7 +92,12 @@ export function classifyCommand(options: CommandOptions, clock: Clock): unknown 
     roles,
     flips: flips.map(({ name, fromGrams, toGrams, to }) => ({ name, fromGrams, toGrams, to })),
     unparsed: unparsed.map(({ text, problem }) => ({ text, problem: problem.message })),
-    warnings: cautionsFor(lines, verdict.value).map(({ id, level, text, act }) => ({
+    warnings: cautionsFor(
+      lines,
+      verdict.value,
+      undefined,
+      recipe.value.lines.map(({ text }) => text),
+    ).map(({ id, level, text, act }) => ({
       id,
       level,
       text,

@@ -41,8 +41,11 @@ export const HALF_LOAD = {
 
 /** Where one kind ends and the next begins. */
 export const KIND_EDGES = {
-  /** Fat, g per 100 g, from which a mixture can be an oil treatment. */
+  /** Fat, g per 100 g, from which a mixture is an oil treatment where its oil pushes more than all else. */
   oilFat: 35,
+  /** From this much fat on it is one too, where its oil pushes `oilLead` times as much as all else. */
+  someOilFat: 15,
+  oilLead: 2,
   /** A thin liquid has less than this left when its water is gone, g per 100 g. */
   rinseDryMatter: 6,
   /** A push of 0 to 1 under which a thin liquid only rinses. */

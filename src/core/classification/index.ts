@@ -10,7 +10,7 @@ export {
   type Verdict,
   type VerdictDetails,
 } from './verdict';
-export { mixOf, schoolVerdict, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
+export { mixOf, schoolVerdict, verdictOfPush, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
 export {
   acidityWords,
   confidenceWord,

@@ -53,7 +53,15 @@ export function schoolVerdict(mix: Mix): SchoolVerdict {
     soft: saturating(per100(mix.soft), HALF_LOAD.soft),
     oil: saturating(fat, HALF_LOAD.oil),
   };
-  const kind = kindOf(push, fat, per100(mix.water));
+  return verdictOfPush(push, fat, per100(mix.water));
+}
+
+/**
+ * Kind and strength of pushes.
+ * @param fat g per 100 g of finished mask, as is `water`
+ */
+export function verdictOfPush(push: SchoolVerdict['push'], fat: number, water: number): SchoolVerdict {
+  const kind = kindOf(push, fat, water);
   const strongest = Math.max(push.firm, push.soft);
   const leading = {
     protein: push.firm,
@@ -69,6 +77,7 @@ function kindOf(push: SchoolVerdict['push'], fat: number, water: number): Treatm
   const { firm, soft, oil } = push;
   const strongest = Math.max(firm, soft);
   if (fat >= KIND_EDGES.oilFat && oil > strongest) return 'oil';
+  if (fat >= KIND_EDGES.someOilFat && oil >= KIND_EDGES.oilLead * strongest) return 'oil';
   const thin = 100 - water < KIND_EDGES.rinseDryMatter;
   if ((thin && strongest < KIND_EDGES.rinsePush) || Math.max(strongest, oil) < KIND_EDGES.idlePush)
     return 'rinse';

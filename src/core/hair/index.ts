@@ -22,5 +22,6 @@ export {
   type Lane,
   type SignalModel,
 } from './signals';
+export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
 export { recipePrior, type HeadHistory } from './timeline';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';

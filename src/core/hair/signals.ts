@@ -79,10 +79,13 @@ export function startingLevel(head: Pick<Head, 'complaint' | 'porosityGuess'>): 
   return { firmness, breakage: BREAKAGE_MIDDLE + (head.complaint === 'breaks' ? 0.6 : 0), porosity };
 }
 
+/** Firmness units that one dose moves for a full push toward firm, or back for a full pull toward soft. */
+export const FIRMNESS_PER_PUSH = 0.9;
+
 /** What one dose of a treatment is expected to move, before this head has shown anything. */
 export function priorEffect({ firm, soft, oil }: SchoolVerdict['push']): Record<SignalId, number> {
   return {
-    firmness: 0.9 * (firm - soft),
+    firmness: FIRMNESS_PER_PUSH * (firm - soft),
     breakage: -0.12 * firm - 0.08 * soft - 0.1 * oil,
     porosity: -0.1 * firm - 0.05 * oil,
   };

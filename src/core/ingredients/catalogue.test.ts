@@ -51,6 +51,15 @@ describe('the catalogue', () => {
     }
   });
 
+  it('strains in every preparation that must be strained, and in no other', () => {
+    for (const { id, preparations } of CATALOGUE) {
+      for (const { id: way, strain, stages } of preparations) {
+        const does = stages.map((stage) => stage.do);
+        expect({ id, way, strains: does.includes('strain') }).toEqual({ id, way, strains: strain });
+      }
+    }
+  });
+
   it('has plausible densities and pieces', () => {
     for (const { id, measures, composition } of CATALOGUE) {
       const liquid = composition.water > 85 && composition.fibre < 1;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import sourceList from '../../../data/ingredients/sources.json';
 import { idSchema, recordBaseSchema } from '../measures';
 
 /** Grams per 100 g of the ingredient as it is measured out, before any preparation. */
@@ -158,6 +159,9 @@ const measuresSchema = z.strictObject({
   packetGrams: z.number().positive().optional(),
 });
 
+/** Id of one of sources.json. */
+const sourceIdSchema = z.enum(sourceList.map(({ id }) => id));
+
 /** Percent of a finished batch. */
 const shareSchema = z
   .strictObject({ from: per100g, to: per100g })
@@ -188,7 +192,9 @@ export const ingredientSchema = z.strictObject({
    * Ids of sources.json: one for each group of figures, and more exact ones by the figure's own path, such as
    * "measures.pieceGrams". A figure without an entry has the source of its kind in figureSources.json.
    */
-  sources: z.record(z.string(), idSchema),
+  sources: z
+    .object({ composition: sourceIdSchema, actives: sourceIdSchema, measures: sourceIdSchema })
+    .catchall(sourceIdSchema),
 });
 export type Ingredient = z.infer<typeof ingredientSchema>;
 

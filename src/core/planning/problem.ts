@@ -43,7 +43,8 @@ function treatmentOf(
   const verdict = weighed.ok ? classifyLines(weighed.value, head.school) : weighed;
   if (!weighed.ok || !verdict.ok) return [];
   const lines = weighed.value;
-  if (cautionsFor(lines, verdict.value, head).some((caution) => caution.level === 'stop')) return [];
+  const texts = version.lines.map(({ text }) => text);
+  if (cautionsFor(lines, verdict.value, head, texts).some(({ level }) => level === 'stop')) return [];
   const patchTest = patchTestOf(version.recipeId, head.headId, history.patchTests);
   if (patchTest?.outcome === 'reacted') return [];
   const { kind, strength } = verdict.value;

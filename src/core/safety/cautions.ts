@@ -30,6 +30,7 @@ export const cautionSchema = z.strictObject({
     z.strictObject({ doubleProtein: yes }),
     z.strictObject({ tanninFirms: yes }),
     z.strictObject({ headAllergy: yes }),
+    z.strictObject({ saidHot: yes }),
   ]),
   text: z.string().min(1),
   act: z.string().min(1),
@@ -56,22 +57,29 @@ const NOTICEABLE_FIRM_PUSH = 0.3;
 /** From this strength a protein treatment is strong enough that more protein in its conditioner matters. */
 const DOUBLE_PROTEIN_STRENGTH = 2.4;
 
+/** "apply while still hot", "pour it boiling over the roots": not a hot towel, and not a warning against it. */
+const SAID_HOT =
+  /^(?!.*\b(?:not|never|don['’]?t|cool|cooled|lukewarm)\b).*\b(?:apply|pour|put|massage|rub|spread|smooth|work|slather)\b.*\b(?:while (?:it is |it's )?(?:still )?(?:hot|boiling)|(?:boiling|scalding|piping|very)(?: hot)?|straight (?:from|off) the (?:stove|pan|pot|heat|boil)|hot(?= (?:on|to|over|onto|into)\b))/i;
+
 interface Facts {
   readonly lines: readonly WeighedLine[];
   readonly verdict: Verdict;
   readonly head: WhoseHead;
+  readonly texts: readonly string[];
 }
 
 /**
  * The cautions that this recipe calls for, the grave ones first; of two on one matter only the graver.
  * @param head whom it is meant for; without one, nobody's allergies are known
+ * @param texts the rows as written: an instruction may say something dangerous
  */
 export function cautionsFor(
   lines: readonly WeighedLine[],
   verdict: Verdict,
   head: WhoseHead = NOBODY,
+  texts: readonly string[] = [],
 ): Caution[] {
-  const facts: Facts = { lines, verdict, head };
+  const facts: Facts = { lines, verdict, head, texts };
   const found = CAUTIONS.filter(({ when }) => conditionHolds(when, facts)).map((caution) =>
     caution.id === 'known-allergy' ? { ...caution, text: allergyText(facts) } : caution,
   );
@@ -129,6 +137,7 @@ const RULES: { [K in KeyOf<Condition>]: RuleOf<Extract<Condition, Record<K, unkn
   tanninFirms: (_, { verdict: { push, loads } }) =>
     push.firm > NOTICEABLE_FIRM_PUSH && loads.firm > 0 && 1 - loads.protein / loads.firm > TANNIN_SHARE,
   headAllergy: (_, facts) => allergicTo(facts).length > 0,
+  saidHot: (_, { texts }) => texts.some((text) => SAID_HOT.test(text)),
 };
 
 function conditionHolds(when: Condition, facts: Facts): boolean {

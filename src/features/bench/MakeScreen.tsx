@@ -98,7 +98,12 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
     );
   const chosen = draft.kind === 'heads' ? amounts.map((amount) => amount.head) : head ? [head] : [];
   const stops = chosen.flatMap((each) =>
-    cautionsFor(making.value.weighed, making.value.verdict, each)
+    cautionsFor(
+      making.value.weighed,
+      making.value.verdict,
+      each,
+      recipe.lines.map((line) => line.text),
+    )
       .filter(({ level }) => level === 'stop')
       .map((caution) => ({ head: each, caution })),
   );

@@ -10,6 +10,7 @@ import { Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
 import { FormChoice, FormField, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
+import { useHairAnswer } from '../shared/HairAnswer';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { RecipeLines } from './RecipeLines';
@@ -52,9 +53,19 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   const draft = useWatch({ control }) as RecipeDraft;
   const { parsed, judged, formula } = useJudged(draft.text);
   const minutes = Number(draft.contactMinutes) || 30;
+  const { answer } = useHairAnswer();
+  const response = answer?.state.signals.firmness.responses.find(
+    ({ recipeId }) => recipeId === existing?.recipeId,
+  );
 
   const pane = judged.ok ? (
-    <VerdictPane {...judged.value} head={head} contactMinutes={minutes} warmth={draft.warmth} />
+    <VerdictPane
+      {...judged.value}
+      head={head}
+      contactMinutes={minutes}
+      warmth={draft.warmth}
+      response={response}
+    />
   ) : undefined;
 
   const replaceRow = (row: number, by: string) => {

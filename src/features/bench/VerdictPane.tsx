@@ -14,7 +14,7 @@ import {
   type VerdictDetails,
   type Warmth,
 } from '@/core/classification';
-import type { Head } from '@/core/hair';
+import { ownVerdict, ownVerdictWords, type Head, type Response } from '@/core/hair';
 import { rounded } from '@/core/measures';
 import type { Caution } from '@/core/safety';
 import { Body, Button, Heading, Small, Strong } from '@/ui';
@@ -32,10 +32,13 @@ interface VerdictPaneProps extends Judged {
   readonly head: Head | undefined;
   readonly contactMinutes: number;
   readonly warmth: Warmth;
+  /** What the recipe did to the firmness of this head, where it was used. */
+  readonly response?: Response | undefined;
 }
 
 /** The verdict in words, the ledger, the schools, what it is good as, what would flip it, the cautions. */
-export function VerdictPane({ verdict, details, cautions, ...use }: VerdictPaneProps) {
+export function VerdictPane({ verdict, details, cautions, response, ...use }: VerdictPaneProps) {
+  const onHair = ownVerdict(verdict, response);
   const headline = verdictHeadline(verdict);
   const own = `${KIND_WORDS[verdict.kind]}, ${strengthWord(verdict.strength)}`;
   return (
@@ -45,6 +48,7 @@ export function VerdictPane({ verdict, details, cautions, ...use }: VerdictPaneP
           {headline}
         </Heading>
         {headline === own ? null : <Strong>For you, by the school in force: {own.toLowerCase()}.</Strong>}
+        {onHair && use.head ? <Strong>{ownVerdictWords(onHair, use.head.name)}</Strong> : null}
         {verdictReasons(verdict).map((reason) => (
           <Body key={reason} className="text-soft-ink">
             {reason}

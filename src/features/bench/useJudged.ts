@@ -34,7 +34,12 @@ export function useJudged(typed: string): JudgedText {
     const judged = ok({
       verdict: verdict.value,
       details: detailsOf(verdict.value, lines.value),
-      cautions: cautionsFor(lines.value, verdict.value, head),
+      cautions: cautionsFor(
+        lines.value,
+        verdict.value,
+        head,
+        parsed.value.lines.map((line) => line.text),
+      ),
     });
     return { parsed, judged, formula };
   }, [text, larder, cup, head]);
