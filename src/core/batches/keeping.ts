@@ -72,6 +72,6 @@ function ruleIn({ keeping }: Ingredient, mixture: KeepingClass): KeepingRule {
 }
 
 /** The last day on which a batch may be used. */
-export function useByDay(lines: readonly WeighedLine[], place: Place, since: CalendarDay): CalendarDay {
+export function lastDay(lines: readonly WeighedLine[], place: Place, since: CalendarDay): CalendarDay {
   return addDays(since, keepingOf(lines, place).days);
 }

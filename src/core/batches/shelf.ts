@@ -1,7 +1,7 @@
 import { addDays, daysBetween, invariant, type CalendarDay } from '../measures';
 import { weighedLines, type Larder, type RecipeVersion, type WeighedLine } from '../recipes';
 import type { Batch, BatchEvent, Place } from './batch';
-import { keepingOf, THAWED_DAYS, useByDay } from './keeping';
+import { keepingOf, THAWED_DAYS, lastDay } from './keeping';
 
 export interface ShelfItem {
   readonly batch: Batch;
@@ -57,8 +57,8 @@ function shelfItem(
     else left = Math.max(0, left - (event.portions ?? left));
   }
   const useBy = stay.thawed
-    ? earlier(addDays(stay.since, THAWED_DAYS), useByDay(lines, stay.place, stay.since))
-    : useByDay(lines, stay.place, stay.since);
+    ? earlier(addDays(stay.since, THAWED_DAYS), lastDay(lines, stay.place, stay.since))
+    : lastDay(lines, stay.place, stay.since);
   const daysLeft = daysBetween(today, useBy);
   const { limitedBy, why } = keepingOf(lines, stay.place);
   return {

@@ -8,11 +8,8 @@ import {
   type ReadLine,
   type WeighedLine,
 } from '../recipes';
-import { acidityOf, type Acidity } from './acidity';
 import { confidenceIn, type Confidence, type LineTrust } from './confidence';
 import { SCHOOLS, STRENGTH_WORDS, type School } from './constants';
-import { rolesOf, type RoleFit } from './fitness';
-import { flipsOf, type Flip } from './flips';
 import { lineGroups } from './lineGroups';
 import { byKind, lineLoads, perHundredGrams, type LineLoads, type Loads } from './loads';
 import { mixOf, schoolVerdict, type SchoolVerdict } from './schoolVerdict';
@@ -103,23 +100,6 @@ export function classifyLines(
     ledger,
     schools,
   });
-}
-
-export interface VerdictDetails {
-  readonly acidity: Acidity;
-  /** What it is good as, and what not. */
-  readonly roles: readonly RoleFit[];
-  /** The smallest changes that would make another kind of it. */
-  readonly flips: readonly Flip[];
-}
-
-/** What is asked for beside the verdict; not needed where many recipes are listed. */
-export function detailsOf(verdict: Verdict, lines: readonly WeighedLine[]): VerdictDetails {
-  return {
-    acidity: acidityOf(lines, verdict.finishedGrams),
-    roles: rolesOf(verdict, lines),
-    flips: flipsOf(lines.map((line) => lineLoads(line, verdict.school))),
-  };
 }
 
 function shareOfGrams<T extends { readonly grams: number }>(

@@ -19,6 +19,7 @@ export {
   type Cost,
   type PantryItem,
 } from './pantry';
+export { afterMaking, realYieldGrams } from './usedUp';
 export { makingSteps, type MakingStep, type Phases } from './steps';
 export { timetableOf, type TimedStep, type Timetable } from './timetable';
 export { SCALE_GONE_MS, SETTLED, settledWeight, type ScaleSample } from './weighIn';

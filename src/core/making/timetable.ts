@@ -27,7 +27,7 @@ export function timetableOf(steps: readonly MakingStep[]): Timetable {
   let handsFree = 0;
   while (waiting.size > 0) {
     const ready = [...waiting].filter((step) => step.after.every((id) => ends.has(id)));
-    invariant(ready.length > 0, 'the steps of a making wait for one another in a circle');
+    invariant(ready.length > 0, 'a step of a making waits for one that is not there');
     const startOf = (step: MakingStep) =>
       Math.max(step.hands > 0 ? handsFree : 0, ...step.after.map((id) => ends.get(id) ?? 0));
     const next = ready.reduce((best, step) => {
@@ -88,9 +88,12 @@ function longestTails(steps: readonly MakingStep[]): ReadonlyMap<string, number>
     for (const id of step.after) followers.set(id, [...(followers.get(id) ?? []), step]);
   }
   const tails = new Map<string, number>();
+  const open = new Set<string>();
   const tailOf = (step: MakingStep): number => {
     const known = tails.get(step.id);
     if (known !== undefined) return known;
+    invariant(!open.has(step.id), 'the steps of a making wait for one another in a circle');
+    open.add(step.id);
     const tail = step.minutes + Math.max(0, ...(followers.get(step.id) ?? []).map(tailOf));
     tails.set(step.id, tail);
     return tail;

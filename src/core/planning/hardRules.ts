@@ -89,18 +89,32 @@ export function forbiddenBy(
   if (treatment.use !== 'mask') return 'not-a-mask';
   if (treatment.strong && (problem.head.proteinSensitive || problem.head.child)) return 'no-strong-protein';
   if (daysSinceWash(problem, earlier, day) < RULES.washGap.value) return RULES.washGap.id;
-  if (treatment.firms && daysSinceProtein(problem, earlier, day) < RULES.lightProteinGap.value) {
-    return RULES.lightProteinGap.id;
-  }
-  if (treatment.strong && daysSinceStrongProtein(problem, earlier, day) < RULES.strongProteinGap.value) {
+  return (
+    (treatment.firms ? tooMuchProtein(problem, earlier, day, treatment) : undefined) ??
+    (treatment.isNew ? tooNew(problem, earlier, day, treatment) : undefined)
+  );
+}
+
+function tooMuchProtein(
+  problem: PlanProblem,
+  earlier: readonly Draft[],
+  day: CalendarDay,
+  { strong }: Treatment,
+): string | undefined {
+  if (daysSinceProtein(problem, earlier, day) < RULES.lightProteinGap.value) return RULES.lightProteinGap.id;
+  if (strong && daysSinceStrongProtein(problem, earlier, day) < RULES.strongProteinGap.value)
     return RULES.strongProteinGap.id;
-  }
-  if (treatment.firms && chanceTooFirm(problem, earlier, day) > RULES.firmHold.value)
-    return RULES.firmHold.id;
-  if (treatment.isNew && !treatment.isTested && day < addDays(problem.from, RULES.patchTest.value))
-    return RULES.patchTest.id;
-  if (treatment.isNew && newInWeekOf(earlier, day, treatment)) return RULES.newPerWeek.id;
-  return undefined;
+  return chanceTooFirm(problem, earlier, day) > RULES.firmHold.value ? RULES.firmHold.id : undefined;
+}
+
+function tooNew(
+  problem: PlanProblem,
+  earlier: readonly Draft[],
+  day: CalendarDay,
+  treatment: Treatment,
+): string | undefined {
+  if (!treatment.isTested && day < addDays(problem.from, RULES.patchTest.value)) return RULES.patchTest.id;
+  return newInWeekOf(earlier, day, treatment) ? RULES.newPerWeek.id : undefined;
 }
 
 function newInWeekOf(earlier: readonly Draft[], day: CalendarDay, treatment: Treatment): boolean {

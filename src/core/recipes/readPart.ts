@@ -123,14 +123,8 @@ function weighed(
 ): ReadPart {
   const { ingredient, recipe, name } = match.item;
   const measures: Measures = ingredient?.measures ?? { gramsPerMl: MADE_GRAMS_PER_ML };
-  if (amount.quantity === null && !measures.pieceGrams) {
-    return unreadPart('no-amount', `How much ${name}? Write an amount before it.`, [
-      `1 tbsp ${name}`,
-      `10 g ${name}`,
-    ]);
-  }
-  const strange = unknownUnit(amount, match, measures, ingredient);
-  if (strange) return unreadPart('no-weight', strange, [`10 g ${name}`]);
+  const unclear = unclearAmount(amount, match, measures, ingredient);
+  if (unclear) return unclear;
 
   assumptions.push(...namesLeftOver(match, others, amount, name));
   const quantity = quantityTaken(amount, name, assumptions);
@@ -153,6 +147,24 @@ function weighed(
     grams,
     assumptions,
   };
+}
+
+/** Why the amount cannot be taken, before any weight is looked for. */
+function unclearAmount(
+  amount: LineAmount,
+  match: PhraseMatch<LarderItem>,
+  measures: Measures,
+  ingredient: Ingredient | undefined,
+): Omit<UnreadLine, 'text' | 'row'> | undefined {
+  const { name } = match.item;
+  if (amount.quantity === null && !measures.pieceGrams) {
+    return unreadPart('no-amount', `How much ${name}? Write an amount before it.`, [
+      `1 tbsp ${name}`,
+      `10 g ${name}`,
+    ]);
+  }
+  const strange = unknownUnit(amount, match, measures, ingredient);
+  return strange ? unreadPart('no-weight', strange, [`10 g ${name}`]) : undefined;
 }
 
 /** Other names in the line, and words that nobody knows: said, because they may have been meant. */

@@ -4,7 +4,7 @@ import { verdictOf, weighedOf } from '../testing';
 const NOBODY = { allergies: [], child: false, proteinSensitive: false };
 
 const idsFor = (head: Partial<WhoseHead>, ...lines: string[]): string[] =>
-  cautionsFor(weighedOf(lines), verdictOf(lines), { ...NOBODY, ...head }).map((caution) => caution.id);
+  cautionsFor(weighedOf(lines), verdictOf(lines), { ...NOBODY, ...head }, lines).map(({ id }) => id);
 
 const cautionIds = (...lines: string[]): string[] => idsFor({}, ...lines);
 
@@ -22,6 +22,7 @@ describe('cautions', () => {
     const recipes: Record<string, readonly string[]> = {
       'essential-oil-child': ['99 g jojoba oil', '1 g lavender essential oil'],
       'hot-gel': ['3 tbsp linseed, boiled', '300 ml water'],
+      'hot-on-skin': ['3 tbsp linseed, boiled', 'Apply while still hot'],
       'heated-oil': ['3 tbsp shea butter'],
       'known-allergy': ['2 tbsp sesame oil'],
       'firms-sensitive': ['8 g gelatin', '150 ml water'],
@@ -56,6 +57,33 @@ describe('cautions', () => {
     expect(Object.keys(recipes).sort()).toEqual(CAUTIONS.map((caution) => caution.id).sort());
     for (const [id, lines] of Object.entries(recipes))
       expect(idsFor(heads[id] ?? {}, ...lines)).toContain(id);
+  });
+
+  it.each([
+    ['Pour it boiling over the roots', true],
+    ['Apply the gel straight from the stove', true],
+    ['Work it hot into the lengths', true],
+    ['Let it cool, then apply', false],
+    ['Do not apply while hot', false],
+    ['Apply and cover with a hot towel', false],
+    ['Rinse with warm water', false],
+  ])('“%s”: put on hot %s', (text, stops) => {
+    expect(cautionIds('2 tbsp linseed, boiled', '200 ml water', text).includes('hot-on-skin')).toBe(stops);
+  });
+
+  it('stop what a head reacts to, and name it', () => {
+    const lines = ['2 tbsp sesame oil', '1 tbsp honey'];
+    const head = { ...NOBODY, allergies: ['sesame'] };
+    const [first] = cautionsFor(weighedOf(lines), verdictOf(lines), head);
+    expect([first?.id, first?.level]).toEqual(['known-allergy', 'stop']);
+    expect(first?.text).toContain('sesame oil');
+    expect(cautionIds(...lines)).not.toContain('known-allergy');
+  });
+
+  it('call out more protein in the conditioner that goes with a strong protein', () => {
+    const strong = ['10 g gelatin', '100 ml water'];
+    expect(cautionIds(...strong, '40 g conditioner with protein')).toContain('double-protein');
+    expect(cautionIds(...strong, '40 g plain conditioner')).not.toContain('double-protein');
   });
 
   it('are silent for plain honey and water', () => {

@@ -28,6 +28,8 @@ export type FirstUse =
   | { readonly may: true; readonly why: string }
   | { readonly may: false; readonly why: string; readonly act: 'start' | 'wait' | 'read' | 'never' };
 
+const daysText = (days: number) => (days === 1 ? 'one day' : `${days} days`);
+
 /** Whether a recipe may go on this head today, and if not, what to do first. */
 export function firstUse(test: PatchTest | undefined, usedBefore: boolean, today: CalendarDay): FirstUse {
   if (test?.outcome === 'reacted')
@@ -46,6 +48,6 @@ export function firstUse(test: PatchTest | undefined, usedBefore: boolean, today
     };
   const waited = daysBetween(test.startedOn, today);
   return waited < PATCH_TEST_DAYS
-    ? { may: false, why: `The patch test needs ${PATCH_TEST_DAYS - waited} more days.`, act: 'wait' }
+    ? { may: false, why: `The patch test needs ${daysText(PATCH_TEST_DAYS - waited)} more.`, act: 'wait' }
     : { may: false, why: 'The patch test is over: say whether the skin is clear.', act: 'read' };
 }

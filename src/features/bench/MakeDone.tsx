@@ -2,12 +2,12 @@ import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { batchSchema, keepingOf, PLACES, type Batch } from '@/core/batches';
-import type { StoredRecord } from '@/core/exchange';
-import { failed, failedBySchema, ok, rounded, type Result } from '@/core/measures';
-import type { PantryItem } from '@/core/making';
+import { afterMaking, realYieldGrams } from '@/core/making';
+import { failedBySchema, ok, type Result } from '@/core/measures';
+import { remainingGrams } from '@/core/recipes';
 import { makingEnded, selectPantry, useAppDispatch, useAppSelector, type MakingRun } from '@/store';
 import { Button, Heading, Problem, Small } from '@/ui';
-import { numberFrom } from '../shared/amounts';
+import { grams, numberFrom } from '../shared/amounts';
 import { FormChoice, FormField, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -17,7 +17,6 @@ import type { Making } from './makingOf';
 interface BatchDraft {
   readonly portions: string;
   readonly portionGrams: string;
-  readonly water: string;
   readonly place: Batch['place'];
   readonly note: string;
 }
@@ -31,12 +30,10 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
   const dispatch = useAppDispatch();
   const today = useToday();
   const pantry = useAppSelector(selectPantry);
-  const yieldGrams = realYield(making, run);
+  const yieldGrams = yieldOf(making, run);
   const usual = Math.max(1, Math.round(yieldGrams / USUAL_PORTION_GRAMS));
   const batchOf = (draft: BatchDraft): Result<Batch> => {
     const stamp = newStamp();
-    const water = draft.water.trim() === '' ? 0 : numberFrom(draft.water);
-    if (Number.isNaN(water)) return failed('water', 'Write grams of water, or leave it empty.', 'water');
     const parsed = batchSchema.safeParse({
       ...stamp,
       kind: 'batch',
@@ -44,10 +41,8 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
       recipeId: run.recipeId,
       recipeVersion: run.version,
       madeOn: today,
-      weighed: making.lines.map(({ grams }, index) =>
-        grams === null ? null : (run.weighed[index] ?? grams),
-      ),
-      waterAddedGrams: water,
+      weighed: weighedIn(making.lines, run),
+      waterAddedGrams: run.waterAddedGrams,
       portions: numberFrom(draft.portions),
       portionGrams: numberFrom(draft.portionGrams),
       place: draft.place,
@@ -55,18 +50,20 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
     });
     if (parsed.success) return ok(parsed.data);
     return failedBySchema(parsed.error.issues, ({ path }) => ({
-      path: path[0] === 'waterAddedGrams' ? 'water' : String(path[0] ?? 'portions'),
+      path: String(path[0] ?? 'portions'),
       message: WHAT_TO_WRITE[String(path[0])] ?? 'Check this.',
     }));
   };
+  // What is weighed after this pane is drawn still moves the figures that she has not typed over.
   const { control, handleSubmit } = useForm<BatchDraft>({
-    defaultValues: {
+    defaultValues: { portions: '1', portionGrams: '', place: 'fridge', note: '' },
+    values: {
       portions: String(usual),
       portionGrams: String(Math.max(1, Math.round(yieldGrams / usual))),
-      water: '',
       place: 'fridge',
       note: '',
     },
+    resetOptions: { keepDirtyValues: true },
     resolver: resolverOf(batchOf),
   });
   const place = useWatch({ control, name: 'place' });
@@ -76,7 +73,9 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
   const save = handleSubmit((draft) => {
     const batch = batchOf(draft);
     if (!batch.ok) return;
-    const used = takenFrom(pantry, making, batch.value);
+    const planned = making.lines.map(({ grams }) => grams);
+    const left = afterMaking(pantry, making.weighed, { planned, weighed: batch.value.weighed });
+    const used = left.map((item) => ({ ...item, ...newStamp() }));
     add([batch.value, ...used], `${making.recipe.name} is on the shelf.`);
     dispatch(makingEnded());
     router.navigate('/shelf');
@@ -102,16 +101,11 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
           className="w-[130px]"
           testID="portion-grams"
         />
-        <FormField
-          control={control}
-          name="water"
-          label="Water added, g"
-          help="Beyond the recipe, to get it thin enough."
-          numeric
-          className="w-[200px]"
-          testID="water-added"
-        />
       </View>
+      <Small>
+        {grams(yieldGrams)} in all
+        {run.waterAddedGrams > 0 ? `, with ${grams(run.waterAddedGrams)} of water added` : ''}.
+      </Small>
       <FormChoice
         control={control}
         name="place"
@@ -122,6 +116,13 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
         {days === 0 ? 'To be used today' : `Keeps ${days} ${days === 1 ? 'day' : 'days'}`}: limited by{' '}
         {limitedBy}. {why}
       </Small>
+      <FormField
+        control={control}
+        name="note"
+        label="Note, if any"
+        placeholder="thicker than last time"
+        testID="batch-note"
+      />
       {missing.length > 0 ? (
         <Problem>
           Not yet: {missing.length === 1 ? 'one step' : `${missing.length} steps`} must be done first,
@@ -145,33 +146,17 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
 const WHAT_TO_WRITE: Record<string, string> = {
   portions: 'Write portions in whole or half numbers, up to 60.',
   portionGrams: 'Write the grams of a portion, more than 0.',
-  waterAddedGrams: 'Write grams of water, 0 or more.',
   note: 'A note may have 500 characters.',
 };
 
-/** What was really weighed changes what comes out in the same proportion. */
-function realYield({ lines, finishedGrams }: Making, run: MakingRun): number {
-  const planned = lines.reduce((total, { grams }) => total + (grams ?? 0), 0);
-  const real = lines.reduce(
-    (total, { grams }, index) => total + (grams === null ? 0 : (run.weighed[index] ?? grams)),
-    0,
-  );
-  return planned === 0 ? finishedGrams : finishedGrams * (real / planned) + run.waterAddedGrams;
+/** Grams that came out, from what really went in. */
+function yieldOf({ lines, weighed }: Making, run: MakingRun): number {
+  const yields = new Map<number, number>();
+  for (const line of weighed) yields.set(line.line, (yields.get(line.line) ?? 0) + remainingGrams(line));
+  const planned = lines.map(({ grams }) => grams);
+  return realYieldGrams(yields, { planned, weighed: weighedIn(lines, run) }, run.waterAddedGrams);
 }
 
-/** New records of what the making took out of the pantry, where the pantry knows how much there was. */
-function takenFrom(pantry: ReadonlyMap<string, PantryItem>, making: Making, batch: Batch): StoredRecord[] {
-  const taken = new Map<string, number>();
-  for (const { ingredient, grams, line, via } of making.weighed) {
-    const planned = making.lines[line]?.grams ?? grams;
-    const real =
-      via.length > 0 || planned === 0 ? grams : (grams * (batch.weighed[line] ?? planned)) / planned;
-    taken.set(ingredient.id, (taken.get(ingredient.id) ?? 0) + real);
-  }
-  return [...taken].flatMap(([ingredientId, grams]) => {
-    const item = pantry.get(ingredientId);
-    if (!item || item.gramsLeft === null || item.gramsLeft === 0) return [];
-    const left = Math.max(0, rounded(item.gramsLeft - grams, 1));
-    return [{ ...item, ...newStamp(), gramsLeft: left }];
-  });
+function weighedIn(lines: Making['lines'], run: MakingRun): Batch['weighed'] {
+  return lines.map(({ grams }, index) => (grams === null ? null : (run.weighed[index] ?? grams)));
 }

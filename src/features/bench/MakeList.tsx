@@ -1,17 +1,24 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { weighable, type TimedStep } from '@/core/making';
 import { rounded } from '@/core/measures';
-import { lineWeighed, stepDone, useAppDispatch, type MakingRun } from '@/store';
+import { lineWeighed, stepDone, useAppDispatch, waterAdded, type MakingRun } from '@/store';
 import { Button, Field, Heading, Problem, Small } from '@/ui';
-import { numberFrom } from '../shared/amounts';
+import { grams, numberFrom } from '../shared/amounts';
 import { minutesText } from '../shared/beatWords';
 import type { Making } from './makingOf';
 import { ScalePanel } from './ScalePanel';
 import { useScale, type Scale } from './useScale';
 
+interface MakeListProps {
+  readonly making: Making;
+  readonly run: MakingRun;
+  /** Water that went in beside the recipe the last time, for as much as is made now, g; null before the first. */
+  readonly lastWater: number | null;
+}
+
 /** The making as a checklist in the order of the clock; what must not be forgotten holds up what comes after it. */
-export function MakeList({ making, run }: { making: Making; run: MakingRun }) {
+export function MakeList({ making, run, lastWater }: MakeListProps) {
   const scale = useScale();
   const { steps, totalMinutes, handsMinutes } = making.timetable;
   const done = new Set(run.done);
@@ -35,8 +42,40 @@ export function MakeList({ making, run }: { making: Making; run: MakingRun }) {
             wanted={step.line === null ? null : (making.lines[step.line]?.grams ?? null)}
             weighed={step.line === null ? undefined : run.weighed[step.line]}
             scale={scale}
+          >
+            {step.do === 'check' ? <WaterIn added={run.waterAddedGrams} last={lastWater} /> : null}
+          </StepRow>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** Spoons of water at a time, g: as it goes in when a mixture is thinned. */
+const WATER_STEPS = [5, 15, 50] as const;
+
+/** The water that really goes in beside the recipe, counted up as it is poured. */
+function WaterIn({ added, last }: { added: number; last: number | null }) {
+  const dispatch = useAppDispatch();
+  return (
+    <View className="gap-1 pb-2 pl-9">
+      <Small live>
+        Water added: {grams(added)}
+        {last === null ? '' : `; last time ${grams(last)} for this much`}
+      </Small>
+      <View className="flex-row flex-wrap gap-2">
+        {WATER_STEPS.map((step) => (
+          <Button
+            key={step}
+            label={`+ ${step} g`}
+            hint={`${step} grams of water more`}
+            onPress={() => dispatch(waterAdded(added + step))}
+            testID={`water-${step}`}
           />
         ))}
+        {added > 0 ? (
+          <Button label="None" hint="No water was added" onPress={() => dispatch(waterAdded(0))} />
+        ) : null}
       </View>
     </View>
   );
@@ -65,9 +104,10 @@ interface StepRowProps {
   readonly wanted: number | null;
   readonly weighed: number | undefined;
   readonly scale: Scale;
+  readonly children?: ReactNode;
 }
 
-function StepRow({ step, done, blocked, wanted, weighed, scale }: StepRowProps) {
+function StepRow({ step, done, blocked, wanted, weighed, scale, children }: StepRowProps) {
   const dispatch = useAppDispatch();
   const tick = () => {
     if (!blocked) dispatch(stepDone({ id: step.id, done: !done }));
@@ -100,6 +140,7 @@ function StepRow({ step, done, blocked, wanted, weighed, scale }: StepRowProps) 
       {step.line === null || wanted === null || done ? null : (
         <WeighIn stepId={step.id} line={step.line} wanted={wanted} weighed={weighed} scale={scale} />
       )}
+      {children}
       {done && weighed !== undefined && wanted !== null ? (
         <Small>
           Went in: {rounded(weighed, 1)} g of {weighable(wanted).text}.

@@ -2,7 +2,9 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { againstJar, errorText, inStock, lineInView, type Cost, type PantryItem } from '@/core/making';
+import { ofKind, type StoredRecord } from '@/core/exchange';
 import type { Ingredient } from '@/core/ingredients';
+import { sum } from '@/core/measures';
 import { cautionsFor } from '@/core/safety';
 import type { Larder, RecipeVersion } from '@/core/recipes';
 import {
@@ -38,6 +40,7 @@ export function MakeScreen({ recipeId }: { recipeId: string }) {
 function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
   const larder = useLarder();
   const run = useAppSelector(selectMaking);
+  const records = useAppSelector(selectLiveRecords);
   const pantry = useAppSelector(selectPantry);
   const school = useHead()?.school ?? 'my-hair';
   const mine = run?.recipeId === recipe.recipeId ? run : null;
@@ -55,9 +58,17 @@ function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
       reason="Tick what is done; a reload loses nothing."
       side={<MakeDone making={making} run={mine} />}
     >
-      <MakeList making={making} run={mine} />
+      <MakeList making={making} run={mine} lastWater={lastWaterOf(records, making)} />
     </Screen>
   );
+}
+
+/** Water beside the recipe in its newest batch, for as much as is made now; null where it was never made. */
+function lastWaterOf(records: readonly StoredRecord[], { recipe, weighed }: Making): number | null {
+  const last = ofKind(records, 'batch').findLast(({ recipeId }) => recipeId === recipe.recipeId);
+  if (!last) return null;
+  const wentIn = sum(last.weighed.map((grams) => grams ?? 0));
+  return wentIn > 0 ? (last.waterAddedGrams * sum(weighed.map(({ grams }) => grams))) / wentIn : null;
 }
 
 /** The amount, the lines in it, what it costs, and the way to begin. */

@@ -15,7 +15,7 @@ import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { RecipeLines } from './RecipeLines';
 import { draftOf, EMPTY_RECIPE, versionFromDraft, type RecipeDraft } from './recipeDraft';
-import { useJudged } from './useJudged';
+import { useJudged, type JudgedText } from './useJudged';
 import { VerdictPane } from './VerdictPane';
 
 const EXAMPLE = '2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk';
@@ -33,10 +33,9 @@ const CUP_OPTIONS = [
 /** Paste or type a recipe; the verdict follows. Saving an existing one writes its next version. */
 export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; text?: string | undefined }) {
   const add = useAddRecords();
-  const dispatch = useAppDispatch();
   const larder = useLarder();
   const head = useHead();
-  const { cup, view } = useAppSelector(selectPrefs);
+  const { cup } = useAppSelector(selectPrefs);
   const stamped = (draft: RecipeDraft) => {
     const stamp = newStamp();
     const own = { recipeId: existing?.recipeId ?? stamp.id, version: (existing?.version ?? 0) + 1 };
@@ -68,16 +67,6 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
     />
   ) : undefined;
 
-  const replaceRow = (row: number, by: string) => {
-    // Rows are counted without the blank ones, as the reader counts them.
-    let next = -1;
-    const rows = draft.text.split(/\r\n|\r|\n/).map((each) => {
-      if (each.trim() !== '') next += 1;
-      return each.trim() !== '' && next === row ? by : each;
-    });
-    setValue('text', rows.join('\n'));
-  };
-
   const save = handleSubmit((checked) => {
     const version = stamped(checked);
     if (!version.ok) return;
@@ -103,38 +92,13 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
         lines={7}
         testID="recipe-text"
       />
-      {parsed.ok ? (
-        <View className="gap-3">
-          <View className="flex-row flex-wrap items-center gap-3">
-            <Choice
-              label="Show amounts in"
-              options={VIEW_OPTIONS}
-              value={view}
-              onChange={(chosen) => dispatch(viewChosen(chosen))}
-            />
-            <Choice
-              label="A cup holds"
-              options={CUP_OPTIONS}
-              value={cup}
-              onChange={(chosen) => dispatch(cupChosen(chosen))}
-            />
-          </View>
-          <View className="items-start">
-            <Button
-              tone="quiet"
-              label={`Write the recipe in ${view}`}
-              onPress={() => setValue('text', rewriteIn(view, parsed.value, larder))}
-              testID="rewrite"
-            />
-          </View>
-          {!judged.ok && judged.problems[0].code !== 'nothing-weighed' ? (
-            <Problem live>{judged.problems[0].message}</Problem>
-          ) : null}
-          <RecipeLines recipe={parsed.value} view={view} formula={formula} onReplace={replaceRow} />
-        </View>
-      ) : draft.text.trim() === '' ? null : (
-        <Problem live>{parsed.problems[0].message}</Problem>
-      )}
+      <ReadRows
+        text={draft.text}
+        parsed={parsed}
+        judged={judged}
+        formula={formula}
+        onText={(changed) => setValue('text', changed)}
+      />
       {wide ? null : pane}
       <FormField control={control} name="name" label="Name" testID="recipe-name" />
       <FormChoice
@@ -199,4 +163,64 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
       />
     </View>
   );
+}
+
+interface ReadRowsProps extends JudgedText {
+  readonly text: string;
+  readonly onText: (changed: string) => void;
+}
+
+/** The rows as they were understood, in the chosen view, or why there are none. */
+function ReadRows({ text, parsed, judged, formula, onText }: ReadRowsProps) {
+  const dispatch = useAppDispatch();
+  const larder = useLarder();
+  const { cup, view } = useAppSelector(selectPrefs);
+  if (!parsed.ok) return text.trim() === '' ? null : <Problem live>{parsed.problems[0].message}</Problem>;
+  return (
+    <View className="gap-3">
+      <View className="flex-row flex-wrap items-center gap-3">
+        <Choice
+          label="Show amounts in"
+          options={VIEW_OPTIONS}
+          value={view}
+          onChange={(chosen) => dispatch(viewChosen(chosen))}
+        />
+        <Choice
+          label="A cup holds"
+          options={CUP_OPTIONS}
+          value={cup}
+          onChange={(chosen) => dispatch(cupChosen(chosen))}
+        />
+      </View>
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label={`Write the recipe in ${view}`}
+          onPress={() => onText(rewriteIn(view, parsed.value, larder))}
+          testID="rewrite"
+        />
+      </View>
+      {!judged.ok && judged.problems[0].code !== 'nothing-weighed' ? (
+        <Problem live>{judged.problems[0].message}</Problem>
+      ) : null}
+      <RecipeLines
+        recipe={parsed.value}
+        view={view}
+        formula={formula}
+        onReplace={(row, by) => onText(withRow(text, row, by))}
+      />
+    </View>
+  );
+}
+
+/** The text with one row replaced; rows are counted without the blank ones, as the reader counts them. */
+function withRow(text: string, row: number, by: string): string {
+  let next = -1;
+  return text
+    .split(/\r\n|\r|\n/)
+    .map((each) => {
+      if (each.trim() !== '') next += 1;
+      return each.trim() !== '' && next === row ? by : each;
+    })
+    .join('\n');
 }

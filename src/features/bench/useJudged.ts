@@ -9,7 +9,7 @@ import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import type { Judged } from './VerdictPane';
 
-interface JudgedText {
+export interface JudgedText {
   readonly parsed: Result<ParsedRecipe>;
   readonly judged: Result<Judged>;
   readonly formula: Formula | null;

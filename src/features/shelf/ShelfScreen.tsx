@@ -1,24 +1,16 @@
-import { Link, router } from 'expo-router';
+import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import {
-  movingForbidden,
-  PLACES,
-  shelfOf,
-  type BatchEvent,
-  type Place,
-  type ShelfItem,
-} from '@/core/batches';
+import { shelfOf, type ShelfItem } from '@/core/batches';
 import { ofKind } from '@/core/exchange';
 import { formatDay } from '@/core/measures';
-import { selectHeads, selectLiveRecords, useAppSelector } from '@/store';
-import { Body, Button, Choice, Heading, Problem, Screen, Small, Strong } from '@/ui';
+import { selectLiveRecords, useAppSelector } from '@/store';
+import { Button, Heading, Screen, Small, Strong } from '@/ui';
 import { grams } from '../shared/amounts';
 import { BenchTabs } from '../shared/BenchTabs';
-import { newStamp } from '../shared/stamp';
-import { useAddRecords } from '../shared/useAddRecords';
 import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
+import { PLACE_WORDS, ShelfActions } from './ShelfActions';
 
 /** Gone batches that are still shown; the rest stay in the records. */
 const SHOWN_GONE = 5;
@@ -77,12 +69,6 @@ function reasonOf(there: readonly ShelfItem[]): string {
   return `${there.length} ${there.length === 1 ? 'batch' : 'batches'}, ${portions} portions. Browning is no spoilage; smell, gas, slime or specks are.`;
 }
 
-const PLACE_WORDS: Record<Place, string> = {
-  room: 'at room warmth',
-  fridge: 'in the fridge',
-  freezer: 'frozen',
-};
-
 function ShelfRow({ item }: { item: ShelfItem }) {
   const [open, setOpen] = useState(false);
   const { batch, name, left, place, state } = item;
@@ -129,98 +115,4 @@ function whenText({ daysLeft, useBy, state }: ShelfItem): string {
   if (daysLeft === 0) return 'last day today';
   if (daysLeft === 1) return 'until tomorrow';
   return `until ${formatDay(useBy, 'd MMM')}`;
-}
-
-const HALVES = [0.5, 1, 2] as const;
-const REASONS = ['smell', 'mould or specks', 'past its day', 'did not like it'] as const;
-
-function ShelfActions({ item }: { item: ShelfItem }) {
-  const add = useAddRecords();
-  const today = useToday();
-  const heads = useAppSelector(selectHeads);
-  const [headId, setHeadId] = useState<string | null>(heads[0]?.headId ?? null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const { batch, name, left } = item;
-  const event = (part: Pick<BatchEvent, 'what'> & Partial<BatchEvent>, said: string) =>
-    add(
-      [
-        {
-          ...newStamp(),
-          kind: 'batch-event',
-          batchId: batch.batchId,
-          day: today,
-          portions: null,
-          place: null,
-          headId: null,
-          reason: '',
-          ...part,
-        },
-      ],
-      said,
-    );
-  const move = (place: Place) => {
-    const why = movingForbidden(item, place);
-    setProblem(why ?? null);
-    if (!why) event({ what: 'moved', place }, `${name} is now ${PLACE_WORDS[place]}.`);
-  };
-  return (
-    <View className="gap-3 border-l-4 border-line pl-3">
-      {item.state === 'past' ? (
-        <Problem>Past its day: throw it out rather than use it.</Problem>
-      ) : (
-        <View className="gap-2">
-          {heads.length > 1 ? (
-            <Choice
-              label="Used on"
-              options={heads.map((head) => ({ value: head.headId, label: head.name }))}
-              value={headId}
-              onChange={setHeadId}
-            />
-          ) : null}
-          <View className="flex-row flex-wrap gap-2">
-            {HALVES.filter((portions) => portions <= left).map((portions) => (
-              <Button
-                key={portions}
-                label={`Used ${portions === 0.5 ? 'half' : portions}`}
-                hint={`Used ${portions === 0.5 ? 'half a portion' : `${portions} portions`} of ${name}`}
-                onPress={() => event({ what: 'used', portions, headId }, `${portions} of ${name} used.`)}
-              />
-            ))}
-          </View>
-        </View>
-      )}
-      <View className="flex-row flex-wrap gap-2">
-        {PLACES.filter((place) => place !== item.place).map((place) => (
-          <Button
-            key={place}
-            label={item.place === 'freezer' ? `Thaw: ${place}` : `Move: ${place}`}
-            hint={`${item.place === 'freezer' ? 'Thaw' : 'Move'} ${name}: ${PLACE_WORDS[place]}`}
-            onPress={() => move(place)}
-          />
-        ))}
-      </View>
-      {problem ? <Problem live>{problem}</Problem> : null}
-      <Body>Throw it out, because of:</Body>
-      <View className="flex-row flex-wrap gap-2">
-        {REASONS.map((reason) => (
-          <Button
-            key={reason}
-            label={reason}
-            hint={`Throw out ${name}: ${reason}`}
-            onPress={() => event({ what: 'discarded', reason }, `${name} is thrown out.`)}
-          />
-        ))}
-      </View>
-      <View className="items-start">
-        <Button
-          tone="quiet"
-          label="Make it again"
-          hint={`Make ${name} again`}
-          onPress={() =>
-            router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId: batch.recipeId } })
-          }
-        />
-      </View>
-    </View>
-  );
 }

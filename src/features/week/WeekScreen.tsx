@@ -28,7 +28,7 @@ function Week({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['an
   const [openBeat, setOpenBeat] = useState<string | null>(null);
   const rows = useMemo(
     () => weekRows(answer, head, history.sessions, history.larder),
-    [answer, head, history.sessions, history.recipes],
+    [answer, head, history.sessions, history.larder],
   );
   const { plan, state } = answer;
   const last = plan.days.at(-1);

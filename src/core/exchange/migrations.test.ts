@@ -1,0 +1,69 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { headsIn, readBackup, recordsFor, unpackRecord, writeBackup, type StoredRecord } from '.';
+import { STAMP, testHead, testRecipe, valueOf } from '../testing';
+import { makeLarder } from '../recipes';
+
+const oldFile = (version: number) =>
+  readFileSync(path.join(__dirname, `fixtures/backup${version}.json`), 'utf8');
+
+describe('a backup of version 1', () => {
+  const backup = valueOf(readBackup(oldFile(1)));
+
+  it('is read, with every record of it', () => {
+    const written = JSON.parse(oldFile(1)) as { records: StoredRecord[] };
+    expect(backup.records.map(({ id }) => id)).toEqual(written.records.map(({ id }) => id));
+  });
+
+  it('gives its heads what version 2 asks of a head', () => {
+    expect(headsIn(backup.records)[0]).toMatchObject({ density: 'medium', allergies: [], lengthCm: 42 });
+  });
+
+  it('is written again as today and then comes back the same', () => {
+    const text = writeBackup(backup.records, backup.exportedAt);
+    expect(valueOf(readBackup(text)).records).toEqual(expect.arrayContaining([...backup.records]));
+  });
+
+  it('is refused whole when a record of it is damaged', () => {
+    const damaged = oldFile(1).replace('"lengthCm": 42', '"lengthCm": "long"');
+    const result = readBackup(damaged);
+    expect(!result.ok && result.problems[0].message).toContain('lengthCm');
+  });
+});
+
+describe('a stored record of version 1', () => {
+  it('is lifted when it is read, whatever else lies in the store', () => {
+    const { density: _, allergies: __, ...old } = testHead();
+    expect(valueOf(unpackRecord(JSON.stringify({ v: 1, record: old })))).toMatchObject({ density: 'medium' });
+  });
+});
+
+describe('the records that one head is computed from', () => {
+  const recipes = Array.from({ length: 500 }, (_, index) => testRecipe(`r${index}`, ['1 tbsp honey']));
+  const gel = testRecipe('gel', ['3 tbsp linseed', '200 ml water']);
+  const cream = testRecipe('cream', ['100 g gel'], {}, makeLarder({ recipes: [gel] }));
+  const session = (headId: string, recipeId: string): StoredRecord => ({
+    ...STAMP,
+    kind: 'session',
+    id: `s-${headId}-${recipeId}`,
+    headId,
+    day: '2026-01-01' as never,
+    recipeId,
+    recipeVersion: 1,
+    contactMinutes: 30,
+    warmth: 'room',
+    note: '',
+  });
+  const records: StoredRecord[] = [gel, cream, ...recipes, session('ada', 'cream'), session('bo', 'r3')];
+  const ids = recordsFor(records, 'ada').map(({ id }) => id);
+
+  it('are hers, the recipes she uses with what these are made of, and the newest others', () => {
+    expect(ids).toEqual(expect.arrayContaining(['s-ada-cream', 'cream-1', 'gel-1', 'r499-1']));
+    expect(ids).not.toContain('s-bo-r3');
+    expect(ids).not.toContain('r3-1');
+  });
+
+  it('do not grow with the recipes that are only kept', () => {
+    expect(ids.length).toBeLessThan(100);
+  });
+});

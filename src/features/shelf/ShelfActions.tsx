@@ -1,0 +1,169 @@
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import {
+  batchLines,
+  movingForbidden,
+  PLACES,
+  type BatchEvent,
+  type Place,
+  type ShelfItem,
+} from '@/core/batches';
+import { classifyLines } from '@/core/classification';
+import type { Head } from '@/core/hair';
+import { cautionsFor } from '@/core/safety';
+import { selectHeads, useAppSelector } from '@/store';
+import { Body, Button, Choice, Problem, Small } from '@/ui';
+import { newStamp } from '../shared/stamp';
+import { PatchTests, useFirstUse } from '../shared/PatchTests';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useLarder } from '../shared/useLarder';
+import { useToday } from '../shared/useToday';
+
+export const PLACE_WORDS: Record<Place, string> = {
+  room: 'at room warmth',
+  fridge: 'in the fridge',
+  freezer: 'frozen',
+};
+
+const HALVES = [0.5, 1, 2] as const;
+const REASONS = ['smell', 'mould or specks', 'past its day', 'did not like it'] as const;
+
+/** What can be done with a batch: used on a head that may have it, moved, thrown out, made again. */
+export function ShelfActions({ item }: { item: ShelfItem }) {
+  const add = useAddRecords();
+  const today = useToday();
+  const heads = useAppSelector(selectHeads);
+  const [headId, setHeadId] = useState<string | null>(heads[0]?.headId ?? null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const head = heads.find((each) => each.headId === headId);
+  const { batch, name } = item;
+  const event = (part: Pick<BatchEvent, 'what'> & Partial<BatchEvent>, said: string) =>
+    add(
+      [
+        {
+          ...newStamp(),
+          kind: 'batch-event',
+          batchId: batch.batchId,
+          day: today,
+          portions: null,
+          place: null,
+          headId: null,
+          reason: '',
+          ...part,
+        },
+      ],
+      said,
+    );
+  const move = (place: Place) => {
+    const why = movingForbidden(item, place);
+    setProblem(why ?? null);
+    if (!why) event({ what: 'moved', place }, `${name} is now ${PLACE_WORDS[place]}.`);
+  };
+  return (
+    <View className="gap-3 border-l-4 border-line pl-3">
+      {item.state === 'past' ? (
+        <Problem>Past its day: throw it out rather than use it.</Problem>
+      ) : (
+        <View className="gap-2">
+          {heads.length > 1 ? (
+            <Choice
+              label="Used on"
+              options={heads.map((each) => ({ value: each.headId, label: each.name }))}
+              value={headId}
+              onChange={setHeadId}
+            />
+          ) : null}
+          {head ? (
+            <UseOn
+              item={item}
+              head={head}
+              onUse={(portions) =>
+                event({ what: 'used', portions, headId }, `${portions} of ${name} used on ${head.name}.`)
+              }
+            />
+          ) : (
+            <Small>Describe a head first; then what is used can be written down.</Small>
+          )}
+        </View>
+      )}
+      <View className="flex-row flex-wrap gap-2">
+        {PLACES.filter((place) => place !== item.place).map((place) => (
+          <Button
+            key={place}
+            label={item.place === 'freezer' ? `Thaw: ${place}` : `Move: ${place}`}
+            hint={`${item.place === 'freezer' ? 'Thaw' : 'Move'} ${name}: ${PLACE_WORDS[place]}`}
+            onPress={() => move(place)}
+          />
+        ))}
+      </View>
+      {problem ? <Problem live>{problem}</Problem> : null}
+      <Body>Throw it out, because of:</Body>
+      <View className="flex-row flex-wrap gap-2">
+        {REASONS.map((reason) => (
+          <Button
+            key={reason}
+            label={reason}
+            hint={`Throw out ${name}: ${reason}`}
+            onPress={() => event({ what: 'discarded', reason }, `${name} is thrown out.`)}
+          />
+        ))}
+      </View>
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label="Make it again"
+          hint={`Make ${name} again`}
+          onPress={() =>
+            router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId: batch.recipeId } })
+          }
+        />
+      </View>
+    </View>
+  );
+}
+
+interface UseOnProps {
+  readonly item: ShelfItem;
+  readonly head: Head;
+  readonly onUse: (portions: number) => void;
+}
+
+/** The uses that are offered for one head; none while a caution stops it or its patch test is not clear. */
+function UseOn({ item, head, onUse }: UseOnProps) {
+  const { batch, name, left } = item;
+  const larder = useLarder();
+  const { use } = useFirstUse(batch.recipeId, head);
+  const stops = useMemo(() => {
+    const recipe = larder.recipe(batch.recipeId, batch.recipeVersion);
+    const lines = batchLines(batch, recipe, larder);
+    const verdict = classifyLines(lines, head.school);
+    const texts = recipe?.lines.map(({ text }) => text);
+    return verdict.ok
+      ? cautionsFor(lines, verdict.value, head, texts).filter(({ level }) => level === 'stop')
+      : [];
+  }, [batch, larder, head]);
+  if (stops.length > 0)
+    return (
+      <View role="alert">
+        {stops.map(({ id, text, act }) => (
+          <Small key={id}>
+            Not for {head.name}: {text} {act}
+          </Small>
+        ))}
+      </View>
+    );
+  if (!use.may) return <PatchTests recipeId={batch.recipeId} recipeName={name} head={head} />;
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      {HALVES.filter((portions) => portions <= left).map((portions) => (
+        <Button
+          key={portions}
+          label={`Used ${portions === 0.5 ? 'half' : portions}`}
+          hint={`Used ${portions === 0.5 ? 'half a portion' : `${portions} ${portions === 1 ? 'portion' : 'portions'}`} of ${name}`}
+          onPress={() => onUse(portions)}
+        />
+      ))}
+    </View>
+  );
+}
