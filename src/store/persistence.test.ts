@@ -3,18 +3,24 @@ import { demoRecords } from '@/core/simulation';
 import type { StoredRecord } from '@/core/exchange';
 import {
   headChosen,
+  lineWeighed,
   makeStore,
+  makingEnded,
+  makingStarted,
   recordsAdded,
   saveRetried,
   selectAllRecords,
   selectDamaged,
   selectHeads,
+  selectMaking,
   selectPrefs,
   selectProblem,
   selectRecipes,
   selectStatus,
   selectUnsaved,
   startPersistence,
+  stepDone,
+  waterAdded,
 } from '.';
 import { browserStorage, type RecordStorage } from './recordStorage';
 
@@ -165,5 +171,46 @@ describe('a storage that is blocked', () => {
     store.dispatch(recordsAdded(demo));
     expect(selectHeads(store.getState())).toHaveLength(2);
     expect(selectProblem(store.getState())).toContain('export it before you leave');
+  });
+});
+
+describe('a making that is under way', () => {
+  const started = { recipeId: 'gel', version: 2, factor: 1.5, startedAt: '2026-05-13T10:00:00Z' };
+
+  it('is where it was after a reload, and gone when it is ended', async () => {
+    const memory = memoryStorage();
+    const first = await open(memory);
+    first.dispatch(makingStarted(started));
+    first.dispatch(stepDone({ id: 's1', done: true }));
+    first.dispatch(stepDone({ id: 's2', done: true }));
+    first.dispatch(stepDone({ id: 's2', done: false }));
+    first.dispatch(lineWeighed({ line: 0, grams: 31.5 }));
+    first.dispatch(waterAdded(25));
+    await settle();
+    const again = await open(memory);
+    expect(selectMaking(again.getState())).toEqual({
+      ...started,
+      done: ['s1'],
+      weighed: { 0: 31.5 },
+      waterAddedGrams: 25,
+    });
+    again.dispatch(makingEnded());
+    await settle();
+    expect(selectMaking((await open(memory)).getState())).toBeNull();
+  });
+
+  it('that is damaged in the store is none', async () => {
+    for (const text of ['{"recipeId": 4}', 'no json', '[]', '{"factor": -1}']) {
+      const store = await open(memoryStorage(new Map([['making', text]])));
+      expect(selectMaking(store.getState())).toBeNull();
+      expect(selectStatus(store.getState())).toBe('ready');
+    }
+  });
+
+  it('ignores a weight when nothing is under way', async () => {
+    const store = await open(memoryStorage());
+    store.dispatch(lineWeighed({ line: 0, grams: 10 }));
+    store.dispatch(stepDone({ id: 's1', done: true }));
+    expect(selectMaking(store.getState())).toBeNull();
   });
 });

@@ -33,6 +33,8 @@ function solver(): Promise<SolveProgramme> {
   loading ??= highsLoader({
     locateFile: (file) => new URL(`/solver/${file}`, globalThis.location.origin).href,
   }).then(solverFrom);
+  // What could not be fetched once, without a network, is fetched again at the next question.
+  loading.catch(() => (loading = undefined));
   return loading;
 }
 

@@ -2,10 +2,10 @@ import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { SCHOOL_WORDS, SCHOOLS } from '@/core/classification';
-import { allergenWords } from '@/core/batches';
-import { ALLERGIES, type Head } from '@/core/hair';
+import type { Head } from '@/core/hair';
 import { headChosen, useAppDispatch } from '@/store';
 import { Button, FieldGroup, Problem, Screen } from '@/ui';
+import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { FormChoice, FormField, FormToggles, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -77,7 +77,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
             name="allergies"
             label="This head reacts to"
             help="A recipe that holds it is stopped for this head."
-            options={ALLERGIES.map((value) => ({ value, label: allergenWords(value) }))}
+            options={ALLERGY_OPTIONS}
           />
         </View>
       }

@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import type { LabelReading } from '@/core/ingredients';
 import { rounded } from '@/core/measures';
 import { Body, Button, FieldGroup, Problem, Screen, Small } from '@/ui';
-import { FormChoice, FormField, resolverOf } from '../shared/form';
+import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
+import { FormChoice, FormField, FormToggles, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import {
@@ -63,6 +64,13 @@ export function OwnIngredientScreen() {
       ) : (
         <Figures control={control} />
       )}
+      <FormToggles
+        control={control}
+        name="allergens"
+        label="It holds something people react to"
+        help="A head that reacts to it is warned. What a label names is found by itself."
+        options={ALLERGY_OPTIONS}
+      />
       {reading && !reading.ok ? <Problem live>{reading.problems[0].message}</Problem> : null}
       <View className="flex-row flex-wrap gap-3">
         <Button tone="main" label="Save" onPress={save} testID="save-own" />

@@ -8,6 +8,7 @@ import {
   type OwnIngredient,
   type Role,
 } from '@/core/ingredients';
+import type { Allergy } from '@/core/hair';
 import { failed, failedBySchema, ok, rounded, sum, type Result } from '@/core/measures';
 import { numberFrom } from '../shared/amounts';
 
@@ -37,6 +38,8 @@ export interface OwnDraft {
   readonly fatKind: Ingredient['fatKind'];
   readonly gramsPerMl: string;
   readonly keeping: 'preserved' | 'fresh' | 'cooked' | 'oil' | 'dry';
+  /** What somebody could react to in it; a label's own allergens are added. */
+  readonly allergens: readonly Allergy[];
 }
 
 export const NEW_OWN: OwnDraft = {
@@ -48,6 +51,7 @@ export const NEW_OWN: OwnDraft = {
   fatKind: 'sealing',
   gramsPerMl: '1',
   keeping: 'preserved',
+  allergens: [],
 };
 
 type Stamp = Pick<OwnIngredient, 'id' | 'recordedAt'>;
@@ -77,7 +81,11 @@ function fromLabel(draft: OwnDraft, id: string): Result<{ ingredient: Ingredient
   const reading = productFromLabel(id, draft.name.trim(), draft.label);
   if (!reading.ok) return reading;
   const { ingredient, said } = reading.value;
-  return ok({ ingredient, note: `${said} Label: ${draft.label.trim().slice(0, 1500)}` });
+  const allergens = [...new Set([...ingredient.allergens, ...draft.allergens])];
+  return ok({
+    ingredient: { ...ingredient, allergens },
+    note: `${said} Label: ${draft.label.trim().slice(0, 1500)}`,
+  });
 }
 
 function fromFigures(draft: OwnDraft, id: string): Result<{ ingredient: Ingredient; note: string }> {
@@ -122,7 +130,7 @@ function fromFigures(draft: OwnDraft, id: string): Result<{ ingredient: Ingredie
       roles: rolesOf(value, draft.fatKind),
       measures: { gramsPerMl },
       preparations: [],
-      allergens: [],
+      allergens: [...draft.allergens],
       keeping: draft.keeping,
       sources: { composition: 'own-figures', actives: 'own-figures', measures: 'own-figures' },
     },

@@ -1,0 +1,95 @@
+import { makingSteps, timetableOf } from '@/core/making';
+import { makeLarder } from '@/core/recipes';
+import { STAMP, testRecipe, valueOf, weighedOf } from '@/core/testing';
+import { ofKind, type StoredRecord } from '@/core/exchange';
+import { blockedBy } from './MakeList';
+import { makingOf } from './makingOf';
+import { usedGramsOf } from './usedGrams';
+
+describe('the checklist', () => {
+  const { steps } = timetableOf(makingSteps(weighedOf(['4 tbsp linseed, soaked', '300 ml water']), null));
+  const named = (what: string) => {
+    const step = steps.find((each) => each.do === what);
+    if (!step) throw new Error(what);
+    return step;
+  };
+  const allBut = (...ids: string[]) => new Set(steps.map(({ id }) => id).filter((id) => !ids.includes(id)));
+
+  it('does not go on to the bowl before the straining is ticked', () => {
+    const [strain, combine] = [named('strain'), named('combine')];
+    expect(blockedBy(combine, steps, allBut(strain.id, combine.id))?.id).toBe(strain.id);
+    expect(blockedBy(combine, steps, allBut(combine.id))).toBeUndefined();
+  });
+
+  it('looks through a step that may be left out to the one behind it that may not', () => {
+    const [strain, combine, check] = [named('strain'), named('combine'), named('check')];
+    expect(blockedBy(check, steps, allBut(strain.id, combine.id, check.id))?.id).toBe(strain.id);
+    expect(blockedBy(check, steps, allBut(combine.id, check.id))).toBeUndefined();
+  });
+});
+
+describe('a making', () => {
+  const recipe = testRecipe('bowl', ['1 banana', '2 tbsp honey', '100 ml water', 'stir']);
+  const larder = makeLarder({ recipes: [recipe] });
+  const made = (factor: number) => valueOf(makingOf(recipe, factor, larder, new Map(), 'my-hair'));
+
+  it('is the same recipe in any size', () => {
+    expect(made(3).finishedGrams).toBeCloseTo(3 * made(1).finishedGrams, 6);
+    expect(made(3).verdict.strength).toBe(made(1).verdict.strength);
+    expect(made(3).lines.map(({ grams }) => grams)).toEqual(
+      recipe.lines.map(({ grams }) => (grams === null ? null : grams * 3)),
+    );
+  });
+
+  it('has a problem, not a screen that breaks, when nothing weighs', () => {
+    const empty = testRecipe('notes', ['stir well and wait']);
+    expect(makingOf(empty, 1, larder, new Map(), 'my-hair').ok).toBe(false);
+  });
+});
+
+describe('what really went on a head', () => {
+  const mask = testRecipe('mask', ['1 banana', '2 tbsp honey']);
+  const oil = testRecipe('oil', ['50 g coconut oil']);
+  const larder = makeLarder({ recipes: [mask, oil] });
+  const batch = (batchId: string, recipeId: string, portionGrams: number): StoredRecord => ({
+    ...STAMP,
+    kind: 'batch',
+    id: batchId,
+    batchId,
+    recipeId,
+    recipeVersion: 1,
+    madeOn: '2026-01-02' as never,
+    weighed: [],
+    waterAddedGrams: 0,
+    portions: 4,
+    portionGrams,
+    place: 'fridge',
+    note: '',
+  });
+  const used = (id: string, batchId: string, headId: string, portions: number): StoredRecord => ({
+    ...STAMP,
+    kind: 'batch-event',
+    id,
+    batchId,
+    day: '2026-01-03' as never,
+    what: 'used',
+    portions,
+    place: null,
+    headId,
+    reason: '',
+  });
+  const records = [
+    batch('m', 'mask', 100),
+    batch('o', 'oil', 20),
+    used('u1', 'm', 'ada', 1.5),
+    used('u2', 'm', 'bo', 1),
+    used('u3', 'o', 'ada', 0.5),
+  ];
+
+  it('is learned for each head, and for masks and oils apart', () => {
+    expect(usedGramsOf(records, 'ada', larder, false)).toEqual([150]);
+    expect(usedGramsOf(records, 'ada', larder, true)).toEqual([10]);
+    expect(usedGramsOf(records, 'bo', larder, true)).toEqual([]);
+    expect(ofKind(records, 'batch')).toHaveLength(2);
+  });
+});
