@@ -2,7 +2,9 @@
 const CORE = [
   'measures',
   'ingredients',
+  'products',
   'recipes',
+  'parsing',
   'classification',
   'formulation',
   'safety',
@@ -10,6 +12,7 @@ const CORE = [
   'sessions',
   'hair',
   'batches',
+  'pantry',
   'making',
   'planning',
   'exchange',

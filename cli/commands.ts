@@ -13,16 +13,10 @@ import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '
 import { estimateHair, SIGNALS, type Head } from '../src/core/hair';
 import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';
 import { MOST_WEEKS, planProblem, weekSearch } from '../src/core/planning';
-import {
-  CATALOGUE_LARDER,
-  parseRecipe,
-  readLines,
-  unreadLines,
-  weighedLines,
-  type ParsedLine,
-} from '../src/core/recipes';
+import { CATALOGUE_LARDER, readLines, unreadLines, weighedLines, type ParsedLine } from '../src/core/recipes';
 import { cautionsFor } from '../src/core/safety';
 import { demoRecords } from '../src/core/simulation';
+import { parseRecipe } from '../src/core/parsing';
 
 /** Input that a person can mend; said in one line, exit code 2. */
 export class CommandError extends Error {}

@@ -4,8 +4,9 @@ import { headsIn, historyOf } from '../src/core/exchange';
 import { estimateHair } from '../src/core/hair';
 import { calendarDay } from '../src/core/measures';
 import { planProblem, weekSearch } from '../src/core/planning';
-import { parseRecipe } from '../src/core/recipes';
+
 import { demoRecords } from '../src/core/simulation';
+import { parseRecipe } from '../src/core/parsing';
 
 function medianMs(runs: number, work: () => unknown): number {
   const times = Array.from({ length: runs }, () => {

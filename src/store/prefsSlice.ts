@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { VIEWS } from '@/core/making';
+import { VIEWS } from '@/core/measures';
 
 /** How this browser shows things; not part of a backup. */
 export const prefsSchema = z.object({

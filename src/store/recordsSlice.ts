@@ -1,7 +1,8 @@
 import { createEntityAdapter, createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { headsIn, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
-import { pantryOf } from '@/core/making';
+
 import { inOrder, liveRecords } from '@/core/measures';
+import { pantryOf } from '@/core/pantry';
 
 const adapter = createEntityAdapter<StoredRecord>();
 

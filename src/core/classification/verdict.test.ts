@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { classify, LOAD_KINDS, SCHOOLS, verdictHeadline, type TreatmentKind, type Verdict } from '.';
 import { CATALOGUE } from '../ingredients';
-import { parseRecipe } from '../recipes';
+
 import { parsedOf, valueOf, verdictOf as verdictOfLines } from '../testing';
+import { parseRecipe } from '../parsing';
 
 const verdictOf = (...lines: string[]): Verdict => verdictOfLines(lines);
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { batchEventSchema, batchSchema } from '../batches';
 import { headSchema } from '../hair';
 import { ownIngredientSchema } from '../ingredients';
-import { pantryItemSchema } from '../making';
+
 import { inOrder, instantSchema, withdrawalSchema, type Problem, type Result, failed, ok } from '../measures';
 import { headEventSchema, readingSchema } from '../readings';
 import { recipeVersionSchema } from '../recipes';
@@ -10,6 +10,7 @@ import { patchTestSchema } from '../safety';
 import { sessionSchema } from '../sessions';
 import { liftRecord } from './migrations';
 import { sortedKeys } from './sortedKeys';
+import { pantryItemSchema } from '../pantry';
 
 /** Everything that is ever stored: one schema a kind. */
 export const storedRecordSchema = z.discriminatedUnion('kind', [

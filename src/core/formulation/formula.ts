@@ -1,13 +1,7 @@
 import type { Ingredient } from '../ingredients';
 import { rounded, sum } from '../measures';
-import {
-  isBalancing,
-  readLines,
-  SHARE_TOLERANCE,
-  type Larder,
-  type ParsedRecipe,
-  type ReadLine,
-} from '../recipes';
+import { isBalancing, SHARE_TOLERANCE } from '../parsing';
+import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../recipes';
 
 /** What is wrong with a formula, beside the line it belongs to. */
 export interface FormulaFinding {

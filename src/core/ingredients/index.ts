@@ -27,4 +27,3 @@ export {
   usualPreparation,
 } from './catalogue';
 export { Lexicon, plainWords, singular, type Named, type PhraseMatch } from './lookUp';
-export { productFromLabel, sharesByRank, type LabelReading } from './label';

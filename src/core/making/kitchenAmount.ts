@@ -1,10 +1,6 @@
 import type { Ingredient, Preparation } from '../ingredients';
 import { rounded, UNITS } from '../measures';
 
-/** How a recipe is read: by weight, by spoon, or by share. */
-export const VIEWS = ['grams', 'spoons', 'percent'] as const;
-export type View = (typeof VIEWS)[number];
-
 export interface KitchenAmount {
   readonly text: string;
   /** What it really weighs, g. */

@@ -1,6 +1,7 @@
 import { rounded } from '../measures';
-import { tellingWord, type Larder, type SavedLine } from '../recipes';
+import { type Larder, type SavedLine } from '../recipes';
 import { spoonable, weighable, type KitchenAmount } from './kitchenAmount';
+import { tellingWord } from '../parsing';
 
 export interface LineInView {
   /** Its name, with the way of preparing that another name would not tell. */

@@ -2,12 +2,8 @@ import fc from 'fast-check';
 import loadHighs from 'highs';
 import {
   afterMaking,
-  againstJar,
-  costOf,
-  inStock,
   makeFromPantry,
   makingSteps,
-  pantryOf,
   realYieldGrams,
   SETTLED,
   settledWeight,
@@ -16,7 +12,6 @@ import {
   timetableOf,
   WISHES,
   type MakingStep,
-  type PantryItem,
   type SolveProgramme,
   type StockedIngredient,
   type TimedStep,
@@ -24,6 +19,7 @@ import {
 } from '.';
 import { ingredientById } from '../ingredients';
 import { invariant, sum } from '../measures';
+import { againstJar, costOf, inStock, pantryOf, type PantryItem } from '../pantry';
 import { remainingGrams } from '../recipes';
 import { STAMP, parsedOf, verdictOf, weighedOf } from '../testing';
 

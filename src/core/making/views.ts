@@ -1,7 +1,6 @@
-import { rounded } from '../measures';
+import { rounded, type View } from '../measures';
 import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../recipes';
 import { lineInView } from './lineInView';
-import type { View } from './kitchenAmount';
 import { percentsOf } from './scale';
 
 /**

@@ -11,7 +11,16 @@ export {
   weekdayOf,
   type CalendarDay,
 } from './calendarDay';
-export { CUPS, UNITS, VAGUE_UNITS, type CupKind, type UnitId, type UnitKind } from './units';
+export {
+  CUPS,
+  UNITS,
+  VAGUE_UNITS,
+  VIEWS,
+  type CupKind,
+  type UnitId,
+  type UnitKind,
+  type View,
+} from './units';
 export { countingIds, idSchema, type IdSource } from './ids';
 export { instantSchema, type Instant } from './instant';
 export { inOrder, liveRecords, recordBaseSchema, withdrawalSchema, type Withdrawal } from './record';

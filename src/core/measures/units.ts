@@ -90,3 +90,7 @@ export const CUPS = {
   metric: { label: 'metric cup', millilitres: UNITS['metric cup'].size },
 } as const;
 export type CupKind = keyof typeof CUPS;
+
+/** How a recipe is read: by weight, by spoon, or by share. */
+export const VIEWS = ['grams', 'spoons', 'percent'] as const;
+export type View = (typeof VIEWS)[number];

@@ -1,6 +1,4 @@
 export { RECIPE_LIMITS } from './limits';
-export { parseRecipe } from './parseRecipe';
-export { isBalancing, SHARE_TOLERANCE } from './shares';
 export {
   readLines,
   unreadLines,
@@ -12,7 +10,7 @@ export {
   type ReadLine,
   type UnreadLine,
 } from './parsedLine';
-export { CATALOGUE_LARDER, makeLarder, type Larder } from './larder';
+export { CATALOGUE_LARDER, makeLarder, type Larder, type LarderItem } from './larder';
 export {
   checkNoCycle,
   partGrams,
@@ -23,6 +21,5 @@ export {
 } from './weighedLine';
 export { recipeVersionSchema, savedLine, type RecipeVersion, type SavedLine } from './recipe';
 export { newestVersions } from './versions';
-export { tellingWord } from './lineText';
 export { stepsBefore, type LeadTask } from './leadTasks';
 export { compareLines, type ComparedPart } from './compare';

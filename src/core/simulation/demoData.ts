@@ -11,11 +11,10 @@ import {
   type CalendarDay,
   type IdSource,
 } from '../measures';
-import { productFromLabel } from '../ingredients';
+
 import {
   CATALOGUE_LARDER,
   makeLarder,
-  parseRecipe,
   savedLine,
   weighedLines,
   type Larder,
@@ -34,6 +33,8 @@ import {
   type DemoRecipe,
 } from './demoScenario';
 import { VirtualHead } from './virtualHead';
+import { productFromLabel } from '../products';
+import { parseRecipe } from '../parsing';
 
 type HeadKey = keyof typeof DEMO_HEADS;
 

@@ -5,7 +5,6 @@ import type { Result } from '../measures';
 import {
   CATALOGUE_LARDER,
   makeLarder,
-  parseRecipe,
   readLines,
   savedLine,
   weighedLines,
@@ -14,6 +13,7 @@ import {
   type RecipeVersion,
   type WeighedLine,
 } from '../recipes';
+import { parseRecipe } from '../parsing';
 
 export const STAMP = { recordedAt: '2026-01-01T10:00:00Z' } as const;
 

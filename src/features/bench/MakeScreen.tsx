@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { againstJar, errorText, inStock, lineInView, type Cost, type PantryItem } from '@/core/making';
+import { errorText, lineInView } from '@/core/making';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import type { Ingredient } from '@/core/ingredients';
 import { sum } from '@/core/measures';
@@ -30,6 +30,7 @@ import { makingOf, type Making } from './makingOf';
 import { Substitutes } from './Substitutes';
 import { useAmount } from './useAmount';
 import { usedGramsOf } from './usedGrams';
+import { againstJar, inStock, type Cost, type PantryItem } from '@/core/pantry';
 
 /** Makes a batch: how much, what is missing, the steps, and onto the shelf. */
 export function MakeScreen({ recipeId }: { recipeId: string }) {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Formula, FormulaFinding } from '@/core/formulation';
-import { errorText, lineInView, percentText, type View as AmountView } from '@/core/making';
+import { errorText, lineInView, percentText } from '@/core/making';
 import {
   readLines,
   type Alternative,
@@ -11,6 +11,7 @@ import {
 } from '@/core/recipes';
 import { Body, Button, Problem, Small, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
+import { type View as AmountView } from '@/core/measures';
 
 interface RecipeLinesProps {
   readonly recipe: ParsedRecipe;

@@ -1,15 +1,6 @@
 import { verdictHeadline, classifyLines, type School, type Verdict } from '@/core/classification';
 import { densityOf } from '@/core/formulation';
-import {
-  costOf,
-  makingSteps,
-  scaledLines,
-  timetableOf,
-  type Cost,
-  type PantryItem,
-  type Phases,
-  type Timetable,
-} from '@/core/making';
+import { makingSteps, scaledLines, timetableOf, type Phases, type Timetable } from '@/core/making';
 import { ok, type Result } from '@/core/measures';
 import {
   weighedLines,
@@ -18,6 +9,7 @@ import {
   type SavedLine,
   type WeighedLine,
 } from '@/core/recipes';
+import { costOf, type Cost, type PantryItem } from '@/core/pantry';
 
 export interface Making {
   readonly recipe: RecipeVersion;

@@ -1,12 +1,12 @@
 import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/measures';
 import {
   checkNoCycle,
-  parseRecipe,
   recipeVersionSchema,
   savedLine,
   type Larder,
   type RecipeVersion,
 } from '@/core/recipes';
+import { parseRecipe } from '@/core/parsing';
 
 /** A recipe as it stands in the form. */
 export interface RecipeDraft {

@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import type { LabelReading } from '@/core/ingredients';
+
 import { rounded } from '@/core/measures';
 import { Body, Button, FieldGroup, Problem, Screen, Small } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
@@ -17,6 +17,7 @@ import {
   PROTEIN_FORM_OPTIONS,
   type OwnDraft,
 } from './ownDraft';
+import type { LabelReading } from '@/core/products';
 
 /** An ingredient that the catalogue lacks: a bought product by its label, or anything by its figures. */
 export function OwnIngredientScreen() {

@@ -1,7 +1,7 @@
 import { Link, router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
-import { inStock, type PantryItem } from '@/core/making';
+
 import type { Ingredient } from '@/core/ingredients';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Button, Field, Heading, Screen, Small, Strong } from '@/ui';
@@ -11,6 +11,7 @@ import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useLarder } from '../shared/useLarder';
 import { MakeableNow } from './MakeableNow';
+import { inStock, type PantryItem } from '@/core/pantry';
 
 const OFFERED = 6;
 

@@ -1,16 +1,15 @@
 import {
   FAT_KINDS,
   ownIngredientSchema,
-  productFromLabel,
   PROTEIN_FORMS,
   type Ingredient,
-  type LabelReading,
   type OwnIngredient,
   type Role,
 } from '@/core/ingredients';
 import type { Allergy } from '@/core/hair';
 import { failed, failedBySchema, ok, rounded, sum, type Result } from '@/core/measures';
 import { numberFrom } from '../shared/amounts';
+import { productFromLabel, type LabelReading } from '@/core/products';
 
 /** Figures that can be typed, per 100 g; empty is none. */
 export const FIGURES = [

@@ -1,6 +1,6 @@
-import { pantryItemSchema, type PantryItem } from '@/core/making';
 import { failed, failedBySchema, ok, type Result } from '@/core/measures';
 import { numberFrom } from '../shared/amounts';
+import { pantryItemSchema, type PantryItem } from '@/core/pantry';
 
 /** What is there of one ingredient, as typed. */
 export interface StockDraft {

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
-import { inStock, type StockedIngredient } from '@/core/making';
+import { type StockedIngredient } from '@/core/making';
 import { selectPantry, useAppSelector } from '@/store';
 import { useLarder } from './useLarder';
+import { inStock } from '@/core/pantry';
 
 /** Tap water is always there. */
 const ALWAYS = 'water';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { parseRecipe, readLines, RECIPE_LIMITS, unreadLines, type ParsedLine } from '.';
+import { parseRecipe } from '.';
+import { readLines, RECIPE_LIMITS, unreadLines, type ParsedLine } from '../recipes';
 import { parsedOf } from '../testing';
 
 function lineOf(text: string): ParsedLine {

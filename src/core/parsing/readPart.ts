@@ -7,11 +7,16 @@ import {
   type Preparation,
 } from '../ingredients';
 import { CUPS, rounded, UNITS, VAGUE_UNITS, type CupKind, type Problem, type UnitId } from '../measures';
-import type { Larder, LarderItem } from './larder';
-import { RECIPE_LIMITS } from './limits';
+import {
+  RECIPE_LIMITS,
+  type Assumption,
+  type Larder,
+  type LarderItem,
+  type ReadLine,
+  type UnreadLine,
+} from '../recipes';
 import { lineAmount, type LineAmount } from './lineAmount';
 import { amountText, lineText, preparationNamed, tellingWord } from './lineText';
-import type { Assumption, ReadLine, UnreadLine } from './parsedLine';
 
 /** Heaped spoons hold about a third more (working assumption). */
 const HEAPED_FACTOR = 1.3;

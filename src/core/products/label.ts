@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import inciNames from '../../../data/inci.json';
 import { clamp, failed, invariant, ok, rounded, sum, type Result } from '../measures';
-import type { Ingredient, ProteinForm, Role } from './ingredient';
-import { plainWords } from './lookUp';
+import { plainWords, type Ingredient, type ProteinForm, type Role } from '../ingredients';
 
 /** What a name on a label stands for. */
 const PARTS = [

@@ -1,5 +1,5 @@
 import { rounded, sum } from '../measures';
-import type { ParsedLine, ReadLine } from './parsedLine';
+import type { ParsedLine, ReadLine } from '../recipes';
 import { unreadPart } from './readPart';
 
 /** Grams of a batch made of percents alone. */

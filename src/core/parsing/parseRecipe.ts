@@ -1,10 +1,15 @@
 import { plainWords } from '../ingredients';
 import { failed, ok, rounded, type CupKind, type Problem, type Result } from '../measures';
-import { CATALOGUE_LARDER, type Larder } from './larder';
-import { RECIPE_LIMITS } from './limits';
+import {
+  CATALOGUE_LARDER,
+  RECIPE_LIMITS,
+  type Larder,
+  type ParsedLine,
+  type ParsedRecipe,
+  type ReadLine,
+} from '../recipes';
 import { lineAmount, type LineAmount } from './lineAmount';
 import { amountsInInstruction, rowParts, summedAmounts } from './parts';
-import type { ParsedLine, ParsedRecipe, ReadLine } from './parsedLine';
 import { readPart, unreadPart, type ReadingOptions, type ReadPart } from './readPart';
 import { rewritten, rewrittenPart } from './rewrites';
 import { balanced, withShares, BALANCE } from './shares';

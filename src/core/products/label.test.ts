@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import inciNames from '../../../data/inci.json';
-import { ingredientSchema, productFromLabel, sharesByRank } from '.';
-import { inciEntrySchema } from './label';
+import { inciEntrySchema, productFromLabel, sharesByRank } from '.';
+import { ingredientSchema } from '../ingredients';
 import { sum } from '../measures';
 import { makeLarder } from '../recipes';
 import { STAMP, valueOf, verdictOf, weighedOf } from '../testing';

@@ -1,0 +1,9 @@
+export {
+  againstJar,
+  costOf,
+  inStock,
+  pantryItemSchema,
+  pantryOf,
+  type Cost,
+  type PantryItem,
+} from './pantry';

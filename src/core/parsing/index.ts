@@ -1,0 +1,3 @@
+export { tellingWord } from './lineText';
+export { parseRecipe } from './parseRecipe';
+export { isBalancing, SHARE_TOLERANCE } from './shares';

@@ -1,0 +1,1 @@
+export { inciEntrySchema, productFromLabel, sharesByRank, type LabelReading } from './label';
