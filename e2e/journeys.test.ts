@@ -2,7 +2,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { calendarDay } from '../src/core/measures';
-import { readBackup, writeBackup } from '../src/core/exchange';
+import { DATA_VERSION, readBackup, writeBackup } from '../src/core/exchange';
 import { demoRecords } from '../src/core/simulation';
 import type { Browser } from './support/browser';
 import { readsIn, unhurriedDemo } from './support/records';
@@ -15,7 +15,7 @@ async function pasteRecipe(browser: Browser): Promise<void> {
   await browser.goto('/bench/new');
   await browser.write(
     'recipe-text',
-    '2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk\n2 tbsp flaxx seed',
+    '2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk\n2 tbsp flx',
   );
 }
 
@@ -44,15 +44,15 @@ describe('a pasted recipe', () => {
     await browser.opensDemo();
     await pasteRecipe(browser);
     await browser.sees('Moisture, fairly strong');
-    await browser.sees('No ingredient of this name');
+    await browser.sees('Nothing of this name');
     await browser.press('Write 2 tbsp linseed instead');
     await browser.sees('of the softening');
-    expect(await browser.text()).not.toContain('No ingredient of this name');
+    expect(await browser.text()).not.toContain('Nothing of this name');
     await browser.pressId('save-recipe');
     await browser.sees('needs a name');
     await browser.write('recipe-name', 'Papaya slip');
     await browser.pressId('save-recipe');
-    await browser.sees('9 recipes');
+    await browser.sees('11 recipes');
     await browser.driver.navigate().refresh();
     await browser.sees('Papaya slip');
   });
@@ -189,13 +189,13 @@ describe('records', () => {
     const browser = await phone();
     await browser.opensDemo();
     await browser.goto('/bench');
-    await browser.sees('8 recipes');
+    await browser.sees('10 recipes');
     const first = await browser.driver.getWindowHandle();
     await browser.driver.switchTo().newWindow('tab');
     await pasteRecipe(browser);
     await browser.write('recipe-name', 'From the other tab');
     await browser.pressId('save-recipe');
-    await browser.sees('9 recipes');
+    await browser.sees('11 recipes');
     await browser.driver.switchTo().window(first);
     await browser.sees('From the other tab');
   });
@@ -246,8 +246,8 @@ describe('records', () => {
     writeFileSync(
       newer,
       writeBackup(demoRecords(calendarDay('2026-05-13')), '2026-05-13T12:00:00Z').replace(
-        '"version": 1',
-        '"version": 2',
+        `"version": ${DATA_VERSION}`,
+        `"version": ${DATA_VERSION + 1}`,
       ),
     );
     await (await browser.byTestId('backup-file')).sendKeys(newer);
@@ -278,13 +278,13 @@ describe('a head', () => {
     const browser = await phone();
     await browser.opensDemo();
     await browser.goto('/bench/kefir-mango');
-    await browser.sees('Balanced, light');
+    await browser.sees('For you, by the school in force: moisture, light');
     await browser.goto('/heads/maren');
     await browser.press('any protein: Food protein counts nearly as much as broken-down protein.');
     await browser.pressId('save-head');
     await browser.sees('Protein: any protein');
     await browser.press('Bench');
-    await browser.sees('Protein, strong');
+    await browser.sees('for you protein, fairly strong');
   });
 });
 

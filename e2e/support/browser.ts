@@ -98,7 +98,7 @@ export class Browser {
       PATIENCE_MS,
       'there is no headline on the page',
     );
-    return text ?? '';
+    return (text ?? '').replaceAll('\u00a0', ' ');
   }
 
   /** Presses what is called this: a button, a choice or a link. */

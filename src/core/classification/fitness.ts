@@ -103,6 +103,19 @@ const RULES: Record<TreatmentRole, Rule> = {
   },
 };
 
+/** Fibre, g in 100 g, from which a powder is felt between the strands (working assumption). */
+const GRITTY_FIBRE = 5;
+
+/** Whether a ground or sifted plant is left in, unstrained. */
+export function leavesGrit({ ingredient, preparation }: WeighedLine): boolean {
+  return (
+    preparation !== null &&
+    !preparation.strain &&
+    ingredient.composition.fibre > GRITTY_FIBRE &&
+    preparation.stages.some(({ do: what }) => what === 'sift' || what === 'grind')
+  );
+}
+
 /** What a recipe is good as, and what not, each with its reason. */
 export function rolesOf(verdict: Verdict, lines: readonly WeighedLine[]): RoleFit[] {
   const { loads } = verdict;
@@ -110,13 +123,7 @@ export function rolesOf(verdict: Verdict, lines: readonly WeighedLine[]): RoleFi
     verdict,
     fat: loads.penetratingOil + loads.sealingOil,
     dry: 100 - loads.water,
-    gritty: lines.find(
-      ({ ingredient, preparation }) =>
-        preparation &&
-        !preparation.strain &&
-        preparation.stages.length > 0 &&
-        ingredient.composition.fibre > 5,
-    )?.ingredient.name,
+    gritty: lines.find(leavesGrit)?.ingredient.name,
   };
   return TREATMENT_ROLES.map((role) => ({ role, ...RULES[role](facts) }));
 }

@@ -7,6 +7,7 @@ export {
   acidityWords,
   confidenceWord,
   flipWords,
+  kindWords,
   KIND_WORDS,
   SCHOOL_WORDS,
   verdictHeadline,
@@ -15,4 +16,4 @@ export {
 export { doseOf, POROSITIES, type PorosityGuess, type Warmth } from './contact';
 export { acidityOf, type Acidity } from './acidity';
 export type { Flip } from './flips';
-export { ROLE_WORDS, type RoleFit, type TreatmentRole } from './fitness';
+export { leavesGrit, ROLE_WORDS, type RoleFit, type TreatmentRole } from './fitness';

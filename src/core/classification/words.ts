@@ -33,15 +33,17 @@ export const SCHOOL_WORDS: Record<School, { readonly label: string; readonly mea
  * The headline: "Moisture, fairly strong"; where the outer schools part over protein, the disagreement itself: "Firms for
  * some, moisture for others".
  */
-export function verdictHeadline({
-  kind,
-  strength,
-  schools,
-}: Pick<Verdict, 'kind' | 'strength' | 'schools'>): string {
+export function verdictHeadline(verdict: Pick<Verdict, 'kind' | 'strength' | 'schools'>): string {
+  const { schools } = verdict;
   const [any, broken] = [schools['any-protein'].kind, schools['broken-down'].kind];
   return any === 'protein' && broken !== 'protein' && broken !== 'balanced'
     ? `Firms for some, ${KIND_WORDS[broken].toLowerCase()} for others`
-    : `${KIND_WORDS[kind]}, ${strengthWord(strength)}`;
+    : kindWords(verdict);
+}
+
+/** "Moisture, fairly strong": by the school in force alone. */
+export function kindWords({ kind, strength }: Pick<Verdict, 'kind' | 'strength'>): string {
+  return `${KIND_WORDS[kind]}, ${strengthWord(strength)}`;
 }
 
 /** "With 4.2 g gelatin instead of 11 g it would be balanced." */

@@ -1,4 +1,4 @@
-import { KIND_WORDS, strengthWord, verdictOfPush, type SchoolVerdict, type Verdict } from '../classification';
+import { kindWords, verdictOfPush, type SchoolVerdict, type Verdict } from '../classification';
 import { clamp } from '../measures';
 import type { Response } from './hairState';
 import { FIRMNESS_PER_PUSH, priorEffect } from './signals';
@@ -37,7 +37,7 @@ export function ownVerdict(verdict: Verdict, response: Response | undefined): Ow
 }
 
 /** "On Ada’s hair it acts firmer than it reads (5 uses): balanced, light." */
-export function ownVerdictWords({ kind, strength, acts, uses }: OwnVerdict, name: string): string {
-  const reads = `${KIND_WORDS[kind]}, ${strengthWord(strength)}`.toLowerCase();
-  return `On ${name}’s hair it acts ${acts} than it reads (${uses} ${uses === 1 ? 'use' : 'uses'}): ${reads}.`;
+export function ownVerdictWords(own: OwnVerdict, name: string): string {
+  const times = `${own.uses} ${own.uses === 1 ? 'use' : 'uses'}`;
+  return `On ${name}’s hair it acts ${own.acts} than it reads (${times}): ${kindWords(own).toLowerCase()}.`;
 }

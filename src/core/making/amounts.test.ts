@@ -8,6 +8,7 @@ import {
   scaleFactor,
   spoonable,
   weighable,
+  withReplaced,
   type ScaleTarget,
 } from '.';
 import { densityOf } from '../formulation';
@@ -176,5 +177,36 @@ describe('grams, spoons and percent', () => {
       '100% honey',
       'Stir.',
     ]);
+  });
+});
+
+describe('a line that is replaced', () => {
+  const agave = ingredientById('agave');
+  invariant(agave, 'the catalogue has agave');
+  const replaced = (lines: readonly string[], index: number) =>
+    withReplaced(testRecipe('r', lines), index, [{ ingredient: agave, grams: 30 }], CATALOGUE_LARDER).split(
+      '\n',
+    );
+
+  it('leaves the other rows as they were written', () => {
+    expect(replaced(['Bowl:', '2 tbsp honey', 'half a banana', 'stir'], 1)).toEqual([
+      'Bowl:',
+      '30 g agave syrup',
+      'half a banana',
+      'stir',
+    ]);
+  });
+
+  it('takes a row that names several things apart', () => {
+    expect(replaced(['honey and olive oil, 1 tbsp each', '1 egg'], 0)).toEqual([
+      '30 g agave syrup',
+      '14 g olive oil',
+      '1 egg',
+    ]);
+  });
+
+  it('tells rows that read the same apart', () => {
+    const twice = ['1 tbsp honey', '1 tbsp honey', '1 egg'];
+    expect(replaced(twice, 1)).toEqual(['1 tbsp honey', '30 g agave syrup', '1 egg']);
   });
 });

@@ -1,6 +1,6 @@
 import { classifyLines, lineLoads, type School, type TreatmentKind, type Verdict } from '../classification';
-import { usualPreparation } from '../ingredients';
-import { remainingGrams, type WeighedLine } from '../recipes';
+import { usualPreparation, type Active } from '../ingredients';
+import { partGrams, remainingGrams, surviving, type WeighedLine } from '../recipes';
 import type { Constraint, Programme, SolveProgramme } from './linearProgramme';
 import type { StockedIngredient } from './substitutes';
 
@@ -21,8 +21,8 @@ export const WISHES = {
   'light-protein': {
     label: 'a light protein',
     kind: 'protein',
-    firm: [0.6, 1.05],
-    soft: [0, 2.5],
+    firm: [0.75, 1.05],
+    soft: [0, 3.3],
     fat: [0, 12],
   },
   'strong-protein': {
@@ -58,10 +58,15 @@ const LEAST_SHARE = 2;
 /** Essential oil at most, g per 100 g, as in the cautions. */
 const ESSENTIAL_OIL_MOST = 0.5;
 const ACID_MOST = 0.6;
-/** A mask that is not an oil holds at least so much that is neither water nor syrup, or it runs. */
-const BODY_LEAST = 5;
-/** An oil treatment holds hardly any water: it would part. */
-const OIL_WATER_MOST = 3;
+/**
+ * A mask that is not an oil needs body, or it runs off: protein, starch, fibre and fatty alcohols by their grams, gums as
+ * ten times and gelatin, which sets, as five times theirs; g per 100 g (working assumption).
+ */
+const BODY_LEAST = 3;
+const GUM_BODY = 10;
+const GELATIN_BODY = 5;
+/** An oil treatment holds hardly anything but oil: water would part from it, powder would sink. */
+const BESIDE_OIL_MOST = 3;
 /** Of one thing other than water at most, so that a proposal is a recipe. */
 const SHARE_MOST = 85;
 
@@ -70,7 +75,10 @@ export interface PantryRecipe {
   readonly verdict: Verdict;
 }
 
-/** Recipes of the wished kind from what is there, the simplest first; none where the pantry does not reach. */
+/**
+ * Recipes of the wished kind from what is there, the simplest first, each carried by another ingredient; none where the
+ * pantry does not reach.
+ */
 export async function makeFromPantry(
   wish: WishId,
   stock: readonly StockedIngredient[],
@@ -81,7 +89,7 @@ export async function makeFromPantry(
     .filter(({ gramsLeft }) => gramsLeft === null || gramsLeft >= LEAST_SHARE / 10)
     .map((stocked) => ({ ...stocked, one: oneGram(stocked) }));
   const found: PantryRecipe[] = [];
-  const taken: string[][] = [];
+  const taken: string[] = [];
   // A wish may need more tries than proposals: what the verdict reads otherwise is passed over.
   for (let attempt = 0; attempt < 2 * PROPOSALS && found.length < PROPOSALS; attempt++) {
     const solution = await solve(programmeFor(WISHES[wish], candidates, school, taken));
@@ -90,7 +98,9 @@ export async function makeFromPantry(
       const grams = solution.values[`x${index}`] ?? 0;
       return grams > 0.01 ? [{ line: { ...one, grams, line: index }, index }] : [];
     });
-    taken.push(chosen.map(({ index }) => `b${index}`));
+    const leader = leading(WISHES[wish].kind, chosen, school);
+    if (leader === undefined) break;
+    taken.push(`b${leader}`);
     const lines = chosen
       .map(({ line }, index) => ({ ...line, line: index }))
       .sort((a, b) => b.grams - a.grams);
@@ -107,14 +117,37 @@ function oneGram({ ingredient }: StockedIngredient): WeighedLine {
   return { text: ingredient.name, ingredient, preparation, grams: 1, line: 0, via: [] };
 }
 
+/** Index of what carries the wished kind. */
+function leading(
+  kind: TreatmentKind,
+  chosen: readonly { readonly line: WeighedLine; readonly index: number }[],
+  school: School,
+): number | undefined {
+  const carried = (line: WeighedLine) => {
+    const { firm, soft, penetratingOil, sealingOil } = lineLoads(line, school).loads;
+    return kind === 'protein' ? firm : kind === 'oil' ? penetratingOil + sealingOil : soft;
+  };
+  return [...chosen].sort((a, b) => carried(b.line) - carried(a.line))[0]?.index;
+}
+
+function bodyGrams(line: WeighedLine): number {
+  const { ingredient, preparation, grams } = line;
+  const active = (part: Active) =>
+    (grams * (ingredient.actives[part] ?? 0) * surviving(preparation, part)) / 100;
+  const protein = partGrams(line, 'protein') * (ingredient.proteinForm === 'gelatin' ? GELATIN_BODY : 1);
+  const food = protein + partGrams(line, 'starch') + partGrams(line, 'fibre');
+  return food + GUM_BODY * active('mucilage') + active('emollient') + active('cationic');
+}
+
 function programmeFor(
   wish: Wish,
   candidates: readonly Candidate[],
   school: School,
-  taken: readonly (readonly string[])[],
+  taken: readonly string[],
 ): Programme {
   const names = candidates.map((_, index) => ({ x: `x${index}`, b: `b${index}` }));
   const loads = candidates.map(({ one }) => lineLoads(one, school).loads);
+  const bodies = candidates.map(({ one }) => bodyGrams(one));
   const yields = candidates.map(({ one }) => remainingGrams(one));
   const row = (of: (index: number) => number) =>
     names.map(({ x }, index) => ({ name: x, factor: of(index) }));
@@ -153,11 +186,11 @@ function programmeFor(
       { terms: row(load('surfactant')), is: '<=', value: ESSENTIAL_OIL_MOST },
       { terms: row(load('dye')), is: '<=', value: ESSENTIAL_OIL_MOST },
       wish.kind === 'oil'
-        ? { terms: row(load('water')), is: '<=', value: OIL_WATER_MOST }
+        ? { terms: row((index) => (yields[index] ?? 0) - fat(index)), is: '<=', value: BESIDE_OIL_MOST }
         : {
-            terms: row((index) => load('water')(index) + load('humectant')(index)),
-            is: '<=',
-            value: BATCH_GRAMS - BODY_LEAST,
+            terms: row((index) => bodies[index] ?? 0),
+            is: '>=',
+            value: BODY_LEAST,
           },
       ...names.flatMap(({ x, b }, index): Constraint[] => [
         {
@@ -179,11 +212,7 @@ function programmeFor(
       ]),
       { terms: names.map(({ b }) => ({ name: b, factor: 1 })), is: '<=', value: MOST_PARTS },
       { terms: names.map(({ b }) => ({ name: b, factor: 1 })), is: '>=', value: 2 },
-      ...taken.map((chosen) => ({
-        terms: chosen.map((name) => ({ name, factor: 1 })),
-        is: '<=' as const,
-        value: chosen.length - 1,
-      })),
+      ...taken.map((name) => ({ terms: [{ name, factor: 1 }], is: '<=' as const, value: 0 })),
     ],
     bounds: names.map(({ x }, index) => ({ name: x, low: 0, high: most[index] ?? 0 })),
     binary: names.map(({ b }) => b),

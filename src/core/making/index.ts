@@ -3,6 +3,7 @@ export { lineInView, percentText, type LineInView } from './lineInView';
 export { percentsOf, scaledLines, scaleFactor, type ScaleTarget } from './scale';
 export { rewriteIn } from './views';
 export { afterMaking, realYieldGrams } from './usedUp';
+export { asWritten, partText, withReplaced } from './replaced';
 export { makingSteps, type MakingStep, type Phases } from './steps';
 export { timetableOf, type TimedStep, type Timetable } from './timetable';
 export { SCALE_GONE_MS, SETTLED, settledWeight, type ScaleSample } from './weighIn';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import cautionList from '../../../data/cautions.json';
-import { acidityOf, classifyLines, type Verdict } from '../classification';
+import { acidityOf, classifyLines, leavesGrit, type Verdict } from '../classification';
 import { idSchema } from '../measures';
 import type { WeighedLine } from '../recipes';
 
@@ -115,14 +115,7 @@ const RULES: { [K in KeyOf<Condition>]: RuleOf<Extract<Condition, Record<K, unkn
       ({ ingredient, preparation }) =>
         ingredient.composition.fat > 50 && preparation?.stages.some((stage) => stage.do === 'melt'),
     ),
-  gritLeftIn: (_, { lines }) =>
-    lines.some(
-      ({ ingredient, preparation }) =>
-        preparation !== null &&
-        !preparation.strain &&
-        ingredient.composition.fibre > 5 &&
-        preparation.stages.some((stage) => stage.do === 'sift' || stage.do === 'grind'),
-    ),
+  gritLeftIn: (_, { lines }) => lines.some(leavesGrit),
   hiddenProtein: (_, { lines, verdict }) =>
     verdict.kind === 'moisture' && brokenDownProtein(lines) > HIDDEN_PROTEIN_LOAD,
   doubleProtein: (_, { lines, verdict }) =>

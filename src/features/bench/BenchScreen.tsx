@@ -1,7 +1,7 @@
 import { Link, router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
-import { classifyLines, verdictHeadline } from '@/core/classification';
+import { classifyLines, kindWords, verdictHeadline, type Verdict } from '@/core/classification';
 import { weighedLines, type RecipeVersion } from '@/core/recipes';
 import { selectRecipes, useAppSelector } from '@/store';
 import { Body, Button, Field, Heading, Lead, Small, Strong, useWide, useWidth } from '@/ui';
@@ -66,8 +66,6 @@ export function BenchScreen() {
   return (
     <FlatList
       key={columns}
-      role="list"
-      aria-label="Recipes"
       className="flex-1"
       contentContainerClassName={`w-full p-5 pb-16 ${wide ? 'max-w-[1100px]' : ''}`}
       columnWrapperClassName={columns > 1 ? 'gap-8' : undefined}
@@ -84,6 +82,12 @@ export function BenchScreen() {
 
 const USE_WORDS = { mask: 'mask', 'pre-poo': 'pre-poo', rinse: 'rinse or mist' } as const;
 
+/** The headline, and what the school in force says where the headline is a disagreement. */
+function inList(verdict: Verdict): string {
+  const [headline, own] = [verdictHeadline(verdict), kindWords(verdict)];
+  return headline === own ? own : `${headline}; for you ${own.toLowerCase()}`;
+}
+
 function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }) {
   const school = useHead()?.school ?? 'my-hair';
   const larder = useLarder();
@@ -92,14 +96,14 @@ function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }
     return lines.ok ? classifyLines(lines.value, school) : lines;
   }, [recipe, school, larder]);
   return (
-    <View role="listitem" className="border-t border-line" style={{ width }}>
+    <View className="border-t border-line" style={{ width }}>
       <Link href={{ pathname: '/bench/[recipeId]', params: { recipeId: recipe.recipeId } }} className="py-3">
         <View className="w-full gap-1">
           <Strong className="text-lead">{recipe.name}</Strong>
           {verdict.ok ? (
             <>
-              <Body>{verdictHeadline(verdict.value)}</Body>
-              <PushBar width={width} {...verdict.value.push} label={verdictHeadline(verdict.value)} />
+              <Body>{inList(verdict.value)}</Body>
+              <PushBar width={width} {...verdict.value.push} label={inList(verdict.value)} />
             </>
           ) : (
             <Body>{verdict.problems[0].message}</Body>

@@ -234,6 +234,7 @@ function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
             {missing === index ? (
               <Substitutes
                 recipe={making.recipe}
+                factor={making.factor}
                 lines={making.weighed}
                 replaced={index}
                 verdict={making.verdict}
@@ -279,7 +280,7 @@ function CostPane({ cost, making, portions, pantry, larder }: CostPaneProps) {
       ) : (
         <>
           <Body>
-            {money(cost.total)} for the batch
+            {money(cost.total)} for the batch, in the currency of your prices
             {portions > 1 ? `, ${money(cost.total / portions)} for each head` : ''}
           </Body>
           {cost.parts.map(({ name, price }) => (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Formula, FormulaFinding } from '@/core/formulation';
+import type { View as AmountView } from '@/core/measures';
 import { errorText, lineInView, percentText } from '@/core/making';
 import {
   readLines,
@@ -11,7 +12,6 @@ import {
 } from '@/core/recipes';
 import { Body, Button, Problem, Small, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
-import { type View as AmountView } from '@/core/measures';
 
 interface RecipeLinesProps {
   readonly recipe: ParsedRecipe;

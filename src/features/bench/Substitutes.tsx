@@ -2,14 +2,17 @@ import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { verdictHeadline, type School, type Verdict } from '@/core/classification';
-import { weighable, type Substitute } from '@/core/making';
+import { asWritten, partText, withReplaced, type Substitute } from '@/core/making';
 import type { RecipeVersion, WeighedLine } from '@/core/recipes';
 import { askSolver } from '@/workers';
 import { Body, Button, Problem, Small } from '@/ui';
+import { useLarder } from '../shared/useLarder';
 import { useStock } from '../shared/useStock';
 
 interface SubstitutesProps {
   readonly recipe: RecipeVersion;
+  /** How many times the recipe as written the lines are. */
+  readonly factor: number;
   readonly lines: readonly WeighedLine[];
   /** Index of the line that is missing. */
   readonly replaced: number;
@@ -21,8 +24,9 @@ interface SubstitutesProps {
 const FAR_MISS = 0.6;
 
 /** What can take the place of one line, from the pantry, with what changes. */
-export function Substitutes({ recipe, lines, replaced, verdict, school }: SubstitutesProps) {
+export function Substitutes({ recipe, factor, lines, replaced, verdict, school }: SubstitutesProps) {
   const stock = useStock();
+  const larder = useLarder();
   const [found, setFound] = useState<readonly Substitute[] | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   useEffect(() => {
@@ -54,7 +58,10 @@ export function Substitutes({ recipe, lines, replaced, verdict, school }: Substi
               onPress={() =>
                 router.push({
                   pathname: '/bench/[recipeId]',
-                  params: { recipeId: recipe.recipeId, text: textWith(recipe, replaced, substitute) },
+                  params: {
+                    recipeId: recipe.recipeId,
+                    text: withReplaced(recipe, replaced, asWritten(substitute.parts, factor), larder),
+                  },
                 })
               }
             />
@@ -65,18 +72,8 @@ export function Substitutes({ recipe, lines, replaced, verdict, school }: Substi
   );
 }
 
-function partTexts({ parts }: Substitute): string[] {
-  return parts.map(({ ingredient, grams }) => `${weighable(grams).text} ${ingredient.name}`);
-}
-
-function namesOf(substitute: Substitute): string {
-  return partTexts(substitute).join(' and ');
-}
-
-function textWith(recipe: RecipeVersion, replaced: number, substitute: Substitute): string {
-  return recipe.lines
-    .flatMap(({ text }, index) => (index === replaced ? partTexts(substitute) : [text]))
-    .join('\n');
+function namesOf({ parts }: Substitute): string {
+  return parts.map(partText).join(' and ');
 }
 
 /** What changes in the verdict, in words. */

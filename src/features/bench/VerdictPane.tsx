@@ -5,9 +5,8 @@ import {
   confidenceWord,
   doseOf,
   flipWords,
-  KIND_WORDS,
+  kindWords,
   ROLE_WORDS,
-  strengthWord,
   verdictHeadline,
   verdictReasons,
   type Verdict,
@@ -40,7 +39,7 @@ interface VerdictPaneProps extends Judged {
 export function VerdictPane({ verdict, details, cautions, response, ...use }: VerdictPaneProps) {
   const onHair = ownVerdict(verdict, response);
   const headline = verdictHeadline(verdict);
-  const own = `${KIND_WORDS[verdict.kind]}, ${strengthWord(verdict.strength)}`;
+  const own = kindWords(verdict);
   return (
     <View className="gap-5" testID="verdict">
       <View className="gap-1">

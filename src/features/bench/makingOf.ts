@@ -13,6 +13,8 @@ import { costOf, type Cost, type PantryItem } from '@/core/pantry';
 
 export interface Making {
   readonly recipe: RecipeVersion;
+  /** On every line of the recipe. */
+  readonly factor: number;
   /** Scaled to the batch. */
   readonly lines: readonly SavedLine[];
   readonly weighed: readonly WeighedLine[];
@@ -40,6 +42,7 @@ export function makingOf(
   if (!verdict.ok) return verdict;
   return ok({
     recipe,
+    factor,
     lines,
     weighed: weighed.value,
     verdict: verdict.value,

@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { verdictHeadline } from '@/core/classification';
-import { weighable, WISHES, type PantryRecipe, type WishId } from '@/core/making';
+import { partText, WISHES, type PantryRecipe, type WishId } from '@/core/making';
 import { askSolver } from '@/workers';
 import { Body, Button, Choice, Heading, Problem, Small } from '@/ui';
 import { useHead } from '../shared/useHead';
@@ -44,9 +44,7 @@ export function MakeableNow() {
       ) : null}
       {recipes?.map((recipe) => (
         <View key={textOf(recipe)} className="gap-1 border-t border-line pt-2">
-          <Body>
-            {recipe.lines.map((line) => `${weighable(line.grams).text} ${line.ingredient.name}`).join(', ')}
-          </Body>
+          <Body>{recipe.lines.map(partText).join(', ')}</Body>
           <Small>{verdictHeadline(recipe.verdict)}, for 100 g.</Small>
           <View className="items-start">
             <Button
@@ -66,5 +64,5 @@ export function MakeableNow() {
 }
 
 function textOf({ lines }: PantryRecipe): string {
-  return lines.map((line) => `${weighable(line.grams).text} ${line.ingredient.name}`).join('\n');
+  return lines.map(partText).join('\n');
 }

@@ -1,4 +1,4 @@
-import { Link } from 'expo-router';
+import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { shelfOf, type ShelfItem } from '@/core/batches';
@@ -98,12 +98,12 @@ function ShelfRow({ item }: { item: ShelfItem }) {
           expanded={open}
           onPress={() => setOpen(!open)}
         />
-        <Link
-          href={{ pathname: '/shelf/[batchId]', params: { batchId: batch.batchId } }}
-          className="min-h-target py-2 font-strong text-body text-link"
-        >
-          Label
-        </Link>
+        <Button
+          tone="quiet"
+          label="Label"
+          hint={`Label of ${name}`}
+          onPress={() => router.push({ pathname: '/shelf/[batchId]', params: { batchId: batch.batchId } })}
+        />
       </View>
       {open ? <ShelfActions item={item} /> : null}
     </View>

@@ -1,0 +1,238 @@
+import { By } from 'selenium-webdriver';
+import type { Browser } from './support/browser';
+import { servedBuild } from './support/served';
+
+jest.setTimeout(120_000);
+const { phone, wide } = servedBuild();
+
+/** Ticks every step that is open, until none is left. */
+async function ticksEverything(browser: Browser): Promise<void> {
+  const open = () => browser.driver.findElements(By.css('[role="checkbox"][aria-checked="false"]'));
+  for (let left = (await open()).length; left > 0;) {
+    const next = await browser.driver.findElement(
+      By.css('[role="checkbox"][aria-checked="false"]:not([aria-disabled="true"])'),
+    );
+    await browser.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', next);
+    await next.click();
+    const before = left;
+    await browser.driver.wait(async () => (left = (await open()).length) < before, 5000);
+  }
+}
+
+describe('from a pasted text to a labelled jar', () => {
+  it('reads, mends, judges, scales for two heads, weighs, loses the scale, and puts it on the shelf', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench/new');
+    await browser.write(
+      'recipe-text',
+      '3 tbsp linseed, boiled\n300 ml water\n2-3 tbsp honey\nBoil until it strings.',
+    );
+    await browser.sees('A range: the middle was taken');
+    await browser.press('Take it as 3 tbsp honey');
+    await browser.driver.wait(async () => !(await browser.text()).includes('A range'), 5000);
+    await browser.sees('Moisture, ');
+    await browser.write('recipe-name', 'Slipway gel');
+    await browser.pressId('save-recipe');
+    await browser.sees('11 recipes');
+
+    // For two heads: the sum of both.
+    await browser.press('Bench');
+    await browser.write('recipe-search', 'slipway');
+    await browser.sees('1 found for');
+    await browser.driver.executeScript(
+      "[...document.querySelectorAll('a')].find((a) => a.textContent.includes('Slipway gel')).click()",
+    );
+    await browser.pressId('make-recipe');
+    await browser.byTestId('to-measure');
+    const one = await browser.headline();
+    await browser.pressId('for-pip');
+    await browser.sees('Pip: ');
+    await browser.driver.wait(async () => (await browser.headline()) !== one, 5000);
+    const grams = (text: string) => Number(/(\d+) g/.exec(text)?.[1]);
+    expect(grams(await browser.headline())).toBeGreaterThan(grams(one));
+    await browser.sees('New on this head');
+    await browser.pressId('begin-making');
+
+    // By the scale, which vanishes in the middle; what was weighed stays, also over a reload.
+    await browser.pressId('scale-connect');
+    await browser.pressId('scale-pour');
+    await browser.sees('settled');
+    await browser.pressId('take-scale-1');
+    await browser.sees('Went in: ');
+    await browser.pressId('scale-unplug');
+    await browser.sees('The scale is gone');
+    await browser.driver.navigate().refresh();
+    await browser.sees('Went in: ');
+    await browser.write('weigh-0', '33');
+    await browser.pressId('take-0');
+    await browser.sees('Went in: 33 g');
+
+    // The straining holds up what comes after it.
+    await browser.sees('not to be left out · first:');
+    const saved = await browser.byTestId('save-batch');
+    expect(await saved.getAttribute('aria-disabled')).toBe('true');
+    await browser.pressId('water-15');
+    await browser.sees('Water added: 15 g');
+    await ticksEverything(browser);
+    await browser.write('portions', '4');
+    await browser.pressId('save-batch');
+    await browser.sees('Slipway gel is on the shelf');
+    await browser.sees('15 g water added');
+
+    // Its label.
+    await browser.press('Label of Slipway gel');
+    await browser.sees('NOT FOOD');
+    const label = await (await browser.byTestId('print-label')).getText();
+    expect(label).toContain('Slipway gel');
+    expect(label).toMatch(/Use by \d+ \w+ \d{4}/);
+    expect(label).toContain('linseed');
+  });
+});
+
+describe('the shelf', () => {
+  it('goes down by halves, is frozen and thawed once, and says why not again', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/shelf');
+    await browser.press('Use, move or throw out Furnace-day cream');
+    await browser.press('Used half a portion of Furnace-day cream');
+    await browser.sees('1.5 of 3 portions');
+    await browser.press('Thaw Furnace-day cream: in the fridge');
+    await browser.sees('thawed');
+    await browser.press('Move Furnace-day cream: frozen');
+    await browser.sees('never freeze it again');
+    await browser.press('Throw out Furnace-day cream: smell');
+    await browser.sees('Used up or thrown out');
+    await browser.pressId('undo');
+    await browser.sees('1.5 of 3 portions');
+  });
+
+  it('asks for a patch test before what is new goes on a head', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/shelf');
+    await browser.press('Use, move or throw out Bench gel');
+    await browser.sees('New on this head');
+    expect(await browser.text()).not.toContain('Used half');
+    await browser.press('The patch test on Maren is begun today');
+    await browser.sees('The patch test needs 2 days more');
+    await browser.press('The skin of Maren reacted');
+    await browser.sees('Ask a doctor before anything like it');
+  });
+});
+
+describe('what may not go on a head', () => {
+  it('an allergy stops the making, and says for whom', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench/make/sesame-evening');
+    await browser.pressId('for-pip');
+    await browser.sees('This head reacts to something in it: sesame oil');
+    expect(await (await browser.byTestId('begin-making')).getAttribute('aria-disabled')).toBe('true');
+    await browser.pressId('for-pip');
+    await browser.driver.wait(
+      async () => (await (await browser.byTestId('begin-making')).getAttribute('aria-disabled')) !== 'true',
+      5000,
+    );
+  });
+
+  it('a recipe of itself is refused with the way round', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench/bench-gel');
+    await browser.write('recipe-text', '40 g linseed, boiled\n10 g annealing cream');
+    await browser.pressId('save-recipe');
+    await browser.sees('Bench gel → Annealing cream → Bench gel');
+  });
+});
+
+describe('an ingredient of her own', () => {
+  it('is read from a label, used in a recipe, and stays readable there when it is taken out', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/pantry/new');
+    await browser.write(
+      'own-label',
+      'Aqua, Cetearyl Alcohol, Behentrimonium Chloride, Hydrolyzed Wheat Protein, Parfum',
+    );
+    await browser.sees('names are known');
+    await browser.pressId('save-own');
+    await browser.sees('Give the ingredient a name');
+    await browser.write('own-name', 'Quarry rinse');
+    await browser.pressId('save-own');
+    await browser.sees('Quarry rinse can be used in recipes now');
+
+    await browser.goto('/bench/new');
+    await browser.write('recipe-text', '100 g quarry rinse\n1 tbsp honey');
+    await browser.sees('Moisture, ');
+    await browser.write('recipe-name', 'Quarry bowl');
+    await browser.pressId('save-recipe');
+    await browser.sees('11 recipes');
+
+    await browser.goto('/pantry');
+    await browser.press('Quarry rinse');
+    await browser.pressId('remove-ingredient');
+    await browser.sees('recipes that use it stay readable');
+    await browser.goto('/bench');
+    await browser.sees('Quarry bowl');
+    const entry = await browser.driver.executeScript<string>(
+      "return [...document.querySelectorAll('a')].find((a) => a.textContent.includes('Quarry bowl')).textContent",
+    );
+    expect(entry).toContain('Moisture');
+  });
+});
+
+describe('with the solver', () => {
+  it('finds what takes the place of a missing line, and writes it into the recipe', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench/make/furnace-day-cream');
+    await browser.press('What could take the place of honey?');
+    await browser.sees('Write it into the recipe');
+    await browser.driver.executeScript(
+      "[...document.querySelectorAll('[role=button]')].find((b) => b.textContent.includes('Write it into the recipe')).click()",
+    );
+    await browser.sees('Furnace-day cream · version');
+    const text = await (await browser.byTestId('recipe-text')).getAttribute('value');
+    expect(text).toContain('120 g pumpkin, cooked');
+    expect(text).not.toContain('honey');
+  });
+
+  it('says what the pantry makes of a wished kind', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await browser.goto('/pantry');
+    await browser.press('a light moisture');
+    await browser.sees('Moisture, light, for 100 g');
+  });
+});
+
+describe('two recipes', () => {
+  it('are compared side by side, one version with another', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await browser.goto('/bench/okra-slip');
+    await browser.write('recipe-text', '14 okra pods, boiled\n220 ml water\n12 g gelatin');
+    await browser.pressId('save-recipe');
+    await browser.sees('version 2');
+    await browser.goto('/bench/compare?a=okra-slip&b=cold-kiln-set');
+    const comparison = await (await browser.byTestId('comparison')).getText();
+    expect(comparison).toContain('gelatin');
+    expect(comparison).toContain('okra');
+  });
+});
+
+describe('amounts', () => {
+  it('are grams, spoons or percent of one recipe, and can be written so', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench/new');
+    await browser.write('recipe-text', '2 tbsp honey\n200 ml water');
+    await browser.press('percent');
+    await browser.sees('17.6 %');
+    await browser.pressId('rewrite');
+    const text = await (await browser.byTestId('recipe-text')).getAttribute('value');
+    expect(text).toMatch(/^17\.\d+% honey\n82\.\d+% water$/);
+  });
+});
