@@ -278,7 +278,7 @@ describe('a head', () => {
     const browser = await phone();
     await browser.opensDemo();
     await browser.goto('/bench/kefir-mango');
-    await browser.sees('For you, by the school in force: moisture, light');
+    await browser.sees('For you, by the school in force: balanced, light');
     await browser.goto('/heads/maren');
     await browser.press('any protein: Food protein counts nearly as much as broken-down protein.');
     await browser.pressId('save-head');

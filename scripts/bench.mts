@@ -1,12 +1,21 @@
 /** Times the core on this machine. Medians; quote ratios of one run, not single times. */
 import { classify } from '../src/core/classification';
-import { headsIn, historyOf } from '../src/core/exchange';
+import { shelfOf } from '../src/core/batches';
+import {
+  headsIn,
+  historyOf,
+  larderOf,
+  packRecord,
+  unpackRecord,
+  type StoredRecord,
+} from '../src/core/exchange';
 import { estimateHair } from '../src/core/hair';
-import { calendarDay } from '../src/core/measures';
-import { planProblem, weekSearch } from '../src/core/planning';
-
-import { demoRecords } from '../src/core/simulation';
+import { addDays, calendarDay, liveRecords } from '../src/core/measures';
 import { parseRecipe } from '../src/core/parsing';
+import { planProblem, weekSearch } from '../src/core/planning';
+import { RecipeSearch } from '../src/core/recipes';
+import { demoRecords } from '../src/core/simulation';
+import { testRecipe } from '../src/core/testing';
 
 function medianMs(runs: number, work: () => unknown): number {
   const times = Array.from({ length: runs }, () => {
@@ -44,7 +53,9 @@ const verdictMs = medianMs(200, () => {
   const recipe = parseRecipe(text);
   if (!recipe.ok || !classify(recipe.value).ok) throw new Error('the bench recipe cannot be read');
 });
-console.log(`verdict of a ${LINES.length}-line recipe: ${verdictMs.toFixed(2)} ms`);
+console.log(
+  `verdict of a ${LINES.length}-line recipe: ${verdictMs.toFixed(2)} ms, ${Math.round(1000 / verdictMs)} recipes a second`,
+);
 
 const today = calendarDay('2026-11-25');
 const records = demoRecords(today);
@@ -60,3 +71,52 @@ for (const weeks of [1, 4, 12]) {
   const problem = planProblem(head, history, state, today, weeks);
   console.log(`plan of ${weeks} weeks: ${medianMs(5, () => weekSearch(problem)).toFixed(0)} ms`);
 }
+
+// Years of recipes: ten thousand, each of four of the lines above, and a thousand batches of them.
+const RECIPES = 10_000;
+const BATCHES = 1000;
+const models = LINES.map((_, index) =>
+  testRecipe(
+    `m${index}`,
+    [0, 3, 7, 12].map((step) => LINES[(index + step) % LINES.length] ?? ''),
+  ),
+);
+const NAMES = ['Harbour', 'Kiln', 'Quarry', 'Ferry', 'Orchard', 'Lantern', 'Slate', 'Meadow'];
+const KINDS = ['mask', 'gel', 'cream', 'paste', 'rinse'];
+const many: StoredRecord[] = Array.from({ length: RECIPES }, (_, index) => {
+  const model = models[index % models.length] ?? testRecipe('m', LINES);
+  const name = `${NAMES[index % NAMES.length]} ${KINDS[index % KINDS.length]} ${index}`;
+  return { ...model, id: `many-${index}`, recipeId: `many-${index}`, name };
+});
+const batches: StoredRecord[] = Array.from({ length: BATCHES }, (_, index) => ({
+  kind: 'batch',
+  id: `batch-${index}`,
+  recordedAt: '2026-01-01T10:00:00Z',
+  batchId: `batch-${index}`,
+  recipeId: `many-${index}`,
+  recipeVersion: 1,
+  madeOn: addDays(today, -(index % 30)),
+  weighed: [],
+  waterAddedGrams: 0,
+  portions: 2,
+  portionGrams: 100,
+  place: 'fridge',
+  note: '',
+}));
+const all = [...many, ...batches];
+const packed = all.map(packRecord);
+const timed = (what: string, runs: number, work: () => unknown) =>
+  console.log(`${what}: ${medianMs(runs, work).toFixed(1)} ms`);
+console.log(`with ${RECIPES} recipes and ${BATCHES} batches:`);
+timed('  checking them when they are read', 3, () => packed.forEach((text) => unpackRecord(text)));
+timed('  those that count today', 5, () => liveRecords(all));
+const live = liveRecords(all);
+timed('  the larder', 5, () => larderOf(all, live));
+const larder = larderOf(all, live);
+timed('  the shelf', 5, () => shelfOf(batches as Parameters<typeof shelfOf>[0], [], larder, today));
+timed('  reading a 20-line recipe beside them', 50, () => parseRecipe(text, { larder }));
+const started = performance.now();
+const search = await RecipeSearch.over(larder.recipes);
+console.log(`  the search index, in small steps: ${(performance.now() - started).toFixed(0)} ms`);
+for (const words of ['kiln', 'harbor gel', 'gelatin honey', 'quarry paste 4242', 'zzz'])
+  timed(`  search “${words}” (${search.find(words).length} found)`, 30, () => search.find(words));

@@ -5,6 +5,8 @@ const DATABASE = 'velvet-rhythm';
 const RECORD_PREFIX = 'record/';
 const PREFS_KEY = 'prefs';
 const MAKING_KEY = 'making';
+/** Entries that are read and checked before the page may breathe again: some milliseconds' work. */
+const CHUNK = 400;
 
 export interface LoadedRecords {
   readonly records: readonly StoredRecord[];
@@ -32,10 +34,15 @@ export function browserStorage(storage: AsyncStorage = createAsyncStorage(DATABA
   const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(DATABASE);
 
   async function read(keys: string[]): Promise<LoadedRecords> {
-    const entries = Object.values(await storage.getMany(keys));
-    const unpacked = entries.map((text) => unpackRecord(text ?? ''));
-    const records = unpacked.flatMap((result) => (result.ok ? [result.value] : []));
-    return { records, damaged: unpacked.length - records.length };
+    const records: StoredRecord[] = [];
+    for (let start = 0; start < keys.length; start += CHUNK) {
+      const entries = Object.values(await storage.getMany(keys.slice(start, start + CHUNK)));
+      for (const text of entries) {
+        const unpacked = unpackRecord(text ?? '');
+        if (unpacked.ok) records.push(unpacked.value);
+      }
+    }
+    return { records, damaged: keys.length - records.length };
   }
 
   return {

@@ -84,8 +84,20 @@ export const selectLiveRecords = createSelector([selectAllRecords], (records) =>
 
 export const selectHeads = createSelector([selectLiveRecords], headsIn);
 
+const inLarder = (records: readonly StoredRecord[]) =>
+  records.filter(({ kind }) => kind === 'recipe' || kind === 'ingredient');
+// A reading or a session does not make thousands of recipes be put in order again.
+const unlessSame = {
+  memoizeOptions: {
+    resultEqualityCheck: (a: readonly StoredRecord[], b: readonly StoredRecord[]) =>
+      a.length === b.length && a.every((record, index) => record === b[index]),
+  },
+};
+const selectLarderRecords = createSelector([selectAllRecords], inLarder, unlessSame);
+const selectLiveLarderRecords = createSelector([selectLiveRecords], inLarder, unlessSame);
+
 /** Everything recipes can be made of. */
-export const selectLarder = createSelector([selectAllRecords, selectLiveRecords], larderOf);
+export const selectLarder = createSelector([selectLarderRecords, selectLiveLarderRecords], larderOf);
 
 export const selectRecipes = createSelector([selectLarder], (larder) => larder.recipes);
 

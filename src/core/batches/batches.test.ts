@@ -3,7 +3,6 @@ import {
   batchSchema,
   jarLabel,
   keepingOf,
-  lastDay,
   movingForbidden,
   PLACES,
   shelfOf,
@@ -169,10 +168,6 @@ describe('a batch on the shelf', () => {
     expect(batchSchema.safeParse(batch({ portions: 1.5 })).success).toBe(true);
     expect(batchSchema.safeParse(batch({ portions: 1.3 })).success).toBe(false);
     expect(batchSchema.safeParse(batch({ portions: 0 })).success).toBe(false);
-  });
-
-  it('gives the same last day as its keeping', () => {
-    expect(lastDay(weighedOf(GEL), 'fridge', MONDAY)).toBe(onDay(0).useBy);
   });
 });
 

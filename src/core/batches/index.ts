@@ -1,4 +1,4 @@
 export { batchEventSchema, batchSchema, PLACES, type Batch, type BatchEvent, type Place } from './batch';
-export { keepingOf, lastDay, type Keeping } from './keeping';
+export { keepingOf, type Keeping } from './keeping';
 export { allergenWords, jarLabel, type JarLabel } from './label';
 export { batchLines, movingForbidden, shelfOf, type ShelfItem } from './shelf';

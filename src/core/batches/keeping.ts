@@ -1,6 +1,6 @@
 import keepingList from '../../../data/keeping.json';
 import type { Ingredient, KeepingClass } from '../ingredients';
-import { addDays, invariant, sum, type CalendarDay } from '../measures';
+import { invariant, sum } from '../measures';
 import { partGrams, surviving, type WeighedLine } from '../recipes';
 import type { Place } from './batch';
 
@@ -69,9 +69,4 @@ export function keepingOf(lines: readonly WeighedLine[], place: Place): Keeping 
 function ruleIn({ keeping }: Ingredient, mixture: KeepingClass): KeepingRule {
   const isFood = ['same-day', 'fresh', 'cooked', 'root'].includes(keeping);
   return keepingRule(isFood ? keeping : mixture);
-}
-
-/** The last day on which a batch may be used. */
-export function lastDay(lines: readonly WeighedLine[], place: Place, since: CalendarDay): CalendarDay {
-  return addDays(since, keepingOf(lines, place).days);
 }

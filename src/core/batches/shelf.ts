@@ -1,7 +1,7 @@
 import { addDays, daysBetween, invariant, type CalendarDay } from '../measures';
 import { weighedLines, type Larder, type RecipeVersion, type WeighedLine } from '../recipes';
 import type { Batch, BatchEvent, Place } from './batch';
-import { keepingOf, THAWED_DAYS, lastDay } from './keeping';
+import { keepingOf, THAWED_DAYS } from './keeping';
 
 export interface ShelfItem {
   readonly batch: Batch;
@@ -56,11 +56,9 @@ function shelfItem(
     if (event.what === 'moved' && event.place) stay = moved(stay, event.place, event.day);
     else left = Math.max(0, left - (event.portions ?? left));
   }
-  const useBy = stay.thawed
-    ? earlier(addDays(stay.since, THAWED_DAYS), lastDay(lines, stay.place, stay.since))
-    : lastDay(lines, stay.place, stay.since);
+  const { days, limitedBy, why } = keepingOf(lines, stay.place);
+  const useBy = addDays(stay.since, stay.thawed ? Math.min(days, THAWED_DAYS) : days);
   const daysLeft = daysBetween(today, useBy);
-  const { limitedBy, why } = keepingOf(lines, stay.place);
   return {
     batch,
     name: recipe?.name ?? 'A recipe that is no longer here',
@@ -73,10 +71,6 @@ function shelfItem(
     why: stay.thawed ? 'What was frozen is used within a day and never frozen again.' : why,
     state: left === 0 ? 'gone' : daysLeft < 0 ? 'past' : daysLeft <= USE_FIRST_DAYS ? 'use-first' : 'good',
   };
-}
-
-function earlier(a: CalendarDay, b: CalendarDay): CalendarDay {
-  return a < b ? a : b;
 }
 
 /** Cold slows spoiling, it does not turn it back: time already spent counts when it only moves between warm and cold. */

@@ -1,8 +1,8 @@
 export { SCHOOLS, STRONG_FROM, type School } from './constants';
-export { LOAD_KINDS, lineLoads, perHundredGrams, type LoadKind, type Loads } from './loads';
+export { LOAD_KINDS, lineLoads, type LoadKind, type Loads } from './loads';
 export { classify, classifyLines, strengthWord, trustOf, type LedgerRow, type Verdict } from './verdict';
 export { detailsOf, type VerdictDetails } from './details';
-export { mixOf, schoolVerdict, verdictOfPush, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
+export { verdictOfPush, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
 export {
   acidityWords,
   confidenceWord,

@@ -10,5 +10,5 @@ export {
   type StoredRecord,
 } from './backup';
 export { mergeRecords, type Merge } from './merge';
-export { headsIn, historyOf, larderOf, ofKind, recordsFor } from './selectHistory';
+export { headsIn, historyFrom, historyOf, larderOf, ofKind, recordsFor } from './selectHistory';
 export { packRecord, unpackRecord } from './storedRecord';

@@ -28,6 +28,14 @@ export function larderOf(records: readonly StoredRecord[], live = liveRecords(re
 /** What is known of one head: her own readings, sessions and events, and the recipes that all heads share. */
 export function historyOf(records: readonly StoredRecord[], headId: string): HeadHistory {
   const live = liveRecords(records);
+  return historyFrom(live, larderOf(records, live), headId);
+}
+
+/**
+ * As {@link historyOf}, where the records that count and the larder are at hand already.
+ * @param live records that count today
+ */
+export function historyFrom(live: readonly StoredRecord[], larder: Larder, headId: string): HeadHistory {
   const own = <T extends { readonly headId: string }>(list: readonly T[]) =>
     list.filter((record) => record.headId === headId);
   return {
@@ -36,7 +44,7 @@ export function historyOf(records: readonly StoredRecord[], headId: string): Hea
     sessions: own(ofKind(live, 'session')),
     events: own(ofKind(live, 'event')),
     patchTests: own(ofKind(live, 'patch-test')),
-    larder: larderOf(records, live),
+    larder,
   };
 }
 

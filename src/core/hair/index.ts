@@ -1,4 +1,4 @@
-export { ALLERGIES, DENSITIES, headSchema, newestHeads, type Allergy, type Head } from './head';
+export { ALLERGIES, headSchema, newestHeads, type Allergy, type Head } from './head';
 export { estimateHair } from './estimate';
 export type {
   DatedEstimate,
@@ -23,5 +23,5 @@ export {
   type SignalModel,
 } from './signals';
 export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
-export { recipePrior, type HeadHistory } from './timeline';
+export type { HeadHistory } from './timeline';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';

@@ -1,6 +1,5 @@
 export {
   FAT_KINDS,
-  KEEPING_CLASSES,
   PROTEIN_FORMS,
   ROLES,
   ingredientSchema,
@@ -18,12 +17,5 @@ export {
   type Source,
   type Stage,
 } from './ingredient';
-export {
-  CATALOGUE,
-  ingredientById,
-  preparationMinutes,
-  sourceById,
-  sourceOf,
-  usualPreparation,
-} from './catalogue';
+export { CATALOGUE, ingredientById, preparationMinutes, sourceOf, usualPreparation } from './catalogue';
 export { Lexicon, plainWords, singular, type Named, type PhraseMatch } from './lookUp';

@@ -20,6 +20,7 @@ export {
   type WeighedLine,
 } from './weighedLine';
 export { recipeVersionSchema, savedLine, type RecipeVersion, type SavedLine } from './recipe';
+export { RecipeSearch } from './search';
 export { newestVersions } from './versions';
 export { stepsBefore, type LeadTask } from './leadTasks';
 export { compareLines, type ComparedPart } from './compare';

@@ -1,4 +1,4 @@
-import { checkNoCycle, makeLarder, readLines, remainingGrams, weighedLines } from '.';
+import { checkNoCycle, makeLarder, readLines, RecipeSearch, remainingGrams, weighedLines } from '.';
 import { CATALOGUE, type Ingredient, type OwnIngredient } from '../ingredients';
 import { parsedOf, STAMP, testRecipe, valueOf, weighedOf } from '../testing';
 
@@ -88,5 +88,29 @@ describe('a recipe used as an ingredient', () => {
     const b = { ...testRecipe('b', ['1 g honey']), lines: [made('a')] };
     const round = weighedLines(a.lines, makeLarder({ recipes: [a, b] }));
     expect(!round.ok && round.problems[0].message).toContain('b → a → b');
+  });
+});
+
+describe('a search in her recipes', () => {
+  const recipes = [
+    testRecipe('a', ['2 tbsp honey', '1 banana'], { name: 'Harbour mask' }),
+    testRecipe('b', ['12 g gelatin', '100 ml water'], { name: 'Kiln set' }),
+    testRecipe('c', ['1 tbsp honey', '5 g gelatin'], { name: 'Harbour set' }),
+  ];
+  const found = async (words: string) =>
+    (await RecipeSearch.over(recipes)).find(words).map(({ recipeId }) => recipeId);
+
+  it('finds by name and by ingredient, all words together, misspelt and unfinished', async () => {
+    expect((await found('harbor')).sort()).toEqual(['a', 'c']);
+    expect(await found('honey gelatin')).toEqual(['c']);
+    expect(await found('kil')).toEqual(['b']);
+    expect(await found('banna')).toEqual(['a']);
+    expect(await found('zzz')).toEqual([]);
+  });
+
+  it('puts a name before a text', async () => {
+    const named = testRecipe('d', ['100 ml water'], { name: 'Honey' });
+    const search = await RecipeSearch.over([...recipes, named]);
+    expect(search.find('honey')[0]?.recipeId).toBe('d');
   });
 });

@@ -108,24 +108,26 @@ const FIT_WORDS = { good: 'good', possible: 'can be', no: 'not' } as const;
 
 function Roles({ roles }: { roles: VerdictDetails['roles'] }) {
   return (
-    <View className="gap-1" role="list" aria-label="What it is good as">
+    <View className="gap-1">
       <Heading level={3}>Good as</Heading>
-      {[...roles]
-        .sort((a, b) => ORDER[a.fits] - ORDER[b.fits])
-        .map(({ role, fits, why }) => (
-          <View key={role} role="listitem" className="flex-row gap-3">
-            <View className="w-[130px]">
-              <Body className={fits === 'good' ? 'font-strong' : fits === 'no' ? 'text-soft-ink' : ''}>
-                {fits === 'no' ? `${FIT_WORDS.no} ` : ''}
-                {ROLE_WORDS[role]}
-              </Body>
+      <View className="gap-1" role="list" aria-label="What it is good as">
+        {[...roles]
+          .sort((a, b) => ORDER[a.fits] - ORDER[b.fits])
+          .map(({ role, fits, why }) => (
+            <View key={role} role="listitem" className="flex-row gap-3">
+              <View className="w-[130px]">
+                <Body className={fits === 'good' ? 'font-strong' : fits === 'no' ? 'text-soft-ink' : ''}>
+                  {fits === 'no' ? `${FIT_WORDS.no} ` : ''}
+                  {ROLE_WORDS[role]}
+                </Body>
+              </View>
+              <Small className="flex-1">
+                {fits === 'possible' ? `${capital(FIT_WORDS.possible)}. ` : ''}
+                {why}
+              </Small>
             </View>
-            <Small className="flex-1">
-              {fits === 'possible' ? `${capital(FIT_WORDS.possible)}. ` : ''}
-              {why}
-            </Small>
-          </View>
-        ))}
+          ))}
+      </View>
     </View>
   );
 }

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
-import { historyOf } from '@/core/exchange';
+import { historyFrom } from '@/core/exchange';
 import type { HeadHistory } from '@/core/hair';
 import { CATALOGUE_LARDER } from '@/core/recipes';
-import { selectAllRecords, useAppSelector } from '@/store';
+import { selectLarder, selectLiveRecords, useAppSelector } from '@/store';
 
 const NOTHING: HeadHistory = {
   recipes: [],
@@ -15,6 +15,10 @@ const NOTHING: HeadHistory = {
 
 /** What is known of one head. */
 export function useHistory(headId: string | undefined): HeadHistory {
-  const records = useAppSelector(selectAllRecords);
-  return useMemo(() => (headId === undefined ? NOTHING : historyOf(records, headId)), [records, headId]);
+  const live = useAppSelector(selectLiveRecords);
+  const larder = useAppSelector(selectLarder);
+  return useMemo(
+    () => (headId === undefined ? NOTHING : historyFrom(live, larder, headId)),
+    [live, larder, headId],
+  );
 }
