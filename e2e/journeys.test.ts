@@ -284,7 +284,7 @@ describe('a head', () => {
     await browser.pressId('save-head');
     await browser.sees('Protein: any protein');
     await browser.press('Bench');
-    await browser.sees('for you protein, fairly strong');
+    await browser.sees('for you protein, strong');
   });
 });
 

@@ -53,7 +53,10 @@ export function Screen({ before, over, headline, reason, children, side, sideSha
         {head}
         {children}
       </ScrollView>
+      {/* It may hold nothing to tab to, and must scroll by keyboard all the same. */}
       <ScrollView
+        role="complementary"
+        tabIndex={0}
         className="flex-1 border-l border-line bg-raised"
         contentContainerClassName="gap-4 p-8 pb-16"
       >

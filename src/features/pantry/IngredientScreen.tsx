@@ -131,27 +131,29 @@ function Facts({ ingredient }: { ingredient: Ingredient }) {
     <View className="gap-4">
       {groups.map(([title, facts]) =>
         facts.length === 0 ? null : (
-          <View key={title} role="table" aria-label={title} className="gap-1">
+          <View key={title} className="gap-1">
             <Heading level={3}>{title}</Heading>
-            {facts.map(({ name, value, figure }, index) => {
-              const source = sourceText(ingredient, figure);
-              const next = facts[index + 1];
-              // Figures of one source stand together, with the source once below them.
-              const isLast = !next || sourceText(ingredient, next.figure) !== source;
-              return (
-                <View key={name} role="row" className="border-t border-line pt-1">
-                  <View role="cell" className="flex-row justify-between gap-3">
-                    <Body>{name}</Body>
-                    <Body className="flex-1 text-right">{value}</Body>
-                  </View>
-                  {isLast ? (
-                    <View role="cell">
-                      <Small>{source}</Small>
+            <View role="table" aria-label={title} className="gap-1">
+              {facts.map(({ name, value, figure }, index) => {
+                const source = sourceText(ingredient, figure);
+                const next = facts[index + 1];
+                // Figures of one source stand together, with the source once below them.
+                const isLast = !next || sourceText(ingredient, next.figure) !== source;
+                return (
+                  <View key={name} role="row" className="border-t border-line pt-1">
+                    <View role="cell" className="flex-row justify-between gap-3">
+                      <Body>{name}</Body>
+                      <Body className="flex-1 text-right">{value}</Body>
                     </View>
-                  ) : null}
-                </View>
-              );
-            })}
+                    {isLast ? (
+                      <View role="cell">
+                        <Small>{source}</Small>
+                      </View>
+                    ) : null}
+                  </View>
+                );
+              })}
+            </View>
           </View>
         ),
       )}

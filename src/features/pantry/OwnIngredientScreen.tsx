@@ -135,23 +135,25 @@ function Figures({ control }: { control: ReturnType<typeof useForm<OwnDraft>>['c
 /** How the label was read: each name with its rough share. */
 function LabelRows({ reading }: { reading: LabelReading }) {
   return (
-    <View className="gap-2" role="table" aria-label="How the label was read">
+    <View className="gap-2">
       <Small live>{reading.said}</Small>
-      {reading.rows.map((row) => (
-        <View
-          key={row.position}
-          role="row"
-          className="flex-row justify-between gap-3 border-t border-line pt-1"
-        >
-          <View role="cell" className="flex-1">
-            <Body>{row.name}</Body>
-            <Small>{row.part === null ? 'not known here' : PART_WORDS[row.part]}</Small>
+      <View className="gap-2" role="table" aria-label="How the label was read">
+        {reading.rows.map((row) => (
+          <View
+            key={row.position}
+            role="row"
+            className="flex-row justify-between gap-3 border-t border-line pt-1"
+          >
+            <View role="cell" className="flex-1">
+              <Body>{row.name}</Body>
+              <Small>{row.part === null ? 'not known here' : PART_WORDS[row.part]}</Small>
+            </View>
+            <View role="cell">
+              <Body>about {rounded(row.percent, row.percent < 1 ? 2 : 0)} %</Body>
+            </View>
           </View>
-          <View role="cell">
-            <Body>about {rounded(row.percent, row.percent < 1 ? 2 : 0)} %</Body>
-          </View>
-        </View>
-      ))}
+        ))}
+      </View>
     </View>
   );
 }
