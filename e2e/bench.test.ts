@@ -149,7 +149,7 @@ describe('what may not go on a head', () => {
 
 describe('an ingredient of her own', () => {
   it('is read from a label, used in a recipe, and stays readable there when it is taken out', async () => {
-    const browser = await phone();
+    const browser = await wide();
     await browser.opensDemo();
     await browser.goto('/pantry/new');
     await browser.write(

@@ -4,6 +4,6 @@ import { lazyScreen } from '@/features/shared/lazyScreen';
 const CompareScreen = lazyScreen(async () => (await import('@/features/bench/screens')).CompareScreen);
 
 export default function Compare() {
-  const { a } = useLocalSearchParams<{ a?: string }>();
-  return <CompareScreen key={a ?? ''} startWith={a} />;
+  const { a, b } = useLocalSearchParams<{ a?: string; b?: string }>();
+  return <CompareScreen key={`${a ?? ''} ${b ?? ''}`} startWith={a} against={b} />;
 }

@@ -32,36 +32,37 @@ export function Screen({ before, over, headline, reason, children, side, sideSha
       {reason ? <Lead>{reason}</Lead> : null}
     </View>
   );
-  if (!wide || !side) {
+  if (!wide) {
     return (
-      <ScrollView
-        className="flex-1"
-        contentContainerClassName={`w-full gap-4 p-5 pb-16 ${wide ? 'max-w-[1100px]' : ''}`}
-      >
+      <ScrollView className="flex-1" contentContainerClassName="w-full gap-4 p-5 pb-16">
         {head}
         {children}
         {side}
       </ScrollView>
     );
   }
+  // The main pane stands in one place of the tree whether there is a side or not: a side that comes while she types must
+  // not take the field from under her.
   return (
     <View className="flex-1 flex-row">
       <ScrollView
-        className={sideShare === 'half' ? 'flex-1' : 'flex-[2]'}
-        contentContainerClassName="gap-4 p-8 pb-16"
+        className={sideShare === 'half' || !side ? 'flex-1' : 'flex-[2]'}
+        contentContainerClassName={`w-full gap-4 p-8 pb-16 ${side ? '' : 'max-w-[1100px]'}`}
       >
         {head}
         {children}
       </ScrollView>
-      {/* It may hold nothing to tab to, and must scroll by keyboard all the same. */}
-      <ScrollView
-        role="complementary"
-        tabIndex={0}
-        className="flex-1 border-l border-line bg-raised"
-        contentContainerClassName="gap-4 p-8 pb-16"
-      >
-        {side}
-      </ScrollView>
+      {side ? (
+        // It may hold nothing to tab to, and must scroll by keyboard all the same.
+        <ScrollView
+          role="complementary"
+          tabIndex={0}
+          className="flex-1 border-l border-line bg-raised"
+          contentContainerClassName="gap-4 p-8 pb-16"
+        >
+          {side}
+        </ScrollView>
+      ) : null}
     </View>
   );
 }

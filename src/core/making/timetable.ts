@@ -41,11 +41,11 @@ export function timetableOf(steps: readonly MakingStep[]): Timetable {
     timed.push({ ...next, startMinute, endMinute });
     waiting.delete(next);
   }
-  const totalMinutes = Math.max(0, ...timed.map((step) => step.endMinute));
+  const placed = fromNow(justInTime(timed, Math.max(0, ...timed.map((step) => step.endMinute))));
   return {
-    steps: justInTime(timed, totalMinutes),
-    totalMinutes,
-    handsMinutes: steps.reduce((total, step) => total + step.hands, 0),
+    steps: placed,
+    totalMinutes: Math.max(0, ...placed.map((step) => step.endMinute)),
+    handsMinutes: timed.reduce((total, step) => total + step.hands, 0),
   };
 }
 
@@ -67,6 +67,16 @@ function justInTime(timed: readonly TimedStep[], totalMinutes: number): TimedSte
     placed.set(step.id, { ...step, startMinute, endMinute: startMinute + step.minutes });
   }
   return [...placed.values()].sort((a, b) => a.startMinute - b.startMinute || a.endMinute - b.endMinute);
+}
+
+/** Counted from the first step: where every step could move later, the making is begun later. */
+function fromNow(steps: readonly TimedStep[]): TimedStep[] {
+  const first = Math.min(...steps.map(({ startMinute }) => startMinute));
+  return steps.map((step) => ({
+    ...step,
+    startMinute: step.startMinute - first,
+    endMinute: step.endMinute - first,
+  }));
 }
 
 /** The latest start at or before `latest`, and not before its earliest one, at which her hands are free. */

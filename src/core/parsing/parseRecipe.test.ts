@@ -244,6 +244,17 @@ describe('a row that names several things', () => {
     expect(namesOf(text)).toEqual(names);
   });
 
+  it('shares the last word of a list with those that lack it', () => {
+    const names = (text: string) => readLines(parsedOf([text])).map(({ name }) => name);
+    expect(names('equal parts coconut and castor oil')).toEqual(['coconut oil', 'castor oil']);
+    expect(names('olive, sesame and argan oil, 1 tbsp each')).toEqual([
+      'olive oil',
+      'sesame oil',
+      'argan oil',
+    ]);
+    expect(names('honey and castor oil, 1 tbsp each')).toEqual(['honey', 'castor oil']);
+  });
+
   it('keeps every row of the text, however many lines it gives', () => {
     const recipe = parsedOf(['equal parts honey and olive oil', 'stir well', '1 egg']);
     expect(recipe.lines.map(({ row }) => row)).toEqual([0, 0, 1, 2]);

@@ -28,6 +28,7 @@ const BEFORE_AMOUNT =
 export function rowParts(plain: string, larder: Larder): RowPart[] {
   const whole: RowPart[] = [{ plain, equalPart: false }];
   const names = (text: string) => larder.inText(text).length;
+  const listed = (text: string) => withSharedNoun(itemsOf(text), names);
   const all = (parts: readonly string[]) => parts.length > 1 && parts.every((part) => names(part) > 0);
 
   const equal = EQUAL_PARTS.exec(plain);
@@ -47,11 +48,17 @@ export function rowParts(plain: string, larder: Larder): RowPart[] {
   return whole;
 }
 
-function listed(text: string): string[] {
+function itemsOf(text: string): string[] {
   return text
     .split(LIST)
     .map((item) => item.trim())
     .filter(Boolean);
+}
+
+/** "coconut and castor oil": what names nothing alone takes the last word of the list. */
+function withSharedNoun(items: readonly string[], names: (text: string) => number): string[] {
+  const noun = items.at(-1)?.split(' ').at(-1) ?? '';
+  return items.map((item) => (names(item) === 0 && names(`${item} ${noun}`) > 0 ? `${item} ${noun}` : item));
 }
 
 const SUM =

@@ -20,15 +20,23 @@ import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { RecipePicker } from './RecipePicker';
 
+interface CompareScreenProps {
+  readonly startWith: string | undefined;
+  /** Without one, the version before, where there is one. */
+  readonly against: string | undefined;
+}
+
 /** Two recipes, or two versions of one, side by side. */
-export function CompareScreen({ startWith }: { startWith: string | undefined }) {
+export function CompareScreen({ startWith, against }: CompareScreenProps) {
   const recipes = useAppSelector(selectRecipes);
   const larder = useLarder();
   const school = useHead()?.school ?? 'my-hair';
   const start = recipes.find(({ recipeId }) => recipeId === startWith);
-  const before = start && start.version > 1 ? larder.recipe(start.recipeId, start.version - 1) : undefined;
+  const other = recipes.find(({ recipeId }) => recipeId === against);
+  const before =
+    start && !other && start.version > 1 ? larder.recipe(start.recipeId, start.version - 1) : undefined;
   const [a, setA] = useState(before ?? start);
-  const [b, setB] = useState(before ? start : undefined);
+  const [b, setB] = useState(other ?? (before ? start : undefined));
   return (
     <Screen
       over="Bench"
@@ -96,23 +104,25 @@ function Comparison({ a, b, larder, school }: ComparisonProps) {
 
 function Rows({ label, rows }: { label: string; rows: readonly (readonly [string, string, string])[] }) {
   return (
-    <View role="table" aria-label={label} className="gap-1">
+    <View className="gap-1">
       <Heading level={3}>{label}</Heading>
-      {rows.map(([name, a, b]) => (
-        <View key={name} role="row" className="border-t border-line pt-1">
-          <View role="rowheader">
-            <Small>{name}</Small>
-          </View>
-          <View className="flex-row gap-6">
-            <View role="cell" className="flex-1">
-              <Body className={a === b ? '' : 'font-strong'}>{a}</Body>
+      <View role="table" aria-label={label} className="gap-1">
+        {rows.map(([name, a, b]) => (
+          <View key={name} role="row" className="border-t border-line pt-1">
+            <View role="rowheader">
+              <Small>{name}</Small>
             </View>
-            <View role="cell" className="flex-1">
-              <Body className={a === b ? '' : 'font-strong'}>{b}</Body>
+            <View className="flex-row gap-6">
+              <View role="cell" className="flex-1">
+                <Body className={a === b ? '' : 'font-strong'}>{a}</Body>
+              </View>
+              <View role="cell" className="flex-1">
+                <Body className={a === b ? '' : 'font-strong'}>{b}</Body>
+              </View>
             </View>
           </View>
-        </View>
-      ))}
+        ))}
+      </View>
     </View>
   );
 }

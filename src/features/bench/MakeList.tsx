@@ -42,6 +42,7 @@ export function MakeList({ making, run, lastWater }: MakeListProps) {
             wanted={step.line === null ? null : (making.lines[step.line]?.grams ?? null)}
             weighed={step.line === null ? undefined : run.weighed[step.line]}
             scale={scale}
+            isNext={step === next}
           >
             {step.do === 'check' ? <WaterIn added={run.waterAddedGrams} last={lastWater} /> : null}
           </StepRow>
@@ -104,11 +105,13 @@ interface StepRowProps {
   readonly wanted: number | null;
   readonly weighed: number | undefined;
   readonly scale: Scale;
+  readonly isNext: boolean;
   readonly children?: ReactNode;
 }
 
-function StepRow({ step, done, blocked, wanted, weighed, scale, children }: StepRowProps) {
+function StepRow({ step, done, blocked, wanted, weighed, scale, isNext, children }: StepRowProps) {
   const dispatch = useAppDispatch();
+  const [open, setOpen] = useState(false);
   const tick = () => {
     if (!blocked) dispatch(stepDone({ id: step.id, done: !done }));
   };
@@ -137,8 +140,18 @@ function StepRow({ step, done, blocked, wanted, weighed, scale, children }: Step
           </Small>
         </View>
       </Pressable>
-      {step.line === null || wanted === null || done ? null : (
+      {step.line === null || wanted === null || done ? null : isNext || open ? (
         <WeighIn stepId={step.id} line={step.line} wanted={wanted} weighed={weighed} scale={scale} />
+      ) : (
+        <View className="items-start pl-8">
+          <Button
+            tone="quiet"
+            label="Weigh it now"
+            hint={`Weigh it now: ${step.text}`}
+            onPress={() => setOpen(true)}
+            testID={`weigh-now-${step.line}`}
+          />
+        </View>
       )}
       {children}
       {done && weighed !== undefined && wanted !== null ? (
