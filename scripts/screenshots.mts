@@ -10,11 +10,17 @@ const VIEWS = [
   { name: 'week-dark', place: '/week', size: PHONE, dark: true },
   { name: 'bench', place: '/bench', size: PHONE },
   { name: 'verdict', place: '/bench/silk-glaze', size: PHONE, scrollTo: '[data-testid="verdict"]' },
+  { name: 'amount', place: '/bench/make/furnace-day-cream', size: PHONE },
+  { name: 'making', place: '/bench/make/furnace-day-cream', size: PHONE, press: 'begin-making' },
+  { name: 'shelf', place: '/shelf', size: PHONE },
   { name: 'strand', place: '/strand', size: PHONE },
   { name: 'reading', place: '/strand/reading', size: PHONE },
   { name: 'heads', place: '/heads', size: PHONE },
   { name: 'week-wide', place: '/week', size: WIDE },
   { name: 'verdict-wide', place: '/bench/furnace-day-cream', size: WIDE },
+  { name: 'formula-wide', place: '/bench/annealing-cream', size: WIDE },
+  { name: 'compare-wide', place: '/bench/compare?a=okra-slip&b=cold-kiln-set', size: WIDE },
+  { name: 'pantry-wide', place: '/pantry', size: WIDE },
   { name: 'strand-wide', place: '/strand', size: WIDE },
 ] as const;
 
@@ -40,6 +46,7 @@ for (const view of VIEWS) {
   await browser.goto(view.place);
   await browser.headline();
   await browser.driver.wait(async () => (await browser.headline()) !== 'One moment', 10_000);
+  if ('press' in view) await browser.pressId(view.press);
   if ('scrollTo' in view) {
     await browser.driver.executeScript(`document.querySelector('${view.scrollTo}').scrollIntoView()`);
   }

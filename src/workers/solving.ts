@@ -28,7 +28,7 @@ export interface PantryQuestion {
 
 let loading: Promise<SolveProgramme> | undefined;
 
-/** The solver is 1.2 MB: it is fetched when first asked for. A worker's own address is no place to look beside. */
+/** The solver is 3.5 MB, 860 KB compressed: it is fetched when first asked for. A worker's own address is no place to look beside. */
 function solver(): Promise<SolveProgramme> {
   loading ??= highsLoader({
     locateFile: (file) => new URL(`/solver/${file}`, globalThis.location.origin).href,
