@@ -1,9 +1,13 @@
 import { distance } from 'fastest-levenshtein';
 import MiniSearch from 'minisearch';
 
-/** Lower case, no accents, only letters, digits and single spaces. */
+/** Lower case, no accents, no French elisions, only letters, digits and single spaces. */
 export function plainWords(text: string): string[] {
   return text
+    .replace(/œ/gi, 'oe')
+    .replace(/æ/gi, 'ae')
+    .replace(/ß/g, 'ss')
+    .replace(/\b[dl]['’](?=\p{L})/giu, '')
     .normalize('NFD')
     .replace(/\p{Diacritic}/gu, '')
     .toLowerCase()
@@ -63,6 +67,19 @@ function isSwap(a: string, b: string): boolean {
   if (a.length !== b.length) return false;
   const at = [...a].findIndex((letter, index) => letter !== b[index]);
   return at >= 0 && a[at] === b[at + 1] && a[at + 1] === b[at] && a.slice(at + 2) === b.slice(at + 2);
+}
+
+/**
+ * How many letters of a phrase are wrong, word by word: in none of its words more than may be, so that whey is not
+ * taken for wheat because "protein" follows.
+ */
+function lettersWrong(written: string, meant: string): number {
+  const words = meant.split(' ');
+  return written.split(' ').reduce((total, word, index) => {
+    const other = words[index] ?? '';
+    const wrong = word === other ? 0 : isSwap(word, other) ? 1 : distance(word, other);
+    return wrong > lettersForgiven(word.length) ? Infinity : total + wrong;
+  }, 0);
 }
 
 /** Names of things, looked up word for word, misspelt, or only near. Lexicons before it are asked first. */
@@ -144,7 +161,7 @@ export class Lexicon<T extends Named> {
     for (const [phrase, item] of this.byPhrase) {
       if (phrase[0] !== written[0] || Math.abs(phrase.length - written.length) > forgiven) continue;
       if (phrase.split(' ').length !== words) continue;
-      const letters = isSwap(written, phrase) ? 1 : distance(written, phrase);
+      const letters = lettersWrong(written, phrase);
       if (letters > forgiven || (best && letters > best.letters)) continue;
       if (best?.letters === letters) best = { ...best, alone: best.alone && best.item.id === item.id };
       else best = { phrase, letters, item, alone: true };

@@ -5,7 +5,29 @@ import { rounded, sum, UNITS, type UnitId } from '../measures';
 export function amountText(quantity: number, unit: UnitId | null): string {
   const number = String(rounded(quantity, 3));
   if (unit === null || unit === 'piece') return number;
-  return unit === '%' ? `${number}%` : `${number} ${unit}`;
+  if (unit === '%') return `${number}%`;
+  return `${number} ${quantity > 1 ? pluralOf(unit) : unit}`;
+}
+
+const WITHOUT_PLURAL: ReadonlySet<UnitId> = new Set<UnitId>([
+  'g',
+  'mg',
+  'kg',
+  'oz',
+  'lb',
+  'ml',
+  'cl',
+  'dl',
+  'l',
+  'fl oz',
+  'tsp',
+  'tbsp',
+]);
+
+function pluralOf(unit: UnitId): string {
+  if (WITHOUT_PLURAL.has(unit)) return unit;
+  if (unit === 'leaf') return 'leaves';
+  return /(?:sh|ch|ss)$/.test(unit) ? `${unit}es` : `${unit}s`;
 }
 
 interface LineWording {

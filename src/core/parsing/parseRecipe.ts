@@ -24,6 +24,8 @@ const INGREDIENT_HEADING =
 /** "Phase A", "Water phase (A)", "B. Oil phase", "Cool-down phase". */
 const PHASE_HEADING =
   /^(?:phase\s+([a-d])\b.*|([a-d])[.):]?\s*[-–]?\s*(?:water|oil|heated|heat|cool[- ]?down|cooling)?\s*phase\b.*|(water|aqueous|oil|fat|cool[- ]?down|cooling)\s+phase\s*(?:\(?([a-d])\)?)?)\s*:?$/i;
+/** "Phase A: water 77 %, glycerin 3 %": heading and ingredients in one row. */
+const INLINE_PHASE = /^[#*\s]*phase\s+([a-d])\s*[:.)–-]\s*(.*\d.*)$/i;
 const PHASE_OF_WORD: Record<string, string> = { water: 'A', aqueous: 'A', oil: 'B', fat: 'B' };
 
 /** Where in the text the reader is. */
@@ -75,8 +77,11 @@ function readRow(text: string, row: number, place: Place, options: ReadingOption
       },
     ];
   }
-  if (isPlaceHeading(text, place)) return [{ ...at, status: 'note' }];
-  const plain = rewritten(text);
+  const inline = INLINE_PHASE.exec(text);
+  const named = inline !== null && options.larder.inText(inline[2] ?? '').length > 0;
+  if (named) [place.phase, place.method] = [inline[1]?.toUpperCase() ?? 'A', false];
+  else if (isPlaceHeading(text, place)) return [{ ...at, status: 'note' }];
+  const plain = rewritten(named ? (inline[2] ?? '') : text);
   if (plain === '')
     return [{ ...at, ...unreadPart('no-words', 'There are no words in this line that name an ingredient.') }];
   const badNumber = problemOfNumber(plain);
@@ -84,7 +89,9 @@ function readRow(text: string, row: number, place: Place, options: ReadingOption
   const balancing = BALANCE.exec(plain);
   if (balancing) return [balancingLine(at, plain, place, options)];
   const names = options.larder.inText(plain).length;
-  if (isNote(plain, lineAmount(plain), names, place)) return [{ ...at, status: 'note' }];
+  const amount = lineAmount(plain);
+  if ((row === 0 && isTitle(text, names)) || isNote(plain, amount, names, place))
+    return [{ ...at, status: 'note' }];
   const added = summedAmounts(plain);
   if (added) return [lineOf(at, place, readSum(added, options))];
   return rowParts(plain, options.larder).map((part) =>
@@ -156,6 +163,13 @@ function problemOfNumber(plain: string): Problem | undefined {
     return { code: 'bad-fraction', message: 'A fraction cannot have 0 below the line.', path: '' };
   }
   return undefined;
+}
+
+const TITLE_WORDS = 8;
+
+/** The first row of a recipe, when it names nothing and counts nothing, is what the recipe is called. */
+function isTitle(text: string, names: number): boolean {
+  return names === 0 && !/[\d¼½¾⅓⅔⅛]/.test(text) && plainWords(text).length <= TITLE_WORDS;
 }
 
 function isNote(plain: string, amount: LineAmount, names: number, place: Place): boolean {

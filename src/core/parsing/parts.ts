@@ -10,20 +10,22 @@ export interface RowPart {
 const AMOUNT = String.raw`(?:\d[\d./\s⁄-]*|[¼½¾⅓⅔⅛])\s*[a-z]*\.?`;
 const EQUAL_PARTS =
   /^(?:equal (?:parts?|amounts?)|(?:1 part|same amount) (?:each|of each)|partes iguais|partes iguales|gleiche teile|parts égales)\s*(?:of|de|von)?\s*:?\s*(.+)$/i;
+const EQUAL_PARTS_AFTER = /^(.+?)[\s,:(-]+(?:(?:in|of) )?equal (?:parts?|amounts?|quantit(?:y|ies))\)?$/i;
 const EACH_AFTER = new RegExp(
   String.raw`^(.+?)[,:(\s-]+(${AMOUNT}(?:\s*(?:tbsp|tsp|cups?|drops?|grams?))?)\s*(?:each|of each|cada|je)\)?$`,
   'i',
 );
 const EACH_BEFORE = new RegExp(String.raw`^(${AMOUNT})\s+(?:each|of each)\s*(?:of)?[:,]?\s+(.+)$`, 'i');
+const HAS_AMOUNT = /[\d¼½¾⅓⅔⅛]|\b(?:half|an?|one|few|couple)\b/i;
 const LIST =
   /\s*(?:,|;|\+|&|\/|\band\b|\bplus\b|\bwith\b|\be\b|\by\b|\bet\b|\bund\b|\bcom\b|\bcon\b|\bmit\b)\s*/i;
 /** Between two amounts: "1 cup milk and 2 tbsp honey". */
 const BEFORE_AMOUNT =
-  /\s*(?:,|;|\+|&|\band\b|\bplus\b|\bwith\b|\be\b|\by\b|\bet\b|\bund\b)\s*(?=(?:\d|[¼½¾⅓⅔⅛]|half\b|an?\s|one\s|two\s|three\s))/i;
+  /\s*(?:,|;|\+|&|\band\b|\bplus\b|\bwith\b|\be\b|\by\b|\bet\b|\bund\b)\s*(?=(?:\d|[¼½¾⅓⅔⅛]|half\b|an?\s|one\s|two\s|three\s|(?:the )?juice of))/i;
 
 /**
  * Takes a row apart that names several things: "honey and olive oil, 1 tbsp each", "equal parts of …", "1 banana and
- * 1 egg". A row is only taken apart when every part names something.
+ * 1 egg". A row is only taken apart when every part names something, or brings an amount beside at least two that do.
  */
 export function rowParts(plain: string, larder: Larder): RowPart[] {
   const whole: RowPart[] = [{ plain, equalPart: false }];
@@ -31,7 +33,7 @@ export function rowParts(plain: string, larder: Larder): RowPart[] {
   const listed = (text: string) => withSharedNoun(itemsOf(text), names);
   const all = (parts: readonly string[]) => parts.length > 1 && parts.every((part) => names(part) > 0);
 
-  const equal = EQUAL_PARTS.exec(plain);
+  const equal = EQUAL_PARTS.exec(plain) ?? EQUAL_PARTS_AFTER.exec(plain);
   if (equal) {
     const items = listed(equal[1] ?? '');
     return items.length > 0 ? items.map((item) => ({ plain: `1 part ${item}`, equalPart: true })) : whole;
@@ -44,8 +46,12 @@ export function rowParts(plain: string, larder: Larder): RowPart[] {
     if (all(items)) return items.map((item) => ({ plain: `${amount?.trim()} ${item}`, equalPart: false }));
   }
   const pieces = plain.split(BEFORE_AMOUNT).filter((part) => part.trim() !== '');
-  if (all(pieces)) return pieces.map((part) => ({ plain: part.trim(), equalPart: false }));
-  return whole;
+  // "henna 100 g + amla 2 tbsp": every piece brings its own amount, wherever it stands.
+  const sided = plain.split(/(?:\s*[,;+&]\s*|\s\/\s)(?![^()]*\))/).filter((part) => part.trim() !== '');
+  const isList =
+    sided.every((part) => HAS_AMOUNT.test(part)) && sided.filter((part) => names(part) > 0).length > 1;
+  const apart = isList && sided.length >= pieces.length ? sided : all(pieces) ? pieces : null;
+  return apart ? apart.map((part) => ({ plain: part.trim(), equalPart: false })) : whole;
 }
 
 function itemsOf(text: string): string[] {

@@ -49,7 +49,8 @@ const DESCRIBING = new Set(
     'brand any your favourite favorite good quality homemade home made shop bought tin can jar bottle bag tea bag de da do ' +
     'das dos del la el le les du des en von der die das em pó puro pura natural fresco fresca sal used left over leftover ' +
     'medium-sized sized washed rinsed drained toasted roasted infused steeped brewed strong weak if you like have it hair ' +
-    'length lengths long short only just enough around percent solution active food grade cosmetic usp q s ad x ml g tsp tbsp ' +
+    'length lengths leave rinse long short only just enough around percent solution active food grade cosmetic usp q s ad x ml g tsp tbsp ' +
+    'oz lb kg huile aceite oleo ol kaltes kaltem warmes heisses tiede tibia morna fria quente caliente froid ' +
     'packet can full bunch sachet black white green red brown yellow'
   )
     .split(' ')
@@ -163,10 +164,12 @@ function unclearAmount(
 ): Omit<UnreadLine, 'text' | 'row'> | undefined {
   const { name } = match.item;
   if (amount.quantity === null && !measures.pieceGrams) {
-    return unreadPart('no-amount', `How much ${name}? Write an amount before it.`, [
-      `1 tbsp ${name}`,
-      `10 g ${name}`,
-    ]);
+    const usual = ingredient?.roles.includes('carrier') ? ['50 ml', '100 ml'] : ['1 tbsp', '10 g'];
+    return unreadPart(
+      'no-amount',
+      `How much ${name}? Write an amount before it.`,
+      usual.map((measure) => `${measure} ${name}`),
+    );
   }
   const strange = unknownUnit(amount, match, measures, ingredient);
   return strange ? unreadPart('no-weight', strange, [`10 g ${name}`]) : undefined;

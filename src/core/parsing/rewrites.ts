@@ -4,7 +4,14 @@ type Rewrite = readonly [RegExp, string];
 const SIGNS: readonly Rewrite[] = [
   [/[\u2012-\u2015]/g, '-'],
   [/[\u00a0\t]+/g, ' '],
+  // Rows of a table, and dots that lead the eye.
+  [/^\s*\||\|\s*$/g, ''],
+  [/\s*\|\s*|\.{2,}|…/g, ' '],
   [/^[\s•*·▪–>☐□✓✔]+/u, ''],
+  [
+    /^(?:ingredients?|you(?:['’]ll| will) need|ingredientes|zutaten|ingr[ée]dients)\s*[:–-]+\s*(?=.*[\d½¼¾⅓⅔⅛])/i,
+    '',
+  ],
   [/^-\s+/, ''],
   [/^\d{1,2}[.)]\s+/, ''],
   [/^(?:step \d{1,2})\s*[:.)-]\s*/i, ''],
@@ -21,17 +28,25 @@ const SIGNS: readonly Rewrite[] = [
   // "coconut milk (1 can)": the amount stands behind the name.
   [/^([^\d()½¼¾⅓⅔]+)\(\s*((?:\d|[½¼¾⅓⅔])[^)]*)\)$/, '$2 $1'],
   [/(\d)\s*(?:°\s*[CF])\b/g, '$1 degrees'],
+  // "(fermented 24 h)": how long it takes is no amount.
+  [/(\([^()]*?)\s*\b\d+\s*(?:h|hrs?|hours?|min|mins|minutes?|days?)\b/gi, '$1'],
+  [/\be\.\s?o\.?(?!\p{L})|\bEO\b/giu, 'essential oil'],
+  // "lemon juice few drops": the amount stands behind, in words.
+  [
+    /^([^\d]+?)[\s,:-]+((?:a )?(?:few|couple of) (?:drops|leaves|sprigs|pinches)|(?:a |one )?(?:pinch|splash|drizzle|dollop|squeeze|handful|glug|dash))$/i,
+    '$2 $1',
+  ],
 ];
 
 /** Measures of Portuguese, Spanish, German, French and Italian kitchens, long forms before short ones. */
 const UNIT_WORDS: readonly Rewrite[] = [
-  [/\bcolher(?:es)?(?: \(?s\)?)? (?:de|das?) sopa\b/gi, 'tbsp'],
+  [/\bcolher(?:es)?(?: \(?s\)?)? ?\(? ?(?:(?:de|das?) )?sopa\b(?: ?\))?/gi, 'tbsp'],
   [/\bcolher(?:es)? (?:de|das?) sobremesa\b/gi, 'dessertspoon'],
-  [/\bcolher(?:es)? (?:de|das?) ch[áa]\b/gi, 'tsp'],
-  [/\bcolher(?:es)? (?:de|das?) caf[ée]\b/gi, '0.5 tsp'],
+  [/\bcolher(?:es)? ?\(? ?(?:(?:de|das?) )?ch[áa](?!\p{L})(?: ?\))?/giu, 'tsp'],
+  [/\bcolher(?:es)? (?:de|das?) caf[ée](?!\p{L})/giu, '0.5 tsp'],
   [/\bc\.? ?(?:de )?sopa\b/gi, 'tbsp'],
   [/\bcolher(?:es)?\b/gi, 'spoon'],
-  [/\bx[íi]caras?(?: (?:de|das?) ch[áa])?\b/gi, 'cup'],
+  [/\bx[íi]caras?(?: (?:de|das?) ch[áa](?!\p{L}))?(?!\p{L})/giu, 'cup'],
   [/\bcopos?\b/gi, 'glass'],
   [/\bpunhados?\b/gi, 'handful'],
   [/\bpitadas?\b/gi, 'pinch'],
@@ -42,14 +57,15 @@ const UNIT_WORDS: readonly Rewrite[] = [
   [/\bcucharaditas?\b/gi, 'tsp'],
   [/\bcdas?\b\.?/gi, 'tbsp'],
   [/\bcditas?\b\.?/gi, 'tsp'],
+  [/\bcdtas?\b\.?/gi, 'tsp'],
   [/\btazas?\b/gi, 'cup'],
   [/\bvasos?\b/gi, 'glass'],
   [/\bpu[ñn]ados?\b/gi, 'handful'],
   [/\bpizcas?\b/gi, 'pinch'],
   [/\bhojas?\b/gi, 'leaf'],
   [/\bdientes? de ajo\b/gi, 'garlic cloves'],
-  [/\besslöffel\b/gi, 'tbsp'],
-  [/\bteelöffel\b/gi, 'tsp'],
+  [/\be(?:ß|ss)l(?:ö|oe)ffel\b/gi, 'tbsp'],
+  [/\bteel(?:ö|oe)ffel\b/gi, 'tsp'],
   [/(\d)\s*EL\b/g, '$1 tbsp'],
   [/(\d)\s*TL\b/g, '$1 tsp'],
   [/\bEL\b(?= [A-ZÄÖÜ])/g, 'tbsp'],
@@ -59,7 +75,7 @@ const UNIT_WORDS: readonly Rewrite[] = [
   [/\btropfen\b/gi, 'drops'],
   [/\bhandvoll\b/gi, 'handful'],
   [/\bcuill(?:è|e)res? à soupe\b/gi, 'tbsp'],
-  [/\bcuill(?:è|e)res? à (?:caf[ée]|th[ée])\b/gi, 'tsp'],
+  [/\bcuill(?:è|e)res? à (?:caf[ée]|th[ée])(?!\p{L})/giu, 'tsp'],
   [/\bc(?:\.|àc|uil\.)? ?à ?\.? ?s(?:oupe)?\b\.?/gi, 'tbsp'],
   [/\bc(?:\.|uil\.)? ?à ?\.? ?(?:c(?:af[ée])?|th[ée])(?:$|(?=[\s.,]))\.?/gi, 'tsp'],
   [/\bpinc[ée]es?\b/gi, 'pinch'],
@@ -134,6 +150,12 @@ const NUMBER_WORDS: readonly Rewrite[] = [
   [/^(?=(?:handful|pinch|splash|drizzle|dollop|squeeze|glug|dash|spoon|scoop|bunch)s?\b)/i, '1 '],
 ];
 
+/** "Quinoa 1/2 cup cooked": an amount in the middle goes to the front. */
+const AMOUNT_INSIDE: Rewrite = [
+  /^([^\d()½¼¾⅓⅔⅛]+?)[\s,:-]+((?:\d[\d./⁄]*|[½¼¾⅓⅔⅛])\s*(?:cups?|tbsp|tsp|ml|g|oz|drops?|glass|pinch|handful))\.?\s+(?!(?:of )?each\b|cada\b|je\b)([^\d()½¼¾⅓⅔⅛]+)$/i,
+  '$2 $1, $3',
+];
+
 const REWRITES = [...SIGNS, ...UNIT_WORDS, ...NUMBER_WORDS];
 
 function applied(rewrites: readonly Rewrite[], line: string): string {
@@ -148,5 +170,7 @@ export function rewritten(line: string): string {
 
 /** A part of a line, after it was split: its number words are looked at again. */
 export function rewrittenPart(part: string): string {
-  return applied(NUMBER_WORDS, part.trim()).replace(/\s+/g, ' ').trim();
+  return applied([...NUMBER_WORDS, AMOUNT_INSIDE], part.trim())
+    .replace(/\s+/g, ' ')
+    .trim();
 }
