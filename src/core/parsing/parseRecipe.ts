@@ -86,8 +86,6 @@ function readRow(text: string, row: number, place: Place, options: ReadingOption
     return [{ ...at, ...unreadPart('no-words', 'There are no words in this line that name an ingredient.') }];
   const badNumber = problemOfNumber(plain);
   if (badNumber) return [{ ...at, status: 'unread', problem: badNumber, suggestions: [] }];
-  const balancing = BALANCE.exec(plain);
-  if (balancing) return [balancingLine(at, plain, place, options)];
   const names = options.larder.inText(plain).length;
   const amount = lineAmount(plain);
   if ((row === 0 && isTitle(text, names)) || isNote(plain, amount, names, place))
@@ -95,7 +93,9 @@ function readRow(text: string, row: number, place: Place, options: ReadingOption
   const added = summedAmounts(plain);
   if (added) return [lineOf(at, place, readSum(added, options))];
   return rowParts(plain, options.larder).map((part) =>
-    lineOf(at, place, readPart(rewrittenPart(part.plain), options, part.equalPart)),
+    BALANCE.test(part.plain)
+      ? balancingLine(at, part.plain, place, options)
+      : lineOf(at, place, readPart(rewrittenPart(part.plain), options, part.equalPart)),
   );
 }
 

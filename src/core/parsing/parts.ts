@@ -16,12 +16,17 @@ const EACH_AFTER = new RegExp(
   'i',
 );
 const EACH_BEFORE = new RegExp(String.raw`^(${AMOUNT})\s+(?:each|of each)\s*(?:of)?[:,]?\s+(.+)$`, 'i');
-const HAS_AMOUNT = /[\d¼½¾⅓⅔⅛]|\b(?:half|an?|one|few|couple)\b/i;
 const LIST =
   /\s*(?:,|;|\+|&|\/|\band\b|\bplus\b|\bwith\b|\be\b|\by\b|\bet\b|\bund\b|\bcom\b|\bcon\b|\bmit\b)\s*/i;
-/** Between two amounts: "1 cup milk and 2 tbsp honey". */
+/** Between two amounts: "1 cup milk and 2 tbsp honey", "1 cup rice soaked in 3 cups water". */
 const BEFORE_AMOUNT =
-  /\s*(?:,|;|\+|&|\band\b|\bplus\b|\bwith\b|\be\b|\by\b|\bet\b|\bund\b)\s*(?=(?:\d|[¼½¾⅓⅔⅛]|half\b|an?\s|one\s|two\s|three\s|(?:the )?juice of))/i;
+  /\s*(?:,|;|\+|&|\band\b|\bplus\b|\bwith\b|\bin(?:to)?\b|\be\b|\by\b|\bet\b|\bund\b)\s*(?=(?:\d|[¼½¾⅓⅔⅛]|half\b|an?\s|one\s|two\s|three\s|(?:the )?juice of))/i;
+/** Between the things of a list, not inside brackets. */
+const SIDES = /(?:\s*[,;+&]\s*|\s\/\s)(?![^()]*\))/;
+const HAS_AMOUNT = /[\d¼½¾⅓⅔⅛]|\b(?:half|an?|one|few|couple)\b/i;
+const DURATION = /\b\d+(?:\s*-\s*\d+)?\s*(?:h|hrs?|hours?|min|mins|minutes?|days?|degrees)\b/gi;
+/** "blorbium 2 %": a word beside a percent or before an amount that is no measure. */
+const UNKNOWN_NAME = /^\p{L}{4,}[\p{L} -]*\s+\d[\d.]*\s*(?:%|percent|g|ml|drops?|tsp|tbsp)/iu;
 
 /**
  * Takes a row apart that names several things: "honey and olive oil, 1 tbsp each", "equal parts of …", "1 banana and
@@ -45,13 +50,32 @@ export function rowParts(plain: string, larder: Larder): RowPart[] {
     const items = listed(list ?? '');
     if (all(items)) return items.map((item) => ({ plain: `${amount?.trim()} ${item}`, equalPart: false }));
   }
-  const pieces = plain.split(BEFORE_AMOUNT).filter((part) => part.trim() !== '');
-  // "henna 100 g + amla 2 tbsp": every piece brings its own amount, wherever it stands.
-  const sided = plain.split(/(?:\s*[,;+&]\s*|\s\/\s)(?![^()]*\))/).filter((part) => part.trim() !== '');
-  const isList =
-    sided.every((part) => HAS_AMOUNT.test(part)) && sided.filter((part) => names(part) > 0).length > 1;
-  const apart = isList && sided.length >= pieces.length ? sided : all(pieces) ? pieces : null;
-  return apart ? apart.map((part) => ({ plain: part.trim(), equalPart: false })) : whole;
+  const split = [plain.split(SIDES), plain.split(BEFORE_AMOUNT)]
+    .map((pieces) => joined(pieces, names))
+    .reduce((best, pieces) => (pieces.length > best.length ? pieces : best));
+  return split.filter((part) => names(part) > 0).length > 1
+    ? split.map((part) => ({ plain: part, equalPart: false }))
+    : whole;
+}
+
+/**
+ * Pieces that can be read alone: what lacks a name or an amount belongs to the piece before it, or at the beginning to the
+ * one after it. A piece with an amount and a word that names nothing stays alone, so that it is said.
+ */
+function joined(pieces: readonly string[], names: (text: string) => number): string[] {
+  const found: string[] = [];
+  let held = '';
+  for (const piece of pieces.map((each) => each.trim()).filter(Boolean)) {
+    const text = held === '' ? piece : `${held}, ${piece}`;
+    const hasAmount = HAS_AMOUNT.test(text.replace(DURATION, ' '));
+    if (hasAmount && (names(text) > 0 || UNKNOWN_NAME.test(piece))) {
+      found.push(text);
+      held = '';
+    } else if (found.length === 0) held = text;
+    else found.push(`${found.pop() ?? ''}, ${piece}`);
+  }
+  if (held !== '') found.push(held);
+  return found;
 }
 
 function itemsOf(text: string): string[] {

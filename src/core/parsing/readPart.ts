@@ -49,7 +49,7 @@ const DESCRIBING = new Set(
     'brand any your favourite favorite good quality homemade home made shop bought tin can jar bottle bag tea bag de da do ' +
     'das dos del la el le les du des en von der die das em pó puro pura natural fresco fresca sal used left over leftover ' +
     'medium-sized sized washed rinsed drained toasted roasted infused steeped brewed strong weak if you like have it hair ' +
-    'length lengths leave rinse long short only just enough around percent solution active food grade cosmetic usp q s ad x ml g tsp tbsp ' +
+    'length lengths leave rinse style greek strap long short only just enough around percent solution active food grade cosmetic usp q s ad x ml g tsp tbsp ' +
     'oz lb kg huile aceite oleo ol kaltes kaltem warmes heisses tiede tibia morna fria quente caliente froid ' +
     'packet can full bunch sachet black white green red brown yellow'
   )

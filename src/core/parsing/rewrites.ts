@@ -21,12 +21,13 @@ const SIGNS: readonly Rewrite[] = [
   [/(\d),(\d{3})(?=\s*(?:g|gr|grams?|ml)\b)/gi, '$1$2'],
   [/(\d),(\d)/g, '$1.$2'],
   [/(\d)\s*%/g, '$1 percent'],
-  [/(\d)(g|gr|mg|kg|ml|cl|dl|oz|l)\b/gi, '$1 $2'],
+  [/(\d)(g|gr|mg|kg|ml|cl|dl|oz|l|eggs?|drops?)\b/gi, '$1 $2'],
+  [/(\d)(tbsp|tbs|tsp|cups?)(?![a-z])/gi, '$1 $2'],
+  [/\b(tbsp|tbs|tsp)\.(?=\p{L})/giu, '$1 '],
+  [/^i (?:use|used|take|took|add|added)\s+/i, ''],
   [/\b[dl]['’](?=\p{L})/giu, ''],
   // "250 ml/1 cup water": one of two ways of saying the same.
   [/^(\d[\d.]*\s*(?:ml|g|oz|l))\s*\/\s*[\d./½¼¾⅓⅔\s]+(?:cups?|tbsp|tsp|fl oz|oz|g|ml)\b\.?/i, '$1'],
-  // "coconut milk (1 can)": the amount stands behind the name.
-  [/^([^\d()½¼¾⅓⅔]+)\(\s*((?:\d|[½¼¾⅓⅔])[^)]*)\)$/, '$2 $1'],
   [/(\d)\s*(?:°\s*[CF])\b/g, '$1 degrees'],
   // "(fermented 24 h)": how long it takes is no amount.
   [/(\([^()]*?)\s*\b\d+\s*(?:h|hrs?|hours?|min|mins|minutes?|days?)\b/gi, '$1'],
@@ -78,6 +79,8 @@ const UNIT_WORDS: readonly Rewrite[] = [
   [/\bcuill(?:è|e)res? à (?:caf[ée]|th[ée])(?!\p{L})/giu, 'tsp'],
   [/\bc(?:\.|àc|uil\.)? ?à ?\.? ?s(?:oupe)?\b\.?/gi, 'tbsp'],
   [/\bc(?:\.|uil\.)? ?à ?\.? ?(?:c(?:af[ée])?|th[ée])(?:$|(?=[\s.,]))\.?/gi, 'tsp'],
+  [/\bc(?:uil)?\.? ?soupe\b/gi, 'tbsp'],
+  [/\bc(?:uil)?\.? ?caf[ée](?!\p{L})/giu, 'tsp'],
   [/\bpinc[ée]es?\b/gi, 'pinch'],
   [/\bpoign[ée]es?\b/gi, 'handful'],
   [/\bgouttes?\b/gi, 'drops'],
@@ -115,7 +118,7 @@ const NUMBER_WORDS: readonly Rewrite[] = [
   [/^(\d+) e meia?\b/i, '$1 1/2'],
   [/^(\d+) y medi[oa]\b/i, '$1 1/2'],
   [/^(\d+) and (?:a )?quarter\b/i, '$1 1/4'],
-  [/^(?:a |one )?half (?:an? |of an? |of the |of )?/i, '1/2 '],
+  [/^(?:a |one[- ])?half (?:an? |of an? |of the |of )?/i, '1/2 '],
   [/^(?:mei[oa]|medi[oa]|ein(?:e)? halbe[rs]?|halbe[rs]?|un demi|une demi(?:e)?|½ de|mezz[oa])[ -]/i, '1/2 '],
   [/^(?:a |one )?third (?:of an? )?/i, '1/3 '],
   [/^(?:a |one )?quarter (?:of an? |an? )?/i, '1/4 '],
@@ -150,10 +153,14 @@ const NUMBER_WORDS: readonly Rewrite[] = [
   [/^(?=(?:handful|pinch|splash|drizzle|dollop|squeeze|glug|dash|spoon|scoop|bunch)s?\b)/i, '1 '],
 ];
 
-/** "Quinoa 1/2 cup cooked": an amount in the middle goes to the front. */
-const AMOUNT_INSIDE: Rewrite = [
-  /^([^\d()½¼¾⅓⅔⅛]+?)[\s,:-]+((?:\d[\d./⁄]*|[½¼¾⅓⅔⅛])\s*(?:cups?|tbsp|tsp|ml|g|oz|drops?|glass|pinch|handful))\.?\s+(?!(?:of )?each\b|cada\b|je\b)([^\d()½¼¾⅓⅔⅛]+)$/i,
-  '$2 $1, $3',
+const AMOUNT_BEHIND: readonly Rewrite[] = [
+  // "coconut milk (1 can)": the amount stands behind the name.
+  [/^([^\d()½¼¾⅓⅔]+)\(\s*((?:\d|[½¼¾⅓⅔])[^)]*)\)$/, '$2 $1'],
+  // "Quinoa 1/2 cup cooked": an amount in the middle goes to the front.
+  [
+    /^([^\d()½¼¾⅓⅔⅛]+?)[\s,:-]+((?:\d[\d./⁄]*|[½¼¾⅓⅔⅛])\s*(?:cups?|tbsp|tsp|ml|g|oz|drops?|glass|pinch|handful|bags?|leaves|cloves|sheets?))[.,]?\s+(?!(?:of )?each\b|cada\b|je\b)([^\d()½¼¾⅓⅔⅛]+)$/i,
+    '$2 $1, $3',
+  ],
 ];
 
 const REWRITES = [...SIGNS, ...UNIT_WORDS, ...NUMBER_WORDS];
@@ -170,7 +177,7 @@ export function rewritten(line: string): string {
 
 /** A part of a line, after it was split: its number words are looked at again. */
 export function rewrittenPart(part: string): string {
-  return applied([...NUMBER_WORDS, AMOUNT_INSIDE], part.trim())
+  return applied([...NUMBER_WORDS, ...AMOUNT_BEHIND], part.trim())
     .replace(/\s+/g, ' ')
     .trim();
 }

@@ -7,7 +7,7 @@ import { CUPS } from '@/core/measures';
 import type { RecipeVersion } from '@/core/recipes';
 import { cupChosen, selectPrefs, useAppDispatch, useAppSelector, viewChosen } from '@/store';
 import { Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
-import { FormChoice, FormField, resolverOf } from '../shared/form';
+import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHairAnswer } from '../shared/HairAnswer';
@@ -138,9 +138,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
         />
         <Button label="Back" onPress={() => router.navigate('/bench')} />
       </View>
-      {formState.isSubmitted && !formState.isValid ? (
-        <Problem live>Not saved yet: see the marked fields.</Problem>
-      ) : null}
+      <NotSavedYet state={formState} />
       {existing ? <Small>Past sessions and batches keep the version they used.</Small> : null}
     </Screen>
   );

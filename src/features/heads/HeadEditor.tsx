@@ -4,9 +4,9 @@ import { View } from 'react-native';
 import { SCHOOL_WORDS, SCHOOLS } from '@/core/classification';
 import type { Head } from '@/core/hair';
 import { headChosen, useAppDispatch } from '@/store';
-import { Button, FieldGroup, Problem, Screen } from '@/ui';
+import { Button, FieldGroup, Screen } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
-import { FormChoice, FormField, FormToggles, resolverOf } from '../shared/form';
+import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { draftOfHead, headFromDraft, NEW_HEAD, WEEKDAYS, type HeadDraft } from './headDraft';
@@ -153,9 +153,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
         />
         <Button label="Back" onPress={() => router.navigate('/heads')} />
       </View>
-      {formState.isSubmitted && !formState.isValid ? (
-        <Problem live>Not saved yet: see the marked fields.</Problem>
-      ) : null}
+      <NotSavedYet state={formState} />
     </Screen>
   );
 }

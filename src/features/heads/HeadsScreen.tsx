@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { allergenWords } from '@/core/batches';
 import { SCHOOL_WORDS } from '@/core/classification';
 import type { Head } from '@/core/hair';
 import { headChosen, selectHeads, selectPrefs, themeChosen, useAppDispatch, useAppSelector } from '@/store';
@@ -46,9 +47,11 @@ export function HeadsScreen() {
 function HeadEntry({ head, current }: { head: Head; current: boolean }) {
   const dispatch = useAppDispatch();
   const freeDays = head.freeMinutes.filter((minutes) => minutes > 0).length;
-  const flags = [head.child ? 'a child' : '', head.proteinSensitive ? 'protein-sensitive' : ''].filter(
-    Boolean,
-  );
+  const flags = [
+    head.child ? 'a child' : '',
+    head.proteinSensitive ? 'protein-sensitive' : '',
+    head.allergies.length > 0 ? `reacts to ${head.allergies.map(allergenWords).join(', ')}` : '',
+  ].filter(Boolean);
   return (
     <View className="gap-2 border-t border-line pt-3">
       <Strong className="text-lead">{head.name}</Strong>

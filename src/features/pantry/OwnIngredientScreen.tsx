@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { rounded } from '@/core/measures';
 import { Body, Button, FieldGroup, Problem, Screen, Small } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
-import { FormChoice, FormField, FormToggles, resolverOf } from '../shared/form';
+import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import {
@@ -77,9 +77,7 @@ export function OwnIngredientScreen() {
         <Button tone="main" label="Save" onPress={save} testID="save-own" />
         <Button label="Back" onPress={() => router.navigate('/pantry')} />
       </View>
-      {formState.isSubmitted && !formState.isValid ? (
-        <Problem live>Not saved yet: see the marked fields.</Problem>
-      ) : null}
+      <NotSavedYet state={formState} />
     </Screen>
   );
 }

@@ -4,11 +4,12 @@ import {
   type FieldErrors,
   type FieldPath,
   type FieldValues,
+  type FormState,
   type Resolver,
 } from 'react-hook-form';
 import type { Result } from '@/core/measures';
 import { View } from 'react-native';
-import { Button, Choice, Field, FieldGroup } from '@/ui';
+import { Button, Choice, Field, FieldGroup, Problem } from '@/ui';
 
 /**
  * Lets a form be checked by the core: a check that makes a record from a draft, or says what is wrong and where.
@@ -135,4 +136,10 @@ export function FormToggles<Draft extends FieldValues>({
       </View>
     </FieldGroup>
   );
+}
+
+/** Said below a form that was sent and did not hold. */
+export function NotSavedYet({ state }: { state: Pick<FormState<FieldValues>, 'isSubmitted' | 'isValid'> }) {
+  if (!state.isSubmitted || state.isValid) return null;
+  return <Problem live>Not saved yet: see the marked fields.</Problem>;
 }

@@ -12,7 +12,7 @@ import {
   type ReadingDraft,
 } from '@/core/readings';
 import { Body, Button, FieldGroup, Heading, Problem, Screen, Small, Strong } from '@/ui';
-import { FormChoice, FormField, resolverOf } from '../shared/form';
+import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
@@ -124,9 +124,7 @@ function ReadingForm({ head, today }: { head: Head; today: CalendarDay }) {
         <Button tone="main" label="Save reading" onPress={save} testID="save-reading" />
         <Button label="Back" onPress={() => router.navigate('/strand')} />
       </View>
-      {formState.isSubmitted && !formState.isValid ? (
-        <Problem live>Not saved yet: see the marked fields.</Problem>
-      ) : null}
+      <NotSavedYet state={formState} />
     </Screen>
   );
 }
