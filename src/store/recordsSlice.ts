@@ -1,12 +1,12 @@
-import { createEntityAdapter, createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSelector, createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { headsIn, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
 
 import { inOrder, liveRecords } from '@/core/measures';
 import { pantryOf } from '@/core/pantry';
 
-const adapter = createEntityAdapter<StoredRecord>();
-
-interface SavingState {
+interface RecordsState {
+  /** By id. */
+  readonly entities: Readonly<Record<string, StoredRecord>>;
   readonly status: 'loading' | 'ready' | 'blocked';
   /** Written in this tab, not yet known to be stored. */
   readonly unsaved: readonly string[];
@@ -15,21 +15,36 @@ interface SavingState {
   readonly damaged: number;
 }
 
-const initialState = adapter.getInitialState<SavingState>({
+const initialState: RecordsState = {
+  entities: {},
   status: 'loading',
   unsaved: [],
   problem: null,
   damaged: 0,
-});
+};
+
+/**
+ * The state with records that it does not have yet. Written without drafts, and with records frozen as they come: a store
+ * of ten thousand would otherwise be walked through property by property.
+ */
+function withRecords(state: RecordsState, records: readonly StoredRecord[]): RecordsState {
+  const entities = { ...state.entities };
+  for (const record of records) entities[record.id] ??= Object.freeze(record);
+  return { ...state, entities };
+}
+
+/** The state behind a draft; a reducer that returns a new one needs nothing else. */
+function plain(state: Draft<RecordsState>): RecordsState {
+  return original(state) ?? (state as RecordsState);
+}
 
 export const recordsSlice = createSlice({
   name: 'records',
   initialState,
   reducers: {
     recordsLoaded(state, action: PayloadAction<{ records: readonly StoredRecord[]; damaged: number }>) {
-      adapter.addMany(state, action.payload.records as StoredRecord[]);
-      state.status = 'ready';
-      state.damaged = action.payload.damaged;
+      const { records, damaged } = action.payload;
+      return { ...withRecords(plain(state), records), status: 'ready', damaged };
     },
     /** The storage cannot be read at all: the app works on, from memory, and says so. */
     storageBlocked(state, action: PayloadAction<string>) {
@@ -38,13 +53,16 @@ export const recordsSlice = createSlice({
     },
     /** New records from this tab; the persistence listener stores them. */
     recordsAdded(state, action: PayloadAction<readonly StoredRecord[]>) {
-      const fresh = action.payload.filter((record) => !(record.id in state.entities));
-      adapter.addMany(state, fresh as StoredRecord[]);
-      state.unsaved = [...state.unsaved, ...fresh.map((record) => record.id)];
+      const before = plain(state);
+      const fresh = action.payload.filter((record) => !(record.id in before.entities));
+      return {
+        ...withRecords(before, fresh),
+        unsaved: [...before.unsaved, ...fresh.map((record) => record.id)],
+      };
     },
     /** Records that another tab has stored already. */
     recordsSeen(state, action: PayloadAction<readonly StoredRecord[]>) {
-      adapter.addMany(state, action.payload as StoredRecord[]);
+      return withRecords(plain(state), action.payload);
     },
     recordsSaved(state, action: PayloadAction<readonly string[]>) {
       const saved = new Set(action.payload);
@@ -74,10 +92,10 @@ export interface RecordsRoot {
   readonly records: typeof initialState;
 }
 
-const entitySelectors = adapter.getSelectors((root: RecordsRoot) => root.records);
-
 /** All records in the order of writing, withdrawn and corrected ones among them: what a backup holds. */
-export const selectAllRecords = createSelector([entitySelectors.selectAll], inOrder<StoredRecord>);
+export const selectAllRecords = createSelector([(root: RecordsRoot) => root.records.entities], (entities) =>
+  inOrder(Object.values(entities)),
+);
 
 /** The records that count today. */
 export const selectLiveRecords = createSelector([selectAllRecords], (records) => liveRecords(records));
