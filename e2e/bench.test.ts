@@ -87,6 +87,8 @@ describe('from a pasted text to a labelled jar', () => {
     expect(label).toContain('Slipway gel');
     expect(label).toMatch(/Use by \d+ \w+ \d{4}/);
     expect(label).toContain('linseed');
+    expect(await browser.printedSheets()).toBe(1);
+    expect(await browser.onPaperAt(5, 3)).toContain('Slipway gel');
   });
 });
 

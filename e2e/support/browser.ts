@@ -62,6 +62,27 @@ export class Browser {
     await (this.driver as Driver).sendDevToolsCommand(name, parameters);
   }
 
+  /** What is seen at a place of the paper, in millimetres from its corner, when the page is printed. */
+  async onPaperAt(x: number, y: number): Promise<string> {
+    await this.command('Emulation.setEmulatedMedia', { media: 'print' });
+    const text = await this.driver.executeScript<string>(
+      'return document.elementFromPoint(arguments[0] * 96 / 25.4, arguments[1] * 96 / 25.4)?.textContent ?? ""',
+      x,
+      y,
+    );
+    await this.command('Emulation.setEmulatedMedia', { media: '' });
+    return text;
+  }
+
+  /** How many sheets this page takes on paper. */
+  async printedSheets(): Promise<number> {
+    const { data } = (await (this.driver as Driver).sendAndGetDevToolsCommand('Page.printToPDF', {
+      preferCSSPageSize: true,
+    })) as unknown as { data: string };
+    const pdf = Buffer.from(data, 'base64').toString('latin1');
+    return [...pdf.matchAll(/\/Type \/Page\b(?!s)/g)].length;
+  }
+
   async goto(place: string): Promise<void> {
     await this.driver.get(this.address + place);
   }
