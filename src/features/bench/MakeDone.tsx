@@ -120,7 +120,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
         control={control}
         name="note"
         label="Note, if any"
-        placeholder="thicker than last time"
+        placeholder="such as: thicker than last time"
         testID="batch-note"
       />
       {missing.length > 0 ? (

@@ -1,9 +1,10 @@
 import { useState, type ReactNode } from 'react';
-import { Pressable, Text, View } from 'react-native';
+import { Text, View } from 'react-native';
 import { weighable, type TimedStep } from '@/core/making';
 import { rounded } from '@/core/measures';
 import { lineWeighed, stepDone, useAppDispatch, waterAdded, type MakingRun } from '@/store';
 import { Button, Field, Heading, Problem, Small } from '@/ui';
+import { Tick } from '@/ui/Tick';
 import { grams, numberFrom } from '../shared/amounts';
 import { minutesText } from '../shared/beatWords';
 import type { Making } from './makingOf';
@@ -112,34 +113,22 @@ interface StepRowProps {
 function StepRow({ step, done, blocked, wanted, weighed, scale, isNext, children }: StepRowProps) {
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState(false);
-  const tick = () => {
-    if (!blocked) dispatch(stepDone({ id: step.id, done: !done }));
-  };
   return (
     <View role="listitem" className="border-t border-line py-1">
-      <Pressable
-        role="checkbox"
-        aria-checked={done}
-        aria-disabled={blocked !== undefined}
-        aria-label={step.text}
-        onPress={tick}
+      <Tick
+        checked={done}
+        onChange={(checked) => dispatch(stepDone({ id: step.id, done: checked }))}
+        disabled={blocked !== undefined}
+        label={step.text}
         testID={`step-${step.id}`}
-        className={`min-h-target flex-row items-start gap-3 py-2 ${blocked ? 'opacity-60' : ''}`}
       >
-        <View
-          className={`mt-0.5 h-6 w-6 items-center justify-center rounded-md border-2 border-ink ${done ? 'bg-ink' : 'bg-raised'}`}
-        >
-          <Text className="font-strong text-small text-paper">{done ? '✓' : ''}</Text>
-        </View>
-        <View className="flex-1">
-          <Text className={`font-text text-body text-ink ${done ? 'line-through' : ''}`}>{step.text}</Text>
-          <Small>
-            {clockText(step.startMinute)} · {minutesText(step.minutes)}
-            {step.mustDo && step.do !== 'weigh' ? ' · not to be left out' : ''}
-            {blocked ? ` · first: ${shortened(blocked.text)}` : ''}
-          </Small>
-        </View>
-      </Pressable>
+        <Text className={`font-text text-body text-ink ${done ? 'line-through' : ''}`}>{step.text}</Text>
+        <Small>
+          {clockText(step.startMinute)} · {minutesText(step.minutes)}
+          {step.mustDo && step.do !== 'weigh' ? ' · not to be left out' : ''}
+          {blocked ? ` · first: ${shortened(blocked.text)}` : ''}
+        </Small>
+      </Tick>
       {step.line === null || wanted === null || done ? null : isNext || open ? (
         <WeighIn stepId={step.id} line={step.line} wanted={wanted} weighed={weighed} scale={scale} />
       ) : (

@@ -168,9 +168,17 @@ function sourceText(ingredient: Ingredient, figure: string): string {
   return `${SOURCE_WORDS[kind]}: ${title}`;
 }
 
+const FORM_WORDS: Record<Ingredient['proteinForm'], string> = {
+  none: 'too little to count',
+  'amino-acids': 'amino acids',
+  hydrolysed: 'hydrolysed',
+  gelatin: 'gelatin',
+  intact: 'whole',
+};
+
 function compositionFacts({ composition, actives, proteinForm }: Ingredient): Fact[] {
   const parts = Object.entries(composition).map(([part, value]) => ({
-    name: part === 'protein' && value > 0 ? `protein, ${proteinForm}` : part,
+    name: part === 'protein' && value > 0 ? `protein, ${FORM_WORDS[proteinForm]}` : part,
     value: `${value} g`,
     figure: `composition.${part}`,
   }));
