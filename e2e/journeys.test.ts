@@ -151,6 +151,9 @@ describe('a first visitor', () => {
     await browser.sees('1 recipe');
     await browser.goto('/week');
     await browser.sees('Patch test of Papaya slip');
+    await browser.goto('/');
+    await browser.press('The patch test on Ada is begun today');
+    await browser.sees('The patch test needs 2 days more');
   });
 });
 

@@ -22,6 +22,24 @@ export function useFirstUse(recipeId: string, head: Head): { use: FirstUse; test
   return { use: firstUse(test, usedBefore, today), test };
 }
 
+interface PatchTestsDueProps {
+  readonly head: Head;
+  /** Recipes that are planned for this head. */
+  readonly planned: readonly string[];
+}
+
+/** What is still to be tested before it may go on as planned, and tests that wait to be read. */
+export function PatchTestsDue({ head, planned }: PatchTestsDueProps) {
+  const { patchTests, larder } = useHistory(head.headId);
+  const waiting = patchTests.filter(({ outcome }) => outcome === 'waiting').map(({ recipeId }) => recipeId);
+  const recipeIds = new Set([...waiting, ...planned]);
+  return larder.recipes
+    .filter(({ recipeId }) => recipeIds.has(recipeId))
+    .map(({ recipeId, name }) => (
+      <PatchTests key={recipeId} recipeId={recipeId} recipeName={name} head={head} />
+    ));
+}
+
 /** The patch test of a recipe on one head: begun, waited for, read. Silent where none is needed. */
 export function PatchTests({ recipeId, recipeName, head }: PatchTestsProps) {
   const { use, test } = useFirstUse(recipeId, head);

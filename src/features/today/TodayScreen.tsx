@@ -7,6 +7,7 @@ import { Body, Button, Heading, Screen, Small, Strong } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
 import { HeadPicker } from '../shared/HeadPicker';
 import { useHairAnswer, type HairAnswer } from '../shared/HairAnswer';
+import { PatchTestsDue } from '../shared/PatchTests';
 import { useDoneBeat } from '../shared/useDoneBeat';
 import { useHistory } from '../shared/useHistory';
 import { WithHead } from '../shared/WithHead';
@@ -55,6 +56,10 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
           />
         </Entry>
       ))}
+      <PatchTestsDue
+        head={head}
+        planned={plan.days.flatMap(({ beats }) => beats.map(({ recipeId }) => recipeId))}
+      />
       {doneToday.length > 0 ? (
         <Body>
           {doneToday.length === 1 ? 'One treatment is' : `${doneToday.length} treatments are`} written down
