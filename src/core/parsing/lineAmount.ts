@@ -32,7 +32,7 @@ const OUR_WORDS = {
   leaf: { plural: 'leaves', unit: 'leaf' },
   pod: { plural: 'pods', unit: 'piece' },
   sheet: { plural: 'sheets', unit: 'piece' },
-  pot: { plural: 'pots', alternates: ['tub', 'tubs', 'becher', 'pote', 'potes'], unit: 'piece' },
+  pot: { plural: 'pots', alternates: ['tub', 'tubs', 'becher', 'pote', 'potes'], unit: 'packet' },
   capsule: { plural: 'capsules', alternates: ['softgel', 'softgels'], unit: 'piece' },
   drop: { plural: 'drops', alternates: ['gtt'], unit: 'drop' },
   sprinkle: { plural: 'sprinkles', unit: 'sprinkle' },
