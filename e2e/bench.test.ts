@@ -1,4 +1,4 @@
-import { By } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import type { Browser } from './support/browser';
 import { servedBuild } from './support/served';
 
@@ -236,5 +236,52 @@ describe('amounts', () => {
     await browser.pressId('rewrite');
     const text = await (await browser.byTestId('recipe-text')).getAttribute('value');
     expect(text).toMatch(/^17\.\d+% honey\n82\.\d+% water$/);
+  });
+});
+
+describe('a formula', () => {
+  it('says beside the line what is wrong, and is silent when it is mended', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await browser.goto('/bench/new');
+    const formula = (glycerin: string, emulsifier: string) =>
+      `Phase A\nwater to 100%\n${glycerin}% glycerin\nPhase B\n${emulsifier}% BTMS\n8% argan oil\nPhase C\n1% preservative`;
+    await browser.write('recipe-text', formula('40', '0.2'));
+    await browser.sees('40 % glycerin: usual is');
+    await browser.sees('emulsifier is little for 8 % oil');
+    await browser.write('recipe-text', formula('3', '5'));
+    await browser.driver.wait(async () => !(await browser.text()).includes('usual is'), 5000);
+    expect(await browser.text()).not.toContain('is little for');
+
+    await browser.write('recipe-text', '60% glycerin\n70% argan oil');
+    await browser.sees('The percents add to 130');
+  });
+});
+
+describe('by keyboard alone', () => {
+  it('a step is ticked with the space bar, and the jar is filled when all are', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await browser.goto('/bench/make/sesame-evening');
+    await browser.pressId('begin-making');
+    await browser.sees('Tick what is done');
+    const page = await browser.driver.findElement(By.css('body'));
+    const unticked = () =>
+      browser.driver
+        .findElements(By.css('[role="checkbox"][aria-checked="false"]'))
+        .then((all) => all.length);
+    let left = await unticked();
+    for (let presses = 0; presses < 80 && left > 0; presses++) {
+      await page.sendKeys(Key.TAB);
+      const active = browser.driver.switchTo().activeElement();
+      const [role, checked] = [await active.getAttribute('role'), await active.getAttribute('aria-checked')];
+      if (role !== 'checkbox' || checked !== 'false') continue;
+      await active.sendKeys(Key.SPACE);
+      const before = left;
+      await browser.driver.wait(async () => (left = await unticked()) < before, 5000);
+    }
+    expect(left).toBe(0);
+    await browser.pressId('save-batch');
+    await browser.sees('Sesame evening is on the shelf');
   });
 });

@@ -12,6 +12,7 @@ import {
   selectAllRecords,
   selectDamaged,
   selectHeads,
+  selectLarder,
   selectMaking,
   selectPrefs,
   selectProblem,
@@ -212,5 +213,30 @@ describe('a making that is under way', () => {
     store.dispatch(lineWeighed({ line: 0, grams: 10 }));
     store.dispatch(stepDone({ id: 's1', done: true }));
     expect(selectMaking(store.getState())).toBeNull();
+  });
+});
+
+describe('the larder', () => {
+  it('stays the same one when a reading comes, and is a new one when a recipe does', async () => {
+    const store = await open(memoryStorage());
+    const recipes = demo.filter(({ kind }) => kind === 'recipe');
+    const [reading] = demo.filter(({ kind }) => kind === 'reading');
+    if (!reading) throw new Error('the demo has readings');
+    store.dispatch(recordsAdded(recipes.slice(1)));
+    const before = selectLarder(store.getState());
+    store.dispatch(recordsAdded([reading]));
+    expect(selectLarder(store.getState())).toBe(before);
+    store.dispatch(recordsAdded(recipes.slice(0, 1)));
+    expect(selectLarder(store.getState())).not.toBe(before);
+  });
+
+  it('keeps a record that is there already as it was', async () => {
+    const store = await open(memoryStorage());
+    const [first] = demo;
+    if (!first) throw new Error('the demo has records');
+    store.dispatch(recordsAdded([first]));
+    store.dispatch(recordsAdded([{ ...first, recordedAt: '2030-01-01T00:00:00Z' }]));
+    expect(selectAllRecords(store.getState())).toEqual([first]);
+    await settle();
   });
 });

@@ -53,7 +53,7 @@ const UNIT_WORDS: readonly Rewrite[] = [
   [/\bpitadas?\b/gi, 'pinch'],
   [/\bgotas?\b/gi, 'drops'],
   [/\bdentes? de alho\b/gi, 'garlic cloves'],
-  [/\bfolhas?\b/gi, 'leaf'],
+  [/^((?:\S+ )?)folhas?\b/i, '$1leaf'],
   [/\bcucharadas?(?: soperas?)?\b/gi, 'tbsp'],
   [/\bcucharaditas?\b/gi, 'tsp'],
   [/\bcdas?\b\.?/gi, 'tbsp'],
@@ -63,7 +63,7 @@ const UNIT_WORDS: readonly Rewrite[] = [
   [/\bvasos?\b/gi, 'glass'],
   [/\bpu[ñn]ados?\b/gi, 'handful'],
   [/\bpizcas?\b/gi, 'pinch'],
-  [/\bhojas?\b/gi, 'leaf'],
+  [/^((?:\S+ )?)hojas?\b/i, '$1leaf'],
   [/\bdientes? de ajo\b/gi, 'garlic cloves'],
   [/\be(?:ß|ss)l(?:ö|oe)ffel\b/gi, 'tbsp'],
   [/\bteel(?:ö|oe)ffel\b/gi, 'tsp'],
@@ -86,7 +86,7 @@ const UNIT_WORDS: readonly Rewrite[] = [
   [/\bgouttes?\b/gi, 'drops'],
   [/\bcucchiai(?:o)?\b/gi, 'tbsp'],
   [/\bcucchiaini?o?\b/gi, 'tsp'],
-  [/\b(?:gramos|gramas|gramm|grammes?|gr)\b\.?/gi, 'g'],
+  [/\b(?:gramos|gramas|gramm|grammes?|gr)(?!\p{L})\.?/giu, 'g'],
   [/\b(?:mililitros?|millilitres?|milliliter)\b/gi, 'ml'],
   [/\bmls\b/gi, 'ml'],
   [/\btable ?spoons?(?:ful)?s?\b/gi, 'tbsp'],
@@ -154,6 +154,8 @@ const NUMBER_WORDS: readonly Rewrite[] = [
 ];
 
 const AMOUNT_BEHIND: readonly Rewrite[] = [
+  // "gram flour: 10 g"
+  [/^([^\d():½¼¾⅓⅔⅛]+?)\s*:\s*((?:\d[\d./⁄]*|[½¼¾⅓⅔⅛])\s*[a-z]+\.?)$/i, '$2 $1'],
   // "coconut milk (1 can)": the amount stands behind the name.
   [/^([^\d()½¼¾⅓⅔]+)\(\s*((?:\d|[½¼¾⅓⅔])[^)]*)\)$/, '$2 $1'],
   // "Quinoa 1/2 cup cooked": an amount in the middle goes to the front.

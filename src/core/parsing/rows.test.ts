@@ -1,3 +1,4 @@
+import { CATALOGUE } from '../ingredients';
 import { readLines } from '../recipes';
 import { parsedOf } from '../testing';
 
@@ -121,5 +122,22 @@ describe('steps between the ingredients', () => {
     const recipe = parsedOf(['1 cup yogurt', 'Stir 2 tbsp honey into the yogurt, then add 1 cup yogurt']);
     expect(readLines(recipe).map(({ name }) => name)).toEqual(['plain yogurt', 'honey']);
     expect(readLines(recipe)[1]?.assumptions.map(({ code }) => code)).toEqual(['from-instruction']);
+  });
+});
+
+describe('every name in the catalogue', () => {
+  it.each([
+    ['after grams', (name: string) => `10 g ${name}`],
+    ['after spoons', (name: string) => `2 tbsp ${name}`],
+    ['before its amount', (name: string) => `${name}: 10 g`],
+  ])('means its ingredient %s', (_, write) => {
+    const wrong = CATALOGUE.flatMap(({ id, name, names }) =>
+      [name, ...names].filter((each) => {
+        const read = readLines(parsedOf([write(each)]));
+        return read.length !== 1 || read[0]?.ingredientId !== id;
+      }),
+    );
+    // A dried leaf may be called after its plant, and is then told by the word before it.
+    expect(wrong.filter((name) => name !== 'folha de feno-grego')).toEqual([]);
   });
 });

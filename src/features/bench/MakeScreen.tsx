@@ -28,7 +28,7 @@ import { MakeDone } from './MakeDone';
 import { MakeList } from './MakeList';
 import { makingOf, type Making } from './makingOf';
 import { Substitutes } from './Substitutes';
-import { useAmount } from './useAmount';
+import { useAmount, type HeadAmount } from './useAmount';
 import { usedGramsOf } from './usedGrams';
 import { againstJar, inStock, type Cost, type PantryItem } from '@/core/pantry';
 
@@ -137,7 +137,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
         <CostPane
           cost={making.value.cost}
           making={making.value}
-          portions={chosen.length}
+          amounts={amounts}
           pantry={pantry}
           larder={larder}
         />
@@ -262,13 +262,14 @@ function isFinished(ingredient: Ingredient | undefined): boolean {
 interface CostPaneProps {
   readonly cost: Cost;
   readonly making: Making;
-  readonly portions: number;
+  /** What one use takes on each chosen head. */
+  readonly amounts: readonly HeadAmount[];
   readonly pantry: ReadonlyMap<string, PantryItem>;
   readonly larder: Larder;
 }
 
 /** What the batch costs, a use of it, and the same weight from a bought jar. */
-function CostPane({ cost, making, portions, pantry, larder }: CostPaneProps) {
+function CostPane({ cost, making, amounts, pantry, larder }: CostPaneProps) {
   const jars = [...pantry.values()].filter(
     ({ ingredientId, pack }) => pack && isFinished(larder.ingredient(ingredientId)),
   );
@@ -279,10 +280,12 @@ function CostPane({ cost, making, portions, pantry, larder }: CostPaneProps) {
         <Small>No ingredient has a price yet. Prices are kept in the Pantry.</Small>
       ) : (
         <>
-          <Body>
-            {money(cost.total)} for the batch, in the currency of your prices
-            {portions > 1 ? `, ${money(cost.total / portions)} for each head` : ''}
-          </Body>
+          <Body>{money(cost.total)} for the batch, in the currency of your prices</Body>
+          {(making.finishedGrams > 0 ? amounts : []).map(({ head, grams: used }) => (
+            <Body key={head.headId}>
+              {money((cost.total * used) / making.finishedGrams)} a use on {head.name}
+            </Body>
+          ))}
           {cost.parts.map(({ name, price }) => (
             <View key={name} className="flex-row justify-between gap-3">
               <Small>{name}</Small>

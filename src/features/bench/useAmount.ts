@@ -27,7 +27,7 @@ export interface HeadAmount {
   readonly uses: number;
 }
 
-interface AmountFacts {
+export interface AmountFacts {
   readonly recipe: RecipeVersion;
   readonly finishedGrams: number;
   readonly density: number;
@@ -54,13 +54,22 @@ export function useAmount(facts: AmountFacts | null, firstHead: string | undefin
   return { draft, change, amounts, factor: facts ? factorOf(facts, draft, amounts) : ok(1) };
 }
 
-function headAmounts({ heads, isOil, usedGrams }: AmountFacts, headIds: readonly string[]): HeadAmount[] {
+/** What one use takes on each of the chosen heads. */
+export function headAmounts(
+  { heads, isOil, usedGrams }: AmountFacts,
+  headIds: readonly string[],
+): HeadAmount[] {
   return heads
     .filter(({ headId }) => headIds.includes(headId))
     .map((head) => ({ head, ...expectedMaskGrams(head, isOil ? 'oil' : 'mask', usedGrams(head.headId)) }));
 }
 
-function factorOf(facts: AmountFacts, draft: AmountDraft, amounts: readonly HeadAmount[]): Result<number> {
+/** The factor on the recipe that a draft asks for, or what is wrong with it. */
+export function factorOf(
+  facts: AmountFacts,
+  draft: AmountDraft,
+  amounts: readonly HeadAmount[],
+): Result<number> {
   const { finishedGrams, density, recipe } = facts;
   const scalable = { lines: recipe.lines.map(({ grams }) => grams), finishedGrams, density };
   const toGrams = (grams: number) => scaleFactor(scalable, { to: 'grams', grams });
