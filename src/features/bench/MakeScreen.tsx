@@ -29,7 +29,7 @@ import { MakeList } from './MakeList';
 import { makingOf, type Making } from './makingOf';
 import { Substitutes } from './Substitutes';
 import { useAmount, type HeadAmount } from './useAmount';
-import { usedGramsOf } from './usedGrams';
+import { usedGramsByHead } from './usedGrams';
 import { againstJar, inStock, type Cost, type PantryItem } from '@/core/pantry';
 
 /** Makes a batch: how much, what is missing, the steps, and onto the shelf. */
@@ -86,6 +86,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
     [recipe, larder, pantry, school],
   );
   const isOil = written.ok && written.value.verdict.kind === 'oil';
+  const used = useMemo(() => usedGramsByHead(records, larder, isOil), [records, larder, isOil]);
   const facts = written.ok
     ? {
         recipe,
@@ -93,7 +94,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
         density: written.value.density,
         isOil,
         heads,
-        usedGrams: (headId: string) => usedGramsOf(records, headId, larder, isOil),
+        usedGrams: (headId: string) => used.get(headId) ?? [],
       }
     : null;
   const { draft, change, amounts, factor } = useAmount(facts, head?.headId);

@@ -1,10 +1,10 @@
 import { makingSteps, timetableOf } from '@/core/making';
 import { makeLarder } from '@/core/recipes';
 import { STAMP, testRecipe, valueOf, weighedOf } from '@/core/testing';
-import { ofKind, type StoredRecord } from '@/core/exchange';
+import type { StoredRecord } from '@/core/exchange';
 import { blockedBy } from './MakeList';
 import { makingOf } from './makingOf';
-import { usedGramsOf } from './usedGrams';
+import { usedGramsByHead } from './usedGrams';
 
 describe('the checklist', () => {
   const { steps } = timetableOf(makingSteps(weighedOf(['4 tbsp linseed, soaked', '300 ml water']), null));
@@ -87,9 +87,7 @@ describe('what really went on a head', () => {
   ];
 
   it('is learned for each head, and for masks and oils apart', () => {
-    expect(usedGramsOf(records, 'ada', larder, false)).toEqual([150]);
-    expect(usedGramsOf(records, 'ada', larder, true)).toEqual([10]);
-    expect(usedGramsOf(records, 'bo', larder, true)).toEqual([]);
-    expect(ofKind(records, 'batch')).toHaveLength(2);
+    expect(Object.fromEntries(usedGramsByHead(records, larder, false))).toEqual({ ada: [150], bo: [100] });
+    expect(Object.fromEntries(usedGramsByHead(records, larder, true))).toEqual({ ada: [10] });
   });
 });

@@ -1,6 +1,6 @@
 import { sum } from '@/core/measures';
 import { testHead, testRecipe } from '@/core/testing';
-import { factorOf, headAmounts, type AmountDraft, type AmountFacts } from './useAmount';
+import { factorOf, headAmounts, NEW_AMOUNT, type AmountDraft, type AmountFacts } from './useAmount';
 
 const recipe = testRecipe('bowl', ['100 g banana', '50 g honey', 'stir']);
 const facts: AmountFacts = {
@@ -14,13 +14,7 @@ const facts: AmountFacts = {
 const draft = (changes: Partial<AmountDraft>): AmountDraft => ({
   kind: 'heads',
   headIds: ['h'],
-  grams: '200',
-  millilitres: '250',
-  jars: '1',
-  portions: '3',
-  portionGrams: '100',
-  line: 0,
-  gramsLeft: '',
+  ...NEW_AMOUNT,
   ...changes,
 });
 const finished = (changes: Partial<AmountDraft>) => {

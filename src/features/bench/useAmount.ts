@@ -36,18 +36,22 @@ export interface AmountFacts {
   readonly usedGrams: (headId: string) => readonly number[];
 }
 
+export const NEW_AMOUNT: Omit<AmountDraft, 'kind' | 'headIds'> = {
+  grams: '200',
+  millilitres: '250',
+  jars: '1',
+  portions: '3',
+  portionGrams: '100',
+  line: 0,
+  gramsLeft: '',
+};
+
 /** The draft of an amount, and the factor on the recipe that it asks for. */
 export function useAmount(facts: AmountFacts | null, firstHead: string | undefined) {
   const [draft, setDraft] = useState<AmountDraft>({
     kind: firstHead === undefined ? 'written' : 'heads',
     headIds: firstHead === undefined ? [] : [firstHead],
-    grams: '200',
-    millilitres: '250',
-    jars: '1',
-    portions: '3',
-    portionGrams: '100',
-    line: 0,
-    gramsLeft: '',
+    ...NEW_AMOUNT,
   });
   const change = (part: Partial<AmountDraft>) => setDraft((before) => ({ ...before, ...part }));
   const amounts = facts ? headAmounts(facts, draft.headIds) : [];

@@ -3,28 +3,33 @@ import { ofKind, type StoredRecord } from '@/core/exchange';
 import { weighedLines, type Larder } from '@/core/recipes';
 
 /**
- * Grams of batches that really went on one head, at each use: what its own factor is learned from. Oils go on far more
+ * Grams of batches that really went on each head, use by use: what its own factor is learned from. Oils go on far more
  * thinly than masks, so each sort is learned from its own.
  */
-export function usedGramsOf(
+export function usedGramsByHead(
   records: readonly StoredRecord[],
-  headId: string,
   larder: Larder,
   oil: boolean,
-): number[] {
-  const batches = new Map(
-    ofKind(records, 'batch')
-      .filter(({ recipeId, recipeVersion }) => isOil(recipeId, recipeVersion, larder) === oil)
-      .map((batch) => [batch.batchId, batch]),
-  );
-  return ofKind(records, 'batch-event').flatMap((event) => {
-    const batch = batches.get(event.batchId);
-    if (event.what !== 'used' || event.headId !== headId || !batch || event.portions === null) return [];
-    return [event.portions * batch.portionGrams];
-  });
+): ReadonlyMap<string, readonly number[]> {
+  const batches = new Map(ofKind(records, 'batch').map((batch) => [batch.batchId, batch]));
+  const sorts = new Map<string, boolean>();
+  const isOil = (recipeId: string, version: number) => {
+    const key = `${recipeId}/${version}`;
+    const known = sorts.get(key) ?? madeOfOil(recipeId, version, larder);
+    sorts.set(key, known);
+    return known;
+  };
+  const used = new Map<string, number[]>();
+  for (const { what, headId, portions, batchId } of ofKind(records, 'batch-event')) {
+    const batch = batches.get(batchId);
+    if (what !== 'used' || headId === null || !batch || portions === null) continue;
+    if (isOil(batch.recipeId, batch.recipeVersion) !== oil) continue;
+    used.set(headId, [...(used.get(headId) ?? []), portions * batch.portionGrams]);
+  }
+  return used;
 }
 
-function isOil(recipeId: string, version: number, larder: Larder): boolean {
+function madeOfOil(recipeId: string, version: number, larder: Larder): boolean {
   const recipe = larder.recipe(recipeId, version);
   const lines = recipe && weighedLines(recipe.lines, larder);
   const verdict = lines?.ok ? classifyLines(lines.value, 'my-hair') : undefined;
