@@ -50,7 +50,10 @@ export function rowParts(plain: string, larder: Larder): RowPart[] {
     const items = listed(list ?? '');
     if (all(items)) return items.map((item) => ({ plain: `${amount?.trim()} ${item}`, equalPart: false }));
   }
-  const split = [plain.split(SIDES), plain.split(BEFORE_AMOUNT)]
+  const splits = [plain.split(SIDES), plain.split(BEFORE_AMOUNT)].filter((pieces) => pieces.length > 1);
+  // Most rows name one thing and have nothing to split at.
+  if (splits.length === 0) return whole;
+  const split = splits
     .map((pieces) => joined(pieces, names))
     .reduce((best, pieces) => (pieces.length > best.length ? pieces : best));
   return split.filter((part) => names(part) > 0).length > 1
