@@ -225,6 +225,21 @@ describe('two recipes', () => {
   });
 });
 
+describe('a recipe', () => {
+  it('is taken out and what was done with it stays; the undo brings it back', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench/furnace-day-cream');
+    await browser.pressId('remove-recipe');
+    await browser.sees('9 recipes');
+    await browser.press('Shelf');
+    await browser.sees('Furnace-day cream');
+    await browser.pressId('undo');
+    await browser.press('Recipes');
+    await browser.sees('10 recipes');
+  });
+});
+
 describe('amounts', () => {
   it('are grams, spoons or percent of one recipe, and can be written so', async () => {
     const browser = await phone();

@@ -1,6 +1,7 @@
 import { estimateHair, expectedExcess, laneProbabilities, normalCdf, SIGNALS } from '.';
 import { calendarDay, addDays } from '../measures';
 import type { HeadEvent, Reading } from '../readings';
+import { makeLarder } from '../recipes';
 import type { Session } from '../sessions';
 import { testHead, testHistory, testRecipe } from '../testing';
 
@@ -25,6 +26,34 @@ const gummy = Array.from(
   () => ({ outcome: 'returned', restMm: 60, stretchedMm: 90, releasedMm: 80 }) as const,
 );
 const brittle = Array.from({ length: 5 }, () => ({ outcome: 'snapped', restMm: 60, snappedMm: 64 }) as const);
+
+describe('a recipe that has been taken out', () => {
+  it('keeps what it did to the hair: the state is the same as before', () => {
+    const gelatin = testRecipe('set', ['12 g gelatin', '150 ml water']);
+    const session: Session = {
+      kind: 'session',
+      id: 's1',
+      recordedAt: '2026-05-01T10:00:00Z',
+      headId: 'h',
+      day: addDays(today, -2),
+      recipeId: 'set',
+      recipeVersion: 1,
+      contactMinutes: 30,
+      warmth: 'room',
+      note: '',
+    };
+    const there = testHistory({ recipes: [gelatin], sessions: [session] });
+    const out = testHistory({
+      recipes: [],
+      sessions: [session],
+      larder: makeLarder({ formerRecipes: [gelatin] }),
+    });
+    expect(estimateHair(head, out, today).signals).toEqual(estimateHair(head, there, today).signals);
+    expect(estimateHair(head, out, today).signals.firmness.mean).toBeGreaterThan(
+      estimateHair(head, nothing, today).signals.firmness.mean,
+    );
+  });
+});
 
 describe('the state of a head', () => {
   it('is usable with no reading at all, and follows the complaint', () => {

@@ -30,8 +30,9 @@ const LONGEST_HISTORY_DAYS = 3650;
 export function estimateHair(head: Head, history: HeadHistory, today: CalendarDay): HairState {
   const newest = newestVersions(history.recipes);
   const used = new Set(history.sessions.map((session) => session.recipeId));
+  // Also one that has been taken out since: what it did to the hair, it did.
   const sources = effectSources(
-    newest.filter(({ recipeId }) => used.has(recipeId)),
+    [...used].flatMap((recipeId) => history.larder.lastVersion(recipeId) ?? []),
     history.events,
     head.school,
     history.larder,

@@ -1,5 +1,5 @@
 import { daysBetween, sum, weekdayOf, type CalendarDay } from '../measures';
-import type { Beat, Plan, PlanProblem, Treatment } from './plan';
+import type { Beat, PastUse, Plan, PlanProblem, Treatment } from './plan';
 import { RULES } from './rules';
 
 /** A hard rule that a plan breaks. */
@@ -29,12 +29,17 @@ function brokenByBeat(problem: PlanProblem, beats: readonly Beat[], beat: Beat):
   if (!treatment || treatment.use !== 'mask') return ['not-a-mask'];
   const { firms, strong, isNew, isTested } = treatment;
   const { head } = problem;
-  const others = [...problem.past, ...beats.filter((other) => other !== beat && other.slot === 'main')];
-  const tooSoon = (is: (treatment: Treatment) => boolean, gap: number) =>
+  const planned = beats
+    .filter((other) => other !== beat && other.slot === 'main')
+    .flatMap(({ day, recipeId }) => {
+      const used = treatmentOf(problem, recipeId);
+      return used ? [{ ...used, day }] : [];
+    });
+  const others: readonly PastUse[] = [...problem.past, ...planned];
+  const tooSoon = (is: (use: PastUse) => boolean, gap: number) =>
     others.some((use) => {
-      const used = treatmentOf(problem, use.recipeId);
       const days = daysBetween(use.day, beat.day);
-      return used !== undefined && is(used) && days >= 0 && days < gap;
+      return is(use) && days >= 0 && days < gap;
     });
   const followed = beats.some(
     (other) =>

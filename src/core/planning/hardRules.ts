@@ -1,7 +1,7 @@
 import { laneProbabilities, SIGNALS } from '../hair';
 import { addDays, daysBetween, weekdayOf, type CalendarDay } from '../measures';
 import { forecastOn, type Placed } from './forecast';
-import type { PlanProblem, Slot, Treatment } from './plan';
+import type { PlanProblem, Slot, Spacing, Treatment } from './plan';
 import { RULES } from './rules';
 
 /** A beat while planning: where it stands and what it is. */
@@ -30,30 +30,18 @@ export function minutesOf({ slot, overnight, treatment }: Omit<Draft, 'day'>): n
   }
 }
 
-const treatmentMaps = new WeakMap<PlanProblem, ReadonlyMap<string, Treatment>>();
-
-/** The treatments of a problem by their recipe; made once a problem, asked for at every step of the search. */
-function treatmentsById(problem: PlanProblem): ReadonlyMap<string, Treatment> {
-  const known = treatmentMaps.get(problem);
-  if (known) return known;
-  const made = new Map(problem.treatments.map((treatment) => [treatment.recipeId, treatment]));
-  treatmentMaps.set(problem, made);
-  return made;
-}
-
 /** Days from the latest use before or on `day` that satisfies `is`; Infinity when there was none. */
 function daysSince(
   problem: PlanProblem,
   drafts: readonly Draft[],
   day: CalendarDay,
-  is: (treatment: Treatment) => boolean,
+  is: (treatment: Spacing) => boolean,
 ): number {
-  const treatments = treatmentsById(problem);
   let latest: CalendarDay | undefined;
-  const see = (on: CalendarDay, treatment: Treatment | undefined) => {
-    if (treatment && on <= day && (latest === undefined || on > latest) && is(treatment)) latest = on;
+  const see = (on: CalendarDay, treatment: Spacing) => {
+    if (on <= day && (latest === undefined || on > latest) && is(treatment)) latest = on;
   };
-  for (const use of problem.past) see(use.day, treatments.get(use.recipeId));
+  for (const use of problem.past) see(use.day, use);
   for (const draft of drafts) if (draft.slot !== 'refresh') see(draft.day, draft.treatment);
   return latest === undefined ? Infinity : daysBetween(latest, day);
 }

@@ -28,9 +28,12 @@ export interface Treatment {
   readonly isTested: boolean;
 }
 
-export interface PastUse {
+/** What spacing asks of a treatment. */
+export type Spacing = Pick<Treatment, 'use' | 'firms' | 'strong' | 'moistens'>;
+
+/** A treatment that was done, as the version that was used was: it counts whether or not it may be planned again. */
+export interface PastUse extends Spacing {
   readonly day: CalendarDay;
-  readonly recipeId: string;
 }
 
 export interface PlanProblem {

@@ -2,9 +2,10 @@ import { classifyLines, doseOf, STRONG_FROM, type Verdict } from '../classificat
 import type { Head, HairState, HeadHistory } from '../hair';
 import type { CalendarDay } from '../measures';
 import { SIGNAL_IDS, type SignalId } from '../readings';
-import { newestVersions, stepsBefore, weighedLines, type RecipeVersion } from '../recipes';
+import { newestVersions, stepsBefore, weighedLines, type Larder, type RecipeVersion } from '../recipes';
 import { cautionsFor, patchTestOf } from '../safety';
-import type { PlanProblem, Treatment } from './plan';
+import type { Session } from '../sessions';
+import type { PastUse, PlanProblem, Spacing, Treatment } from './plan';
 
 /** A firm push from which even a balanced treatment counts as protein for spacing (working assumption). */
 const FIRMS_FROM_PUSH = 0.45;
@@ -26,9 +27,34 @@ export function planProblem(
     treatments: newestVersions(history.recipes).flatMap((version) =>
       treatmentOf(version, head, history, state),
     ),
-    past: history.sessions
-      .map(({ day, recipeId }) => ({ day, recipeId }))
-      .sort((a, b) => (a.day < b.day ? -1 : 1)),
+    past: pastUses(history.sessions, head, history.larder),
+  };
+}
+
+/** What each session was, by the version that it used; none where nothing is known of that version any more. */
+function pastUses(sessions: readonly Session[], head: Head, larder: Larder): PastUse[] {
+  const known = new Map<RecipeVersion, Spacing | undefined>();
+  return sessions.flatMap(({ day, recipeId, recipeVersion }): PastUse[] => {
+    const version = larder.recipe(recipeId, recipeVersion) ?? larder.lastVersion(recipeId);
+    if (!version) return [];
+    if (!known.has(version)) known.set(version, spacingUsed(version, head, larder));
+    const spacing = known.get(version);
+    return spacing ? [{ day, ...spacing }] : [];
+  });
+}
+
+function spacingUsed(version: RecipeVersion, head: Head, larder: Larder): Spacing | undefined {
+  const weighed = weighedLines(version.lines, larder);
+  const verdict = weighed.ok ? classifyLines(weighed.value, head.school) : weighed;
+  return verdict.ok ? spacingOf(version, verdict.value) : undefined;
+}
+
+function spacingOf({ use }: RecipeVersion, verdict: Verdict): Spacing {
+  return {
+    use,
+    firms: firms(verdict),
+    strong: verdict.kind === 'protein' && verdict.strength >= STRONG_FROM,
+    moistens: verdict.kind === 'moisture' || verdict.kind === 'balanced',
   };
 }
 
@@ -53,12 +79,9 @@ function treatmentOf(
       recipeId: version.recipeId,
       version: version.version,
       name: version.name,
-      use: version.use,
+      ...spacingOf(version, verdict.value),
       kind,
       strength,
-      firms: firms(verdict.value),
-      strong: kind === 'protein' && strength >= STRONG_FROM,
-      moistens: kind === 'moisture' || kind === 'balanced',
       contactMinutes: version.contactMinutes,
       warmth: version.warmth,
       leadTasks: stepsBefore(lines),

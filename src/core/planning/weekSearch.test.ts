@@ -3,7 +3,7 @@ import { checkPlan, planProblem, RULES, weekSearch, type Plan, type PlanProblem 
 import { estimateHair, type Head, type HeadHistory } from '../hair';
 import { addDays, calendarDay, type CalendarDay } from '../measures';
 import type { Reading } from '../readings';
-import type { RecipeVersion } from '../recipes';
+import { makeLarder, type RecipeVersion } from '../recipes';
 import type { Session } from '../sessions';
 import { testHead, testHistory, testRecipe } from '../testing';
 
@@ -115,6 +115,16 @@ describe('the plan of a week', () => {
     });
     expect(mains(plan).some((beat) => beat.recipeId === 'strong')).toBe(false);
     expect(plan.unmet[0]?.text).toContain('protein has to wait');
+  });
+
+  it('spaces protein from one whose recipe has been taken out since', () => {
+    const gone = makeLarder({ recipes: [LIGHT, CREAM], formerRecipes: [STRONG] });
+    const at = { recipes: [LIGHT, CREAM], larder: gone, readings: [strands(90, 80)] };
+    expect(mains(planFor(at).plan)[0]?.recipeId).toBe('light');
+    const after = planFor({ ...at, sessions: [...known, used('strong', addDays(from, -2))] });
+    const first = mains(after.plan).find((beat) => beat.kind === 'protein');
+    expect(first === undefined || first.day >= addDays(from, RULES.lightProteinGap.value - 2)).toBe(true);
+    expect(checkPlan(after.problem, after.plan)).toEqual([]);
   });
 
   it('asks for a patch test before a recipe is used for the first time, and leaves two days for it', () => {

@@ -91,6 +91,18 @@ describe('a recipe used as an ingredient', () => {
   });
 });
 
+describe('the last version of a recipe', () => {
+  const [one, two] = [1, 2].map((version) => testRecipe('gel', ['1 tbsp honey'], { version }));
+  it('is the newest that counts, and of one that is out, its last', () => {
+    if (!one || !two) throw new Error('two versions');
+    expect(makeLarder({ recipes: [one, two] }).lastVersion('gel')).toBe(two);
+    expect(makeLarder({ recipes: [one], formerRecipes: [two] }).lastVersion('gel')).toBe(one);
+    expect(makeLarder({ formerRecipes: [one, two] }).lastVersion('gel')).toBe(two);
+    expect(makeLarder({ formerRecipes: [one, two] }).recipes).toEqual([]);
+    expect(makeLarder({}).lastVersion('gel')).toBeUndefined();
+  });
+});
+
 describe('a search in her recipes', () => {
   const recipes = [
     testRecipe('a', ['2 tbsp honey', '1 banana'], { name: 'Harbour mask' }),

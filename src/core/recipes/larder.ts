@@ -26,6 +26,8 @@ export interface Larder {
   ingredient(id: string): Ingredient | undefined;
   /** One version of a recipe, taken back or not. */
   recipe(recipeId: string, version: number): RecipeVersion | undefined;
+  /** The newest version of a recipe that counts; of one that was taken out, its last. */
+  lastVersion(recipeId: string): RecipeVersion | undefined;
   inText(text: string): PhraseMatch<LarderItem>[];
   misspeltIn(text: string): ReturnType<Lexicon<LarderItem>['misspeltIn']>;
   near(text: string, limit: number): LarderItem[];
@@ -68,6 +70,9 @@ export function makeLarder({
   const versions = new Map(
     [...formerRecipes, ...recipes].map((recipe) => [versionKey(recipe.recipeId, recipe.version), recipe]),
   );
+  const last = new Map(
+    [...newestVersions(formerRecipes), ...newest].map((recipe) => [recipe.recipeId, recipe]),
+  );
   const lexicon = new Lexicon<LarderItem>(
     newest.map((recipe) => ({ id: recipe.recipeId, name: recipe.name, names: [], recipe })),
     new Lexicon(ownLive.map(asItem)),
@@ -78,6 +83,7 @@ export function makeLarder({
     recipes: newest,
     ingredient: (id) => ownById.get(id) ?? ingredientById(id),
     recipe: (recipeId, version) => versions.get(versionKey(recipeId, version)),
+    lastVersion: (recipeId) => last.get(recipeId),
     inText: (text) => lexicon.inText(text),
     misspeltIn: (text) => lexicon.misspeltIn(text),
     near: (text, limit) => lexicon.near(text, limit),

@@ -5,7 +5,14 @@ import { verdictHeadline } from '@/core/classification';
 import { rewriteIn } from '@/core/making';
 import { CUPS } from '@/core/measures';
 import type { RecipeVersion } from '@/core/recipes';
-import { cupChosen, selectPrefs, useAppDispatch, useAppSelector, viewChosen } from '@/store';
+import {
+  cupChosen,
+  selectLiveRecords,
+  selectPrefs,
+  useAppDispatch,
+  useAppSelector,
+  viewChosen,
+} from '@/store';
 import { Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
 import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
@@ -146,7 +153,17 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
 
 /** What can be done with a recipe that is saved. */
 function SavedActions({ recipe }: { recipe: RecipeVersion }) {
-  const { recipeId } = recipe;
+  const { recipeId, name } = recipe;
+  const add = useAddRecords();
+  const records = useAppSelector(selectLiveRecords);
+  const takeOut = () => {
+    const versions = records.filter((record) => record.kind === 'recipe' && record.recipeId === recipeId);
+    add(
+      versions.map(({ id }) => ({ ...newStamp(), kind: 'withdrawal' as const, withdraws: id })),
+      `${name} is taken out; what was made and done with it stays.`,
+    );
+    router.navigate('/bench');
+  };
   return (
     <View className="flex-row flex-wrap gap-3">
       <Button
@@ -158,6 +175,13 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
         label="Compare"
         hint={`Compare ${recipe.name} with another version or recipe`}
         onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}
+      />
+      <Button
+        tone="quiet"
+        label="Take it out"
+        hint={`Take ${name} out of the bench; what was made and done with it stays`}
+        onPress={takeOut}
+        testID="remove-recipe"
       />
     </View>
   );

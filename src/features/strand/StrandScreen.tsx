@@ -24,7 +24,7 @@ function StrandView({ head, answer }: { head: Head; answer: NonNullable<HairAnsw
       over={`${head.name} · ${count === 0 ? 'no reading yet' : `${count} ${count === 1 ? 'reading' : 'readings'}`}`}
       headline={state.need.headline}
       reason={state.need.reasons[0]}
-      side={<WhatWorks state={state} recipes={history.recipes} />}
+      side={<WhatWorks state={state} larder={history.larder} />}
     >
       <HeadPicker />
       <View className="items-start">

@@ -1,18 +1,17 @@
 import { View } from 'react-native';
 import { Z90, type HairState, type Response } from '@/core/hair';
-import { newestVersions, type RecipeVersion } from '@/core/recipes';
+import type { Larder } from '@/core/recipes';
 import { Heading, Small, Strong } from '@/ui';
 
 /** Uses from which an effect is spoken of without "so far". */
 const SETTLED_USES = 5;
 
 /** What each recipe does to firmness on this head, as far as the readings tell. */
-export function WhatWorks({ state, recipes }: { state: HairState; recipes: readonly RecipeVersion[] }) {
+export function WhatWorks({ state, larder }: { state: HairState; larder: Larder }) {
   const used = state.signals.firmness.responses
     .filter((response) => response.uses > 0)
     .sort((a, b) => a.mean - b.mean);
-  const nameOf = (recipeId: string) =>
-    newestVersions(recipes).find((version) => version.recipeId === recipeId)?.name ?? recipeId;
+  const nameOf = (recipeId: string) => larder.lastVersion(recipeId)?.name ?? recipeId;
   return (
     <View className="gap-3 pt-2">
       <Heading level={2}>What each one does</Heading>
