@@ -9,12 +9,8 @@ const { phone, wide } = servedBuild();
 async function ticksEverything(browser: Browser): Promise<void> {
   const open = () => browser.driver.findElements(By.css('[role="checkbox"][aria-checked="false"]'));
   for (let left = (await open()).length; left > 0;) {
-    const next = await browser.driver.findElement(
-      By.css('[role="checkbox"][aria-checked="false"]:not([aria-disabled="true"])'),
-    );
-    await browser.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', next);
-    await next.click();
     const before = left;
+    await browser.pressAt(By.css('[role="checkbox"][aria-checked="false"]:not([aria-disabled="true"])'));
     await browser.driver.wait(async () => (left = (await open()).length) < before, 5000);
   }
 }

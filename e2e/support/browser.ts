@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { Builder, By, Key, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, error, Key, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome';
 
 export const PHONE = { width: 390, height: 844 } as const;
@@ -9,6 +9,7 @@ export const WIDE = { width: 1280, height: 800 } as const;
 type Size = typeof PHONE | typeof WIDE;
 
 const PATIENCE_MS = 15_000;
+const PRESSES = 3;
 
 /** A fresh browser with nothing stored, driven as a person would: by what stands on the screen. */
 export class Browser {
@@ -125,21 +126,28 @@ export class Browser {
   /** Presses what is called this: a button, a choice or a link. */
   async press(name: string): Promise<void> {
     const literal = name.includes("'") ? `"${name}"` : `'${name}'`;
-    const element = await this.waitFor(
+    await this.pressAt(
       By.xpath(
         `//*[self::button or self::a or @role='button' or @role='radio' or @role='link'][@aria-label=${literal} or normalize-space(.)=${literal}]`,
       ),
     );
-    await this.pressElement(element);
   }
 
-  async pressId(testId: string): Promise<void> {
-    await this.pressElement(await this.byTestId(testId));
+  pressId(testId: string): Promise<void> {
+    return this.pressAt(By.css(`[data-testid="${testId}"]`));
   }
 
-  private async pressElement(element: WebElement): Promise<void> {
-    await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
-    await element.click();
+  /** Presses what stands there; looked for again when the page redraws it under the finger. */
+  async pressAt(locator: By): Promise<void> {
+    for (let attempt = 1; ; attempt++) {
+      try {
+        const element = await this.waitFor(locator);
+        await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
+        return await element.click();
+      } catch (caught) {
+        if (!(caught instanceof error.StaleElementReferenceError) || attempt === PRESSES) throw caught;
+      }
+    }
   }
 
   /** Writes over what a field holds. */

@@ -163,6 +163,9 @@ function clockText(minute: number): string {
   return `+${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
 }
 
+/** What an empty scale may show by trembling is no weight to take, g. */
+const LEAST_WEIGHED_GRAMS = 0.5;
+
 /** The weight that really goes in, from the scale or typed. */
 function WeighIn({
   stepId,
@@ -206,7 +209,7 @@ function WeighIn({
         onPress={() => take(numberFrom(text))}
         testID={`take-${line}`}
       />
-      {scale.settled !== null && scale.settled > 0 ? (
+      {scale.settled !== null && scale.settled >= LEAST_WEIGHED_GRAMS ? (
         <Button
           label={`Take ${rounded(scale.settled, 1)} g from the scale`}
           onPress={() => {
