@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 import { weighable, type TimedStep } from '@/core/making';
 import { rounded } from '@/core/measures';
 import { lineWeighed, stepDone, useAppDispatch, waterAdded, type MakingRun } from '@/store';
-import { Button, Field, Heading, Problem, Small } from '@/ui';
+import { Button, Field, Heading, Problem, Small, Strong } from '@/ui';
 import { Tick } from '@/ui/Tick';
 import { grams, numberFrom } from '../shared/amounts';
 import { minutesText } from '../shared/beatWords';
@@ -28,6 +28,7 @@ export function MakeList({ making, run, lastWater }: MakeListProps) {
   return (
     <View className="gap-3">
       <Heading level={2}>Make it</Heading>
+      <Strong className="text-lead">{nextWords(next, steps, done)}</Strong>
       <Small>
         {minutesText(totalMinutes)} from the first grip to the jar, {minutesText(handsMinutes)} of it with
         your hands. What waits runs beside the rest.
@@ -81,6 +82,16 @@ function WaterIn({ added, last }: { added: number; last: number | null }) {
       </View>
     </View>
   );
+}
+
+/** What a tired person with wet hands is to do now. */
+function nextWords(
+  next: TimedStep | undefined,
+  steps: readonly TimedStep[],
+  done: ReadonlySet<string>,
+): string {
+  if (next) return `Next: ${next.text}`;
+  return steps.every(({ id }) => done.has(id)) ? 'All is done: put it on the shelf.' : '';
 }
 
 /** The step that must be done before this one, or undefined. A step that may be left out holds nothing up. */
