@@ -1,6 +1,14 @@
 export { SCHOOLS, STRONG_FROM, type School } from './constants';
 export { LOAD_KINDS, lineLoads, type LoadKind, type Loads } from './loads';
-export { classify, classifyLines, strengthWord, trustOf, type LedgerRow, type Verdict } from './verdict';
+export {
+  classify,
+  classifyLines,
+  classifyVersion,
+  strengthWord,
+  trustOf,
+  type LedgerRow,
+  type Verdict,
+} from './verdict';
 export { detailsOf, type VerdictDetails } from './details';
 export { verdictOfPush, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
 export {

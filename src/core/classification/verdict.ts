@@ -6,6 +6,7 @@ import {
   type Larder,
   type ParsedRecipe,
   type ReadLine,
+  type RecipeVersion,
   type WeighedLine,
 } from '../recipes';
 import { confidenceIn, type Confidence, type LineTrust } from './confidence';
@@ -52,6 +53,19 @@ export function classify(
 ): Result<Verdict> {
   const weighed = weighedLines(readLines(recipe), larder);
   return weighed.ok ? classifyLines(weighed.value, school, trustOf(recipe)) : weighed;
+}
+
+/**
+ * The verdict on a version as it was saved: the reading is not in doubt any more.
+ * @returns a problem when no line could be weighed, or the recipe is made of itself
+ */
+export function classifyVersion(
+  { lines }: Pick<RecipeVersion, 'lines'>,
+  school: School,
+  larder: Larder,
+): Result<Verdict> {
+  const weighed = weighedLines(lines, larder);
+  return weighed.ok ? classifyLines(weighed.value, school) : weighed;
 }
 
 /** How far the reading of a recipe's lines can be trusted. */

@@ -1,7 +1,7 @@
-import { classifyLines, doseOf, type PorosityGuess, type School } from '../classification';
+import { classifyVersion, doseOf, type PorosityGuess, type School } from '../classification';
 import type { CalendarDay } from '../measures';
 import { measurementsOf, type EventKind, type HeadEvent, type Reading, type SignalId } from '../readings';
-import { weighedLines, type Larder, type RecipeVersion } from '../recipes';
+import { type Larder, type RecipeVersion } from '../recipes';
 import type { PatchTest } from '../safety';
 import type { Session } from '../sessions';
 import type { DatedMeasurement } from './hairState';
@@ -35,8 +35,7 @@ const ORDER = { event: 0, before: 1, session: 2, after: 3, dry: 4 } as const;
 
 /** The effect a recipe is expected to have before it has been tried, from its newest version. */
 export function recipePrior(version: RecipeVersion, school: School, larder: Larder): Record<SignalId, Prior> {
-  const lines = weighedLines(version.lines, larder);
-  const verdict = lines.ok ? classifyLines(lines.value, school) : lines;
+  const verdict = classifyVersion(version, school, larder);
   const mean = priorEffect(verdict.ok ? verdict.value.push : { firm: 0, soft: 0, oil: 0 });
   return withSd((signal) => mean[signal]);
 }

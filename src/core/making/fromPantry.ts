@@ -1,6 +1,6 @@
 import { classifyLines, lineLoads, type School, type TreatmentKind, type Verdict } from '../classification';
-import { usualPreparation, type Active } from '../ingredients';
-import { partGrams, remainingGrams, surviving, type WeighedLine } from '../recipes';
+import type { Active } from '../ingredients';
+import { partGrams, remainingGrams, surviving, usualLine, type WeighedLine } from '../recipes';
 import type { Constraint, Programme, SolveProgramme } from './linearProgramme';
 import type { StockedIngredient } from './substitutes';
 
@@ -87,7 +87,7 @@ export async function makeFromPantry(
 ): Promise<PantryRecipe[]> {
   const candidates = stock
     .filter(({ gramsLeft }) => gramsLeft === null || gramsLeft >= LEAST_SHARE / 10)
-    .map((stocked) => ({ ...stocked, one: oneGram(stocked) }));
+    .map((stocked) => ({ ...stocked, one: usualLine(stocked.ingredient, 1) }));
   const found: PantryRecipe[] = [];
   const taken: string[] = [];
   // A wish may need more tries than proposals: what the verdict reads otherwise is passed over.
@@ -111,11 +111,6 @@ export async function makeFromPantry(
 }
 
 type Candidate = StockedIngredient & { readonly one: WeighedLine };
-
-function oneGram({ ingredient }: StockedIngredient): WeighedLine {
-  const preparation = usualPreparation(ingredient) ?? null;
-  return { text: ingredient.name, ingredient, preparation, grams: 1, line: 0, via: [] };
-}
 
 /** Index of what carries the wished kind. */
 function leading(

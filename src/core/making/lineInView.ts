@@ -1,5 +1,5 @@
 import { rounded } from '../measures';
-import { type Larder, type SavedLine } from '../recipes';
+import { MADE_GRAMS_PER_ML, type Larder, type SavedLine } from '../recipes';
 import { spoonable, weighable, type KitchenAmount } from './kitchenAmount';
 import { tellingWord } from '../parsing';
 
@@ -16,9 +16,6 @@ type Line = Pick<SavedLine, 'ingredientId' | 'preparationId' | 'grams'> & {
   readonly name?: string;
 };
 
-/** A recipe that is used as an ingredient is spooned like a thick cream. */
-const MADE_MEASURES = { gramsPerMl: 1 } as const;
-
 /** What a line is called and how much of it that is, by scale and by spoon. */
 export function lineInView(line: Line, larder: Larder): LineInView {
   const grams = line.grams ?? 0;
@@ -30,7 +27,7 @@ export function lineInView(line: Line, larder: Larder): LineInView {
       words: name,
       name,
       grams: weighable(grams),
-      spoons: spoonable(grams, { name, measures: MADE_MEASURES }, null),
+      spoons: spoonable(grams, { name, measures: { gramsPerMl: MADE_GRAMS_PER_ML } }, null),
     };
   }
   const preparation = ingredient.preparations.find(({ id }) => id === line.preparationId) ?? null;

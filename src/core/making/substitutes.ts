@@ -1,7 +1,7 @@
 import { classifyLines, lineLoads, type School, type Verdict } from '../classification';
-import { usualPreparation, type Ingredient } from '../ingredients';
+import type { Ingredient } from '../ingredients';
 import { sum } from '../measures';
-import { remainingGrams, type WeighedLine } from '../recipes';
+import { remainingGrams, usualLine, type WeighedLine } from '../recipes';
 import type { Programme, SolveProgramme, Terms } from './linearProgramme';
 
 /** The profile that a substitute should keep, with what counts as a large miss, g per 100 g of finished mask. */
@@ -72,7 +72,7 @@ export async function substitutesFor(
     if (chosen.length === 0) break;
     taken.push(chosen.map(({ index }) => `b${index}`));
     const parts = chosen.map(({ ingredient, grams }) => ({ ingredient, grams }));
-    const withIt = [...kept, ...parts.map(({ ingredient, grams }) => asLine(ingredient, grams, replaced))];
+    const withIt = [...kept, ...parts.map(({ ingredient, grams }) => usualLine(ingredient, grams, replaced))];
     const verdict = classifyLines(withIt, school);
     if (verdict.ok) found.push({ parts, lines: withIt, verdict: verdict.value, miss: solution.objective });
   }
@@ -80,17 +80,6 @@ export async function substitutesFor(
 }
 
 const LEAST_GRAMS = 0.05;
-
-function asLine(ingredient: Ingredient, grams: number, line: number): WeighedLine {
-  return {
-    text: ingredient.name,
-    ingredient,
-    preparation: usualPreparation(ingredient) ?? null,
-    grams,
-    line,
-    via: [],
-  };
-}
 
 function programmeFor(
   gone: readonly WeighedLine[],
@@ -100,7 +89,7 @@ function programmeFor(
   school: School,
   taken: readonly (readonly string[])[],
 ): Programme {
-  const perGram = candidates.map(({ ingredient }) => lineLoads(asLine(ingredient, 1, 0), school).loads);
+  const perGram = candidates.map(({ ingredient }) => lineLoads(usualLine(ingredient, 1), school).loads);
   const wanted = gone.map((line) => lineLoads(line, school).loads);
   const scaleOf = (per100: number) => (per100 * finished) / 100;
   const names = candidates.map((_, index) => ({ x: `x${index}`, b: `b${index}` }));

@@ -7,13 +7,18 @@ import {
   type Preparation,
 } from '../ingredients';
 import { UNITS, type CupKind } from '../measures';
-import { type Assumption, type Larder, type LarderItem, type ReadLine, type UnreadLine } from '../recipes';
+import {
+  MADE_GRAMS_PER_ML,
+  type Assumption,
+  type Larder,
+  type LarderItem,
+  type ReadLine,
+  type UnreadLine,
+} from '../recipes';
 import { gramsOf, problemOfGrams, type Measures } from './grams';
 import { lineAmount, type LineAmount } from './lineAmount';
 import { amountText, lineText, preparationNamed, tellingWord } from './lineText';
 
-/** A recipe used as an ingredient is spooned like a thick cream, g/ml (working assumption). */
-const MADE_GRAMS_PER_ML = 1;
 const SUGGESTIONS = 3;
 
 export interface ReadingOptions {

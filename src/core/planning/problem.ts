@@ -1,4 +1,4 @@
-import { classifyLines, doseOf, STRONG_FROM, type Verdict } from '../classification';
+import { classifyLines, classifyVersion, doseOf, STRONG_FROM, type Verdict } from '../classification';
 import type { Head, HairState, HeadHistory } from '../hair';
 import type { CalendarDay } from '../measures';
 import { SIGNAL_IDS, type SignalId } from '../readings';
@@ -44,8 +44,7 @@ function pastUses(sessions: readonly Session[], head: Head, larder: Larder): Pas
 }
 
 function spacingUsed(version: RecipeVersion, head: Head, larder: Larder): Spacing | undefined {
-  const weighed = weighedLines(version.lines, larder);
-  const verdict = weighed.ok ? classifyLines(weighed.value, head.school) : weighed;
+  const verdict = classifyVersion(version, head.school, larder);
   return verdict.ok ? spacingOf(version, verdict.value) : undefined;
 }
 

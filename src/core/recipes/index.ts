@@ -1,4 +1,4 @@
-export { RECIPE_LIMITS } from './limits';
+export { MADE_GRAMS_PER_ML, RECIPE_LIMITS } from './limits';
 export {
   readLines,
   unreadLines,
@@ -16,6 +16,7 @@ export {
   partGrams,
   remainingGrams,
   surviving,
+  usualLine,
   weighedLines,
   type WeighedLine,
 } from './weighedLine';

@@ -17,3 +17,6 @@ export const RECIPE_LIMITS = {
   /** Characters of a recipe's name. */
   nameCharacters: 80,
 } as const;
+
+/** A recipe used as an ingredient is spooned like a thick cream, g/ml (working assumption). */
+export const MADE_GRAMS_PER_ML = 1;

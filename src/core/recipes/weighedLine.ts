@@ -1,4 +1,10 @@
-import { type Active, type Component, type Ingredient, type Preparation } from '../ingredients';
+import {
+  usualPreparation,
+  type Active,
+  type Component,
+  type Ingredient,
+  type Preparation,
+} from '../ingredients';
 import { failed, ok, sum, type Result } from '../measures';
 import type { Larder } from './larder';
 import { RECIPE_LIMITS } from './limits';
@@ -16,6 +22,12 @@ export interface WeighedLine {
   readonly line: number;
   /** The names of the recipes between, from the outer one in; empty for an ingredient of the recipe itself. */
   readonly via: readonly string[];
+}
+
+/** So much of one ingredient, prepared as is usual. */
+export function usualLine(ingredient: Ingredient, grams: number, line = 0): WeighedLine {
+  const preparation = usualPreparation(ingredient) ?? null;
+  return { text: ingredient.name, ingredient, preparation, grams, line, via: [] };
 }
 
 type Line = Pick<ReadLine | SavedLine, 'text' | 'ingredientId' | 'preparationId' | 'grams'> & {

@@ -1,4 +1,4 @@
-import { classifyLines } from '../classification';
+import { classifyVersion } from '../classification';
 import type { StoredRecord } from '../exchange';
 import {
   addDays,
@@ -12,14 +12,7 @@ import {
   type IdSource,
 } from '../measures';
 
-import {
-  CATALOGUE_LARDER,
-  makeLarder,
-  savedLine,
-  weighedLines,
-  type Larder,
-  type RecipeVersion,
-} from '../recipes';
+import { CATALOGUE_LARDER, makeLarder, savedLine, type Larder, type RecipeVersion } from '../recipes';
 import {
   DEMO_BATCHES,
   DEMO_PANTRY,
@@ -181,8 +174,7 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string, larder: 
 }
 
 function pushOf(recipe: RecipeVersion) {
-  const lines = weighedLines(recipe.lines, CATALOGUE_LARDER);
-  const verdict = lines.ok ? classifyLines(lines.value, 'my-hair') : lines;
+  const verdict = classifyVersion(recipe, 'my-hair', CATALOGUE_LARDER);
   invariant(verdict.ok, `the demo recipe ${recipe.name} has no verdict`);
   return verdict.value.push;
 }

@@ -1,8 +1,8 @@
 import { Link, router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
-import { classifyLines, kindWords, verdictHeadline, type Verdict } from '@/core/classification';
-import { weighedLines, type RecipeVersion } from '@/core/recipes';
+import { classifyVersion, kindWords, verdictHeadline, type Verdict } from '@/core/classification';
+import { type RecipeVersion } from '@/core/recipes';
 import { selectRecipes, useAppSelector } from '@/store';
 import { Body, Button, Field, Heading, Lead, Small, Strong, useWide, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
@@ -91,10 +91,7 @@ function inList(verdict: Verdict): string {
 function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }) {
   const school = useHead()?.school ?? 'my-hair';
   const larder = useLarder();
-  const verdict = useMemo(() => {
-    const lines = weighedLines(recipe.lines, larder);
-    return lines.ok ? classifyLines(lines.value, school) : lines;
-  }, [recipe, school, larder]);
+  const verdict = useMemo(() => classifyVersion(recipe, school, larder), [recipe, school, larder]);
   return (
     <View className="border-t border-line" style={{ width }}>
       <Link href={{ pathname: '/bench/[recipeId]', params: { recipeId: recipe.recipeId } }} className="py-3">

@@ -1,6 +1,6 @@
-import { classifyLines } from '@/core/classification';
+import { classifyVersion } from '@/core/classification';
 import { ofKind, type StoredRecord } from '@/core/exchange';
-import { weighedLines, type Larder } from '@/core/recipes';
+import { type Larder } from '@/core/recipes';
 
 /**
  * Grams of batches that really went on each head, use by use: what its own factor is learned from. Oils go on far more
@@ -31,7 +31,6 @@ export function usedGramsByHead(
 
 function madeOfOil(recipeId: string, version: number, larder: Larder): boolean {
   const recipe = larder.recipe(recipeId, version);
-  const lines = recipe && weighedLines(recipe.lines, larder);
-  const verdict = lines?.ok ? classifyLines(lines.value, 'my-hair') : undefined;
+  const verdict = recipe && classifyVersion(recipe, 'my-hair', larder);
   return verdict?.ok === true && verdict.value.kind === 'oil';
 }

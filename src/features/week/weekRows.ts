@@ -1,9 +1,9 @@
 import type { HairAnswer } from '../shared/HairAnswer';
 import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat, PrepTask } from '@/core/planning';
-import { weighedLines, type Larder } from '@/core/recipes';
+import { type Larder } from '@/core/recipes';
 import type { Session } from '@/core/sessions';
-import { classifyLines, type TreatmentKind } from '@/core/classification';
+import { classifyVersion, type TreatmentKind } from '@/core/classification';
 import type { Head } from '@/core/hair';
 
 /** Days of the past that stay in sight above today. */
@@ -67,8 +67,7 @@ export function weekRows(
 
 function doneBeat(session: Session, larder: Larder, head: Head): DoneBeat {
   const version = larder.recipe(session.recipeId, session.recipeVersion);
-  const lines = version && weighedLines(version.lines, larder);
-  const verdict = lines?.ok ? classifyLines(lines.value, head.school) : undefined;
+  const verdict = version && classifyVersion(version, head.school, larder);
   return {
     sessionId: session.id,
     name: version?.name ?? 'A recipe that is no longer here',
