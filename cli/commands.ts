@@ -10,7 +10,7 @@ import {
   type Verdict,
 } from '../src/core/classification';
 import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '../src/core/exchange';
-import { estimateHair, SIGNALS, type Head } from '../src/core/hair';
+import { estimateHair, lastingDays, SIGNALS, type SignalState, type Head } from '../src/core/hair';
 import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';
 import { MOST_WEEKS, planProblem, weekSearch } from '../src/core/planning';
 import { CATALOGUE_LARDER, readLines, unreadLines, weighedLines, type ParsedLine } from '../src/core/recipes';
@@ -158,14 +158,33 @@ function headFrom(
   );
 }
 
+/** What is told of a signal: not its path and its readings, which are the file's own. */
+function signalFigures(state: SignalState) {
+  const { mean, sd, probabilities, halfLifeDays, halfLifeRange, errorFactor } = state;
+  const lasting = <T extends { readonly mean: number }>(response: T) => ({
+    ...response,
+    lastsDays: lastingDays(response.mean, state)?.days ?? null,
+  });
+  return {
+    mean,
+    sd,
+    probabilities,
+    halfLifeDays,
+    halfLifeRange,
+    errorFactor,
+    responses: state.responses.map(lasting),
+    eventResponses: state.eventResponses.map(lasting),
+    entangled: state.entangled,
+  };
+}
+
 export function stateCommand(options: CommandOptions, clock: Clock): unknown {
   const records = recordsFrom(options);
   const today = options.on === undefined ? clock.today() : dayFrom('--on', options.on);
   const { head, heads } = headFrom(records, options);
   const state = estimateHair(head, historyOf(records, head.headId), today);
   const signals = Object.values(state.signals).map(
-    ({ signal, mean, sd, probabilities, halfLifeDays, responses }) =>
-      [signal, { mean, sd, lane: SIGNALS[signal].lane, probabilities, halfLifeDays, responses }] as const,
+    (state) => [state.signal, { lane: SIGNALS[state.signal].lane, ...signalFigures(state) }] as const,
   );
   return shortNumbers({
     head: head.headId,
@@ -173,6 +192,7 @@ export function stateCommand(options: CommandOptions, clock: Clock): unknown {
     asOf: today,
     readings: state.readingCount,
     need: state.need,
+    nextReadings: state.nextReadings,
     signals: Object.fromEntries(signals),
   });
 }

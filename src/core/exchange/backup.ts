@@ -4,10 +4,11 @@ import { headSchema } from '../hair';
 import { ownIngredientSchema } from '../ingredients';
 
 import { inOrder, instantSchema, withdrawalSchema, type Problem, type Result, failed, ok } from '../measures';
-import { headEventSchema, readingSchema } from '../readings';
+import { headEventSchema, photoSchema, readingSchema } from '../readings';
 import { recipeVersionSchema } from '../recipes';
 import { patchTestSchema } from '../safety';
 import { sessionSchema } from '../sessions';
+import { trialSchema, trialWashSchema } from '../trials';
 import { liftRecord } from './migrations';
 import { sortedKeys } from './sortedKeys';
 import { pantryItemSchema } from '../pantry';
@@ -24,6 +25,9 @@ export const storedRecordSchema = z.discriminatedUnion('kind', [
   batchSchema,
   batchEventSchema,
   patchTestSchema,
+  trialSchema,
+  trialWashSchema,
+  photoSchema,
   withdrawalSchema,
 ]);
 export type StoredRecord = z.infer<typeof storedRecordSchema>;
@@ -31,7 +35,7 @@ export type RecordKind = StoredRecord['kind'];
 export type RecordOf<K extends RecordKind> = Extract<StoredRecord, { kind: K }>;
 
 /** Raised with every change of a stored shape; migrations.ts lifts what was written before. */
-export const DATA_VERSION = 2;
+export const DATA_VERSION = 3;
 export const BACKUP_FORMAT = 'velvet-rhythm-backup';
 
 export const BACKUP_LIMITS = {

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { headsIn, readBackup, recordsFor, unpackRecord, writeBackup, type StoredRecord } from '.';
-import { STAMP, testHead, testRecipe, valueOf } from '../testing';
+import { calendarDay } from '../measures';
+import { testHead, testRecipe, testSession, valueOf } from '../testing';
 import { makeLarder } from '../recipes';
 
 const oldFile = (version: number) =>
@@ -31,6 +32,32 @@ describe('a backup of version 1', () => {
   });
 });
 
+describe('a backup of version 2', () => {
+  const backup = valueOf(readBackup(oldFile(2)));
+  const written = JSON.parse(oldFile(2)) as { records: any[] };
+  const lifted = (kind: string) => backup.records.filter((record) => record.kind === kind) as any[];
+  const old = (kind: string) => written.records.filter((record) => record.kind === kind);
+
+  it('is read, with every record of it', () => {
+    expect(backup.records.map(({ id }) => id)).toEqual(written.records.map(({ id }) => id));
+  });
+
+  it('keeps what was measured: strands, counts and seconds', () => {
+    for (const [index, reading] of lifted('reading').entries()) {
+      const before = old('reading')[index];
+      expect(reading.strands.map(({ restMm }: any) => restMm)).toEqual(
+        before.strands.map(({ restMm }: any) => restMm),
+      );
+      expect(reading.tally?.sections[0].broken).toBe(before.tally?.broken);
+      expect(reading.porosity?.mistSoakSeconds).toBe(before.mistSoakSeconds ?? undefined);
+    }
+  });
+
+  it('knows no grams of its sessions', () => {
+    expect(lifted('session').map(({ grams }) => grams)).toEqual(old('session').map(() => null));
+  });
+});
+
 describe('a stored record of version 1', () => {
   it('is lifted when it is read, whatever else lies in the store', () => {
     const { density: _, allergies: __, ...old } = testHead();
@@ -42,18 +69,8 @@ describe('the records that one head is computed from', () => {
   const recipes = Array.from({ length: 500 }, (_, index) => testRecipe(`r${index}`, ['1 tbsp honey']));
   const gel = testRecipe('gel', ['3 tbsp linseed', '200 ml water']);
   const cream = testRecipe('cream', ['100 g gel'], {}, makeLarder({ recipes: [gel] }));
-  const session = (headId: string, recipeId: string): StoredRecord => ({
-    ...STAMP,
-    kind: 'session',
-    id: `s-${headId}-${recipeId}`,
-    headId,
-    day: '2026-01-01' as never,
-    recipeId,
-    recipeVersion: 1,
-    contactMinutes: 30,
-    warmth: 'room',
-    note: '',
-  });
+  const session = (headId: string, recipeId: string): StoredRecord =>
+    testSession(recipeId, calendarDay('2026-01-01'), { id: `s-${headId}-${recipeId}`, headId });
   const records: StoredRecord[] = [gel, cream, ...recipes, session('ada', 'cream'), session('bo', 'r3')];
   const ids = recordsFor(records, 'ada').map(({ id }) => id);
 

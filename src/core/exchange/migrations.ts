@@ -7,7 +7,28 @@ type RawRecord = Readonly<Record<string, unknown>>;
 const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
   // Version 2 knows how dense the hair is and what a head reacts to.
   1: (record) => (record.kind === 'head' ? { density: 'medium', allergies: [], ...record } : record),
+  // Version 3 reads more than four things, tells where a strand grew, counts by section, and knows grams of a session.
+  2: (record) => {
+    if (record.kind === 'session') return { grams: null, ...record };
+    return record.kind === 'reading' ? readingOf3(record) : record;
+  },
 };
+
+function readingOf3({ mistSoakSeconds, tally, strands, ...rest }: RawRecord): RawRecord {
+  const { broken, shed, days } = (tally ?? {}) as RawRecord;
+  const mist = mistSoakSeconds ?? null;
+  return {
+    ...rest,
+    strands: Array.isArray(strands)
+      ? strands.map((strand) => ({ region: null, ...(strand as RawRecord) }))
+      : strands,
+    tally: tally === null || tally === undefined ? null : { sections: [{ broken, shed }], days },
+    porosity: mist === null ? null : { mistSoakSeconds: mist, dryMinutes: null, slide: null, sink: null },
+    marks: { slip: null, tangles: null, shine: null, clumping: null, residue: null },
+    scalp: [],
+    lengths: [],
+  };
+}
 
 /** A stored record of an older version in today's shape; what is no object is left for the schema to refuse. */
 export function liftRecord(record: unknown, from: number, to: number): unknown {

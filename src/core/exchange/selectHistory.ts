@@ -1,6 +1,7 @@
 import { newestHeads, type Head, type HeadHistory } from '../hair';
 import { liveRecords } from '../measures';
 import { makeLarder, newestVersions, type Larder, type RecipeVersion } from '../recipes';
+import type { Session } from '../sessions';
 import type { RecordKind, RecordOf, StoredRecord } from './backup';
 
 export function ofKind<K extends RecordKind>(records: readonly StoredRecord[], kind: K): RecordOf<K>[] {
@@ -41,11 +42,30 @@ export function historyFrom(live: readonly StoredRecord[], larder: Larder, headI
   return {
     recipes: ofKind(live, 'recipe'),
     readings: own(ofKind(live, 'reading')),
-    sessions: own(ofKind(live, 'session')),
+    sessions: withBatchGrams(own(ofKind(live, 'session')), live),
     events: own(ofKind(live, 'event')),
     patchTests: own(ofKind(live, 'patch-test')),
+    trials: own(ofKind(live, 'trial')),
+    trialWashes: own(ofKind(live, 'trial-wash')),
     larder,
   };
+}
+
+/** Sessions with the grams that a batch gave for them, where nothing was written beside the session itself. */
+function withBatchGrams(sessions: readonly Session[], live: readonly StoredRecord[]): Session[] {
+  const batches = new Map(ofKind(live, 'batch').map((batch) => [batch.batchId, batch]));
+  const used = new Map<string, number>();
+  for (const { what, headId, portions, batchId, day } of ofKind(live, 'batch-event')) {
+    const batch = batches.get(batchId);
+    if (what !== 'used' || headId === null || portions === null || !batch) continue;
+    const key = `${headId}/${day}/${batch.recipeId}`;
+    used.set(key, (used.get(key) ?? 0) + portions * batch.portionGrams);
+  }
+  if (used.size === 0) return [...sessions];
+  return sessions.map((session) => {
+    const grams = session.grams ?? used.get(`${session.headId}/${session.day}/${session.recipeId}`) ?? null;
+    return grams === session.grams ? session : { ...session, grams };
+  });
 }
 
 /** Recipes that a plan is made with: those used on the head, and the newest of the others. */
@@ -58,7 +78,10 @@ const PLANNED_RECIPES = 60;
 export function recordsFor(records: readonly StoredRecord[], headId: string): StoredRecord[] {
   const recipes = ofKind(records, 'recipe');
   const mine = records.filter(
-    (record) => record.kind !== 'recipe' && (!('headId' in record) || record.headId === headId),
+    (record) =>
+      record.kind !== 'recipe' &&
+      record.kind !== 'photo' &&
+      (!('headId' in record) || record.headId === headId),
   );
   const used = new Set(mine.flatMap((record) => (record.kind === 'session' ? [record.recipeId] : [])));
   const newest = newestVersions(recipes);

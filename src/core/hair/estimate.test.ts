@@ -2,46 +2,30 @@ import { estimateHair, expectedExcess, laneProbabilities, normalCdf, SIGNALS } f
 import { calendarDay, addDays } from '../measures';
 import type { HeadEvent, Reading } from '../readings';
 import { makeLarder } from '../recipes';
-import type { Session } from '../sessions';
-import { testHead, testHistory, testRecipe } from '../testing';
+import {
+  testHead,
+  testHistory,
+  testReading,
+  testRecipe,
+  testSession,
+  testStrand,
+  testTally,
+} from '../testing';
 
 const today = calendarDay('2026-05-10');
 const head = testHead({ porosityGuess: 'unknown', freeMinutes: [120, 0, 0, 120, 0, 0, 120] });
 const nothing = testHistory();
-const reading = (id: string, part: Partial<Reading>): Reading => ({
-  kind: 'reading',
-  id,
-  recordedAt: '2026-05-10T10:00:00Z',
-  headId: 'h',
-  day: today,
-  moment: 'before',
-  strands: [],
-  tally: null,
-  mistSoakSeconds: null,
-  feel: null,
-  ...part,
-});
-const gummy = Array.from(
+const reading = (id: string, part: Partial<Reading>): Reading => ({ ...testReading(today, {}), id, ...part });
+const gummy = Array.from({ length: 5 }, () => testStrand(60, 90, 80));
+const brittle = Array.from(
   { length: 5 },
-  () => ({ outcome: 'returned', restMm: 60, stretchedMm: 90, releasedMm: 80 }) as const,
+  () => ({ outcome: 'snapped', region: null, restMm: 60, snappedMm: 64 }) as const,
 );
-const brittle = Array.from({ length: 5 }, () => ({ outcome: 'snapped', restMm: 60, snappedMm: 64 }) as const);
 
 describe('a recipe that has been taken out', () => {
   it('keeps what it did to the hair: the state is the same as before', () => {
     const gelatin = testRecipe('set', ['12 g gelatin', '150 ml water']);
-    const session: Session = {
-      kind: 'session',
-      id: 's1',
-      recordedAt: '2026-05-01T10:00:00Z',
-      headId: 'h',
-      day: addDays(today, -2),
-      recipeId: 'set',
-      recipeVersion: 1,
-      contactMinutes: 30,
-      warmth: 'room',
-      note: '',
-    };
+    const session = testSession('set', addDays(today, -2));
     const there = testHistory({ recipes: [gelatin], sessions: [session] });
     const out = testHistory({
       recipes: [],
@@ -88,26 +72,9 @@ describe('the state of a head', () => {
     const version = testRecipe('silk', ['200 ml rice water', '15 ml hydrolysed silk']);
     const unused = { ...version, id: 'other', recipeId: 'other' };
     const days = [-24, -18, -12, -6];
-    const sessions = days.map((back): Session => ({
-      kind: 'session',
-      id: `s${back}`,
-      recordedAt: '2026-05-01T10:00:00Z',
-      headId: 'h',
-      day: addDays(today, back),
-      recipeId: 'silk',
-      recipeVersion: 1,
-      contactMinutes: 30,
-      warmth: 'room',
-      note: '',
-    }));
-    const firm = Array.from(
-      { length: 5 },
-      () => ({ outcome: 'returned', restMm: 60, stretchedMm: 63, releasedMm: 60 }) as const,
-    );
-    const soft = Array.from(
-      { length: 5 },
-      () => ({ outcome: 'returned', restMm: 60, stretchedMm: 84, releasedMm: 64 }) as const,
-    );
+    const sessions = days.map((back) => testSession('silk', addDays(today, back)));
+    const firm = Array.from({ length: 5 }, () => testStrand(60, 63, 60));
+    const soft = Array.from({ length: 5 }, () => testStrand(60, 84, 64));
     const readings = days.flatMap((back) => [
       reading(`b${back}`, { day: addDays(today, back), moment: 'before', strands: soft }),
       reading(`a${back}`, { day: addDays(today, back), moment: 'after', strands: firm }),
@@ -159,15 +126,15 @@ describe('the state of a head', () => {
   });
 
   it('sends alarming shedding to a doctor', () => {
-    const readings = [reading('a', { tally: { broken: 5, shed: 900, days: 3 } })];
+    const readings = [reading('a', { tally: testTally(5, 900, 3) })];
     expect(estimateHair(head, { ...nothing, readings }, today).need.referral).toContain('doctor');
   });
 
   it('wants both for hair that breaks and drinks', () => {
     const readings = [1, 2, 3].map((n) =>
       reading(`r${n}`, {
-        tally: { broken: 80, shed: 200, days: 3 },
-        mistSoakSeconds: 6,
+        tally: testTally(80, 200, 3),
+        porosity: { mistSoakSeconds: 6, dryMinutes: null, slide: null, sink: null },
         feel: 0,
         day: addDays(today, -n),
       }),

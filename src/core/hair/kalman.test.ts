@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { effectOf, levelOf, observe, passDay, push, startState } from './kalman';
+import { markOf, smoothedLevels, type TapeEntry } from './smoother';
 
 /**
  * The slow way to the same answer: every day's level is written out as a linear form of independent standard
@@ -68,6 +69,12 @@ class Dense {
     return this.given(this.level);
   }
 
+  /** The level of this moment, to be asked for when later measurements are known too. */
+  levelLater() {
+    const form = [...this.level];
+    return () => this.given(this.sds.map((_, at) => form[at] ?? 0));
+  }
+
   effect(index: number) {
     return this.given(this.unit(2 + index));
   }
@@ -105,8 +112,8 @@ const step = fc.oneof(
   fc.record({ what: fc.constant('measure' as const), value: number(-2, 2), sd: number(0.2, 0.8) }),
 );
 
-describe('the filter', () => {
-  it('agrees with conditioning the whole history at once', () => {
+describe('the filter and the smoother', () => {
+  it('agree with conditioning the whole history at once, for now, the effects and every past moment', () => {
     fc.assert(
       fc.property(fc.array(step, { minLength: 3, maxLength: 40 }), number(0.75, 0.98), (steps, retention) => {
         const priors = [
@@ -120,21 +127,28 @@ describe('the filter', () => {
         ];
         const fast = startState(priors[0], priors[1], effects);
         const slow = new Dense(priors[0], priors[1], effects);
+        const tape: TapeEntry[] = [];
+        const past: (() => { mean: number; variance: number })[] = [];
         for (const each of steps) {
           if (each.what === 'day') {
             passDay(fast, retention, 0.2);
             slow.passDay(retention, 0.2);
+            tape.push({ what: 'day', retention });
           } else if (each.what === 'push') {
             push(fast, each.effect, each.dose);
             slow.push(each.effect, each.dose);
+            tape.push({ what: 'push', effect: each.effect, dose: each.dose });
           } else {
-            observe(fast, each.value, each.sd);
+            tape.push({ what: 'observe', ...observe(fast, each.value, each.sd ** 2) });
             slow.observe(each.value, each.sd);
           }
+          tape.push(markOf(fast));
+          past.push(slow.levelLater());
         }
         const pairs = [
           [levelOf(fast), slow.levelNow()],
           ...[0, 1, 2].map((index) => [effectOf(fast, index), slow.effect(index)]),
+          ...smoothedLevels(tape, fast.size).map((level, index) => [level, past[index]?.()]),
         ];
         for (const [quick, exact] of pairs) {
           expect(quick?.mean).toBeCloseTo(exact?.mean ?? NaN, 8);
@@ -147,10 +161,10 @@ describe('the filter', () => {
 
   it('trusts a sharp measurement and hardly moves for a blunt one', () => {
     const sharp = startState({ mean: 0, sd: 0.7 }, { mean: 0, sd: 0.4 }, []);
-    observe(sharp, 1, 0.01);
+    observe(sharp, 1, 0.01 ** 2);
     expect(levelOf(sharp).mean).toBeCloseTo(1, 2);
     const blunt = startState({ mean: 0, sd: 0.7 }, { mean: 0, sd: 0.4 }, []);
-    observe(blunt, 1, 10);
+    observe(blunt, 1, 10 ** 2);
     expect(levelOf(blunt).mean).toBeLessThan(0.02);
   });
 });

@@ -7,115 +7,127 @@ import { invariant } from '../measures';
  * Because μ and θ do not move, only the level's row and column change in time, and both steps stay exact and cheap.
  */
 export interface KalmanState {
-  readonly mean: number[];
-  /** Symmetric, one row per state. */
-  readonly covariance: number[][];
+  /** 2 + K. */
+  readonly size: number;
+  readonly mean: Float64Array;
+  /** Symmetric, size × size, row by row. */
+  readonly covariance: Float64Array;
 }
 
-const LEVEL = 0;
-const REST = 1;
-const FIRST_EFFECT = 2;
+export const LEVEL = 0;
+export const REST = 1;
+export const FIRST_EFFECT = 2;
 
 export interface Prior {
   readonly mean: number;
   readonly sd: number;
 }
 
-export function startState(level: Prior, rest: Prior, effects: readonly Prior[]): KalmanState {
-  const priors = [level, rest, ...effects];
-  return {
-    mean: priors.map((prior) => prior.mean),
-    covariance: priors.map((prior, row) => priors.map((_, column) => (row === column ? prior.sd ** 2 : 0))),
-  };
+export interface Moments {
+  readonly mean: number;
+  readonly variance: number;
 }
 
-/** Replaces the level by a weighted sum of states, in place: mean and the level's row and column of the covariance. */
-function moveLevel(
-  state: KalmanState,
-  weights: readonly (readonly [index: number, weight: number])[],
-  noise: number,
-) {
-  const { mean, covariance } = state;
-  const combined = mean.map((_, column) =>
-    weights.reduce((total, [index, weight]) => total + weight * at(covariance, index, column), 0),
-  );
-  const variance =
-    weights.reduce((total, [index, weight]) => total + weight * (combined[index] ?? 0), 0) + noise;
-  mean[LEVEL] = weights.reduce((total, [index, weight]) => total + weight * (mean[index] ?? 0), 0);
-  combined.forEach((value, index) => {
-    setAt(covariance, LEVEL, index, value);
-    setAt(covariance, index, LEVEL, value);
+export function startState(level: Prior, rest: Prior, effects: readonly Prior[]): KalmanState {
+  const priors = [level, rest, ...effects];
+  const size = priors.length;
+  const covariance = new Float64Array(size * size);
+  priors.forEach((prior, index) => {
+    covariance[index * size + index] = prior.sd ** 2;
   });
-  setAt(covariance, LEVEL, LEVEL, variance);
+  return { size, mean: Float64Array.from(priors, (prior) => prior.mean), covariance };
+}
+
+/** Replaces the level by keep·level + weight·other, in place: its mean, and its row and column of the covariance. */
+function moveLevel(state: KalmanState, keep: number, other: number, weight: number, noise: number): void {
+  const { size, mean, covariance } = state;
+  invariant(other > LEVEL && other < size, 'no such effect in the state');
+  mean[LEVEL] = keep * mean[LEVEL]! + weight * mean[other]!;
+  const otherRow = other * size;
+  const variance =
+    keep * keep * covariance[0]! +
+    2 * keep * weight * covariance[other]! +
+    weight * weight * covariance[otherRow + other]! +
+    noise;
+  for (let column = 1; column < size; column++) {
+    const value = keep * covariance[column]! + weight * covariance[otherRow + column]!;
+    covariance[column] = value;
+    covariance[column * size] = value;
+  }
+  covariance[0] = variance;
 }
 
 /** One day passes. @param retention ρ, 0 to 1, what is left of a departure after a day */
 export function passDay(state: KalmanState, retention: number, dailySd: number): void {
-  moveLevel(
-    state,
-    [
-      [LEVEL, retention],
-      [REST, 1 - retention],
-    ],
-    dailySd ** 2,
-  );
+  moveLevel(state, retention, REST, 1 - retention, dailySd ** 2);
 }
 
 /** A treatment or an event happens. @param effect which θ, counted from 0 */
 export function push(state: KalmanState, effect: number, dose: number): void {
-  moveLevel(
-    state,
-    [
-      [LEVEL, 1],
-      [FIRST_EFFECT + effect, dose],
-    ],
-    0,
-  );
+  moveLevel(state, 1, FIRST_EFFECT + effect, dose, 0);
 }
 
-/** The level is measured. @returns the log-likelihood of the value before it was known */
-export function observe(state: KalmanState, value: number, sd: number): number {
-  const { mean, covariance } = state;
-  const variance = at(covariance, LEVEL, LEVEL) + sd ** 2;
-  const surprise = value - (mean[LEVEL] ?? 0);
-  const gain = mean.map((_, index) => at(covariance, index, LEVEL) / variance);
-  gain.forEach((weight, index) => {
-    mean[index] = (mean[index] ?? 0) + weight * surprise;
-  });
-  const levelRow = [...(covariance[LEVEL] ?? [])];
-  gain.forEach((weight, row) => {
-    levelRow.forEach((value2, column) => {
-      setAt(covariance, row, column, at(covariance, row, column) - weight * value2);
-    });
-  });
+/** Something moved the level that nobody wrote down: it may be anywhere within this, more than was thought. */
+export function loosen(state: KalmanState, sd: number): void {
+  state.covariance[0] = state.covariance[0]! + sd ** 2;
+}
+
+/** What an observation did to a state; the smoother runs back over these. */
+export interface Observation {
+  /** Value less expected value. */
+  readonly surprise: number;
+  /** Of the surprise. */
+  readonly variance: number;
+  /** One weight a state. */
+  readonly gain: Float64Array;
+}
+
+/** The level is measured, with an error of this variance. */
+export function observe(state: KalmanState, value: number, errorVariance: number): Observation {
+  const { size, mean, covariance } = state;
+  const variance = covariance[0]! + errorVariance;
+  const surprise = value - mean[LEVEL]!;
+  const levelRow = covariance.slice(0, size);
+  const gain = levelRow.map((covarianceWithLevel) => covarianceWithLevel / variance);
+  for (let row = 0; row < size; row++) {
+    const weight = gain[row]!;
+    // What has never been used hangs together with nothing yet.
+    if (weight === 0) continue;
+    mean[row] = mean[row]! + weight * surprise;
+    const start = row * size;
+    for (let column = 0; column < size; column++)
+      covariance[start + column] = covariance[start + column]! - weight * levelRow[column]!;
+  }
+  return { surprise, variance, gain };
+}
+
+export function normalLogDensity(surprise: number, variance: number): number {
   return -0.5 * (Math.log(2 * Math.PI * variance) + surprise ** 2 / variance);
 }
 
-export function levelOf(state: KalmanState): { mean: number; variance: number } {
-  return { mean: state.mean[LEVEL] ?? 0, variance: at(state.covariance, LEVEL, LEVEL) };
+export function levelOf(state: KalmanState): Moments {
+  return { mean: state.mean[LEVEL]!, variance: state.covariance[0]! };
 }
 
-export function effectOf(state: KalmanState, effect: number): { mean: number; variance: number } {
-  const index = FIRST_EFFECT + effect;
-  return { mean: state.mean[index] ?? 0, variance: at(state.covariance, index, index) };
+export function effectOf(state: KalmanState, effect: number): Moments {
+  return { mean: state.mean[FIRST_EFFECT + effect]!, variance: covarianceOf(state, effect, effect) };
 }
 
-/** The part of a state that the passing of days moves, as a state of its own: all that a forecast without pushes needs. */
-export function levelAndRest({ mean, covariance }: KalmanState): KalmanState {
-  return {
-    mean: mean.slice(0, FIRST_EFFECT),
-    covariance: covariance.slice(0, FIRST_EFFECT).map((row) => row.slice(0, FIRST_EFFECT)),
-  };
-}
-
-function at(matrix: readonly number[][], row: number, column: number): number {
-  const value = matrix[row]?.[column];
-  invariant(value !== undefined, 'a covariance index lies outside the matrix');
+/** Covariance of two effects. */
+export function covarianceOf({ size, covariance }: KalmanState, effect: number, other: number): number {
+  const value = covariance[(FIRST_EFFECT + effect) * size + FIRST_EFFECT + other];
+  invariant(
+    value !== undefined && effect + FIRST_EFFECT < size && other + FIRST_EFFECT < size,
+    'no such effect',
+  );
   return value;
 }
 
-function setAt(matrix: number[][], row: number, column: number, value: number): void {
-  const line = matrix[row];
-  invariant(line, 'a covariance row lies outside the matrix');
-  line[column] = value;
+/** The part of a state that the passing of days moves, as a state of its own: all that a forecast without pushes needs. */
+export function levelAndRest({ size, mean, covariance }: KalmanState): KalmanState {
+  return {
+    size: FIRST_EFFECT,
+    mean: mean.slice(0, FIRST_EFFECT),
+    covariance: Float64Array.of(covariance[0]!, covariance[1]!, covariance[size]!, covariance[size + 1]!),
+  };
 }

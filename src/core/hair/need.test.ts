@@ -23,12 +23,16 @@ function state(
     ahead: [],
     measurements,
     responses: [],
+    eventResponses: [],
+    entangled: [],
     retentionPerDay: 0.9,
     halfLifeDays: 7,
+    halfLifeRange: { low: 3, high: 19 },
+    errorFactor: 1,
   };
 }
 
-function needFor(firmness: [mean: number, sd: number], who: Head = head, referral = false) {
+function needFor(firmness: [mean: number, sd: number], who: Head = head, referral: string | null = null) {
   const signals = {
     firmness: state('firmness', ...firmness),
     breakage: state('breakage', Math.log(4), 0.2),
@@ -63,7 +67,7 @@ describe('the need in words', () => {
   });
 
   it('carries the referral along, whatever the hair needs', () => {
-    expect(needFor([0, 0.2], head, true).referral).toContain('dermatologist');
+    expect(needFor([0, 0.2], head, 'See a dermatologist.').referral).toContain('dermatologist');
     expect(needFor([0, 0.2]).referral).toBeNull();
   });
 
@@ -76,6 +80,7 @@ describe('the need in words', () => {
       why,
       day,
       readingId: 'r',
+      off: false,
     });
     const signals = {
       firmness: state('firmness', 0, 0.2, [
@@ -85,6 +90,6 @@ describe('the need in words', () => {
       breakage: state('breakage', Math.log(4), 0.2),
       porosity: state('porosity', 0, 0.2),
     };
-    expect(needOf(signals, head, false).reasons[0]).toBe('Last reading: 5 strands, stretch 30 %.');
+    expect(needOf(signals, head, null).reasons[0]).toBe('Last reading: 5 strands, stretch 30 %.');
   });
 });

@@ -1,7 +1,14 @@
-import { SHED_REFERRAL_PER_DAY, type SignalId } from '../readings';
+import type { SignalId } from '../readings';
 import { rounded } from '../measures';
 import type { Head } from './head';
-import type { Estimate, LaneProbabilities, Need, NeedKind, SignalState } from './hairState';
+import type {
+  Estimate,
+  LaneProbabilities,
+  Need,
+  NeedKind,
+  NeedProbabilities,
+  SignalState,
+} from './hairState';
 import { normalCdf } from './normal';
 import { SIGNALS, type Lane } from './signals';
 
@@ -17,30 +24,55 @@ const LEAN = 0.5;
 /** Distance beyond the lane's edge from which "a little" is no longer said. */
 const FAR_BEYOND = 0.7;
 
+/**
+ * How probably each need is the right one, the three signals taken as independent. Too firm asks for moisture. Else, hair that breaks
+ * and drinks asks for both; too soft for protein; in its lane and open for oil, to seal it; in its lane for nothing.
+ */
+export function needProbabilities(
+  firmness: LaneProbabilities,
+  breakage: LaneProbabilities,
+  porosity: LaneProbabilities,
+): NeedProbabilities {
+  const both = breakage.above * porosity.above;
+  return {
+    moisture: firmness.above,
+    both: (1 - firmness.above) * both,
+    protein: firmness.below * (1 - both),
+    oil: firmness.within * (porosity.above - both),
+    keep: firmness.within * (1 - porosity.above),
+  };
+}
+
 export function needOf(
   signals: Readonly<Record<SignalId, SignalState>>,
   head: Head,
-  referral: boolean,
+  referral: string | null,
 ): Need {
   const { firmness, breakage, porosity } = signals;
   const kind = needKind(firmness, breakage, porosity);
   return {
     kind,
+    probabilities: needProbabilities(firmness.probabilities, breakage.probabilities, porosity.probabilities),
     headline: headlineOf(firmness),
-    reasons: [firmnessReason(firmness), ...breakageReason(breakage), adviceFor(kind, head)],
-    referral: referral
-      ? `A reading shows more than ${SHED_REFERRAL_PER_DAY} shed hairs a day. That is not a mask's job: please ask a doctor or a dermatologist.`
-      : null,
+    reasons: [
+      firmnessReason(firmness),
+      ...breakageReason(breakage),
+      ...porosityReason(kind, porosity),
+      adviceFor(kind, head),
+    ],
+    referral,
   };
 }
 
 function needKind(firmness: SignalState, breakage: SignalState, porosity: SignalState): NeedKind {
   const { below, within, above } = firmness.probabilities;
-  if (breakage.probabilities.above > COMMIT && porosity.probabilities.above > COMMIT && above < LEAN)
-    return 'both';
+  const breaks = breakage.probabilities.above > COMMIT;
+  const drinks = porosity.probabilities.above > COMMIT;
+  if (breaks && drinks && above < LEAN) return 'both';
   if (below >= LEAN) return 'protein';
   if (above >= LEAN) return 'moisture';
-  return within >= LEAN ? 'keep' : 'unclear';
+  if (within < LEAN) return 'unclear';
+  return drinks ? 'oil' : 'keep';
 }
 
 function headlineOf(firmness: SignalState): string {
@@ -77,6 +109,14 @@ function breakageReason(breakage: SignalState): string[] {
   return [`About ${perDay} broken ${perDay === 1 ? 'piece' : 'pieces'} a day (${last.why}).`];
 }
 
+function porosityReason(kind: NeedKind, porosity: SignalState): string[] {
+  if (kind !== 'oil' && kind !== 'both') return [];
+  const last = porosity.measurements.at(-1);
+  return [
+    `It takes water up fast and lets it go again${last ? ` (${last.why})` : ', by the start questions'}.`,
+  ];
+}
+
 function adviceFor(kind: NeedKind, head: Head): string {
   switch (kind) {
     case 'protein':
@@ -87,6 +127,8 @@ function adviceFor(kind: NeedKind, head: Head): string {
       return 'Moisture next; no protein until it has recovered.';
     case 'both':
       return 'It breaks and drinks water: light protein now, moisture the same day.';
+    case 'oil':
+      return 'Seal it: a little oil on damp hair after the wash, and a cooler last rinse.';
     case 'keep':
       return 'Keep the rhythm; there is nothing to fix.';
     case 'unclear':

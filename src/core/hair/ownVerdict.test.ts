@@ -12,7 +12,13 @@ import { testHead, verdictOf } from '../testing';
 const verdict = verdictOf(['1 egg', '2 tbsp olive oil', '1 tbsp honey']);
 const expected = priorEffect(verdict.push).firmness;
 const shown = (shift: number, sd: number, uses = 4) =>
-  ownVerdict(verdict, { recipeId: 'r', mean: expected + shift, sd, uses });
+  ownVerdict(verdict, {
+    recipeId: 'r',
+    mean: expected + shift,
+    sd,
+    uses,
+    expected: { mean: expected, sd: 0.3 },
+  });
 
 describe('a verdict on her own hair', () => {
   it('is not spoken of before a use, or while it acts as it reads', () => {

@@ -67,9 +67,6 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
   },
 };
 
-/** Half-lives of a departure from the resting level, days; the grid over which the estimate is averaged. */
-export const HALF_LIFE_GRID_DAYS = [3, 5, 8, 12, 19, 30] as const;
-
 const BREAKAGE_MIDDLE = Math.log(6);
 
 /** Where a head probably stands, from the start questions alone. */

@@ -1,19 +1,29 @@
-import { classifyVersion, doseOf, type PorosityGuess, type School } from '../classification';
+import { classifyVersion, type School } from '../classification';
 import type { CalendarDay } from '../measures';
-import { measurementsOf, type EventKind, type HeadEvent, type Reading, type SignalId } from '../readings';
+import {
+  measurementsOf,
+  type EventKind,
+  type HeadEvent,
+  type HairFacts,
+  type Reading,
+  type SignalId,
+} from '../readings';
 import { type Larder, type RecipeVersion } from '../recipes';
 import type { PatchTest } from '../safety';
 import type { Session } from '../sessions';
+import type { Trial, TrialWash } from '../trials';
+import { sessionDose } from './dose';
+import { hairMassGrams } from './hairMass';
 import type { DatedMeasurement } from './hairState';
+import type { Head } from './head';
 import { EVENT_EFFECTS, priorEffect, SIGNALS } from './signals';
 import type { Prior } from './kalman';
 
 /** One thing that can push the level: a recipe or a kind of event. */
-export interface EffectSource {
-  readonly key: string;
-  readonly recipeId: string | null;
-  readonly prior: Record<SignalId, Prior>;
-}
+export type EffectSource = { readonly key: string; readonly prior: Record<SignalId, Prior> } & (
+  | { readonly what: 'recipe'; readonly recipeId: string; readonly isOil: boolean }
+  | { readonly what: 'event'; readonly event: EventKind }
+);
 
 export type Step =
   | {
@@ -33,11 +43,26 @@ export type Step =
 /** Order within one day: events, readings before, sessions, readings after; a dry reading comes last. */
 const ORDER = { event: 0, before: 1, session: 2, after: 3, dry: 4 } as const;
 
-/** The effect a recipe is expected to have before it has been tried, from its newest version. */
-export function recipePrior(version: RecipeVersion, school: School, larder: Larder): Record<SignalId, Prior> {
+/** What a recipe is expected to do before it has been tried, from its newest version. */
+function recipeSource(version: RecipeVersion, school: School, larder: Larder): EffectSource {
   const verdict = classifyVersion(version, school, larder);
   const mean = priorEffect(verdict.ok ? verdict.value.push : { firm: 0, soft: 0, oil: 0 });
-  return withSd((signal) => mean[signal]);
+  return {
+    key: `recipe:${version.recipeId}`,
+    what: 'recipe',
+    recipeId: version.recipeId,
+    isOil: verdict.ok && verdict.value.kind === 'oil',
+    prior: withSd((signal) => mean[signal]),
+  };
+}
+
+/** A reading that was written down twice, word for word, is one reading. */
+export function withoutDoubles(readings: readonly Reading[]): Reading[] {
+  const seen = new Set<string>();
+  return readings.filter(({ id: _, recordedAt: __, corrects: ___, ...content }) => {
+    const key = JSON.stringify(content);
+    return seen.has(key) ? false : seen.add(key);
+  });
 }
 
 function withSd(meanOf: (signal: SignalId) => number): Record<SignalId, Prior> {
@@ -61,6 +86,8 @@ export interface HeadHistory {
   readonly readings: readonly Reading[];
   readonly sessions: readonly Session[];
   readonly events: readonly HeadEvent[];
+  readonly trials: readonly Trial[];
+  readonly trialWashes: readonly TrialWash[];
 }
 
 /** What can push this head's level: every recipe it may get and every kind of event it has had. */
@@ -72,12 +99,13 @@ export function effectSources(
 ): EffectSource[] {
   const kinds = [...new Set(events.map((event) => event.what))].sort();
   return [
-    ...newest.map((version) => ({
-      key: `recipe:${version.recipeId}`,
-      recipeId: version.recipeId,
-      prior: recipePrior(version, school, larder),
+    ...newest.map((version) => recipeSource(version, school, larder)),
+    ...kinds.map((kind) => ({
+      key: `event:${kind}`,
+      what: 'event' as const,
+      event: kind,
+      prior: eventPrior(kind),
     })),
-    ...kinds.map((kind) => ({ key: `event:${kind}`, recipeId: null, prior: eventPrior(kind) })),
   ];
 }
 
@@ -86,9 +114,12 @@ export function timelineOf(
   history: HeadHistory,
   sources: readonly EffectSource[],
   upTo: CalendarDay,
-  porosity: PorosityGuess,
+  head: Head,
 ): Step[] {
   const indexOf = new Map(sources.map((source, index) => [source.key, index]));
+  const isOil = new Map(
+    sources.flatMap((source) => (source.what === 'recipe' ? [[source.recipeId, source.isOil] as const] : [])),
+  );
   const steps: Step[] = [];
   for (const event of history.events) {
     const effect = indexOf.get(`event:${event.what}`);
@@ -97,17 +128,18 @@ export function timelineOf(
   }
   for (const session of history.sessions) {
     const effect = indexOf.get(`recipe:${session.recipeId}`);
-    const dose = doseOf(session.contactMinutes, session.warmth, porosity);
+    const dose = sessionDose(session, head, isOil.get(session.recipeId) ? 'oil' : 'mask');
     if (effect !== undefined)
       steps.push({ day: session.day, order: ORDER.session, what: 'push', effect, dose });
   }
-  for (const reading of history.readings) {
-    for (const measurement of measurementsOf(reading)) {
+  const hair: HairFacts = { hairGrams: hairMassGrams(head) };
+  for (const reading of withoutDoubles(history.readings)) {
+    for (const measurement of measurementsOf(reading, hair)) {
       steps.push({
         day: reading.day,
         order: ORDER[reading.moment],
         what: 'measure',
-        measurement: { ...measurement, day: reading.day, readingId: reading.id },
+        measurement: { ...measurement, day: reading.day, readingId: reading.id, off: false },
       });
     }
   }

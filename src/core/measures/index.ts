@@ -22,5 +22,5 @@ export {
   type View,
 } from './units';
 export { countingIds, idSchema, type IdSource } from './ids';
-export { instantSchema, type Instant } from './instant';
+export { formatInstant, instantSchema, type Instant } from './instant';
 export { inOrder, liveRecords, recordBaseSchema, withdrawalSchema, type Withdrawal } from './record';

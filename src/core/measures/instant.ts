@@ -1,5 +1,12 @@
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { z } from 'zod';
 
 /** A moment on the UTC clock, ISO 8601: only for when a record was written down, never for a wash day. */
 export const instantSchema = z.iso.datetime({ message: 'A moment is written like 2026-03-09T18:30:00Z.' });
 export type Instant = z.infer<typeof instantSchema>;
+
+/** A moment in the words of this device's clock. @param pattern of date-fns */
+export function formatInstant(instant: string, pattern: string): string {
+  return format(parseISO(instant), pattern);
+}

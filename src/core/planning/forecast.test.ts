@@ -16,8 +16,12 @@ const signal = (mean: number, sd: number) => ({
   })),
   measurements: [],
   responses: [],
+  eventResponses: [],
+  entangled: [],
   retentionPerDay: 0.9,
   halfLifeDays: 6.6,
+  halfLifeRange: { low: 3, high: 12 },
+  errorFactor: 1,
 });
 const problem = {
   asOf: today,

@@ -1,14 +1,12 @@
 import fc from 'fast-check';
 import { checkPlan, planProblem, RULES, weekSearch, type Plan, type PlanProblem } from '.';
 import { estimateHair, type Head, type HeadHistory } from '../hair';
-import { addDays, calendarDay, type CalendarDay } from '../measures';
+import { addDays, calendarDay } from '../measures';
 import type { Reading } from '../readings';
 import { makeLarder, type RecipeVersion } from '../recipes';
-import type { Session } from '../sessions';
-import { testHead, testHistory, testRecipe } from '../testing';
+import { testHead, testHistory, testReading, testRecipe, testSession, testStrand } from '../testing';
 
 const from = calendarDay('2026-05-10');
-const stamp = { recordedAt: '2026-05-01T10:00:00Z' };
 const head = testHead();
 
 const recipe = (recipeId: string, use: RecipeVersion['use'], ...lines: string[]): RecipeVersion =>
@@ -34,35 +32,13 @@ const OIL = recipe('oil', 'pre-poo', '3 tbsp sesame oil');
 const MIST = recipe('mist', 'rinse', '300 ml water', '2 tbsp nettle');
 const ALL = [STRONG, LIGHT, CREAM, OIL, MIST];
 
-const used = (recipeId: string, day: CalendarDay): Session => ({
-  ...stamp,
-  kind: 'session',
-  id: `${recipeId}-${day}`,
-  headId: 'h',
-  day,
-  recipeId,
-  recipeVersion: 1,
-  contactMinutes: 30,
-  warmth: 'room',
-  note: '',
-});
+const used = testSession;
 
 function strands(stretchedMm: number, releasedMm: number, snapped = false): Reading {
   const strand = snapped
-    ? ({ outcome: 'snapped', restMm: 60, snappedMm: stretchedMm } as const)
-    : ({ outcome: 'returned', restMm: 60, stretchedMm, releasedMm } as const);
-  return {
-    ...stamp,
-    kind: 'reading',
-    id: 'reading',
-    headId: 'h',
-    day: from,
-    moment: 'before',
-    strands: Array.from({ length: 5 }, () => strand),
-    tally: null,
-    mistSoakSeconds: null,
-    feel: null,
-  };
+    ? ({ outcome: 'snapped', region: null, restMm: 60, snappedMm: stretchedMm } as const)
+    : testStrand(60, stretchedMm, releasedMm);
+  return testReading(from, { strands: Array.from({ length: 5 }, () => strand) });
 }
 
 const known = ['strong', 'light', 'cream', 'oil', 'mist'].map((id) => used(id, addDays(from, -60)));

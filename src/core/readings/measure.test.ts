@@ -1,83 +1,74 @@
-import { callsForDoctor, measurementsOf, readingFromDraft, strandFigures, type ReadingDraft } from '.';
-import { logRate } from './logCount';
-import { calendarDay } from '../measures';
+import { measurementsOf, NO_MARKS, NOTHING_MEASURED, type Measured } from '.';
+import { testStrand, testTally } from '../testing';
+import { countLogLikelihood, logRate } from './counts';
 
-const returned = (restMm: number, stretchedMm: number, releasedMm: number) =>
-  ({ outcome: 'returned', restMm, stretchedMm, releasedMm }) as const;
-
-describe('the stretch test', () => {
-  it('follows its two formulas', () => {
-    const figures = strandFigures(returned(60, 78, 61.8));
-    expect(figures.stretchPercent).toBeCloseTo(30, 9);
-    expect(figures.returnPercent).toBeCloseTo(90, 9);
-  });
-
-  it('finds a strand that stretches far and stays long soft, one that returns in its lane, one that snaps firm', () => {
-    expect(strandFigures(returned(60, 90, 78)).firmness).toBeLessThan(-1);
-    expect(Math.abs(strandFigures(returned(60, 78, 61)).firmness)).toBeLessThan(0.5);
-    expect(strandFigures({ outcome: 'snapped', restMm: 60, snappedMm: 64 }).firmness).toBeGreaterThan(1);
-  });
-
-  it('has an answer for a strand that did not stretch at all and one that snapped unseen', () => {
-    expect(strandFigures(returned(60, 60, 60)).returnPercent).toBe(100);
-    expect(strandFigures({ outcome: 'snapped', restMm: 60, snappedMm: null }).firmness).toBeGreaterThan(0.5);
-  });
-
-  it('is surer with more strands', () => {
-    const sdOf = (count: number) =>
-      measurementsOf({
-        strands: Array.from({ length: count }, () => returned(60, 78, 61)),
-        tally: null,
-        mistSoakSeconds: null,
-        feel: null,
-      })[0]?.sd ?? 0;
-    expect(sdOf(5)).toBeCloseTo(sdOf(1) / Math.sqrt(5), 9);
-  });
+const hair = { hairGrams: 75 };
+const measured = (part: Partial<Measured>) => measurementsOf({ ...NOTHING_MEASURED, ...part }, hair);
+const porosity = (seconds: number) => ({
+  mistSoakSeconds: seconds,
+  dryMinutes: null,
+  slide: null,
+  sink: null,
 });
 
-describe('the other tests', () => {
-  const nothing = { strands: [], tally: null, mistSoakSeconds: null, feel: null };
-
+describe('the tests of one reading', () => {
   it('say nothing when they were not taken', () => {
-    expect(measurementsOf(nothing)).toEqual([]);
+    expect(measured({})).toEqual([]);
   });
 
   it.each([
-    [-3, -1.5],
-    [0, 0],
-    [3, 1.5],
-  ])('feel step %d is firmness %d', (feel, value) => {
-    expect(measurementsOf({ ...nothing, feel })).toMatchObject([{ signal: 'firmness', test: 'feel', value }]);
+    [-3, -1.5, 'gummy'],
+    [0, 0, 'springy'],
+    [3, 1.5, 'straw'],
+  ])('feel step %d is firmness %d, %s', (feel, value, word) => {
+    expect(measured({ feel })).toMatchObject([
+      { signal: 'firmness', test: 'feel', value, why: expect.stringContaining(word) },
+    ]);
   });
 
   it('find hair that drinks at once porous and hair that refuses not', () => {
-    const porosityAt = (mistSoakSeconds: number) =>
-      measurementsOf({ ...nothing, mistSoakSeconds })[0]?.value ?? NaN;
+    const porosityAt = (seconds: number) => measured({ porosity: porosity(seconds) })[0]?.value ?? NaN;
     expect(porosityAt(8)).toBeGreaterThan(1);
     expect(porosityAt(45)).toBe(0);
     expect(porosityAt(200)).toBeLessThan(-1);
   });
 
-  it('know breakage better from more pieces', () => {
-    const sdOf = (broken: number) =>
-      measurementsOf({ ...nothing, tally: { broken, shed: 0, days: 3 } })[0]?.sd ?? NaN;
+  it('know breakage better from more pieces, whichever section they fell in', () => {
+    const sdOf = (broken: number) => measured({ tally: testTally(broken, 0, 3) })[0]?.sd ?? NaN;
     expect(sdOf(40)).toBeLessThan(sdOf(4));
     expect(Number.isFinite(sdOf(0))).toBe(true);
+    const sections = [
+      { broken: 3, shed: 10 },
+      { broken: 8, shed: 20 },
+    ];
+    expect(measured({ tally: { sections, days: 4 } })[0]).toMatchObject({
+      count: { pieces: 11, days: 4 },
+      why: '11 broken pieces in 4 days',
+    });
+  });
+
+  it('take tangles without slip or shine for firm, slippery clumping hair for soft, and are not sure of either', () => {
+    const rough = measured({ marks: { ...NO_MARKS, tangles: 4, slip: 0, shine: 0 } })[0];
+    const limp = measured({ marks: { ...NO_MARKS, tangles: 0, slip: 4 } })[0];
+    expect(rough).toMatchObject({ signal: 'firmness', test: 'signs' });
+    expect(rough?.value).toBeGreaterThan(0.5);
+    expect(limp?.value).toBeLessThan(-0.5);
+    expect(rough?.sd).toBeGreaterThan(measured({ feel: 0 })[0]!.sd);
+  });
+
+  it('hear nothing of firmness in residue alone', () => {
+    expect(measured({ marks: { ...NO_MARKS, residue: 4 } })).toEqual([]);
   });
 
   it('are put beside each other in one reading', () => {
-    const all = {
-      strands: [returned(60, 78, 61)],
-      tally: { broken: 3, shed: 90, days: 2 },
-      mistSoakSeconds: 30,
+    const all = measured({
+      strands: [testStrand(60, 78, 61)],
+      tally: testTally(3, 90, 2),
+      porosity: porosity(30),
       feel: 1,
-    };
-    expect(measurementsOf(all).map((measurement) => measurement.test)).toEqual([
-      'stretch',
-      'feel',
-      'tally',
-      'mist',
-    ]);
+      marks: { ...NO_MARKS, shine: 2 },
+    });
+    expect(all.map(({ test }) => test)).toEqual(['stretch', 'feel', 'signs', 'tally', 'porosity']);
   });
 });
 
@@ -107,66 +98,22 @@ describe('counts', () => {
     expect(difference / Math.sqrt(eight.variance + four.variance)).toBeLessThan(1.645);
   });
 
-  it('send very heavy shedding to a doctor', () => {
-    expect(callsForDoctor({ tally: { broken: 3, shed: 700, days: 4 } })).toBe(true);
-    expect(callsForDoctor({ tally: { broken: 3, shed: 300, days: 4 } })).toBe(false);
-  });
-});
-
-describe('a reading as typed', () => {
-  const today = calendarDay('2026-05-10');
-  const stamp = { id: 'r1', headId: 'h1', recordedAt: '2026-05-10T10:00:00Z' };
-  const blank = { rest: '', stretched: '', released: '', snapped: false };
-  const draft = (part: Partial<ReadingDraft>): ReadingDraft => ({
-    day: '2026-05-10',
-    moment: 'before',
-    strands: [blank, blank],
-    broken: '',
-    shed: '',
-    days: '',
-    mistSeconds: '',
-    feel: null,
-    ...part,
-  });
-  const problemOf = (part: Partial<ReadingDraft>) => {
-    const result = readingFromDraft(draft(part), stamp, today);
-    return result.ok ? null : `${result.problems[0].path}: ${result.problems[0].message}`;
-  };
-
-  it('becomes a reading, with a decimal comma and blank strands left out', () => {
-    const result = readingFromDraft(
-      draft({
-        strands: [blank, { rest: '60,5', stretched: '80', released: '62', snapped: false }],
-        feel: -1,
-      }),
-      stamp,
-      today,
-    );
-    expect(result.ok && result.value.strands).toEqual([returned(60.5, 80, 62)]);
-  });
-
-  it.each([
-    [{}, 'Nothing was measured'],
-    [
-      { strands: [{ rest: '60', stretched: '50', released: '50', snapped: false }] },
-      'strands.0.stretched: The stretched length cannot be shorter',
-    ],
-    [
-      { strands: [blank, { rest: '60', stretched: '70', released: '90', snapped: false }] },
-      'strands.1.released',
-    ],
-    [
-      { strands: [{ rest: 'long', stretched: '70', released: '60', snapped: false }] },
-      'strands.0.rest: Write a length',
-    ],
-    [{ broken: '-1', days: '3' }, 'broken: A count cannot be below 0'],
-    [{ broken: '1.5', days: '3' }, 'broken: A count is a whole number'],
-    [{ broken: '3', days: '0' }, 'days: At least one day'],
-    [{ broken: '3' }, 'days: Write the days'],
-    [{ feel: 0, day: '2026-05-11' }, 'day: That day has not come yet'],
-    [{ feel: 0, day: '2026-02-30' }, 'day: That day is not in the calendar'],
-    [{ mistSeconds: '0' }, 'mistSeconds: Less than a second'],
-  ])('%j is refused beside its field', (part, said) => {
-    expect(problemOf(part as Partial<ReadingDraft>)).toContain(said);
-  });
+  it.each([0.03, 0.1, 0.4])(
+    'of one rate add up to one, with their mean and an over-dispersion of %d',
+    (dispersion) => {
+      const perDay = 3;
+      const days = 4;
+      const rows = Array.from({ length: 400 }, (_, pieces) => ({
+        pieces,
+        p: Math.exp(countLogLikelihood({ pieces, days }, dispersion)(Math.log(perDay))),
+      }));
+      const total = rows.reduce((sum, { p }) => sum + p, 0);
+      const mean = rows.reduce((sum, { p, pieces }) => sum + p * pieces, 0);
+      const variance = rows.reduce((sum, { p, pieces }) => sum + p * (pieces - mean) ** 2, 0);
+      expect(total).toBeCloseTo(1, 8);
+      expect(mean).toBeCloseTo(12, 6);
+      // Negative binomial: the mean, and the over-dispersion times its square.
+      expect(variance).toBeCloseTo(12 + dispersion * 144, 5);
+    },
+  );
 });

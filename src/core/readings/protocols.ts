@@ -15,22 +15,42 @@ export const STRETCH = {
   snapFirmness: 0.5,
   /** The stretch taken when a strand snapped and nobody saw where. */
   unseenSnapPercent: 15,
-  /** A ruler read with wet hands, 1 standard deviation, mm. */
+  /** A length read with wet hands, 1 standard deviation, mm. */
   lengthErrorMm: 1,
   /** How much strands of one head differ, 1 sd of firmness. */
   strandSpread: 0.5,
   /** One strand cannot say more than this, either way. */
   mostFirmness: 2.5,
+  /** A strand this many errors from the middle of the others counts less, in proportion (Huber's rule). */
+  apartErrors: 2,
 } as const;
 
 /** Feel, a scale of seven from gummy to straw: each step is half a unit of firmness. */
 export const FEEL = { firmnessPerStep: 0.5, sd: 0.5 } as const;
 
+/**
+ * Slip, tangles, shine and clumping, five steps each with 2 in the middle: firm hair slips less, tangles more, shines less and its
+ * curls part; soft hair the other way round, but they say little: half the error of feel again, however many were given.
+ */
+export const SIGNS = { firmnessPerStep: 0.25, sd: 0.9 } as const;
+
 /** Counts of one head vary more than a Poisson count: extra variance of the logarithm. */
 export const TALLY = { overdispersion: 0.1 } as const;
 
-/** Mist soak-in time, on a logarithmic scale; longer means lower porosity. */
-export const MIST = { middleSeconds: 45, logSecondsPerUnit: 1, sd: 0.5 } as const;
+/** Each porosity test on the one index: 0 middle, +1 clearly high, −1 clearly low. */
+export const POROSITY_TESTS = {
+  /** Mist soak-in time, on a logarithmic scale; longer means lower porosity. */
+  mist: { middleSeconds: 45, logSecondsPerUnit: 1, sd: 0.5 },
+  /**
+   * From blotted to dry, against what is usual for this much hair: open hair lets go of water sooner. The air of the room
+   * decides as much as the hair does, so the error is wide.
+   */
+  dryTime: { middleMinutes: 120, atHairGrams: 75, powerOfMass: 0.5, logMinutesPerUnit: 0.6, sd: 0.8 },
+  /** A finger slid up the strand, from the end to the root. */
+  slide: { value: { smooth: -0.8, ridges: 0, catches: 0.8 }, sd: 0.8 },
+  /** Where a clean shed strand is after four minutes in water: oil left on it and the skin of the water decide it as much as porosity. */
+  sink: { value: { floats: -0.7, hovers: 0, sinks: 0.7 }, afterMinutes: 4, sd: 1.3 },
+} as const;
 
 export const READING_LIMITS = {
   strands: 20,
@@ -38,9 +58,16 @@ export const READING_LIMITS = {
   /** Hair breaks long before it is three times its length. */
   mostStretchFactor: 3,
   pieces: 5000,
+  /** Of one detangle. */
+  sections: 12,
   days: 60,
   mistSeconds: { least: 1, most: 3600 },
+  /** Thick hair can take a day to dry. */
+  dryMinutes: { least: 5, most: 1440 },
   feelSteps: 3,
+  /** Of slip, tangles, shine, clumping and residue. */
+  markSteps: 4,
+  lengthCm: { least: 0.5, most: 250 },
 } as const;
 
 /** Shed hairs a day above which the app speaks of a doctor; 50 to 100 a day is ordinary (American Academy of Dermatology). */

@@ -11,6 +11,8 @@ export const sessionSchema = recordBaseSchema.extend({
   recipeVersion: z.number().int().min(1),
   contactMinutes: z.number().int().min(1).max(720),
   warmth: z.enum(['room', 'warm']),
+  /** Grams that went on this head, where they are known. */
+  grams: z.number().positive().max(5000).nullable(),
   note: z.string().max(1000),
 });
 export type Session = z.infer<typeof sessionSchema>;

@@ -3,8 +3,8 @@ import { estimateHair, priorEffect } from '../hair';
 import { addDays, calendarDay, dayRange } from '../measures';
 import type { Reading } from '../readings';
 import type { Session } from '../sessions';
-import { testHead, testHistory, testRecipe, verdictOf } from '../testing';
-import { VirtualHead } from '.';
+import { testHead, testHistory, testRecipe, testSession, verdictOf } from '../testing';
+import { AS_FEARED, AS_PROMISED, calibrated, VirtualHead } from '.';
 
 const stamp = { recordedAt: '2026-01-01T10:00:00Z' };
 const start = calendarDay('2026-01-04');
@@ -61,15 +61,7 @@ function life(seed: number) {
     const level = virtual.level('firmness');
     virtual.treat(recipe.recipeId, pushes.get(recipe.recipeId)!, recipe.contactMinutes, recipe.warmth);
     truths.set(recipe.recipeId, virtual.level('firmness') - level);
-    sessions.push({
-      ...base(`s${index}`, day),
-      kind: 'session',
-      recipeId: recipe.recipeId,
-      recipeVersion: 1,
-      contactMinutes: 30,
-      warmth: 'room',
-      note: '',
-    });
+    sessions.push(testSession(recipe.recipeId, day, { id: `s${index}` }));
   });
   const history = testHistory({ recipes, readings, sessions });
   const state = estimateHair(head, history, addDays(start, 7 * WEEKS - 1)).signals.firmness;
@@ -101,5 +93,19 @@ describe('the estimate, held to heads whose truth is known', () => {
       effects.map(({ recipeId, truth }) => truth - priorEffect(pushes.get(recipeId)!).firmness),
     );
     expect(learned / guessed).toBeLessThan(0.7);
+  });
+});
+
+describe('the intervals, on levels that are told apart from their readings', () => {
+  it('hold as promised, and the effects are known twice as well as from the recipes alone', () => {
+    const row = calibrated(AS_PROMISED, 60);
+    expect([row.effects > 0.84, row.level > 0.8, row.past > 0.84]).toEqual([true, true, true]);
+    expect(row.ofPrior).toBeLessThan(0.62);
+  });
+
+  it.each(AS_FEARED.map((setting) => [setting.name, setting] as const))('hold with %s', (_, setting) => {
+    const row = calibrated(setting, 30);
+    expect([row.effects > 0.8, row.past > 0.8]).toEqual([true, true]);
+    expect(row.ofPrior).toBeLessThan(0.8);
   });
 });

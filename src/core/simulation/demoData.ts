@@ -23,9 +23,11 @@ import {
   DEMO_SEED,
   DEMO_WASHES,
   FURNACE_WEEKDAYS,
+  PIP_FEEL_WEEKDAY,
   type DemoRecipe,
 } from './demoScenario';
 import { VirtualHead } from './virtualHead';
+import { NOTHING_MEASURED } from '../readings';
 import { productFromLabel } from '../products';
 import { parseRecipe } from '../parsing';
 
@@ -39,7 +41,7 @@ const OF_HEAD = {
     strands: 5,
   },
   pip: {
-    seed: DEMO_SEED + 1000,
+    seed: DEMO_SEED + 1008,
     halfLifeDays: 7,
     restShift: { firmness: 0.6, breakage: 0.6, porosity: 0 },
     strands: 3,
@@ -213,8 +215,12 @@ function lifeOf(
         moment: 'dry',
         ...dry,
         tally: null,
-        mistSoakSeconds: null,
+        porosity: null,
       });
+    }
+    if (key === 'pip' && weekdayOf(day) === PIP_FEEL_WEEKDAY) {
+      const { feel } = virtual.read(1, null);
+      records.push({ ...base(day, 2), ...NOTHING_MEASURED, kind: 'reading', moment: 'dry', feel });
     }
     const recipeId = washOn(key, start, day);
     const recipe = recipes.find((known) => known.recipeId === recipeId);
@@ -229,6 +235,7 @@ function lifeOf(
       recipeVersion: recipe.version,
       contactMinutes: recipe.contactMinutes,
       warmth: recipe.warmth,
+      grams: null,
       note: '',
     });
     lastDetangle = day;
@@ -250,6 +257,7 @@ function lifeOf(
         recipeVersion: version,
         contactMinutes,
         warmth,
+        grams: null,
         note: '',
       });
     }

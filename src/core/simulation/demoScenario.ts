@@ -156,6 +156,9 @@ export const DEMO_RECIPES = [
 export type DemoRecipeId = (typeof DEMO_RECIPES)[number]['recipeId'];
 
 /** Days of the week on which Maren stands at the furnace. */
+/** Pip washes on one day a week; a stroke over his hair in between keeps the guess fresh (weekday, Sunday first). */
+export const PIP_FEEL_WEEKDAY = 4;
+
 export const FURNACE_WEEKDAYS: readonly number[] = [1, 2, 4];
 
 interface DemoWash {

@@ -4,11 +4,12 @@ import { EVENT_EFFECTS, priorEffect, SIGNALS, startingLevel, type Head } from '.
 import { clamp, rounded } from '../measures';
 import {
   FEEL,
-  MIST,
+  NOTHING_MEASURED,
+  POROSITY_TESTS,
   SIGNAL_IDS,
   STRETCH,
   type EventKind,
-  type Reading,
+  type Measured,
   type SignalId,
   type Strand,
 } from '../readings';
@@ -86,13 +87,12 @@ export class VirtualHead {
   }
 
   /** Raw measurements of today, with the errors that hands, ruler and strands bring. */
-  read(
-    strandCount: number,
-    daysSinceDetangle: number | null,
-  ): Pick<Reading, 'strands' | 'tally' | 'mistSoakSeconds' | 'feel'> {
+  read(strandCount: number, daysSinceDetangle: number | null): Measured {
     const { firmness, breakage, porosity } = this.levels;
     const poisson = (mean: number) => randomPoisson.source(this.random)(Math.max(0.01, mean))();
+    const { middleSeconds, sd: mistSd } = POROSITY_TESTS.mist;
     return {
+      ...NOTHING_MEASURED,
       strands: Array.from({ length: strandCount }, () =>
         this.strand(firmness + STRETCH.strandSpread * this.normal()),
       ),
@@ -100,15 +100,24 @@ export class VirtualHead {
         daysSinceDetangle === null
           ? null
           : {
-              broken: poisson(Math.exp(breakage) * daysSinceDetangle),
-              shed: poisson(SHED_PER_DAY * daysSinceDetangle),
+              sections: [
+                {
+                  broken: poisson(Math.exp(breakage) * daysSinceDetangle),
+                  shed: poisson(SHED_PER_DAY * daysSinceDetangle),
+                },
+              ],
               days: daysSinceDetangle,
             },
-      mistSoakSeconds: clamp(
-        Math.round(MIST.middleSeconds * Math.exp(-porosity + MIST.sd * this.normal())),
-        2,
-        900,
-      ),
+      porosity: {
+        mistSoakSeconds: clamp(
+          Math.round(middleSeconds * Math.exp(-porosity + mistSd * this.normal())),
+          2,
+          900,
+        ),
+        dryMinutes: null,
+        slide: null,
+        sink: null,
+      },
       feel: clamp(rounded((firmness + FEEL.sd * this.normal()) / FEEL.firmnessPerStep), -3, 3),
     };
   }
@@ -125,7 +134,8 @@ export class VirtualHead {
     const stretchedMm = Math.round(
       restMm * (1 + stretchPercent / 100) + STRETCH.lengthErrorMm * this.normal(),
     );
-    if (firmness > 1.1) return { outcome: 'snapped', restMm, snappedMm: Math.max(restMm, stretchedMm) };
+    if (firmness > 1.1)
+      return { outcome: 'snapped', region: null, restMm, snappedMm: Math.max(restMm, stretchedMm) };
     const returnPercent =
       STRETCH.comfortableReturnPercent + STRETCH.returnPerFirmness * Math.min(0, firmness) * 0.5;
     const stretched = Math.max(restMm, stretchedMm);
@@ -134,6 +144,7 @@ export class VirtualHead {
     );
     return {
       outcome: 'returned',
+      region: null,
       restMm,
       stretchedMm: stretched,
       releasedMm: clamp(released, restMm, stretched),

@@ -1,7 +1,8 @@
 /** Small made-up things that tests of several folders start from; no product code uses them. */
 import { classifyLines, type School, type Verdict } from '../classification';
 import { headSchema, type Head, type HeadHistory } from '../hair';
-import type { Result } from '../measures';
+import type { CalendarDay, Result } from '../measures';
+import { NOTHING_MEASURED, type Measured, type Reading, type Strand, type Tally } from '../readings';
 import {
   CATALOGUE_LARDER,
   makeLarder,
@@ -14,6 +15,7 @@ import {
   type WeighedLine,
 } from '../recipes';
 import { parseRecipe } from '../parsing';
+import type { Session } from '../sessions';
 
 export const STAMP = { recordedAt: '2026-01-01T10:00:00Z' } as const;
 
@@ -77,6 +79,8 @@ export function testHistory(part: Partial<HeadHistory> = {}): HeadHistory {
     sessions: [],
     events: [],
     patchTests: [],
+    trials: [],
+    trialWashes: [],
     larder: makeLarder({ recipes: part.recipes ?? [] }),
     ...part,
   };
@@ -88,4 +92,49 @@ export function weighedOf(lines: readonly string[], larder: Larder = CATALOGUE_L
 
 export function verdictOf(lines: readonly string[], school: School = 'my-hair'): Verdict {
   return valueOf(classifyLines(weighedOf(lines), school));
+}
+
+/** One use of a recipe on the head of {@link testHead}. */
+export function testSession(recipeId: string, day: CalendarDay, changes: Partial<Session> = {}): Session {
+  return {
+    ...STAMP,
+    kind: 'session',
+    id: `session-${recipeId}-${day}`,
+    headId: 'h',
+    day,
+    recipeId,
+    recipeVersion: 1,
+    contactMinutes: 30,
+    warmth: 'room',
+    grams: null,
+    note: '',
+    ...changes,
+  };
+}
+
+/** A reading of the head of {@link testHead}. */
+export function testReading(
+  day: CalendarDay,
+  measured: Partial<Measured>,
+  changes: Partial<Reading> = {},
+): Reading {
+  return {
+    ...STAMP,
+    ...NOTHING_MEASURED,
+    kind: 'reading',
+    id: `reading-${day}-${changes.moment ?? 'before'}`,
+    headId: 'h',
+    day,
+    moment: 'before',
+    ...measured,
+    ...changes,
+  };
+}
+
+export function testStrand(restMm: number, stretchedMm: number, releasedMm: number): Strand {
+  return { outcome: 'returned', region: null, restMm, stretchedMm, releasedMm };
+}
+
+export function testTally(broken: number, shed: number, days: number): Tally {
+  return { sections: [{ broken, shed }], days };
 }

@@ -1,0 +1,30 @@
+import { daysBetween, type CalendarDay } from '../measures';
+import type { Session } from '../sessions';
+
+/** Two new recipes within so many days, and nobody can say which one worked. */
+const APART_DAYS = 7;
+
+export interface FirstUse {
+  readonly recipeId: string;
+  readonly day: CalendarDay;
+}
+
+/** First uses that came within a week of each other, each group of two or more, earliest first. */
+export function firstUsesTogether(sessions: readonly Session[]): FirstUse[][] {
+  const first = new Map<string, CalendarDay>();
+  for (const { recipeId, day } of sessions) {
+    const known = first.get(recipeId);
+    if (known === undefined || day < known) first.set(recipeId, day);
+  }
+  const uses = [...first]
+    .map(([recipeId, day]) => ({ recipeId, day }))
+    .sort((a, b) => (a.day < b.day ? -1 : 1));
+  const groups: FirstUse[][] = [];
+  for (const use of uses) {
+    const group = groups.at(-1);
+    const last = group?.at(-1);
+    if (group && last && daysBetween(last.day, use.day) < APART_DAYS) group.push(use);
+    else groups.push([use]);
+  }
+  return groups.filter((group) => group.length > 1);
+}

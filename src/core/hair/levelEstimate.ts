@@ -1,0 +1,129 @@
+import type { LevelModel, LevelStep } from './filterRun';
+import { weighedRuns, type WeighedRun } from './hypotheses';
+import { covarianceOf, effectOf, levelAndRest, levelOf, passDay, type Moments } from './kalman';
+import { smoothedLevels } from './smoother';
+import type { Estimate } from './hairState';
+
+/** Hypotheses under this weight are left out of the picture of the past; together they hold a few hundredths. */
+const LEAST_WEIGHT_TO_LOOK_BACK = 0.01;
+/** Days that are looked back on one by one; what lies longer ago, week by week. */
+const DAILY_FOR_DAYS = 366;
+
+/** Share of the half-life's probability between the two ends that are told. */
+const RANGE_TAIL = 0.05;
+
+export interface LevelEstimate {
+  readonly now: Estimate;
+  /** From day 0 to the last, each known from everything before and after it; one a day of the last year, one a week before. */
+  readonly past: readonly (Estimate & { readonly day: number })[];
+  /** If nothing is done: one a day from the day after the last. */
+  readonly ahead: readonly Estimate[];
+  readonly effects: readonly Estimate[];
+  /** −1 to 1 between two effects. */
+  readonly correlation: (effect: number, other: number) => number;
+  readonly retentionPerDay: number;
+  readonly halfLife: { readonly mean: number; readonly low: number; readonly high: number };
+  /** Errors of this head's measurements as a multiple of the usual ones. */
+  readonly errorFactor: number;
+  /** Indices of steps whose measurement was probably off and counted little. */
+  readonly off: ReadonlySet<number>;
+}
+
+/**
+ * A level and every effect on it, from all that happened up to `lastDay`, averaged over half-lives and errors.
+ * @param steps in the order in which they happened
+ * @param lastDay counted from day 0, on which the level starts at its prior
+ */
+export function estimateLevel(
+  model: LevelModel,
+  steps: readonly LevelStep[],
+  lastDay: number,
+  daysAhead: number,
+): LevelEstimate {
+  const isMarked = (day: number) => lastDay - day <= DAILY_FOR_DAYS || day % 7 === 0;
+  const runs = weighedRuns(model, steps, lastDay, isMarked);
+  const markedDays = Array.from({ length: lastDay + 1 }, (_, day) => day).filter(isMarked);
+  const mix = (momentsOf: (run: WeighedRun['run']) => Moments) =>
+    mixed(runs.map(({ run, weight }) => ({ ...momentsOf(run), weight })));
+  const weighted = (valueOf: (run: WeighedRun['run']) => number) =>
+    runs.reduce((total, { run, weight }) => total + weight * valueOf(run), 0);
+  const effects = model.effects.map((_, effect) => mix((run) => effectOf(run.state, effect)));
+  const best = runs.reduce((a, b) => (b.weight > a.weight ? b : a));
+  return {
+    now: mix((run) => levelOf(run.state)),
+    past: lookedBack(runs).map((level, index) => ({ day: markedDays[index] ?? lastDay, ...level })),
+    ahead: lookedAhead(runs, model.dailySd, daysAhead),
+    effects,
+    correlation: (effect, other) => {
+      const shared = weighted(
+        ({ state }) =>
+          covarianceOf(state, effect, other) +
+          (effectOf(state, effect).mean - (effects[effect]?.mean ?? 0)) *
+            (effectOf(state, other).mean - (effects[other]?.mean ?? 0)),
+      );
+      return shared / ((effects[effect]?.sd ?? 1) * (effects[other]?.sd ?? 1));
+    },
+    retentionPerDay: weighted((run) => run.retention),
+    halfLife: halfLifeOf(runs),
+    errorFactor: weighted((run) => run.hypothesis.errorFactor),
+    off: new Set(best.run.off),
+  };
+}
+
+function lookedBack(runs: readonly WeighedRun[]): Estimate[] {
+  const likely = runs.filter(({ weight }) => weight >= LEAST_WEIGHT_TO_LOOK_BACK);
+  const total = likely.reduce((sum, { weight }) => sum + weight, 0);
+  const paths = likely.map(({ run, weight }) => ({
+    weight: weight / total,
+    levels: smoothedLevels(run.tape, run.state.size),
+  }));
+  const days = paths[0]?.levels.length ?? 0;
+  return Array.from({ length: days }, (_, day) =>
+    mixed(paths.flatMap(({ levels, weight }) => (levels[day] ? [{ ...levels[day], weight }] : []))),
+  );
+}
+
+function lookedAhead(runs: readonly WeighedRun[], dailySd: number, days: number): Estimate[] {
+  const states = runs.map(({ run, weight }) => ({
+    state: levelAndRest(run.state),
+    retention: run.retention,
+    sd: dailySd * run.hypothesis.dailyFactor,
+    weight,
+  }));
+  return Array.from({ length: days }, () => {
+    for (const { state, retention, sd } of states) passDay(state, retention, sd);
+    return mixed(states.map(({ state, weight }) => ({ ...levelOf(state), weight })));
+  });
+}
+
+/** Mean and sd of a mixture of Gaussians whose weights add to 1. */
+function mixed(parts: readonly (Moments & { readonly weight: number })[]): Estimate {
+  const mean = parts.reduce((total, part) => total + part.weight * part.mean, 0);
+  const variance = parts.reduce(
+    (total, part) => total + part.weight * (part.variance + (part.mean - mean) ** 2),
+    0,
+  );
+  return { mean, sd: Math.sqrt(Math.max(0, variance)) };
+}
+
+function halfLifeOf(runs: readonly WeighedRun[]): LevelEstimate['halfLife'] {
+  const byHalfLife = new Map<number, number>();
+  for (const { run, weight } of runs) {
+    const { halfLifeDays } = run.hypothesis;
+    byHalfLife.set(halfLifeDays, (byHalfLife.get(halfLifeDays) ?? 0) + weight);
+  }
+  const sorted = [...byHalfLife].sort(([a], [b]) => a - b);
+  const endOf = (rows: typeof sorted) => {
+    let held = 0;
+    for (const [days, weight] of rows) {
+      held += weight;
+      if (held > RANGE_TAIL) return days;
+    }
+    return rows.at(-1)?.[0] ?? 0;
+  };
+  return {
+    mean: sorted.reduce((total, [days, weight]) => total + days * weight, 0),
+    low: endOf(sorted),
+    high: endOf([...sorted].reverse()),
+  };
+}

@@ -1,0 +1,11 @@
+export {
+  shortestDays,
+  TRIAL_LIMITS,
+  trialOrder,
+  trialSchema,
+  trialWashSchema,
+  type Arm,
+  type Trial,
+  type TrialWash,
+} from './trial';
+export { trialState, type TrialState } from './trialState';

@@ -1,0 +1,78 @@
+import { randomLcg } from 'd3-random';
+import { z } from 'zod';
+import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
+import { SIGNAL_IDS } from '../readings';
+
+export const TRIAL_LIMITS = {
+  /** Two washes a round; fewer rounds than three answer nothing. */
+  rounds: { least: 3, most: 12 },
+  washoutDays: { least: 2, most: 21 },
+  weeks: { least: 2, most: 26 },
+} as const;
+
+const ARMS = ['a', 'b'] as const;
+export type Arm = (typeof ARMS)[number];
+
+/** One question put to the hair: with a recipe or without, or one recipe against another. */
+export const trialSchema = recordBaseSchema
+  .extend({
+    kind: z.literal('trial'),
+    trialId: idSchema,
+    headId: idSchema,
+    /** Arm a. */
+    recipeId: idSchema,
+    /** Arm b: another recipe, or null for a wash without any. */
+    againstId: idSchema.nullable(),
+    signal: z.enum(SIGNAL_IDS),
+    startsOn: calendarDaySchema,
+    rounds: z.number().int().min(TRIAL_LIMITS.rounds.least).max(TRIAL_LIMITS.rounds.most),
+    /** Days between two washes of the trial, so that the one before has faded. */
+    washoutDays: z.number().int().min(TRIAL_LIMITS.washoutDays.least).max(TRIAL_LIMITS.washoutDays.most),
+    /** It ends on the last round, or on this day, whichever comes first. */
+    endsBy: calendarDaySchema,
+    /** Set when it is given up before. */
+    givenUpOn: calendarDaySchema.nullable(),
+  })
+  .refine((trial) => trial.againstId !== trial.recipeId, {
+    path: ['againstId'],
+    message: 'A recipe cannot be tried against itself.',
+  })
+  .refine((trial) => trial.endsBy > trial.startsOn, {
+    path: ['endsBy'],
+    message: 'The trial must end after it begins.',
+  });
+export type Trial = z.infer<typeof trialSchema>;
+
+/** A wash that was done for a trial. */
+export const trialWashSchema = recordBaseSchema.extend({
+  kind: z.literal('trial-wash'),
+  trialId: idSchema,
+  headId: idSchema,
+  day: calendarDaySchema,
+  arm: z.enum(ARMS),
+});
+export type TrialWash = z.infer<typeof trialWashSchema>;
+
+/**
+ * Which arm comes when: in each round both, and which of the two first is drawn, so that no habit of hers (the better recipe on free days)
+ * and no season can side with one of them. The same trial always has the same order.
+ */
+export function trialOrder({ trialId, rounds }: Pick<Trial, 'trialId' | 'rounds'>): Arm[] {
+  const random = randomLcg(seedOf(trialId));
+  return Array.from({ length: rounds }, (): Arm[] => (random() < 0.5 ? ['a', 'b'] : ['b', 'a'])).flat();
+}
+
+/** FNV-1a, 32 bits (Fowler, Noll, Vo), as a number from 0 to 1. */
+function seedOf(text: string): number {
+  let hash = 0x811c9dc5;
+  for (let index = 0; index < text.length; index++) {
+    hash ^= text.charCodeAt(index);
+    hash = Math.imul(hash, 0x01000193);
+  }
+  return (hash >>> 0) / 2 ** 32;
+}
+
+/** Rounds take so long at the least. */
+export function shortestDays({ rounds, washoutDays }: Pick<Trial, 'rounds' | 'washoutDays'>): number {
+  return (2 * rounds - 1) * washoutDays + 1;
+}

@@ -1,0 +1,84 @@
+import { addDays, type CalendarDay } from '../measures';
+import type { Reading } from '../readings';
+import { trialOrder, type Arm, type Trial, type TrialWash } from './trial';
+
+export type TrialStage =
+  | { readonly what: 'wash'; readonly arm: Arm; readonly from: CalendarDay; readonly isDue: boolean }
+  | { readonly what: 'over'; readonly why: string };
+
+export interface TrialState {
+  readonly trial: Trial;
+  /** Washes done, in order. */
+  readonly washes: readonly TrialWash[];
+  readonly done: number;
+  readonly of: number;
+  readonly stage: TrialStage;
+  /** A reading that is to be taken today: before the wash that is due, or dry after the last one. */
+  readonly readingDue: 'before' | 'dry' | null;
+}
+
+/** Days after a wash on which its dry reading is taken. */
+const DRY_FROM_TO = { from: 1, to: 2 } as const;
+
+/** Where a trial stands on a day, and what is next. */
+export function trialState(
+  trial: Trial,
+  allWashes: readonly TrialWash[],
+  readings: readonly Reading[],
+  today: CalendarDay,
+): TrialState {
+  const washes = allWashes
+    .filter((wash) => wash.trialId === trial.trialId && wash.day <= today)
+    .sort((a, b) => (a.day < b.day ? -1 : 1));
+  const order = trialOrder(trial);
+  const last = washes.at(-1);
+  const stage = stageOf(trial, order, washes, last, today);
+  return {
+    trial,
+    washes,
+    done: washes.length,
+    of: order.length,
+    stage,
+    readingDue: readingDue(stage, last, readings, today),
+  };
+}
+
+function stageOf(
+  trial: Trial,
+  order: readonly Arm[],
+  washes: readonly TrialWash[],
+  last: TrialWash | undefined,
+  today: CalendarDay,
+): TrialStage {
+  if (trial.givenUpOn !== null) return { what: 'over', why: 'It was given up before its end.' };
+  if (washes.length >= order.length) return { what: 'over', why: 'All rounds are done.' };
+  if (today > trial.endsBy) return { what: 'over', why: 'Its last day has passed.' };
+  const arm = nextArm(order, washes);
+  const from = last ? addDays(last.day, trial.washoutDays) : trial.startsOn;
+  return { what: 'wash', arm, from, isDue: today >= from };
+}
+
+/** The drawn order; where she did the other arm of a round first, what is left of the round. */
+function nextArm(order: readonly Arm[], washes: readonly TrialWash[]): Arm {
+  const counts = { a: 0, b: 0 };
+  for (const { arm } of washes) counts[arm]++;
+  const planned = order[washes.length] ?? 'a';
+  const other: Arm = planned === 'a' ? 'b' : 'a';
+  const round = Math.floor(washes.length / 2) + 1;
+  return counts[planned] >= round && counts[other] < round ? other : planned;
+}
+
+function readingDue(
+  stage: TrialStage,
+  last: TrialWash | undefined,
+  readings: readonly Reading[],
+  today: CalendarDay,
+): TrialState['readingDue'] {
+  const isOpen =
+    last !== undefined &&
+    today >= addDays(last.day, DRY_FROM_TO.from) &&
+    today <= addDays(last.day, DRY_FROM_TO.to);
+  if (isOpen && !readings.some(({ day, moment }) => day > last.day && moment === 'dry')) return 'dry';
+  const isRead = readings.some(({ day, moment }) => day === today && moment === 'before');
+  return stage.what === 'wash' && stage.isDue && !isRead ? 'before' : null;
+}
