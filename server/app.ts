@@ -50,7 +50,8 @@ export function makeServer({ dist, demo }: ServerOptions): Express {
           // Metro starts a worker through a blob of one line that imports the real file.
           workerSrc: ["'self'", 'blob:'],
           styleSrc: ["'self'", EMPTY_STYLE_HASH],
-          imgSrc: ["'self'"],
+          // Pictures of her own hair come out of the store as data, and are made small from what she chose.
+          imgSrc: ["'self'", 'data:', 'blob:'],
           fontSrc: ["'self'"],
           connectSrc: ["'self'"],
           manifestSrc: ["'self'"],

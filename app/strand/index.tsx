@@ -1,1 +1,3 @@
-export { StrandScreen as default } from '@/features/strand/StrandScreen';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/strand/screens')).StrandScreen);

@@ -9,7 +9,25 @@ export {
   waterAdded,
   type MakingRun,
 } from './makingSlice';
-export { cupChosen, headChosen, selectPrefs, themeChosen, viewChosen, type Prefs } from './prefsSlice';
+export {
+  cupChosen,
+  headChosen,
+  rulerCalibrated,
+  selectPrefs,
+  themeChosen,
+  viewChosen,
+  type Prefs,
+} from './prefsSlice';
+export {
+  dryingStarted,
+  selectUnderway,
+  strandDropped,
+  strandTaken,
+  tapped,
+  underwayEnded,
+  untapped,
+  type Underway,
+} from './underwaySlice';
 export {
   recordsAdded,
   saveRetried,

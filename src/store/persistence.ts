@@ -14,6 +14,7 @@ import {
   cupChosen,
   headChosen,
   prefsLoaded,
+  rulerCalibrated,
   readPrefs,
   selectPrefs,
   themeChosen,
@@ -30,9 +31,26 @@ import {
   storageBlocked,
   type RecordsRoot,
 } from './recordsSlice';
+import { ofKind, type StoredRecord } from '@/core/exchange';
+import { liveRecords } from '@/core/measures';
 import type { RecordStorage } from './recordStorage';
+import {
+  dryingStarted,
+  readUnderway,
+  selectAllUnderway,
+  strandDropped,
+  strandTaken,
+  tapped,
+  underwayEnded,
+  underwayLoaded,
+  untapped,
+} from './underwaySlice';
 
-type Root = RecordsRoot & { readonly prefs: Prefs; readonly making: MakingRun | null };
+type Root = RecordsRoot & {
+  readonly prefs: Prefs;
+  readonly making: MakingRun | null;
+  readonly underway: ReturnType<typeof readUnderway>;
+};
 
 const FULL =
   'The browser has no room left to save. Export everything now, then free some space and try again.';
@@ -72,13 +90,21 @@ export function persistenceMiddleware(storage: RecordStorage) {
   });
 
   listener.startListening({
-    matcher: isAnyOf(themeChosen, headChosen, cupChosen, viewChosen),
-    effect: (_, api) => kept(api, () => storage.savePrefs(JSON.stringify(selectPrefs(api.getState())))),
+    matcher: isAnyOf(themeChosen, headChosen, cupChosen, viewChosen, rulerCalibrated),
+    effect: (_, api) =>
+      kept(api, () => storage.saveKept('prefs', JSON.stringify(selectPrefs(api.getState())))),
   });
 
   listener.startListening({
     matcher: isAnyOf(makingStarted, stepDone, lineWeighed, waterAdded, makingEnded),
-    effect: (_, api) => kept(api, () => storage.saveMaking(JSON.stringify(selectMaking(api.getState())))),
+    effect: (_, api) =>
+      kept(api, () => storage.saveKept('making', JSON.stringify(selectMaking(api.getState())))),
+  });
+
+  listener.startListening({
+    matcher: isAnyOf(tapped, untapped, strandTaken, strandDropped, dryingStarted, underwayEnded),
+    effect: (_, api) =>
+      kept(api, () => storage.saveKept('underway', JSON.stringify(selectAllUnderway(api.getState())))),
   });
 
   return listener.middleware;
@@ -96,17 +122,30 @@ interface Dispatching {
   dispatch(action: { type: string }): unknown;
 }
 
+function picturesTakenBack(records: readonly StoredRecord[]): ReadonlySet<string> {
+  const photos = ofKind(records, 'photo');
+  if (photos.length === 0) return new Set();
+  const live = new Set(liveRecords(records).map(({ id }) => id));
+  return new Set(photos.filter(({ id }) => !live.has(id)).map(({ id }) => id));
+}
+
 /** Brings what is stored into the store and keeps it in step with other tabs. @returns a function that ends it */
 export async function startPersistence(store: Dispatching, storage: RecordStorage): Promise<() => void> {
   try {
-    const [loaded, prefs, making] = await Promise.all([
+    const [loaded, prefs, making, underway] = await Promise.all([
       storage.loadRecords(),
-      storage.loadPrefs(),
-      storage.loadMaking(),
+      storage.loadKept('prefs'),
+      storage.loadKept('making'),
+      storage.loadKept('underway'),
     ]);
     store.dispatch(prefsLoaded(readPrefs(prefs)));
     store.dispatch(makingLoaded(readMaking(making)));
-    store.dispatch(recordsLoaded({ records: loaded.records, damaged: loaded.damaged }));
+    store.dispatch(underwayLoaded(readUnderway(underway)));
+    const erased = picturesTakenBack(loaded.records);
+    const records = loaded.records.filter(({ id }) => !erased.has(id));
+    store.dispatch(recordsLoaded({ records, damaged: loaded.damaged }));
+    // Her pictures are hers: one that was taken back does not lie about. If it fails, the next start tries again.
+    if (erased.size > 0) await storage.erase([...erased]).catch(() => undefined);
   } catch {
     store.dispatch(storageBlocked(BLOCKED));
   }

@@ -1,7 +1,7 @@
 import { readPrefs, prefsSlice, themeChosen, headChosen } from './prefsSlice';
 import { selectUndo, undoClosed, undoOffered, undoSlice } from './undoSlice';
 
-const DEFAULTS = { theme: 'system', headId: null, cup: 'us', view: 'grams' };
+const DEFAULTS = { theme: 'system', headId: null, cup: 'us', view: 'grams', pixelsPerMm: null };
 
 describe('prefs', () => {
   it.each([null, '', '{', '7', '{"theme":"neon"}', '{"headId":5}'])(

@@ -11,10 +11,12 @@ export const prefsSchema = z.object({
   cup: z.enum(['us', 'metric']),
   /** How amounts are shown. */
   view: z.enum(VIEWS),
+  /** How many CSS pixels of this screen are a millimetre; null until it was held against a card. */
+  pixelsPerMm: z.number().min(1).max(30).nullable(),
 });
 export type Prefs = z.infer<typeof prefsSchema>;
 
-const initialState: Prefs = { theme: 'system', headId: null, cup: 'us', view: 'grams' };
+const initialState: Prefs = { theme: 'system', headId: null, cup: 'us', view: 'grams', pixelsPerMm: null };
 
 export const prefsSlice = createSlice({
   name: 'prefs',
@@ -30,13 +32,17 @@ export const prefsSlice = createSlice({
     viewChosen(state, action: PayloadAction<Prefs['view']>) {
       state.view = action.payload;
     },
+    rulerCalibrated(state, action: PayloadAction<number>) {
+      state.pixelsPerMm = action.payload;
+    },
     headChosen(state, action: PayloadAction<string>) {
       state.headId = action.payload;
     },
   },
 });
 
-export const { prefsLoaded, themeChosen, cupChosen, viewChosen, headChosen } = prefsSlice.actions;
+export const { prefsLoaded, themeChosen, cupChosen, viewChosen, headChosen, rulerCalibrated } =
+  prefsSlice.actions;
 export const selectPrefs = (root: { readonly prefs: Prefs }) => root.prefs;
 
 /** Stored text to prefs; what is missing or not valid falls back to the defaults. */

@@ -3,8 +3,8 @@ import { packRecord, unpackRecord, type StoredRecord } from '@/core/exchange';
 
 const DATABASE = 'velvet-rhythm';
 const RECORD_PREFIX = 'record/';
-const PREFS_KEY = 'prefs';
-const MAKING_KEY = 'making';
+/** Small things beside the records, one entry each, overwritten as they change. */
+export type KeptKey = 'prefs' | 'making' | 'underway';
 /** Entries that are read and checked before the page may breathe again: some milliseconds' work. */
 const CHUNK = 400;
 
@@ -21,11 +21,10 @@ export interface LoadedRecords {
 export interface RecordStorage {
   loadRecords(): Promise<LoadedRecords>;
   append(records: readonly StoredRecord[]): Promise<void>;
-  loadPrefs(): Promise<string | null>;
-  savePrefs(text: string): Promise<void>;
-  /** The making that is under way, so that a reload does not lose what was weighed. */
-  loadMaking(): Promise<string | null>;
-  saveMaking(text: string): Promise<void>;
+  /** Takes entries out for good: only pictures that were taken back. */
+  erase(ids: readonly string[]): Promise<void>;
+  loadKept(key: KeptKey): Promise<string | null>;
+  saveKept(key: KeptKey, text: string): Promise<void>;
   /** Calls back with records that another tab has written. @returns a function that ends it */
   onOtherTab(listener: (records: readonly StoredRecord[]) => void): () => void;
 }
@@ -57,10 +56,9 @@ export function browserStorage(storage: AsyncStorage = createAsyncStorage(DATABA
       await storage.setMany(entries);
       channel?.postMessage(Object.keys(entries));
     },
-    loadPrefs: () => storage.getItem(PREFS_KEY),
-    savePrefs: (text) => storage.setItem(PREFS_KEY, text),
-    loadMaking: () => storage.getItem(MAKING_KEY),
-    saveMaking: (text) => storage.setItem(MAKING_KEY, text),
+    erase: (ids) => storage.removeMany(ids.map((id) => RECORD_PREFIX + id)),
+    loadKept: (key) => storage.getItem(key),
+    saveKept: (key, text) => storage.setItem(key, text),
     onOtherTab(listener) {
       const receive = (event: MessageEvent<unknown>) => {
         const keys = Array.isArray(event.data)

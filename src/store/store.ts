@@ -6,12 +6,14 @@ import { prefsSlice } from './prefsSlice';
 import type { RecordStorage } from './recordStorage';
 import { recordsSlice } from './recordsSlice';
 import { undoSlice } from './undoSlice';
+import { underwaySlice } from './underwaySlice';
 
 const reducer = combineReducers({
   records: recordsSlice.reducer,
   prefs: prefsSlice.reducer,
   undo: undoSlice.reducer,
   making: makingSlice.reducer,
+  underway: underwaySlice.reducer,
 });
 
 export function makeStore(storage: RecordStorage) {

@@ -24,6 +24,7 @@ export function useDoneBeat(head: Head): (beat: Beat, day: CalendarDay) => void 
           recipeVersion: version,
           contactMinutes,
           warmth,
+          grams: null,
           note: '',
         },
       ],

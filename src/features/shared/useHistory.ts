@@ -10,6 +10,8 @@ const NOTHING: HeadHistory = {
   sessions: [],
   events: [],
   patchTests: [],
+  trials: [],
+  trialWashes: [],
   larder: CATALOGUE_LARDER,
 };
 

@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import { useController, type Control } from 'react-hook-form';
+import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import type { CalendarDay } from '@/core/measures';
-import type { ReadingDraft } from '@/core/readings';
 import { Choice, FieldGroup } from '@/ui';
 import { FormField } from '../shared/form';
 
-interface DayFieldProps {
-  readonly control: Control<ReadingDraft>;
+interface DayFieldProps<Draft extends FieldValues> {
+  readonly control: Control<Draft>;
+  readonly name: FieldPath<Draft>;
   readonly today: CalendarDay;
   readonly yesterday: CalendarDay;
 }
@@ -14,19 +14,24 @@ interface DayFieldProps {
 const ANOTHER = 'another';
 
 /** Today or yesterday in one tap; any other day is written. */
-export function DayField({ control, today, yesterday }: DayFieldProps) {
-  const { field } = useController({ control, name: 'day' });
-  const [isOther, setIsOther] = useState(false);
+export function DayField<Draft extends FieldValues>({
+  control,
+  name,
+  today,
+  yesterday,
+}: DayFieldProps<Draft>) {
+  const { field } = useController({ control, name });
+  const [isOther, setIsOther] = useState(() => field.value !== today && field.value !== yesterday);
   return (
     <FieldGroup label="Day">
-      <Choice
+      <Choice<string>
         label="Day"
         options={[
-          { value: today as string, label: 'today' },
-          { value: yesterday as string, label: 'yesterday' },
+          { value: today, label: 'today' },
+          { value: yesterday, label: 'yesterday' },
           { value: ANOTHER, label: 'another day' },
         ]}
-        value={isOther ? ANOTHER : field.value}
+        value={isOther ? ANOTHER : (field.value as string)}
         onChange={(day) => {
           setIsOther(day === ANOTHER);
           if (day !== ANOTHER) field.onChange(day);
@@ -35,7 +40,7 @@ export function DayField({ control, today, yesterday }: DayFieldProps) {
       {isOther ? (
         <FormField
           control={control}
-          name="day"
+          name={name}
           label="Day, as YYYY-MM-DD"
           className="w-[160px]"
           testID="reading-day"

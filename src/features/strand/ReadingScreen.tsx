@@ -1,75 +1,105 @@
 import { router } from 'expo-router';
-import { useForm, useWatch, type Control } from 'react-hook-form';
+import { useController, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { SIGNALS, type Head } from '@/core/hair';
+import type { Head } from '@/core/hair';
 import { addDays, type CalendarDay } from '@/core/measures';
 import {
-  callsForDoctor,
+  BLANK_DRAFT,
+  BLANK_STRAND,
+  draftFromReading,
   FEEL_WORDS,
-  measurementsOf,
+  MARKS,
   readingFromDraft,
-  type Measurement,
+  REGIONS,
+  type Reading,
   type ReadingDraft,
 } from '@/core/readings';
-import { Body, Button, FieldGroup, Heading, Problem, Screen, Small, Strong } from '@/ui';
-import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
+import { Button, FieldGroup, Problem, Screen } from '@/ui';
+import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
+import { NotFound } from '../shared/NotFound';
 import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
-import { useAddRecords } from '../shared/useAddRecords';
 import { useToday } from '../shared/useToday';
 import { Welcome } from '../shared/Welcome';
 import { daysSinceDetangle } from './daysSinceDetangle';
 import { DayField } from './DayField';
-import { levelText } from './levelText';
+import { momentNow } from './momentNow';
+import { MARK_OPTIONS, PLACE_LABELS, SINK_OPTIONS, SLIDE_OPTIONS } from './readingOptions';
+import { ScalpSigns } from './ScalpSigns';
+import { Says } from './Says';
 import { StrandFields } from './StrandFields';
 
-const BLANK_STRAND = { rest: '', stretched: '', released: '', snapped: false } as const;
 const FIRST_STRANDS = 3;
 
-export function ReadingScreen() {
+/** Everything on one sheet: to write a reading of any day, or to correct one. */
+export function ReadingScreen({ readingId }: { readingId?: string }) {
   const head = useHead();
   const today = useToday();
-  return head ? <ReadingForm key={head.headId} head={head} today={today} /> : <Welcome />;
+  const { readings } = useHistory(head?.headId);
+  if (!head) return <Welcome />;
+  if (readingId === undefined) return <ReadingForm key={head.headId} head={head} today={today} />;
+  const existing = readings.find(({ id }) => id === readingId);
+  return existing ? (
+    <ReadingForm key={existing.id} head={head} today={today} existing={existing} />
+  ) : (
+    <NotFound />
+  );
 }
 
-/** One reading: stretch, tally, mist, feel. Any one of them is enough. */
-function ReadingForm({ head, today }: { head: Head; today: CalendarDay }) {
+interface ReadingFormProps {
+  readonly head: Head;
+  readonly today: CalendarDay;
+  readonly existing?: Reading;
+}
+
+function ReadingForm({ head, today, existing }: ReadingFormProps) {
   const add = useAddRecords();
   const history = useHistory(head.headId);
   const made = (draft: ReadingDraft) =>
-    readingFromDraft(draft, { ...newStamp(), headId: head.headId }, today);
+    readingFromDraft(
+      draft,
+      { ...newStamp(), headId: head.headId, ...(existing ? { corrects: existing.id } : {}) },
+      today,
+    );
   const { control, handleSubmit, formState } = useForm<ReadingDraft>({
-    defaultValues: {
-      day: today,
-      moment: 'before',
-      strands: Array.from({ length: FIRST_STRANDS }, () => ({ ...BLANK_STRAND })),
-      broken: '',
-      shed: '',
-      days: String(daysSinceDetangle(history, today) ?? ''),
-      mistSeconds: '',
-      feel: null,
-    },
+    defaultValues: existing
+      ? draftFromReading(existing)
+      : {
+          ...BLANK_DRAFT,
+          day: today,
+          moment: momentNow(history, today),
+          strands: Array.from({ length: FIRST_STRANDS }, () => ({ ...BLANK_STRAND })),
+          days: String(daysSinceDetangle(history, today) ?? ''),
+        },
     resolver: resolverOf(made),
     mode: 'onTouched',
   });
-
   const save = handleSubmit((draft) => {
     const reading = made(draft);
     if (!reading.ok) return;
-    add([reading.value], `The reading of ${head.name} is written down.`);
-    router.navigate('/week');
+    add(
+      [reading.value],
+      existing
+        ? `The reading of ${head.name} is corrected; the old one stays in the log.`
+        : `The reading of ${head.name} is written down.`,
+    );
+    router.navigate(existing ? '/strand/log' : '/strand');
   });
-
   return (
     <Screen
       over={`Reading of ${head.name}`}
-      headline="How is it today?"
-      reason="Take it the same way each time. Any one of the four is enough."
-      side={<Says control={control} made={made} />}
+      headline={existing ? 'Correct a reading' : 'Write figures'}
+      reason={
+        existing
+          ? 'The corrected reading counts; what was written before stays to be seen.'
+          : 'For another day, or from a sheet of paper. Anything may stay blank.'
+      }
+      side={<DraftSays head={head} control={control} made={made} />}
     >
       <View className="flex-row flex-wrap items-start gap-4">
-        <DayField control={control} today={today} yesterday={addDays(today, -1)} />
+        <DayField control={control} name="day" today={today} yesterday={addDays(today, -1)} />
         <FormChoice
           control={control}
           name="moment"
@@ -82,83 +112,125 @@ function ReadingForm({ head, today }: { head: Head; today: CalendarDay }) {
         />
       </View>
       <StrandFields control={control} />
-      <FieldGroup label="Detangling" help="Broken: short, no bulb. Shed: full length, with a bulb.">
-        <View className="flex-row flex-wrap gap-3">
-          <FormField
-            control={control}
-            name="broken"
-            label="Broken"
-            numeric
-            className="w-[100px]"
-            testID="broken"
-          />
-          <FormField control={control} name="shed" label="Shed" numeric className="w-[100px]" testID="shed" />
-          <FormField
-            control={control}
-            name="days"
-            label="Days since the last"
-            numeric
-            className="w-[140px]"
-            testID="days"
-          />
-        </View>
-      </FieldGroup>
-      <FieldGroup label="Mist" help="Mist one strand section, count until the drops are gone.">
-        <FormField
-          control={control}
-          name="mistSeconds"
-          label="Seconds to soak in"
-          numeric
-          className="w-[160px]"
-          testID="mist"
-        />
-      </FieldGroup>
+      <CountFields control={control} />
+      <PorosityFields control={control} />
       <FormChoice
         control={control}
         name="feel"
-        label="Feel, wet"
+        label="Feel"
         options={FEEL_WORDS.map((label, index) => ({ value: index - 3, label }))}
       />
+      {MARKS.map((mark) => (
+        <FormChoice
+          key={mark}
+          control={control}
+          name={`marks.${mark}`}
+          label={MARK_OPTIONS[mark].label}
+          options={MARK_OPTIONS[mark].options}
+        />
+      ))}
+      <ScalpField control={control} />
+      <FieldGroup label="Length, cm">
+        <View className="flex-row flex-wrap gap-3">
+          {REGIONS.map((place) => (
+            <FormField
+              key={place}
+              control={control}
+              name={`lengths.${place}`}
+              label={PLACE_LABELS[place]}
+              numeric
+              className="w-[100px]"
+            />
+          ))}
+        </View>
+      </FieldGroup>
       {formState.errors.root ? <Problem live>{String(formState.errors.root.message)}</Problem> : null}
       <View className="flex-row flex-wrap gap-3">
-        <Button tone="main" label="Save reading" onPress={save} testID="save-reading" />
-        <Button label="Back" onPress={() => router.navigate('/strand')} />
+        <Button
+          tone="main"
+          label={existing ? 'Save the correction' : 'Save reading'}
+          onPress={save}
+          testID="save-reading"
+        />
+        <Button label="Back" onPress={() => router.navigate(existing ? '/strand/log' : '/strand')} />
       </View>
       <NotSavedYet state={formState} />
     </Screen>
   );
 }
 
-interface SaysProps {
+interface Fields {
   readonly control: Control<ReadingDraft>;
-  readonly made: (draft: ReadingDraft) => ReturnType<typeof readingFromDraft>;
 }
 
-/** What the reading says as it stands. */
-function Says({ control, made }: SaysProps) {
-  const draft = useWatch({ control }) as ReadingDraft;
-  const reading = made(draft);
-  if (!reading.ok) return null;
+function CountFields({ control }: Fields) {
   return (
-    <View className="gap-3 pt-2" testID="reading-says">
-      <Heading level={2}>This reading alone says</Heading>
-      {measurementsOf(reading.value).map((measurement) => (
-        <View key={measurement.test}>
-          <Strong>{measurementWords(measurement)}</Strong>
-          <Small>{measurement.why}</Small>
-        </View>
-      ))}
-      {callsForDoctor(reading.value) ? (
-        <Body>
-          That is a lot of shed hair. It is not a mask’s job: please ask a doctor or a dermatologist.
-        </Body>
-      ) : null}
-    </View>
+    <FieldGroup label="Detangling" help="Broken: short, no bulb. Shed: full length, with a bulb.">
+      <View className="flex-row flex-wrap gap-3">
+        <FormField
+          control={control}
+          name="broken"
+          label="Broken"
+          numeric
+          className="w-[100px]"
+          testID="broken"
+        />
+        <FormField control={control} name="shed" label="Shed" numeric className="w-[100px]" testID="shed" />
+        <FormField
+          control={control}
+          name="days"
+          label="Days since the last"
+          numeric
+          className="w-[140px]"
+          testID="days"
+        />
+      </View>
+    </FieldGroup>
   );
 }
 
-function measurementWords({ signal, value, sd }: Measurement): string {
-  const { label } = SIGNALS[signal];
-  const unit = signal === 'breakage' ? ' a day' : '';
-  return `${label} ${levelText(signal, value)}${unit}, likely between ${levelText(signal, value - sd)} and ${levelText(signal, value + sd)}`;
+function PorosityFields({ control }: Fields) {
+  return (
+    <>
+      <View className="flex-row flex-wrap gap-3">
+        <FormField
+          control={control}
+          name="mistSeconds"
+          label="Mist gone after, s"
+          numeric
+          className="w-[150px]"
+          testID="mist"
+        />
+        <FormField
+          control={control}
+          name="dryMinutes"
+          label="Dry in the air after, min"
+          numeric
+          className="w-[180px]"
+          testID="dry-minutes"
+        />
+      </View>
+      <FormChoice control={control} name="slide" label="Finger up the strand" options={SLIDE_OPTIONS} />
+      <FormChoice control={control} name="sink" label="Strand in a glass" options={SINK_OPTIONS} />
+    </>
+  );
+}
+
+function ScalpField({ control }: Fields) {
+  const { field } = useController({ control, name: 'scalp' });
+  return (
+    <FieldGroup label="Scalp">
+      <ScalpSigns signs={field.value} onChange={field.onChange} />
+    </FieldGroup>
+  );
+}
+
+interface DraftSaysProps extends Fields {
+  readonly head: Head;
+  readonly made: (draft: ReadingDraft) => ReturnType<typeof readingFromDraft>;
+}
+
+function DraftSays({ head, control, made }: DraftSaysProps) {
+  const reading = made(useWatch({ control }) as ReadingDraft);
+  return reading.ok ? <Says head={head} measured={reading.value} /> : null;
 }

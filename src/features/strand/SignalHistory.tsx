@@ -1,15 +1,17 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { SIGNALS, Z90, type SignalState } from '@/core/hair';
-import { daysBetween, formatDay } from '@/core/measures';
+import { SIGNALS, Z90, type HeadHistory, type SignalState } from '@/core/hair';
+import { addDays, daysBetween, formatDay, type CalendarDay } from '@/core/measures';
 import type { SignalId } from '@/core/readings';
-import type { Session } from '@/core/sessions';
 import { Button, Heading, Small, useWidth } from '@/ui';
 import { SignalChart } from '@/ui/charts/SignalChart';
+import { EVENT_WORDS } from './eventWords';
+import { HistoryTable, type HistoryMark } from './HistoryTable';
 import { levelText } from './levelText';
-import { MeasurementTable } from './MeasurementTable';
 
-const HEIGHT = 150;
+const HEIGHT = 168;
+/** Of the past that is drawn at first, and of what may come. */
+const SHOWN = { weeks: 12, aheadDays: 10 } as const;
 
 /** What the value axis of each signal shows: its span and its marks, in the signal's own units. */
 const AXIS: Record<
@@ -17,11 +19,11 @@ const AXIS: Record<
   { domain: readonly [number, number]; marks: readonly { value: number; text: string }[] }
 > = {
   firmness: {
-    domain: [-2, 2],
+    domain: [-2.2, 2.2],
     marks: [
-      { value: 1.6, text: 'firm' },
+      { value: 1.8, text: 'firm' },
       { value: 0, text: '0' },
-      { value: -1.6, text: 'soft' },
+      { value: -1.8, text: 'soft' },
     ],
   },
   breakage: {
@@ -40,45 +42,31 @@ const AXIS: Record<
 
 interface SignalHistoryProps {
   readonly state: SignalState;
-  readonly sessions: readonly Session[];
+  readonly history: HeadHistory;
+  readonly today: CalendarDay;
 }
 
 /** One signal: where it stands in words, its history as a picture, and the same as a table when asked. */
-export function SignalHistory({ state, sessions }: SignalHistoryProps) {
+export function SignalHistory({ state, history, today }: SignalHistoryProps) {
   const { width, onLayout } = useWidth();
   const [asTable, setAsTable] = useState(false);
+  const [whole, setWhole] = useState(false);
   const model = SIGNALS[state.signal];
-  const first = state.path[0]?.day;
-  const last = state.path.at(-1)?.day;
   const words = levelInWords(state);
-  const hasPath = first !== undefined && last !== undefined && first !== last;
+  const marks = useMemo(() => marksOf(history), [history]);
+  const begin = state.path[0]?.day ?? today;
+  const recent = addDays(today, -7 * SHOWN.weeks);
+  const isLong = begin < recent;
+  const from = isLong && !whole ? recent : begin;
   return (
     <View onLayout={onLayout} className="gap-1">
       <Heading level={2}>{model.label}</Heading>
       <Small className="text-ink">{words}</Small>
-      {hasPath && width > 0 ? (
-        <SignalChart
-          width={width}
-          height={HEIGHT}
-          lastDay={daysBetween(first, last)}
-          domain={AXIS[state.signal].domain}
-          lane={model.lane}
-          path={state.path.map(({ day, mean, sd }) => ({ at: daysBetween(first, day), mean, sd }))}
-          measurements={state.measurements.map(({ day, value, sd }) => ({
-            at: daysBetween(first, day),
-            mean: value,
-            sd,
-          }))}
-          ticks={sessions
-            .filter(({ day }) => day >= first && day <= last)
-            .map(({ day }) => daysBetween(first, day))}
-          values={AXIS[state.signal].marks}
-          days={[first, last].map((day) => ({ at: daysBetween(first, day), text: formatDay(day, 'd MMM') }))}
-          label={`${model.label} over time. ${words}`}
-        />
+      {width > 0 && from < today ? (
+        <Picture {...{ state, history, today, width, words }} from={from} whole={whole && isLong} />
       ) : null}
-      {state.measurements.length > 0 ? (
-        <View className="items-start">
+      <View className="flex-row flex-wrap gap-4">
+        {state.measurements.length > 0 ? (
           <Button
             tone="quiet"
             label={asTable ? 'Hide the figures' : 'Show the figures'}
@@ -86,11 +74,69 @@ export function SignalHistory({ state, sessions }: SignalHistoryProps) {
             expanded={asTable}
             onPress={() => setAsTable((shown) => !shown)}
           />
-        </View>
-      ) : null}
-      {asTable ? <MeasurementTable state={state} /> : null}
+        ) : null}
+        {isLong ? (
+          <Button
+            tone="quiet"
+            label={whole ? `Last ${SHOWN.weeks} weeks` : 'From the beginning'}
+            hint={`${model.label}: ${whole ? 'the last weeks' : 'from the beginning'}`}
+            onPress={() => setWhole((shown) => !shown)}
+          />
+        ) : null}
+      </View>
+      {asTable ? <HistoryTable state={state} marks={marks} /> : null}
     </View>
   );
+}
+
+interface PictureProps extends SignalHistoryProps {
+  readonly width: number;
+  readonly words: string;
+  readonly from: CalendarDay;
+  /** All of the past, and nothing of what may come. */
+  readonly whole: boolean;
+}
+
+function Picture({ state, history, today, width, words, from, whole }: PictureProps) {
+  const model = SIGNALS[state.signal];
+  const at = (day: CalendarDay) => daysBetween(from, day);
+  const inSight = ({ day }: { readonly day: CalendarDay }) => day >= from && day <= today;
+  const ahead = state.ahead.slice(0, whole ? 0 : SHOWN.aheadDays);
+  return (
+    <SignalChart
+      width={width}
+      height={HEIGHT}
+      lastDay={at(ahead.at(-1)?.day ?? today)}
+      domain={AXIS[state.signal].domain}
+      lane={model.lane}
+      path={state.path.filter(inSight).map(({ day, mean, sd }) => ({ at: at(day), mean, sd }))}
+      ahead={ahead.map(({ day, mean, sd }) => ({ at: at(day), mean, sd }))}
+      measurements={state.measurements
+        .filter(inSight)
+        .map(({ day, value, sd, off }) => ({ at: at(day), mean: value, sd, off }))}
+      treatments={history.sessions.filter(inSight).map(({ day }) => at(day))}
+      events={history.events.filter(inSight).map(({ day }) => at(day))}
+      values={AXIS[state.signal].marks}
+      days={[from, today].map((day) => ({
+        at: at(day),
+        text: day === today ? 'today' : formatDay(day, whole ? 'MMM yyyy' : 'd MMM'),
+      }))}
+      label={`${model.label} over time. ${words}`}
+    />
+  );
+}
+
+function marksOf({ sessions, events, larder }: HeadHistory): HistoryMark[] {
+  return [
+    ...sessions.map(({ day, recipeId }) => ({
+      day,
+      text: `treatment: ${larder.lastVersion(recipeId)?.name ?? recipeId}`,
+    })),
+    ...events.map(({ day, what, note }) => ({
+      day,
+      text: note ? `${EVENT_WORDS[what].label}: ${note}` : EVENT_WORDS[what].label,
+    })),
+  ];
 }
 
 /** "Likely high: about 11 broken pieces a day, between 8 and 16 (nine times in ten)." */
@@ -106,5 +152,9 @@ function levelInWords(state: SignalState): string {
   const surely = (best?.chance ?? 0) > 0.9 ? '' : (best?.chance ?? 0) > 0.6 ? 'Likely ' : 'Perhaps ';
   const unit = signal === 'breakage' ? ' broken pieces a day' : '';
   const sentence = `${surely}${best?.word}: about ${levelText(signal, mean)}${unit}, between ${levelText(signal, mean - Z90 * sd)} and ${levelText(signal, mean + Z90 * sd)} nine times in ten.`;
-  return sentence.charAt(0).toUpperCase() + sentence.slice(1);
+  return (
+    sentence.charAt(0).toUpperCase() +
+    sentence.slice(1) +
+    (state.measurements.length === 0 ? ' No reading yet: a guess.' : '')
+  );
 }

@@ -1,15 +1,10 @@
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { rounded } from '@/core/measures';
-import {
-  READING_LIMITS,
-  strandFigures,
-  strandFromDraft,
-  type ReadingDraft,
-  type StrandDraft,
-} from '@/core/readings';
+
+import { BLANK_STRAND, READING_LIMITS, strandFromDraft, type ReadingDraft } from '@/core/readings';
 import { Button, FieldGroup, Small } from '@/ui';
 import { FormField } from '../shared/form';
+import { strandWords } from './strandWords';
 
 /** Lengths of several wet, shed strands. */
 export function StrandFields({ control }: { control: Control<ReadingDraft> }) {
@@ -24,10 +19,7 @@ export function StrandFields({ control }: { control: Control<ReadingDraft> }) {
       ))}
       {fields.length < READING_LIMITS.strands ? (
         <View className="items-start">
-          <Button
-            label="One more strand"
-            onPress={() => append({ rest: '', stretched: '', released: '', snapped: false })}
-          />
+          <Button label="One more strand" onPress={() => append({ ...BLANK_STRAND })} />
         </View>
       ) : null}
     </FieldGroup>
@@ -36,13 +28,14 @@ export function StrandFields({ control }: { control: Control<ReadingDraft> }) {
 
 function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: number }) {
   const { field: snapped } = useController({ control, name: `strands.${index}.snapped` });
-  const strand = useWatch({ control, name: `strands.${index}` });
+  const draft = useWatch({ control, name: `strands.${index}` });
   const number = index + 1;
   const lengths = [
     { part: 'rest', label: 'rest' },
     { part: 'stretched', label: snapped.value ? 'snapped at' : 'stretched' },
     ...(snapped.value ? [] : ([{ part: 'released', label: 'let go' }] as const)),
   ] as const;
+  const strand = strandFromDraft({ ...BLANK_STRAND, ...draft });
   return (
     <View className="gap-1" role="group" aria-label={`Strand ${number}`}>
       <View className="flex-row flex-wrap items-start gap-2">
@@ -67,18 +60,7 @@ function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: 
           testID={`snapped-${index}`}
         />
       </View>
-      <Small>{figuresInWords(strand)}</Small>
+      {strand ? <Small>{strandWords(strand)}</Small> : null}
     </View>
   );
-}
-
-/** "stretch 32 %, return 91 %", as soon as the lengths allow. */
-function figuresInWords(draft: StrandDraft): string {
-  const strand = strandFromDraft(draft);
-  if (!strand) return ' ';
-  const { stretchPercent, returnPercent } = strandFigures(strand);
-  const stretch = `stretch ${rounded(stretchPercent)} %`;
-  return returnPercent === null
-    ? `${stretch}, then it snapped`
-    : `${stretch}, return ${rounded(returnPercent)} %`;
 }

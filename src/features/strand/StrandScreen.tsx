@@ -1,45 +1,114 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { SIGNAL_IDS } from '@/core/readings';
-import type { Head } from '@/core/hair';
-import { Button, Screen, useWide } from '@/ui';
+import type { Head, NextReading } from '@/core/hair';
+import { formatDay } from '@/core/measures';
+import { Body, Button, Heading, Screen, Small, useWide } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import type { HairAnswer } from '../shared/HairAnswer';
+import { Referral } from '../shared/Referral';
 import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
 import { WithHead } from '../shared/WithHead';
+import { ReadingsDue } from '../shared/ReadingsDue';
+import { lengthKept } from './lengthKept';
+import { NeedBars } from './NeedBars';
+import { PLACE_LABELS } from './readingOptions';
 import { SignalHistory } from './SignalHistory';
-import { WhatWorks } from './WhatWorks';
+import { StrandTabs } from './StrandTabs';
 
 export function StrandScreen() {
   return <WithHead>{(head, answer) => <StrandView head={head} answer={answer} />}</WithHead>;
 }
 
+const TEST_WORDS: Record<NextReading['test'], string> = {
+  stretch: 'a stretch test of five strands',
+  feel: 'a stroke over the hair',
+  signs: 'a look at slip, tangles and shine',
+  tally: 'a count while detangling',
+  porosity: 'a porosity test',
+};
+
 function StrandView({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
   const history = useHistory(head.headId);
+  const today = useToday();
   const wide = useWide();
   const { state } = answer;
   const count = state.readingCount;
   return (
     <Screen
+      before={<StrandTabs here="/strand" />}
       over={`${head.name} · ${count === 0 ? 'no reading yet' : `${count} ${count === 1 ? 'reading' : 'readings'}`}`}
       headline={state.need.headline}
-      reason={state.need.reasons[0]}
-      side={<WhatWorks state={state} larder={history.larder} />}
+      reason={state.need.reasons.at(-1)}
+      side={<Why head={head} answer={answer} />}
     >
       <HeadPicker />
+      {state.need.referral ? <Referral>{state.need.referral}</Referral> : null}
       <View className="items-start">
         <Button
           tone="main"
           label="Take a reading"
-          onPress={() => router.push('/strand/reading')}
+          onPress={() => router.push('/strand/take')}
           testID="take-reading"
         />
       </View>
+      <ReadingsDue headId={head.headId} />
       <View className={wide ? 'gap-6' : 'gap-5'}>
         {SIGNAL_IDS.map((signal) => (
-          <SignalHistory key={signal} state={state.signals[signal]} sessions={history.sessions} />
+          <SignalHistory key={signal} state={state.signals[signal]} history={history} today={today} />
         ))}
       </View>
     </Screen>
   );
+}
+
+/** The probabilities behind the headline, what would settle it, and the length that was kept. */
+function Why({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
+  const { state } = answer;
+  const { readings } = useHistory(head.headId);
+  const { errorFactor, halfLifeDays, halfLifeRange } = state.signals.firmness;
+  const kept = lengthKept(readings);
+  return (
+    <View className="gap-3 pt-2">
+      <Heading level={2}>Why</Heading>
+      <NeedBars need={state.need} />
+      {state.need.reasons.slice(0, -1).map((reason) => (
+        <Body key={reason}>{reason}</Body>
+      ))}
+      <Body>{nextReadingWords(state.nextReadings[0])}</Body>
+      {state.readingCount > 0 ? (
+        <Small>
+          What a treatment moves is half gone after about {Math.round(halfLifeDays)} days ({halfLifeRange.low}{' '}
+          to {halfLifeRange.high}). {errorWords(errorFactor)}
+        </Small>
+      ) : null}
+      {kept.length > 0 ? <Heading level={2}>Length kept</Heading> : null}
+      {kept.map(({ place, first, last, gainedCm }) => (
+        <Body key={place}>
+          {PLACE_LABELS[place]}: {last.cm} cm, {gainedCm >= 0 ? '+' : '−'}
+          {Math.abs(gainedCm)} cm since {formatDay(first.day, 'd MMM yyyy')}.
+        </Body>
+      ))}
+    </View>
+  );
+}
+
+/** Doubt, in bits, from which another reading is worth asking for. */
+const IN_DOUBT = 0.3;
+
+function nextReadingWords(next: NextReading | undefined): string {
+  if (!next || next.ofBits < IN_DOUBT) return 'It is clear enough: no reading would change the answer today.';
+  const share = Math.round((100 * next.bits) / next.ofBits);
+  return `What would settle it fastest: ${TEST_WORDS[next.test]}. It would take away about ${share} % of the doubt.`;
+}
+
+/** Factors from which the scatter of her readings is worth a word. */
+const SCATTER = { more: 1.3, less: 0.85 } as const;
+
+function errorWords(factor: number): string {
+  if (factor > SCATTER.more) return 'Her readings scatter more than usual, so each counts less.';
+  return factor < SCATTER.less
+    ? 'Her readings scatter less than usual, so each counts more.'
+    : 'Her readings scatter about as much as usual.';
 }

@@ -2,9 +2,12 @@ import { shownValue } from '@/core/hair';
 import { rounded } from '@/core/measures';
 import type { SignalId } from '@/core/readings';
 
-/** A level as people read it: broken pieces a day as a whole number, the other scales with one decimal and a sign. */
+/** A level as people read it: broken pieces a day as a whole number from two on, the other scales with one decimal and a sign. */
 export function levelText(signal: SignalId, level: number): string {
-  if (signal === 'breakage') return String(rounded(shownValue(signal, level)));
+  if (signal === 'breakage') {
+    const perDay = shownValue(signal, level);
+    return String(rounded(perDay, perDay < 2 ? 1 : 0));
+  }
   const shown = rounded(level, 1);
   return `${shown < 0 ? '−' : shown > 0 ? '+' : ''}${Math.abs(shown).toFixed(1)}`;
 }

@@ -1,5 +1,4 @@
 import { router } from 'expo-router';
-import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { formatDay } from '@/core/measures';
@@ -10,8 +9,11 @@ import { useHairAnswer, type HairAnswer } from '../shared/HairAnswer';
 import { PatchTestsDue } from '../shared/PatchTests';
 import { useDoneBeat } from '../shared/useDoneBeat';
 import { useHistory } from '../shared/useHistory';
+import { Referral } from '../shared/Referral';
+import { ReadingsDue } from '../shared/ReadingsDue';
 import { WithHead } from '../shared/WithHead';
-import { dueReading } from './dueReading';
+import { Entry } from '../shared/Entry';
+import { dueReading } from '../shared/dueReading';
 
 export function TodayScreen() {
   return <WithHead>{(head, answer) => <Today head={head} answer={answer} />}</WithHead>;
@@ -56,6 +58,7 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
           />
         </Entry>
       ))}
+      <ReadingsDue headId={head.headId} />
       <PatchTestsDue
         head={head}
         planned={plan.days.flatMap(({ beats }) => beats.map(({ recipeId }) => recipeId))}
@@ -66,14 +69,6 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
           today.
         </Body>
       ) : null}
-      {due ? (
-        <Entry
-          title="Read it dry"
-          text={`The treatment of ${formatDay(due, 'EEEE')} shows now: one minute, five strands.`}
-        >
-          <Button label="Take a reading" onPress={() => router.push('/strand/reading')} />
-        </Entry>
-      ) : null}
       {next ? (
         <Small>
           Next: {next.name} on {formatDay(next.day, 'EEEE')}.
@@ -81,21 +76,9 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
       ) : null}
       <View className="flex-row flex-wrap gap-3 pt-2">
         <Button label="See the week" onPress={() => router.push('/week')} />
-        {due ? null : <Button label="Take a reading" onPress={() => router.push('/strand/reading')} />}
+        {due ? null : <Button label="Take a reading" onPress={() => router.push('/strand/take')} />}
       </View>
     </Screen>
-  );
-}
-
-function Entry({ title, text, children }: { title: string; text: string; children?: ReactNode }) {
-  return (
-    <View className="flex-row flex-wrap items-center gap-3 border-t border-line pt-4">
-      <View className="min-w-[200px] flex-1">
-        <Strong className="text-lead">{title}</Strong>
-        <Small>{text}</Small>
-      </View>
-      {children}
-    </View>
   );
 }
 
@@ -106,11 +89,7 @@ function Why({ reasons, referral }: { reasons: readonly string[]; referral: stri
       {reasons.map((reason) => (
         <Body key={reason}>{reason}</Body>
       ))}
-      {referral ? (
-        <View role="alert" className="rounded-2xl border-2 border-danger p-4">
-          <Strong>{referral}</Strong>
-        </View>
-      ) : null}
+      {referral ? <Referral>{referral}</Referral> : null}
     </View>
   );
 }

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { useTokens } from '../theme';
+import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { useTokens, type TokenName } from '../theme';
 
 export interface ChartPoint {
   /** Days from the left edge of the chart. */
@@ -17,20 +17,27 @@ interface SignalChartProps {
   readonly domain: readonly [number, number];
   readonly lane: { readonly low: number | null; readonly high: number | null };
   readonly path: readonly ChartPoint[];
-  readonly measurements: readonly ChartPoint[];
-  /** Days on which something was done. */
-  readonly ticks: readonly number[];
+  /** What may come if nothing is done, from the end of the path on. */
+  readonly ahead: readonly ChartPoint[];
+  readonly measurements: readonly (ChartPoint & { readonly off: boolean })[];
+  /** Days on which a treatment was done. */
+  readonly treatments: readonly number[];
+  /** Days on which something else happened. */
+  readonly events: readonly number[];
   /** Marks of the value axis, in the signal's units, with what is written beside them. */
   readonly values: readonly { readonly value: number; readonly text: string }[];
   readonly days: readonly { readonly at: number; readonly text: string }[];
   readonly label: string;
 }
 
-const EDGE = { left: 44, right: 8, top: 8, bottom: 22 } as const;
+const EDGE = { left: 44, right: 8, top: 8, bottom: 34 } as const;
 
-/** A signal through time: lane, level with its band, each reading with its own error, ticks for treatments. */
+/**
+ * A signal through time: lane, level with its band, the fan ahead, each reading with its own error (hollow where it was probably a slip),
+ * blocks for treatments and diamonds for events.
+ */
 export function SignalChart(props: SignalChartProps) {
-  const { width, height, lastDay, domain, lane, path, measurements, ticks, values, days, label } = props;
+  const { width, height, lastDay, domain, lane, path, ahead, measurements, values, days, label } = props;
   const tokens = useTokens();
   const x = scaleLinear()
     .domain([0, lastDay])
@@ -50,6 +57,7 @@ export function SignalChart(props: SignalChartProps) {
     .curve(curveMonotoneX);
   const top = y(lane.high ?? domain[1]);
   const bottom = y(lane.low ?? domain[0]);
+  const now = path.at(-1);
   return (
     <Svg width={width} height={height} role="img" aria-label={label}>
       <Rect
@@ -79,13 +87,34 @@ export function SignalChart(props: SignalChartProps) {
           y={height - 5}
           fontSize={12}
           fontFamily="Atkinson"
-          textAnchor={at < lastDay / 2 ? 'start' : 'end'}
+          textAnchor={at < lastDay / 3 ? 'start' : at < (2 * lastDay) / 3 ? 'middle' : 'end'}
           fill={tokens['soft-ink']}
         >
           {text}
         </SvgText>
       ))}
       <Path d={band([...path]) ?? ''} fill={tokens.band} opacity={0.6} />
+      {now && ahead.length > 0 ? (
+        <>
+          <Path d={band([now, ...ahead]) ?? ''} fill={tokens.band} opacity={0.35} />
+          <Path
+            d={level([now, ...ahead]) ?? ''}
+            fill="none"
+            stroke={tokens.ink}
+            strokeWidth={3}
+            strokeLinecap="round"
+            strokeDasharray="0.5 7"
+          />
+          <Line
+            x1={x(now.at)}
+            x2={x(now.at)}
+            y1={EDGE.top}
+            y2={height - EDGE.bottom}
+            stroke={tokens.rule}
+            strokeWidth={2}
+          />
+        </>
+      ) : null}
       <Path
         d={level([...path]) ?? ''}
         fill="none"
@@ -93,6 +122,23 @@ export function SignalChart(props: SignalChartProps) {
         strokeWidth={3}
         strokeLinejoin="round"
       />
+      <Readings {...{ measurements, x, y, tokens }} />
+      <Underline {...{ ...props, x, y: height - EDGE.bottom + 9, tokens }} />
+    </Svg>
+  );
+}
+
+type Scale = (value: number) => number;
+type Tokens = Readonly<Record<TokenName, string>>;
+
+function Readings({
+  measurements,
+  x,
+  y,
+  tokens,
+}: Pick<SignalChartProps, 'measurements'> & { x: Scale; y: Scale; tokens: Tokens }) {
+  return (
+    <>
       {measurements.map((point, index) => (
         <Line
           key={`error-${index}`}
@@ -110,22 +156,39 @@ export function SignalChart(props: SignalChartProps) {
           cx={x(point.at)}
           cy={y(point.mean)}
           r={3.5}
-          fill={tokens.saffron}
+          fill={point.off ? tokens.paper : tokens.saffron}
           stroke={tokens.ink}
           strokeWidth={1.5}
+          strokeDasharray={point.off ? '1.5 2' : undefined}
         />
       ))}
-      {ticks.map((at, index) => (
-        <Line
-          key={`tick-${index}`}
-          x1={x(at)}
-          x2={x(at)}
-          y1={height - EDGE.bottom - 7}
-          y2={height - EDGE.bottom}
-          stroke={tokens.ink}
-          strokeWidth={2}
-        />
+    </>
+  );
+}
+
+/** What was done and what happened, under the picture. */
+function Underline({
+  treatments,
+  events,
+  x,
+  y,
+  tokens,
+}: Pick<SignalChartProps, 'treatments' | 'events'> & { x: Scale; y: number; tokens: Tokens }) {
+  return (
+    <>
+      {treatments.map((at, index) => (
+        <Rect key={`treatment-${index}`} x={x(at) - 2} y={y - 7} width={4} height={9} fill={tokens.ink} />
       ))}
-    </Svg>
+      {events.map((at, index) => (
+        <G key={`event-${index}`}>
+          <Path
+            d={`M${x(at)} ${y - 7}l4 4.5l-4 4.5l-4 -4.5z`}
+            fill={tokens.paper}
+            stroke={tokens.accent}
+            strokeWidth={1.5}
+          />
+        </G>
+      ))}
+    </>
   );
 }

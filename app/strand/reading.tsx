@@ -1,1 +1,0 @@
-export { ReadingScreen as default } from '@/features/strand/ReadingScreen';

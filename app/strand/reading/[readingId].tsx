@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+const Reading = lazyScreen(async () => (await import('@/features/strand/screens')).ReadingScreen);
+
+export default function CorrectReadingRoute() {
+  const { readingId } = useLocalSearchParams<{ readingId: string }>();
+  return <Reading readingId={readingId} />;
+}

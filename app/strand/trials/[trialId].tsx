@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+const Trial = lazyScreen(async () => (await import('@/features/strand/screens')).TrialScreen);
+
+export default function TrialRoute() {
+  const { trialId } = useLocalSearchParams<{ trialId: string }>();
+  return <Trial trialId={trialId} />;
+}

@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { changeWords, sessionChange } from '@/core/evidence';
+import type { Head, HeadHistory } from '@/core/hair';
+import { formatDay } from '@/core/measures';
+import type { SignalId } from '@/core/readings';
+import { Button, Heading, Small, Strong } from '@/ui';
+
+const ROWS_AT_ONCE = 6;
+
+interface ChangesListProps {
+  readonly head: Head;
+  readonly history: HeadHistory;
+  readonly signal: SignalId;
+}
+
+/** Before and after of each treatment: two readings and their errors, no model. */
+export function ChangesList({ head, history, signal }: ChangesListProps) {
+  const [shown, setShown] = useState(ROWS_AT_ONCE);
+  const sessions = [...history.sessions].sort((a, b) => (a.day < b.day ? 1 : -1));
+  return (
+    <View className="gap-2 pt-2">
+      <Heading level={2}>Before and after</Heading>
+      {sessions.length === 0 ? <Small>No treatment is on record yet.</Small> : null}
+      <View role="list" className="gap-2">
+        {sessions.slice(0, shown).map((session) => {
+          const change = sessionChange(session.day, signal, history.readings, head);
+          return (
+            <View key={session.id} role="listitem">
+              <Strong>
+                {formatDay(session.day, 'd MMM')}, {history.larder.lastVersion(session.recipeId)?.name}
+              </Strong>
+              <Small>
+                {change
+                  ? `${changeWords(signal, change.change)}, read ${change.afterMoment === 'dry' ? 'dry' : 'wet, the same day'}`
+                  : 'no reading before and after'}
+              </Small>
+            </View>
+          );
+        })}
+      </View>
+      {sessions.length > shown ? (
+        <View className="items-start">
+          <Button tone="quiet" label="Show earlier ones" onPress={() => setShown(shown + ROWS_AT_ONCE)} />
+        </View>
+      ) : null}
+    </View>
+  );
+}

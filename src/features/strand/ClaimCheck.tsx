@@ -1,0 +1,102 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { rateRatio, rateRatioWords, type Rate } from '@/core/evidence';
+import type { HeadHistory } from '@/core/hair';
+import { calendarDaySchema, formatDay, type CalendarDay } from '@/core/measures';
+import { tallyTotals } from '@/core/readings';
+import { Body, Choice, Field, FieldGroup, Heading, Small, Strong } from '@/ui';
+
+type What = 'broken' | 'shed';
+const WHATS: readonly { value: What; label: string }[] = [
+  { value: 'broken', label: 'broken pieces' },
+  { value: 'shed', label: 'shed hairs' },
+];
+const OTHER = 'other';
+
+/** "It sheds much less since then": what the counts say about it. */
+export function ClaimCheck({ history }: { history: HeadHistory }) {
+  const [what, setWhat] = useState<What>('broken');
+  const since = sinceOptions(history);
+  const [chosen, setChosen] = useState(since[0]?.value ?? OTHER);
+  const [typed, setTyped] = useState('');
+  const day = calendarDaySchema.safeParse(
+    chosen === OTHER ? typed : (since.find(({ value }) => value === chosen)?.day ?? ''),
+  ).data;
+  return (
+    <View className="gap-2 pt-4" role="group" aria-label="Check a claim">
+      <Heading level={2}>“Much less since then”?</Heading>
+      <Choice label="What" options={WHATS} value={what} onChange={setWhat} />
+      <FieldGroup label="Since">
+        <Choice
+          label="Since"
+          options={[
+            ...since.map(({ value, label }) => ({ value, label })),
+            { value: OTHER, label: 'another day' },
+          ]}
+          value={chosen}
+          onChange={setChosen}
+        />
+      </FieldGroup>
+      {chosen === OTHER ? (
+        <Field
+          label="Day, as YYYY-MM-DD"
+          value={typed}
+          onChange={setTyped}
+          className="w-[160px]"
+          testID="claim-day"
+        />
+      ) : null}
+      {day ? <Answer history={history} what={what} since={day} /> : null}
+    </View>
+  );
+}
+
+function Answer({ history, what, since }: { history: HeadHistory; what: What; since: CalendarDay }) {
+  const counts = history.readings.flatMap(({ day, tally }) =>
+    tally ? [{ day, pieces: tallyTotals(tally)[what], days: tally.days }] : [],
+  );
+  const before = counts.filter((count) => count.day <= since);
+  const after = counts.filter((count) => count.day > since);
+  if (before.length === 0 || after.length === 0)
+    return (
+      <Body>
+        There is no count {before.length === 0 ? 'before' : 'after'} that day, so nothing can be said.
+      </Body>
+    );
+  const ratio = rateRatio(before, after);
+  return (
+    <View className="gap-1" testID="claim-answer">
+      <Strong>{rateRatioWords(ratio)}</Strong>
+      <Small className="text-ink">
+        Before: {rateText(ratio.before)}. Since: {rateText(ratio.after)}.
+      </Small>
+    </View>
+  );
+}
+
+function rateText({ perDay, low, high, pieces, days, counts }: Rate): string {
+  const one = (value: number) => value.toFixed(value < 10 ? 1 : 0);
+  return `${one(perDay)} a day (${one(low)} to ${one(high)}), ${pieces} in ${days} days, ${counts} ${counts === 1 ? 'count' : 'counts'}`;
+}
+
+const MOST_OPTIONS = 5;
+
+/** First uses of recipes and the latest events: what a claim is usually hung on. */
+function sinceOptions({
+  sessions,
+  larder,
+}: HeadHistory): { value: string; label: string; day: CalendarDay }[] {
+  const first = new Map<string, CalendarDay>();
+  for (const { recipeId, day } of sessions) {
+    const known = first.get(recipeId);
+    if (known === undefined || day < known) first.set(recipeId, day);
+  }
+  return [...first]
+    .sort(([, a], [, b]) => (a < b ? 1 : -1))
+    .slice(0, MOST_OPTIONS)
+    .map(([recipeId, day]) => ({
+      value: recipeId,
+      label: `${larder.lastVersion(recipeId)?.name ?? recipeId}, first on ${formatDay(day, 'd MMM')}`,
+      day,
+    }));
+}

@@ -1,0 +1,85 @@
+import { router } from 'expo-router';
+import { useForm, useWatch } from 'react-hook-form';
+import { View } from 'react-native';
+import { SIGNALS, EVENT_EFFECTS, type Head } from '@/core/hair';
+import { addDays, failedBySchema, ok, type Result } from '@/core/measures';
+import { EVENT_KINDS, headEventSchema, SIGNAL_IDS, type EventKind, type HeadEvent } from '@/core/readings';
+import { Body, Button, Screen, Small } from '@/ui';
+import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useToday } from '../shared/useToday';
+import { DayField } from './DayField';
+import { EVENT_WORDS } from './eventWords';
+import { withHead } from './FlowScreen';
+
+interface EventDraft {
+  readonly what: EventKind | null;
+  readonly day: string;
+  readonly note: string;
+}
+
+/** Something that happened to the hair beside treatments. */
+export const EventScreen = withHead(function EventFlow({ head }: { head: Head }) {
+  const add = useAddRecords();
+  const today = useToday();
+  const made = (draft: EventDraft): Result<HeadEvent> => {
+    const parsed = headEventSchema.safeParse({ ...newStamp(), ...draft, kind: 'event', headId: head.headId });
+    if (!parsed.success)
+      return failedBySchema(parsed.error.issues, ({ path, message }) => ({
+        path: path.map(String).join('.'),
+        message: path[0] === 'what' ? 'Choose what happened.' : message,
+      }));
+    return parsed.data.day > today
+      ? { ok: false, problems: [{ code: 'future-day', message: 'That day has not come yet.', path: 'day' }] }
+      : ok(parsed.data);
+  };
+  const { control, handleSubmit, formState } = useForm<EventDraft>({
+    defaultValues: { what: null, day: today, note: '' },
+    resolver: resolverOf(made),
+  });
+  const what = useWatch({ control, name: 'what' });
+  const save = handleSubmit((draft) => {
+    const event = made(draft);
+    if (!event.ok) return;
+    add([event.value], `${EVENT_WORDS[event.value.what].label} is written down for ${head.name}.`);
+    router.navigate('/strand');
+  });
+  return (
+    <Screen
+      over={head.name}
+      headline="What happened to it?"
+      reason="What moves the hair beside treatments, so that no recipe is blamed or praised for it."
+    >
+      <FormChoice
+        control={control}
+        name="what"
+        label="What happened"
+        options={EVENT_KINDS.map((value) => ({ value, label: EVENT_WORDS[value].label }))}
+      />
+      {what ? (
+        <View>
+          <Body>{EVENT_WORDS[what].note}</Body>
+          <Small>{expectedWords(what)}</Small>
+        </View>
+      ) : null}
+      <DayField control={control} name="day" today={today} yesterday={addDays(today, -1)} />
+      <FormField control={control} name="note" label="A note, if you like" testID="event-note" />
+      <View className="flex-row flex-wrap gap-3">
+        <Button tone="main" label="Write it down" onPress={save} testID="save-event" />
+        <Button label="Back" onPress={() => router.navigate('/strand')} />
+      </View>
+      <NotSavedYet state={formState} />
+    </Screen>
+  );
+});
+
+/** What is expected of it before this head has shown anything. */
+function expectedWords(what: EventKind): string {
+  const moved = SIGNAL_IDS.filter((signal) => EVENT_EFFECTS[what][signal] !== 0).map((signal) => {
+    const effect = EVENT_EFFECTS[what][signal];
+    if (signal === 'breakage') return `breakage × ${Math.exp(effect).toFixed(2)}`;
+    return `${SIGNALS[signal].label.toLowerCase()} ${effect > 0 ? '+' : '−'}${Math.abs(effect).toFixed(2)}`;
+  });
+  return `Expected at first: ${moved.join(', ')}. Your own readings correct it.`;
+}

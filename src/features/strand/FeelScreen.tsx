@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { MARKS, NO_MARKS, type Measured } from '@/core/readings';
+import { Button, Choice, FieldGroup } from '@/ui';
+import { FeelScale } from './FeelScale';
+import { FlowScreen, withHead } from './FlowScreen';
+import { MARK_OPTIONS } from './readingOptions';
+import { ScalpSigns } from './ScalpSigns';
+
+type Felt = Pick<Measured, 'feel' | 'marks' | 'scalp'>;
+const NOTHING: Felt = { feel: null, marks: NO_MARKS, scalp: [] };
+
+/** A stroke over the hair and a look at the scalp, all by taps. */
+export const FeelScreen = withHead(function Feel({ head }: { head: Head }) {
+  const [felt, setFelt] = useState(NOTHING);
+  const isAny =
+    felt.feel !== null || felt.scalp.length > 0 || MARKS.some((mark) => felt.marks[mark] !== null);
+  return (
+    <FlowScreen
+      head={head}
+      flow="feel"
+      headline="How does it feel?"
+      reason="Only what you notice; leave the rest."
+      measured={isAny ? felt : null}
+    >
+      <FieldGroup label="Feel">
+        <FeelScale value={felt.feel} onChange={(feel) => setFelt({ ...felt, feel })} />
+      </FieldGroup>
+      {MARKS.map((mark) => (
+        <FieldGroup key={mark} label={MARK_OPTIONS[mark].label}>
+          <Choice
+            label={MARK_OPTIONS[mark].label}
+            options={MARK_OPTIONS[mark].options}
+            value={felt.marks[mark]}
+            onChange={(value) => setFelt({ ...felt, marks: { ...felt.marks, [mark]: value } })}
+          />
+        </FieldGroup>
+      ))}
+      <FieldGroup label="Scalp">
+        <ScalpSigns signs={felt.scalp} onChange={(scalp) => setFelt({ ...felt, scalp })} />
+      </FieldGroup>
+      {isAny ? (
+        <View className="items-start">
+          <Button tone="quiet" label="Clear everything" onPress={() => setFelt(NOTHING)} />
+        </View>
+      ) : null}
+    </FlowScreen>
+  );
+});

@@ -1,0 +1,104 @@
+import { router } from 'expo-router';
+import { useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import type { Head } from '@/core/hair';
+import type { Measured, Moment, Reading } from '@/core/readings';
+import { Button, Choice, FieldGroup, Problem, Screen, Small, useWide } from '@/ui';
+import { useHead } from '../shared/useHead';
+import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
+import { Welcome } from '../shared/Welcome';
+import { HowToFold, HowToSide } from './howto/HowToPane';
+import type { FlowId } from './howto/howTos';
+import { momentNow } from './momentNow';
+import { Says } from './Says';
+import { useSaveReading } from './useSaveReading';
+
+/** A reading flow needs a head; without one there is the welcome. */
+export function withHead(Flow: (props: { head: Head }) => ReactNode) {
+  return function FlowOfHead() {
+    const head = useHead();
+    return head ? <Flow key={head.headId} head={head} /> : <Welcome />;
+  };
+}
+
+/** Whether a reading holds this flow's test. */
+const HOLDS: Record<Exclude<FlowId, 'photo'>, (reading: Reading) => boolean> = {
+  stretch: ({ strands }) => strands.length > 0,
+  tally: ({ tally }) => tally !== null,
+  porosity: ({ porosity }) => porosity !== null,
+  feel: ({ feel, marks, scalp }) =>
+    feel !== null || scalp.length > 0 || Object.values(marks).some((mark) => mark !== null),
+  length: ({ lengths }) => lengths.length > 0,
+};
+
+const MOMENTS: readonly { value: Moment; label: string }[] = [
+  { value: 'before', label: 'before treatment' },
+  { value: 'after', label: 'after it, still wet' },
+  { value: 'dry', label: 'dry, a day or two later' },
+];
+
+interface FlowScreenProps {
+  readonly head: Head;
+  readonly flow: keyof typeof HOLDS;
+  readonly headline: string;
+  readonly reason?: string;
+  /** What has been measured so far; null while there is nothing to save. */
+  readonly measured: Partial<Measured> | null;
+  readonly onSaved?: () => void;
+  readonly saveLabel?: string;
+  /** Lengths do not belong to a treatment. */
+  readonly momentFree?: boolean;
+  readonly children: ReactNode;
+}
+
+/** The frame of every reading: how and why, the doing, what it says, and one button to keep it. */
+export function FlowScreen(props: FlowScreenProps) {
+  const { head, flow, headline, reason, measured, onSaved, saveLabel = 'Save reading', momentFree } = props;
+  const today = useToday();
+  const history = useHistory(head.headId);
+  const wide = useWide();
+  const save = useSaveReading(head);
+  const [moment, setMoment] = useState<Moment>(() => momentNow(history, today));
+  const [problem, setProblem] = useState<string | null>(null);
+  const before = history.readings.filter(HOLDS[flow]);
+  const twice = before.some((reading) => reading.day === today && reading.moment === moment);
+  const keep = () => {
+    if (!measured) return;
+    const made = save(measured, moment);
+    if (made.ok) onSaved?.();
+    else setProblem(made.problems[0].message);
+  };
+  return (
+    <Screen
+      over={`Reading of ${head.name}`}
+      headline={headline}
+      reason={reason}
+      side={wide ? <HowToSide flow={flow} /> : undefined}
+    >
+      <HowToFold flow={flow} firstTime={before.length === 0} />
+      {props.children}
+      {measured ? (
+        <>
+          <Says head={head} measured={measured} />
+          {momentFree ? null : (
+            <FieldGroup label="When was it taken?">
+              <Choice label="When was it taken?" options={MOMENTS} value={moment} onChange={setMoment} />
+            </FieldGroup>
+          )}
+          {twice ? (
+            <Small className="text-ink">
+              There is one of this kind from today already. Both count; to replace the first, correct it in
+              the log.
+            </Small>
+          ) : null}
+          {problem ? <Problem live>{problem}</Problem> : null}
+        </>
+      ) : null}
+      <View className="flex-row flex-wrap gap-3 pt-1">
+        {measured ? <Button tone="main" label={saveLabel} onPress={keep} testID="save-reading" /> : null}
+        <Button label="Back" onPress={() => router.navigate('/strand')} />
+      </View>
+    </Screen>
+  );
+}

@@ -1,0 +1,56 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { formatDay } from '@/core/measures';
+import { BLANK_DRAFT, readingFromDraft, REGIONS, type Region } from '@/core/readings';
+import { Field, Small } from '@/ui';
+import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
+import { FlowScreen, withHead } from './FlowScreen';
+import { lastLength } from './lengthKept';
+import { PLACE_LABELS } from './readingOptions';
+
+/** A tape at four fixed places. */
+export const LengthScreen = withHead(function Length({ head }: { head: Head }) {
+  const today = useToday();
+  const { readings } = useHistory(head.headId);
+  const [lengths, setLengths] = useState(BLANK_DRAFT.lengths);
+  const made = readingFromDraft(
+    { ...BLANK_DRAFT, lengths, day: today, moment: 'dry' },
+    { id: 'draft', headId: head.headId, recordedAt: new Date(0).toISOString() },
+    today,
+  );
+  const problemOf = (place: Region) =>
+    made.ok ? undefined : made.problems.find(({ path }) => path === `lengths.${place}`)?.message;
+  return (
+    <FlowScreen
+      head={head}
+      flow="length"
+      headline="How long is it?"
+      reason="Once a month is plenty. Stretched straight, in centimetres."
+      measured={made.ok ? { lengths: made.value.lengths } : null}
+      momentFree
+    >
+      <View className="flex-row flex-wrap gap-4">
+        {REGIONS.map((place) => {
+          const before = lastLength(readings, place);
+          return (
+            <View key={place} className="w-[150px] gap-1">
+              <Field
+                label={PLACE_LABELS[place]}
+                numeric
+                value={lengths[place]}
+                onChange={(cm) => setLengths({ ...lengths, [place]: cm })}
+                problem={problemOf(place)}
+                testID={`length-${place}`}
+              />
+              <Small>
+                {before ? `${before.cm} cm on ${formatDay(before.day, 'd MMM yyyy')}` : 'not measured yet'}
+              </Small>
+            </View>
+          );
+        })}
+      </View>
+    </FlowScreen>
+  );
+});

@@ -1,0 +1,37 @@
+import { View } from 'react-native';
+import { NEEDS, type Need } from '@/core/hair';
+import { Small } from '@/ui';
+
+const NEED_WORDS: Record<(typeof NEEDS)[number], string> = {
+  protein: 'protein',
+  moisture: 'moisture',
+  both: 'both, one day',
+  oil: 'oil, to seal',
+  keep: 'keep going',
+};
+/** What is less probable than this is not listed. */
+const LEAST = 0.02;
+
+/** How probably each need is the right one, largest first. */
+export function NeedBars({ need }: { need: Need }) {
+  const rows = NEEDS.map((kind) => ({ kind, chance: need.probabilities[kind] }))
+    .filter(({ chance }) => chance >= LEAST)
+    .sort((a, b) => b.chance - a.chance);
+  return (
+    <View role="list" aria-label="What it needs, and how likely" className="gap-1">
+      {rows.map(({ kind, chance }) => (
+        <View key={kind} role="listitem" className="flex-row items-center gap-3">
+          <View className="w-[104px]">
+            <Small className="text-ink">{NEED_WORDS[kind]}</Small>
+          </View>
+          <View className="h-3 flex-1 overflow-hidden rounded-full bg-sunken" aria-hidden>
+            <View className="h-3 rounded-full bg-ink" style={{ width: `${Math.round(100 * chance)}%` }} />
+          </View>
+          <View className="w-[44px] items-end">
+            <Small className="text-ink">{Math.round(100 * chance)} %</Small>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,162 @@
+import { router } from 'expo-router';
+import { useForm, useWatch } from 'react-hook-form';
+import { View } from 'react-native';
+import { expectedHalfWidth } from '@/core/evidence';
+import { SIGNALS, type Head } from '@/core/hair';
+import { addDays, failedBySchema, formatDay, ok, type CalendarDay, type Result } from '@/core/measures';
+import { SIGNAL_IDS, type SignalId } from '@/core/readings';
+import { shortestDays, TRIAL_LIMITS, trialSchema, type Trial } from '@/core/trials';
+import { Body, Button, Problem, Screen, Small } from '@/ui';
+import { FormChoice, NotSavedYet, resolverOf } from '../shared/form';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
+import { withHead } from './FlowScreen';
+import { trialQuestion, trialReadings } from '../shared/trialWords';
+
+interface TrialDraft {
+  readonly recipeId: string | null;
+  readonly againstId: string;
+  readonly signal: SignalId;
+  readonly rounds: number;
+  readonly washoutDays: number;
+}
+
+const WITHOUT = 'without';
+const ROUNDS = [3, 4, 6, 8, 12] as const;
+const WASHOUTS = [3, 4, 7, 10, 14] as const;
+/** Room for missed washes, as a multiple of the shortest run. */
+const SLACK = 1.5;
+/** Recipes offered beside those used lately. */
+const MOST_RECIPES = 12;
+
+/** One question, put so that the answer can be believed. */
+export const NewTrialScreen = withHead(function NewTrial({ head }: { head: Head }) {
+  const today = useToday();
+  const add = useAddRecords();
+  const { sessions, larder, trials } = useHistory(head.headId);
+  const running = trials.find((trial) => trial.givenUpOn === null && trial.endsBy >= today);
+  const made = (draft: TrialDraft) => trialFrom(draft, head, today);
+  const { control, handleSubmit, formState } = useForm<TrialDraft>({
+    defaultValues: { recipeId: null, againstId: WITHOUT, signal: 'firmness', rounds: 6, washoutDays: 4 },
+    resolver: resolverOf(made),
+  });
+  const draft = useWatch({ control }) as TrialDraft;
+  const trial = made(draft);
+  const used = new Set([...sessions].reverse().map(({ recipeId }) => recipeId));
+  const recipes = [
+    ...larder.recipes.filter(({ recipeId }) => used.has(recipeId)),
+    ...larder.recipes.filter(({ recipeId }) => !used.has(recipeId)),
+  ]
+    .slice(0, MOST_RECIPES)
+    .map(({ recipeId, name }) => ({ value: recipeId, label: name }));
+  const save = handleSubmit((asked) => {
+    const begun = made(asked);
+    if (!begun.ok) return;
+    add([begun.value], 'The trial has begun.');
+    router.navigate(`/strand/trials/${begun.value.trialId}`);
+  });
+  return (
+    <Screen
+      before={null}
+      over={`Trial on ${head.name}`}
+      headline={trial.ok ? trialQuestion(trial.value, larder) : 'What do you want to know?'}
+      reason="One change at a time, drawn by lot, with a wait between: then the answer is the recipe’s and nobody else’s."
+      side={trial.ok ? <Terms trial={trial.value} /> : undefined}
+    >
+      {running ? (
+        <Problem>
+          A trial is running already: {trialQuestion(running, larder)} Two at once would spoil each other.
+        </Problem>
+      ) : null}
+      <FormChoice control={control} name="recipeId" label="Try" options={recipes} />
+      <FormChoice
+        control={control}
+        name="againstId"
+        label="Against"
+        options={[
+          { value: WITHOUT, label: 'a wash without any' },
+          ...recipes.filter(({ value }) => value !== draft.recipeId),
+        ]}
+      />
+      <FormChoice
+        control={control}
+        name="signal"
+        label="Looking at"
+        options={SIGNAL_IDS.map((id) => ({ value: id, label: SIGNALS[id].label.toLowerCase() }))}
+      />
+      <FormChoice
+        control={control}
+        name="rounds"
+        label="Rounds"
+        help="Each round is one wash of both kinds."
+        options={ROUNDS.map((rounds) => ({ value: rounds, label: String(rounds) }))}
+      />
+      <FormChoice
+        control={control}
+        name="washoutDays"
+        label="Days between"
+        help="So that the wash before has faded. Longer is cleaner, and slower."
+        options={WASHOUTS.map((days) => ({ value: days, label: String(days) }))}
+      />
+      <View className="flex-row flex-wrap gap-3">
+        <Button
+          tone="main"
+          label="Begin the trial"
+          disabled={running !== undefined}
+          onPress={save}
+          testID="begin-trial"
+        />
+        <Button label="Back" onPress={() => router.navigate('/strand/trials')} />
+      </View>
+      <NotSavedYet state={formState} />
+    </Screen>
+  );
+});
+
+/** What is agreed before it begins. */
+function Terms({ trial }: { trial: Trial }) {
+  return (
+    <View className="gap-2 pt-2">
+      <Body>{trialReadings(trial)}</Body>
+      <Body>
+        {2 * trial.rounds} washes, {trial.washoutDays} days apart at least. It ends with the last of them, or
+        on {formatDay(trial.endsBy, 'd MMM yyyy')}; looking in between changes nothing, so no peeking rule is
+        needed.
+      </Body>
+      {trial.signal === 'breakage' ? null : (
+        <Body>
+          The answer will be good to about ±{expectedHalfWidth(trial).toFixed(1)}, where comfortable is{' '}
+          {trial.signal === 'firmness' ? '1' : '2'} wide.
+        </Body>
+      )}
+      <Small>No other new recipe meanwhile, please, and everything else as always.</Small>
+    </View>
+  );
+}
+
+function trialFrom(draft: TrialDraft, head: Head, today: CalendarDay): Result<Trial> {
+  const stamp = newStamp();
+  const { recipeId, againstId, signal, rounds, washoutDays } = draft;
+  const days = Math.ceil(SLACK * shortestDays({ rounds, washoutDays }));
+  const parsed = trialSchema.safeParse({
+    ...stamp,
+    kind: 'trial',
+    trialId: stamp.id,
+    headId: head.headId,
+    recipeId,
+    againstId: againstId === WITHOUT ? null : againstId,
+    signal,
+    startsOn: today,
+    rounds,
+    washoutDays,
+    endsBy: addDays(today, Math.min(days, 7 * TRIAL_LIMITS.weeks.most)),
+    givenUpOn: null,
+  });
+  if (parsed.success) return ok(parsed.data);
+  return failedBySchema(parsed.error.issues, ({ path, message }) => ({
+    path: path.map(String).join('.'),
+    message: path[0] === 'recipeId' ? 'Choose a recipe to try.' : message,
+  }));
+}

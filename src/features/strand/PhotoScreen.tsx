@@ -1,0 +1,148 @@
+import { router } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { Image, View } from 'react-native';
+import { ofKind } from '@/core/exchange';
+import type { Head } from '@/core/hair';
+import { formatDay, rounded } from '@/core/measures';
+import { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, REGIONS, type Photo } from '@/core/readings';
+import { selectLiveRecords, useAppSelector } from '@/store';
+import { Body, Button, Choice, Heading, Problem, Screen, Small, useWide } from '@/ui';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
+import { withHead } from './FlowScreen';
+import { HowToFold, HowToSide } from './howto/HowToPane';
+import { momentNow } from './momentNow';
+import { PLACE_LABELS } from './readingOptions';
+import { smallPicture } from './smallPicture';
+
+const MEGABYTE = 1_000_000;
+
+/** Pairs of pictures: the same place, then and now. */
+export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
+  const today = useToday();
+  const history = useHistory(head.headId);
+  const wide = useWide();
+  const add = useAddRecords();
+  const photos = ofKind(useAppSelector(selectLiveRecords), 'photo').filter(
+    ({ headId }) => headId === head.headId,
+  );
+  const [place, setPlace] = useState<Photo['place']>('crown');
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const here = photosOf(photos, place);
+  const isFull = photos.length >= PHOTO_LIMITS.pictures;
+
+  const take = async () => {
+    setBusy(true);
+    setProblem(null);
+    const picture = await smallPicture();
+    setBusy(false);
+    if (!picture) return;
+    if (!picture.ok) return setProblem(picture.problems[0].message);
+    const moment = momentNow(history, today);
+    const photo = photoSchema.safeParse({
+      ...newStamp(),
+      ...picture.value,
+      kind: 'photo',
+      headId: head.headId,
+      day: today,
+      moment,
+      place,
+    });
+    if (photo.success) add([photo.data], `The picture of ${head.name} is kept.`);
+    else setProblem(photo.error.issues[0]?.message ?? 'This picture cannot be kept.');
+  };
+  const [first, last] = [here[0], here.at(-1)];
+  return (
+    <Screen
+      over={head.name}
+      headline="Then and now"
+      reason="A picture of the same place, in the same light, once a month or around a trial."
+      side={wide ? <HowToSide flow="photo" /> : undefined}
+    >
+      <HowToFold flow="photo" firstTime={photos.length === 0} />
+      <Choice
+        label="Place"
+        options={REGIONS.map((value) => ({ value, label: PLACE_LABELS[value].toLowerCase() }))}
+        value={place}
+        onChange={setPlace}
+      />
+      <View className="flex-row flex-wrap items-center gap-3">
+        <Button
+          tone="main"
+          label={busy ? 'One moment' : 'Take or choose a picture'}
+          disabled={busy || isFull}
+          onPress={() => void take()}
+          testID="take-photo"
+        />
+        <Button label="Back" onPress={() => router.navigate('/strand/take')} />
+      </View>
+      {isFull ? (
+        <Problem>
+          {PHOTO_LIMITS.pictures} pictures are kept, and no more fit: take an older one back first.
+        </Problem>
+      ) : null}
+      {problem ? <Problem live>{problem}</Problem> : null}
+      {first ? (
+        <>
+          <Heading level={2}>{PLACE_LABELS[place]}</Heading>
+          <View className="flex-row gap-3">
+            <Picture photo={first} head={head} />
+            {last && last !== first ? <Picture photo={last} head={head} /> : null}
+          </View>
+          {here.length > 2 ? <Small>{here.length - 2} more between them.</Small> : null}
+          {last === first ? <Body>Line the next one up with this.</Body> : null}
+        </>
+      ) : (
+        <Body>No picture of this place yet.</Body>
+      )}
+      <StoreShare photos={photos} />
+    </Screen>
+  );
+});
+
+function Picture({ photo, head }: { photo: Photo; head: Head }) {
+  const add = useAddRecords();
+  const when = formatDay(photo.day, 'd MMM yyyy');
+  return (
+    <View className="min-w-0 max-w-[420px] flex-1 gap-1">
+      <Image
+        source={{ uri: `data:image/jpeg;base64,${photo.jpeg}` }}
+        accessibilityLabel={`${head.name}, ${PLACE_LABELS[photo.place].toLowerCase()}, ${when}`}
+        resizeMode="contain"
+        style={{ width: '100%', aspectRatio: photo.widthPx / photo.heightPx }}
+      />
+      <Small className="text-ink">{when}</Small>
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label="Take back"
+          hint={`Take back the picture of ${when}`}
+          onPress={() =>
+            add(
+              [{ ...newStamp(), kind: 'withdrawal', withdraws: photo.id }],
+              'The picture is taken back; it is erased when the app starts again.',
+            )
+          }
+        />
+      </View>
+    </View>
+  );
+}
+
+/** What the pictures take of what this browser gives. */
+function StoreShare({ photos }: { photos: readonly Photo[] }) {
+  const [quota, setQuota] = useState<number | null>(null);
+  useEffect(() => {
+    void navigator.storage?.estimate?.().then((estimate) => setQuota(estimate.quota ?? null));
+  }, []);
+  const bytes = photoBytes(photos);
+  const share = quota ? ` That is ${rounded((100 * bytes) / quota, 2)} % of what this browser gives.` : '';
+  return (
+    <Small>
+      {photos.length} of {PHOTO_LIMITS.pictures} pictures, {rounded(bytes / MEGABYTE, 1)} MB.{share}
+    </Small>
+  );
+}

@@ -1,0 +1,26 @@
+import { View } from 'react-native';
+import type { ScalpSign } from '@/core/readings';
+import { Button } from '@/ui';
+import { SCALP_OPTIONS, withScalpSign } from './readingOptions';
+
+interface ScalpSignsProps {
+  readonly signs: readonly ScalpSign[];
+  readonly onChange: (signs: ScalpSign[]) => void;
+}
+
+/** What the scalp shows: any of them, or calm. */
+export function ScalpSigns({ signs, onChange }: ScalpSignsProps) {
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      {SCALP_OPTIONS.map(({ value, label }) => (
+        <Button
+          key={value}
+          label={label}
+          hint={`Scalp: ${label}`}
+          pressed={signs.includes(value)}
+          onPress={() => onChange(withScalpSign(signs, value))}
+        />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,146 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { SIGNALS, type Head } from '@/core/hair';
+import { READING_LIMITS, strandsTogether, strandsToSettle, type Region, type Strand } from '@/core/readings';
+import { Body, Button, Choice, FieldGroup, Heading, Small, Strong } from '@/ui';
+import {
+  selectPrefs,
+  selectUnderway,
+  strandDropped,
+  strandTaken,
+  underwayEnded,
+  useAppDispatch,
+  useAppSelector,
+} from '@/store';
+import { CalibrateRuler } from './CalibrateRuler';
+import { FlowScreen, withHead } from './FlowScreen';
+import { RulerStrand } from './RulerStrand';
+import { strandWords } from './strandWords';
+import { TypedStrand } from './TypedStrand';
+
+type Way = 'ruler' | 'typed';
+const WAYS: readonly { value: Way; label: string }[] = [
+  { value: 'ruler', label: 'ruler on the screen' },
+  { value: 'typed', label: 'type the lengths' },
+];
+const UNKNOWN = 'unknown';
+const REGION_OPTIONS = [
+  { value: UNKNOWN, label: 'from the comb' },
+  { value: 'front', label: 'front' },
+  { value: 'crown', label: 'crown' },
+  { value: 'sides', label: 'side' },
+  { value: 'nape', label: 'nape' },
+] as const;
+
+/** Several wet strands, one after the other: lay, stretch, let go. */
+export const StretchScreen = withHead(function Stretch({ head }: { head: Head }) {
+  const dispatch = useAppDispatch();
+  const { pixelsPerMm } = useAppSelector(selectPrefs);
+  const { strands } = useAppSelector(selectUnderway(head.headId));
+  const [way, setWay] = useState<Way>('ruler');
+  const [region, setRegion] = useState<Region | typeof UNKNOWN>(UNKNOWN);
+  const [calibrating, setCalibrating] = useState(pixelsPerMm === null);
+  const take = (strand: Strand) => dispatch(strandTaken({ headId: head.headId, strand }));
+  const place = region === UNKNOWN ? null : region;
+  const full = strands.length >= READING_LIMITS.strands;
+  const key = `strand-${strands.length}`;
+  if (way === 'ruler' && calibrating) {
+    return (
+      <CalibrateRuler
+        start={pixelsPerMm}
+        onDone={() => setCalibrating(false)}
+        onTyping={() => setWay('typed')}
+      />
+    );
+  }
+  return (
+    <FlowScreen
+      head={head}
+      flow="stretch"
+      headline={
+        strands.length === 0
+          ? 'Stretch a wet strand'
+          : `${strands.length} ${strands.length === 1 ? 'strand' : 'strands'} measured`
+      }
+      reason={strands.length === 0 ? 'Three strands say something, five say it well.' : settleWords(strands)}
+      measured={strands.length > 0 ? { strands } : null}
+      onSaved={() => dispatch(underwayEnded({ headId: head.headId, part: 'strands' }))}
+    >
+      {full ? (
+        <Body>That is as many as one reading takes.</Body>
+      ) : (
+        <>
+          {way === 'ruler' && pixelsPerMm !== null ? (
+            <RulerStrand
+              key={key}
+              number={strands.length + 1}
+              region={place}
+              pixelsPerMm={pixelsPerMm}
+              onTaken={take}
+            />
+          ) : null}
+          {way === 'typed' ? (
+            <TypedStrand key={key} number={strands.length + 1} region={place} onTaken={take} />
+          ) : null}
+          {way === 'typed' || !calibrating ? (
+            <FieldGroup label="Where it grew">
+              <Choice label="Where it grew" options={REGION_OPTIONS} value={region} onChange={setRegion} />
+            </FieldGroup>
+          ) : null}
+        </>
+      )}
+      <FieldGroup label="How to measure">
+        <Choice label="How to measure" options={WAYS} value={way} onChange={setWay} />
+      </FieldGroup>
+      <TakenStrands
+        strands={strands}
+        onDrop={(index) => dispatch(strandDropped({ headId: head.headId, index }))}
+      />
+      {way === 'ruler' ? (
+        <View className="items-start">
+          <Button tone="quiet" label="Hold it against a card again" onPress={() => setCalibrating(true)} />
+        </View>
+      ) : null}
+    </FlowScreen>
+  );
+});
+
+/** What more strands would do. */
+function settleWords(strands: readonly Strand[]): string {
+  const { low, high } = SIGNALS.firmness.lane;
+  const more = strandsToSettle(
+    strandsTogether(strands),
+    strands.length,
+    [low, high].flatMap((edge) => edge ?? []),
+  );
+  if (strands.length < 3) return `${3 - strands.length} more at least: one strand may be an odd one.`;
+  if (more === 0) return 'That settles on which side of comfortable it is. More would only sharpen it.';
+  if (more === null)
+    return 'It lies so near the edge of comfortable that more strands would not settle it today.';
+  return `If the next are alike, ${more} more would settle on which side of comfortable it is.`;
+}
+
+function TakenStrands({ strands, onDrop }: { strands: readonly Strand[]; onDrop: (index: number) => void }) {
+  if (strands.length === 0) return null;
+  return (
+    <View className="gap-1">
+      <Heading level={2}>So far</Heading>
+      <View role="list">
+        {strands.map((strand, index) => (
+          <View key={index} role="listitem" className="flex-row items-center gap-3 border-t border-line">
+            <View className="flex-1">
+              <Strong>{strandWords(strand)}</Strong>
+              {strand.region ? <Small>{strand.region}</Small> : null}
+            </View>
+            <Button
+              tone="quiet"
+              label="Remove"
+              hint={`Remove strand ${index + 1}`}
+              onPress={() => onDrop(index)}
+            />
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}

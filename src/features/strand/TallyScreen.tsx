@@ -1,0 +1,123 @@
+import { impactAsync, ImpactFeedbackStyle } from 'expo-haptics';
+import { useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { READING_LIMITS, sectionsOf, tallyTotals, type Tap } from '@/core/readings';
+import { Body, Button, FieldGroup, Small, Strong } from '@/ui';
+import { selectUnderway, tapped, underwayEnded, untapped, useAppDispatch, useAppSelector } from '@/store';
+import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
+import { daysSinceDetangle } from './daysSinceDetangle';
+import { FlowScreen, withHead } from './FlowScreen';
+
+/** Two pads for wet hands: every tap is a hair, and every tap is kept at once. */
+export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head }) {
+  const dispatch = useAppDispatch();
+  const today = useToday();
+  const history = useHistory(head.headId);
+  const { taps } = useAppSelector(selectUnderway(head.headId));
+  const known = daysSinceDetangle(history, today);
+  const [days, setDays] = useState(known ?? 1);
+  const sections = sectionsOf(taps);
+  const totals = tallyTotals({ sections, days });
+  const tap = (what: Tap) => {
+    if (taps.length >= READING_LIMITS.pieces) return;
+    // Where nothing can vibrate, nothing does.
+    impactAsync(what === 'section' ? ImpactFeedbackStyle.Heavy : ImpactFeedbackStyle.Light).catch(
+      () => undefined,
+    );
+    dispatch(tapped({ headId: head.headId, tap: what }));
+  };
+  const last = taps.at(-1);
+  return (
+    <FlowScreen
+      head={head}
+      flow="tally"
+      headline="Tap for each hair"
+      reason="From the ends upward. It keeps count through a locked screen."
+      measured={taps.length > 0 ? { tally: { sections, days } } : null}
+      saveLabel="Detangled: save the count"
+      onSaved={() => dispatch(underwayEnded({ headId: head.headId, part: 'taps' }))}
+    >
+      <View className="flex-row gap-3">
+        <Pad label="broken" under="short, no bulb" count={totals.broken} onPress={() => tap('broken')} firm />
+        <Pad label="shed" under="long, with a bulb" count={totals.shed} onPress={() => tap('shed')} />
+      </View>
+      <View className="flex-row flex-wrap items-center gap-3">
+        <Button
+          label={last === undefined ? 'Undo' : last === 'section' ? 'Undo: section' : `Undo: ${last}`}
+          hint="Undo the last tap"
+          disabled={last === undefined}
+          onPress={() => dispatch(untapped({ headId: head.headId }))}
+          testID="untap"
+        />
+        <Button
+          label="Next section"
+          disabled={sections.length >= READING_LIMITS.sections}
+          onPress={() => tap('section')}
+          testID="next-section"
+        />
+        {sections.length > 1 ? (
+          <Small live className="text-ink">
+            Section {sections.length}: {sections.at(-1)?.broken} broken, {sections.at(-1)?.shed} shed
+          </Small>
+        ) : null}
+      </View>
+      <FieldGroup
+        label="Days since the last detangle"
+        help={
+          known === null
+            ? 'Nothing is on record: set it yourself.'
+            : `${known === 1 ? 'Yesterday' : `${known} days ago`}, by the log.`
+        }
+      >
+        <View className="flex-row items-center gap-3">
+          <Button label="−" hint="One day less" disabled={days <= 1} onPress={() => setDays(days - 1)} />
+          <Strong className="text-title">{days}</Strong>
+          <Button
+            label="+"
+            hint="One day more"
+            disabled={days >= READING_LIMITS.days}
+            onPress={() => setDays(days + 1)}
+          />
+        </View>
+      </FieldGroup>
+      {history.readings.some(({ tally, day }) => tally !== null && day === today) ? (
+        <Body>Today’s hair was counted once already: count only what comes out now, for one day.</Body>
+      ) : null}
+      {taps.length > 0 ? (
+        <View className="items-start">
+          <Button
+            tone="quiet"
+            label="Throw this count away"
+            onPress={() => dispatch(underwayEnded({ headId: head.headId, part: 'taps' }))}
+          />
+        </View>
+      ) : null}
+    </FlowScreen>
+  );
+});
+
+interface PadProps {
+  readonly label: string;
+  readonly under: string;
+  readonly count: number;
+  readonly onPress: () => void;
+  readonly firm?: boolean;
+}
+
+function Pad({ label, under, count, onPress, firm = false }: PadProps) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={`One more ${label}, ${count} so far`}
+      onPress={onPress}
+      testID={`pad-${label}`}
+      className={`min-h-[220px] flex-1 items-center justify-center gap-1 rounded-3xl border-4 border-ink active:opacity-70 ${firm ? 'bg-lane' : 'bg-raised'}`}
+    >
+      <Text className="font-head text-[72px] leading-[80px] text-ink">{count}</Text>
+      <Text className="font-strong text-title text-ink">{label}</Text>
+      <Text className="font-text text-small text-soft-ink">{under}</Text>
+    </Pressable>
+  );
+}

@@ -1,0 +1,192 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { changeWords, trialReport, type TrialReport } from '@/core/evidence';
+import { Z90, type Head } from '@/core/hair';
+import { formatDay } from '@/core/measures';
+import { trialState, type Trial, type TrialState } from '@/core/trials';
+import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
+import { NotFound } from '../shared/NotFound';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useHead } from '../shared/useHead';
+import { useHairAnswer } from '../shared/HairAnswer';
+import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
+import { effectText } from './effectWords';
+import { armWords, trialQuestion, trialReadings } from '../shared/trialWords';
+
+/** One trial: what is next, what was done, and what it says so far. */
+export function TrialScreen({ trialId }: { trialId: string }) {
+  const head = useHead();
+  const history = useHistory(head?.headId);
+  const trial = history.trials.find((known) => known.trialId === trialId);
+  return head && trial ? <TrialView head={head} trial={trial} /> : <NotFound />;
+}
+
+function TrialView({ head, trial }: { head: Head; trial: Trial }) {
+  const history = useHistory(head.headId);
+  const today = useToday();
+  const { larder, readings, sessions, trialWashes } = history;
+  const state = trialState(trial, trialWashes, readings, today);
+  const report = trialReport(trial, state.washes, readings, sessions, head);
+  const isOver = state.stage.what === 'over';
+  return (
+    <Screen
+      over={`Trial on ${head.name}`}
+      headline={trialQuestion(trial, larder)}
+      reason={isOver ? report.answer.words : `${state.done} of ${state.of} washes are done.`}
+      side={<Report trial={trial} report={report} isOver={isOver} />}
+    >
+      <Next head={head} state={state} />
+      {isOver ? <Body>{state.stage.what === 'over' ? state.stage.why : ''}</Body> : null}
+      <Washes report={report} trial={trial} />
+      <View className="flex-row flex-wrap gap-3">
+        <Button label="All trials" onPress={() => router.navigate('/strand/trials')} />
+        {isOver ? null : <GiveUp trial={trial} />}
+      </View>
+    </Screen>
+  );
+}
+
+/** The wash that is due, or the reading that is missing, with one button. */
+function Next({ head, state }: { head: Head; state: TrialState }) {
+  const { trial, stage, readingDue } = state;
+  const { larder } = useHistory(head.headId);
+  const today = useToday();
+  const add = useAddRecords();
+  if (stage.what === 'over') return null;
+  const arm = armWords(stage.arm, trial, larder);
+  const recipeId = stage.arm === 'a' ? trial.recipeId : trial.againstId;
+  const recipe = recipeId === null ? undefined : larder.lastVersion(recipeId);
+  const write = () =>
+    add(
+      [
+        {
+          ...newStamp(),
+          kind: 'trial-wash',
+          trialId: trial.trialId,
+          headId: head.headId,
+          day: today,
+          arm: stage.arm,
+        },
+        ...(recipe
+          ? [
+              {
+                ...newStamp(),
+                kind: 'session' as const,
+                headId: head.headId,
+                day: today,
+                recipeId: recipe.recipeId,
+                recipeVersion: recipe.version,
+                contactMinutes: recipe.contactMinutes,
+                warmth: recipe.warmth,
+                grams: null,
+                note: '',
+              },
+            ]
+          : []),
+      ],
+      `The wash of the trial is written down: ${arm}.`,
+    );
+  return (
+    <View className="gap-2 border-l-4 border-rule pl-3">
+      {readingDue ? (
+        <>
+          <Strong className="text-lead">
+            {readingDue === 'before' ? 'First: the reading before' : 'The dry reading is due'}
+          </Strong>
+          <View className="items-start">
+            <Button
+              tone="main"
+              label="Take the reading"
+              onPress={() =>
+                router.push(trial.signal === 'porosity' ? '/strand/porosity' : '/strand/stretch')
+              }
+            />
+          </View>
+        </>
+      ) : null}
+      <Strong className="text-lead">{stage.isDue ? `Now: ${arm}` : `Next: ${arm}`}</Strong>
+      <Small className="text-ink">
+        {stage.isDue
+          ? `${trialReadings(trial)} Which of the two comes first was drawn by lot.`
+          : `From ${formatDay(stage.from, 'EEEE d MMM')}, so that the last wash has faded.`}
+      </Small>
+      <View className="items-start">
+        <Button
+          label={stage.isDue ? 'I washed like this today' : 'I washed like this today, too soon'}
+          onPress={write}
+          testID="trial-wash"
+        />
+      </View>
+    </View>
+  );
+}
+
+function Washes({ report, trial }: { report: TrialReport; trial: Trial }) {
+  const { larder } = useHistory(trial.headId);
+  if (report.rows.length === 0) return null;
+  return (
+    <View className="gap-1">
+      <Heading level={2}>Washes so far</Heading>
+      <View role="list">
+        {report.rows.map(({ wash, change }) => (
+          <View key={wash.id} role="listitem" className="border-t border-line py-2">
+            <Strong>
+              {formatDay(wash.day, 'EEE d MMM')}, {armWords(wash.arm, trial, larder)}
+            </Strong>
+            {trial.signal === 'breakage' ? null : (
+              <Small>
+                {change ? changeWords(trial.signal, change) : 'a reading is missing: it does not count'}
+              </Small>
+            )}
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; isOver: boolean }) {
+  const { answer } = useHairAnswer();
+  const response = answer?.state.signals[trial.signal].responses.find(
+    ({ recipeId, uses }) => recipeId === trial.recipeId && uses > 0,
+  );
+  return (
+    <View className="gap-2 pt-2" testID="trial-report">
+      <Heading level={2}>{isOver ? 'What it showed' : 'What it says so far'}</Heading>
+      <Body>{report.answer.words}</Body>
+      {report.answer.what === 'difference' ? (
+        <Small>
+          Mean of {report.answer.pairs} differences, one a round, with Student’s t; the trial’s own readings
+          and nothing else.
+        </Small>
+      ) : null}
+      {report.besides.map((text) => (
+        <Problem key={text}>{text}</Problem>
+      ))}
+      {response ? (
+        <Small className="text-ink">
+          The state, which also uses everything outside the trial, has it at{' '}
+          {effectText(trial.signal, response.mean)} a use (
+          {effectText(trial.signal, response.mean - Z90 * response.sd)} to{' '}
+          {effectText(trial.signal, response.mean + Z90 * response.sd)}).
+        </Small>
+      ) : null}
+    </View>
+  );
+}
+
+function GiveUp({ trial }: { trial: Trial }) {
+  const today = useToday();
+  const add = useAddRecords();
+  return (
+    <Button
+      label="Give it up"
+      onPress={() =>
+        add([{ ...trial, ...newStamp(), corrects: trial.id, givenUpOn: today }], 'The trial is given up.')
+      }
+      testID="give-up-trial"
+    />
+  );
+}

@@ -1,0 +1,59 @@
+import { Link, router } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { formatDay } from '@/core/measures';
+import { trialState } from '@/core/trials';
+import { Button, Screen, Small, Strong } from '@/ui';
+import { HeadPicker } from '../shared/HeadPicker';
+import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
+import { withHead } from './FlowScreen';
+import { StrandTabs } from './StrandTabs';
+import { armWords, trialQuestion } from '../shared/trialWords';
+
+/** Questions put to the hair, running and answered. */
+export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
+  const { trials, trialWashes, readings, larder } = useHistory(head.headId);
+  const today = useToday();
+  const states = [...trials].reverse().map((trial) => trialState(trial, trialWashes, readings, today));
+  const running = states.find(({ stage }) => stage.what === 'wash');
+  return (
+    <Screen
+      before={<StrandTabs here="/strand/trials" />}
+      over={head.name}
+      headline={running ? trialQuestion(running.trial, larder) : 'No trial is running'}
+      reason={
+        running?.stage.what === 'wash'
+          ? running.stage.isDue
+            ? `Due now: ${armWords(running.stage.arm, running.trial, larder)}.`
+            : `Next, from ${formatDay(running.stage.from, 'EEEE d MMM')}: ${armWords(running.stage.arm, running.trial, larder)}.`
+          : '“I think it helped” can be settled: one question, a few weeks, an answer with its error.'
+      }
+    >
+      <HeadPicker />
+      <View className="items-start">
+        <Button
+          tone={running ? 'plain' : 'main'}
+          label="Ask a question"
+          onPress={() => router.push('/strand/trials/new')}
+          testID="new-trial"
+        />
+      </View>
+      <View role="list">
+        {states.map(({ trial, done, of, stage }) => (
+          <View key={trial.id} role="listitem">
+            <Link href={`/strand/trials/${trial.trialId}`} asChild>
+              <Pressable role="link" className="min-h-[64px] justify-center border-t border-line py-3">
+                <Strong className="text-lead">{trialQuestion(trial, larder)}</Strong>
+                <Small>
+                  {done} of {of} washes since {formatDay(trial.startsOn, 'd MMM yyyy')} ·{' '}
+                  {stage.what === 'over' ? stage.why : 'running'}
+                </Small>
+              </Pressable>
+            </Link>
+          </View>
+        ))}
+      </View>
+    </Screen>
+  );
+});

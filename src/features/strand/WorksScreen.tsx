@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { firstUsesTogether } from '@/core/evidence';
+import { SIGNALS, Z90, type Head, type HeadHistory, type SignalState } from '@/core/hair';
+import { formatDay } from '@/core/measures';
+import { SIGNAL_IDS, type SignalId } from '@/core/readings';
+import { Body, Choice, Heading, Screen, Small, Strong, useWidth } from '@/ui';
+import { EffectAxis, EffectBar } from '@/ui/charts/EffectBar';
+import { HeadPicker } from '../shared/HeadPicker';
+import type { HairAnswer } from '../shared/HairAnswer';
+import { useHistory } from '../shared/useHistory';
+import { WithHead } from '../shared/WithHead';
+import { ChangesList } from './ChangesList';
+import { ClaimCheck } from './ClaimCheck';
+import { effectInWords, effectText, isMostlyGuess, WAYS } from './effectWords';
+import { EVENT_WORDS } from './eventWords';
+import { StrandTabs } from './StrandTabs';
+
+const DOMAIN: Record<SignalId, readonly [number, number]> = {
+  firmness: [-1.3, 1.3],
+  breakage: [-0.7, 0.7],
+  porosity: [-0.6, 0.6],
+};
+
+/** What each recipe really does to this hair, and how sure that is. */
+export function WorksScreen() {
+  return <WithHead>{(head, answer) => <Works head={head} answer={answer} />}</WithHead>;
+}
+
+function Works({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
+  const history = useHistory(head.headId);
+  const [signal, setSignal] = useState<SignalId>('firmness');
+  const state = answer.state.signals[signal];
+  const used = state.responses.filter(({ uses }) => uses > 0);
+  return (
+    <Screen
+      before={<StrandTabs here="/strand/works" />}
+      over={head.name}
+      headline={headlineOf(state, history)}
+      reason={
+        used.length === 0
+          ? 'Nothing has been used yet, so there is nothing to tell.'
+          : 'The effect of one use, learned from the readings around it. Bars hold nine times in ten.'
+      }
+      side={
+        <>
+          <ChangesList head={head} history={history} signal={signal} />
+          <ClaimCheck key={head.headId} history={history} />
+        </>
+      }
+    >
+      <HeadPicker />
+      <Choice
+        label="Effect on"
+        options={SIGNAL_IDS.map((id) => ({ value: id, label: SIGNALS[id].label.toLowerCase() }))}
+        value={signal}
+        onChange={setSignal}
+      />
+      <Effects state={state} history={history} />
+      <Confounded state={state} history={history} />
+    </Screen>
+  );
+}
+
+/** The surest effect, in words. */
+function headlineOf(state: SignalState, { larder }: HeadHistory): string {
+  const surest = state.responses
+    .filter(
+      (response) =>
+        response.uses > 0 && !isMostlyGuess(response) && Math.abs(response.mean) > Z90 * response.sd,
+    )
+    .sort((a, b) => Math.abs(b.mean) / b.sd - Math.abs(a.mean) / a.sd)[0];
+  if (!surest) return 'What works is not settled yet';
+  const way = surest.mean > 0 ? WAYS[state.signal].up : WAYS[state.signal].down;
+  return `${larder.lastVersion(surest.recipeId)?.name ?? surest.recipeId}: ${way.toLowerCase()}`;
+}
+
+/** One bar and one sentence a recipe, from the most softening to the most firming; events after them. */
+function Effects({ state, history }: { state: SignalState; history: HeadHistory }) {
+  const { width, onLayout } = useWidth();
+  const rows = [
+    ...state.responses
+      .filter(({ uses }) => uses > 0)
+      .map((response) => ({
+        key: response.recipeId,
+        name: history.larder.lastVersion(response.recipeId)?.name ?? response.recipeId,
+        response,
+      })),
+  ].sort((a, b) => a.response.mean - b.response.mean);
+  const events = state.eventResponses.map((response) => ({
+    key: `event-${response.event}`,
+    name: EVENT_WORDS[response.event].label,
+    response,
+  }));
+  return (
+    <View onLayout={onLayout} className="gap-3">
+      {width > 0 && rows.length > 0 ? (
+        <EffectAxis width={width} left={WAYS[state.signal].left} right={WAYS[state.signal].right} />
+      ) : null}
+      <View role="list" className="gap-3">
+        {[...rows, ...events].map(({ key, name, response }) => (
+          <View key={key} role="listitem">
+            <Strong>{name}</Strong>
+            {width > 0 ? (
+              <EffectBar
+                width={width}
+                domain={DOMAIN[state.signal]}
+                mean={response.mean}
+                low={response.mean - Z90 * response.sd}
+                high={response.mean + Z90 * response.sd}
+                expected={response.expected.mean}
+                label={`${name}: ${effectText(state.signal, response.mean)}`}
+              />
+            ) : null}
+            <Small className="text-ink">{effectInWords(state, response)}</Small>
+          </View>
+        ))}
+      </View>
+      {rows.length > 0 ? (
+        <Small>
+          Filled: what the readings show. Hollow: what the recipe reads as. Bar: nine times in ten.
+        </Small>
+      ) : null}
+    </View>
+  );
+}
+
+/** What cannot be told apart, and why. */
+function Confounded({ state, history }: { state: SignalState; history: HeadHistory }) {
+  const nameOf = (recipeId: string) => history.larder.lastVersion(recipeId)?.name ?? recipeId;
+  const together = firstUsesTogether(history.sessions);
+  if (state.entangled.length === 0 && together.length === 0) return null;
+  return (
+    <View className="gap-2">
+      <Heading level={2}>Not to be told apart</Heading>
+      {state.entangled.map(({ recipeIds: [one, other] }) => (
+        <Body key={`${one}-${other}`}>
+          {nameOf(one)} and {nameOf(other)} are always used together or close behind each other: what one does
+          cannot be told from what the other does. Use one without the other a few times, or start a trial.
+        </Body>
+      ))}
+      {together.map((group) => (
+        <Body key={group[0]?.recipeId}>
+          {group.map(({ recipeId }) => nameOf(recipeId)).join(', ')} were each used for the first time in the
+          week from {formatDay(group[0]!.day, 'd MMM')}: what changed then may be any of them.
+        </Body>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,13 @@
+import { SIGNALS } from '@/core/hair';
+import type { Measurement } from '@/core/readings';
+import { levelText } from './levelText';
+
+/** "Firmness −0.8, likely between −1.1 and −0.5" */
+export function measurementWords({
+  signal,
+  value,
+  sd,
+}: Pick<Measurement, 'signal' | 'value' | 'sd'>): string {
+  const unit = signal === 'breakage' ? ' pieces a day' : '';
+  return `${SIGNALS[signal].label} ${levelText(signal, value)}${unit}, likely between ${levelText(signal, value - sd)} and ${levelText(signal, value + sd)}`;
+}

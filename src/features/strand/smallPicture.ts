@@ -1,0 +1,32 @@
+import { ImageManipulator, SaveFormat } from 'expo-image-manipulator';
+import { launchImageLibraryAsync } from 'expo-image-picker';
+import { failed, ok, type Result } from '@/core/measures';
+import { PHOTO_LIMITS, type Photo } from '@/core/readings';
+
+type Picture = Pick<Photo, 'jpeg' | 'widthPx' | 'heightPx'>;
+
+/** Lets her choose or take a picture and makes it small. @returns null when she chose none */
+export async function smallPicture(): Promise<Result<Picture> | null> {
+  const chosen = await launchImageLibraryAsync({ mediaTypes: ['images'], allowsMultipleSelection: false });
+  const asset = chosen.assets?.[0];
+  if (chosen.canceled || !asset) return null;
+  try {
+    const { width, height } = asset;
+    const scale = Math.min(1, PHOTO_LIMITS.longSidePx / Math.max(width, height));
+    const size = {
+      width: Math.max(1, Math.round(width * scale)),
+      height: Math.max(1, Math.round(height * scale)),
+    };
+    const drawn = await ImageManipulator.manipulate(asset.uri).resize(size).renderAsync();
+    const saved = await drawn.saveAsync({
+      base64: true,
+      compress: PHOTO_LIMITS.quality,
+      format: SaveFormat.JPEG,
+    });
+    // Some browsers hand back a whole data address, some the base64 part alone.
+    const jpeg = (saved.base64 ?? '').replace(/^data:[^,]*,/, '');
+    return ok({ jpeg, widthPx: size.width, heightPx: size.height });
+  } catch {
+    return failed('not-a-picture', 'This file cannot be read as a picture; choose another.');
+  }
+}

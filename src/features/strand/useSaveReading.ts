@@ -1,0 +1,21 @@
+import { router } from 'expo-router';
+import type { Head } from '@/core/hair';
+import type { CalendarDay, Result } from '@/core/measures';
+import { readingOf, type Measured, type Moment, type Reading } from '@/core/readings';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useToday } from '../shared/useToday';
+
+/** Writes a reading of today down and goes to what it changed; a problem comes back. */
+export function useSaveReading(head: Head): (measured: Partial<Measured>, moment: Moment) => Result<Reading> {
+  const add = useAddRecords();
+  const today: CalendarDay = useToday();
+  return (measured, moment) => {
+    const made = readingOf(measured, { ...newStamp(), headId: head.headId, day: today, moment }, today);
+    if (made.ok) {
+      add([made.value], `The reading of ${head.name} is written down.`);
+      router.navigate('/strand');
+    }
+    return made;
+  };
+}
