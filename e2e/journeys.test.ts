@@ -26,7 +26,7 @@ async function takeReading(
   feel: string,
 ): Promise<void> {
   await browser.goto('/strand/reading');
-  await browser.sees('How is it today?');
+  await browser.sees('Write figures');
   for (const index of [0, 1, 2]) {
     if (released === null) await browser.pressId(`snapped-${index}`);
     await browser.write(`rest-${index}`, rest);
@@ -35,7 +35,7 @@ async function takeReading(
   }
   await browser.press(feel);
   await browser.pressId('save-reading');
-  await browser.sees('next seven days');
+  await browser.sees('is written down');
 }
 
 describe('a pasted recipe', () => {
@@ -80,6 +80,8 @@ describe('a reading', () => {
     expect(await browser.headline()).not.toMatch(/^Protein/);
 
     await takeReading(browser, ['60', '95', '85'], 'gummy');
+    await browser.sees('Much too soft');
+    await browser.goto('/week');
     await browser.sees('Protein ');
     expect(await browser.headline()).toMatch(/^Protein/);
 
@@ -88,6 +90,7 @@ describe('a reading', () => {
     await browser.goto('/week');
     await browser.sees('Protein');
     await takeReading(browser, ['60', '63', null], 'straw');
+    await browser.goto('/week');
     await browser.sees('Protein is held back');
     expect(await browser.headline()).toMatch(/^Moisture/);
   });
@@ -129,7 +132,7 @@ describe('a reading', () => {
     await browser.sees('That day has not come yet');
     await browser.write('reading-day', '2020-01-01');
     await browser.pressId('save-reading');
-    await browser.sees('next seven days');
+    await browser.sees('is written down');
   });
 });
 

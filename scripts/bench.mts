@@ -14,7 +14,7 @@ import { addDays, calendarDay, liveRecords } from '../src/core/measures';
 import { parseRecipe } from '../src/core/parsing';
 import { planProblem, weekSearch } from '../src/core/planning';
 import { RecipeSearch } from '../src/core/recipes';
-import { demoRecords } from '../src/core/simulation';
+import { demoRecords, fiveYears } from '../src/core/simulation';
 import { testRecipe } from '../src/core/testing';
 
 function medianMs(runs: number, work: () => unknown): number {
@@ -66,6 +66,21 @@ console.log(`demo data: ${medianMs(5, () => demoRecords(today)).toFixed(0)} ms`)
 const state = estimateHair(head, history, today);
 console.log(
   `state from eight weeks: ${medianMs(20, () => estimateHair(head, history, today)).toFixed(1)} ms`,
+);
+const thirty = Array.from({ length: 30 }, (_, index) =>
+  testRecipe(
+    `y${index}`,
+    [0, 3, 7, 12].map((step) => LINES[(index + step) % LINES.length] ?? ''),
+  ),
+);
+const years = [
+  ...records.filter(({ kind }) => kind === 'head'),
+  ...thirty,
+  ...fiveYears(head, thirty, today),
+];
+const longHistory = historyOf(years, head.headId);
+console.log(
+  `state from five years, ${longHistory.sessions.length} sessions with 30 recipes, ${longHistory.readings.length} readings: ${medianMs(9, () => estimateHair(head, longHistory, today)).toFixed(0)} ms`,
 );
 for (const weeks of [1, 4, 12]) {
   const problem = planProblem(head, history, state, today, weeks);

@@ -17,7 +17,8 @@ export type Underway = z.infer<typeof underwaySchema>;
 const allSchema = z.record(z.string().max(64), underwaySchema);
 type UnderwayByHead = z.infer<typeof allSchema>;
 
-const NOTHING: Underway = { taps: [], strands: [], dryingSince: null };
+const nothing = (): Underway => ({ taps: [], strands: [], dryingSince: null });
+const NOTHING = nothing();
 
 type OnHead<Part> = PayloadAction<{ readonly headId: string } & Part>;
 
@@ -28,21 +29,21 @@ export const underwaySlice = createSlice({
   reducers: {
     underwayLoaded: (_, action: PayloadAction<UnderwayByHead>) => action.payload,
     tapped(state, { payload: { headId, tap } }: OnHead<{ tap: Tap }>) {
-      const head = (state[headId] ??= structuredClone(NOTHING));
+      const head = (state[headId] ??= nothing());
       head.taps.push(tap);
     },
     untapped(state, { payload: { headId } }: OnHead<object>) {
       state[headId]?.taps.pop();
     },
     strandTaken(state, { payload: { headId, strand } }: OnHead<{ strand: Strand }>) {
-      const head = (state[headId] ??= structuredClone(NOTHING));
+      const head = (state[headId] ??= nothing());
       head.strands.push(strand);
     },
     strandDropped(state, { payload: { headId, index } }: OnHead<{ index: number }>) {
       state[headId]?.strands.splice(index, 1);
     },
     dryingStarted(state, { payload: { headId, at } }: OnHead<{ at: string }>) {
-      const head = (state[headId] ??= structuredClone(NOTHING));
+      const head = (state[headId] ??= nothing());
       head.dryingSince = at;
     },
     /** One part is done with: saved as a reading, or given up. */

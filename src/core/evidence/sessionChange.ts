@@ -6,6 +6,9 @@ import type { Session } from '../sessions';
 /** Hair is read dry one or two days after; later something else may have moved it. */
 const READ_AGAIN_WITHIN_DAYS = 2;
 
+/** The count that tells of a treatment is the next one, if it is not too long ago. */
+const COUNT_WITHIN_DAYS = 14;
+
 export interface SessionChange {
   readonly before: Estimate;
   readonly after: Estimate;
@@ -29,7 +32,7 @@ export function readingOn(reading: Reading, signal: SignalId, head: Head): Estim
 
 /**
  * The readings around one treatment day: the last one before it on that day, and the dry one of the next two days or, failing that, the wet
- * one after it. No model, only two readings and their errors.
+ * one after it. Breakage is counted over days, so its two are that day's count and the next. No model, only two readings and their errors.
  * @returns null where one of the two is missing
  */
 export function sessionChange(
@@ -38,16 +41,9 @@ export function sessionChange(
   readings: readonly Reading[],
   head: Head,
 ): SessionChange | null {
-  const last = (wanted: (reading: Reading) => boolean) => {
-    const of = readings.filter((reading) => wanted(reading) && readingOn(reading, signal, head) !== null);
-    return of.at(-1);
-  };
-  const before = last((reading) => reading.day === day && reading.moment === 'before');
-  const dry = last((reading) => {
-    const since = daysBetween(day, reading.day);
-    return reading.moment === 'dry' && since >= 1 && since <= READ_AGAIN_WITHIN_DAYS;
-  });
-  const after = dry ?? last((reading) => reading.day === day && reading.moment === 'after');
+  const telling = readings.filter((reading) => readingOn(reading, signal, head) !== null);
+  const before = telling.filter((reading) => reading.day === day && reading.moment === 'before').at(-1);
+  const after = signal === 'breakage' ? nextCount(telling, day) : readAgain(telling, day);
   const [from, to] = [before, after].map((reading) => reading && readingOn(reading, signal, head));
   if (!from || !to || !after) return null;
   return {
@@ -58,21 +54,38 @@ export function sessionChange(
   };
 }
 
+function readAgain(readings: readonly Reading[], day: Session['day']): Reading | undefined {
+  const dry = readings.filter((reading) => {
+    const since = daysBetween(day, reading.day);
+    return reading.moment === 'dry' && since >= 1 && since <= READ_AGAIN_WITHIN_DAYS;
+  });
+  return dry.at(-1) ?? readings.filter((reading) => reading.day === day && reading.moment === 'after').at(-1);
+}
+
+function nextCount(readings: readonly Reading[], day: Session['day']): Reading | undefined {
+  return readings
+    .filter((reading) => reading.day > day && daysBetween(day, reading.day) <= COUNT_WITHIN_DAYS)
+    .sort((one, other) => (one.day < other.day ? -1 : 1))[0];
+}
+
 /** What is shown as 0.0 is no change. */
 const UNCHANGED = 0.05;
 
+const WAYS: Record<Exclude<SignalId, 'breakage'>, readonly [string, string]> = {
+  firmness: ['softer', 'firmer'],
+  porosity: ['less porous', 'more porous'],
+};
+
 /** "softer by 0.8, more than the error of the two readings (±0.6)" */
 export function changeWords(signal: SignalId, { mean, sd }: Estimate): string {
-  const WAYS: Record<SignalId, readonly [string, string]> = {
-    firmness: ['softer', 'firmer'],
-    breakage: ['breaking less', 'breaking more'],
-    porosity: ['less porous', 'more porous'],
-  };
-  if (Math.abs(mean) < UNCHANGED) return `unchanged, with an error of ±${(Z90 * sd).toFixed(1)}`;
+  const half = Z90 * sd;
+  const isBeyond = Math.abs(mean) > half;
+  const judged = isBeyond ? 'more than the error of the two' : 'within the error of the two';
+  if (signal === 'breakage') {
+    const [ratio, low, high] = [mean, mean - half, mean + half].map((value) => Math.exp(value).toFixed(1));
+    return `${ratio} times as many pieces a day, ${judged} counts (${low} to ${high})`;
+  }
+  if (Math.abs(mean) < UNCHANGED) return `unchanged, with an error of ±${half.toFixed(1)}`;
   const way = WAYS[signal][mean > 0 ? 1 : 0];
-  const size = Math.abs(mean).toFixed(1);
-  const error = (Z90 * sd).toFixed(1);
-  return Math.abs(mean) > Z90 * sd
-    ? `${way} by ${size}, more than the error of the two readings (±${error})`
-    : `${way} by ${size}, within the error of the two readings (±${error})`;
+  return `${way} by ${Math.abs(mean).toFixed(1)}, ${judged} readings (±${half.toFixed(1)})`;
 }

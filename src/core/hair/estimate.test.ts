@@ -162,3 +162,76 @@ describe('the normal distribution', () => {
     expect(below + within + above).toBeCloseTo(1, 9);
   });
 });
+
+describe('readings that are not what they seem', () => {
+  const steady = [-20, -16, -12, -8, -4].map((back) =>
+    reading(`s${back}`, {
+      day: addDays(today, back),
+      strands: Array.from({ length: 5 }, () => testStrand(60, 78, 61)),
+    }),
+  );
+  const slip = reading('slip', {
+    day: addDays(today, -2),
+    strands: Array.from({ length: 5 }, () => testStrand(60, 168, 160)),
+  });
+
+  it('a mistyped length is marked as off and moves the level little', () => {
+    const without = estimateHair(head, { ...nothing, readings: steady }, today).signals.firmness;
+    const { mean, measurements } = estimateHair(head, { ...nothing, readings: [...steady, slip] }, today)
+      .signals.firmness;
+    expect(measurements.map(({ off }) => off)).toEqual([false, false, false, false, false, true]);
+    expect(Math.abs(mean - without.mean)).toBeLessThan(0.45);
+  });
+
+  it('two of them on different days are believed: something happened to the hair', () => {
+    const again = { ...slip, id: 'again', day: addDays(today, -1) };
+    const { mean } = estimateHair(head, { ...nothing, readings: [...steady, slip, again] }, today).signals
+      .firmness;
+    expect(mean).toBeLessThan(-0.9);
+  });
+
+  it('one that was written twice counts once', () => {
+    const twice = [...steady, { ...steady[0]!, id: 'twice' }];
+    const state = estimateHair(head, { ...nothing, readings: twice }, today);
+    expect(state.readingCount).toBe(steady.length);
+    expect(state.signals.firmness.mean).toBe(
+      estimateHair(head, { ...nothing, readings: steady }, today).signals.firmness.mean,
+    );
+  });
+});
+
+describe('two recipes that are always used together', () => {
+  const gel = testRecipe('gel', ['3 tbsp linseed, soaked', '300 ml water']);
+  const set = testRecipe('set', ['200 ml rice water', '15 ml hydrolysed silk']);
+  const days = [-30, -25, -20, -15, -10, -5].map((back) => addDays(today, back));
+  const readings = days.flatMap((day, index) => [
+    testReading(day, { feel: 0 }, { id: `b${index}` }),
+    testReading(addDays(day, 1), { feel: 1 }, { id: `a${index}`, moment: 'dry' }),
+  ]);
+  const stateOf = (sessions: ReturnType<typeof testSession>[]) =>
+    estimateHair(head, testHistory({ recipes: [gel, set], sessions, readings }), today).signals.firmness;
+
+  it('cannot be told apart, and it is said', () => {
+    const together = days.flatMap((day) => [testSession('gel', day), testSession('set', day)]);
+    expect(stateOf(together).entangled).toMatchObject([{ recipeIds: ['gel', 'set'] }]);
+    const apart = days.map((day, index) => testSession(index % 2 === 0 ? 'gel' : 'set', day));
+    expect(stateOf(apart).entangled).toEqual([]);
+  });
+});
+
+describe('the dose of a session', () => {
+  const gelatin = testRecipe('set', ['12 g gelatin', '150 ml water']);
+  const levelAfter = (grams: number | null) =>
+    estimateHair(
+      head,
+      testHistory({ recipes: [gelatin], sessions: [testSession('set', addDays(today, -1), { grams })] }),
+      today,
+    ).signals.firmness.mean;
+
+  it('grows with the grams that went on, ever less', () => {
+    const [little, usual, much] = [60, 120, 240].map(levelAfter);
+    expect(little).toBeLessThan(usual!);
+    expect(usual).toBeLessThan(much!);
+    expect(much! - usual!).toBeLessThan(usual! - little!);
+  });
+});

@@ -90,6 +90,7 @@ function estimateSignal(
       rest: { mean: level / 2, sd: model.restSd },
       effects: sources.map((source) => source.prior[signal]),
       dailySd: model.dailySd,
+      halfLifeGridDays: model.halfLifeGridDays,
       overdispersion: TALLY.overdispersion,
     },
     steps.map((step): LevelStep => ({ ...step, day: Math.max(0, daysBetween(firstDay, step.day)) })),

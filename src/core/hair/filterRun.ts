@@ -37,8 +37,16 @@ export interface LevelModel {
   readonly rest: Prior;
   readonly effects: readonly Prior[];
   readonly dailySd: number;
+  /** Half-lives of a departure from the resting level over which the estimate is averaged, days. */
+  readonly halfLifeGridDays: readonly number[];
   /** Of counts; see countLogLikelihood. */
   readonly overdispersion: number;
+}
+
+/** Keeps what a filter does, for the smoother. */
+export interface Recorder {
+  readonly tape: TapeEntry[];
+  readonly isMarked: (day: number) => boolean;
 }
 
 /** Two measurements off to the same side: something happened that nobody wrote down. It may have moved the level by this, 1 sd. */
@@ -47,13 +55,13 @@ export const UNSEEN_MOVE_SD = 1;
 /** One filter under one hypothesis, run day by day. */
 export class FilterRun {
   readonly state: KalmanState;
-  readonly tape: TapeEntry[] = [];
   readonly retention: number;
   logLikelihood = 0;
   /** Indices of steps whose measurement was probably off. */
   readonly off: number[] = [];
   private day = 0;
   private next = 0;
+  private readonly scratch: Float64Array;
   private readonly waiting = { precision: 0, weighed: 0 };
   private lastOff: { readonly side: number; readonly day: number } | null = null;
 
@@ -61,19 +69,21 @@ export class FilterRun {
     readonly hypothesis: Hypothesis,
     private readonly model: LevelModel,
     private readonly steps: readonly LevelStep[],
-    private readonly isMarked: (day: number) => boolean,
+    /** What is needed to look back; most hypotheses are given up and need none. */
+    private readonly recorder: Recorder | null = null,
   ) {
     this.retention = 2 ** (-1 / hypothesis.halfLifeDays);
     this.state = startState(model.level, model.rest, model.effects);
+    this.scratch = new Float64Array(this.state.size);
   }
 
-  /** Runs to the end of a day, that day included, with a mark at the end of each that is marked. */
+  /** Runs to the end of a day, that day included, with a mark at the end of each that is to be looked back on. */
   runTo(lastDay: number): void {
     const dailySd = this.model.dailySd * this.hypothesis.dailyFactor;
     for (; this.day <= lastDay; this.day++) {
       if (this.day > 0) {
         passDay(this.state, this.retention, dailySd);
-        this.tape.push({ what: 'day', retention: this.retention });
+        this.recorder?.tape.push({ what: 'day', retention: this.retention });
       }
       for (
         let step = this.steps[this.next];
@@ -82,7 +92,7 @@ export class FilterRun {
       )
         this.take(step);
       this.settle();
-      if (this.isMarked(this.day)) this.tape.push(markOf(this.state));
+      if (this.recorder?.isMarked(this.day)) this.recorder.tape.push(markOf(this.state));
     }
   }
 
@@ -90,7 +100,7 @@ export class FilterRun {
     if (step.what === 'push') {
       this.settle();
       push(this.state, step.effect, step.dose);
-      this.tape.push({ what: 'push', effect: step.effect, dose: step.dose });
+      this.recorder?.tape.push({ what: 'push', effect: step.effect, dose: step.dose });
       return;
     }
     let judged = this.judge(step.measurement);
@@ -125,7 +135,9 @@ export class FilterRun {
   private settle(): void {
     const { precision, weighed } = this.waiting;
     if (precision === 0) return;
-    this.tape.push({ what: 'observe', ...observe(this.state, weighed / precision, 1 / precision) });
+    const gain = this.recorder ? new Float64Array(this.state.size) : this.scratch;
+    const observation = observe(this.state, weighed / precision, 1 / precision, gain);
+    this.recorder?.tape.push({ what: 'observe', ...observation });
     this.waiting.precision = 0;
     this.waiting.weighed = 0;
   }

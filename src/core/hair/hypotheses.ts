@@ -1,8 +1,5 @@
 import { FilterRun, type Hypothesis, type LevelModel, type LevelStep } from './filterRun';
 
-/** Half-lives of a departure from the resting level, days; the grid over which the estimate is averaged. */
-export const HALF_LIFE_GRID_DAYS = [3, 5, 8, 12, 19, 30] as const;
-
 /**
  * How much larger or smaller than usual the errors of this head's measurements may be, with what is believed of each beforehand:
  * most people measure about as the protocol supposes.
@@ -22,8 +19,8 @@ export const DAILY_FACTORS = [
 
 /** Days between two looks at which hypotheses are still worth running. */
 const LOOK_EVERY_DAYS = 30;
-/** A hypothesis this much behind the best, natural logarithm, is given up: its weight is under 1 in 3,000. */
-const GIVE_UP = 8;
+/** A hypothesis this much behind the best, natural logarithm, is given up: its weight is under 1 in 400. */
+const GIVE_UP = 6;
 
 export interface WeighedRun {
   readonly run: FilterRun;
@@ -31,26 +28,24 @@ export interface WeighedRun {
   readonly weight: number;
 }
 
-const GRID: readonly { readonly hypothesis: Hypothesis; readonly logWeight: number }[] =
-  HALF_LIFE_GRID_DAYS.flatMap((halfLifeDays) =>
+function gridOf(
+  halfLives: readonly number[],
+): { readonly hypothesis: Hypothesis; readonly logWeight: number }[] {
+  return halfLives.flatMap((halfLifeDays) =>
     ERROR_FACTORS.flatMap((error) =>
       DAILY_FACTORS.map((daily) => ({
         hypothesis: { halfLifeDays, errorFactor: error.factor, dailyFactor: daily.factor },
-        logWeight: Math.log((error.weight * daily.weight) / HALF_LIFE_GRID_DAYS.length),
+        logWeight: Math.log((error.weight * daily.weight) / halfLives.length),
       })),
     ),
   );
+}
 
 /** All hypotheses that the steps up to `lastDay` leave standing, weighed by their marginal likelihood. */
-export function weighedRuns(
-  model: LevelModel,
-  steps: readonly LevelStep[],
-  lastDay: number,
-  isMarked: (day: number) => boolean,
-): WeighedRun[] {
-  let runs = GRID.map(({ hypothesis, logWeight }) => ({
+export function weighedRuns(model: LevelModel, steps: readonly LevelStep[], lastDay: number): WeighedRun[] {
+  let runs = gridOf(model.halfLifeGridDays).map(({ hypothesis, logWeight }) => ({
     logWeight,
-    run: new FilterRun(hypothesis, model, steps, isMarked),
+    run: new FilterRun(hypothesis, model, steps),
   }));
   for (let day = Math.min(LOOK_EVERY_DAYS, lastDay); ; day = Math.min(day + LOOK_EVERY_DAYS, lastDay)) {
     for (const { run } of runs) run.runTo(day);

@@ -37,12 +37,11 @@ export function judgedValue(level: Moments, value: number, errorVariance: number
  * variance (assumed density filtering), as the one measurement that would have led there.
  */
 export function judgedCount(before: Moments, count: Count, overdispersion: number): Judged {
-  const meant = countLogLikelihood(count, overdispersion);
-  const wild = countLogLikelihood(count, overdispersion * OFF.errorFactor ** 2);
-  const moments = posteriorMoments(before, (level) => ({
-    meant: Math.log(1 - OFF.share) + meant(level),
-    off: Math.log(OFF.share) + wild(level),
-  }));
+  const moments = posteriorMoments(
+    before,
+    countLogLikelihood(count, overdispersion),
+    countLogLikelihood(count, overdispersion * OFF.errorFactor ** 2),
+  );
   // A count so odd that it would leave the level less certain than before is not taken in.
   const precision = Math.max(1 / moments.variance - 1 / before.variance, 1e-9);
   const value = before.mean + (moments.mean - before.mean) * (1 + 1 / (precision * before.variance));
@@ -54,38 +53,43 @@ export function judgedCount(before: Moments, count: Count, overdispersion: numbe
   };
 }
 
-/** Points of the trapezoid rule, and how many standard deviations of the prior they span to each side. */
-const GRID = { points: 61, span: 6 } as const;
+/**
+ * The trapezoid rule over the prior: points three tenths of a standard deviation apart, out to six of them on each side. On a Gaussian times a smooth likelihood
+ * its error is far below that of the likelihood itself; judged.test.ts holds it to a sum of fourteen thousand points.
+ */
+const STEP = 0.3;
+const POINTS = Float64Array.from({ length: 41 }, (_, index) => (index - 20) * STEP);
+const meantAt = new Float64Array(POINTS.length);
+const offAt = new Float64Array(POINTS.length);
 
-function posteriorMoments(
-  { mean, variance }: Moments,
-  logLikelihood: (level: number) => { meant: number; off: number },
-) {
+type LogLikelihood = (level: number) => number;
+
+function posteriorMoments({ mean, variance }: Moments, meant: LogLikelihood, wild: LogLikelihood) {
   const sd = Math.sqrt(variance);
-  const step = (2 * GRID.span) / (GRID.points - 1);
-  const levels = Array.from({ length: GRID.points }, (_, index) => -GRID.span + index * step);
-  const at = levels.map((z) => logLikelihood(mean + sd * z));
-  const greatest = Math.max(
-    ...at.map(({ meant, off }, index) => Math.max(meant, off) - levels[index]! ** 2 / 2),
-  );
-  let total = 0;
-  let totalOff = 0;
-  let first = 0;
-  let second = 0;
-  at.forEach(({ meant, off }, index) => {
-    const z = levels[index]!;
-    const ofOff = Math.exp(off - z ** 2 / 2 - greatest);
-    const weight = Math.exp(meant - z ** 2 / 2 - greatest) + ofOff;
+  const [logMeant, logOff] = [Math.log(1 - OFF.share), Math.log(OFF.share)];
+  let greatest = -Infinity;
+  for (let index = 0; index < POINTS.length; index++) {
+    const z = POINTS[index]!;
+    const level = mean + sd * z;
+    meantAt[index] = logMeant + meant(level) - (z * z) / 2;
+    offAt[index] = logOff + wild(level) - (z * z) / 2;
+    greatest = Math.max(greatest, meantAt[index]!, offAt[index]!);
+  }
+  let [total, totalOff, first, second] = [0, 0, 0, 0];
+  for (let index = 0; index < POINTS.length; index++) {
+    const z = POINTS[index]!;
+    const ofOff = Math.exp(offAt[index]! - greatest);
+    const weight = Math.exp(meantAt[index]! - greatest) + ofOff;
     total += weight;
     totalOff += ofOff;
     first += weight * z;
     second += weight * z * z;
-  });
+  }
   const z = first / total;
   return {
     mean: mean + sd * z,
     variance: variance * Math.max(second / total - z * z, 1e-6),
-    logLikelihood: greatest + Math.log((total * step) / Math.sqrt(2 * Math.PI)),
+    logLikelihood: greatest + Math.log((total * STEP) / Math.sqrt(2 * Math.PI)),
     off: totalOff / total,
   };
 }

@@ -10,7 +10,7 @@ export interface KalmanState {
   /** 2 + K. */
   readonly size: number;
   readonly mean: Float64Array;
-  /** Symmetric, size × size, row by row. */
+  /** Symmetric, size × size, row by row; only the half on and above the diagonal is kept up. */
   readonly covariance: Float64Array;
 }
 
@@ -38,22 +38,20 @@ export function startState(level: Prior, rest: Prior, effects: readonly Prior[])
   return { size, mean: Float64Array.from(priors, (prior) => prior.mean), covariance };
 }
 
-/** Replaces the level by keep·level + weight·other, in place: its mean, and its row and column of the covariance. */
+/** Replaces the level by keep·level + weight·other, in place: its mean, and its row of the covariance. */
 function moveLevel(state: KalmanState, keep: number, other: number, weight: number, noise: number): void {
   const { size, mean, covariance } = state;
   invariant(other > LEVEL && other < size, 'no such effect in the state');
   mean[LEVEL] = keep * mean[LEVEL]! + weight * mean[other]!;
-  const otherRow = other * size;
   const variance =
     keep * keep * covariance[0]! +
     2 * keep * weight * covariance[other]! +
-    weight * weight * covariance[otherRow + other]! +
+    weight * weight * covariance[other * size + other]! +
     noise;
-  for (let column = 1; column < size; column++) {
-    const value = keep * covariance[column]! + weight * covariance[otherRow + column]!;
-    covariance[column] = value;
-    covariance[column * size] = value;
-  }
+  for (let column = 1; column < other; column++)
+    covariance[column] = keep * covariance[column]! + weight * covariance[column * size + other]!;
+  for (let column = other; column < size; column++)
+    covariance[column] = keep * covariance[column]! + weight * covariance[other * size + column]!;
   covariance[0] = variance;
 }
 
@@ -82,21 +80,30 @@ export interface Observation {
   readonly gain: Float64Array;
 }
 
-/** The level is measured, with an error of this variance. */
-export function observe(state: KalmanState, value: number, errorVariance: number): Observation {
+/**
+ * The level is measured, with an error of this variance.
+ * @param gain room for one weight a state; written over
+ */
+export function observe(
+  state: KalmanState,
+  value: number,
+  errorVariance: number,
+  gain: Float64Array = new Float64Array(state.size),
+): Observation {
   const { size, mean, covariance } = state;
   const variance = covariance[0]! + errorVariance;
   const surprise = value - mean[LEVEL]!;
-  const levelRow = covariance.slice(0, size);
-  const gain = levelRow.map((covarianceWithLevel) => covarianceWithLevel / variance);
+  for (let row = 0; row < size; row++) gain[row] = covariance[row]! / variance;
   for (let row = 0; row < size; row++) {
     const weight = gain[row]!;
     // What has never been used hangs together with nothing yet.
     if (weight === 0) continue;
     mean[row] = mean[row]! + weight * surprise;
+    // Less weight × the level's row, which is the gain times the variance.
+    const taken = weight * variance;
     const start = row * size;
-    for (let column = 0; column < size; column++)
-      covariance[start + column] = covariance[start + column]! - weight * levelRow[column]!;
+    for (let column = row; column < size; column++)
+      covariance[start + column] = covariance[start + column]! - taken * gain[column]!;
   }
   return { surprise, variance, gain };
 }
@@ -115,12 +122,9 @@ export function effectOf(state: KalmanState, effect: number): Moments {
 
 /** Covariance of two effects. */
 export function covarianceOf({ size, covariance }: KalmanState, effect: number, other: number): number {
-  const value = covariance[(FIRST_EFFECT + effect) * size + FIRST_EFFECT + other];
-  invariant(
-    value !== undefined && effect + FIRST_EFFECT < size && other + FIRST_EFFECT < size,
-    'no such effect',
-  );
-  return value;
+  const [row, column] = [Math.min(effect, other) + FIRST_EFFECT, Math.max(effect, other) + FIRST_EFFECT];
+  invariant(row >= FIRST_EFFECT && column < size, 'no such effect in the state');
+  return covariance[row * size + column]!;
 }
 
 /** The part of a state that the passing of days moves, as a state of its own: all that a forecast without pushes needs. */
@@ -128,6 +132,6 @@ export function levelAndRest({ size, mean, covariance }: KalmanState): KalmanSta
   return {
     size: FIRST_EFFECT,
     mean: mean.slice(0, FIRST_EFFECT),
-    covariance: Float64Array.of(covariance[0]!, covariance[1]!, covariance[size]!, covariance[size + 1]!),
+    covariance: Float64Array.of(covariance[0]!, covariance[1]!, covariance[1]!, covariance[size + 1]!),
   };
 }

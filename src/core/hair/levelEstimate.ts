@@ -1,11 +1,11 @@
-import type { LevelModel, LevelStep } from './filterRun';
+import { FilterRun, type LevelModel, type LevelStep } from './filterRun';
 import { weighedRuns, type WeighedRun } from './hypotheses';
 import { covarianceOf, effectOf, levelAndRest, levelOf, passDay, type Moments } from './kalman';
 import { smoothedLevels } from './smoother';
 import type { Estimate } from './hairState';
 
-/** Hypotheses under this weight are left out of the picture of the past; together they hold a few hundredths. */
-const LEAST_WEIGHT_TO_LOOK_BACK = 0.01;
+/** The past is looked back on under the likeliest hypotheses: as many as hold this share, and not more than so many. */
+const LOOK_BACK = { share: 0.9, hypotheses: 3 } as const;
 /** Days that are looked back on one by one; what lies longer ago, week by week. */
 const DAILY_FOR_DAYS = 366;
 
@@ -41,7 +41,7 @@ export function estimateLevel(
   daysAhead: number,
 ): LevelEstimate {
   const isMarked = (day: number) => lastDay - day <= DAILY_FOR_DAYS || day % 7 === 0;
-  const runs = weighedRuns(model, steps, lastDay, isMarked);
+  const runs = weighedRuns(model, steps, lastDay);
   const markedDays = Array.from({ length: lastDay + 1 }, (_, day) => day).filter(isMarked);
   const mix = (momentsOf: (run: WeighedRun['run']) => Moments) =>
     mixed(runs.map(({ run, weight }) => ({ ...momentsOf(run), weight })));
@@ -51,7 +51,10 @@ export function estimateLevel(
   const best = runs.reduce((a, b) => (b.weight > a.weight ? b : a));
   return {
     now: mix((run) => levelOf(run.state)),
-    past: lookedBack(runs).map((level, index) => ({ day: markedDays[index] ?? lastDay, ...level })),
+    past: lookedBack(runs, model, steps, lastDay, isMarked).map((level, index) => ({
+      day: markedDays[index] ?? lastDay,
+      ...level,
+    })),
     ahead: lookedAhead(runs, model.dailySd, daysAhead),
     effects,
     correlation: (effect, other) => {
@@ -70,13 +73,27 @@ export function estimateLevel(
   };
 }
 
-function lookedBack(runs: readonly WeighedRun[]): Estimate[] {
-  const likely = runs.filter(({ weight }) => weight >= LEAST_WEIGHT_TO_LOOK_BACK);
+/** Runs the likeliest hypotheses once more, keeping what is needed to go back over them. */
+function lookedBack(
+  runs: readonly WeighedRun[],
+  model: LevelModel,
+  steps: readonly LevelStep[],
+  lastDay: number,
+  isMarked: (day: number) => boolean,
+): Estimate[] {
+  const sorted = [...runs].sort((a, b) => b.weight - a.weight);
+  let held = 0;
+  const likely = sorted.filter(({ weight }, index) => {
+    const isWanted = index === 0 || (held < LOOK_BACK.share && index < LOOK_BACK.hypotheses);
+    held += weight;
+    return isWanted;
+  });
   const total = likely.reduce((sum, { weight }) => sum + weight, 0);
-  const paths = likely.map(({ run, weight }) => ({
-    weight: weight / total,
-    levels: smoothedLevels(run.tape, run.state.size),
-  }));
+  const paths = likely.map(({ run, weight }) => {
+    const recorder = { tape: [], isMarked };
+    new FilterRun(run.hypothesis, model, steps, recorder).runTo(lastDay);
+    return { weight: weight / total, levels: smoothedLevels(recorder.tape, run.state.size) };
+  });
   const days = paths[0]?.levels.length ?? 0;
   return Array.from({ length: days }, (_, day) =>
     mixed(paths.flatMap(({ levels, weight }) => (levels[day] ? [{ ...levels[day], weight }] : []))),

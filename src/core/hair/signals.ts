@@ -22,6 +22,8 @@ export interface SignalModel {
   readonly restSd: number;
   /** 1 sd of what a day adds by itself. */
   readonly dailySd: number;
+  /** Half-lives of a departure from rest over which the estimate is averaged, days; fewer where readings tell less of them. */
+  readonly halfLifeGridDays: readonly number[];
   /** 1 sd of a treatment's or an event's effect around its prior. */
   readonly effectSd: number;
 }
@@ -41,6 +43,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
     startSd: 0.7,
     restSd: 0.4,
     dailySd: 0.25,
+    halfLifeGridDays: [3, 5, 8, 12, 19, 30],
     effectSd: 0.3,
   },
   breakage: {
@@ -52,6 +55,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
     startSd: 0.8,
     restSd: 0.5,
     dailySd: 0.15,
+    halfLifeGridDays: [4, 10, 25],
     effectSd: 0.2,
   },
   porosity: {
@@ -63,6 +67,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
     startSd: 0.7,
     restSd: 0.5,
     dailySd: 0.05,
+    halfLifeGridDays: [4, 10, 25],
     effectSd: 0.15,
   },
 };

@@ -56,12 +56,19 @@ function recipeSource(version: RecipeVersion, school: School, larder: Larder): E
   };
 }
 
+function contentOf({ id: _, recordedAt: __, corrects: ___, ...content }: Reading): string {
+  return JSON.stringify(content);
+}
+
 /** A reading that was written down twice, word for word, is one reading. */
 export function withoutDoubles(readings: readonly Reading[]): Reading[] {
-  const seen = new Set<string>();
-  return readings.filter(({ id: _, recordedAt: __, corrects: ___, ...content }) => {
-    const key = JSON.stringify(content);
-    return seen.has(key) ? false : seen.add(key);
+  const seen = new Map<string, Reading[]>();
+  return readings.filter((reading) => {
+    const when = `${reading.day} ${reading.moment}`;
+    const others = seen.get(when) ?? [];
+    if (others.some((other) => contentOf(other) === contentOf(reading))) return false;
+    seen.set(when, [...others, reading]);
+    return true;
   });
 }
 

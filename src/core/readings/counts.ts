@@ -50,10 +50,12 @@ export function countLogLikelihood(
   overdispersion: number,
 ): (logRate: number) => number {
   const shape = 1 / overdispersion;
-  const constant = logGamma(pieces + shape) - logGamma(shape) - logGamma(pieces + 1);
-  return (atLogRate) => {
-    const expected = days * Math.exp(atLogRate);
-    const total = Math.log(shape + expected);
-    return constant + shape * (Math.log(shape) - total) + pieces * (Math.log(days) + atLogRate - total);
-  };
+  const constant =
+    logGamma(pieces + shape) -
+    logGamma(shape) -
+    logGamma(pieces + 1) +
+    shape * Math.log(shape) +
+    pieces * Math.log(days);
+  return (atLogRate) =>
+    constant + pieces * atLogRate - (shape + pieces) * Math.log(shape + days * Math.exp(atLogRate));
 }

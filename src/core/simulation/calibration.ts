@@ -1,5 +1,5 @@
 import { randomLcg, randomNormal, randomUniform } from 'd3-random';
-import { estimateLevel, Z90, type LevelModel, type LevelStep } from '../hair';
+import { estimateLevel, SIGNALS, Z90, type LevelModel, type LevelStep } from '../hair';
 
 /** What a made-up head is, and how it is lived and read. Units of the signal, where the lane is about ±0.5. */
 export interface CalibrationSetting {
@@ -103,6 +103,7 @@ function lived(setting: CalibrationSetting, seed: number): Lived {
     ...PRIOR,
     effects: priors.map((mean) => ({ mean, sd: AS_PROMISED.effectSpread })),
     dailySd: SUPPOSED.dailyNoise,
+    halfLifeGridDays: SIGNALS.firmness.halfLifeGridDays,
     overdispersion: 0.1,
   };
   const estimate = estimateLevel(model, steps, lastDay, 1);

@@ -7,3 +7,4 @@ export {
   type CalibrationRow,
   type CalibrationSetting,
 } from './calibration';
+export { fiveYears } from './fiveYears';

@@ -88,7 +88,7 @@ export function FormChoice<Draft extends FieldValues>({
   help,
   options,
 }: FormChoiceProps<Draft>) {
-  const { field } = useController({ control, name });
+  const { field, fieldState } = useController({ control, name });
   return (
     <FieldGroup label={label} help={help}>
       <Choice<string | number>
@@ -97,6 +97,7 @@ export function FormChoice<Draft extends FieldValues>({
         value={field.value as string | number | null}
         onChange={field.onChange}
       />
+      {fieldState.error?.message ? <Problem live>{fieldState.error.message}</Problem> : null}
     </FieldGroup>
   );
 }

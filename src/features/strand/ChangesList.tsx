@@ -1,12 +1,19 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { changeWords, sessionChange } from '@/core/evidence';
+import { changeWords, sessionChange, type SessionChange } from '@/core/evidence';
 import type { Head, HeadHistory } from '@/core/hair';
 import { formatDay } from '@/core/measures';
 import type { SignalId } from '@/core/readings';
 import { Button, Heading, Small, Strong } from '@/ui';
 
 const ROWS_AT_ONCE = 6;
+
+/** With when it was read again; a count has no such moment. */
+function changeText(signal: SignalId, { change, afterMoment }: SessionChange): string {
+  const words = changeWords(signal, change);
+  if (signal === 'breakage') return words;
+  return `${words}, read ${afterMoment === 'dry' ? 'dry' : 'wet, the same day'}`;
+}
 
 interface ChangesListProps {
   readonly head: Head;
@@ -32,8 +39,8 @@ export function ChangesList({ head, history, signal }: ChangesListProps) {
               </Strong>
               <Small>
                 {change
-                  ? `${changeWords(signal, change.change)}, read ${change.afterMoment === 'dry' ? 'dry' : 'wet, the same day'}`
-                  : 'no reading before and after'}
+                  ? changeText(signal, change)
+                  : `no ${signal === 'breakage' ? 'count' : 'reading'} before and after`}
               </Small>
             </View>
           );

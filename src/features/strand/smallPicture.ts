@@ -7,10 +7,10 @@ type Picture = Pick<Photo, 'jpeg' | 'widthPx' | 'heightPx'>;
 
 /** Lets her choose or take a picture and makes it small. @returns null when she chose none */
 export async function smallPicture(): Promise<Result<Picture> | null> {
-  const chosen = await launchImageLibraryAsync({ mediaTypes: ['images'], allowsMultipleSelection: false });
-  const asset = chosen.assets?.[0];
-  if (chosen.canceled || !asset) return null;
   try {
+    const chosen = await launchImageLibraryAsync({ mediaTypes: ['images'] });
+    const asset = chosen.assets?.[0];
+    if (chosen.canceled || !asset) return null;
     const { width, height } = asset;
     const scale = Math.min(1, PHOTO_LIMITS.longSidePx / Math.max(width, height));
     const size = {

@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { formatDay } from '@/core/measures';
-import { Body, Button, Heading, Screen, Small, Strong } from '@/ui';
+import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
 import { HeadPicker } from '../shared/HeadPicker';
 import { useHairAnswer, type HairAnswer } from '../shared/HairAnswer';
