@@ -12,6 +12,7 @@ const CORE = [
   'sessions',
   'trials',
   'hair',
+  'estimation',
   'evidence',
   'batches',
   'pantry',

@@ -10,7 +10,8 @@ import {
   type Verdict,
 } from '../src/core/classification';
 import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '../src/core/exchange';
-import { estimateHair, lastingDays, SIGNALS, type SignalState, type Head } from '../src/core/hair';
+import { estimateHair } from '../src/core/estimation';
+import { lastingDays, SIGNALS, type SignalState, type Head } from '../src/core/hair';
 import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';
 import { MOST_WEEKS, planProblem, weekSearch } from '../src/core/planning';
 import { CATALOGUE_LARDER, readLines, unreadLines, weighedLines, type ParsedLine } from '../src/core/recipes';

@@ -9,7 +9,7 @@ import {
   unpackRecord,
   type StoredRecord,
 } from '../src/core/exchange';
-import { estimateHair } from '../src/core/hair';
+import { estimateHair } from '../src/core/estimation';
 import { addDays, calendarDay, liveRecords } from '../src/core/measures';
 import { parseRecipe } from '../src/core/parsing';
 import { planProblem, weekSearch } from '../src/core/planning';

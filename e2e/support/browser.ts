@@ -11,6 +11,19 @@ type Size = typeof PHONE | typeof WIDE;
 const PATIENCE_MS = 15_000;
 const PRESSES = 3;
 
+/** Whether anything lies in the browser's store: the demo is written at one go. */
+const IS_STORED = `
+  const done = arguments[0];
+  const open = indexedDB.open('velvet-rhythm');
+  open.onerror = () => done(false);
+  open.onsuccess = () => {
+    const [table] = open.result.objectStoreNames;
+    const count = table && open.result.transaction(table).objectStore(table).count();
+    if (!count) done(false);
+    else count.onsuccess = () => done(count.result > 20);
+  };
+`;
+
 /** A fresh browser with nothing stored, driven as a person would: by what stands on the screen. */
 export class Browser {
   private constructor(
@@ -160,6 +173,8 @@ export class Browser {
   async opensDemo(): Promise<void> {
     await this.goto('/?start=demo');
     await this.sees('Maren');
+    // Leaving the page before its records are stored makes it ask whether to leave.
+    await this.driver.wait(() => this.driver.executeAsyncScript<boolean>(IS_STORED), PATIENCE_MS);
   }
 
   /** Everything the page complained about: errors, refused requests, broken policies. */

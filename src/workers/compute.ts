@@ -1,5 +1,6 @@
 import { historyOf, readBackup, type Backup, type StoredRecord } from '@/core/exchange';
-import { estimateHair, type HairState, type Head } from '@/core/hair';
+import { estimateHair } from '@/core/estimation';
+import type { HairState, Head } from '@/core/hair';
 import type { CalendarDay, Result } from '@/core/measures';
 import { planProblem, weekSearch, type Plan } from '@/core/planning';
 import { demoRecords } from '@/core/simulation';

@@ -1,5 +1,4 @@
 export { ALLERGIES, headSchema, newestHeads, type Allergy, type Head } from './head';
-export { estimateHair } from './estimate';
 export type {
   DatedEstimate,
   DatedMeasurement,
@@ -15,11 +14,9 @@ export type {
   Response,
   SignalState,
 } from './hairState';
-export { laneProbabilities } from './need';
-export { estimateLevel, type LevelEstimate } from './levelEstimate';
-export type { LevelModel, LevelStep } from './filterRun';
+export { laneProbabilities } from './lane';
 
-export { expectedExcess, normalCdf, Z90 } from './normal';
+export { expectedExcess, Z90 } from './normal';
 export {
   EVENT_EFFECTS,
   priorEffect,
@@ -30,7 +27,7 @@ export {
   type SignalModel,
 } from './signals';
 export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
-export type { HeadHistory } from './timeline';
+export type { HeadHistory } from './history';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';
 export { lastingDays, type Lasting } from './lasting';
 export { NEEDS } from './hairState';

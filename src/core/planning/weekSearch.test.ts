@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { checkPlan, planProblem, RULES, weekSearch, type Plan, type PlanProblem } from '.';
-import { estimateHair, type Head, type HeadHistory } from '../hair';
+import { estimateHair } from '../estimation';
+import type { Head, HeadHistory } from '../hair';
 import { addDays, calendarDay } from '../measures';
 import type { Reading } from '../readings';
 import { makeLarder, type RecipeVersion } from '../recipes';

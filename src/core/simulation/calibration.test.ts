@@ -1,5 +1,6 @@
 import { randomLcg, randomNormal } from 'd3-random';
-import { estimateHair, priorEffect } from '../hair';
+import { estimateHair } from '../estimation';
+import { priorEffect } from '../hair';
 import { addDays, calendarDay, dayRange } from '../measures';
 import type { Reading } from '../readings';
 import type { Session } from '../sessions';

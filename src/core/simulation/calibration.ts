@@ -1,5 +1,6 @@
 import { randomLcg, randomNormal, randomUniform } from 'd3-random';
-import { estimateLevel, SIGNALS, Z90, type LevelModel, type LevelStep } from '../hair';
+import { estimateLevel, type LevelModel, type LevelStep } from '../estimation';
+import { SIGNALS, Z90 } from '../hair';
 
 /** What a made-up head is, and how it is lived and read. Units of the signal, where the lane is about ±0.5. */
 export interface CalibrationSetting {

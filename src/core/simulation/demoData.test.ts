@@ -1,7 +1,7 @@
 import { demoRecords, VirtualHead } from '.';
 import { classify } from '../classification';
 import { headsIn, historyOf, storedRecordSchema } from '../exchange';
-import { estimateHair } from '../hair';
+import { estimateHair } from '../estimation';
 import { calendarDay, dayRange } from '../measures';
 import { planProblem, weekSearch } from '../planning';
 import { strandFigures } from '../readings';

@@ -19,6 +19,8 @@ import {
   DEMO_PRODUCT,
   DEMO_WEEKS,
   DEMO_HEADS,
+  DEMO_LENGTHS,
+  DEMO_TRIAL,
   DEMO_RECIPES,
   DEMO_SEED,
   DEMO_WASHES,
@@ -41,7 +43,7 @@ const OF_HEAD = {
     strands: 5,
   },
   pip: {
-    seed: DEMO_SEED + 1008,
+    seed: DEMO_SEED + 1013,
     halfLifeDays: 7,
     restShift: { firmness: 0.6, breakage: 0.6, porosity: 0 },
     strands: 3,
@@ -72,7 +74,78 @@ export function demoRecords(today: CalendarDay): StoredRecord[] {
   const lives = (Object.keys(DEMO_HEADS) as HeadKey[]).flatMap((head) =>
     lifeOf(head, recipes, start, today, newId),
   );
-  return [...heads, ...recipes, ...lives, ...benchOf(recipes, today, newId)];
+  const lengths = DEMO_LENGTHS.flatMap(({ week, cm }) =>
+    lengthsRecord(addDays(start, 7 * week), cm, today, newId),
+  );
+  return [
+    ...heads,
+    ...recipes,
+    ...lives,
+    ...lengths,
+    ...trialOf(start, today, newId),
+    ...benchOf(recipes, today, newId),
+  ];
+}
+
+function lengthsRecord(
+  day: CalendarDay,
+  cm: (typeof DEMO_LENGTHS)[number]['cm'],
+  today: CalendarDay,
+  newId: IdSource,
+): StoredRecord[] {
+  if (day >= today) return [];
+  return [
+    {
+      ...NOTHING_MEASURED,
+      id: newId(),
+      recordedAt: stampFor(day, 9),
+      kind: 'reading',
+      headId: DEMO_HEADS.maren.headId,
+      day,
+      moment: 'dry',
+      lengths: (Object.entries(cm) as ['crown' | 'nape', number][]).map(([place, length]) => ({
+        place,
+        cm: length,
+      })),
+    },
+  ];
+}
+
+/** Pip's trial and its washes so far; what was washed with what stands in the scenario. */
+function trialOf(start: CalendarDay, today: CalendarDay, newId: IdSource): StoredRecord[] {
+  const { firstWeek, ...asked } = DEMO_TRIAL;
+  const [wash] = DEMO_WASHES.pip;
+  invariant(wash, 'Pip is washed');
+  const onPip = (day: CalendarDay) => ({
+    id: newId(),
+    recordedAt: stampFor(day, 8),
+    headId: DEMO_HEADS.pip.headId,
+  });
+  const first = addDays(start, 7 * firstWeek + wash.weekday);
+  const trial: StoredRecord = {
+    ...asked,
+    ...onPip(first),
+    kind: 'trial',
+    startsOn: first,
+    endsBy: addDays(first, 60),
+    givenUpOn: null,
+  };
+  const washes = Array.from({ length: 2 * asked.rounds }, (_, index) => ({
+    day: addDays(first, 7 * index),
+    arm: wash.recipes[firstWeek + index] === asked.recipeId ? ('a' as const) : ('b' as const),
+  }));
+  return [
+    trial,
+    ...washes
+      .filter(({ day }) => day < today)
+      .map(({ day, arm }): StoredRecord => ({
+        ...onPip(day),
+        kind: 'trial-wash',
+        trialId: asked.trialId,
+        day,
+        arm,
+      })),
+  ];
 }
 
 /** One after the other: a recipe may use those before it. */

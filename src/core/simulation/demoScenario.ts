@@ -155,10 +155,28 @@ export const DEMO_RECIPES = [
 
 export type DemoRecipeId = (typeof DEMO_RECIPES)[number]['recipeId'];
 
-/** Days of the week on which Maren stands at the furnace. */
 /** Pip washes on one day a week; a stroke over his hair in between keeps the guess fresh (weekday, Sunday first). */
 export const PIP_FEEL_WEEKDAY = 4;
 
+/** Pip’s washes of the last six weeks answer a question: one against the other, in the order that this trial’s id draws. */
+export const DEMO_TRIAL = {
+  trialId: 'demo-trial-44',
+  recipeId: 'pear-for-pip',
+  againstId: 'okra-slip',
+  signal: 'firmness',
+  rounds: 3,
+  washoutDays: 7,
+  firstWeek: 3,
+} as const;
+
+/** Maren’s lengths, once a month: cm by place, from the first week on. */
+export const DEMO_LENGTHS = [
+  { week: 0, cm: { crown: 41, nape: 38.5 } },
+  { week: 4, cm: { crown: 41.5, nape: 39.5 } },
+  { week: 8, cm: { crown: 42, nape: 40 } },
+] as const;
+
+/** Days of the week on which Maren stands at the furnace. */
 export const FURNACE_WEEKDAYS: readonly number[] = [1, 2, 4];
 
 interface DemoWash {
@@ -210,7 +228,7 @@ export const DEMO_WASHES: Record<keyof typeof DEMO_HEADS, readonly DemoWash[]> =
         'pear-for-pip',
         'okra-slip',
         'pear-for-pip',
-        'pear-for-pip',
+        'okra-slip',
         'pear-for-pip',
         'okra-slip',
       ],

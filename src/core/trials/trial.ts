@@ -1,4 +1,3 @@
-import { randomLcg } from 'd3-random';
 import { z } from 'zod';
 import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
 import { SIGNAL_IDS } from '../readings';
@@ -58,18 +57,20 @@ export type TrialWash = z.infer<typeof trialWashSchema>;
  * and no season can side with one of them. The same trial always has the same order.
  */
 export function trialOrder({ trialId, rounds }: Pick<Trial, 'trialId' | 'rounds'>): Arm[] {
-  const random = randomLcg(seedOf(trialId));
-  return Array.from({ length: rounds }, (): Arm[] => (random() < 0.5 ? ['a', 'b'] : ['b', 'a'])).flat();
+  return Array.from({ length: rounds }, (_, round): Arm[] =>
+    drawnBit(`${trialId}/${round}`) ? ['a', 'b'] : ['b', 'a'],
+  ).flat();
 }
 
-/** FNV-1a, 32 bits (Fowler, Noll, Vo), as a number from 0 to 1. */
-function seedOf(text: string): number {
+/** A coin that falls the same way for the same text: FNV-1a, 32 bits (Fowler, Noll, Vo), its upper half folded onto the lower. */
+function drawnBit(text: string): boolean {
   let hash = 0x811c9dc5;
   for (let index = 0; index < text.length; index++) {
     hash ^= text.charCodeAt(index);
     hash = Math.imul(hash, 0x01000193);
   }
-  return (hash >>> 0) / 2 ** 32;
+  const folded = hash ^ (hash >>> 16);
+  return ((folded ^ (folded >>> 8)) & 1) === 1;
 }
 
 /** Rounds take so long at the least. */

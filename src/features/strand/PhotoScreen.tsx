@@ -15,7 +15,6 @@ import { withHead } from './FlowScreen';
 import { HowToFold, HowToSide } from './howto/HowToPane';
 import { momentNow } from './momentNow';
 import { PLACE_LABELS } from './readingOptions';
-import { smallPicture } from './smallPicture';
 
 const MEGABYTE = 1_000_000;
 
@@ -37,6 +36,8 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
   const take = async () => {
     setBusy(true);
     setProblem(null);
+    // Choosing and shrinking pictures is code that few visits need.
+    const { smallPicture } = await import('./smallPicture');
     const picture = await smallPicture();
     setBusy(false);
     if (!picture) return;

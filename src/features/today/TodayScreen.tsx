@@ -24,7 +24,9 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
   const history = useHistory(head.headId);
   const done = useDoneBeat(head);
   const { state, plan } = answer;
-  const [now, ...later] = plan.days;
+  const { referral } = state.need;
+  // What is a doctor's matter leads to no recipe.
+  const [now, ...later] = referral === null ? plan.days : [];
   const due = dueReading(history, today);
   const doneToday = history.sessions.filter((session) => session.day === today);
   const next = later.flatMap((day) => day.beats).find((beat) => beat.slot === 'main');
@@ -35,10 +37,13 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
       over={`${head.name} · ${formatDay(today, 'EEEE d MMMM')}`}
       headline={state.need.headline}
       reason={state.need.reasons.at(-1)}
-      side={<Why reasons={state.need.reasons} referral={state.need.referral} />}
+      side={<Why reasons={state.need.reasons} />}
     >
+      {referral ? <Referral>{referral}</Referral> : null}
       <HeadPicker />
-      {isRestful ? <Body>A day of rest. Nothing to prepare, nothing to wash.</Body> : null}
+      {isRestful && referral === null ? (
+        <Body>A day of rest. Nothing to prepare, nothing to wash.</Body>
+      ) : null}
       {now?.preparation.map((task) => (
         <Entry key={task.text} title="Prepare" text={task.text} />
       ))}
@@ -82,14 +87,13 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
   );
 }
 
-function Why({ reasons, referral }: { reasons: readonly string[]; referral: string | null }) {
+function Why({ reasons }: { reasons: readonly string[] }) {
   return (
     <View className="gap-2 pt-2">
       <Heading level={2}>Why</Heading>
       {reasons.map((reason) => (
         <Body key={reason}>{reason}</Body>
       ))}
-      {referral ? <Referral>{referral}</Referral> : null}
     </View>
   );
 }

@@ -8,6 +8,7 @@ import { HeadPicker } from '../shared/HeadPicker';
 import { useHairAnswer, type HairAnswer } from '../shared/HairAnswer';
 import { useDoneBeat } from '../shared/useDoneBeat';
 import { useHistory } from '../shared/useHistory';
+import { Referral } from '../shared/Referral';
 import { WithHead } from '../shared/WithHead';
 import { BeatDetail } from './BeatCard';
 import { MarkLegend } from './MarkLegend';
@@ -51,6 +52,7 @@ function Week({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['an
       headline={plan.headline}
       reason={`${state.need.headline}. ${state.need.reasons[0] ?? ''}`}
     >
+      {state.need.referral ? <Referral>{state.need.referral}</Referral> : null}
       <HeadPicker />
       {plan.unmet.length > 0 ? (
         <View role="note" className="gap-1 rounded-2xl bg-sunken p-4">
@@ -79,7 +81,7 @@ function Week({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['an
             with this plan; the band holds about eight of ten cases.
           </Small>
           <View className="items-start pt-2">
-            <Button label="Take a reading" onPress={() => router.push('/strand/reading')} />
+            <Button label="Take a reading" onPress={() => router.push('/strand/take')} />
           </View>
         </View>
       </View>

@@ -1,5 +1,5 @@
 import { headsIn, historyOf } from '@/core/exchange';
-import { estimateHair } from '@/core/hair';
+import { estimateHair } from '@/core/estimation';
 import { calendarDay } from '@/core/measures';
 import { planProblem, weekSearch } from '@/core/planning';
 import { demoRecords } from '@/core/simulation';

@@ -1,7 +1,6 @@
-import { laneProbabilities, SIGNALS, type Head, type SignalState } from '.';
+import { laneProbabilities, type DatedMeasurement, SIGNALS, type Head, type SignalState } from '../hair';
 import { needOf } from './need';
 import { calendarDay } from '../measures';
-import type { DatedMeasurement } from './hairState';
 import type { SignalId } from '../readings';
 import { testHead } from '../testing';
 

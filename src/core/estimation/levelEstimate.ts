@@ -1,8 +1,8 @@
+import type { Estimate } from '../hair';
 import { FilterRun, type LevelModel, type LevelStep } from './filterRun';
 import { weighedRuns, type WeighedRun } from './hypotheses';
 import { covarianceOf, effectOf, levelAndRest, levelOf, passDay, type Moments } from './kalman';
 import { smoothedLevels } from './smoother';
-import type { Estimate } from './hairState';
 
 /** The past is looked back on under the likeliest hypotheses: as many as hold this share, and not more than so many. */
 const LOOK_BACK = { share: 0.9, hypotheses: 3 } as const;

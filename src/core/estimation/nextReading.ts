@@ -1,3 +1,4 @@
+import { SIGNALS, laneProbabilities, type Estimate, type LaneProbabilities, type NextReading } from '../hair';
 import {
   FEEL,
   POROSITY_TESTS,
@@ -8,9 +9,7 @@ import {
   type SignalId,
   type TestId,
 } from '../readings';
-import type { Estimate, LaneProbabilities, NextReading } from './hairState';
-import { laneProbabilities, needProbabilities } from './need';
-import { SIGNALS } from './signals';
+import { needProbabilities } from './need';
 
 /** A usual reading of each test: what it measures and how well. */
 function usualErrors(breakage: Estimate): Record<TestId, { signal: SignalId; sd: number }> {

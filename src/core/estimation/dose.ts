@@ -1,7 +1,6 @@
+import { expectedMaskGrams, type Head, type MASK_PER_HAIR } from '../hair';
 import { doseOf } from '../classification';
 import type { Session } from '../sessions';
-import { expectedMaskGrams, type MASK_PER_HAIR } from './hairMass';
-import type { Head } from './head';
 
 /** How fast more of a treatment stops doing more: 1 − exp(−1.5 × grams / usual grams), 1 at the usual amount (working assumption). */
 const AMOUNT_STEEPNESS = 1.5;

@@ -1,22 +1,14 @@
+import {
+  SIGNALS,
+  type Head,
+  type LaneProbabilities,
+  type Need,
+  type NeedKind,
+  type NeedProbabilities,
+  type SignalState,
+} from '../hair';
 import type { SignalId } from '../readings';
 import { rounded } from '../measures';
-import type { Head } from './head';
-import type {
-  Estimate,
-  LaneProbabilities,
-  Need,
-  NeedKind,
-  NeedProbabilities,
-  SignalState,
-} from './hairState';
-import { normalCdf } from './normal';
-import { SIGNALS, type Lane } from './signals';
-
-export function laneProbabilities({ mean, sd }: Estimate, lane: Lane): LaneProbabilities {
-  const below = lane.low === null ? 0 : normalCdf((lane.low - mean) / sd);
-  const above = lane.high === null ? 0 : normalCdf((mean - lane.high) / sd);
-  return { below, above, within: Math.max(0, 1 - below - above) };
-}
 
 /** Probability from which the app commits to a side; under it, it says that it is likely, or cannot tell. */
 const COMMIT = 0.65;
@@ -53,12 +45,12 @@ export function needOf(
   return {
     kind,
     probabilities: needProbabilities(firmness.probabilities, breakage.probabilities, porosity.probabilities),
-    headline: headlineOf(firmness),
+    headline: referral === null ? headlineOf(firmness) : 'Ask a doctor first',
     reasons: [
       firmnessReason(firmness),
       ...breakageReason(breakage),
       ...porosityReason(kind, porosity),
-      adviceFor(kind, head),
+      referral === null ? adviceFor(kind, head) : 'No recipe is advised until this has been looked at.',
     ],
     referral,
   };

@@ -1,22 +1,21 @@
+import {
+  SIGNALS,
+  laneProbabilities,
+  startingLevel,
+  type HairState,
+  type Head,
+  type HeadHistory,
+  type SignalState,
+} from '../hair';
 import { addDays, dayRange, daysBetween, type CalendarDay } from '../measures';
 import { referralFrom, SIGNAL_IDS, TALLY, type SignalId } from '../readings';
 import { newestVersions } from '../recipes';
-import type { Head } from './head';
-import type { HairState, SignalState } from './hairState';
 import type { LevelStep } from './filterRun';
 import { estimateLevel } from './levelEstimate';
 import { entangledPairs } from './entangled';
-import { laneProbabilities, needOf } from './need';
+import { needOf } from './need';
 import { nextReadings } from './nextReading';
-import { SIGNALS, startingLevel } from './signals';
-import {
-  effectSources,
-  timelineOf,
-  withoutDoubles,
-  type EffectSource,
-  type HeadHistory,
-  type Step,
-} from './timeline';
+import { effectSources, timelineOf, withoutDoubles, type EffectSource, type Step } from './timeline';
 
 /** Days ahead that the fan is drawn and planned for. */
 export const HORIZON_DAYS = 84;

@@ -1,4 +1,4 @@
-import { estimateHair, expectedExcess, laneProbabilities, normalCdf, SIGNALS } from '.';
+import { estimateHair } from '.';
 import { calendarDay, addDays } from '../measures';
 import type { HeadEvent, Reading } from '../readings';
 import { makeLarder } from '../recipes';
@@ -140,26 +140,6 @@ describe('the state of a head', () => {
       }),
     );
     expect(estimateHair(head, { ...nothing, readings }, today).need.kind).toBe('both');
-  });
-});
-
-describe('the normal distribution', () => {
-  it('has the tabled values', () => {
-    expect(normalCdf(0)).toBeCloseTo(0.5, 7);
-    expect(normalCdf(1.959964)).toBeCloseTo(0.975, 6);
-    expect(normalCdf(-1.644854)).toBeCloseTo(0.05, 6);
-  });
-
-  it('gives the expected excess beyond an edge', () => {
-    // E[max(0, Z)] = 1/√(2π)
-    expect(expectedExcess(0, 1, 0)).toBeCloseTo(1 / Math.sqrt(2 * Math.PI), 6);
-    expect(expectedExcess(2, 0, 0.5)).toBe(1.5);
-  });
-
-  it('splits into the lane and its two sides', () => {
-    const { below, within, above } = laneProbabilities({ mean: 0, sd: 0.5 }, SIGNALS.firmness.lane);
-    expect(below).toBeCloseTo(0.1587, 3);
-    expect(below + within + above).toBeCloseTo(1, 9);
   });
 });
 

@@ -1,3 +1,12 @@
+import {
+  EVENT_EFFECTS,
+  SIGNALS,
+  hairMassGrams,
+  priorEffect,
+  type DatedMeasurement,
+  type Head,
+  type HeadHistory,
+} from '../hair';
 import { classifyVersion, type School } from '../classification';
 import type { CalendarDay } from '../measures';
 import {
@@ -9,14 +18,7 @@ import {
   type SignalId,
 } from '../readings';
 import { type Larder, type RecipeVersion } from '../recipes';
-import type { PatchTest } from '../safety';
-import type { Session } from '../sessions';
-import type { Trial, TrialWash } from '../trials';
 import { sessionDose } from './dose';
-import { hairMassGrams } from './hairMass';
-import type { DatedMeasurement } from './hairState';
-import type { Head } from './head';
-import { EVENT_EFFECTS, priorEffect, SIGNALS } from './signals';
 import type { Prior } from './kalman';
 
 /** One thing that can push the level: a recipe or a kind of event. */
@@ -82,19 +84,6 @@ function withSd(meanOf: (signal: SignalId) => number): Record<SignalId, Prior> {
 
 export function eventPrior(kind: EventKind): Record<SignalId, Prior> {
   return withSd((signal) => EVENT_EFFECTS[kind][signal]);
-}
-
-export interface HeadHistory {
-  /** All versions of all recipes. */
-  readonly recipes: readonly RecipeVersion[];
-  /** What the recipes are made of. */
-  readonly larder: Larder;
-  readonly patchTests: readonly PatchTest[];
-  readonly readings: readonly Reading[];
-  readonly sessions: readonly Session[];
-  readonly events: readonly HeadEvent[];
-  readonly trials: readonly Trial[];
-  readonly trialWashes: readonly TrialWash[];
 }
 
 /** What can push this head's level: every recipe it may get and every kind of event it has had. */

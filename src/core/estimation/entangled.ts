@@ -1,4 +1,4 @@
-import type { Entangled } from './hairState';
+import type { Entangled } from '../hair';
 import type { LevelEstimate } from './levelEstimate';
 import type { EffectSource } from './timeline';
 

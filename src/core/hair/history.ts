@@ -1,0 +1,19 @@
+import type { HeadEvent, Reading } from '../readings';
+import type { Larder, RecipeVersion } from '../recipes';
+import type { PatchTest } from '../safety';
+import type { Session } from '../sessions';
+import type { Trial, TrialWash } from '../trials';
+
+/** What is known of one head, as it counts today. */
+export interface HeadHistory {
+  /** All versions of all recipes. */
+  readonly recipes: readonly RecipeVersion[];
+  /** What the recipes are made of. */
+  readonly larder: Larder;
+  readonly patchTests: readonly PatchTest[];
+  readonly readings: readonly Reading[];
+  readonly sessions: readonly Session[];
+  readonly events: readonly HeadEvent[];
+  readonly trials: readonly Trial[];
+  readonly trialWashes: readonly TrialWash[];
+}
