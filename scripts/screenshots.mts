@@ -14,14 +14,15 @@ const VIEWS = [
   { name: 'making', place: '/bench/make/furnace-day-cream', size: PHONE, press: 'begin-making' },
   { name: 'shelf', place: '/shelf', size: PHONE },
   { name: 'strand', place: '/strand', size: PHONE },
-  { name: 'reading', place: '/strand/reading', size: PHONE },
+  { name: 'ruler', place: '/strand/stretch', size: PHONE, press: 'calibrated' },
+  { name: 'tally', place: '/strand/tally', size: PHONE, press: 'pad-broken' },
   { name: 'heads', place: '/heads', size: PHONE },
   { name: 'week-wide', place: '/week', size: WIDE },
   { name: 'verdict-wide', place: '/bench/furnace-day-cream', size: WIDE },
   { name: 'formula-wide', place: '/bench/annealing-cream', size: WIDE },
   { name: 'compare-wide', place: '/bench/compare?a=okra-slip&b=cold-kiln-set', size: WIDE },
   { name: 'pantry-wide', place: '/pantry', size: WIDE },
-  { name: 'strand-wide', place: '/strand', size: WIDE },
+  { name: 'works-wide', place: '/strand/works', size: WIDE },
 ] as const;
 
 /** Fonts and drawings are there when the page has been still for two frames. */

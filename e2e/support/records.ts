@@ -24,4 +24,5 @@ export async function readsIn(browser: Browser, records: readonly StoredRecord[]
   await (await browser.byTestId('backup-file')).sendKeys(file);
   await browser.pressId('take-backup');
   await browser.sees('Maren and Pip');
+  await browser.sees('All are stored');
 }

@@ -9,7 +9,7 @@ import { EVENT_WORDS } from './eventWords';
 import { HistoryTable, type HistoryMark } from './HistoryTable';
 import { levelText } from './levelText';
 
-const HEIGHT = 168;
+const HEIGHT = 178;
 /** Of the past that is drawn at first, and of what may come. */
 const SHOWN = { weeks: 12, aheadDays: 10 } as const;
 

@@ -30,7 +30,7 @@ interface SignalChartProps {
   readonly label: string;
 }
 
-const EDGE = { left: 44, right: 8, top: 8, bottom: 34 } as const;
+const EDGE = { left: 44, right: 8, top: 8, bottom: 44 } as const;
 
 /**
  * A signal through time: lane, level with its band, the fan ahead, each reading with its own error (hollow where it was probably a slip),
@@ -166,6 +166,9 @@ function Readings({
   );
 }
 
+/** Events have a row of their own, so that weeks of both stay legible. */
+const EVENTS_BELOW = 4;
+
 /** What was done and what happened, under the picture. */
 function Underline({
   treatments,
@@ -182,7 +185,7 @@ function Underline({
       {events.map((at, index) => (
         <G key={`event-${index}`}>
           <Path
-            d={`M${x(at)} ${y - 7}l4 4.5l-4 4.5l-4 -4.5z`}
+            d={`M${x(at)} ${y + EVENTS_BELOW}l4 4.5l-4 4.5l-4 -4.5z`}
             fill={tokens.paper}
             stroke={tokens.accent}
             strokeWidth={1.5}
