@@ -58,6 +58,17 @@ describe('velvet state and plan', () => {
     const state = stateCommand({ data, on: '2026-05-13' }, clock()) as any;
     expect([state.head, state.heads, state.need.kind]).toEqual(['maren', ['maren', 'pip'], 'protein']);
     expect(Object.keys(state.signals)).toEqual(['firmness', 'breakage', 'porosity']);
+    const { firmness } = state.signals;
+    expect(firmness.lane).toEqual({ low: -0.5, high: 0.5 });
+    expect(firmness.responses[0]).toMatchObject({
+      uses: expect.any(Number),
+      expected: { mean: expect.any(Number), sd: expect.any(Number) },
+    });
+    expect(Object.keys(firmness.responses[0])).toContain('lastsDays');
+    expect(firmness.eventResponses[0]).toMatchObject({ event: 'heat' });
+    const chances = Object.values(state.need.probabilities as Record<string, number>);
+    expect(chances.reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(1, 2);
+    expect(state.nextReadings[0].bits).toBeGreaterThanOrEqual(state.nextReadings[1].bits);
     const plan = planCommand({ data, from: '2026-05-13', weeks: '2', head: 'pip' }, clock()) as any;
     expect([plan.head, plan.days.length, plan.unmet]).toEqual(['pip', 14, []]);
   });

@@ -260,6 +260,64 @@ describe('a trial', () => {
   });
 });
 
+describe('an answered trial', () => {
+  it('shows its washes, what each changed, and the answer with its interval', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await browser.goto('/strand/trials');
+    await browser.press('Put Pip on screen');
+    await browser.sees('which does more for the firmness?');
+    await browser.driver.findElement(By.css('[role="listitem"] a')).click();
+    await browser.sees('Washes so far');
+    await browser.sees(/(softer|firmer) by \d\.\d|unchanged/);
+    const report = await (await browser.byTestId('trial-report')).getText();
+    expect(report).toMatch(/It leaves the hair|No difference worth having|Not settled|Too few rounds/);
+    expect(report).toContain('everything outside the trial');
+  });
+});
+
+describe('by keyboard alone', () => {
+  /** Presses Tab until what is called like this has the focus. */
+  async function tabTo(browser: Browser, name: string): Promise<void> {
+    for (let presses = 0; presses < 60; presses++) {
+      await browser.driver.switchTo().activeElement().sendKeys(Key.TAB);
+      const active = browser.driver.switchTo().activeElement();
+      const label = (await active.getAttribute('aria-label')) ?? (await active.getText());
+      if (label.startsWith(name)) return;
+    }
+    throw new Error(`the keyboard never reached “${name}”`);
+  }
+
+  it('a count is tapped, a section begun, and the reading saved', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await browser.goto('/strand/tally');
+    await browser.sees('Tap for each hair');
+    const press = (key: string) => browser.driver.switchTo().activeElement().sendKeys(key);
+    await tabTo(browser, 'One more broken');
+    await press(Key.ENTER);
+    await press(Key.SPACE);
+    await tabTo(browser, 'Next section');
+    await press(Key.ENTER);
+    await browser.sees('Section 2: 0 broken, 0 shed');
+    await tabTo(browser, 'Detangled: save the count');
+    await press(Key.ENTER);
+    await browser.sees('is written down');
+    await browser.goto('/strand/log');
+    await browser.sees(/2 broken pieces in \d+ days/);
+  });
+
+  it('hair of which nothing came out is a count, too', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/strand/tally');
+    await browser.pressId('nothing-came-out');
+    await browser.sees(/0 broken pieces in \d+ days/);
+    await browser.pressId('save-reading');
+    await browser.sees('is written down');
+  });
+});
+
 describe('pictures', () => {
   it('are made small, kept, and erased from the store when they were taken back', async () => {
     const browser = await phone();

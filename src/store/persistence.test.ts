@@ -2,6 +2,7 @@ import { calendarDay } from '@/core/measures';
 import { demoRecords } from '@/core/simulation';
 import type { StoredRecord } from '@/core/exchange';
 import {
+  dryingStarted,
   headChosen,
   lineWeighed,
   makeStore,
@@ -18,9 +19,11 @@ import {
   selectProblem,
   selectRecipes,
   selectStatus,
+  selectUnderway,
   selectUnsaved,
   startPersistence,
   stepDone,
+  tapped,
   waterAdded,
 } from '.';
 import { browserStorage, type RecordStorage } from './recordStorage';
@@ -33,6 +36,7 @@ function memoryStorage(entries = new Map<string, string>()) {
     failWith: null as string | null,
     entries,
     getAllKeys: async () => [...entries.keys()],
+    removeMany: async (keys: string[]) => keys.forEach((key) => entries.delete(key)),
     getItem: async (key: string) => entries.get(key) ?? null,
     getMany: async (keys: string[]) => Object.fromEntries(keys.map((key) => [key, entries.get(key) ?? null])),
     setItem: async (key: string, value: string) => storage.setMany({ [key]: value }),
@@ -238,5 +242,77 @@ describe('the larder', () => {
     store.dispatch(recordsAdded([{ ...first, recordedAt: '2030-01-01T00:00:00Z' }]));
     expect(selectAllRecords(store.getState())).toEqual([first]);
     await settle();
+  });
+});
+
+describe('what is under way', () => {
+  it('is there again after a locked screen or a reload, tap by tap', async () => {
+    const memory = memoryStorage();
+    const first = await open(memory);
+    for (const tap of ['broken', 'shed', 'section', 'broken'] as const)
+      first.dispatch(tapped({ headId: 'maren', tap }));
+    first.dispatch(dryingStarted({ headId: 'maren', at: '2026-05-10T10:00:00Z' }));
+    await settle();
+    const second = await open(memory);
+    expect(selectUnderway('maren')(second.getState())).toMatchObject({
+      taps: ['broken', 'shed', 'section', 'broken'],
+      dryingSince: '2026-05-10T10:00:00Z',
+    });
+  });
+
+  it('that is damaged in the store is nothing under way, and harms nothing else', async () => {
+    const memory = memoryStorage(new Map([['underway', '{"maren":{"taps":"many"}}']]));
+    const store = await open(memory);
+    expect(selectUnderway('maren')(store.getState()).taps).toEqual([]);
+    expect(selectStatus(store.getState())).toBe('ready');
+  });
+});
+
+describe('a picture', () => {
+  const photo: StoredRecord = {
+    kind: 'photo',
+    id: 'picture',
+    recordedAt: '2026-05-10T10:00:00Z',
+    headId: 'maren',
+    day: calendarDay('2026-05-10'),
+    moment: 'dry',
+    place: 'nape',
+    widthPx: 10,
+    heightPx: 10,
+    jpeg: '/9j/AAAA',
+  };
+  const takenBack: StoredRecord = {
+    kind: 'withdrawal',
+    id: 'gone',
+    recordedAt: '2026-05-10T11:00:00Z',
+    withdraws: 'picture',
+  };
+  const lies = (memory: Memory) => memory.entries.has('record/picture');
+
+  it('that was taken back is erased when the page is opened anew, and not before', async () => {
+    const memory = memoryStorage();
+    const first = await open(memory);
+    first.dispatch(recordsAdded([photo]));
+    first.dispatch(recordsAdded([takenBack]));
+    await settle();
+    expect(lies(memory)).toBe(true);
+    const second = await open(memory);
+    expect(selectAllRecords(second.getState()).map(({ id }) => id)).toEqual(['gone']);
+    expect(lies(memory)).toBe(false);
+  });
+
+  it('whose taking back was undone stays', async () => {
+    const memory = memoryStorage();
+    const first = await open(memory);
+    const undone: StoredRecord = {
+      kind: 'withdrawal',
+      id: 'undone',
+      recordedAt: '2026-05-10T11:01:00Z',
+      withdraws: 'gone',
+    };
+    first.dispatch(recordsAdded([photo, takenBack, undone]));
+    await settle();
+    await open(memory);
+    expect(lies(memory)).toBe(true);
   });
 });

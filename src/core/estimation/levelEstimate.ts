@@ -4,8 +4,11 @@ import { weighedRuns, type WeighedRun } from './hypotheses';
 import { covarianceOf, effectOf, levelAndRest, levelOf, passDay, type Moments } from './kalman';
 import { smoothedLevels } from './smoother';
 
-/** The past is looked back on under the likeliest hypotheses: as many as hold this share, and not more than so many. */
-const LOOK_BACK = { share: 0.9, hypotheses: 3 } as const;
+/**
+ * The past is looked back on under the likeliest hypotheses: as many as hold this share, and not more than so many. After more than a
+ * year few are left that matter, and each costs more.
+ */
+const LOOK_BACK = { share: 0.95, hypotheses: 12, afterAYear: 3 } as const;
 /** Days that are looked back on one by one; what lies longer ago, week by week. */
 const DAILY_FOR_DAYS = 366;
 
@@ -82,9 +85,10 @@ function lookedBack(
   isMarked: (day: number) => boolean,
 ): Estimate[] {
   const sorted = [...runs].sort((a, b) => b.weight - a.weight);
+  const most = lastDay > DAILY_FOR_DAYS ? LOOK_BACK.afterAYear : LOOK_BACK.hypotheses;
   let held = 0;
   const likely = sorted.filter(({ weight }, index) => {
-    const isWanted = index === 0 || (held < LOOK_BACK.share && index < LOOK_BACK.hypotheses);
+    const isWanted = index === 0 || (held < LOOK_BACK.share && index < most);
     held += weight;
     return isWanted;
   });

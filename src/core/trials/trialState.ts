@@ -39,7 +39,8 @@ export function trialState(
     done: washes.length,
     of: order.length,
     stage,
-    readingDue: readingDue(stage, last, readings, today),
+    // Breakage is counted at every detangle, whatever the wash.
+    readingDue: trial.signal === 'breakage' ? null : readingDue(stage, last, readings, today),
   };
 }
 

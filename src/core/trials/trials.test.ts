@@ -59,6 +59,7 @@ describe('a trial under way', () => {
     expect(state).toMatchObject({ done: 0, of: 6, readingDue: 'before' });
     expect(state.stage).toMatchObject({ what: 'wash', isDue: true, arm: trialOrder(trial)[0] });
     expect(trialState(trial, [], [testReading(day, { feel: 0 })], day).readingDue).toBeNull();
+    expect(trialState({ ...trial, signal: 'breakage' }, [], [], day).readingDue).toBeNull();
   });
 
   it('waits until the last wash has faded, and asks for the dry reading meanwhile', () => {

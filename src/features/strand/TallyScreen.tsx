@@ -18,6 +18,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
   const { taps } = useAppSelector(selectUnderway(head.headId));
   const known = daysSinceDetangle(history, today);
   const [days, setDays] = useState(known ?? 1);
+  const [none, setNone] = useState(false);
   const sections = sectionsOf(taps);
   const totals = tallyTotals({ sections, days });
   const tap = (what: Tap) => {
@@ -35,7 +36,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
       flow="tally"
       headline="Tap for each hair"
       reason="From the ends upward. It keeps count through a locked screen."
-      measured={taps.length > 0 ? { tally: { sections, days } } : null}
+      measured={taps.length > 0 || none ? { tally: { sections, days } } : null}
       saveLabel="Detangled: save the count"
       onSaved={() => dispatch(underwayEnded({ headId: head.headId, part: 'taps' }))}
     >
@@ -85,7 +86,17 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
       {history.readings.some(({ tally, day }) => tally !== null && day === today) ? (
         <Body>Today’s hair was counted once already: count only what comes out now, for one day.</Body>
       ) : null}
-      {taps.length > 0 ? (
+      {taps.length === 0 ? (
+        <View className="items-start">
+          <Button
+            tone="quiet"
+            label="Nothing came out at all"
+            pressed={none}
+            onPress={() => setNone(!none)}
+            testID="nothing-came-out"
+          />
+        </View>
+      ) : (
         <View className="items-start">
           <Button
             tone="quiet"
@@ -93,7 +104,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
             onPress={() => dispatch(underwayEnded({ headId: head.headId, part: 'taps' }))}
           />
         </View>
-      ) : null}
+      )}
     </FlowScreen>
   );
 });

@@ -10,10 +10,9 @@ import { PatchTestsDue } from '../shared/PatchTests';
 import { useDoneBeat } from '../shared/useDoneBeat';
 import { useHistory } from '../shared/useHistory';
 import { Referral } from '../shared/Referral';
-import { ReadingsDue } from '../shared/ReadingsDue';
+import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
 import { WithHead } from '../shared/WithHead';
 import { Entry } from '../shared/Entry';
-import { dueReading } from '../shared/dueReading';
 
 export function TodayScreen() {
   return <WithHead>{(head, answer) => <Today head={head} answer={answer} />}</WithHead>;
@@ -27,11 +26,12 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
   const { referral } = state.need;
   // What is a doctor's matter leads to no recipe.
   const [now, ...later] = referral === null ? plan.days : [];
-  const due = dueReading(history, today);
+  const due = useReadingsDue(head.headId);
   const doneToday = history.sessions.filter((session) => session.day === today);
   const next = later.flatMap((day) => day.beats).find((beat) => beat.slot === 'main');
   const isRestful =
-    !now || (now.beats.length === 0 && now.preparation.length === 0 && !due && doneToday.length === 0);
+    !now ||
+    (now.beats.length === 0 && now.preparation.length === 0 && due.length === 0 && doneToday.length === 0);
   return (
     <Screen
       over={`${head.name} · ${formatDay(today, 'EEEE d MMMM')}`}
@@ -81,7 +81,9 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
       ) : null}
       <View className="flex-row flex-wrap gap-3 pt-2">
         <Button label="See the week" onPress={() => router.push('/week')} />
-        {due ? null : <Button label="Take a reading" onPress={() => router.push('/strand/take')} />}
+        {due.some(({ to }) => to === '/strand/take') ? null : (
+          <Button label="Take a reading" onPress={() => router.push('/strand/take')} />
+        )}
       </View>
     </Screen>
   );
