@@ -265,7 +265,7 @@ describe('an answered trial', () => {
     const browser = await wide();
     await browser.opensDemo();
     await browser.goto('/strand/trials');
-    await browser.press('Put Pip on screen');
+    await browser.press('Pip');
     await browser.sees('which does more for the firmness?');
     await browser.driver.findElement(By.css('[role="listitem"] a')).click();
     await browser.sees('Washes so far');
