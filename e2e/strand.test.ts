@@ -271,7 +271,7 @@ describe('an answered trial', () => {
     await browser.sees('Washes so far');
     await browser.sees(/(softer|firmer) by \d\.\d|unchanged/);
     const report = await (await browser.byTestId('trial-report')).getText();
-    expect(report).toMatch(/It leaves the hair|No difference worth having|Not settled|Too few rounds/);
+    expect(report).toMatch(/leaves the hair|No difference worth having|Not settled|Too few rounds/);
     expect(report).toContain('everything outside the trial');
   });
 });

@@ -90,12 +90,13 @@ function differenceWords(
 ): string {
   const { lane } = SIGNALS[signal];
   const width = (lane.high ?? 0) - (lane.low ?? 0);
-  const than = againstId === null ? 'than a wash without it' : 'than the other';
+  const [subject, than] =
+    againstId === null ? ['It leaves', 'than a wash without it'] : ['The first leaves', 'than the second'];
   const way =
     signal === 'firmness' ? (middle > 0 ? 'firmer' : 'softer') : middle > 0 ? 'more porous' : 'less porous';
   const span = `${signed(low)} to ${signed(high)}`;
   if (low > 0 || high < 0)
-    return `It leaves the hair ${way} ${than}: by ${Math.abs(middle).toFixed(1)} (${span} nine times in ten).`;
+    return `${subject} the hair ${way} ${than}: by ${Math.abs(middle).toFixed(1)} (${span} nine times in ten).`;
   if (high - low < width / 2)
     return `No difference worth having: between ${span}, nine times in ten, where comfortable is ${width.toFixed(0)} wide.`;
   return `Not settled: between ${span}. Perhaps ${way} ${than}, perhaps no different.`;
