@@ -20,6 +20,7 @@ const CORE = [
   'planning',
   'exchange',
   'simulation',
+  'calibration',
 ];
 
 const onlyDown = (name, from, forbidden) => ({

@@ -14,7 +14,8 @@ import { addDays, calendarDay, liveRecords } from '../src/core/measures';
 import { parseRecipe } from '../src/core/parsing';
 import { planProblem, weekSearch } from '../src/core/planning';
 import { RecipeSearch } from '../src/core/recipes';
-import { demoRecords, fiveYears } from '../src/core/simulation';
+import { fiveYears } from '../src/core/calibration';
+import { demoRecords } from '../src/core/simulation';
 import { testRecipe } from '../src/core/testing';
 
 function medianMs(runs: number, work: () => unknown): number {

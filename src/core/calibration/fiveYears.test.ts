@@ -1,4 +1,5 @@
-import { demoRecords, fiveYears } from '.';
+import { fiveYears } from '.';
+import { demoRecords } from '../simulation';
 import { trialReport } from '../evidence';
 import { headsIn, historyOf } from '../exchange';
 import { addDays, calendarDay } from '../measures';

@@ -4,7 +4,7 @@ import type { Head } from '../hair';
 import { addDays, countingIds, dayRange, invariant, type CalendarDay } from '../measures';
 import { NOTHING_MEASURED } from '../readings';
 import { CATALOGUE_LARDER, type RecipeVersion } from '../recipes';
-import { VirtualHead } from './virtualHead';
+import { VirtualHead } from '../simulation';
 
 const DAYS = 5 * 365;
 /** Washed on two days of a week. */

@@ -1,0 +1,2 @@
+export { AS_FEARED, AS_PROMISED, calibrated } from './calibrated';
+export { fiveYears } from './fiveYears';
