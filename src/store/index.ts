@@ -34,6 +34,7 @@ export {
   selectAllRecords,
   selectDamaged,
   selectHeads,
+  selectHistory,
   selectLarder,
   selectLiveRecords,
   selectOwnIngredients,

@@ -1,5 +1,5 @@
 import { createSelector, createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
-import { headsIn, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
+import { headsIn, historyFrom, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
 
 import { inOrder, liveRecords } from '@/core/measures';
 import { pantryOf } from '@/core/pantry';
@@ -118,6 +118,12 @@ const selectLiveLarderRecords = createSelector([selectLiveRecords], inLarder, un
 export const selectLarder = createSelector([selectLarderRecords, selectLiveLarderRecords], larderOf);
 
 export const selectRecipes = createSelector([selectLarder], (larder) => larder.recipes);
+
+/** What is known of one head, computed once for everything that asks. */
+export const selectHistory = createSelector(
+  [selectLiveRecords, selectLarder, (_: RecordsRoot, headId: string) => headId],
+  historyFrom,
+);
 
 /** What is in the pantry, by ingredient. */
 export const selectPantry = createSelector([selectLiveRecords], (records) =>

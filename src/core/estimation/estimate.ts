@@ -7,7 +7,7 @@ import {
   type HeadHistory,
   type SignalState,
 } from '../hair';
-import { addDays, dayRange, daysBetween, type CalendarDay } from '../measures';
+import { addDays, daysBetween, type CalendarDay } from '../measures';
 import { referralFrom, SIGNAL_IDS, TALLY, type SignalId } from '../readings';
 import { newestVersions } from '../recipes';
 import type { LevelStep } from './filterRun';
@@ -96,7 +96,6 @@ function estimateSignal(
     lastDay,
     HORIZON_DAYS,
   );
-  const days = dayRange(firstDay, lastDay + 1);
   const uses = (effect: number) =>
     steps.filter((step) => step.what === 'push' && step.effect === effect).length;
   const learned = sources.map((source, index) => ({
@@ -112,7 +111,7 @@ function estimateSignal(
     signal,
     ...estimate.now,
     probabilities: laneProbabilities(estimate.now, model.lane),
-    path: estimate.past.map(({ day, ...level }) => ({ day: days[day] ?? today, ...level })),
+    path: estimate.past.map(({ day, ...level }) => ({ day: addDays(firstDay, day), ...level })),
     ahead: estimate.ahead.map((ahead, index) => ({ day: addDays(today, index + 1), ...ahead })),
     measurements: steps.flatMap((step, index) =>
       step.what === 'measure' ? [{ ...step.measurement, off: estimate.off.has(index) }] : [],

@@ -50,7 +50,7 @@ export interface Recorder {
 }
 
 /** Two measurements off to the same side: something happened that nobody wrote down. It may have moved the level by this, 1 sd. */
-export const UNSEEN_MOVE_SD = 1;
+const UNSEEN_MOVE_SD = 1;
 
 /** One filter under one hypothesis, run day by day. */
 export class FilterRun {

@@ -4,7 +4,7 @@ import { FilterRun, type Hypothesis, type LevelModel, type LevelStep } from './f
  * How much larger or smaller than usual the errors of this head's measurements may be, with what is believed of each beforehand:
  * most people measure about as the protocol supposes.
  */
-export const ERROR_FACTORS = [
+const ERROR_FACTORS = [
   { factor: 0.75, weight: 0.2 },
   { factor: 1, weight: 0.42 },
   { factor: 1.4, weight: 0.26 },
@@ -12,7 +12,7 @@ export const ERROR_FACTORS = [
 ] as const;
 
 /** How much more than usual this head may change from day to day. */
-export const DAILY_FACTORS = [
+const DAILY_FACTORS = [
   { factor: 1, weight: 0.7 },
   { factor: 1.6, weight: 0.3 },
 ] as const;

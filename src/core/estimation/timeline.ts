@@ -82,7 +82,7 @@ function withSd(meanOf: (signal: SignalId) => number): Record<SignalId, Prior> {
   };
 }
 
-export function eventPrior(kind: EventKind): Record<SignalId, Prior> {
+function eventPrior(kind: EventKind): Record<SignalId, Prior> {
   return withSd((signal) => EVENT_EFFECTS[kind][signal]);
 }
 

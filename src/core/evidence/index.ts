@@ -1,4 +1,4 @@
 export { expectedHalfWidth, trialReport, type TrialAnswer, type TrialReport } from './trialReport';
 export { rateRatio, rateRatioWords, type Rate, type RateRatio } from './rates';
 export { changeWords, sessionChange, type SessionChange } from './sessionChange';
-export { firstUsesTogether, type FirstUse } from './firstUses';
+export { firstUses, firstUsesTogether, type FirstUse } from './firstUses';

@@ -1,4 +1,5 @@
 import { jStat } from 'jstat';
+import { sum } from '../measures';
 import { TALLY, type Count } from '../readings';
 
 /** Nine times in ten. */
@@ -19,22 +20,22 @@ export interface Rate {
  * The gamma distribution of a rate given counts: Jeffreys' prior, and the variance widened for over-dispersion. With m counts of n
  * pieces in all the variance of the sum is n (1 + τ² n/m), so shape and exposure are both divided by that factor.
  */
-function gammaOf(counts: readonly Count[]): { readonly shape: number; readonly exposure: number } {
-  const pieces = counts.reduce((sum, count) => sum + count.pieces, 0);
-  const days = counts.reduce((sum, count) => sum + count.days, 0);
+function gammaOf(counts: readonly Count[]) {
+  const pieces = sum(counts.map((count) => count.pieces));
+  const days = sum(counts.map((count) => count.days));
   const widened = 1 + (TALLY.overdispersion * pieces) / counts.length;
-  return { shape: (pieces + 0.5) / widened, exposure: days / widened };
+  return { pieces, days, shape: (pieces + 0.5) / widened, exposure: days / widened };
 }
 
 /** @param counts at least one */
 export function rateOf(counts: readonly Count[]): Rate {
-  const { shape, exposure } = gammaOf(counts);
+  const { pieces, days, shape, exposure } = gammaOf(counts);
   return {
     perDay: shape / exposure,
     low: jStat.gamma.inv(TAILS.low, shape, 1 / exposure),
     high: jStat.gamma.inv(TAILS.high, shape, 1 / exposure),
-    pieces: counts.reduce((sum, count) => sum + count.pieces, 0),
-    days: counts.reduce((sum, count) => sum + count.days, 0),
+    pieces,
+    days,
     counts: counts.length,
   };
 }

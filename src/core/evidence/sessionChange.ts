@@ -1,10 +1,7 @@
 import { hairMassGrams, Z90, type Estimate, type Head } from '../hair';
-import { daysBetween } from '../measures';
-import { measurementsOf, type Measurement, type Reading, type SignalId } from '../readings';
+import { daysBetween, joinedByPrecision } from '../measures';
+import { isDryReadingDay, measurementsOf, type Reading, type SignalId } from '../readings';
 import type { Session } from '../sessions';
-
-/** Hair is read dry one or two days after; later something else may have moved it. */
-const READ_AGAIN_WITHIN_DAYS = 2;
 
 /** The count that tells of a treatment is the next one, if it is not too long ago. */
 const COUNT_WITHIN_DAYS = 14;
@@ -17,17 +14,18 @@ export interface SessionChange {
   readonly afterMoment: Reading['moment'];
 }
 
-function joined(measurements: readonly Measurement[]): Estimate | null {
-  if (measurements.length === 0) return null;
-  const precision = measurements.reduce((sum, { sd }) => sum + 1 / sd ** 2, 0);
-  const mean = measurements.reduce((sum, { value, sd }) => sum + value / sd ** 2, 0) / precision;
-  return { mean, sd: 1 / Math.sqrt(precision) };
+interface Told {
+  readonly reading: Reading;
+  readonly estimate: Estimate;
 }
 
-/** What all tests of one reading say of a signal; null where none does. */
-export function readingOn(reading: Reading, signal: SignalId, head: Head): Estimate | null {
-  const found = measurementsOf(reading, { hairGrams: hairMassGrams(head) });
-  return joined(found.filter((measurement) => measurement.signal === signal));
+/** Readings with what all their tests say of a signal; those that say nothing are left out. */
+function toldBy(readings: readonly Reading[], signal: SignalId, head: Head): Told[] {
+  const hair = { hairGrams: hairMassGrams(head) };
+  return readings.flatMap((reading) => {
+    const parts = measurementsOf(reading, hair).filter((measurement) => measurement.signal === signal);
+    return parts.length === 0 ? [] : [{ reading, estimate: joinedByPrecision(parts) }];
+  });
 }
 
 /**
@@ -41,37 +39,41 @@ export function sessionChange(
   readings: readonly Reading[],
   head: Head,
 ): SessionChange | null {
-  const telling = readings.filter((reading) => readingOn(reading, signal, head) !== null);
-  const before = telling.filter((reading) => reading.day === day && reading.moment === 'before').at(-1);
-  const after = signal === 'breakage' ? nextCount(telling, day) : readAgain(telling, day);
-  const [from, to] = [before, after].map((reading) => reading && readingOn(reading, signal, head));
-  if (!from || !to || !after) return null;
+  // By day first: years of readings are not to be worked out for one treatment.
+  const told = (wanted: (reading: Reading) => boolean) => toldBy(readings.filter(wanted), signal, head);
+  const before = told((reading) => reading.day === day && reading.moment === 'before').at(-1);
+  const after = signal === 'breakage' ? nextCount(told, day) : readAgain(told, day);
+  if (!before || !after) return null;
+  const [from, to] = [before.estimate, after.estimate];
   return {
     before: from,
     after: to,
     change: { mean: to.mean - from.mean, sd: Math.hypot(from.sd, to.sd) },
-    afterMoment: after.moment,
+    afterMoment: after.reading.moment,
   };
 }
 
-function readAgain(readings: readonly Reading[], day: Session['day']): Reading | undefined {
-  const dry = readings.filter((reading) => {
-    const since = daysBetween(day, reading.day);
-    return reading.moment === 'dry' && since >= 1 && since <= READ_AGAIN_WITHIN_DAYS;
-  });
-  return dry.at(-1) ?? readings.filter((reading) => reading.day === day && reading.moment === 'after').at(-1);
+type Telling = (wanted: (reading: Reading) => boolean) => Told[];
+
+function readAgain(told: Telling, day: Session['day']): Told | undefined {
+  const dry = told((reading) => reading.moment === 'dry' && isDryReadingDay(day, reading.day));
+  return dry.at(-1) ?? told((reading) => reading.day === day && reading.moment === 'after').at(-1);
 }
 
-function nextCount(readings: readonly Reading[], day: Session['day']): Reading | undefined {
-  return readings
-    .filter((reading) => reading.day > day && daysBetween(day, reading.day) <= COUNT_WITHIN_DAYS)
-    .sort((one, other) => (one.day < other.day ? -1 : 1))[0];
+function nextCount(told: Telling, day: Session['day']): Told | undefined {
+  return told((reading) => reading.day > day && daysBetween(day, reading.day) <= COUNT_WITHIN_DAYS).sort(
+    (one, other) => (one.reading.day < other.reading.day ? -1 : 1),
+  )[0];
 }
 
 /** What is shown as 0.0 is no change. */
 const UNCHANGED = 0.05;
 
-const WAYS: Record<Exclude<SignalId, 'breakage'>, readonly [string, string]> = {
+/** Signals whose change is a difference; that of breakage is a ratio of counts. */
+export type LevelSignal = Exclude<SignalId, 'breakage'>;
+
+/** What less and more of a signal are called. */
+export const WAYS: Record<LevelSignal, readonly [string, string]> = {
   firmness: ['softer', 'firmer'],
   porosity: ['less porous', 'more porous'],
 };

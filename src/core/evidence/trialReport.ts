@@ -4,7 +4,7 @@ import { mean } from '../measures';
 import { tallyTotals, type Count, type Reading } from '../readings';
 import type { Session } from '../sessions';
 import { rateRatio, rateRatioWords, type RateRatio } from './rates';
-import { sessionChange } from './sessionChange';
+import { sessionChange, WAYS, type LevelSignal } from './sessionChange';
 import { trialOrder, type Arm, type Trial, type TrialWash } from '../trials';
 
 /** One wash of a trial with what it changed; null where a reading is missing. */
@@ -50,13 +50,16 @@ export function trialReport(
   }));
   return {
     rows,
-    answer: trial.signal === 'breakage' ? ratioAnswer(washes, readings) : differenceAnswer(trial, rows),
+    answer:
+      trial.signal === 'breakage'
+        ? ratioAnswer(washes, readings)
+        : differenceAnswer(trial, trial.signal, rows),
     besides: besidesOf(trial, washes, sessions),
   };
 }
 
 /** Differences within each round, and Student's t of them: what lasts longer than a round cancels out. */
-function differenceAnswer(trial: Trial, rows: readonly TrialRow[]): TrialAnswer {
+function differenceAnswer(trial: Trial, signal: LevelSignal, rows: readonly TrialRow[]): TrialAnswer {
   const ofArm = (arm: Arm) => rows.filter(({ wash }) => wash.arm === arm);
   const [a, b] = [ofArm('a'), ofArm('b')];
   const pairs = a.flatMap(({ change }, round) => {
@@ -75,7 +78,12 @@ function differenceAnswer(trial: Trial, rows: readonly TrialRow[]): TrialAnswer 
   const sd = Math.max(Math.sqrt(variance), readingError(rows));
   const half = (jStat.studentt.inv(0.95, pairs.length - 1) * sd) / Math.sqrt(pairs.length);
   const answer = { mean: middle, low: middle - half, high: middle + half };
-  return { what: 'difference', ...answer, pairs: pairs.length, words: differenceWords(trial, answer) };
+  return {
+    what: 'difference',
+    ...answer,
+    pairs: pairs.length,
+    words: differenceWords(trial, signal, answer),
+  };
 }
 
 /** Root mean square error of a difference of two changes, by the errors of the four readings in it. */
@@ -85,15 +93,15 @@ function readingError(rows: readonly TrialRow[]): number {
 }
 
 function differenceWords(
-  { signal, againstId }: Trial,
+  { againstId }: Trial,
+  signal: LevelSignal,
   { mean: middle, low, high }: { mean: number; low: number; high: number },
 ): string {
   const { lane } = SIGNALS[signal];
   const width = (lane.high ?? 0) - (lane.low ?? 0);
   const [subject, than] =
     againstId === null ? ['It leaves', 'than a wash without it'] : ['The first leaves', 'than the second'];
-  const way =
-    signal === 'firmness' ? (middle > 0 ? 'firmer' : 'softer') : middle > 0 ? 'more porous' : 'less porous';
+  const way = WAYS[signal][middle > 0 ? 1 : 0];
   const span = `${signed(low)} to ${signed(high)}`;
   if (low > 0 || high < 0)
     return `${subject} the hair ${way} ${than}: by ${Math.abs(middle).toFixed(1)} (${span} nine times in ten).`;

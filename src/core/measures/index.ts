@@ -1,4 +1,5 @@
 export { failed, failedBySchema, invariant, ok, type Problem, type Result } from './result';
+export { joinedByPrecision } from './precision';
 export { clamp, mean, rounded, saturating, sum } from './numbers';
 export {
   addDays,

@@ -22,6 +22,7 @@ export {
   type Tally,
 } from './reading';
 export { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, type Photo } from './photo';
+export { isDryReadingDay, isDryReadingDue } from './dryReading';
 export { sectionsOf, TAPS, type Tap } from './taps';
 export { countLogLikelihood, type Count } from './counts';
 export { measurementsOf, SIGNAL_IDS, type Measurement, type SignalId, type TestId } from './measure';

@@ -1,4 +1,4 @@
-import { rounded } from '../measures';
+import { joinedByPrecision, rounded, sum } from '../measures';
 import { POROSITY_TESTS as TEST } from './protocols';
 import type { PorosityTests } from './reading';
 
@@ -78,15 +78,14 @@ function partsOf(tests: PorosityTests, hair: HairFacts): PorosityPart[] {
  */
 export function porosityIndex(tests: PorosityTests, hair: HairFacts): PorosityIndex {
   const parts = partsOf(tests, hair);
-  const precision = parts.reduce((sum, { sd }) => sum + 1 / sd ** 2, 0);
-  const value = parts.reduce((sum, part) => sum + part.value / part.sd ** 2, 0) / precision;
-  const chiSquare = parts.reduce((sum, part) => sum + ((part.value - value) / part.sd) ** 2, 0);
+  const { mean: value, sd } = joinedByPrecision(parts);
+  const chiSquare = sum(parts.map((part) => ((part.value - value) / part.sd) ** 2));
   const birge = parts.length < 2 ? 1 : Math.sqrt(chiSquare / (parts.length - 1));
   const disagree = birge > 1;
   const said = parts.map(({ why }) => why);
   return {
     value,
-    sd: Math.max(1, birge) / Math.sqrt(precision),
+    sd: Math.max(1, birge) * sd,
     parts,
     disagree,
     why: [...said, ...(disagree ? ['the tests do not agree, so the error is wider'] : [])].join('; '),

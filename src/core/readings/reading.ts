@@ -184,7 +184,10 @@ function isSomethingMeasured(reading: Measured): boolean {
 }
 
 /** All sections together. */
-export function tallyTotals({ sections }: Tally): { readonly broken: number; readonly shed: number } {
+export function tallyTotals({ sections }: Pick<Tally, 'sections'>): {
+  readonly broken: number;
+  readonly shed: number;
+} {
   return sections.reduce(
     (total, section) => ({ broken: total.broken + section.broken, shed: total.shed + section.shed }),
     { broken: 0, shed: 0 },

@@ -176,7 +176,7 @@ export function readingFromDraft(
 function tallyOf({ broken, shed, days, sections }: ReadingDraft): Tally | null {
   if (isBlank(broken) && isBlank(shed)) return null;
   const totals = { broken: numberOrNull(broken) ?? 0, shed: numberOrNull(shed) ?? 0 };
-  const kept = sections && tallyTotals({ sections, days: 1 });
+  const kept = sections && tallyTotals({ sections });
   const isSame = kept?.broken === totals.broken && kept.shed === totals.shed;
   return { sections: isSame && sections ? sections : [totals], days: numberIn(days) };
 }

@@ -28,6 +28,8 @@ export interface Larder {
   recipe(recipeId: string, version: number): RecipeVersion | undefined;
   /** The newest version of a recipe that counts; of one that was taken out, its last. */
   lastVersion(recipeId: string): RecipeVersion | undefined;
+  /** The last name of a recipe; its id where nothing is known of it. */
+  recipeName(recipeId: string): string;
   inText(text: string): PhraseMatch<LarderItem>[];
   misspeltIn(text: string): ReturnType<Lexicon<LarderItem>['misspeltIn']>;
   near(text: string, limit: number): LarderItem[];
@@ -84,6 +86,7 @@ export function makeLarder({
     ingredient: (id) => ownById.get(id) ?? ingredientById(id),
     recipe: (recipeId, version) => versions.get(versionKey(recipeId, version)),
     lastVersion: (recipeId) => last.get(recipeId),
+    recipeName: (recipeId) => last.get(recipeId)?.name ?? recipeId,
     inText: (text) => lexicon.inText(text),
     misspeltIn: (text) => lexicon.misspeltIn(text),
     near: (text, limit) => lexicon.near(text, limit),

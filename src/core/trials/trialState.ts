@@ -1,5 +1,5 @@
 import { addDays, type CalendarDay } from '../measures';
-import type { Reading } from '../readings';
+import { isDryReadingDue, type Reading } from '../readings';
 import { trialOrder, type Arm, type Trial, type TrialWash } from './trial';
 
 export type TrialStage =
@@ -16,9 +16,6 @@ export interface TrialState {
   /** A reading that is to be taken today: before the wash that is due, or dry after the last one. */
   readonly readingDue: 'before' | 'dry' | null;
 }
-
-/** Days after a wash on which its dry reading is taken. */
-const DRY_FROM_TO = { from: 1, to: 2 } as const;
 
 /** Where a trial stands on a day, and what is next. */
 export function trialState(
@@ -75,11 +72,7 @@ function readingDue(
   readings: readonly Reading[],
   today: CalendarDay,
 ): TrialState['readingDue'] {
-  const isOpen =
-    last !== undefined &&
-    today >= addDays(last.day, DRY_FROM_TO.from) &&
-    today <= addDays(last.day, DRY_FROM_TO.to);
-  if (isOpen && !readings.some(({ day, moment }) => day > last.day && moment === 'dry')) return 'dry';
+  if (last && isDryReadingDue(last.day, readings, today)) return 'dry';
   const isRead = readings.some(({ day, moment }) => day === today && moment === 'before');
   return stage.what === 'wash' && stage.isDue && !isRead ? 'before' : null;
 }

@@ -12,6 +12,7 @@ import { FormField, resolverOf } from '../shared/form';
 import { NotFound } from '../shared/NotFound';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
+import { useTakeBack } from '../shared/useTakeBack';
 import { useLarder } from '../shared/useLarder';
 import { draftOfStock, stockFromDraft, type StockDraft } from './stockDraft';
 
@@ -89,7 +90,7 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
 
 /** Where her own figures come from, and the way to take the ingredient back. */
 function OwnNote({ own }: { own: OwnIngredient }) {
-  const add = useAddRecords();
+  const takeBack = useTakeBack();
   return (
     <View className="gap-2">
       <Heading level={2}>Yours</Heading>
@@ -99,10 +100,7 @@ function OwnNote({ own }: { own: OwnIngredient }) {
           label="Take it out of the catalogue"
           hint={`Take ${own.ingredient.name} out of the catalogue; recipes that use it stay readable`}
           onPress={() => {
-            add(
-              [{ ...newStamp(), kind: 'withdrawal', withdraws: own.id }],
-              `${own.ingredient.name} is taken out; recipes that use it stay readable.`,
-            );
+            takeBack(own.id, `${own.ingredient.name} is taken out; recipes that use it stay readable.`);
             router.navigate('/pantry');
           }}
           testID="remove-ingredient"

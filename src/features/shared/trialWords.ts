@@ -1,27 +1,18 @@
 import type { Larder } from '@/core/recipes';
-import type { SignalId } from '@/core/readings';
 import type { Arm, Trial } from '@/core/trials';
-
-const OF_SIGNAL: Record<SignalId, string> = {
-  firmness: 'firmness',
-  breakage: 'breakage',
-  porosity: 'porosity',
-};
-
-const nameOf = (recipeId: string, larder: Larder) => larder.lastVersion(recipeId)?.name ?? recipeId;
 
 /** "Does Linseed gel change the firmness?" */
 export function trialQuestion({ recipeId, againstId, signal }: Trial, larder: Larder): string {
-  const name = nameOf(recipeId, larder);
+  const name = larder.recipeName(recipeId);
   return againstId === null
-    ? `Does ${name} by itself change the ${OF_SIGNAL[signal]}?`
-    : `${name} or ${nameOf(againstId, larder)}: which does more for the ${OF_SIGNAL[signal]}?`;
+    ? `Does ${name} by itself change the ${signal}?`
+    : `${name} or ${larder.recipeName(againstId)}: which does more for the ${signal}?`;
 }
 
 /** What goes on the hair in one arm. */
 export function armWords(arm: Arm, { recipeId, againstId }: Trial, larder: Larder): string {
-  if (arm === 'a') return nameOf(recipeId, larder);
-  return againstId === null ? 'a wash without any treatment' : nameOf(againstId, larder);
+  if (arm === 'a') return larder.recipeName(recipeId);
+  return againstId === null ? 'a wash without any treatment' : larder.recipeName(againstId);
 }
 
 /** The readings a trial lives on. */

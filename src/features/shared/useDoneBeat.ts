@@ -2,7 +2,7 @@ import type { Head } from '@/core/hair';
 import type { CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { selectRecipes, useAppSelector } from '@/store';
-import { newStamp } from './stamp';
+import { sessionOf } from './sessionOf';
 import { useAddRecords } from './useAddRecords';
 
 /** Writes down that a planned beat was done, as it was planned. */
@@ -12,23 +12,6 @@ export function useDoneBeat(head: Head): (beat: Beat, day: CalendarDay) => void 
   return (beat, day) => {
     const recipe = recipes.find((known) => known.recipeId === beat.recipeId);
     if (!recipe) return;
-    const { recipeId, version, contactMinutes, warmth, name } = recipe;
-    add(
-      [
-        {
-          ...newStamp(),
-          kind: 'session',
-          headId: head.headId,
-          day,
-          recipeId,
-          recipeVersion: version,
-          contactMinutes,
-          warmth,
-          grams: null,
-          note: '',
-        },
-      ],
-      `${name} is written down for ${head.name}.`,
-    );
+    add([sessionOf(recipe, head.headId, day)], `${recipe.name} is written down for ${head.name}.`);
   };
 }

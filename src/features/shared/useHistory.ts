@@ -1,8 +1,6 @@
-import { useMemo } from 'react';
-import { historyFrom } from '@/core/exchange';
 import type { HeadHistory } from '@/core/hair';
 import { CATALOGUE_LARDER } from '@/core/recipes';
-import { selectLarder, selectLiveRecords, useAppSelector } from '@/store';
+import { selectHistory, useAppSelector } from '@/store';
 
 const NOTHING: HeadHistory = {
   recipes: [],
@@ -17,10 +15,5 @@ const NOTHING: HeadHistory = {
 
 /** What is known of one head. */
 export function useHistory(headId: string | undefined): HeadHistory {
-  const live = useAppSelector(selectLiveRecords);
-  const larder = useAppSelector(selectLarder);
-  return useMemo(
-    () => (headId === undefined ? NOTHING : historyFrom(live, larder, headId)),
-    [live, larder, headId],
-  );
+  return useAppSelector((root) => (headId === undefined ? NOTHING : selectHistory(root, headId)));
 }

@@ -35,7 +35,7 @@ export function ChangesList({ head, history, signal }: ChangesListProps) {
           return (
             <View key={session.id} role="listitem">
               <Strong>
-                {formatDay(session.day, 'd MMM')}, {history.larder.lastVersion(session.recipeId)?.name}
+                {formatDay(session.day, 'd MMM')}, {history.larder.recipeName(session.recipeId)}
               </Strong>
               <Small>
                 {change

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { rateRatio, rateRatioWords, type Rate } from '@/core/evidence';
+import { firstUses, rateRatio, rateRatioWords, type Rate } from '@/core/evidence';
 import type { HeadHistory } from '@/core/hair';
 import { calendarDaySchema, formatDay, type CalendarDay } from '@/core/measures';
 import { tallyTotals } from '@/core/readings';
@@ -81,22 +81,17 @@ function rateText({ perDay, low, high, pieces, days, counts }: Rate): string {
 
 const MOST_OPTIONS = 5;
 
-/** First uses of recipes and the latest events: what a claim is usually hung on. */
+/** The latest first uses of recipes: what a claim is usually hung on. */
 function sinceOptions({
   sessions,
   larder,
 }: HeadHistory): { value: string; label: string; day: CalendarDay }[] {
-  const first = new Map<string, CalendarDay>();
-  for (const { recipeId, day } of sessions) {
-    const known = first.get(recipeId);
-    if (known === undefined || day < known) first.set(recipeId, day);
-  }
-  return [...first]
-    .sort(([, a], [, b]) => (a < b ? 1 : -1))
+  return firstUses(sessions)
+    .reverse()
     .slice(0, MOST_OPTIONS)
-    .map(([recipeId, day]) => ({
+    .map(({ recipeId, day }) => ({
       value: recipeId,
-      label: `${larder.lastVersion(recipeId)?.name ?? recipeId}, first on ${formatDay(day, 'd MMM')}`,
+      label: `${larder.recipeName(recipeId)}, first on ${formatDay(day, 'd MMM')}`,
       day,
     }));
 }

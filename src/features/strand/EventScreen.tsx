@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { SIGNALS, EVENT_EFFECTS, type Head } from '@/core/hair';
-import { addDays, failedBySchema, ok, type Result } from '@/core/measures';
+import { addDays, failed, failedBySchema, ok, type Result } from '@/core/measures';
 import { EVENT_KINDS, headEventSchema, SIGNAL_IDS, type EventKind, type HeadEvent } from '@/core/readings';
 import { Body, Button, Screen, Small } from '@/ui';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
@@ -31,7 +31,7 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
         message: path[0] === 'what' ? 'Choose what happened.' : message,
       }));
     return parsed.data.day > today
-      ? { ok: false, problems: [{ code: 'future-day', message: 'That day has not come yet.', path: 'day' }] }
+      ? failed('future-day', 'That day has not come yet.', 'day')
       : ok(parsed.data);
   };
   const { control, handleSubmit, formState } = useForm<EventDraft>({

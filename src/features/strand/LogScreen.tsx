@@ -8,9 +8,8 @@ import { FEEL_WORDS, MARKS, measurementsOf, type HeadEvent, type Reading } from 
 import { selectAllRecords, useAppSelector } from '@/store';
 import { Button, Choice, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
-import { newStamp } from '../shared/stamp';
-import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
+import { useTakeBack } from '../shared/useTakeBack';
 import { EVENT_WORDS } from './eventWords';
 import { withHead } from './FlowScreen';
 import { MARK_OPTIONS, PLACE_LABELS, SCALP_OPTIONS } from './readingOptions';
@@ -138,11 +137,6 @@ function EventEntry({ event }: { event: HeadEvent }) {
       </View>
     </>
   );
-}
-
-function useTakeBack(): (id: string, said: string) => void {
-  const add = useAddRecords();
-  return (id, said) => add([{ ...newStamp(), kind: 'withdrawal', withdraws: id }], said);
 }
 
 /** The readings this one took the place of, newest first. */

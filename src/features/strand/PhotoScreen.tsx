@@ -10,6 +10,7 @@ import { Body, Button, Choice, Heading, Problem, Screen, Small, useWide } from '
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
+import { useTakeBack } from '../shared/useTakeBack';
 import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
 import { HowToFold, HowToSide } from './howto/HowToPane';
@@ -105,7 +106,7 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
 });
 
 function Picture({ photo, head }: { photo: Photo; head: Head }) {
-  const add = useAddRecords();
+  const takeBack = useTakeBack();
   const when = formatDay(photo.day, 'd MMM yyyy');
   return (
     <View className="min-w-0 max-w-[420px] flex-1 gap-1">
@@ -122,10 +123,7 @@ function Picture({ photo, head }: { photo: Photo; head: Head }) {
           label="Take back"
           hint={`Take back the picture of ${when}`}
           onPress={() =>
-            add(
-              [{ ...newStamp(), kind: 'withdrawal', withdraws: photo.id }],
-              'The picture is taken back; it is erased when the app starts again.',
-            )
+            takeBack(photo.id, 'The picture is taken back; it is erased when the app starts again.')
           }
         />
       </View>

@@ -130,7 +130,7 @@ function marksOf({ sessions, events, larder }: HeadHistory): HistoryMark[] {
   return [
     ...sessions.map(({ day, recipeId }) => ({
       day,
-      text: `treatment: ${larder.lastVersion(recipeId)?.name ?? recipeId}`,
+      text: `treatment: ${larder.recipeName(recipeId)}`,
     })),
     ...events.map(({ day, what, note }) => ({
       day,

@@ -107,8 +107,8 @@ function nextReadingWords(next: NextReading | undefined): string {
 const SCATTER = { more: 1.3, less: 0.85 } as const;
 
 function errorWords(factor: number): string {
-  if (factor > SCATTER.more) return 'Her readings scatter more than usual, so each counts less.';
+  if (factor > SCATTER.more) return 'The readings scatter more than usual, so each counts less.';
   return factor < SCATTER.less
-    ? 'Her readings scatter less than usual, so each counts more.'
-    : 'Her readings scatter about as much as usual.';
+    ? 'The readings scatter less than usual, so each counts more.'
+    : 'The readings scatter about as much as usual.';
 }

@@ -82,11 +82,9 @@ export const StretchScreen = withHead(function Stretch({ head }: { head: Head })
           {way === 'typed' ? (
             <TypedStrand key={key} number={strands.length + 1} region={place} onTaken={take} />
           ) : null}
-          {way === 'typed' || !calibrating ? (
-            <FieldGroup label="Where it grew">
-              <Choice label="Where it grew" options={REGION_OPTIONS} value={region} onChange={setRegion} />
-            </FieldGroup>
-          ) : null}
+          <FieldGroup label="Where it grew">
+            <Choice label="Where it grew" options={REGION_OPTIONS} value={region} onChange={setRegion} />
+          </FieldGroup>
         </>
       )}
       <FieldGroup label="How to measure">

@@ -20,7 +20,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
   const [days, setDays] = useState(known ?? 1);
   const [none, setNone] = useState(false);
   const sections = sectionsOf(taps);
-  const totals = tallyTotals({ sections, days });
+  const totals = tallyTotals({ sections });
   const tap = (what: Tap) => {
     if (taps.length >= READING_LIMITS.pieces) return;
     // Where nothing can vibrate, nothing does.

@@ -6,6 +6,7 @@ import { formatDay } from '@/core/measures';
 import { trialState, type Trial, type TrialState } from '@/core/trials';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
 import { NotFound } from '../shared/NotFound';
+import { sessionOf } from '../shared/sessionOf';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHead } from '../shared/useHead';
@@ -69,22 +70,7 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
           day: today,
           arm: stage.arm,
         },
-        ...(recipe
-          ? [
-              {
-                ...newStamp(),
-                kind: 'session' as const,
-                headId: head.headId,
-                day: today,
-                recipeId: recipe.recipeId,
-                recipeVersion: recipe.version,
-                contactMinutes: recipe.contactMinutes,
-                warmth: recipe.warmth,
-                grams: null,
-                note: '',
-              },
-            ]
-          : []),
+        ...(recipe ? [sessionOf(recipe, head.headId, today)] : []),
       ],
       `The wash of the trial is written down: ${arm}.`,
     );

@@ -72,21 +72,20 @@ function headlineOf(state: SignalState, { larder }: HeadHistory): string {
     .sort((a, b) => Math.abs(b.mean) / b.sd - Math.abs(a.mean) / a.sd)[0];
   if (!surest) return 'What works is not settled yet';
   const way = surest.mean > 0 ? WAYS[state.signal].up : WAYS[state.signal].down;
-  return `${larder.lastVersion(surest.recipeId)?.name ?? surest.recipeId}: ${way.toLowerCase()}`;
+  return `${larder.recipeName(surest.recipeId)}: ${way.toLowerCase()}`;
 }
 
 /** One bar and one sentence a recipe, from the most softening to the most firming; events after them. */
 function Effects({ state, history }: { state: SignalState; history: HeadHistory }) {
   const { width, onLayout } = useWidth();
-  const rows = [
-    ...state.responses
-      .filter(({ uses }) => uses > 0)
-      .map((response) => ({
-        key: response.recipeId,
-        name: history.larder.lastVersion(response.recipeId)?.name ?? response.recipeId,
-        response,
-      })),
-  ].sort((a, b) => a.response.mean - b.response.mean);
+  const rows = state.responses
+    .filter(({ uses }) => uses > 0)
+    .map((response) => ({
+      key: response.recipeId,
+      name: history.larder.recipeName(response.recipeId),
+      response,
+    }))
+    .sort((a, b) => a.response.mean - b.response.mean);
   const events = state.eventResponses.map((response) => ({
     key: `event-${response.event}`,
     name: EVENT_WORDS[response.event].label,
@@ -127,7 +126,7 @@ function Effects({ state, history }: { state: SignalState; history: HeadHistory 
 
 /** What cannot be told apart, and why. */
 function Confounded({ state, history }: { state: SignalState; history: HeadHistory }) {
-  const nameOf = (recipeId: string) => history.larder.lastVersion(recipeId)?.name ?? recipeId;
+  const { recipeName } = history.larder;
   const together = firstUsesTogether(history.sessions);
   if (state.entangled.length === 0 && together.length === 0) return null;
   return (
@@ -135,14 +134,15 @@ function Confounded({ state, history }: { state: SignalState; history: HeadHisto
       <Heading level={2}>Not to be told apart</Heading>
       {state.entangled.map(({ recipeIds: [one, other] }) => (
         <Body key={`${one}-${other}`}>
-          {nameOf(one)} and {nameOf(other)} are always used together or close behind each other: what one does
-          cannot be told from what the other does. Use one without the other a few times, or start a trial.
+          {recipeName(one)} and {recipeName(other)} are always used together or close behind each other: what
+          one does cannot be told from what the other does. Use one without the other a few times, or start a
+          trial.
         </Body>
       ))}
       {together.map((group) => (
         <Body key={group[0]?.recipeId}>
-          {group.map(({ recipeId }) => nameOf(recipeId)).join(', ')} were each used for the first time in the
-          week from {formatDay(group[0]!.day, 'd MMM')}: what changed then may be any of them.
+          {group.map(({ recipeId }) => recipeName(recipeId)).join(', ')} were each used for the first time in
+          the week from {formatDay(group[0]!.day, 'd MMM')}: what changed then may be any of them.
         </Body>
       ))}
     </View>
