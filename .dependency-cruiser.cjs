@@ -16,6 +16,7 @@ const CORE = [
   'evidence',
   'batches',
   'pantry',
+  'programme',
   'making',
   'planning',
   'exchange',

@@ -1,14 +1,13 @@
 import highsLoader from 'highs';
 import {
   makeFromPantry,
-  solverFrom,
   substitutesFor,
   type PantryRecipe,
-  type SolveProgramme,
   type StockedIngredient,
   type Substitute,
   type WishId,
 } from '@/core/making';
+import { solverFrom, type SolveProgramme } from '@/core/programme';
 import type { School } from '@/core/classification';
 import type { WeighedLine } from '@/core/recipes';
 

@@ -1,7 +1,7 @@
 import { classifyLines, lineLoads, type School, type TreatmentKind, type Verdict } from '../classification';
 import type { Active } from '../ingredients';
 import { partGrams, remainingGrams, surviving, usualLine, type WeighedLine } from '../recipes';
-import type { Constraint, Programme, SolveProgramme } from './linearProgramme';
+import type { Constraint, Programme, SolveProgramme } from '../programme';
 import type { StockedIngredient } from './substitutes';
 
 /** A kind of treatment to make, as bands of the loads that the verdict reads, g per 100 g of finished mask. */
@@ -79,12 +79,12 @@ export interface PantryRecipe {
  * Recipes of the wished kind from what is there, the simplest first, each carried by another ingredient; none where the
  * pantry does not reach.
  */
-export async function makeFromPantry(
+export function makeFromPantry(
   wish: WishId,
   stock: readonly StockedIngredient[],
   school: School,
   solve: SolveProgramme,
-): Promise<PantryRecipe[]> {
+): PantryRecipe[] {
   const candidates = stock
     .filter(({ gramsLeft }) => gramsLeft === null || gramsLeft >= LEAST_SHARE / 10)
     .map((stocked) => ({ ...stocked, one: usualLine(stocked.ingredient, 1) }));
@@ -92,7 +92,7 @@ export async function makeFromPantry(
   const taken: string[] = [];
   // A wish may need more tries than proposals: what the verdict reads otherwise is passed over.
   for (let attempt = 0; attempt < 2 * PROPOSALS && found.length < PROPOSALS; attempt++) {
-    const solution = await solve(programmeFor(WISHES[wish], candidates, school, taken));
+    const solution = solve(programmeFor(WISHES[wish], candidates, school, taken));
     if (solution.status !== 'optimal') break;
     const chosen = candidates.flatMap(({ one }, index) => {
       const grams = solution.values[`x${index}`] ?? 0;

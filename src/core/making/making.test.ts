@@ -7,18 +7,17 @@ import {
   realYieldGrams,
   SETTLED,
   settledWeight,
-  solverFrom,
   substitutesFor,
   timetableOf,
   WISHES,
   type MakingStep,
-  type SolveProgramme,
   type StockedIngredient,
   type TimedStep,
   type WishId,
 } from '.';
 import { ingredientById } from '../ingredients';
 import { invariant, sum } from '../measures';
+import { solverFrom, type SolveProgramme } from '../programme';
 import { againstJar, costOf, inStock, pantryOf, type PantryItem } from '../pantry';
 import { remainingGrams } from '../recipes';
 import { STAMP, parsedOf, verdictOf, weighedOf } from '../testing';
@@ -317,7 +316,7 @@ describe('with the solver', () => {
   });
 
   it('has nothing to offer from an empty pantry, for a line that is not there, or with no solver', async () => {
-    const broken: SolveProgramme = () => ({ status: 'failed', values: {}, objective: 0 });
+    const broken: SolveProgramme = () => ({ status: 'failed', values: {}, objective: 0, bound: 0 });
     expect(await substitutesFor(weighedOf(mask), 1, [], 'my-hair', solve)).toEqual([]);
     expect(await substitutesFor(weighedOf(mask), 9, stock('agave'), 'my-hair', solve)).toEqual([]);
     expect(await substitutesFor(weighedOf(mask), 1, stock('agave'), 'my-hair', broken)).toEqual([]);

@@ -2,7 +2,7 @@ import { classifyLines, lineLoads, type School, type Verdict } from '../classifi
 import type { Ingredient } from '../ingredients';
 import { sum } from '../measures';
 import { remainingGrams, usualLine, type WeighedLine } from '../recipes';
-import type { Programme, SolveProgramme, Terms } from './linearProgramme';
+import type { Programme, SolveProgramme, Terms } from '../programme';
 
 /** The profile that a substitute should keep, with what counts as a large miss, g per 100 g of finished mask. */
 const PROFILE = [
@@ -45,13 +45,13 @@ export interface Substitute {
  * What can take the place of one line, from what is there, so that the recipe's profile changes least: a small mixed-integer
  * programme, solved again without its answer for the next proposal.
  */
-export async function substitutesFor(
+export function substitutesFor(
   lines: readonly WeighedLine[],
   replaced: number,
   stock: readonly StockedIngredient[],
   school: School,
   solve: SolveProgramme,
-): Promise<Substitute[]> {
+): Substitute[] {
   const gone = lines.filter(({ line }) => line === replaced);
   const kept = lines.filter(({ line }) => line !== replaced);
   const goneIds = new Set(gone.map(({ ingredient }) => ingredient.id));
@@ -63,7 +63,7 @@ export async function substitutesFor(
   const found: Substitute[] = [];
   const taken: string[][] = [];
   while (found.length < PROPOSALS) {
-    const solution = await solve(programmeFor(gone, candidates, finished, goneGrams, school, taken));
+    const solution = solve(programmeFor(gone, candidates, finished, goneGrams, school, taken));
     if (solution.status !== 'optimal') break;
     const chosen = candidates.flatMap(({ ingredient }, index) => {
       const grams = solution.values[`x${index}`] ?? 0;

@@ -1,0 +1,12 @@
+export {
+  SOLVE_DEFAULTS,
+  type Bound,
+  type Constraint,
+  type Programme,
+  type Solution,
+  type SolveOptions,
+  type SolveProgress,
+  type SolveProgramme,
+  type Terms,
+} from './programme';
+export { solverFrom } from './solverFrom';
