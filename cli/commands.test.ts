@@ -69,8 +69,24 @@ describe('velvet state and plan', () => {
     const chances = Object.values(state.need.probabilities as Record<string, number>);
     expect(chances.reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(1, 2);
     expect(state.nextReadings[0].bits).toBeGreaterThanOrEqual(state.nextReadings[1].bits);
-    const plan = planCommand({ data, from: '2026-05-13', weeks: '2', head: 'pip' }, clock()) as any;
-    expect([plan.head, plan.days.length, plan.unmet]).toEqual(['pip', 14, []]);
+  });
+
+  it('plans with reasons, preparation, how far from the best, and what could not be met', async () => {
+    const plan = (await planCommand({ data, from: '2026-05-13', weeks: '2', head: 'pip' }, clock())) as any;
+    expect([plan.head, plan.days.length, plan.unmet, plan.planner]).toEqual(['pip', 14, [], 'programme']);
+    expect(plan.gap).toBeGreaterThanOrEqual(0);
+    expect(plan.gap).toBeLessThanOrEqual(0.01);
+    const maren = (await planCommand({ data, from: '2026-05-13', weeks: '2' }, clock())) as any;
+    const beats = maren.days.flatMap(({ beats }: any) => beats);
+    expect(beats.length).toBeGreaterThan(2);
+    expect(beats.every(({ reasons, minutes }: any) => reasons.length > 0 && minutes > 0)).toBe(true);
+    expect(maren.days.flatMap(({ preparation }: any) => preparation).length).toBeGreaterThan(0);
+  });
+
+  it('writes the same plan as a calendar', async () => {
+    const text = (await planCommand({ data, from: '2026-05-13', weeks: '2', ics: true }, clock())) as string;
+    expect(text.startsWith('BEGIN:VCALENDAR')).toBe(true);
+    expect(text.match(/BEGIN:VEVENT/g)?.length).toBeGreaterThan(2);
   });
 
   it.each([
@@ -80,8 +96,8 @@ describe('velvet state and plan', () => {
     [{ data, from: 'soon' }, '--from'],
     [{ data, weeks: '0' }, '--weeks'],
     [{ data, weeks: '1.5' }, '--weeks'],
-  ])('%j is refused: %s', (options, said) => {
-    expect(() => planCommand(options, clock())).toThrow(said);
+  ])('%j is refused: %s', async (options, said) => {
+    await expect(planCommand(options, clock())).rejects.toThrow(said);
   });
 });
 

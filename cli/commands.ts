@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs';
+import loadHighs from 'highs';
+import { calendarFile } from '../src/core/calendar';
 import {
   classifyLines,
   detailsOf,
@@ -9,13 +11,22 @@ import {
   type School,
   type Verdict,
 } from '../src/core/classification';
-import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '../src/core/exchange';
+import {
+  headsIn,
+  historyOf,
+  planProblemFrom,
+  readBackup,
+  writeBackup,
+  type StoredRecord,
+} from '../src/core/exchange';
 import { estimateHair } from '../src/core/estimation';
 import { lastingDays, SIGNALS, type SignalState, type Head } from '../src/core/hair';
 import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';
-import { MOST_WEEKS, planProblem, weekSearch } from '../src/core/planning';
+import { MOST_WEEKS } from '../src/core/planning';
+import { solverFrom } from '../src/core/programme';
 import { CATALOGUE_LARDER, readLines, unreadLines, weighedLines, type ParsedLine } from '../src/core/recipes';
 import { cautionsFor } from '../src/core/safety';
+import { scheduled } from '../src/core/scheduling';
 import { demoRecords } from '../src/core/simulation';
 import { parseRecipe } from '../src/core/parsing';
 
@@ -29,6 +40,7 @@ export interface CommandOptions {
   readonly on?: string | undefined;
   readonly from?: string | undefined;
   readonly weeks?: string | undefined;
+  readonly ics?: boolean | undefined;
 }
 
 /** The day in the zone of the machine; passed in, so that a test can choose it. */
@@ -198,7 +210,8 @@ export function stateCommand(options: CommandOptions, clock: Clock): unknown {
   });
 }
 
-export function planCommand(options: CommandOptions, clock: Clock): unknown {
+/** The plan as JSON, or with --ics as a calendar file. */
+export async function planCommand(options: CommandOptions, clock: Clock): Promise<unknown> {
   const records = recordsFrom(options);
   const from = options.from === undefined ? clock.today() : dayFrom('--from', options.from);
   const weeks = Number(options.weeks ?? '1');
@@ -206,9 +219,17 @@ export function planCommand(options: CommandOptions, clock: Clock): unknown {
     throw new CommandError(`--weeks is a whole number from 1 to ${MOST_WEEKS}`);
   }
   const { head, heads } = headFrom(records, options);
-  const history = historyOf(records, head.headId);
-  const plan = weekSearch(planProblem(head, history, estimateHair(head, history, from), from, weeks));
-  return shortNumbers({ head: head.headId, heads, ...plan });
+  // One person's hours are shared: the other heads are planned beside it.
+  const all = headsIn(records).map((each) => ({
+    head: each,
+    state: estimateHair(each, historyOf(records, each.headId), from),
+  }));
+  const problem = planProblemFrom(records, all, from, weeks);
+  const { plans, loosenings } = scheduled(problem, solverFrom(await loadHighs()));
+  const plan = plans.find(({ headId }) => headId === head.headId);
+  if (!plan) throw new CommandError(`no plan was made for ${head.headId}`);
+  if (options.ics) return calendarFile(plan, head, [], `${from}T00:00:00Z`).text;
+  return shortNumbers({ head: head.headId, heads, ...plan, loosenings });
 }
 
 export function demoCommand(options: CommandOptions, clock: Clock): string {

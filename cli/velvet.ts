@@ -15,10 +15,10 @@ const USAGE = `velvet: the core of Velvet Rhythm from a terminal
 
   velvet classify [--school any-protein|broken-down|my-hair] < recipe.txt
   velvet state --data backup.json [--on YYYY-MM-DD] [--head ID]
-  velvet plan  --data backup.json [--from YYYY-MM-DD] [--weeks N] [--head ID]
+  velvet plan  --data backup.json [--from YYYY-MM-DD] [--weeks 1…12] [--head ID] [--ics]
   velvet demo  [--on YYYY-MM-DD]     the demo data as a backup file
 
-Prints JSON. Exit code 0; or 2, with one line on stderr, for input that cannot be used.`;
+Prints JSON; with --ics a calendar file. Exit code 0; or 2, with one line on stderr, for input that cannot be used.`;
 
 const COMMANDS: Record<string, (options: CommandOptions, clock: Clock) => unknown> = {
   classify: classifyCommand,
@@ -37,14 +37,22 @@ function optionsOf(args: string[]): CommandOptions {
   try {
     return parseArgs({
       args,
-      options: { school: text, data: text, head: text, on: text, from: text, weeks: text },
+      options: {
+        school: text,
+        data: text,
+        head: text,
+        on: text,
+        from: text,
+        weeks: text,
+        ics: { type: 'boolean' },
+      },
     }).values;
   } catch (error) {
     throw new CommandError((error as Error).message.split('. ')[0]);
   }
 }
 
-function main([command, ...rest]: string[]): number {
+async function main([command, ...rest]: string[]): Promise<number> {
   if (command === undefined || command === 'help' || command === '--help') {
     console.log(USAGE);
     return 0;
@@ -52,7 +60,7 @@ function main([command, ...rest]: string[]): number {
   try {
     const run = COMMANDS[command];
     if (!run) throw new CommandError(`there is no command "${command}"; see: velvet help`);
-    const answer = run(optionsOf(rest), CLOCK);
+    const answer = await run(optionsOf(rest), CLOCK);
     process.stdout.write(typeof answer === 'string' ? answer : `${JSON.stringify(answer, null, 2)}\n`);
     return 0;
   } catch (error) {
@@ -62,4 +70,6 @@ function main([command, ...rest]: string[]): number {
   }
 }
 
-process.exitCode = main(process.argv.slice(2));
+void main(process.argv.slice(2)).then((code) => {
+  process.exitCode = code;
+});

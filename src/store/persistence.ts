@@ -31,6 +31,14 @@ import {
   storageBlocked,
   type RecordsRoot,
 } from './recordsSlice';
+import {
+  agreedLoaded,
+  planAgreed,
+  planNoteSeen,
+  readAgreed,
+  selectAgreed,
+  type AgreedState,
+} from './agreedSlice';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import { liveRecords } from '@/core/measures';
 import type { RecordStorage } from './recordStorage';
@@ -50,6 +58,7 @@ type Root = RecordsRoot & {
   readonly prefs: Prefs;
   readonly making: MakingRun | null;
   readonly underway: ReturnType<typeof readUnderway>;
+  readonly agreed: AgreedState;
 };
 
 const FULL =
@@ -107,6 +116,12 @@ export function persistenceMiddleware(storage: RecordStorage) {
       kept(api, () => storage.saveKept('underway', JSON.stringify(selectAllUnderway(api.getState())))),
   });
 
+  listener.startListening({
+    matcher: isAnyOf(planAgreed, planNoteSeen),
+    effect: (_, api) =>
+      kept(api, () => storage.saveKept('agreed', JSON.stringify(selectAgreed(api.getState())))),
+  });
+
   return listener.middleware;
 }
 
@@ -132,15 +147,17 @@ function picturesTakenBack(records: readonly StoredRecord[]): ReadonlySet<string
 /** Brings what is stored into the store and keeps it in step with other tabs. @returns a function that ends it */
 export async function startPersistence(store: Dispatching, storage: RecordStorage): Promise<() => void> {
   try {
-    const [loaded, prefs, making, underway] = await Promise.all([
+    const [loaded, prefs, making, underway, agreed] = await Promise.all([
       storage.loadRecords(),
       storage.loadKept('prefs'),
       storage.loadKept('making'),
       storage.loadKept('underway'),
+      storage.loadKept('agreed'),
     ]);
     store.dispatch(prefsLoaded(readPrefs(prefs)));
     store.dispatch(makingLoaded(readMaking(making)));
     store.dispatch(underwayLoaded(readUnderway(underway)));
+    store.dispatch(agreedLoaded(readAgreed(agreed)));
     const erased = picturesTakenBack(loaded.records);
     const records = loaded.records.filter(({ id }) => !erased.has(id));
     store.dispatch(recordsLoaded({ records, damaged: loaded.damaged }));

@@ -1,5 +1,6 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { agreedSlice } from './agreedSlice';
 import { makingSlice } from './makingSlice';
 import { persistenceMiddleware } from './persistence';
 import { prefsSlice } from './prefsSlice';
@@ -14,6 +15,7 @@ const reducer = combineReducers({
   undo: undoSlice.reducer,
   making: makingSlice.reducer,
   underway: underwaySlice.reducer,
+  agreed: agreedSlice.reducer,
 });
 
 export function makeStore(storage: RecordStorage) {

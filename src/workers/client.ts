@@ -1,6 +1,6 @@
 import { clientOf } from './clientOf';
 import type { EstimatorApi, PlannerApi } from './compute';
-import type { SolvingApi } from './solving';
+import type { SchedulingApi, SolvingApi } from './solving';
 
 const estimator = clientOf<EstimatorApi>(
   () => new Worker(new URL('./estimator.worker', import.meta.url)),
@@ -17,9 +17,18 @@ const solver = clientOf<SolvingApi>(
   async () => (await import('./solving')).solvingApi,
 );
 
+/** The solver in a thread of its own: a plan that is given up takes nothing else with it. */
+const scheduler = clientOf<SchedulingApi>(
+  () => new Worker(new URL('./scheduler.worker', import.meta.url)),
+  async () => (await import('./solving')).schedulingApi,
+);
+
 export const askSolver = solver.ask;
+export const askScheduler = scheduler.ask;
 export const askEstimator = estimator.ask;
 export const askPlanner = planner.ask;
+/** Ends whatever plan is being worked at. */
+export const stopScheduler = scheduler.stop;
 
 /** Not the solver: it is large, and asked for rarely. */
 export function warmWorkers(): void {

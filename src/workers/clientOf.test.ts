@@ -1,6 +1,6 @@
 import { headsIn } from '@/core/exchange';
 import { calendarDay } from '@/core/measures';
-import { clientOf } from './clientOf';
+import { clientOf, Stopped } from './clientOf';
 import { estimatorApi, plannerApi, type EstimatorApi, type PlannerApi } from './compute';
 
 const day = calendarDay('2026-05-13');
@@ -29,14 +29,53 @@ describe.each([
     const [head] = headsIn(records);
     const question = { head: head!, records, today: day };
     const state = await estimator.ask('estimate', question);
-    const plan = await planner.ask('plan', { ...question, state, weeks: 1 });
+    const { plans } = await planner.ask('firstPlan', {
+      heads: [{ head: head!, state, agreement: null }],
+      records,
+      today: day,
+      weeks: 1,
+    });
     expect(state).toEqual(estimatorApi.estimate(question));
-    expect([plan.headId, plan.days.length]).toEqual(['maren', 7]);
+    expect(plans.map(({ headId, days }) => [headId, days.length])).toEqual([['maren', 7]]);
     expect((await estimator.ask('readBackup', 'no backup')).ok).toBe(false);
   });
 });
 
+/** Never answers. */
+class BusyWorker extends EventTarget {
+  ended = false;
+  postMessage() {
+    // Busy.
+  }
+  terminate() {
+    this.ended = true;
+  }
+}
+
 describe('a worker', () => {
+  it('can be stopped: what was asked is refused, nothing is computed on the page, and the next question starts it anew', async () => {
+    const workers: BusyWorker[] = [];
+    let onThePage = 0;
+    const client = clientOf<EstimatorApi>(
+      () => {
+        workers.push(new BusyWorker());
+        return workers.at(-1) as unknown as Worker;
+      },
+      async () => {
+        onThePage++;
+        return estimatorApi;
+      },
+    );
+    const asked = client.ask('readBackup', '{}');
+    client.stop();
+    await expect(asked).rejects.toBeInstanceOf(Stopped);
+    const again = client.ask('readBackup', '{}');
+    expect(workers.map(({ ended }) => ended)).toEqual([true, false]);
+    client.stop();
+    await expect(again).rejects.toBeInstanceOf(Stopped);
+    expect(onThePage).toBe(0);
+  });
+
   it('is started once, however often it is asked', async () => {
     let starts = 0;
     const client = clientOf<EstimatorApi>(

@@ -1,16 +1,21 @@
 import { wrap } from 'comlink';
 
-type Answers = Record<string, (question: never) => unknown>;
+type Answers = Record<string, (...question: never[]) => unknown>;
 type Ask<Api extends Answers> = <Name extends keyof Api>(
   name: Name,
-  question: Parameters<Api[Name]>[0],
+  ...question: Parameters<Api[Name]>
 ) => Promise<Awaited<ReturnType<Api[Name]>>>;
 
 interface Client<Api extends Answers> {
   /** Starts the worker before it is needed: reading its code takes longer than most answers. */
   readonly warm: () => void;
   readonly ask: Ask<Api>;
+  /** Ends what the worker is at; what was asked is refused with {@link Stopped}. The next question starts it anew. */
+  readonly stop: () => void;
 }
+
+/** The question was given up before its answer. */
+export class Stopped extends Error {}
 
 /**
  * Asks a worker. Where no worker can start, the same code answers on the page: slower to the touch, not different in
@@ -21,10 +26,11 @@ export function clientOf<Api extends Answers>(
   onThePage: () => Promise<Api>,
 ): Client<Api> {
   let started: Ask<Api> | undefined;
+  let end: (() => void) | undefined;
 
-  const askPage: Ask<Api> = async (name, question) => {
-    const answer = (await onThePage())[name] as unknown as (asked: unknown) => never;
-    return answer(question);
+  const askPage: Ask<Api> = async (name, ...question) => {
+    const answer = (await onThePage())[name] as unknown as (...asked: unknown[]) => never;
+    return answer(...question);
   };
 
   const askWorker = (): Ask<Api> => {
@@ -34,23 +40,35 @@ export function clientOf<Api extends Answers>(
     } catch {
       return askPage;
     }
-    const remote = wrap<Answers>(worker) as unknown as Record<keyof Api, (asked: unknown) => Promise<never>>;
+    const remote = wrap<Answers>(worker) as unknown as Record<
+      keyof Api,
+      (...asked: unknown[]) => Promise<never>
+    >;
     const broken = new Promise<never>((_, reject) => {
-      worker.addEventListener('error', () => reject(new Error('The worker did not start.')));
+      worker.addEventListener('error', () => {
+        started = askPage;
+        reject(new Error('The worker did not start.'));
+      });
+      end = () => {
+        worker.terminate();
+        started = undefined;
+        reject(new Stopped('It was given up.'));
+      };
     });
-    broken.catch(() => {
-      started = askPage;
-    });
-    return (name, question) =>
-      Promise.race([remote[name](question), broken]).catch(() => askPage(name, question));
+    broken.catch(() => undefined);
+    return (name, ...question) =>
+      Promise.race([remote[name](...question), broken]).catch((error: unknown) => {
+        if (error instanceof Stopped) throw error;
+        return askPage(name, ...question);
+      });
   };
 
   const warm = () => {
     started ??= askWorker();
   };
-  const ask: Ask<Api> = (name, question) => {
+  const ask: Ask<Api> = (name, ...question) => {
     warm();
-    return (started ?? askPage)(name, question);
+    return (started ?? askPage)(name, ...question);
   };
-  return { warm, ask };
+  return { warm, ask, stop: () => end?.() };
 }

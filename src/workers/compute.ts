@@ -2,19 +2,15 @@ import { historyOf, readBackup, type Backup, type StoredRecord } from '@/core/ex
 import { estimateHair } from '@/core/estimation';
 import type { HairState, Head } from '@/core/hair';
 import type { CalendarDay, Result } from '@/core/measures';
-import { planProblem, weekSearch, type Plan } from '@/core/planning';
+import { searched } from '@/core/scheduling';
 import { demoRecords } from '@/core/simulation';
+import { answerOf, problemOf, type PlanAnswer, type PlanQuestion } from './planning';
 
 /** What a worker is asked for; everything in it can be cloned. */
 export interface HairQuestion {
   readonly head: Head;
   readonly records: readonly StoredRecord[];
   readonly today: CalendarDay;
-}
-
-export interface PlanQuestion extends HairQuestion {
-  readonly state: HairState;
-  readonly weeks: number;
 }
 
 /** Computed from records, in the estimator's worker. */
@@ -25,10 +21,9 @@ export const estimatorApi = {
   demo: (today: CalendarDay): StoredRecord[] => demoRecords(today),
 };
 
-/** In a worker of its own: a long plan must not keep a reading waiting. */
+/** In a worker of its own: a plan must not keep a reading waiting. The solver's answer comes from another one, and later. */
 export const plannerApi = {
-  plan: ({ head, records, today, state, weeks }: PlanQuestion): Plan =>
-    weekSearch(planProblem(head, historyOf(records, head.headId), state, today, weeks)),
+  firstPlan: (question: PlanQuestion): PlanAnswer => answerOf(question, searched(problemOf(question))),
 };
 
 export type EstimatorApi = typeof estimatorApi;

@@ -1,2 +1,4 @@
-export { askEstimator, askPlanner, askSolver, warmWorkers } from './client';
+export { askEstimator, askPlanner, askScheduler, askSolver, stopScheduler, warmWorkers } from './client';
+export { Stopped } from './clientOf';
 export type { HairQuestion } from './compute';
+export type { PlanAnswer, PlanQuestion } from './planning';

@@ -7,7 +7,18 @@ import {
   type Substitute,
   type WishId,
 } from '@/core/making';
-import { solverFrom, type SolveProgramme } from '@/core/programme';
+import { solverFrom, type SolveProgramme, type SolveProgress } from '@/core/programme';
+import type { Plan } from '@/core/planning';
+import {
+  nearestDay,
+  scheduled,
+  usualOptions,
+  wondered,
+  type BetterDay,
+  type Wondered,
+  type Wondering,
+} from '@/core/scheduling';
+import { answerOf, problemOf, type PlanAnswer, type PlanQuestion } from './planning';
 import type { School } from '@/core/classification';
 import type { WeighedLine } from '@/core/recipes';
 
@@ -37,6 +48,29 @@ function solver(): Promise<SolveProgramme> {
   return loading;
 }
 
+export interface WonderQuestion extends PlanQuestion {
+  /** The plans that the answer is held against. */
+  readonly plans: readonly Plan[];
+  readonly wondering: Wondering;
+}
+
+/** Plans and questions about plans; the solver is asked for both. */
+export const schedulingApi = {
+  /** @param report told how far it is while it works */
+  plan: async (question: PlanQuestion, report?: (progress: SolveProgress) => void): Promise<PlanAnswer> =>
+    answerOf(
+      question,
+      scheduled(problemOf(question), await solver(), {
+        ...usualOptions(question.weeks),
+        ...(report ? { onProgress: report } : {}),
+      }),
+    ),
+  wonder: async ({ plans, wondering, ...question }: WonderQuestion): Promise<Wondered> =>
+    wondered(problemOf(question), plans, wondering, await solver()),
+  nearestDay: async ({ wondering, ...question }: WonderQuestion): Promise<BetterDay | null> =>
+    nearestDay(problemOf(question), wondering, await solver()),
+};
+
 export const solvingApi = {
   substitutes: async ({ lines, replaced, stock, school }: SubstituteQuestion): Promise<Substitute[]> =>
     substitutesFor(lines, replaced, stock, school, await solver()),
@@ -45,3 +79,4 @@ export const solvingApi = {
 };
 
 export type SolvingApi = typeof solvingApi;
+export type SchedulingApi = typeof schedulingApi;

@@ -1,4 +1,11 @@
 import { z } from 'zod';
+import {
+  calendarExportSchema,
+  challengeSchema,
+  decisionSchema,
+  occasionSchema,
+  planSettingsSchema,
+} from '../agenda';
 import { batchEventSchema, batchSchema } from '../batches';
 import { headSchema } from '../hair';
 import { ownIngredientSchema } from '../ingredients';
@@ -28,6 +35,11 @@ export const storedRecordSchema = z.discriminatedUnion('kind', [
   trialSchema,
   trialWashSchema,
   photoSchema,
+  decisionSchema,
+  occasionSchema,
+  planSettingsSchema,
+  challengeSchema,
+  calendarExportSchema,
   withdrawalSchema,
 ]);
 export type StoredRecord = z.infer<typeof storedRecordSchema>;
@@ -35,7 +47,7 @@ export type RecordKind = StoredRecord['kind'];
 export type RecordOf<K extends RecordKind> = Extract<StoredRecord, { kind: K }>;
 
 /** Raised with every change of a stored shape; migrations.ts lifts what was written before. */
-export const DATA_VERSION = 3;
+export const DATA_VERSION = 4;
 export const BACKUP_FORMAT = 'velvet-rhythm-backup';
 
 export const BACKUP_LIMITS = {

@@ -66,6 +66,6 @@ describe('the records a state is computed from', () => {
       heightPx: 10,
       jpeg: '/9j/AAAA',
     };
-    expect(recordsFor([testHead(), gel, batch, photo], 'h').map(({ id }) => id)).not.toContain('p');
+    expect(recordsFor([testHead(), gel, batch, photo], ['h']).map(({ id }) => id)).not.toContain('p');
   });
 });

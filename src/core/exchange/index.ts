@@ -10,5 +10,14 @@ export {
   type StoredRecord,
 } from './backup';
 export { mergeRecords, type Merge } from './merge';
-export { headsIn, historyFrom, historyOf, larderOf, ofKind, recordsFor } from './selectHistory';
+export {
+  headsIn,
+  historyFrom,
+  historyOf,
+  larderOf,
+  ofKind,
+  planProblemFrom,
+  recordsFor,
+  type HeadToPlan,
+} from './selectHistory';
 export { packRecord, unpackRecord } from './storedRecord';

@@ -58,6 +58,22 @@ describe('a backup of version 2', () => {
   });
 });
 
+describe('a backup of version 3', () => {
+  const backup = valueOf(readBackup(oldFile(3)));
+  const written = JSON.parse(oldFile(3)) as { records: StoredRecord[] };
+
+  it('is read, with every record of it', () => {
+    expect(backup.records.map(({ id }) => id)).toEqual(written.records.map(({ id }) => id));
+  });
+
+  it('takes every evening to be hers, and nothing else of a head is changed', () => {
+    const [head] = headsIn(backup.records);
+    expect(head?.nights).toEqual(Array(7).fill(true));
+    expect(head?.washFrom).toHaveLength(7);
+    expect(head).toMatchObject(headsIn(written.records)[0] ?? {});
+  });
+});
+
 describe('a stored record of version 1', () => {
   it('is lifted when it is read, whatever else lies in the store', () => {
     const { density: _, allergies: __, ...old } = testHead();
@@ -72,7 +88,7 @@ describe('the records that one head is computed from', () => {
   const session = (headId: string, recipeId: string): StoredRecord =>
     testSession(recipeId, calendarDay('2026-01-01'), { id: `s-${headId}-${recipeId}`, headId });
   const records: StoredRecord[] = [gel, cream, ...recipes, session('ada', 'cream'), session('bo', 'r3')];
-  const ids = recordsFor(records, 'ada').map(({ id }) => id);
+  const ids = recordsFor(records, ['ada']).map(({ id }) => id);
 
   it('are hers, the recipes she uses with what these are made of, and the newest others', () => {
     expect(ids).toEqual(expect.arrayContaining(['s-ada-cream', 'cream-1', 'gel-1', 'r499-1']));

@@ -12,6 +12,11 @@ const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
     if (record.kind === 'session') return { grams: null, ...record };
     return record.kind === 'reading' ? readingOf3(record) : record;
   },
+  // Version 4 knows from when on a wash may begin and which evenings are hers; it was taken for granted before.
+  3: (record) =>
+    record.kind === 'head'
+      ? { washFrom: [10, 18, 18, 18, 18, 18, 10], nights: Array(7).fill(true), ...record }
+      : record,
 };
 
 function readingOf3({ mistSoakSeconds, tally, strands, ...rest }: RawRecord): RawRecord {

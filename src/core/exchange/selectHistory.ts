@@ -1,6 +1,9 @@
+import { occasionsOf } from '../agenda';
 import { newestHeads, type Head, type HeadHistory } from '../hair';
-import { liveRecords } from '../measures';
+import { liveRecords, type CalendarDay } from '../measures';
 import { makeLarder, newestVersions, type Larder, type RecipeVersion } from '../recipes';
+import { pantryOf } from '../pantry';
+import { planProblem, type Kitchen, type PlannedHead, type PlanProblem } from '../planning';
 import type { Session } from '../sessions';
 import type { RecordKind, RecordOf, StoredRecord } from './backup';
 
@@ -47,6 +50,10 @@ export function historyFrom(live: readonly StoredRecord[], larder: Larder, headI
     patchTests: own(ofKind(live, 'patch-test')),
     trials: own(ofKind(live, 'trial')),
     trialWashes: own(ofKind(live, 'trial-wash')),
+    decisions: own(ofKind(live, 'decision')),
+    occasions: occasionsOf(ofKind(live, 'occasion'), headId),
+    planSettings: own(ofKind(live, 'plan-settings')),
+    challenges: own(ofKind(live, 'challenge')),
     larder,
   };
 }
@@ -68,20 +75,53 @@ function withBatchGrams(sessions: readonly Session[], live: readonly StoredRecor
   });
 }
 
+/** What is made and what it is made of, for all heads. */
+function kitchenOf(live: readonly StoredRecord[]): Kitchen {
+  return {
+    batches: ofKind(live, 'batch'),
+    batchEvents: ofKind(live, 'batch-event'),
+    pantry: pantryOf(ofKind(live, 'pantry')),
+  };
+}
+
+/** A head that is to be planned for; the rest of it is in the records. */
+export type HeadToPlan = Omit<PlannedHead, 'history'>;
+
+/** The planner's question about heads that one person looks after, out of the records. */
+export function planProblemFrom(
+  records: readonly StoredRecord[],
+  heads: readonly HeadToPlan[],
+  from: CalendarDay,
+  weeks: number,
+): PlanProblem {
+  const live = liveRecords(records);
+  const larder = larderOf(records, live);
+  return planProblem(
+    heads.map((each) => ({ ...each, history: historyFrom(live, larder, each.head.headId) })),
+    kitchenOf(live),
+    from,
+    weeks,
+  );
+}
+
 /** Recipes that a plan is made with: those used on the head, and the newest of the others. */
 const PLANNED_RECIPES = 60;
 
 /**
- * The records that state and plan of one head are computed from: her own, and of the recipes those she uses, the newest
+ * The records that state and plan of some heads are computed from: their own, and of the recipes those they use, the newest
  * others, and what these are made of. With thousands of recipes the rest would only be carried to the worker and back.
  */
-export function recordsFor(records: readonly StoredRecord[], headId: string): StoredRecord[] {
+export function recordsFor(records: readonly StoredRecord[], headIds: readonly string[]): StoredRecord[] {
   const recipes = ofKind(records, 'recipe');
   const mine = records.filter(
     (record) =>
       record.kind !== 'recipe' &&
       record.kind !== 'photo' &&
-      (!('headId' in record) || record.headId === headId),
+      // What is left of a batch depends on whose head it went on, whoever that was.
+      (!('headId' in record) ||
+        record.kind === 'batch-event' ||
+        record.headId === null ||
+        headIds.includes(record.headId)),
   );
   const used = new Set(mine.flatMap((record) => (record.kind === 'session' ? [record.recipeId] : [])));
   const newest = newestVersions(recipes);

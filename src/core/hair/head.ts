@@ -38,6 +38,10 @@ export const headSchema = recordBaseSchema.extend({
   complaint: z.enum(['none', 'mushy', 'straw', 'breaks']),
   /** Minutes she has on each weekday, Sunday first; 0 where the day is not free. */
   freeMinutes: z.array(z.number().int().min(0).max(720)).length(7),
+  /** The hour at which a wash may begin on each weekday, Sunday first. */
+  washFrom: z.array(z.number().int().min(0).max(23)).length(7),
+  /** Evenings on which something may be put on for the night or set to soak, Sunday first. */
+  nights: z.array(z.boolean()).length(7),
   school: z.enum(SCHOOLS),
   /** How many strands there are. */
   density: z.enum(DENSITIES),

@@ -1,3 +1,4 @@
+import type { Challenge, Decision, Occasion, PlanSettings } from '../agenda';
 import type { HeadEvent, Reading } from '../readings';
 import type { Larder, RecipeVersion } from '../recipes';
 import type { PatchTest } from '../safety';
@@ -16,4 +17,9 @@ export interface HeadHistory {
   readonly events: readonly HeadEvent[];
   readonly trials: readonly Trial[];
   readonly trialWashes: readonly TrialWash[];
+  readonly decisions: readonly Decision[];
+  /** Those of everybody among them. */
+  readonly occasions: readonly Occasion[];
+  readonly planSettings: readonly PlanSettings[];
+  readonly challenges: readonly Challenge[];
 }

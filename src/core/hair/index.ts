@@ -16,7 +16,7 @@ export type {
 } from './hairState';
 export { laneProbabilities } from './lane';
 
-export { expectedExcess, Z90 } from './normal';
+export { expectedExcess, normalCdf, normalDensity, Z90 } from './normal';
 export {
   EVENT_EFFECTS,
   priorEffect,
@@ -29,5 +29,6 @@ export {
 export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
 export type { HeadHistory } from './history';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';
+export { placeInWords } from './placeInWords';
 export { lastingDays, type Lasting } from './lasting';
 export { NEEDS } from './hairState';

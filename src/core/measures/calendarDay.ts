@@ -32,15 +32,29 @@ export function dayOfDate(date: Date): CalendarDay {
 
 const MS_PER_DAY = 86_400_000;
 
-/** Days since 1970-01-01 in the calendar; no zone and no clock change enters. The planner asks millions of times. */
+/** The planner asks millions of times, of a few hundred days. */
+const NUMBERS = new Map<CalendarDay, number>();
+const DAYS = new Map<number, CalendarDay>();
+/** More days than this are not remembered: 27 years. */
+const MOST_REMEMBERED = 10_000;
+
+/** Days since 1970-01-01 in the calendar; no zone and no clock change enters. */
 function dayNumber(day: CalendarDay): number {
-  return (
-    Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) / MS_PER_DAY
-  );
+  const known = NUMBERS.get(day);
+  if (known !== undefined) return known;
+  const number =
+    Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) / MS_PER_DAY;
+  if (NUMBERS.size < MOST_REMEMBERED) NUMBERS.set(day, number);
+  return number;
 }
 
 export function addDays(day: CalendarDay, count: number): CalendarDay {
-  return new Date((dayNumber(day) + count) * MS_PER_DAY).toISOString().slice(0, 10) as CalendarDay;
+  const number = dayNumber(day) + count;
+  const known = DAYS.get(number);
+  if (known !== undefined) return known;
+  const found = new Date(number * MS_PER_DAY).toISOString().slice(0, 10) as CalendarDay;
+  if (DAYS.size < MOST_REMEMBERED) DAYS.set(number, found);
+  return found;
 }
 
 /** Days from `from` to `to`; negative when `to` is earlier. Counts calendar days, not 24-hour spans. */

@@ -1,116 +1,187 @@
-import { SIGNALS, type Estimate } from '../hair';
+import { laneProbabilities, placeInWords, SIGNALS } from '../hair';
 import { addDays, dayRange, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
+import { duesOf } from './dues';
+import { breachesOf, chanceTooFirm, type Standing } from './checkPlan';
+import { freeMinutesOn, minutesOf, moving, type Draft } from './draft';
 import { forecastOn } from './forecast';
-import {
-  chanceTooFirm,
-  daysSinceMoisture,
-  daysSinceProtein,
-  forbiddenBy,
-  freeMinutesOn,
-  minutesOf,
-  type Draft,
-} from './hardRules';
-import type { Beat, Plan, PlanDay, PlanProblem, PrepTask, Reason, UnmetRule } from './plan';
+import type { Beat, HeadProblem, Plan, PlanDay, PlanProblem, Reason, UnmetRule } from './plan';
+import { PLAIN_WASH_ID } from './plan';
+import { preparationOf } from './preparation';
 import { RULES } from './rules';
+import { lastUse, scoreOf, scoreParts, spanOf } from './score';
 
-/**
- * Turns drafts into a plan in words: beats with their reasons, preparation, forecast, and what could not be met.
- * @param isExact whether the planner has tried every allowed plan
- */
-export function explained(problem: PlanProblem, drafts: readonly Draft[], isExact: boolean): Plan {
+/** Who answered, and how sure it is that nothing better exists. */
+export type Answered = Pick<Plan, 'planner' | 'gap'>;
+
+/** Turns drafts of one head into a plan in words: beats with their reasons, preparation, forecast, and what could not be met. */
+export function explained(
+  problem: PlanProblem,
+  head: HeadProblem,
+  drafts: readonly Draft[],
+  answered: Answered,
+): Plan {
   const inOrder = [...drafts].sort((a, b) =>
-    a.day < b.day ? -1 : a.day > b.day ? 1 : slotOrder(a) - slotOrder(b),
+    a.day < b.day ? -1 : a.day > b.day ? 1 : SLOT_ORDER[a.slot] - SLOT_ORDER[b.slot],
   );
-  const beats = inOrder.map((draft) => beatOf(problem, inOrder, draft));
-  const preparation = inOrder.flatMap((draft) => preparationOf(problem, inOrder, draft));
-  const days = dayRange(problem.from, 7 * problem.weeks).map((day): PlanDay => ({
-    day,
-    freeMinutes: freeMinutesOn(problem, day),
-    beats: beats.filter((beat) => beat.day === day),
-    preparation: preparation.filter((task) => task.day === day),
-    forecast: { day, ...forecastOn(problem, 'firmness', moving(inOrder), day) },
-  }));
+  const beats = inOrder.map((draft) => beatOf(problem, head, inOrder, draft));
+  const preparation = inOrder.flatMap((draft) => preparationOf(problem, head, inOrder, draft));
+  const acting = moving(inOrder);
+  const days = dayRange(problem.from, 7 * problem.weeks).map((day): PlanDay => {
+    const forecast = forecastOn(head, 'firmness', acting, day);
+    const { above, below } = laneProbabilities(forecast, SIGNALS.firmness.lane);
+    return {
+      day,
+      freeMinutes: freeMinutesOn(head, day),
+      beats: beats.filter((beat) => beat.day === day),
+      preparation: preparation.filter((task) => task.day === day),
+      forecast: { day, ...forecast },
+      tooFirm: above,
+      outside: above + below,
+    };
+  });
+  const parts = scoreParts(head, problem.from, inOrder, spanOf(problem.weeks));
   return {
-    headId: problem.head.headId,
+    headId: head.head.headId,
     from: problem.from,
     weeks: problem.weeks,
-    planner: 'week-search',
-    gap: isExact ? 0 : null,
+    ...answered,
+    score: scoreOf(parts),
+    parts,
     headline: headlineOf(problem, beats),
     days,
-    unmet: unmetRules(problem, inOrder),
+    unmet: unmetRules(problem, head, inOrder),
+    dues: duesOf(problem, head, inOrder),
   };
 }
 
-const SLOT_ORDER = { 'pre-poo': 0, main: 1, 'follow-up': 2, refresh: 3 } as const;
-const slotOrder = (draft: Draft) => SLOT_ORDER[draft.slot];
+const SLOT_ORDER: Readonly<Record<Draft['slot'], number>> = {
+  scalp: 0,
+  'pre-poo': 1,
+  main: 2,
+  'follow-up': 3,
+  refresh: 4,
+  mist: 5,
+  serum: 6,
+};
 
-/** A refresh is too small to move the forecast. */
-function moving(drafts: readonly Draft[]): Draft[] {
-  return drafts.filter((draft) => draft.slot !== 'refresh');
-}
-
-function beatOf(problem: PlanProblem, all: readonly Draft[], draft: Draft): Beat {
-  const { treatment } = draft;
+function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly Draft[], draft: Draft): Beat {
+  const { treatment, day, slot, batchId } = draft;
   return {
-    day: draft.day,
-    slot: draft.slot,
+    day,
+    slot,
     recipeId: treatment.recipeId,
     name: treatment.name,
     kind: treatment.kind,
     strength: treatment.strength,
-    minutes: minutesOf(draft),
+    minutes: minutesOf(head, draft),
     overnight: draft.overnight,
-    reasons: reasonsFor(problem, all, draft),
+    locked: head.decisions.some(
+      (decision) =>
+        decision.what === 'place' &&
+        decision.day === day &&
+        decision.slot === slot &&
+        decision.recipeId === treatment.recipeId,
+    ),
+    batchId,
+    cost: batchId === null ? treatment.cost : 0,
+    moves: treatment.effect.firmness,
+    onlyIfFirm: slot === 'follow-up' && !followsStrong(all, day) && head.choices.afterProtein === 'if-firm',
+    reasons: reasonsFor(problem, head, all, draft),
   };
 }
 
-function reasonsFor(problem: PlanProblem, all: readonly Draft[], draft: Draft): Reason[] {
-  switch (draft.slot) {
-    case 'main':
-      return mainReasons(problem, all, draft);
-    case 'pre-poo':
-      return [
-        {
-          code: 'pre-poo',
-          text: 'Oil before the shampoo slows the water, so the strand swells and shrinks less.',
-        },
-      ];
-    case 'follow-up':
-      return [
-        {
-          code: 'moisture-after-protein',
-          text: 'Moisture on the same day, because a strong protein comes before it.',
-        },
-      ];
-    case 'refresh':
-      return [{ code: RULES.refreshEvery.id, text: 'Some days since the last wash: a mist is enough.' }];
-  }
+function followsStrong(all: readonly Draft[], day: CalendarDay): boolean {
+  return all.some((draft) => draft.slot === 'main' && draft.day === day && draft.treatment.strong);
 }
 
-function mainReasons(problem: PlanProblem, all: readonly Draft[], draft: Draft): Reason[] {
-  const others = moving(all).filter(
-    (other) => other.day <= draft.day && !(other.day === draft.day && other === draft),
+function reasonsFor(problem: PlanProblem, head: HeadProblem, all: readonly Draft[], draft: Draft): Reason[] {
+  const own = ((): Reason[] => {
+    switch (draft.slot) {
+      case 'main':
+        return mainReasons(problem, head, all, draft);
+      case 'pre-poo':
+        return [
+          {
+            code: 'pre-poo',
+            text: 'Oil before the shampoo slows the water, so the strand swells and shrinks less.',
+          },
+        ];
+      case 'follow-up':
+        return [
+          {
+            code: 'moisture-after-protein',
+            text: followsStrong(all, draft.day)
+              ? 'Moisture on the same day, because a strong protein comes before it.'
+              : 'Moisture on the same day, after the protein.',
+          },
+        ];
+      case 'refresh':
+        return [{ code: RULES.refreshEvery.id, text: 'Some days since the last wash: a mist is enough.' }];
+      case 'scalp':
+        return [
+          { code: RULES.scalpEvery.id, text: 'Once or twice a week, and the next wash takes it out again.' },
+        ];
+      case 'mist':
+        return [{ code: 'mist', text: 'Daily; it asks for no free day.' }];
+      case 'serum':
+        return [{ code: 'serum', text: 'For the night, on the ends only.' }];
+    }
+  })();
+  return [...decided(head, draft), ...own, ...shelf(draft)];
+}
+
+function decided({ decisions }: HeadProblem, { day, slot, recipeId }: Draft): Reason[] {
+  const isHers = decisions.some(
+    (decision) =>
+      decision.what === 'place' &&
+      decision.day === day &&
+      decision.slot === slot &&
+      decision.recipeId === recipeId,
   );
-  const without = forecastOn(problem, 'firmness', others, draft.day);
-  const withIt = forecastOn(problem, 'firmness', [...others, draft], draft.day);
+  return isHers ? [{ code: 'locked', text: 'You put it here.' }] : [];
+}
+
+function shelf({ batchId, treatment }: Draft): Reason[] {
+  const batch = treatment.batches.find((known) => known.batchId === batchId);
+  return batch
+    ? [
+        {
+          code: 'batch',
+          text: `It stands ready on the shelf, good until ${formatDay(batch.useBy, 'EEEE d MMMM')}.`,
+        },
+      ]
+    : [];
+}
+
+function mainReasons(problem: PlanProblem, head: HeadProblem, all: readonly Draft[], draft: Draft): Reason[] {
+  const { treatment, day } = draft;
+  const free = `${formatDay(day, 'EEEE')} has ${freeMinutesOn(head, day)} minutes; this takes ${minutesOf(head, draft)}.`;
+  if (treatment.recipeId === PLAIN_WASH_ID)
+    return [
+      { code: 'trial', text: 'Your trial asks for a wash without a treatment.' },
+      { code: 'free-time', text: free },
+    ];
+  const others = moving(all).filter((other) => other.day <= day && other !== draft);
+  const without = forecastOn(head, 'firmness', others, day);
+  const withIt = forecastOn(head, 'firmness', [...others, draft], day);
   const reasons: Reason[] = [
     {
       code: 'lane',
       text: `Without it the hair would be ${placeInWords(without)} that day (${signed(without.mean)}); it should end ${placeInWords(withIt)} (${signed(withIt.mean)}).`,
     },
   ];
-  const { treatment } = draft;
-  const before = all.filter((other) => other.day < draft.day);
-  const protein = daysSinceProtein(problem, before, draft.day);
-  if (treatment.firms && Number.isFinite(protein)) {
+  if (head.trial?.recipeIds.includes(treatment.recipeId))
+    reasons.push({ code: 'trial', text: 'Your trial asks for it.' });
+  const before = all.filter((other) => other.day < day);
+  const protein = daysSince(problem, head, before, day, ({ firms }) => firms);
+  if (treatment.firms && Number.isFinite(protein) && head.rules.lightProteinGap !== null) {
     reasons.push({
       code: RULES.lightProteinGap.id,
-      text: `The last protein is ${protein} days back; ${RULES.lightProteinGap.value} are needed.`,
+      text: `The last protein is ${protein} days back; ${head.rules.lightProteinGap} are needed.`,
     });
   }
-  const moisture = daysSinceMoisture(problem, before, draft.day);
-  if (treatment.moistens && moisture >= RULES.moistureWithin.value) {
+  const moisture = daysSince(problem, head, before, day, ({ moistens }) => moistens);
+  if (treatment.moistens && moisture >= (head.rules.moistureWithin ?? Infinity)) {
     const text = Number.isFinite(moisture)
       ? `The last moisture is ${moisture} days back.`
       : 'No moisture treatment is on record yet.';
@@ -121,59 +192,28 @@ function mainReasons(problem: PlanProblem, all: readonly Draft[], draft: Draft):
       code: RULES.patchTest.id,
       text: 'New on this head: patch test first, 48 hours clear, and no other new one this week.',
     });
-  reasons.push({
-    code: 'free-time',
-    text: `${formatDay(draft.day, 'EEEE')} has ${freeMinutesOn(problem, draft.day)} minutes free; this takes ${minutesOf(draft)}.`,
-  });
+  reasons.push({ code: 'free-time', text: free });
   return reasons;
 }
 
-const FAR = 1.2;
-
-/** "a little too soft": where an estimate lies on the firmness scale. */
-export function placeInWords({ mean }: Pick<Estimate, 'mean'>): string {
-  const { low, high } = SIGNALS.firmness.lane;
-  if (low !== null && mean < low) return mean < -FAR ? 'much too soft' : 'a little too soft';
-  if (high !== null && mean > high) return mean > FAR ? 'much too firm' : 'a little too firm';
-  return 'in its lane';
+/** Days from the latest use of a sort before the day; Infinity where there was none. */
+function daysSince(
+  problem: PlanProblem,
+  head: HeadProblem,
+  before: readonly Draft[],
+  day: CalendarDay,
+  is: (use: { readonly firms: boolean; readonly moistens: boolean }) => boolean,
+): number {
+  const at = daysBetween(problem.from, day);
+  const planned = moving(before)
+    .filter(({ treatment }) => is(treatment))
+    .map((draft) => daysBetween(problem.from, draft.day));
+  return at - Math.max(lastUse(head.past, is, problem.from), ...planned);
 }
 
 function signed(value: number): string {
   const shown = rounded(value, 1);
   return shown > 0 ? `+${shown}` : String(shown).replace('-', '−');
-}
-
-/** Hours before bedtime hours are not planned: what takes this long is begun the day before. */
-const SAME_DAY_HOURS = 4;
-
-function preparationOf(problem: PlanProblem, all: readonly Draft[], draft: Draft): PrepTask[] {
-  if (draft.slot === 'refresh') return [];
-  const { treatment, day } = draft;
-  const on = (before: number) => {
-    const start = addDays(day, -before);
-    return start < problem.from ? problem.from : start;
-  };
-  const task = (start: CalendarDay, text: string): PrepTask => ({
-    day: start,
-    text,
-    forRecipeId: treatment.recipeId,
-    forDay: day,
-  });
-  const lead = treatment.leadTasks.map(({ text, leadHours }) =>
-    leadHours > SAME_DAY_HOURS
-      ? task(on(1), `${text}: begin this evening, it takes ${leadHours} hours`)
-      : task(
-          day,
-          `${text}: begin ${leadHours < 1 ? `${Math.round(leadHours * 60)} minutes` : `${leadHours} hours`} ahead`,
-        ),
-  );
-  const isFirstUse =
-    treatment.isNew &&
-    !treatment.isTested &&
-    !all.some((other) => other.treatment === treatment && other.day < day);
-  return isFirstUse
-    ? [task(on(RULES.patchTest.value), `Patch test of ${treatment.name} behind the ear`), ...lead]
-    : lead;
 }
 
 function headlineOf(problem: PlanProblem, beats: readonly Beat[]): string {
@@ -191,49 +231,73 @@ function headlineOf(problem: PlanProblem, beats: readonly Beat[]): string {
   return `${kind} ${when}`;
 }
 
-function unmetRules(problem: PlanProblem, drafts: readonly Draft[]): UnmetRule[] {
-  const unmet: UnmetRule[] = [];
-  const masks = problem.treatments.filter((treatment) => treatment.use === 'mask');
-  const add = (rule: string, text: string) => unmet.push({ rule, text });
-  if (masks.length === 0) {
-    add('no-recipe', 'There is no mask to plan with: save a recipe on the Bench.');
-    return unmet;
-  }
-  const mostFree = Math.max(...problem.head.freeMinutes);
-  const shortest = Math.min(...masks.map((treatment) => RULES.washMinutes.value + treatment.contactMinutes));
+function unmetRules(problem: PlanProblem, head: HeadProblem, drafts: readonly Draft[]): UnmetRule[] {
+  const masks = head.treatments.filter(({ use, recipeId }) => use === 'mask' && recipeId !== PLAIN_WASH_ID);
+  if (masks.length === 0)
+    return [{ rule: 'no-recipe', text: 'There is no mask to plan with: save a recipe on the Bench.' }];
+  const days = dayRange(problem.from, 7 * problem.weeks);
+  const mostFree = Math.max(...days.map((day) => freeMinutesOn(head, day)));
+  const shortest = Math.min(
+    ...masks.map(
+      (treatment) =>
+        (head.rules.washMinutes ?? 0) +
+        treatment.contactMinutes +
+        (treatment.batches.length > 0 ? 0 : treatment.makeMinutes),
+    ),
+  );
   if (mostFree < shortest) {
     const text =
       mostFree === 0
         ? 'No day of the week is free: set her free days under Heads.'
         : `No day is long enough: the shortest wash day takes ${shortest} minutes, the freest day has ${mostFree}.`;
-    add('free-time', text);
-    return unmet;
+    return [{ rule: 'free-time', text }];
   }
-  if (chanceTooFirm(problem, [], problem.from) > RULES.firmHold.value) {
+  const unmet: UnmetRule[] = [];
+  const add = (rule: string, text: string) => unmet.push({ rule, text });
+  const { firmHold } = head.rules;
+  if (firmHold !== null && chanceTooFirm(head, [], problem.from) > firmHold)
     add(RULES.firmHold.id, 'Protein is held back until the hair is no longer too firm.');
-  }
-  const firmness = forecastOn(problem, 'firmness', [], problem.from);
+  const firmness = forecastOn(head, 'firmness', [], problem.from);
   const plansProtein = drafts.some((draft) => draft.treatment.firms);
-  if (firmness.mean < (SIGNALS.firmness.lane.low ?? 0) && !plansProtein) {
-    add('protein-wanted', proteinWanted(problem, masks));
-  }
-  const last = addDays(problem.from, 7 * problem.weeks - 1);
-  const moisture = daysSinceMoisture(problem, drafts, last);
-  if (moisture > RULES.moistureWithin.value && !masks.some((treatment) => treatment.moistens)) {
+  if (firmness.mean < (SIGNALS.firmness.lane.low ?? 0) && !plansProtein)
+    add('protein-wanted', proteinWanted(problem, head, masks));
+  if (head.rules.moistureWithin !== null && !masks.some((treatment) => treatment.moistens))
     add(RULES.moistureWithin.id, 'No moisture treatment is saved: add one on the Bench.');
-  }
   return unmet;
 }
 
+const WAITS: ReadonlySet<string> = new Set([
+  RULES.lightProteinGap.id,
+  RULES.strongProteinGap.id,
+  RULES.firmHold.id,
+  RULES.patchTest.id,
+]);
+
 /** Why hair that is too soft gets no protein in this plan. */
-function proteinWanted(problem: PlanProblem, masks: PlanProblem['treatments']): string {
-  const firming = masks.filter((treatment) => treatment.firms);
+function proteinWanted(problem: PlanProblem, head: HeadProblem, masks: HeadProblem['treatments']): string {
+  const firming = masks.filter(({ firms }) => firms);
   if (firming.length === 0)
     return 'The hair is too soft and no protein treatment is saved: add one on the Bench.';
+  if (head.trial !== null)
+    return 'The hair is too soft, but a trial is running: protein would spoil its answer.';
+  const allowed = firming.filter(({ strong }) => !strong || !(head.head.child || head.head.proteinSensitive));
+  if (allowed.length === 0)
+    return 'The hair is too soft, but every protein that is saved is too strong for this head: add a light one on the Bench.';
   const last = addDays(problem.from, 7 * problem.weeks - 1);
-  const rule = firming.map((treatment) => forbiddenBy(problem, [], last, treatment)).find(Boolean);
+  const rule = allowed
+    .map((treatment): Standing => ({
+      day: last,
+      slot: 'main',
+      recipeId: treatment.recipeId,
+      overnight: false,
+      batchId: null,
+    }))
+    .map(
+      (beat) => breachesOf(problem, head, [beat], beat).find(({ rule: broken }) => WAITS.has(broken))?.rule,
+    )
+    .find(Boolean);
   const because = Object.values(RULES).find(({ id }) => id === rule);
   return because
     ? `The hair is too soft, but protein has to wait: ${because.why.charAt(0).toLowerCase()}${because.why.slice(1)}`
-    : 'The hair is too soft, but no protein treatment fits the free days.';
+    : 'The hair is too soft, but no protein treatment fits these days.';
 }

@@ -1,5 +1,5 @@
 import { forecastOn, outOfLane } from './forecast';
-import type { PlanProblem, Treatment } from './plan';
+import type { HeadProblem, Treatment } from './plan';
 import { addDays, calendarDay } from '../measures';
 
 const today = calendarDay('2026-05-10');
@@ -27,7 +27,7 @@ const problem = {
   asOf: today,
   from: today,
   signals: { firmness: signal(-1, 0.2), breakage: signal(2, 0.3), porosity: signal(0, 0.3) },
-} as unknown as PlanProblem;
+} as unknown as HeadProblem;
 const treatment = (mean: number, sd: number) =>
   ({
     effect: { firmness: { mean, sd }, breakage: { mean: 0, sd: 0 }, porosity: { mean: 0, sd: 0 } },

@@ -1,7 +1,7 @@
 import { expectedExcess, SIGNALS, type Estimate } from '../hair';
 import { daysBetween, type CalendarDay } from '../measures';
 import type { SignalId } from '../readings';
-import type { PlanProblem, Treatment } from './plan';
+import type { HeadProblem, Treatment } from './plan';
 
 /** A treatment put on a day; all that the forecast needs of a beat. */
 export interface Placed {
@@ -10,7 +10,11 @@ export interface Placed {
 }
 
 /** What would be on this day if nothing were done from `asOf` on. */
-function untreated(problem: PlanProblem, signal: SignalId, day: CalendarDay): Estimate {
+export function untreated(
+  problem: Pick<HeadProblem, 'signals' | 'asOf'>,
+  signal: SignalId,
+  day: CalendarDay,
+): Estimate {
   const state = problem.signals[signal];
   const ahead = daysBetween(problem.asOf, day);
   if (ahead <= 0) return state;
@@ -22,7 +26,7 @@ function untreated(problem: PlanProblem, signal: SignalId, day: CalendarDay): Es
  * independent of the level's.
  */
 export function forecastOn(
-  problem: PlanProblem,
+  problem: Pick<HeadProblem, 'signals' | 'asOf'>,
   signal: SignalId,
   placed: readonly Placed[],
   day: CalendarDay,

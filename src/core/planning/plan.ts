@@ -1,8 +1,17 @@
+import type { Decision, Occasion, PlanChoices, Slot } from '../agenda';
 import type { TreatmentKind } from '../classification';
 import type { DatedEstimate, Estimate, Head, SignalState } from '../hair';
 import type { CalendarDay } from '../measures';
 import type { SignalId } from '../readings';
 import type { LeadTask, RecipeVersion } from '../recipes';
+import type { RuleValues, WeightValues } from './rules';
+
+/** Portions of a batch that stand on the shelf. */
+export interface ReadyBatch {
+  readonly batchId: string;
+  readonly portions: number;
+  readonly useBy: CalendarDay;
+}
 
 /** A recipe as the planner sees it. */
 export interface Treatment {
@@ -20,12 +29,21 @@ export interface Treatment {
   readonly contactMinutes: number;
   readonly warmth: RecipeVersion['warmth'];
   readonly leadTasks: readonly LeadTask[];
+  /** Minutes of her hands to make it, where no batch is there. */
+  readonly makeMinutes: number;
+  /** Of one use on this head, in her currency; null where prices are missing. */
+  readonly cost: number | null;
+  readonly batches: readonly ReadyBatch[];
+  /** Draws water from the air or into it, depending on the air. */
+  readonly humectant: boolean;
   /** What one use as written moves each signal, on this head. */
   readonly effect: Readonly<Record<SignalId, Estimate>>;
   /** Never used on this head. */
   readonly isNew: boolean;
-  /** Its patch test is clear, so it may be used at once. */
-  readonly isTested: boolean;
+  /** "waits": it has to be tested first; "runs": since a day. */
+  readonly patchTest: 'not-needed' | 'clear' | 'waits' | 'runs';
+  /** It may not be used before this day. */
+  readonly allowedFrom: CalendarDay;
 }
 
 /** What spacing asks of a treatment. */
@@ -34,17 +52,59 @@ export type Spacing = Pick<Treatment, 'use' | 'firms' | 'strong' | 'moistens'>;
 /** A treatment that was done, as the version that was used was: it counts whether or not it may be planned again. */
 export interface PastUse extends Spacing {
   readonly day: CalendarDay;
+  readonly recipeId: string;
 }
 
-export interface PlanProblem {
-  readonly head: Head;
+/** A beat of the plan that was agreed before. */
+export interface AgreedBeat {
+  readonly day: CalendarDay;
+  readonly slot: Slot;
+  readonly recipeId: string;
+}
+
+/** The washes that a running trial still asks for, in their order. */
+export interface TrialDemand {
+  readonly trialId: string;
+  /** Null for a wash without any treatment. */
+  readonly recipeIds: readonly (string | null)[];
   readonly from: CalendarDay;
-  readonly weeks: number;
+  readonly washoutDays: number;
+  readonly endsBy: CalendarDay;
+}
+
+/** So many days with a treatment of a sort are wanted in the seven days from `from` on. */
+export interface ChallengeDemand {
+  readonly name: string;
+  readonly counts: 'main' | 'moisture' | 'protein' | 'pre-poo';
+  readonly from: CalendarDay;
+  readonly wanted: number;
+}
+
+/** Everything about one head that its plan depends on. */
+export interface HeadProblem {
+  readonly head: Head;
   readonly treatments: readonly Treatment[];
   readonly signals: Readonly<Record<SignalId, SignalState>>;
-  /** The day of which `signals` speaks; not after `from`. */
+  /** The day of which `signals` speaks; not after the plan's first. */
   readonly asOf: CalendarDay;
   readonly past: readonly PastUse[];
+  /** Days on which a recipe was used for the first time, of the last weeks. */
+  readonly firstUses: readonly CalendarDay[];
+  readonly rules: RuleValues;
+  readonly weights: WeightValues;
+  readonly choices: PlanChoices;
+  readonly occasions: readonly Occasion[];
+  readonly decisions: readonly Decision[];
+  readonly agreed: readonly AgreedBeat[];
+  readonly trial: TrialDemand | null;
+  readonly challenges: readonly ChallengeDemand[];
+}
+
+/** What is planned together: heads that share one person's hours. */
+export interface PlanProblem {
+  readonly from: CalendarDay;
+  readonly weeks: number;
+  readonly heads: readonly HeadProblem[];
 }
 
 export interface Reason {
@@ -52,8 +112,6 @@ export interface Reason {
   readonly code: string;
   readonly text: string;
 }
-
-export type Slot = 'main' | 'pre-poo' | 'follow-up' | 'refresh';
 
 export interface Beat {
   readonly day: CalendarDay;
@@ -65,6 +123,16 @@ export interface Beat {
   /** Of her time, waiting included. */
   readonly minutes: number;
   readonly overnight: boolean;
+  /** She put it there. */
+  readonly locked: boolean;
+  /** The batch on the shelf that it uses. */
+  readonly batchId: string | null;
+  /** In her currency; null where prices are missing. */
+  readonly cost: number | null;
+  /** Firmness that it is expected to move: negative toward soft. */
+  readonly moves: Estimate;
+  /** Only if the hair feels firm after the treatment before it. */
+  readonly onlyIfFirm: boolean;
   readonly reasons: readonly Reason[];
 }
 
@@ -72,6 +140,8 @@ export interface Beat {
 export interface PrepTask {
   readonly day: CalendarDay;
   readonly text: string;
+  /** Hours before the wash begins at which it has to be begun at the latest; null where the day is enough. */
+  readonly leadHours: number | null;
   readonly forRecipeId: string;
   readonly forDay: CalendarDay;
 }
@@ -83,6 +153,9 @@ export interface PlanDay {
   readonly preparation: readonly PrepTask[];
   /** Firmness as expected at the end of the day, with this plan. */
   readonly forecast: DatedEstimate;
+  /** The chances that it is too firm then, and that it is outside the lane on either side, 0 to 1. */
+  readonly tooFirm: number;
+  readonly outside: number;
 }
 
 /** Something the plan could not do, and what would change that. */
@@ -91,20 +164,39 @@ export interface UnmetRule {
   readonly text: string;
 }
 
+/** Overdue and too soon, for one sort of treatment. */
+export interface Due {
+  readonly what: 'protein' | 'strong protein' | 'moisture' | 'main treatment';
+  /** Days since the last one; null where there was none. */
+  readonly since: number | null;
+  readonly allowedFrom: CalendarDay;
+  /** Days until then, 0 where it is allowed today. */
+  readonly tooSoonFor: number;
+  readonly plannedOn: CalendarDay | null;
+  readonly overdueBy: number;
+}
+
+/** What the objective of a plan is made of, each in its weighed units. */
+export type ScoreParts = Readonly<Record<keyof WeightValues, number>>;
+
 export interface Plan {
   readonly headId: string;
   readonly from: CalendarDay;
   readonly weeks: number;
-  /** Which method answered. */
-  readonly planner: 'week-search';
-  /** Proven distance from the best plan, 0 to 1; null where the method proves none over the whole horizon. */
+  /** Which method answered: the programme, or the search that stands in for it. */
+  readonly planner: 'programme' | 'week-search';
+  /** Proven distance from the best plan, 0 to 1; null where the method proves none. */
   readonly gap: number | null;
+  /** What it was minimising, in days at one step outside the lane. */
+  readonly score: number;
+  readonly parts: ScoreParts;
   readonly headline: string;
   readonly days: readonly PlanDay[];
   readonly unmet: readonly UnmetRule[];
+  readonly dues: readonly Due[];
 }
 
-/** Any planner: the same problem gives the same plan. */
-export type Planner = (problem: PlanProblem) => Plan;
-
 export const MOST_WEEKS = 12;
+
+/** The "recipe" of a wash without any treatment, which a trial can ask for. */
+export const PLAIN_WASH_ID = 'plain-wash';

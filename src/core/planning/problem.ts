@@ -1,54 +1,143 @@
-import { classifyLines, classifyVersion, doseOf, STRONG_FROM, type Verdict } from '../classification';
-import type { Head, HairState, HeadHistory } from '../hair';
-import type { CalendarDay } from '../measures';
-import { SIGNAL_IDS, type SignalId } from '../readings';
-import { newestVersions, stepsBefore, weighedLines, type Larder, type RecipeVersion } from '../recipes';
-import { cautionsFor, patchTestOf } from '../safety';
+import { challengeState, choicesOf, type Challenge } from '../agenda';
+import { shelfOf, type Batch, type BatchEvent, type ShelfItem } from '../batches';
+import {
+  classifyLines,
+  classifyVersion,
+  doseOf,
+  STRONG_FROM,
+  type School,
+  type Verdict,
+} from '../classification';
+import { firstUses } from '../evidence';
+import { expectedMaskGrams, type Head, type HairState, type HeadHistory } from '../hair';
+import { makingSteps, timetableOf } from '../making';
+import { addDays, sum, type CalendarDay } from '../measures';
+import { costOf, type PantryItem } from '../pantry';
+import { SIGNAL_IDS } from '../readings';
+import {
+  newestVersions,
+  remainingGrams,
+  stepsBefore,
+  weighedLines,
+  type Larder,
+  type RecipeVersion,
+  type WeighedLine,
+} from '../recipes';
+import { cautionsFor, patchTestOf, type PatchTest } from '../safety';
 import type { Session } from '../sessions';
-import type { PastUse, PlanProblem, Spacing, Treatment } from './plan';
+import { armsAhead, trialState, type Trial } from '../trials';
+import {
+  PLAIN_WASH_ID,
+  type AgreedBeat,
+  type ChallengeDemand,
+  type HeadProblem,
+  type PastUse,
+  type PlanProblem,
+  type ReadyBatch,
+  type Spacing,
+  type Treatment,
+  type TrialDemand,
+} from './plan';
+import { countsFor } from './score';
+import { rulesInForce, weightsInForce, type RuleValues } from './rules';
 
 /** A firm push from which even a balanced treatment counts as protein for spacing (working assumption). */
 const FIRMS_FROM_PUSH = 0.45;
+/** Humectants, g in 100 g, from which the air of the day matters (working assumption). */
+const HUMECTANT_FROM = 2;
 
-/** Puts the planner's question together from what is known of a head. */
+/** No rule looks further back than this. */
+const REMEMBERED_DAYS = 400;
+
+/** What is made and what it is made of, shared by all heads. */
+export interface Kitchen {
+  readonly batches: readonly Batch[];
+  readonly batchEvents: readonly BatchEvent[];
+  readonly pantry: ReadonlyMap<string, PantryItem>;
+}
+
+export const EMPTY_KITCHEN: Kitchen = { batches: [], batchEvents: [], pantry: new Map() };
+
+/** A head, and what is known of it. */
+export interface PlannedHead {
+  readonly head: Head;
+  readonly history: HeadHistory;
+  readonly state: HairState;
+  /** What was agreed before, so that little of it changes. */
+  readonly agreed?: readonly AgreedBeat[];
+}
+
+/** Puts the planner's question together from what is known of the heads that one person looks after. */
 export function planProblem(
-  head: Head,
-  history: HeadHistory,
-  state: HairState,
+  heads: readonly PlannedHead[],
+  kitchen: Kitchen,
   from: CalendarDay,
   weeks: number,
 ): PlanProblem {
+  return { from, weeks, heads: heads.map((planned) => headProblem(planned, kitchen, from, weeks)) };
+}
+
+function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, weeks: number): HeadProblem {
+  const { head, history, state, agreed = [] } = planned;
+  const choices = choicesOf(history.planSettings, head.headId);
+  const rules = rulesInForce(choices);
+  const shelf =
+    choices.leftovers === 'fresh'
+      ? []
+      : shelfOf(kitchen.batches, kitchen.batchEvents, history.larder, from).filter(
+          ({ state: condition }) => condition === 'good' || condition === 'use-first',
+        );
+  const past = pastUses(history, head);
   return {
     head,
-    from,
-    weeks,
-    asOf: state.asOf,
+    agreed,
+    choices,
+    rules,
+    weights: weightsInForce(choices),
     signals: state.signals,
-    treatments: newestVersions(history.recipes).flatMap((version) =>
-      treatmentOf(version, head, history, state),
-    ),
-    past: pastUses(history.sessions, head, history.larder),
+    asOf: state.asOf,
+    past: past.filter(({ day }) => day > addDays(from, -REMEMBERED_DAYS)),
+    firstUses: firstUses(history.sessions)
+      .map(({ day }) => day)
+      .filter((day) => day > addDays(from, -30)),
+    treatments: [
+      ...newestVersions(history.recipes).flatMap((version) =>
+        treatmentOf(version, { head, history, state, shelf, kitchen, rules, from }),
+      ),
+      plainWash(from),
+    ],
+    occasions: history.occasions,
+    decisions: history.decisions.filter(({ day }) => day >= from),
+    trial: trialDemand(history, from),
+    challenges: challengeDemands(history.challenges, past, from, weeks),
   };
 }
 
 /** What each session was, by the version that it used; none where nothing is known of that version any more. */
-function pastUses(sessions: readonly Session[], head: Head, larder: Larder): PastUse[] {
+function pastUses({ sessions, larder, trials, trialWashes }: HeadHistory, head: Head): PastUse[] {
   const known = new Map<RecipeVersion, Spacing | undefined>();
-  return sessions.flatMap(({ day, recipeId, recipeVersion }): PastUse[] => {
+  const uses = sessions.flatMap(({ day, recipeId, recipeVersion }: Session): PastUse[] => {
     const version = larder.recipe(recipeId, recipeVersion) ?? larder.lastVersion(recipeId);
     if (!version) return [];
-    if (!known.has(version)) known.set(version, spacingUsed(version, head, larder));
+    if (!known.has(version)) known.set(version, spacingUsed(version, head.school, larder));
     const spacing = known.get(version);
-    return spacing ? [{ day, ...spacing }] : [];
+    return spacing ? [{ day, recipeId, ...spacing }] : [];
   });
+  const without = new Set(trials.filter(({ againstId }) => againstId === null).map(({ trialId }) => trialId));
+  const plain = trialWashes
+    .filter(({ trialId, arm }) => arm === 'b' && without.has(trialId))
+    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
+  return [...uses, ...plain];
 }
 
-function spacingUsed(version: RecipeVersion, head: Head, larder: Larder): Spacing | undefined {
-  const verdict = classifyVersion(version, head.school, larder);
+const PLAIN: Spacing = { use: 'mask', firms: false, strong: false, moistens: false };
+
+function spacingUsed(version: RecipeVersion, school: School, larder: Larder): Spacing | undefined {
+  const verdict = classifyVersion(version, school, larder);
   return verdict.ok ? spacingOf(version, verdict.value) : undefined;
 }
 
-function spacingOf({ use }: RecipeVersion, verdict: Verdict): Spacing {
+function spacingOf({ use }: Pick<RecipeVersion, 'use'>, verdict: Verdict): Spacing {
   return {
     use,
     firms: firms(verdict),
@@ -57,22 +146,30 @@ function spacingOf({ use }: RecipeVersion, verdict: Verdict): Spacing {
   };
 }
 
+function firms(verdict: Verdict): boolean {
+  return verdict.kind === 'protein' || (verdict.kind === 'balanced' && verdict.push.firm >= FIRMS_FROM_PUSH);
+}
+
+interface Around extends Omit<PlannedHead, 'agreed'> {
+  readonly shelf: readonly ShelfItem[];
+  readonly kitchen: Kitchen;
+  readonly rules: RuleValues;
+  readonly from: CalendarDay;
+}
+
 /** None for a recipe that cannot be weighed or that a caution stops. */
-function treatmentOf(
-  version: RecipeVersion,
-  head: Head,
-  history: HeadHistory,
-  state: HairState,
-): Treatment[] {
+function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
+  const { head, history, state, shelf, kitchen, rules, from } = around;
   const weighed = weighedLines(version.lines, history.larder);
   const verdict = weighed.ok ? classifyLines(weighed.value, head.school) : weighed;
   if (!weighed.ok || !verdict.ok) return [];
   const lines = weighed.value;
   const texts = version.lines.map(({ text }) => text);
   if (cautionsFor(lines, verdict.value, head, texts).some(({ level }) => level === 'stop')) return [];
-  const patchTest = patchTestOf(version.recipeId, head.headId, history.patchTests);
-  if (patchTest?.outcome === 'reacted') return [];
-  const { kind, strength } = verdict.value;
+  const test = patchTestOf(version.recipeId, head.headId, history.patchTests);
+  if (test?.outcome === 'reacted') return [];
+  const { kind, strength, loads } = verdict.value;
+  const isNew = !history.sessions.some((session) => session.recipeId === version.recipeId);
   return [
     {
       recipeId: version.recipeId,
@@ -84,15 +181,46 @@ function treatmentOf(
       contactMinutes: version.contactMinutes,
       warmth: version.warmth,
       leadTasks: stepsBefore(lines),
+      makeMinutes: timetableOf(makingSteps(lines, null)).handsMinutes,
+      cost: costOfUse(lines, head, kind === 'oil', kitchen),
+      batches: batchesOf(version.recipeId, shelf),
+      humectant: loads.humectant >= HUMECTANT_FROM,
       effect: effectOfUse(version, state, head),
-      isTested: patchTest?.outcome === 'clear',
-      isNew: !history.sessions.some((session) => session.recipeId === version.recipeId),
+      isNew,
+      ...testing(test, isNew, rules.patchTest ?? 0, from),
     },
   ];
 }
 
-function firms(verdict: Verdict): boolean {
-  return verdict.kind === 'protein' || (verdict.kind === 'balanced' && verdict.push.firm >= FIRMS_FROM_PUSH);
+function testing(
+  test: PatchTest | undefined,
+  isNew: boolean,
+  days: number,
+  from: CalendarDay,
+): Pick<Treatment, 'patchTest' | 'allowedFrom'> {
+  if (!isNew) return { patchTest: 'not-needed', allowedFrom: from };
+  if (test?.outcome === 'clear') return { patchTest: 'clear', allowedFrom: from };
+  if (test) return { patchTest: 'runs', allowedFrom: addDays(test.startedOn, days) };
+  return { patchTest: 'waits', allowedFrom: addDays(from, days) };
+}
+
+/** Null where nothing of it has a price; what has none beside others is taken as free. */
+function costOfUse(
+  lines: readonly WeighedLine[],
+  head: Head,
+  isOil: boolean,
+  { pantry }: Kitchen,
+): number | null {
+  const cost = costOf(lines, pantry);
+  const made = sum(lines.map(remainingGrams));
+  if (cost.parts.length === 0 || made <= 0) return null;
+  return (cost.total * expectedMaskGrams(head, isOil ? 'oil' : 'mask', []).grams) / made;
+}
+
+function batchesOf(recipeId: string, shelf: readonly ShelfItem[]): ReadyBatch[] {
+  return shelf
+    .filter(({ batch, left }) => batch.recipeId === recipeId && left >= 1)
+    .map(({ batch, left, useBy }) => ({ batchId: batch.batchId, portions: Math.floor(left), useBy }));
 }
 
 function effectOfUse(version: RecipeVersion, state: HairState, head: Head): Treatment['effect'] {
@@ -100,7 +228,84 @@ function effectOfUse(version: RecipeVersion, state: HairState, head: Head): Trea
   return Object.fromEntries(
     SIGNAL_IDS.map((signal) => {
       const response = state.signals[signal].responses.find(({ recipeId }) => recipeId === version.recipeId);
-      return [signal, { mean: dose * (response?.mean ?? 0), sd: dose * (response?.sd ?? 0) }];
+      return [
+        signal,
+        {
+          mean: dose * (response?.mean ?? 0),
+          sd: Math.sqrt(Number(globalThis.process?.env?.VARF ?? 1)) * dose * (response?.sd ?? 0),
+        },
+      ];
     }),
-  ) as Record<SignalId, Treatment['effect'][SignalId]>;
+  ) as Treatment['effect'];
+}
+
+const NO_EFFECT: Treatment['effect'] = {
+  firmness: { mean: 0, sd: 0 },
+  breakage: { mean: 0, sd: 0 },
+  porosity: { mean: 0, sd: 0 },
+};
+
+function plainWash(from: CalendarDay): Treatment {
+  return {
+    ...PLAIN,
+    recipeId: PLAIN_WASH_ID,
+    version: 1,
+    name: 'A wash without a treatment',
+    kind: 'rinse',
+    strength: 0,
+    contactMinutes: 0,
+    warmth: 'room',
+    leadTasks: [],
+    makeMinutes: 0,
+    cost: null,
+    batches: [],
+    humectant: false,
+    effect: NO_EFFECT,
+    isNew: false,
+    patchTest: 'not-needed',
+    allowedFrom: from,
+  };
+}
+
+/** Of several trials that run, the one that began first. */
+function trialDemand({ trials, trialWashes, readings }: HeadHistory, from: CalendarDay): TrialDemand | null {
+  for (const trial of trials) {
+    const state = trialState(trial, trialWashes, readings, from);
+    if (state.stage.what === 'over') continue;
+    return {
+      trialId: trial.trialId,
+      recipeIds: armsAhead(state).map((arm) => recipeOfArm(trial, arm)),
+      from: state.stage.from > from ? state.stage.from : from,
+      washoutDays: trial.washoutDays,
+      endsBy: trial.endsBy,
+    };
+  }
+  return null;
+}
+
+const recipeOfArm = (trial: Trial, arm: 'a' | 'b') => (arm === 'a' ? trial.recipeId : trial.againstId);
+
+/** Days on which something was done that a challenge counts. */
+export function countedDays(counts: Challenge['counts'], past: readonly PastUse[]): CalendarDay[] {
+  return past.filter((use) => countsFor(counts, use)).map(({ day }) => day);
+}
+
+function challengeDemands(
+  challenges: readonly Challenge[],
+  past: readonly PastUse[],
+  from: CalendarDay,
+  weeks: number,
+): ChallengeDemand[] {
+  const last = addDays(from, 7 * weeks - 1);
+  return challenges.flatMap((challenge) => {
+    const state = challengeState(challenge, countedDays(challenge.counts, past), from);
+    if (state.over) return [];
+    const { name, counts } = challenge;
+    return state.weeks
+      .filter(
+        ({ from: begins, state: week }) =>
+          (week === 'open' || week === 'ahead') && addDays(begins, 6) <= last,
+      )
+      .map(({ from: begins, done }) => ({ name, counts, from: begins, wanted: challenge.perWeek - done }));
+  });
 }

@@ -1,117 +1,253 @@
-/** A planning rule as data: what it is, its default, its unit, and why it stands. */
+import { LEANINGS, type Leaning, type PlanChoices } from '../agenda';
+
+/** A planning rule as data: what it is, its default, its unit, where it may be moved to, and why it stands. */
 export interface Rule {
   readonly id: string;
   readonly label: string;
   readonly value: number;
-  readonly unit: 'per week' | 'days' | 'minutes' | 'share';
+  readonly unit: 'a week' | 'days' | 'minutes' | 'share' | 'pieces';
+  readonly least: number;
+  readonly most: number;
+  /** "hard": no plan breaks it; "wish": breaking it costs; "time": how long something takes. */
+  readonly sort: 'hard' | 'wish' | 'time';
+  /** What keeps her safe, and what a thing takes, cannot be switched off. */
+  readonly canBeOff: boolean;
   readonly why: string;
 }
 
-const rule = (id: string, label: string, value: number, unit: Rule['unit'], why: string): Rule => ({
-  id,
-  label,
-  value,
-  unit,
-  why,
-});
+type Facts = readonly [label: string, value: number, unit: Rule['unit'], least: number, most: number];
+
+const rule =
+  (sort: Rule['sort'], canBeOff: boolean) =>
+  (id: string, [label, value, unit, least, most]: Facts, why: string): Rule => ({
+    id,
+    label,
+    value,
+    unit,
+    least,
+    most,
+    sort,
+    canBeOff,
+    why,
+  });
+const hard = rule('hard', true);
+const safe = rule('hard', false);
+const wish = rule('wish', true);
+const time = rule('time', false);
 
 /** Defaults are those of the job's rhythm rules; figures without a source there are working assumptions. */
 export const RULES = {
-  mainsPerWeek: rule(
+  mainsPerWeek: hard(
     'mains-per-week',
-    'Main treatments',
-    2,
-    'per week',
+    ['Main treatments in any seven days, at most', 2, 'a week', 1, 7],
     'One or two a week; more leaves no time to see what a treatment did.',
   ),
-  mainsPerWeekLeast: rule(
-    'mains-per-week-least',
-    'Main treatments at least',
-    1,
-    'per week',
-    'A week without any leaves residue and dust, and nothing to read.',
-  ),
-  washGap: rule(
+  washGap: hard(
     'wash-gap',
-    'Between two wash days',
-    2,
-    'days',
+    ['From one wash day to the next', 2, 'days', 1, 14],
     'Each wash swells and shrinks the strand; it rests in between.',
   ),
-  lightProteinGap: rule(
+  lightProteinGap: hard(
     'light-protein-gap',
-    'Between two protein treatments',
-    7,
-    'days',
+    ['From one protein treatment to the next', 7, 'days', 2, 60],
     'Light protein goes weekly at the most; results show late.',
   ),
-  strongProteinGap: rule(
+  strongProteinGap: hard(
     'strong-protein-gap',
-    'Between two strong protein treatments',
-    28,
-    'days',
+    ['From one strong protein treatment to the next', 28, 'days', 14, 120],
     'Never twice within four weeks: overload builds up unseen.',
   ),
-  moistureWithin: rule(
-    'moisture-within',
-    'Longest time without moisture',
-    7,
-    'days',
-    'Moisture goes weekly or twice a week.',
-  ),
-  firmHold: rule(
+  firmHold: hard(
     'firm-hold',
-    'Chance of too firm at which protein stops',
-    0.4,
-    'share',
+    ['Chance of being too firm at which protein stops', 0.4, 'share', 0.1, 0.9],
     'Firm hair gets no protein until it has recovered.',
   ),
-  newPerWeek: rule(
+  newPerWeek: hard(
     'new-per-week',
-    'New recipes',
-    1,
-    'per week',
+    ['Recipes used for the first time in any seven days, at most', 1, 'pieces', 1, 7],
     'With two new ones nobody can say which one worked.',
   ),
-  patchTest: rule(
+  patchTest: safe(
     'patch-test',
-    'Clear days after a patch test',
-    2,
-    'days',
+    ['Clear days after a patch test', 2, 'days', 2, 7],
     'A reaction can take 48 hours to show.',
   ),
-  refreshEvery: rule(
-    'refresh-every',
-    'Refresh after a wash',
-    3,
-    'days',
-    'Hair dries between washes; a mist every three to five days is enough.',
+  newBeforeEvent: hard(
+    'new-before-event',
+    ['No new recipe before a day to look good', 7, 'days', 0, 30],
+    'A surprise wants time to grow out of the hair again.',
   ),
-  washMinutes: rule(
+  strongBeforeEvent: hard(
+    'strong-before-event',
+    ['No strong protein before a day to look good', 3, 'days', 0, 14],
+    'Straight after a strong protein hair is stiff.',
+  ),
+  mainWithin: wish(
+    'main-within',
+    ['Longest time without a main treatment', 7, 'days', 2, 30],
+    'Longer leaves residue and dust, and nothing to read.',
+  ),
+  moistureWithin: wish(
+    'moisture-within',
+    ['Longest time without moisture', 7, 'days', 2, 30],
+    'Moisture goes weekly or twice a week.',
+  ),
+  proteinWithin: wish(
+    'protein-within',
+    ['By the calendar: longest time without protein', 28, 'days', 7, 120],
+    'Light protein goes every one to four weeks.',
+  ),
+  strongWithin: wish(
+    'strong-within',
+    ['By the calendar: longest time without a strong protein', 49, 'days', 28, 180],
+    'A strong protein goes every six to eight weeks.',
+  ),
+  proteinBeforeStyle: wish(
+    'protein-before-style',
+    ['Protein before a protective style goes in, days ahead at most', 3, 'days', 1, 7],
+    'The style pulls for weeks; the strand goes in strengthened.',
+  ),
+  refreshEvery: wish(
+    'refresh-every',
+    ['Refresh after a wash, and again after', 3, 'days', 1, 7],
+    'Hair dries between washes; every three to five days is enough.',
+  ),
+  scalpEvery: wish(
+    'scalp-every',
+    ['Scalp oil every', 5, 'days', 2, 14],
+    'Once or twice a week, and washed out.',
+  ),
+  washMinutes: time(
     'wash-minutes',
-    'A wash day without the waiting',
-    60,
-    'minutes',
+    ['A wash day without waiting and making', 60, 'minutes', 15, 240],
     'Detangle, cleanse, section, apply, rinse.',
   ),
-  prePooMinutes: rule('pre-poo-minutes', 'A pre-poo', 20, 'minutes', 'It works from twenty minutes on.'),
-  refreshMinutes: rule('refresh-minutes', 'A refresh', 3, 'minutes', 'A mist and a scrunch.'),
+  prePooMinutes: time(
+    'pre-poo-minutes',
+    ['A pre-poo, at least', 20, 'minutes', 5, 60],
+    'It works from twenty minutes on.',
+  ),
+  takeDownMinutes: time(
+    'take-down-minutes',
+    ['Taking a protective style down', 120, 'minutes', 15, 480],
+    'Taking down and detangling can eat a day.',
+  ),
+  refreshMinutes: time('refresh-minutes', ['A refresh', 3, 'minutes', 1, 30], 'A mist and a scrunch.'),
 } as const satisfies Record<string, Rule>;
 
-/** The open weights of what the planner minimises; each is the cost of one unit of what it names. */
+export type RuleKey = keyof typeof RULES;
+export const RULE_KEYS = Object.keys(RULES) as RuleKey[];
+
+/** What is in force; null where a rule is switched off. */
+export type RuleValues = Readonly<Record<RuleKey, number | null>>;
+
+/** The rules that are not numbers: they can be broken, named and explained like the others. */
+export const FIXED_RULES: Readonly<Record<string, { readonly label: string; readonly why: string }>> = {
+  'no-strong-protein': {
+    label: 'No strong protein on this head',
+    why: 'A child’s hair and protein-sensitive hair get stiff from small doses.',
+  },
+  'moisture-after-protein': {
+    label: 'Moisture on the same day',
+    why: 'Protein without moisture after it leaves hair hard.',
+  },
+  'free-time': { label: 'Her minutes of the day', why: 'A day has so many minutes that are hers.' },
+  'no-wash': { label: 'Days without a wash', why: 'She said that these days have no wash.' },
+  style: { label: 'A protective style is in', why: 'While it is in, only mist and scalp care.' },
+  'evening-before': {
+    label: 'Begun the evening before',
+    why: 'What soaks for hours has to be begun on an evening that is hers.',
+  },
+  trial: { label: 'A trial is running', why: 'Any other treatment would spoil its answer.' },
+  locked: { label: 'What she decided', why: 'It stands where she put it.' },
+};
+
+/** A rule that is off, or a number outside of what can be meant, falls back to what is safe. */
+export function rulesInForce({ rules }: Pick<PlanChoices, 'rules'>): RuleValues {
+  return Object.fromEntries(
+    RULE_KEYS.map((key) => {
+      const { id, value, least, most, canBeOff } = RULES[key];
+      const chosen = rules[id];
+      if (chosen === undefined) return [key, value];
+      if (chosen === null) return [key, canBeOff ? null : value];
+      return [key, Math.min(most, Math.max(least, chosen))];
+    }),
+  ) as RuleValues;
+}
+
+/** A part of what the planner minimises: the cost of one unit of what it names. */
+export interface Weight {
+  readonly label: string;
+  readonly value: number;
+  readonly unit: string;
+}
+
+const weight = (label: string, value: number, unit: string): Weight => ({ label, value, unit });
+
+/** The open weights; one unit is a day at one step of firmness outside the lane. */
 export const WEIGHTS = {
-  /** a day at one unit of firmness outside the lane */
-  outOfLane: 1,
-  /** the same, on the firm side, on top: overload is slower to mend than softness */
-  overload: 0.4,
-  /** a day at one unit of log-breakage above its lane */
-  breakage: 0.4,
-  /** an hour of her time */
-  hour: 0.05,
-  /** a day beyond the longest time without moisture */
-  moistureOverdue: 0.15,
-  /** a main treatment short of the least in a week */
-  mainMissing: 1.5,
-  /** the same recipe twice in one week */
-  sameAgain: 0.05,
-} as const;
+  outOfLane: weight('time out of the lane', 1, 'a day at one step of firmness outside'),
+  overload: weight('too firm, on top', 0.4, 'a day at one step of firmness above the lane'),
+  breakage: weight('breakage', 0.4, 'a day at one unit of log-breakage above its lane'),
+  porosity: weight('porosity', 0.2, 'a day at one step of porosity outside its lane'),
+  hour: weight('her time', 0.05, 'an hour'),
+  money: weight('money', 0.03, 'one of her currency'),
+  waste: weight('waste', 0.3, 'a portion that spoils'),
+  overdue: weight('overdue', 0.15, 'a day beyond the longest time without'),
+  noPrePoo: weight('a wash without a pre-poo', 0.35, 'a wash'),
+  style: weight('no protein around a protective style', 0.8, 'a style'),
+  challenge: weight('a challenge not kept', 0.8, 'a treatment short'),
+  trialDelay: weight('a trial kept waiting', 0.1, 'a day'),
+  change: weight('change of what was agreed', 0.12, 'a main treatment moved, added or dropped'),
+} as const satisfies Record<string, Weight>;
+
+export type WeightKey = keyof typeof WEIGHTS;
+export type WeightValues = Readonly<Record<WeightKey, number>>;
+
+/** What each leaning multiplies, a step. */
+const LEANS: Readonly<Record<Leaning, Partial<Record<WeightKey, number>>>> = {
+  gentler: { overload: 1.8, breakage: 1.3 },
+  faster: { outOfLane: 1.5, breakage: 1.5 },
+  cheaper: { money: 2.2, waste: 1.5 },
+  'less-work': { hour: 2.2 },
+};
+
+export const LEANING_WORDS: Readonly<Record<Leaning, { readonly label: string; readonly why: string }>> = {
+  gentler: { label: 'Gentler', why: 'Weighs being too firm, and breakage, more.' },
+  faster: { label: 'Faster', why: 'Weighs every day outside the lane more.' },
+  cheaper: { label: 'Cheaper', why: 'Weighs money and what spoils more.' },
+  'less-work': { label: 'Less work', why: 'Weighs her hours more.' },
+};
+
+/** How much an overdue date and the lane count under each school of rhythm; days ahead that the lane counts. */
+export const RHYTHMS: Readonly<
+  Record<
+    PlanChoices['rhythm'],
+    { readonly lane: number; readonly overdue: number; readonly laneDays: number }
+  >
+> = {
+  readings: { lane: 1, overdue: 1, laneDays: Infinity },
+  calendar: { lane: 0.15, overdue: 3, laneDays: Infinity },
+  // How it feels today says something of the next days and little of next month.
+  feel: { lane: 1, overdue: 1, laneDays: 7 },
+};
+
+export function weightsInForce({ leanings, rhythm }: Pick<PlanChoices, 'leanings' | 'rhythm'>): WeightValues {
+  const { lane, overdue } = RHYTHMS[rhythm];
+  const schools: Partial<Record<WeightKey, number>> = {
+    outOfLane: lane,
+    overload: lane,
+    breakage: lane,
+    porosity: lane,
+    overdue,
+  };
+  return Object.fromEntries(
+    Object.entries(WEIGHTS).map(([key, { value }]) => {
+      const leaned = LEANINGS.reduce(
+        (product, leaning) => product * (LEANS[leaning][key as WeightKey] ?? 1) ** leanings[leaning],
+        schools[key as WeightKey] ?? 1,
+      );
+      return [key, value * leaned];
+    }),
+  ) as WeightValues;
+}

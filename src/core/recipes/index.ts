@@ -20,7 +20,14 @@ export {
   weighedLines,
   type WeighedLine,
 } from './weighedLine';
-export { recipeVersionSchema, savedLine, type RecipeVersion, type SavedLine } from './recipe';
+export {
+  RECIPE_USES,
+  recipeVersionSchema,
+  savedLine,
+  type RecipeUse,
+  type RecipeVersion,
+  type SavedLine,
+} from './recipe';
 export { RecipeSearch } from './search';
 export { newestVersions } from './versions';
 export { stepsBefore, type LeadTask } from './leadTasks';

@@ -4,7 +4,8 @@ import { RECIPE_LIMITS } from './limits';
 import type { ParsedLine } from './parsedLine';
 
 /** What the treatment is used as; see docs/model.md. */
-export const RECIPE_USES = ['pre-poo', 'mask', 'rinse'] as const;
+export const RECIPE_USES = ['pre-poo', 'mask', 'rinse', 'mist', 'scalp-oil', 'serum'] as const;
+export type RecipeUse = (typeof RECIPE_USES)[number];
 
 const versionNumber = z.number().int().min(1).max(10_000);
 

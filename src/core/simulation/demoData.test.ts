@@ -1,11 +1,11 @@
 import { demoRecords, VirtualHead } from '.';
 import { classify } from '../classification';
-import { headsIn, historyOf, storedRecordSchema } from '../exchange';
+import { headsIn, historyOf, planProblemFrom, storedRecordSchema } from '../exchange';
 import { estimateHair } from '../estimation';
 import { calendarDay, dayRange } from '../measures';
-import { planProblem, weekSearch } from '../planning';
 import { strandFigures } from '../readings';
 import { newestVersions } from '../recipes';
+import { searched } from '../scheduling';
 import { parsedOf } from '../testing';
 
 const week = dayRange(calendarDay('2026-11-22'), 7);
@@ -25,12 +25,12 @@ describe('the demo', () => {
       const [maren, pip] = headsIn(records);
       if (!maren || !pip) throw new Error('two heads are expected');
       const answer = [maren, pip].map((head) => {
-        const history = historyOf(records, head.headId);
-        const state = estimateHair(head, history, today);
-        return { state, plan: weekSearch(planProblem(head, history, state, today, 1)) };
+        const state = estimateHair(head, historyOf(records, head.headId), today);
+        const [plan] = searched(planProblemFrom(records, [{ head, state }], today, 1)).plans;
+        return { state, plan };
       });
       expect(answer.map(({ state }) => state.need.kind)).toEqual(['protein', 'keep']);
-      const first = answer[0]?.plan.days.flatMap((day) => day.beats).find((beat) => beat.slot === 'main');
+      const first = answer[0]?.plan?.days.flatMap((day) => day.beats).find((beat) => beat.slot === 'main');
       expect(first?.kind).toBe('protein');
       expect(records.every((record) => !('day' in record) || record.day < today)).toBe(true);
     },

@@ -18,6 +18,8 @@ import type { PorosityGuess, SchoolVerdict, Warmth } from '../classification';
 /** How the truth of a virtual head is drawn. */
 export interface VirtualHeadOptions {
   readonly seed: number;
+  /** A stream of its own for what the days bring: two lives of one head then differ only by what is done to it. */
+  readonly daySeed?: number;
   /** Days until half of a departure from rest is gone. */
   readonly halfLifeDays: number;
   /** Where the head rests, added to what its start questions suggest. */
@@ -36,6 +38,7 @@ const SHED_PER_DAY = 62;
 export class VirtualHead {
   private readonly random: () => number;
   private readonly normal: () => number;
+  private readonly dayNoise: () => number;
   private readonly levels: Record<SignalId, number>;
   private readonly rest: Record<SignalId, number>;
   private readonly effects = new Map<string, Record<SignalId, number>>();
@@ -45,6 +48,8 @@ export class VirtualHead {
   constructor(head: Pick<Head, 'complaint' | 'porosityGuess'>, options: VirtualHeadOptions) {
     this.random = randomLcg(options.seed);
     this.normal = randomNormal.source(this.random)(0, 1);
+    const { daySeed } = options;
+    this.dayNoise = daySeed === undefined ? this.normal : randomNormal.source(randomLcg(daySeed))(0, 1);
     this.porosity = head.porosityGuess;
     this.retention = 2 ** (-1 / options.halfLifeDays);
     this.levels = { ...startingLevel(head) };
@@ -66,20 +71,26 @@ export class VirtualHead {
   passDay(): void {
     for (const signal of SIGNAL_IDS) {
       const departure = this.levels[signal] - this.rest[signal];
-      const noise = SIGNALS[signal].dailySd * this.normal();
+      const noise = SIGNALS[signal].dailySd * this.dayNoise();
       this.levels[signal] = this.rest[signal] + this.retention * departure + noise;
     }
   }
 
   /** @param key names the recipe; its hidden effect is drawn once around the prior */
   treat(key: string, push: Push, contactMinutes: number, warmth: Warmth): void {
+    const known = this.effectOf(key, push);
+    const dose = doseOf(contactMinutes, warmth, this.porosity);
+    for (const signal of SIGNAL_IDS) this.levels[signal] += dose * known[signal];
+  }
+
+  /** The hidden effect of a recipe; asked for before any use, it does not depend on what is used when. */
+  effectOf(key: string, push: Push): Readonly<Record<SignalId, number>> {
     const prior = priorEffect(push);
     const known =
       this.effects.get(key) ??
       this.bySignal((signal) => prior[signal] + SIGNALS[signal].effectSd * this.normal());
     this.effects.set(key, known);
-    const dose = doseOf(contactMinutes, warmth, this.porosity);
-    for (const signal of SIGNAL_IDS) this.levels[signal] += dose * known[signal];
+    return known;
   }
 
   suffer(event: EventKind): void {

@@ -8,4 +8,4 @@ export {
   type Trial,
   type TrialWash,
 } from './trial';
-export { trialState, type TrialState } from './trialState';
+export { armsAhead, trialState, type TrialState } from './trialState';

@@ -56,8 +56,17 @@ function stageOf(
   return { what: 'wash', arm, from, isDue: today >= from };
 }
 
+/** The arms of the washes that are still to come, in order. */
+export function armsAhead({ trial, washes, stage }: TrialState): Arm[] {
+  if (stage.what === 'over') return [];
+  const order = trialOrder(trial);
+  const arms = washes.map(({ arm }) => ({ arm }));
+  while (arms.length < order.length) arms.push({ arm: nextArm(order, arms) });
+  return arms.slice(washes.length).map(({ arm }) => arm);
+}
+
 /** The drawn order; where she did the other arm of a round first, what is left of the round. */
-function nextArm(order: readonly Arm[], washes: readonly TrialWash[]): Arm {
+function nextArm(order: readonly Arm[], washes: readonly Pick<TrialWash, 'arm'>[]): Arm {
   const counts = { a: 0, b: 0 };
   for (const { arm } of washes) counts[arm]++;
   const planned = order[washes.length] ?? 'a';

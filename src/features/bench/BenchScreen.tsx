@@ -1,3 +1,4 @@
+import { USE_WORDS } from '../shared/beatWords';
 import { Link, router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
@@ -79,8 +80,6 @@ export function BenchScreen() {
     />
   );
 }
-
-const USE_WORDS = { mask: 'mask', 'pre-poo': 'pre-poo', rinse: 'rinse or mist' } as const;
 
 /** The headline, and what the school in force says where the headline is a disagreement. */
 function inList(verdict: Verdict): string {

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { verdictHeadline } from '@/core/classification';
 import { rewriteIn } from '@/core/making';
 import { CUPS } from '@/core/measures';
-import type { RecipeVersion } from '@/core/recipes';
+import { RECIPE_USES, type RecipeVersion } from '@/core/recipes';
 import {
   cupChosen,
   selectLiveRecords,
@@ -14,6 +14,7 @@ import {
   viewChosen,
 } from '@/store';
 import { Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
+import { USE_WORDS } from '../shared/beatWords';
 import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -112,11 +113,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
         control={control}
         name="use"
         label="Used as"
-        options={[
-          { value: 'mask', label: 'mask' },
-          { value: 'pre-poo', label: 'pre-poo' },
-          { value: 'rinse', label: 'rinse or mist' },
-        ]}
+        options={RECIPE_USES.map((value) => ({ value, label: USE_WORDS[value] }))}
       />
       <View className="flex-row flex-wrap items-start gap-4">
         <FormField

@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { useForm } from 'react-hook-form';
+import { useForm, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { SCHOOL_WORDS, SCHOOLS } from '@/core/classification';
 import type { Head } from '@/core/hair';
@@ -15,6 +15,33 @@ const YES_NO = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
 ] as const;
+
+interface WeekdayFieldsProps {
+  readonly control: Control<HeadDraft>;
+  readonly name: 'free' | 'from';
+  readonly label: string;
+  readonly help: string;
+}
+
+function WeekdayFields({ control, name, label, help }: WeekdayFieldsProps) {
+  return (
+    <FieldGroup label={label} help={help}>
+      <View className="flex-row flex-wrap gap-2">
+        {WEEKDAYS.map(({ label: day, index }) => (
+          <FormField
+            key={day}
+            control={control}
+            name={`${name}.${index}`}
+            testID={`${name}-${index}`}
+            label={day}
+            numeric
+            className="w-[76px]"
+          />
+        ))}
+      </View>
+    </FieldGroup>
+  );
+}
 
 /** Describes a head, or corrects the description of one; the old one stays in the records. */
 export function HeadEditor({ existing }: { existing?: Head }) {
@@ -43,24 +70,25 @@ export function HeadEditor({ existing }: { existing?: Head }) {
       reason="Guesses are fine; readings will correct them."
       side={
         <View className="gap-4">
-          <FieldGroup
+          <WeekdayFields
+            control={control}
+            name="free"
             label="Free minutes on each day"
             help="Waiting time included; 0 where there is no time to wash."
-          >
-            <View className="flex-row flex-wrap gap-2">
-              {WEEKDAYS.map(({ label, index }) => (
-                <FormField
-                  key={label}
-                  control={control}
-                  name={`free.${index}`}
-                  testID={`free-${index}`}
-                  label={label}
-                  numeric
-                  className="w-[76px]"
-                />
-              ))}
-            </View>
-          </FieldGroup>
+          />
+          <WeekdayFields
+            control={control}
+            name="from"
+            label="A wash may begin at"
+            help="The hour, 0 to 23: what has to soak is counted back from it."
+          />
+          <FormToggles
+            control={control}
+            name="nights"
+            label="Evenings at home"
+            help="When something may be set to soak, or put on for the night."
+            options={WEEKDAYS.map(({ label, index }) => ({ value: String(index), label }))}
+          />
           <FormChoice
             control={control}
             name="school"

@@ -10,6 +10,8 @@ describe('a head as typed', () => {
       name: 'Ada',
       lengthCm: 32.5,
       freeMinutes: [150, 0, 0, 120, 0, 0, 120],
+      washFrom: [10, 18, 18, 18, 18, 18, 10],
+      nights: Array(7).fill(true),
     });
     expect(head.ok && draftOfHead(head.value)).toEqual({ ...good, lengthCm: '32.5' });
   });
@@ -21,6 +23,7 @@ describe('a head as typed', () => {
     [{ lengthCm: '900' }, 'lengthCm'],
     [{ free: ['0', '0', 'lots', '0', '0', '0', '0'] }, 'free.2'],
     [{ free: ['0', '0', '0', '9999', '0', '0', '0'] }, 'free.3'],
+    [{ from: ['10', '24', '18', '18', '18', '18', '10'] }, 'from.1'],
   ])('%j is refused at %s', (part, path) => {
     const result = headFromDraft({ ...good, ...part }, stamp);
     expect(!result.ok && result.problems[0].path).toBe(path);

@@ -23,6 +23,10 @@ export interface HeadDraft {
   readonly complaint: Head['complaint'];
   /** Sunday first. */
   readonly free: string[];
+  /** Hours at which a wash may begin, Sunday first. */
+  readonly from: string[];
+  /** Places of the evenings in the week that are hers, as text. */
+  readonly nights: readonly string[];
   readonly school: Head['school'];
   readonly sensitive: 'no' | 'yes';
   readonly child: 'no' | 'yes';
@@ -37,6 +41,8 @@ export const NEW_HEAD: HeadDraft = {
   porosityGuess: 'unknown',
   complaint: 'none',
   free: ['150', '0', '0', '120', '0', '0', '120'],
+  from: ['10', '18', '18', '18', '18', '18', '10'],
+  nights: ['0', '1', '2', '3', '4', '5', '6'],
   school: 'my-hair',
   sensitive: 'no',
   child: 'no',
@@ -44,7 +50,7 @@ export const NEW_HEAD: HeadDraft = {
 
 export function draftOfHead(head: Head): HeadDraft {
   const { name, lengthCm, strand, density, allergies, porosityGuess, complaint } = head;
-  const { freeMinutes, school, proteinSensitive, child } = head;
+  const { freeMinutes, washFrom, nights, school, proteinSensitive, child } = head;
   return {
     name,
     lengthCm: String(lengthCm),
@@ -54,6 +60,8 @@ export function draftOfHead(head: Head): HeadDraft {
     porosityGuess,
     complaint,
     free: freeMinutes.map(String),
+    from: washFrom.map(String),
+    nights: nights.flatMap((isHers, index) => (isHers ? [String(index)] : [])),
     school,
     sensitive: proteinSensitive ? 'yes' : 'no',
     child: child ? 'yes' : 'no',
@@ -64,6 +72,11 @@ function wholeNumber(text: string): number {
   const trimmed = text.trim();
   return trimmed === '' ? 0 : /^\d{1,4}$/.test(trimmed) ? Number(trimmed) : Number.NaN;
 }
+
+const FIELD_OF: Readonly<Record<string, { readonly field: string; readonly message: string }>> = {
+  freeMinutes: { field: 'free', message: 'Write whole minutes, 0 to 720.' },
+  washFrom: { field: 'from', message: 'Write a full hour, 0 to 23.' },
+};
 
 /** Checks a draft and makes the record; problems carry the draft's own field names. */
 export function headFromDraft(
@@ -81,13 +94,15 @@ export function headFromDraft(
     porosityGuess: draft.porosityGuess,
     complaint: draft.complaint,
     freeMinutes: draft.free.map(wholeNumber),
+    washFrom: draft.from.map(wholeNumber),
+    nights: draft.free.map((_, index) => draft.nights.includes(String(index))),
     school: draft.school,
     proteinSensitive: draft.sensitive === 'yes',
     child: draft.child === 'yes',
   });
   if (parsed.success) return ok(parsed.data);
   return failedBySchema(parsed.error.issues, ({ path }) => ({
-    path: path.map((part) => (part === 'freeMinutes' ? 'free' : String(part))).join('.'),
-    ...(path[0] === 'freeMinutes' ? { message: 'Write whole minutes, 0 to 720.' } : {}),
+    path: path.map((part) => FIELD_OF[String(part)]?.field ?? String(part)).join('.'),
+    ...(FIELD_OF[String(path[0])] ? { message: FIELD_OF[String(path[0])]?.message } : {}),
   }));
 }

@@ -1,72 +1,218 @@
-import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import { recordsFor } from '@/core/exchange';
-import type { HairState } from '@/core/hair';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
+import { recordsFor, type StoredRecord } from '@/core/exchange';
+import type { HairState, Head } from '@/core/hair';
 import type { CalendarDay } from '@/core/measures';
 import type { Plan } from '@/core/planning';
-import { selectAllRecords, useAppSelector } from '@/store';
-import { askEstimator, askPlanner, type HairQuestion } from '@/workers';
+import type { Loosening } from '@/core/scheduling';
+import {
+  planAgreed,
+  selectAgreed,
+  selectAllRecords,
+  selectHeads,
+  useAppDispatch,
+  useAppSelector,
+  type AgreedState,
+} from '@/store';
+import {
+  askEstimator,
+  askPlanner,
+  askScheduler,
+  Stopped,
+  stopScheduler,
+  type PlanAnswer,
+  type PlanQuestion,
+} from '@/workers';
 import { useHead } from './useHead';
 import { useToday } from './useToday';
 
-/** Weeks that are planned ahead. */
-const WEEKS = 1;
+/** Weeks that are planned ahead, and as far as can be looked on the overview. */
+export const USUAL_WEEKS = 4;
 
 export interface HairAnswer {
   readonly today: CalendarDay;
   /** The last answer, perhaps of a moment ago; null before the first. */
-  readonly answer: { readonly state: HairState; readonly plan: Plan } | null;
+  readonly answer: HeadAnswer | null;
   /** A newer answer is being computed. */
   readonly pending: boolean;
   readonly failure: string | null;
+  /** While a better plan is looked for: how far the best so far may be from the best possible; null when nothing runs. */
+  readonly search: { readonly gap: number } | null;
+  /** Takes the plan that stands, and looks no further. */
+  readonly stopSearch: () => void;
+  readonly weeks: number;
+  readonly lookAhead: (weeks: number) => void;
 }
 
-interface Computed {
-  /** What was asked; a newer question is on its way while it differs from what is on screen. */
-  readonly question: HairQuestion;
+/** What is known of the head on screen. */
+export interface HeadAnswer {
   readonly state: HairState;
   readonly plan: Plan;
+  /** Rules that the plan does not keep, because what she decided allows none that keeps them all. */
+  readonly loosenings: readonly Loosening[];
+  /** Everything that the plan was made of, for questions about it. */
+  readonly question: PlanQuestion;
+  readonly plans: readonly Plan[];
+}
+
+interface Asked {
+  readonly head: Head;
+  readonly records: readonly StoredRecord[];
+  readonly today: CalendarDay;
+  readonly weeks: number;
+}
+
+interface Computed extends HeadAnswer {
+  /** What was asked; a newer question is on its way while it differs from what is on screen. */
+  readonly asked: Asked;
 }
 
 const HairAnswerContext = createContext<HairAnswer | null>(null);
 
-/** Computes state and plan of the head on screen whenever its records change, off the main thread, once for all screens. */
+interface KnownState {
+  readonly records: readonly StoredRecord[];
+  readonly today: CalendarDay;
+  readonly state: HairState;
+}
+
+const isSame = (a: readonly unknown[], b: readonly unknown[]) =>
+  a.length === b.length && a.every((each, index) => each === b[index]);
+
+/**
+ * Computes state and plan whenever records change, off the main thread, once for all screens. The heads share one person's
+ * hours, so they are planned together. The first plan comes from the search, at once; the solver's takes its place.
+ */
 export function HairAnswerProvider({ children }: { children: ReactNode }) {
   const head = useHead();
+  const heads = useAppSelector(selectHeads);
   const records = useAppSelector(selectAllRecords);
+  const agreed = useAppSelector(selectAgreed);
+  const dispatch = useAppDispatch();
   const today = useToday();
+  const [weeks, setWeeks] = useState(USUAL_WEEKS);
   const [computed, setComputed] = useState<Computed | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
+  const [search, setSearch] = useState<{ gap: number } | null>(null);
+  const states = useRef(new Map<string, KnownState>());
+  // A plan that is agreed is no reason to plan again.
+  const lastAgreed = useRef<AgreedState>(agreed);
+  useEffect(() => {
+    lastAgreed.current = agreed;
+  }, [agreed]);
+  const shown = useRef<string | null>(null);
 
   useEffect(() => {
     if (!head) return;
     let current = true;
-    const compute = async () => {
-      const question = { head, records: recordsFor(records, head.headId), today };
-      const state = await askEstimator('estimate', question);
-      const plan = await askPlanner('plan', { ...question, state, weeks: WEEKS });
-      if (!current) return;
-      setComputed({ question: { head, records, today }, state, plan });
+    const asked: Asked = { head, records, today, weeks };
+    const show = (question: PlanQuestion, { plans, loosenings }: PlanAnswer) => {
+      const plan = plans.find(({ headId }) => headId === head.headId);
+      const state = question.heads.find((each) => each.head.headId === head.headId)?.state;
+      if (!current || !plan || !state) return;
+      shown.current = head.headId;
+      setComputed({ asked, state, plan, plans, question, loosenings });
       setFailure(null);
     };
-    compute().catch(
-      (error: unknown) => current && setFailure(`The week could not be computed: ${String(error)}`),
-    );
+    const compute = async () => {
+      const question: PlanQuestion = {
+        heads: await Promise.all(
+          heads.map(async (each) => ({
+            head: each,
+            state: await stateOf(states.current, each, records, today),
+            agreement: lastAgreed.current[each.headId]?.agreement ?? null,
+          })),
+        ),
+        records: recordsFor(
+          records,
+          heads.map(({ headId }) => headId),
+        ),
+        today,
+        weeks,
+      };
+      if (!current) return;
+      // With a plan on screen the better one is waited for; without one anything is better than nothing.
+      const first = shown.current === head.headId ? null : await askPlanner('firstPlan', question);
+      if (first) show(question, first);
+      if (!current) return;
+      const best = await solvedPlan(question, (gap) => current && setSearch({ gap })).catch(async (error) => {
+        if (error instanceof Stopped) throw error;
+        return first ?? (await askPlanner('firstPlan', question));
+      });
+      if (!current) return;
+      show(question, best);
+      setSearch(null);
+      dispatch(planAgreed(best.agreed));
+    };
+    compute().catch((error: unknown) => {
+      if (!current) return;
+      setSearch(null);
+      if (!(error instanceof Stopped)) setFailure(`The week could not be computed: ${String(error)}`);
+    });
     return () => {
       current = false;
+      stopScheduler();
     };
-  }, [head, records, today]);
+  }, [head, heads, records, today, weeks, dispatch]);
 
-  const answer = computed && computed.question.head.headId === head?.headId ? computed : null;
+  const answer = computed && computed.asked.head.headId === head?.headId ? computed : null;
   const pending =
-    computed?.question.head !== head ||
-    computed?.question.records !== records ||
-    computed?.question.today !== today;
-  return (
-    <HairAnswerContext.Provider value={{ today, answer, pending, failure }}>
-      {children}
-    </HairAnswerContext.Provider>
+    computed?.asked.head !== head ||
+    computed?.asked.records !== records ||
+    computed?.asked.today !== today ||
+    computed?.asked.weeks !== weeks;
+  const stopSearch = useCallback(() => stopScheduler(), []);
+  const value = useMemo(
+    () => ({ today, answer, pending, failure, search, stopSearch, weeks, lookAhead: setWeeks }),
+    [today, answer, pending, failure, search, stopSearch, weeks],
+  );
+  return <HairAnswerContext.Provider value={value}>{children}</HairAnswerContext.Provider>;
+}
+
+async function solvedPlan(question: PlanQuestion, onGap: (gap: number) => void): Promise<PlanAnswer> {
+  const { proxy } = await import('comlink');
+  onGap(Infinity);
+  return askScheduler(
+    'plan',
+    question,
+    proxy(({ gap }: { gap: number }) => onGap(gap)),
   );
 }
+
+/** The state of a head, computed again only when something of it is new. */
+async function stateOf(
+  known: Map<string, KnownState>,
+  head: Head,
+  all: readonly StoredRecord[],
+  today: CalendarDay,
+): Promise<HairState> {
+  const records = recordsFor(all, [head.headId]).filter(({ kind }) => MOVES_STATE.has(kind));
+  const before = known.get(head.headId);
+  if (before && before.today === today && isSame(before.records, records)) return before.state;
+  const state = await askEstimator('estimate', { head, records, today });
+  known.set(head.headId, { records, today, state });
+  return state;
+}
+
+/** What the state of hair depends on; a decision about the plan is none of it. */
+const MOVES_STATE: ReadonlySet<StoredRecord['kind']> = new Set<StoredRecord['kind']>([
+  'head',
+  'recipe',
+  'reading',
+  'session',
+  'event',
+  'ingredient',
+  'batch',
+  'batch-event',
+  'withdrawal',
+]);
 
 export function useHairAnswer(): HairAnswer {
   const value = useContext(HairAnswerContext);

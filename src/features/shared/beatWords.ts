@@ -1,5 +1,6 @@
 import { strengthWord, type TreatmentKind } from '@/core/classification';
-import type { Slot } from '@/core/planning';
+import type { Slot } from '@/core/agenda';
+import type { RecipeUse } from '@/core/recipes';
 import type { MarkKind } from '@/ui';
 
 export const MARK_OF_KIND: Record<TreatmentKind, MarkKind> = {
@@ -28,6 +29,18 @@ export const SLOT_WORDS: Record<Slot, string> = {
   main: 'after the shampoo',
   'follow-up': 'straight after it',
   refresh: 'a small beat',
+  mist: 'a small beat',
+  scalp: 'on the scalp, to be washed out',
+  serum: 'for the night, on the ends',
+};
+
+export const USE_WORDS: Record<RecipeUse, string> = {
+  mask: 'mask',
+  'pre-poo': 'pre-poo',
+  rinse: 'rinse or refresh',
+  mist: 'daily mist',
+  'scalp-oil': 'scalp oil',
+  serum: 'night serum',
 };
 
 /** From so many minutes on a time is said in hours. */

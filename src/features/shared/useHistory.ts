@@ -10,6 +10,10 @@ const NOTHING: HeadHistory = {
   patchTests: [],
   trials: [],
   trialWashes: [],
+  decisions: [],
+  occasions: [],
+  planSettings: [],
+  challenges: [],
   larder: CATALOGUE_LARDER,
 };
 

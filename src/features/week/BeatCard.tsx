@@ -3,72 +3,109 @@ import { formatDay } from '@/core/measures';
 import type { Beat, PrepTask } from '@/core/planning';
 import { Body, Button, Heading, Small, Strong } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
+import { BeatActions } from './BeatActions';
+import { isSmall } from './beatSorts';
+import { useWeek } from './WeekContext';
 import type { DoneBeat } from './weekRows';
 
-interface PlannedBeatProps {
-  readonly beat: Beat;
-  readonly open: boolean;
-  readonly onToggle: () => void;
-  /** Only where it can be done already. */
-  readonly onDone?: (() => void) | undefined;
-}
-
-/** One planned beat: what, how long, why here. */
-export function PlannedBeat({ beat, open, onToggle, onDone }: PlannedBeatProps) {
+/** One planned beat: what, how long; open, why here and what can be done with it. */
+export function PlannedBeat({ beat }: { beat: Beat }) {
+  const { open, toggle } = useWeek();
+  const isOpen = open === beatKey(beat);
   return (
     <View className="gap-0.5" testID={`beat-${beat.slot}-${beat.day}`}>
       <Strong>{beat.name}</Strong>
-      <Small>
-        {beat.slot === 'refresh' ? `${SLOT_WORDS.refresh} · ` : `${kindInWords(beat.kind, beat.strength)} · `}
-        {beat.overnight ? 'overnight' : minutesText(beat.minutes)}
-      </Small>
+      <Small>{beatLine(beat)}</Small>
       <View className="flex-row flex-wrap gap-x-3">
         <Button
           tone="quiet"
-          label="Why here?"
-          hint={`Why ${beat.name} here?`}
-          expanded={open}
-          onPress={onToggle}
+          label={isOpen ? 'Less' : 'More'}
+          hint={`More about ${beat.name}`}
+          expanded={isOpen}
+          onPress={() => toggle(beat)}
         />
-        {onDone ? (
-          <Button tone="quiet" label="I did this" hint={`I did ${beat.name}`} onPress={onDone} />
-        ) : null}
+        <DoneButton beat={beat} tone="quiet" />
       </View>
-      {open ? (
-        <View className="gap-1 border-l-2 border-rule pl-3">
-          {beat.reasons.map((reason) => (
-            <Body key={reason.code}>{reason.text}</Body>
-          ))}
+      {isOpen ? (
+        <View className="gap-2 border-l-2 border-rule pl-3">
+          <BeatFacts beat={beat} />
+          <BeatActions beat={beat} />
         </View>
       ) : null}
     </View>
   );
 }
 
-interface BeatDetailProps {
-  readonly beat: Beat;
-  readonly onDone?: (() => void) | undefined;
+export function beatKey(beat: Pick<Beat, 'day' | 'slot' | 'recipeId'>): string {
+  return `${beat.day}/${beat.slot}/${beat.recipeId}`;
+}
+
+/** "moisture, strong · 105 min · you put it here" */
+export function beatLine(beat: Beat): string {
+  return [
+    isSmall(beat) ? SLOT_WORDS[beat.slot] : kindInWords(beat.kind, beat.strength),
+    beat.overnight ? 'overnight' : minutesText(beat.minutes),
+    ...(beat.onlyIfFirm ? ['only if it feels firm'] : []),
+    ...(beat.locked ? ['kept by you'] : []),
+  ].join(' · ');
+}
+
+function DoneButton({ beat, tone }: { beat: Beat; tone: 'quiet' | 'main' }) {
+  const { today, done } = useWeek();
+  if (beat.day !== today) return null;
+  return (
+    <Button tone={tone} label="I did this" hint={`I did ${beat.name}`} onPress={() => done(beat, today)} />
+  );
 }
 
 /** All there is to say about one planned beat, for the pane of a wide screen. */
-export function BeatDetail({ beat, onDone }: BeatDetailProps) {
+export function BeatDetail({ beat }: { beat: Beat }) {
   return (
-    <View className="gap-2 pt-4">
+    <View className="gap-2 pt-4" testID="beat-detail">
       <Heading level={2}>{beat.name}</Heading>
       <Small>
-        {formatDay(beat.day, 'EEEE d MMMM')} · {kindInWords(beat.kind, beat.strength)} ·{' '}
-        {beat.overnight ? 'overnight' : minutesText(beat.minutes)}
+        {formatDay(beat.day, 'EEEE d MMMM')} · {beatLine(beat)}
       </Small>
+      <BeatFacts beat={beat} />
+      <View className="items-start pt-1">
+        <DoneButton beat={beat} tone="main" />
+      </View>
+      <BeatActions beat={beat} />
+    </View>
+  );
+}
+
+/** When to begin, what it takes, what it should do, and why it is here. */
+function BeatFacts({ beat }: { beat: Beat }) {
+  const { plan } = useWeek();
+  const tasks = plan.days
+    .flatMap(({ preparation }) => preparation)
+    .filter((task) => task.forDay === beat.day && task.forRecipeId === beat.recipeId);
+  return (
+    <>
+      {tasks.map((task) => (
+        <Body key={task.text}>
+          {formatDay(task.day, 'EEEE')}: {task.text}
+        </Body>
+      ))}
+      {isSmall(beat) ? null : <Body>{moveWords(beat)}</Body>}
+      {beat.cost !== null && beat.cost > 0 ? <Body>It costs about {beat.cost.toFixed(2)}.</Body> : null}
       {beat.reasons.map((reason) => (
         <Body key={reason.code}>{reason.text}</Body>
       ))}
-      {onDone ? (
-        <View className="items-start pt-1">
-          <Button tone="main" label="I did this" hint={`I did ${beat.name}`} onPress={onDone} />
-        </View>
-      ) : null}
-    </View>
+    </>
   );
+}
+
+/** A tenth of a step is less than any reading sees. */
+const NOTICEABLE = 0.1;
+
+/** What one use should do, with how sure that is. */
+function moveWords({ moves: { mean, sd } }: Beat): string {
+  const size = Math.abs(mean).toFixed(1);
+  const sure = sd < Math.abs(mean) / 1.3 ? '' : ', but that is mostly a guess';
+  if (Math.abs(mean) < NOTICEABLE) return 'It should hardly move firmness.';
+  return `It should move the hair ${size} toward ${mean > 0 ? 'firm' : 'soft'}, give or take ${(1.28 * sd).toFixed(1)}${sure}.`;
 }
 
 export function FinishedBeat({ beat }: { beat: DoneBeat }) {

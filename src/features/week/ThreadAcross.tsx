@@ -1,13 +1,17 @@
 import { Pressable, View } from 'react-native';
 import { Thread } from '@/ui/charts/Thread';
-import { Small, Strong, useWidth } from '@/ui';
+import { formatDay } from '@/core/measures';
+import type { Beat } from '@/core/planning';
+import { Button, Small, Strong, useWidth } from '@/ui';
 import { kindInWords } from '../shared/beatWords';
 import { THREAD_DOMAIN, THREAD_LANE, threadOf } from './threadOf';
-import { Preparation } from './BeatCard';
-import { beatKey, type WeekDayActions } from './WeekDay';
+import { beatKey, beatLine, Preparation } from './BeatCard';
+import { DragHandle, DropDay } from './DragBeats';
+import { AddButton } from './WeekDay';
+import { useWeek } from './WeekContext';
 import type { WeekRow } from './weekRows';
 
-interface ThreadAcrossProps extends WeekDayActions {
+interface ThreadAcrossProps {
   readonly rows: readonly WeekRow[];
   readonly label: string;
 }
@@ -15,7 +19,7 @@ interface ThreadAcrossProps extends WeekDayActions {
 const HEIGHT = 270;
 
 /** The week on a wide screen: days are columns, firm is up. */
-export function ThreadAcross({ rows, label, openBeat, onToggle }: ThreadAcrossProps) {
+export function ThreadAcross({ rows, label }: ThreadAcrossProps) {
   const { width, onLayout } = useWidth();
   const column = width / Math.max(1, rows.length);
   const spans = rows.map((_, index) => ({ start: index * column, length: column }));
@@ -43,7 +47,7 @@ export function ThreadAcross({ rows, label, openBeat, onToggle }: ThreadAcrossPr
       <View className="flex-row pt-3">
         {rows.map((row) => (
           <View key={row.day} testID="day-column" className="flex-1 gap-3 px-1">
-            <ColumnDay row={row} openBeat={openBeat} onToggle={onToggle} />
+            <ColumnDay row={row} />
           </View>
         ))}
       </View>
@@ -51,11 +55,10 @@ export function ThreadAcross({ rows, label, openBeat, onToggle }: ThreadAcrossPr
   );
 }
 
-type ColumnDayProps = Pick<WeekDayActions, 'openBeat' | 'onToggle'> & { readonly row: WeekRow };
-
 /** A day's beats in few words; what there is to say about one of them stands below the thread. */
-function ColumnDay({ row, openBeat, onToggle }: ColumnDayProps) {
-  return (
+function ColumnDay({ row }: { row: WeekRow }) {
+  const { moving, moveTo } = useWeek();
+  const content = (
     <>
       {row.done.map((beat) => (
         <View key={beat.sessionId} className="p-1">
@@ -63,27 +66,49 @@ function ColumnDay({ row, openBeat, onToggle }: ColumnDayProps) {
           <Small>{kindInWords(beat.kind, beat.strength)}, done</Small>
         </View>
       ))}
-      {row.planned.map((beat) => {
-        const key = beatKey(beat);
-        const chosen = key === openBeat;
-        return (
-          <Pressable
-            key={key}
-            role="button"
-            aria-pressed={chosen}
-            aria-label={`Why ${beat.name} here?`}
-            onPress={() => onToggle(key)}
-            className={`min-h-target rounded-xl p-1 ${chosen ? 'bg-lane' : ''}`}
-          >
-            <Strong className="text-link">{beat.name}</Strong>
-            <Small>{beat.slot === 'refresh' ? 'a small beat' : kindInWords(beat.kind, beat.strength)}</Small>
-          </Pressable>
-        );
-      })}
+      {row.planned.map((beat) => (
+        <ColumnBeat key={beatKey(beat)} beat={beat} />
+      ))}
       <Preparation tasks={row.preparation} />
       {row.done.length + row.planned.length + row.preparation.length === 0 && !row.isPast ? (
         <Small className="p-1">{row.isFree ? 'rest' : 'no time'}</Small>
       ) : null}
     </>
+  );
+  if (row.isPast) return content;
+  return (
+    <DropDay day={row.day}>
+      {content}
+      {moving && moving.day !== row.day ? (
+        <Button
+          label="Here"
+          hint={`Put ${moving.name} on ${formatDay(row.day, 'EEEE d MMMM')}`}
+          onPress={() => moveTo(row.day)}
+        />
+      ) : (
+        <AddButton row={row} />
+      )}
+    </DropDay>
+  );
+}
+
+function ColumnBeat({ beat }: { beat: Beat }) {
+  const { open, toggle } = useWeek();
+  const isChosen = open === beatKey(beat);
+  return (
+    <View>
+      <Pressable
+        role="button"
+        aria-pressed={isChosen}
+        aria-label={`More about ${beat.name}`}
+        onPress={() => toggle(beat)}
+        testID={`beat-${beat.slot}-${beat.day}`}
+        className={`min-h-target rounded-xl p-1 ${isChosen ? 'bg-lane' : ''}`}
+      >
+        <Strong className="text-link">{beat.name}</Strong>
+        <Small>{beatLine(beat)}</Small>
+      </Pressable>
+      {beat.slot === 'main' ? <DragHandle beat={beat} /> : null}
+    </View>
   );
 }

@@ -3,10 +3,10 @@ import { View } from 'react-native';
 import { Thread } from '@/ui/charts/Thread';
 import { Small, Strong } from '@/ui';
 import { THREAD_DOMAIN, THREAD_LANE, threadOf, type DaySpan } from './threadOf';
-import { WeekDay, type WeekDayActions } from './WeekDay';
+import { WeekDay } from './WeekDay';
 import type { WeekRow } from './weekRows';
 
-interface ThreadDownProps extends WeekDayActions {
+interface ThreadDownProps {
   readonly rows: readonly WeekRow[];
   readonly label: string;
 }
@@ -16,7 +16,7 @@ const CHART_WIDTH = 124;
 const LEAST_ROW_HEIGHT = 66;
 
 /** The week on a phone: days are rows, the thread runs down beside them. */
-export function ThreadDown({ rows, label, ...actions }: ThreadDownProps) {
+export function ThreadDown({ rows, label }: ThreadDownProps) {
   const [measured, setMeasured] = useState<Readonly<Record<string, DaySpan>>>({});
   const spans = rows.map(
     (row, index): DaySpan =>
@@ -60,8 +60,8 @@ export function ThreadDown({ rows, label, ...actions }: ThreadDownProps) {
               <Strong className={`text-lead ${row.isFree ? '' : 'text-soft-ink'}`}>{row.date}</Strong>
             </View>
             <View style={{ width: CHART_WIDTH + 12 }} />
-            <View className="flex-1 gap-2 py-2">
-              <WeekDay row={row} {...actions} />
+            <View className="flex-1 py-2">
+              <WeekDay row={row} />
             </View>
           </View>
         ))}

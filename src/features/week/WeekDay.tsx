@@ -1,39 +1,66 @@
-import type { CalendarDay } from '@/core/measures';
-import type { Beat } from '@/core/planning';
-import { Small } from '@/ui';
-import { FinishedBeat, PlannedBeat, Preparation } from './BeatCard';
+import { View } from 'react-native';
+import { formatDay } from '@/core/measures';
+import { Button, Small } from '@/ui';
+import { AddPanel } from './AddPanel';
+import { FinishedBeat, beatKey, PlannedBeat, Preparation } from './BeatCard';
+import { DragHandle, DropDay } from './DragBeats';
+import { useWeek } from './WeekContext';
 import type { WeekRow } from './weekRows';
 
-export interface WeekDayActions {
-  /** The beat whose reasons are open, by {@link beatKey}. */
-  readonly openBeat: string | null;
-  readonly onToggle: (key: string) => void;
-  readonly onDone: (beat: Beat, day: CalendarDay) => void;
-}
-
-export function beatKey(beat: Beat): string {
-  return `${beat.day}/${beat.slot}/${beat.recipeId}`;
-}
-
-/** What stands beside one day of the thread. */
-export function WeekDay({ row, openBeat, onToggle, onDone }: WeekDayActions & { readonly row: WeekRow }) {
+/** What stands beside one day of the thread on a phone. */
+export function WeekDay({ row }: { row: WeekRow }) {
+  const { moving, moveTo, adding } = useWeek();
   const rests = row.done.length + row.planned.length + row.preparation.length === 0;
-  return (
+  const content = (
     <>
       {row.done.map((beat) => (
         <FinishedBeat key={beat.sessionId} beat={beat} />
       ))}
       <Preparation tasks={row.preparation} />
       {row.planned.map((beat) => (
-        <PlannedBeat
-          key={beatKey(beat)}
-          beat={beat}
-          open={openBeat === beatKey(beat)}
-          onToggle={() => onToggle(beatKey(beat))}
-          onDone={row.isToday ? () => onDone(beat, row.day) : undefined}
-        />
+        <View key={beatKey(beat)} className="flex-row gap-1">
+          <View className="flex-1">
+            <PlannedBeat beat={beat} />
+          </View>
+          {beat.slot === 'main' ? <DragHandle beat={beat} /> : null}
+        </View>
       ))}
       {rests && !row.isPast ? <Small>{row.isFree ? 'rest' : 'no time set aside'}</Small> : null}
     </>
+  );
+  if (row.isPast) return <View className="flex-1 gap-2">{content}</View>;
+  return (
+    <DropDay day={row.day}>
+      {content}
+      {moving ? (
+        moving.day === row.day ? null : (
+          <Button
+            className="self-start"
+            label="Here"
+            hint={`Put ${moving.name} on ${formatDay(row.day, 'EEEE d MMMM')}`}
+            onPress={() => moveTo(row.day)}
+          />
+        )
+      ) : (
+        <AddButton row={row} />
+      )}
+      {adding === row.day ? <AddPanel day={row.day} /> : null}
+    </DropDay>
+  );
+}
+
+/** Small, because it stands on every day. */
+export function AddButton({ row }: { row: WeekRow }) {
+  const { adding, startAdd } = useWeek();
+  const isOpen = adding === row.day;
+  return (
+    <Button
+      tone="quiet"
+      className="self-start"
+      label={isOpen ? 'Close' : '+'}
+      hint={`Add or ask, ${formatDay(row.day, 'EEEE d MMMM')}`}
+      expanded={isOpen}
+      onPress={() => startAdd(isOpen ? null : row.day)}
+    />
   );
 }

@@ -1,79 +1,143 @@
 import { useMemo, useState } from 'react';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { placeInWords } from '@/core/planning';
-import type { Head } from '@/core/hair';
-import { Body, Button, Heading, Screen, Small, useWide } from '@/ui';
+import { placeInWords, type Head } from '@/core/hair';
+import { formatDay, type CalendarDay } from '@/core/measures';
+import type { Beat } from '@/core/planning';
+import type { Wondering } from '@/core/scheduling';
+import { Button, Choice, Heading, Screen, Small, useWide } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
-import { useHairAnswer, type HairAnswer } from '../shared/HairAnswer';
+import { useHairAnswer, USUAL_WEEKS, type HeadAnswer } from '../shared/HairAnswer';
 import { useDoneBeat } from '../shared/useDoneBeat';
 import { useHistory } from '../shared/useHistory';
 import { Referral } from '../shared/Referral';
 import { WithHead } from '../shared/WithHead';
-import { BeatDetail } from './BeatCard';
+import { AddPanel } from './AddPanel';
+import { BeatDetail, beatKey } from './BeatCard';
+import { DragBeats } from './DragBeats';
+import { Dues } from './Dues';
 import { MarkLegend } from './MarkLegend';
+import { PlanList } from './PlanList';
+import { PlanOverview } from './PlanOverview';
+import { PlanLimits, PlanNotes, PlanStatus } from './PlanStatus';
 import { ThreadAcross } from './ThreadAcross';
 import { ThreadDown } from './ThreadDown';
-import { beatKey } from './WeekDay';
+import { useDecisions } from './useDecisions';
+import { useWonder } from './useWonder';
+import { WeekProvider, useWeek } from './WeekContext';
 import { weekRows } from './weekRows';
+
+/** How the plan is shown. */
+type Shown = 'thread' | 'list' | 'month' | 'quarter';
+
+/** Weeks of the overview that looks furthest. */
+const QUARTER_WEEKS = 12;
 
 export function WeekScreen() {
   return <WithHead>{(head, answer) => <Week head={head} answer={answer} />}</WithHead>;
 }
 
-function Week({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
-  const wide = useWide();
-  const { pending } = useHairAnswer();
-  const history = useHistory(head.headId);
-  const done = useDoneBeat(head);
-  const [openBeat, setOpenBeat] = useState<string | null>(null);
-  const rows = useMemo(
-    () => weekRows(answer, head, history.sessions, history.larder),
-    [answer, head, history.sessions, history.larder],
-  );
+function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const { plan, state } = answer;
-  const last = plan.days.at(-1);
-  const beats = plan.days.flatMap((day) => day.beats);
-  // On a wide screen something is always chosen: the pane below the thread is never empty.
-  const chosen =
-    beats.find((beat) => beatKey(beat) === openBeat) ?? beats.find((beat) => beat.slot === 'main');
-  const actions = {
-    openBeat: wide && chosen ? beatKey(chosen) : openBeat,
-    onToggle: (key: string) => setOpenBeat((open) => (open === key ? null : key)),
-    onDone: done,
+  const done = useDoneBeat(head);
+  const decisions = useDecisions(head.headId, plan.from);
+  const wonder = useWonder(answer);
+  const [open, setOpen] = useState<string | null>(null);
+  const [moving, setMoving] = useState<Beat | null>(null);
+  const [adding, setAdding] = useState<CalendarDay | null>(null);
+  const value = {
+    head,
+    today: state.asOf,
+    plan,
+    decisions,
+    open,
+    toggle: (beat: Beat) => {
+      setAdding(null);
+      setOpen((known) => (known === beatKey(beat) ? null : beatKey(beat)));
+    },
+    done,
+    moving,
+    startMove: setMoving,
+    moveTo: (day: CalendarDay) => {
+      if (moving) decisions.move(moving, day);
+      setMoving(null);
+      setOpen(null);
+    },
+    adding,
+    startAdd: (day: CalendarDay | null) => {
+      wonder.close();
+      setOpen(null);
+      setAdding(day);
+    },
+    wonder,
+    ask: (wondering: Omit<Wondering, 'headId'>) => wonder.ask({ headId: head.headId, ...wondering }),
   };
-  const label = `${head.name}'s hair is ${placeInWords(state.signals.firmness)} today and should be ${
-    last ? placeInWords(last.forecast) : 'the same'
-  } at the end of the week. The days are listed beside this picture.`;
-  const ThreadView = wide ? ThreadAcross : ThreadDown;
+  return (
+    <WeekProvider value={value}>
+      <WeekBody answer={answer} />
+    </WeekProvider>
+  );
+}
+
+function WeekBody({ answer }: { answer: HeadAnswer }) {
+  const wide = useWide();
+  const { head, plan } = useWeek();
+  const { lookAhead } = useHairAnswer();
+  const [view, setView] = useState<Shown>('thread');
+  const [week, setWeek] = useState(0);
+  const { state } = answer;
+  const choose = (next: Shown) => {
+    setView(next);
+    lookAhead(next === 'quarter' ? QUARTER_WEEKS : USUAL_WEEKS);
+  };
   return (
     <Screen
-      over={`${head.name} · next seven days${pending ? ' · working it out again' : ''}`}
+      over={`${head.name} · ${week === 0 ? 'next seven days' : `seven days from ${formatDay(plan.days[7 * week]?.day ?? plan.from, 'd MMMM')}`}`}
       headline={plan.headline}
       reason={`${state.need.headline}. ${state.need.reasons[0] ?? ''}`}
     >
       {state.need.referral ? <Referral>{state.need.referral}</Referral> : null}
       <HeadPicker />
-      {plan.unmet.length > 0 ? (
-        <View role="note" className="gap-1 rounded-2xl bg-sunken p-4">
-          {plan.unmet.map((rule) => (
-            <Body key={rule.rule}>{rule.text}</Body>
-          ))}
-        </View>
-      ) : null}
-      <ThreadView rows={rows} label={label} {...actions} />
+      <PlanNotes />
+      <PlanLimits />
+      <Choice
+        label="How the plan is shown"
+        options={[
+          { value: 'thread', label: 'Thread' },
+          { value: 'list', label: 'List' },
+          ...(wide
+            ? ([
+                { value: 'month', label: 'Four weeks' },
+                { value: 'quarter', label: 'Twelve weeks' },
+              ] as const)
+            : []),
+        ]}
+        value={view}
+        onChange={choose}
+      />
+      <PlanStatus />
+      {view === 'month' || view === 'quarter' ? (
+        <PlanOverview />
+      ) : (
+        <>
+          <Days answer={answer} view={view} week={week} />
+          <View className="flex-row flex-wrap gap-2">
+            {week > 0 ? <Button label="The week before" onPress={() => setWeek(week - 1)} /> : null}
+            {week < plan.weeks - 1 ? (
+              <Button label="The week after" onPress={() => setWeek(week + 1)} />
+            ) : null}
+          </View>
+        </>
+      )}
       <View className={wide ? 'flex-row gap-10' : ''}>
         {wide ? (
           <View className="flex-1">
-            {chosen ? (
-              <BeatDetail
-                beat={chosen}
-                onDone={chosen.day === state.asOf ? () => done(chosen, chosen.day) : undefined}
-              />
-            ) : null}
+            <ChosenBeat />
           </View>
         ) : null}
         <View className="flex-1 gap-2 pt-4">
+          <Heading level={2}>Since when, and when again</Heading>
+          <Dues />
           <Heading level={2}>Reading the thread</Heading>
           <MarkLegend />
           <Small>
@@ -87,4 +151,33 @@ function Week({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['an
       </View>
     </Screen>
   );
+}
+
+function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'list'; week: number }) {
+  const wide = useWide();
+  const { head, plan } = useWeek();
+  const history = useHistory(head.headId);
+  const rows = useMemo(
+    () => weekRows(answer, head, history.sessions, history.larder, week),
+    [answer, head, history.sessions, history.larder, week],
+  );
+  const last = plan.days[7 * week + 6];
+  const label = `${head.name}'s hair is ${placeInWords(answer.state.signals.firmness)} today and should be ${
+    last ? placeInWords(last.forecast) : 'the same'
+  } at the end of the week. The days are listed beside this picture.`;
+  const ThreadView = wide ? ThreadAcross : ThreadDown;
+  return (
+    <DragBeats>
+      {view === 'list' ? <PlanList rows={rows} /> : <ThreadView rows={rows} label={label} />}
+    </DragBeats>
+  );
+}
+
+/** On a wide screen something is always chosen: the pane below the thread is never empty. */
+function ChosenBeat() {
+  const { plan, open, adding } = useWeek();
+  if (adding) return <AddPanel day={adding} />;
+  const beats = plan.days.flatMap(({ beats: own }) => own);
+  const chosen = beats.find((beat) => beatKey(beat) === open) ?? beats.find(({ slot }) => slot === 'main');
+  return chosen ? <BeatDetail key={beatKey(chosen)} beat={chosen} /> : null;
 }

@@ -1,7 +1,7 @@
-import { headsIn, historyOf } from '@/core/exchange';
+import { headsIn, historyOf, planProblemFrom } from '@/core/exchange';
 import { estimateHair } from '@/core/estimation';
 import { calendarDay } from '@/core/measures';
-import { planProblem, weekSearch } from '@/core/planning';
+import { searched } from '@/core/scheduling';
 import { demoRecords } from '@/core/simulation';
 import { threadOf } from './threadOf';
 import { PAST_DAYS, weekRows } from './weekRows';
@@ -11,8 +11,8 @@ const records = demoRecords(today);
 const head = headsIn(records)[0]!;
 const history = historyOf(records, head.headId);
 const state = estimateHair(head, history, today);
-const plan = weekSearch(planProblem(head, history, state, today, 1));
-const rows = weekRows({ state, plan }, head, history.sessions, history.larder);
+const plan = searched(planProblemFrom(records, [{ head, state }], today, 4)).plans[0]!;
+const rows = weekRows({ state, plan }, head, history.sessions, history.larder, 0);
 
 describe('the rows of the week', () => {
   it('are some past days, then today and six more', () => {
@@ -24,6 +24,12 @@ describe('the rows of the week', () => {
     expect(rows.flatMap((row) => row.done).map((beat) => beat.name)).toEqual(['Furnace-day cream']);
     expect(rows.filter((row) => row.isPast).flatMap((row) => row.planned)).toEqual([]);
     expect(rows.flatMap((row) => row.planned).length).toBeGreaterThan(0);
+  });
+
+  it('are seven days of the plan in a later week, none of them past', () => {
+    const later = weekRows({ state, plan }, head, history.sessions, history.larder, 2);
+    expect(later.map(({ day }) => day)).toEqual(plan.days.slice(14, 21).map(({ day }) => day));
+    expect(later.some(({ isPast, isToday }) => isPast || isToday)).toBe(false);
   });
 
   it('become a thread whose past ends before today and whose rule lies between', () => {

@@ -1,4 +1,4 @@
-import type { HairAnswer } from '../shared/HairAnswer';
+import type { HeadAnswer } from '../shared/HairAnswer';
 import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat, PrepTask } from '@/core/planning';
 import { type Larder } from '@/core/recipes';
@@ -31,18 +31,23 @@ export interface WeekRow {
   readonly preparation: readonly PrepTask[];
 }
 
-/** Past days with what was done, then the planned week. */
+/**
+ * Seven days of the plan; before the first of its weeks, some past days with what was done.
+ * @param week 0 for the seven days from today on
+ */
 export function weekRows(
-  answer: NonNullable<HairAnswer['answer']>,
+  answer: Pick<HeadAnswer, 'state' | 'plan'>,
   head: Head,
   sessions: readonly Session[],
   larder: Larder,
+  week: number,
 ): WeekRow[] {
   const { state, plan } = answer;
   const path = state.signals.firmness.path;
   const first = path[0]?.day ?? state.asOf;
-  const pastDays = Math.min(PAST_DAYS, Math.max(0, daysBetween(first, state.asOf)));
-  return dayRange(addDays(state.asOf, -pastDays), pastDays + plan.days.length).map((day): WeekRow => {
+  const pastDays = week > 0 ? 0 : Math.min(PAST_DAYS, Math.max(0, daysBetween(first, state.asOf)));
+  const from = addDays(state.asOf, 7 * week - pastDays);
+  return dayRange(from, pastDays + 7).map((day): WeekRow => {
     const planned = plan.days.find((known) => known.day === day);
     const level = path.find((known) => known.day === day);
     const isPast = day < state.asOf;

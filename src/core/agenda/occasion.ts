@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { calendarDaySchema, idSchema, recordBaseSchema, type CalendarDay } from '../measures';
+
+/**
+ * What a stretch of days is: a protective style from its going in to its take-down; days without a wash; days to look good
+ * for; or days with other hours than the weekday has.
+ */
+export const OCCASIONS = ['style', 'no-wash', 'look-good', 'hours'] as const;
+export type OccasionKind = (typeof OCCASIONS)[number];
+
+export const occasionSchema = recordBaseSchema
+  .extend({
+    kind: z.literal('occasion'),
+    /** Null where it holds for everybody she looks after. */
+    headId: idSchema.nullable(),
+    what: z.enum(OCCASIONS),
+    from: calendarDaySchema,
+    /** Its last day, itself included. */
+    to: calendarDaySchema,
+    /** Of other hours, the minutes of each of these days; 0 when she is away. */
+    minutes: z.number('Write the minutes.').int().min(0).max(720).nullable(),
+    note: z.string().max(200),
+  })
+  .refine(({ from, to }) => to >= from, { path: ['to'], message: 'The last day comes after the first.' })
+  .refine(({ what, minutes }) => what !== 'hours' || minutes !== null, {
+    path: ['minutes'],
+    message: 'Write how many minutes these days have.',
+  });
+export type Occasion = z.infer<typeof occasionSchema>;
+
+export function isOn({ from, to }: Pick<Occasion, 'from' | 'to'>, day: CalendarDay): boolean {
+  return from <= day && day <= to;
+}
+
+/** Those that hold for one head. */
+export function occasionsOf(occasions: readonly Occasion[], headId: string): Occasion[] {
+  return occasions.filter((occasion) => occasion.headId === null || occasion.headId === headId);
+}

@@ -1,0 +1,1 @@
+export { calendarFile, type CalendarFile } from './calendarFile';

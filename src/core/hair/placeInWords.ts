@@ -1,0 +1,13 @@
+import type { Estimate } from './hairState';
+import { SIGNALS } from './signals';
+
+/** From here on it is not a little too soft or too firm but much. */
+const FAR = 1.2;
+
+/** "a little too soft": where an estimate lies on the firmness scale. */
+export function placeInWords({ mean }: Pick<Estimate, 'mean'>): string {
+  const { low, high } = SIGNALS.firmness.lane;
+  if (low !== null && mean < low) return mean < -FAR ? 'much too soft' : 'a little too soft';
+  if (high !== null && mean > high) return mean > FAR ? 'much too firm' : 'a little too firm';
+  return 'in its lane';
+}

@@ -1,0 +1,82 @@
+import { isOn, type Slot } from '../agenda';
+import { sum, weekdayOf, type CalendarDay } from '../measures';
+import type { Placed } from './forecast';
+import type { HeadProblem, PlanProblem, Treatment } from './plan';
+
+/** A beat while planning: where it stands and what it is. */
+export interface Draft extends Placed {
+  readonly slot: Slot;
+  readonly recipeId: string;
+  /** Put on the evening before, and left on for the night. */
+  readonly overnight: boolean;
+  readonly batchId: string | null;
+}
+
+/** Slots that move the forecast; the small beats between washes are too small for it. */
+const MOVING: ReadonlySet<Slot> = new Set<Slot>(['main', 'pre-poo', 'follow-up']);
+
+export function moving(drafts: readonly Draft[]): Draft[] {
+  return drafts.filter(({ slot }) => MOVING.has(slot));
+}
+
+/** Her minutes for a beat. What works overnight costs only its putting on, and a portion from the shelf no making. */
+export function minutesOf({ rules }: Pick<HeadProblem, 'rules'>, draft: Omit<Draft, 'day'>): number {
+  const { slot, overnight, treatment, batchId } = draft;
+  const making = batchId === null ? treatment.makeMinutes : 0;
+  switch (slot) {
+    case 'main':
+      return (rules.washMinutes ?? 0) + treatment.contactMinutes + making;
+    case 'follow-up':
+      return treatment.contactMinutes + making;
+    case 'pre-poo': {
+      const least = rules.prePooMinutes ?? 0;
+      return (overnight ? least : Math.max(least, treatment.contactMinutes)) + making;
+    }
+    default:
+      return rules.refreshMinutes ?? 0;
+  }
+}
+
+/** A small beat takes minutes that need no free day. */
+export function timedMinutes(problem: Pick<HeadProblem, 'rules'>, drafts: readonly Draft[]): number {
+  return sum(moving(drafts).map((draft) => minutesOf(problem, draft)));
+}
+
+/** Minutes of a day for one head: what the weekday has, or other hours if she said so, less a take-down. */
+export function freeMinutesOn(problem: HeadProblem, day: CalendarDay): number {
+  const { head, occasions, rules } = problem;
+  const other = occasions.findLast((occasion) => occasion.what === 'hours' && isOn(occasion, day));
+  const free = other?.minutes ?? head.freeMinutes[weekdayOf(day)] ?? 0;
+  const takesDown = occasions.some(({ what, to }) => what === 'style' && to === day);
+  return Math.max(0, free - (takesDown ? (rules.takeDownMinutes ?? 0) : 0));
+}
+
+/** Minutes that all heads together have on a day: one person's hours, so the longest of them, not their sum. */
+export function sharedMinutesOn({ heads }: PlanProblem, day: CalendarDay): number {
+  return Math.max(0, ...heads.map((head) => freeMinutesOn(head, day)));
+}
+
+/** Hours from which on something has to be begun the evening before. */
+const SAME_DAY_HOURS = 4;
+
+export function needsEvening({ leadTasks }: Pick<Treatment, 'leadTasks'>): boolean {
+  return leadTasks.some(({ leadHours }) => leadHours > SAME_DAY_HOURS);
+}
+
+/** Whether the evening of this day is hers: to set something to soak, or to put oil on. */
+export function eveningIsHers({ head, occasions }: HeadProblem, day: CalendarDay): boolean {
+  const away = occasions.some(
+    ({ what, minutes, ...span }) => what === 'hours' && minutes === 0 && isOn(span, day),
+  );
+  return !away && (head.nights[weekdayOf(day)] ?? true);
+}
+
+/** Why no wash may fall on this day, if it may not. */
+export function washWindow({ occasions }: HeadProblem, day: CalendarDay): 'no-wash' | 'style' | undefined {
+  for (const { what, from, to } of occasions) {
+    if (what === 'no-wash' && from <= day && day <= to) return 'no-wash';
+    // On the day it goes in and on the day it comes out she may wash.
+    if (what === 'style' && from < day && day < to) return 'style';
+  }
+  return undefined;
+}

@@ -1,0 +1,53 @@
+import { addDays, type CalendarDay } from '../measures';
+import { needsEvening, type Draft } from './draft';
+import { PLAIN_WASH_ID, type HeadProblem, type PlanProblem, type PrepTask } from './plan';
+
+/** Minutes from which a lead time is said in hours. */
+const HOUR = 60;
+
+/** What has to be begun ahead of a beat: soaking and steeping counted back from the wash, a patch test, thawing. */
+export function preparationOf(
+  problem: PlanProblem,
+  head: HeadProblem,
+  all: readonly Draft[],
+  draft: Draft,
+): PrepTask[] {
+  const { treatment, day, batchId, slot } = draft;
+  if (treatment.recipeId === PLAIN_WASH_ID || slot === 'mist' || slot === 'serum') return [];
+  const on = (before: number) => {
+    const start = addDays(day, -before);
+    return start < problem.from ? problem.from : start;
+  };
+  const task = (start: CalendarDay, text: string, leadHours: number | null = null): PrepTask => ({
+    day: start,
+    text,
+    leadHours,
+    forRecipeId: treatment.recipeId,
+    forDay: day,
+  });
+  const lead = batchId === null ? treatment.leadTasks : [];
+  const soaking = lead.map(({ text, leadHours }) =>
+    needsEvening({ leadTasks: [{ text, leadHours }] })
+      ? task(on(1), `${text}: begin this evening, it takes ${leadHours} hours`, leadHours)
+      : task(day, `${text}: begin ${spanText(leadHours)} ahead`, leadHours),
+  );
+  const ready = batchId === null ? [] : [task(day, `Take a portion of ${treatment.name} from the shelf`)];
+  return [...patchTest(head, all, draft, task, on), ...soaking, ...ready];
+}
+
+function patchTest(
+  { rules }: HeadProblem,
+  all: readonly Draft[],
+  { treatment, day }: Draft,
+  task: (start: CalendarDay, text: string) => PrepTask,
+  on: (before: number) => CalendarDay,
+): PrepTask[] {
+  const isFirst = !all.some((other) => other.treatment === treatment && other.day < day);
+  if (treatment.patchTest !== 'waits' || !isFirst) return [];
+  return [task(on(rules.patchTest ?? 0), `Patch test of ${treatment.name} behind the ear`)];
+}
+
+function spanText(hours: number): string {
+  if (hours < 1) return `${Math.round(hours * HOUR)} minutes`;
+  return hours === 1 ? 'an hour' : `${hours} hours`;
+}

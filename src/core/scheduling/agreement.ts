@@ -1,0 +1,86 @@
+import { z } from 'zod';
+import { SLOTS } from '../agenda';
+import type { HeadHistory } from '../hair';
+import { addDays, calendarDaySchema, type CalendarDay } from '../measures';
+import type { Plan } from '../planning';
+import { agreedOf, replanned, type PlanChange } from './changes';
+
+const beatSchema = z.strictObject({ day: calendarDaySchema, slot: z.enum(SLOTS), recipeId: z.string() });
+
+/** The plan of one head as she saw it last: kept so that the next one changes little, and can say what changed and why. */
+export const agreementSchema = z.strictObject({
+  asOf: calendarDaySchema,
+  /** Its beats, and those that were planned in the last weeks. */
+  beats: z.array(beatSchema),
+  /** How many records of each sort it knew of. */
+  knew: z.strictObject({
+    sessions: z.number(),
+    readings: z.number(),
+    decisions: z.number(),
+    settings: z.number(),
+  }),
+});
+export type Agreement = z.infer<typeof agreementSchema>;
+
+/** Planned beats stay known for so long after their day. */
+const REMEMBERED_DAYS = 60;
+
+/** What is new in a plan since the one before. */
+export interface PlanNote {
+  readonly changes: readonly PlanChange[];
+  readonly why: string;
+}
+
+/**
+ * The plan that is agreed from now on, and what changed since the one before.
+ * @param history what the new plan knows
+ */
+export function agreementAfter(
+  before: Agreement | null,
+  plan: Plan,
+  history: HeadHistory,
+  headRecords: number,
+): { readonly agreement: Agreement; readonly note: PlanNote | null } {
+  const today = plan.from;
+  const knew = {
+    sessions: history.sessions.length,
+    readings: history.readings.length,
+    decisions: history.decisions.length,
+    settings:
+      history.planSettings.length + history.occasions.length + history.challenges.length + headRecords,
+  };
+  const past = (before?.beats ?? []).filter(
+    ({ day }) => day < today && day > addDays(today, -REMEMBERED_DAYS),
+  );
+  const agreement: Agreement = { asOf: today, beats: [...past, ...agreedOf(plan)], knew };
+  if (!before) return { agreement, note: null };
+  const nameOf = (recipeId: string) =>
+    history.larder.lastVersion(recipeId)?.name ?? 'A recipe that is no longer here';
+  const note = replanned(before.beats, plan, nameOf, {
+    otherSessions: otherSessions(before, history).map(nameOf),
+    missed: missedBeats(before, history, today).map(nameOf),
+    readings: knew.readings - before.knew.readings,
+    decisions: Math.abs(knew.decisions - before.knew.decisions),
+    settings: Math.abs(knew.settings - before.knew.settings),
+  });
+  return { agreement, note };
+}
+
+/** Recipes that were used since on a day for which something else, or nothing, was planned. */
+function otherSessions({ asOf, beats, knew }: Agreement, { sessions }: HeadHistory): string[] {
+  if (sessions.length <= knew.sessions) return [];
+  return sessions
+    .filter(
+      ({ day, recipeId }) =>
+        day >= asOf && !beats.some((beat) => beat.day === day && beat.recipeId === recipeId),
+    )
+    .map(({ recipeId }) => recipeId);
+}
+
+/** Main treatments whose day has passed since without any treatment on it. */
+function missedBeats({ asOf, beats }: Agreement, { sessions }: HeadHistory, today: CalendarDay): string[] {
+  return beats
+    .filter(({ slot, day }) => slot === 'main' && day >= asOf && day < today)
+    .filter(({ day }) => !sessions.some((session) => session.day === day))
+    .map(({ recipeId }) => recipeId);
+}

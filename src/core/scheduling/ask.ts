@@ -1,0 +1,180 @@
+import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
+import { scoreOf, type Plan, type PlanProblem, type ScoreParts } from '../planning';
+import type { SolveProgramme } from '../programme';
+import { changesBetween, type PlanChange } from './changes';
+import type { Demand } from './demand';
+import { loosened, type Loosening } from './loosen';
+import { solved, usualOptions, type ScheduleOptions } from './schedule';
+
+/** A question about the plan: why not this on that day, or what if this is left out. */
+export interface Wondering {
+  readonly headId: string;
+  readonly what: 'why-not' | 'without';
+  readonly slot: Demand['slot'];
+  readonly recipeId: string;
+  readonly day: CalendarDay;
+}
+
+/** What the plan would be, against what it is; or what stands in the way. */
+export interface Wondered {
+  readonly possible: boolean;
+  /** Of the recipe that it is about. */
+  readonly name: string;
+  /** The answer in a sentence. */
+  readonly headline: string;
+  readonly reasons: readonly string[];
+  /** What else would change. */
+  readonly changes: readonly PlanChange[];
+  /** Which rules would have to give way; empty where none do. */
+  readonly loosenings: readonly Loosening[];
+  /** The head's plan that would be; null where there is none. */
+  readonly plan: Plan | null;
+}
+
+/** Differences of the objective that are worth a word, in days at one step outside the lane. */
+const WORTH_SAYING = 0.05;
+
+/**
+ * Answers by solving again with the beat forced, or forbidden.
+ * @param current the plan that it is held against
+ */
+export function wondered(
+  problem: PlanProblem,
+  current: readonly Plan[],
+  { headId, what, slot, recipeId, day }: Wondering,
+  solve: SolveProgramme,
+  options: ScheduleOptions = usualOptions(problem.weeks),
+): Wondered {
+  const head = problem.heads.findIndex((each) => each.head.headId === headId);
+  const at = daysBetween(problem.from, day);
+  const demand: Demand = {
+    head,
+    is: what === 'why-not' ? 'placed' : 'absent',
+    slot,
+    recipeId,
+    first: at,
+    last: at,
+  };
+  const name = problem.heads[head]?.treatments.find((known) => known.recipeId === recipeId)?.name ?? 'This';
+  const on = formatDay(day, 'EEEE');
+  const other = solved(problem, solve, options, [demand]);
+  const before = current.find((plan) => plan.headId === headId);
+  const after = other?.plans[head];
+  if (!other || !after || !before) {
+    const loose = loosened(problem, [demand], solve, options.seconds);
+    return {
+      possible: false,
+      name,
+      headline: loose
+        ? `${name} does not fit on ${on}: ${loose.loosenings.length === 1 ? 'one rule stands' : `${loose.loosenings.length} rules stand`} in the way.`
+        : `${name} cannot be on ${on}: what forbids it is never loosened.`,
+      reasons: [],
+      changes: [],
+      loosenings: loose?.loosenings ?? [],
+      plan: null,
+    };
+  }
+  const difference = scoreOf(after.parts) - scoreOf(before.parts);
+  return {
+    possible: true,
+    name,
+    headline: headlineOf(what, name, on, difference),
+    reasons: differences(before, after),
+    changes: changesBetween(before, after, problem.from),
+    loosenings: [],
+    plan: after,
+  };
+}
+
+function headlineOf(what: Wondering['what'], name: string, on: string, difference: number): string {
+  const lead = what === 'why-not' ? `${name} on ${on}` : `Without ${name} on ${on}`;
+  if (difference > WORTH_SAYING) return `${lead} is possible, and the plan would be a little worse.`;
+  if (difference < -WORTH_SAYING) return `${lead} would be better than what was planned.`;
+  return `${lead} would be about as good.`;
+}
+
+const PART_WORDS: Readonly<
+  Record<keyof ScoreParts, (difference: number, before: Plan, after: Plan) => string | null>
+> = {
+  outOfLane: (_, before, after) => {
+    const days = rounded(daysOutside(after) - daysOutside(before), 1);
+    return days === 0 ? null : `${daysText(days)} outside the lane, as far as can be foreseen`;
+  },
+  overload: (difference) => `${difference > 0 ? 'More' : 'Less'} risk of being too firm`,
+  breakage: (difference) => `${difference > 0 ? 'More' : 'Fewer'} broken pieces`,
+  porosity: () => null,
+  hour: (_, before, after) => {
+    const minutes = Math.round(minutesOf(after) - minutesOf(before));
+    return minutes === 0
+      ? null
+      : `${Math.abs(minutes)} minutes ${minutes > 0 ? 'more' : 'less'} of your time`;
+  },
+  money: (_, before, after) => {
+    const cost = rounded(costOf(after) - costOf(before), 1);
+    return cost === 0 ? null : `${Math.abs(cost)} ${cost > 0 ? 'dearer' : 'cheaper'}`;
+  },
+  waste: (difference) =>
+    difference > 0 ? 'A portion on the shelf would spoil' : 'Less on the shelf would spoil',
+  overdue: (difference) =>
+    difference > 0 ? 'Something would be overdue for longer' : 'Less would be overdue',
+  noPrePoo: (difference) => (difference > 0 ? 'A wash without a pre-poo' : 'One wash more with a pre-poo'),
+  style: (difference) =>
+    difference > 0 ? 'No protein around the protective style' : 'Protein around the protective style',
+  challenge: (difference) =>
+    difference > 0 ? 'The challenge would not be kept' : 'The challenge would be kept',
+  trialDelay: (difference) => (difference > 0 ? 'The trial would wait' : 'The trial would go on sooner'),
+  change: () => null,
+};
+
+/** What one plan has more or less of than another, in words, the weightiest first. */
+export function differences(before: Plan, after: Plan): string[] {
+  return (Object.keys(PART_WORDS) as (keyof ScoreParts)[])
+    .map((part) => ({ part, difference: after.parts[part] - before.parts[part] }))
+    .filter(({ difference }) => Math.abs(difference) > WORTH_SAYING / 2)
+    .sort((a, b) => Math.abs(b.difference) - Math.abs(a.difference))
+    .flatMap(({ part, difference }) => PART_WORDS[part](difference, before, after) ?? []);
+}
+
+function daysText(days: number): string {
+  const count = Math.abs(days);
+  return `${count} ${count === 1 ? 'day' : 'days'} ${days > 0 ? 'more' : 'less'}`;
+}
+
+/** Days that are expected outside the lane, each by its chance of being there. */
+function daysOutside({ days }: Plan): number {
+  return days.reduce((total, { outside }) => total + outside, 0);
+}
+
+const beatsOf = ({ days }: Plan) => days.flatMap(({ beats }) => beats);
+const minutesOf = (plan: Plan) => beatsOf(plan).reduce((total, { minutes }) => total + minutes, 0);
+const costOf = (plan: Plan) => beatsOf(plan).reduce((total, { cost }) => total + (cost ?? 0), 0);
+
+export interface BetterDay {
+  readonly day: CalendarDay;
+  readonly text: string;
+}
+
+/**
+ * Where something does not fit on its day: the nearest day on which it does, within the week before and after.
+ * @returns null where there is none
+ */
+export function nearestDay(
+  problem: PlanProblem,
+  { headId, slot, recipeId, day }: Wondering,
+  solve: SolveProgramme,
+): BetterDay | null {
+  const head = problem.heads.findIndex((each) => each.head.headId === headId);
+  const at = daysBetween(problem.from, day);
+  for (let away = 1; away <= 7; away++) {
+    for (const place of [at + away, at - away]) {
+      if (place < 0 || place >= 7 * problem.weeks) continue;
+      const demand: Demand = { head, is: 'placed', slot, recipeId, first: place, last: place };
+      // Whether it fits is all that is asked, so any plan will do.
+      if (solved(problem, solve, { seconds: 1, gap: 0.5 }, [demand])) {
+        const found = addDays(problem.from, place);
+        return { day: found, text: `It fits on ${formatDay(found, 'EEEE d MMMM')}` };
+      }
+    }
+  }
+  return null;
+}

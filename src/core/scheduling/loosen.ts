@@ -1,0 +1,197 @@
+import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
+import {
+  chanceTooFirm,
+  checkBeats,
+  FIXED_RULES,
+  RULE_KEYS,
+  RULES,
+  sharedMinutesOn,
+  type Breach,
+  type Draft,
+  type HeadProblem,
+  type PlanProblem,
+  type Rule,
+} from '../planning';
+import type { SolveProgramme } from '../programme';
+import type { Demand } from './demand';
+import { readDrafts } from './readDrafts';
+import { weekProgramme } from './weekProgramme';
+
+/** One thing to give way in, so that what is wanted fits. */
+export interface Loosening {
+  /** Its id, in RULES or FIXED_RULES. */
+  readonly rule: string;
+  readonly headId: string;
+  readonly day: CalendarDay;
+  readonly text: string;
+  /** What one tap would do. */
+  readonly fix: Fix;
+}
+
+export type Fix =
+  /** Give a day so many minutes. */
+  | { readonly what: 'minutes'; readonly day: CalendarDay; readonly minutes: number }
+  /** Another value for a rule. */
+  | { readonly what: 'rule'; readonly id: string; readonly value: number }
+  /** Take a decision of hers back. */
+  | { readonly what: 'decision'; readonly decisionId: string }
+  /** Take a style or a stretch without wash back. */
+  | { readonly what: 'occasion'; readonly occasionId: string }
+  | { readonly what: 'evening'; readonly weekday: number }
+  | { readonly what: 'trial'; readonly trialId: string };
+
+/** What each rule costs to loosen; null where it is never loosened. The cheapest set is the smallest, hers last. */
+function priceOf(rule: string): number | null {
+  if (rule.startsWith('free-time')) return 1;
+  if (rule.startsWith('lock:')) return 2.5;
+  switch (rule) {
+    case 'patch-test':
+    case 'no-strong-protein':
+    case 'moisture-after-protein':
+      return null;
+    case 'style':
+    case 'no-wash':
+    case 'trial':
+      return 1.6;
+    case 'firm-hold':
+    case 'strong-protein-gap':
+      return 1.4;
+    default:
+      return 1.1;
+  }
+}
+
+/** A loosened rule outweighs any difference between plans. */
+const ABOVE_ALL = 1000;
+
+/** The plan that keeps as many rules as can be kept, and what it does not keep. */
+export interface Loosened {
+  readonly drafts: readonly (readonly Draft[])[];
+  readonly loosenings: readonly Loosening[];
+}
+
+/**
+ * Where nothing fits: the smallest set of rules to loosen, and the best plan with them loosened. Null where even that does
+ * not help, because what stands in the way is never loosened.
+ */
+export function loosened(
+  problem: PlanProblem,
+  demands: readonly Demand[],
+  solve: SolveProgramme,
+  seconds = 4,
+): Loosened | null {
+  const programme = weekProgramme(problem, demands, true);
+  const { status, values } = solve(
+    programme.rows.programme({ price: (rule) => scaled(priceOf(rule)), scale: 1 }),
+    // Which rules is what matters; among plans that loosen the same, any good one.
+    { seconds, gap: 0.001 },
+  );
+  if (status === 'infeasible' || status === 'failed') return null;
+  const drafts = readDrafts(problem, programme, values);
+  return { drafts, loosenings: looseningsIn(problem, drafts) };
+}
+
+/** What these plans do not keep, and what to give way in for each. */
+export function looseningsIn(problem: PlanProblem, drafts: readonly (readonly Draft[])[]): Loosening[] {
+  const beats = new Map(problem.heads.map(({ head }, index) => [head.headId, drafts[index] ?? []]));
+  return distinct(checkBeats(problem, beats).flatMap((breach) => looseningOf(problem, breach, drafts)));
+}
+
+const scaled = (price: number | null) => (price === null ? null : ABOVE_ALL * price);
+
+function distinct(loosenings: readonly Loosening[]): Loosening[] {
+  const seen = new Set<string>();
+  return loosenings.filter(({ fix }) => {
+    const key = JSON.stringify(fix);
+    return seen.has(key) ? false : seen.add(key) !== undefined;
+  });
+}
+
+function looseningOf(
+  problem: PlanProblem,
+  breach: Breach,
+  drafts: readonly (readonly Draft[])[],
+): Loosening[] {
+  const index = problem.heads.findIndex(({ head }) => head.headId === breach.headId);
+  const head = problem.heads[index];
+  if (!head) return [];
+  const found = fixOf(problem, head, breach, drafts[index] ?? []);
+  const { rule, headId, day } = breach;
+  return found ? [{ rule, headId, day, ...found }] : [];
+}
+
+type Found = Pick<Loosening, 'text' | 'fix'> | undefined;
+
+function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: readonly Draft[]): Found {
+  const { rule, day, by = 0 } = breach;
+  const on = formatDay(day, 'EEEE d MMMM');
+  switch (rule) {
+    case 'free-time': {
+      const minutes = sharedMinutesOn(problem, day) + by;
+      return {
+        text: `Give ${on} ${by} more minutes (${minutes} in all)`,
+        fix: { what: 'minutes', day, minutes },
+      };
+    }
+    case 'locked':
+      return lockFix(head, breach, on);
+    case 'evening-before': {
+      const eve = addDays(day, -1);
+      if (eve < problem.from) return undefined;
+      return {
+        text: `Set it to soak on ${formatDay(eve, 'EEEE')} evening`,
+        fix: { what: 'evening', weekday: (daysBetween(SUNDAY, eve) % 7) as number },
+      };
+    }
+    case 'style':
+    case 'no-wash': {
+      const occasion = head.occasions.find(({ what, from, to }) => what === rule && from <= day && day <= to);
+      return occasion
+        ? {
+            text: `Wash on ${on} although ${FIXED_RULES[rule]?.label.toLowerCase()}`,
+            fix: { what: 'occasion', occasionId: occasion.id },
+          }
+        : undefined;
+    }
+    case 'trial':
+      return head.trial
+        ? { text: 'Give up the trial that is running', fix: { what: 'trial', trialId: head.trial.trialId } }
+        : undefined;
+    default:
+      return ruleFix(head, breach, drafts);
+  }
+}
+
+const SUNDAY = '2026-01-04' as CalendarDay;
+
+function lockFix({ decisions, treatments }: HeadProblem, { day }: Breach, on: string): Found {
+  const decision = decisions.find((each) => each.day === day);
+  if (!decision) return undefined;
+  const name = treatments.find(({ recipeId }) => recipeId === decision.recipeId)?.name ?? 'this';
+  const text = decision.what === 'place' ? `Let ${name} leave ${on}` : `Allow ${name} on ${on} again`;
+  return { text, fix: { what: 'decision', decisionId: decision.id } };
+}
+
+/** Another value of a rule that is a number, as far as it has to go. */
+function ruleFix(head: HeadProblem, { rule, day, by = 1 }: Breach, drafts: readonly Draft[]): Found {
+  const key = RULE_KEYS.find((known) => RULES[known].id === rule);
+  if (!key) return undefined;
+  const known: Rule = RULES[key];
+  const value = head.rules[key];
+  if (value === null || known.sort !== 'hard') return undefined;
+  const next = ((): number => {
+    switch (known.unit) {
+      case 'share':
+        return Math.min(0.95, rounded(Math.ceil(20 * chanceTooFirm(head, drafts, day)) / 20, 2));
+      case 'days':
+        return value - by;
+      default:
+        return value + 1;
+    }
+  })();
+  if (next < known.least || next > known.most) return undefined;
+  return {
+    text: `${known.label}: ${next} instead of ${value}${known.unit === 'days' ? ' days' : ''}`,
+    fix: { what: 'rule', id: known.id, value: next },
+  };
+}

@@ -1,0 +1,119 @@
+import { explained, type Answered, type Draft, type Plan, type PlanProblem } from '../planning';
+import type { SolveProgramme, SolveProgress } from '../programme';
+import { addDays } from '../measures';
+import type { Demand } from './demand';
+import { loosened, looseningsIn, type Loosening } from './loosen';
+import { readDrafts } from './readDrafts';
+import { smallBeats } from './smallBeats';
+import { weekProgramme, type WeekProgramme } from './weekProgramme';
+import { weekSearch } from './weekSearch';
+
+export interface ScheduleOptions {
+  /** Seconds after which the best plan so far is taken. */
+  readonly seconds: number;
+  /** Relative distance from the best possible plan that is good enough. */
+  readonly gap: number;
+  readonly onProgress?: (progress: SolveProgress) => void;
+}
+
+/** A plan of some weeks is solved to one percent, a long one to two; a time limit is always set. */
+export function usualOptions(weeks: number): ScheduleOptions {
+  return weeks <= 4 ? { seconds: 4, gap: 0.01 } : { seconds: 10, gap: 0.02 };
+}
+
+/** The plans of all heads that one person looks after, and how good they are. */
+export interface Schedule {
+  readonly plans: readonly Plan[];
+  readonly drafts: readonly (readonly Draft[])[];
+  /** Rules that these plans do not keep, because what she decided allows no plan that keeps them all. */
+  readonly loosenings: readonly Loosening[];
+}
+
+/** What crosses from a worker to the page: the drafts stay behind. */
+export type Plans = Omit<Schedule, 'drafts'>;
+
+export function plansOf({ plans, loosenings }: Schedule): Plans {
+  return { plans, loosenings };
+}
+
+/** The plan that the search finds without a solver. */
+export function searched(problem: PlanProblem): Schedule {
+  const drafts = weekSearch(problem);
+  return {
+    ...put(problem, drafts, { planner: 'week-search', gap: null }),
+    loosenings: looseningsIn(problem, drafts),
+  };
+}
+
+/**
+ * The best plan, by the solver. Where it cannot answer, the search does, and says so.
+ * @param demands what the plan has to hold beside its rules; where they cannot be met the answer is null
+ */
+export function scheduled(
+  problem: PlanProblem,
+  solve: SolveProgramme,
+  options: ScheduleOptions = usualOptions(problem.weeks),
+): Schedule {
+  const first = weekSearch(problem);
+  const best = solved(problem, solve, options, [], first);
+  if (best) return best;
+  const loose = loosened(problem, [], solve, options.seconds);
+  if (!loose) return put(problem, first, { planner: 'week-search', gap: null });
+  return {
+    ...put(problem, loose.drafts, { planner: 'programme', gap: null }),
+    loosenings: loose.loosenings,
+  };
+}
+
+/** As {@link scheduled}, with demands; null where no plan meets them and the rules. */
+export function solved(
+  problem: PlanProblem,
+  solve: SolveProgramme,
+  options: ScheduleOptions,
+  demands: readonly Demand[],
+  first: readonly (readonly Draft[])[] = [],
+): Schedule | null {
+  const programme = weekProgramme(problem, demands);
+  const { status, values, objective, bound } = solve(programme.rows.programme(), {
+    ...options,
+    start: startOf(problem, programme, first),
+  });
+  if (status === 'infeasible' || status === 'failed') return null;
+  const gap = Math.max(0, (objective - bound) / Math.max(1e-9, Math.abs(objective)));
+  return put(problem, readDrafts(problem, programme, values), { planner: 'programme', gap });
+}
+
+function put(problem: PlanProblem, washes: readonly (readonly Draft[])[], answered: Answered): Schedule {
+  const drafts = problem.heads.map((head, index) => {
+    const own = washes[index] ?? [];
+    return [...own, ...smallBeats(problem, head, own)];
+  });
+  return {
+    drafts,
+    loosenings: [],
+    plans: problem.heads.map((head, index) => explained(problem, head, drafts[index] ?? [], answered)),
+  };
+}
+
+/** The search's plan as values to begin with. */
+function startOf(
+  { from }: PlanProblem,
+  { placements }: WeekProgramme,
+  first: readonly (readonly Draft[])[],
+): Record<string, number> {
+  if (first.length === 0) return {};
+  const isChosen = (head: number, day: string, slot: string, recipeId: string, overnight: boolean) =>
+    (first[head] ?? []).some(
+      (draft) =>
+        draft.day === day &&
+        draft.slot === slot &&
+        draft.recipeId === recipeId &&
+        draft.overnight === overnight,
+    );
+  return Object.fromEntries(
+    placements.map(({ name, head, at, slot, treatment, overnight }) => [
+      name,
+      isChosen(head, addDays(from, at), slot, treatment.recipeId, overnight) ? 1 : 0,
+    ]),
+  );
+}

@@ -1,0 +1,207 @@
+import { addDays, daysBetween, type CalendarDay } from '../measures';
+import {
+  breachesOf,
+  freeMinutesOn,
+  LOOK_BEYOND_DAYS,
+  needsMoisture,
+  PLAIN_WASH_ID,
+  scoreOf,
+  scoreParts,
+  sharedMinutesOn,
+  timedMinutes,
+  type Draft,
+  type HeadProblem,
+  type PlanProblem,
+} from '../planning';
+import { followUpsOf, placementsOf, prePoosOf, type Placement } from './placements';
+
+/** Washes that one pass over a week puts in or moves at most; far more than a week has days. */
+const MOST_STEPS = 12;
+
+/**
+ * The planner that answers where the solver cannot be had, and the first answer while the solver is still at it: what she
+ * decided first, then week by week whatever wash lowers the score most, and after each whatever exchange lowers it more. It
+ * never takes what the checker would refuse, but proves nothing.
+ */
+export function weekSearch(problem: PlanProblem): Draft[][] {
+  const plans: Draft[][] = problem.heads.map(() => []);
+  problem.heads.forEach((_, index) => {
+    const allMains = placementsOf(problem, index, false).filter(({ slot }) => slot === 'main');
+    const search = new HeadSearch(problem, index, plans, allMains);
+    search.placeDecided();
+    for (let week = 0; week < problem.weeks; week++) search.fillWeek(week);
+    plans[index] = search.drafts;
+  });
+  return plans;
+}
+
+/** Further apart than this no two beats of a plan have a rule between them; the forecast has faded, too. */
+const REACH_DAYS = 60;
+
+class HeadSearch {
+  drafts: Draft[] = [];
+  private readonly head: HeadProblem;
+
+  constructor(
+    private readonly problem: PlanProblem,
+    index: number,
+    private readonly others: readonly (readonly Draft[])[],
+    private readonly mains: readonly Placement[],
+  ) {
+    this.head = problem.heads[index] as HeadProblem;
+  }
+
+  placeDecided(): void {
+    for (const { what, slot, day, recipeId } of this.head.decisions) {
+      if (what !== 'place' || slot !== 'main') continue;
+      const treatment = this.head.treatments.find((known) => known.recipeId === recipeId);
+      if (!treatment || this.washOn(day, this.drafts)) continue;
+      const main: Draft = {
+        day,
+        treatment,
+        recipeId: treatment.recipeId,
+        slot,
+        overnight: false,
+        batchId: null,
+      };
+      const allowed = this.washDays(main, this.drafts).find((added) =>
+        this.isAllowed([...this.drafts, ...added], added),
+      );
+      this.drafts = [...this.drafts, ...(allowed ?? [main])];
+    }
+  }
+
+  fillWeek(week: number): void {
+    const span = { start: 7 * week, end: 7 * week + 7 };
+    const inWeek = this.mains.filter(({ at }) => at >= span.start && at < span.end);
+    const cost = (drafts: readonly Draft[]) =>
+      scoreOf(scoreParts(this.head, this.problem.from, drafts, span));
+    let current = cost(this.drafts);
+    for (let step = 0; step < MOST_STEPS; step++) {
+      let best: { drafts: Draft[]; cost: number } | undefined;
+      for (const option of inWeek.filter(({ round, at }) => this.mayBegin(round, at))) {
+        const day = addDays(this.problem.from, option.at);
+        const without = this.drafts.filter((draft) => !this.inReach(draft, day));
+        for (const kept of without.length === this.drafts.length ? [this.drafts] : [this.drafts, without]) {
+          for (const added of this.washDays(mainOf(option, day), kept)) {
+            const drafts = [...kept, ...added];
+            const price = cost(drafts);
+            // A hair's breadth is no reason to prefer the later choice: the order of trying decides ties. The rules are asked last, because
+            // asking them takes longest.
+            if (price >= (best?.cost ?? current) - 1e-9 || !this.isAllowed(drafts, added)) continue;
+            best = { drafts, cost: price };
+            break;
+          }
+        }
+      }
+      if (!best) return;
+      this.drafts = best.drafts;
+      current = best.cost;
+    }
+  }
+
+  /** Of a trial's washes, the next one only, and none of another recipe before they are done. */
+  private mayBegin(round: number | null, at: number): boolean {
+    const { trial } = this.head;
+    if (!trial) return true;
+    const done = this.drafts.filter(({ slot }) => slot === 'main').length;
+    const endsAt = daysBetween(this.problem.from, trial.endsBy);
+    return round === null ? at > endsAt : round === done;
+  }
+
+  private washOn(day: CalendarDay, drafts: readonly Draft[]): boolean {
+    return drafts.some((draft) => draft.slot === 'main' && draft.day === day);
+  }
+
+  /** What belongs to a wash too near to `day`, unless she decided on it. */
+  private inReach({ slot, day, overnight, recipeId }: Draft, near: CalendarDay): boolean {
+    const washDay = slot === 'pre-poo' && overnight ? addDays(day, 1) : day;
+    const isDecided = this.head.decisions.some(
+      (decision) => decision.what === 'place' && decision.day === day && decision.recipeId === recipeId,
+    );
+    return !isDecided && Math.abs(daysBetween(washDay, near)) <= LOOK_BEYOND_DAYS;
+  }
+
+  /** A main treatment with what may belong to it, the fullest wash day first. */
+  private washDays(main: Draft, kept: readonly Draft[]): Draft[][] {
+    if (this.washOn(main.day, kept)) return [];
+    const fromShelf = { ...main, batchId: this.readyBatch(main, kept) };
+    const mustBeFollowed = needsMoisture(this.head, main.treatment);
+    return [...this.companions(fromShelf, kept), []]
+      .filter((companions) => !mustBeFollowed || companions.some(({ slot }) => slot === 'follow-up'))
+      .map((companions) => [fromShelf, ...companions]);
+  }
+
+  private companions(main: Draft, kept: readonly Draft[]): Draft[][] {
+    const { day, treatment, recipeId } = main;
+    const followUps = needsMoisture(this.head, treatment)
+      ? followUpsOf(this.head).map((moisture): Draft => ({
+          day,
+          treatment: moisture,
+          recipeId: moisture.recipeId,
+          slot: 'follow-up',
+          overnight: false,
+          batchId: null,
+        }))
+      : [];
+    const oils =
+      recipeId === PLAIN_WASH_ID
+        ? []
+        : prePoosOf(this.head).flatMap((oil): Draft[] => {
+            const put = (on: CalendarDay, overnight: boolean): Draft => {
+              const draft = {
+                day: on,
+                treatment: oil,
+                recipeId: oil.recipeId,
+                slot: 'pre-poo',
+                overnight,
+                batchId: null,
+              } as const;
+              return { ...draft, batchId: this.readyBatch(draft, kept) };
+            };
+            return [put(addDays(day, -1), true), put(day, false)];
+          });
+    if (followUps.length === 0) return oils.map((oil) => [oil]);
+    return followUps.flatMap((followUp) => [...oils.map((oil) => [oil, followUp]), [followUp]]);
+  }
+
+  private readyBatch({ day, treatment }: Draft, kept: readonly Draft[]): string | null {
+    const ready = treatment.batches.find(
+      ({ batchId, portions, useBy }) =>
+        useBy >= day && kept.filter((draft) => draft.batchId === batchId).length < portions,
+    );
+    return ready?.batchId ?? null;
+  }
+
+  private isAllowed(drafts: readonly Draft[], added: readonly Draft[]): boolean {
+    const { problem, head } = this;
+    const isAvoided = added.some(({ slot, day, recipeId }) =>
+      head.decisions.some(
+        (decision) =>
+          decision.what === 'avoid' &&
+          decision.slot === slot &&
+          decision.day === day &&
+          (decision.recipeId === null || decision.recipeId === recipeId),
+      ),
+    );
+    if (isAvoided) return false;
+    const onDay = (all: readonly Draft[], day: CalendarDay) => all.filter((draft) => draft.day === day);
+    for (const day of new Set(added.map((draft) => draft.day))) {
+      const own = timedMinutes(head, onDay(drafts, day));
+      const others = problem.heads.reduce(
+        (minutes, other, index) =>
+          other === head ? minutes : minutes + timedMinutes(other, onDay(this.others[index] ?? [], day)),
+        0,
+      );
+      if (own > freeMinutesOn(head, day) || own + others > sharedMinutesOn(problem, day)) return false;
+    }
+    // A new beat can break a rule for one that stands after it, too.
+    const [first] = added;
+    const near = drafts.filter(({ day }) => Math.abs(daysBetween(day, first?.day ?? day)) <= REACH_DAYS);
+    return near.every((draft) => breachesOf(problem, head, near, draft).length === 0);
+  }
+}
+
+function mainOf({ treatment }: Placement, day: CalendarDay): Draft {
+  return { day, treatment, recipeId: treatment.recipeId, slot: 'main', overnight: false, batchId: null };
+}

@@ -1,0 +1,37 @@
+import { View } from 'react-native';
+import { formatDay, type CalendarDay } from '@/core/measures';
+import { Small } from '@/ui';
+import { RecipeChoices } from './RecipeChoices';
+import { useWeek } from './WeekContext';
+import { WonderAnswer } from './WonderAnswer';
+
+/** Puts something on a day by hand, or asks why the plan did not. */
+export function AddPanel({ day }: { day: CalendarDay }) {
+  const { decisions, startAdd, ask, wonder } = useWeek();
+  const on = formatDay(day, 'EEEE');
+  const isAsked = wonder.asked?.what === 'why-not' && wonder.asked.day === day;
+  return (
+    <View className="gap-2 border-l-2 border-rule pl-3">
+      <Small>{formatDay(day, 'EEEE d MMMM')}</Small>
+      {isAsked ? <WonderAnswer /> : null}
+      <RecipeChoices
+        label={`For ${on}`}
+        actions={({ recipeId, name }) => [
+          {
+            label: 'Put it here',
+            hint: `Put ${name} on ${on}`,
+            run: () => {
+              startAdd(null);
+              decisions.add(day, recipeId, name);
+            },
+          },
+          {
+            label: 'Why not?',
+            hint: `Why not ${name} on ${on}?`,
+            run: () => ask({ what: 'why-not', slot: 'main', recipeId, day }),
+          },
+        ]}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Beat } from '@/core/planning';
+import { Button, Small } from '@/ui';
+import { isSmall } from './beatSorts';
+import { RecipeChoices } from './RecipeChoices';
+import { useWeek } from './WeekContext';
+import { WonderAnswer } from './WonderAnswer';
+
+/** What she can do with a planned beat: keep it, move it, swap it, leave it out, or ask what if. */
+export function BeatActions({ beat }: { beat: Beat }) {
+  const { decisions, startMove, moving, ask, wonder } = useWeek();
+  const [swapping, setSwapping] = useState(false);
+  const isMoving = moving === beat;
+  const canAsk = !isSmall(beat) && beat.slot !== 'follow-up';
+  const isAsked =
+    wonder.asked?.what === 'without' &&
+    wonder.asked.day === beat.day &&
+    wonder.asked.recipeId === beat.recipeId;
+  return (
+    <View className="gap-2">
+      <View className="flex-row flex-wrap gap-2">
+        <Button
+          label={beat.locked ? 'Kept' : 'Keep'}
+          hint={beat.locked ? `Let the plan move ${beat.name} again` : `Keep ${beat.name} on this day`}
+          pressed={beat.locked}
+          onPress={() => (beat.locked ? decisions.release(beat) : decisions.keep(beat))}
+        />
+        {beat.slot === 'main' ? (
+          <>
+            <Button
+              label="Move"
+              hint={`Move ${beat.name} to another day`}
+              pressed={isMoving}
+              onPress={() => startMove(isMoving ? null : beat)}
+              testID={`move-${beat.day}`}
+            />
+            <Button
+              label="Swap"
+              hint={`Another recipe instead of ${beat.name}`}
+              expanded={swapping}
+              onPress={() => setSwapping(!swapping)}
+            />
+          </>
+        ) : null}
+        <Button label="Leave out" hint={`Leave out ${beat.name}`} onPress={() => decisions.skip(beat)} />
+      </View>
+      {isMoving ? <Small>Now choose the day: each has a button “Here”.</Small> : null}
+      {swapping ? (
+        <RecipeChoices
+          label={`Instead of ${beat.name}`}
+          except={beat.recipeId}
+          actions={(recipe) => [
+            {
+              label: 'Take it',
+              hint: `${recipe.name} instead of ${beat.name}`,
+              run: () => {
+                setSwapping(false);
+                decisions.swap(beat, recipe.recipeId, recipe.name);
+              },
+            },
+          ]}
+        />
+      ) : null}
+      {canAsk ? (
+        <View className="items-start">
+          <Button
+            tone="quiet"
+            label="What if I leave it out?"
+            hint={`What if I leave out ${beat.name}?`}
+            expanded={isAsked}
+            onPress={() => {
+              if (beat.slot !== 'main' && beat.slot !== 'pre-poo') return;
+              ask({ what: 'without', slot: beat.slot, recipeId: beat.recipeId, day: beat.day });
+            }}
+          />
+        </View>
+      ) : null}
+      {isAsked ? <WonderAnswer /> : null}
+    </View>
+  );
+}

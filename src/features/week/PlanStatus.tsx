@@ -1,0 +1,86 @@
+import { View } from 'react-native';
+import { planNoteSeen, selectAgreed, useAppDispatch, useAppSelector } from '@/store';
+import { Body, Button, Small, Strong } from '@/ui';
+import { useHairAnswer } from '../shared/HairAnswer';
+import { Loosenings } from './Loosenings';
+import { useWeek } from './WeekContext';
+
+/** How good the plan is, and whether a better one is looked for. */
+export function PlanStatus() {
+  const { plan } = useWeek();
+  const { search, stopSearch, pending } = useHairAnswer();
+  if (search) {
+    const found = Number.isFinite(search.gap)
+      ? `at most ${percentText(search.gap)} from the best there is`
+      : 'begun';
+    return (
+      <View role="status" className="flex-row flex-wrap items-center gap-x-3">
+        <Small>Looking for a better plan: {found}.</Small>
+        <Button tone="quiet" label="Take this one" onPress={stopSearch} />
+      </View>
+    );
+  }
+  return (
+    <View role="status">
+      <Small>{pending ? 'Working it out again.' : qualityWords(plan)}</Small>
+    </View>
+  );
+}
+
+function qualityWords({ planner, gap }: { planner: string; gap: number | null }): string {
+  if (planner === 'week-search')
+    return 'Planned by the simple search: the solver could not be loaded, so a better plan may exist.';
+  if (gap === null) return 'The best plan that keeps what you decided.';
+  if (gap < 0.0005) return 'No plan for these weeks is better.';
+  return `At most ${percentText(gap)} from the best plan there is.`;
+}
+
+function percentText(share: number): string {
+  const percent = 100 * share;
+  return `${percent < 10 ? percent.toFixed(1) : Math.round(percent)} %`;
+}
+
+/** What changed since she last looked, and why. */
+export function PlanNotes() {
+  const { head } = useWeek();
+  const dispatch = useAppDispatch();
+  const note = useAppSelector(selectAgreed)[head.headId]?.note;
+  if (!note) return null;
+  return (
+    <View role="status" testID="plan-note" className="gap-1 rounded-2xl bg-sunken p-4">
+      <Strong>The plan changed {note.why}</Strong>
+      {note.changes.map(({ text }) => (
+        <Body key={text}>{text}.</Body>
+      ))}
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label="Good"
+          hint="I have seen the change"
+          onPress={() => dispatch(planNoteSeen(head.headId))}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** What the plan could not do, and what would change that. */
+export function PlanLimits() {
+  const { plan, head } = useWeek();
+  const { answer } = useHairAnswer();
+  const own = (answer?.loosenings ?? []).filter(({ headId }) => headId === head.headId);
+  if (plan.unmet.length === 0 && own.length === 0) return null;
+  return (
+    <View role="note" testID="plan-limits" className="gap-2 rounded-2xl bg-sunken p-4">
+      {plan.unmet.map((rule) => (
+        <Body key={rule.rule}>{rule.text}</Body>
+      ))}
+      {own.length > 0 ? (
+        <>
+          <Strong>What you decided does not fit its rules. The least that would have to give way:</Strong>
+          <Loosenings loosenings={own} />
+        </>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,46 @@
+import { View } from 'react-native';
+import { classifyVersion } from '@/core/classification';
+import type { RecipeVersion } from '@/core/recipes';
+import { Button, Small, Strong } from '@/ui';
+import { kindInWords } from '../shared/beatWords';
+import { useLarder } from '../shared/useLarder';
+import { useWeek } from './WeekContext';
+
+interface Action {
+  readonly label: string;
+  readonly hint: string;
+  readonly run: () => void;
+}
+
+interface RecipeChoicesProps {
+  readonly label: string;
+  /** The recipe that is there already. */
+  readonly except?: string;
+  readonly actions: (recipe: RecipeVersion) => readonly Action[];
+}
+
+/** Her masks, each with what can be done with it here. */
+export function RecipeChoices({ label, except, actions }: RecipeChoicesProps) {
+  const larder = useLarder();
+  const { head } = useWeek();
+  const masks = larder.recipes.filter(({ use, recipeId }) => use === 'mask' && recipeId !== except);
+  if (masks.length === 0) return <Small>There is no other mask: save one on the Bench.</Small>;
+  return (
+    <View role="list" aria-label={label} className="gap-1">
+      {masks.map((recipe) => {
+        const verdict = classifyVersion(recipe, head.school, larder);
+        return (
+          <View key={recipe.recipeId} role="listitem" className="flex-row flex-wrap items-center gap-x-3">
+            <View className="min-w-[140px] flex-1">
+              <Strong>{recipe.name}</Strong>
+              {verdict.ok ? <Small>{kindInWords(verdict.value.kind, verdict.value.strength)}</Small> : null}
+            </View>
+            {actions(recipe).map(({ label: words, hint, run }) => (
+              <Button key={words} tone="quiet" label={words} hint={hint} onPress={run} />
+            ))}
+          </View>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,37 @@
+import { createContext, useContext } from 'react';
+import type { Head } from '@/core/hair';
+import type { CalendarDay } from '@/core/measures';
+import type { Beat, Plan } from '@/core/planning';
+import type { Wondering } from '@/core/scheduling';
+import type { Decisions } from './useDecisions';
+import type { Wonder } from './useWonder';
+
+/** What the parts of the week share. */
+export interface WeekState {
+  readonly head: Head;
+  readonly today: CalendarDay;
+  readonly plan: Plan;
+  readonly decisions: Decisions;
+  /** The beat that is open, by its key. */
+  readonly open: string | null;
+  readonly toggle: (beat: Beat) => void;
+  readonly done: (beat: Beat, day: CalendarDay) => void;
+  /** The beat that looks for another day. */
+  readonly moving: Beat | null;
+  readonly startMove: (beat: Beat | null) => void;
+  readonly moveTo: (day: CalendarDay) => void;
+  /** The day that something is added to. */
+  readonly adding: CalendarDay | null;
+  readonly startAdd: (day: CalendarDay | null) => void;
+  readonly wonder: Wonder;
+  readonly ask: (wondering: Omit<Wondering, 'headId'>) => void;
+}
+
+const WeekContext = createContext<WeekState | null>(null);
+export const WeekProvider = WeekContext.Provider;
+
+export function useWeek(): WeekState {
+  const value = useContext(WeekContext);
+  if (!value) throw new Error('useWeek needs a WeekProvider above it.');
+  return value;
+}

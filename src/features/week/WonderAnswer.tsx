@@ -1,0 +1,45 @@
+import { View } from 'react-native';
+import { Body, Button, Small, Strong } from '@/ui';
+import { Loosenings } from './Loosenings';
+import { useWeek } from './WeekContext';
+
+/** What the plan would be, against what it is; or what stands in the way. */
+export function WonderAnswer() {
+  const { wonder, decisions, plan } = useWeek();
+  const { asked, answer, failure, close } = wonder;
+  if (!asked) return null;
+  if (failure) return <Body>{failure}</Body>;
+  if (!answer)
+    return (
+      <View role="status">
+        <Small>Working it out: the plan is solved again.</Small>
+      </View>
+    );
+  const doIt = () => {
+    const beat = plan.days
+      .flatMap(({ beats }) => beats)
+      .find((each) => each.day === asked.day && each.recipeId === asked.recipeId && each.slot === asked.slot);
+    if (asked.what === 'without' && beat) decisions.skip(beat);
+    if (asked.what === 'why-not') decisions.add(asked.day, asked.recipeId, answer.name);
+    close();
+  };
+  return (
+    <View role="status" testID="wonder-answer" className="gap-2 rounded-2xl bg-sunken p-4">
+      <Strong>{answer.headline}</Strong>
+      {answer.reasons.map((reason) => (
+        <Body key={reason}>{reason}.</Body>
+      ))}
+      {answer.changes.length > 0 ? <Small>Then also:</Small> : null}
+      {answer.changes.map(({ text }) => (
+        <Body key={text}>{text}.</Body>
+      ))}
+      <Loosenings loosenings={answer.loosenings} />
+      <View className="flex-row flex-wrap gap-2">
+        {answer.possible ? (
+          <Button label={asked.what === 'without' ? 'Leave it out' : 'Put it there'} onPress={doIt} />
+        ) : null}
+        <Button tone="quiet" label="Close" onPress={close} />
+      </View>
+    </View>
+  );
+}

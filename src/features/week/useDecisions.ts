@@ -1,0 +1,91 @@
+import type { Decision, Slot } from '@/core/agenda';
+import type { StoredRecord } from '@/core/exchange';
+import { formatDay, type CalendarDay } from '@/core/measures';
+import type { Beat } from '@/core/planning';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useHistory } from '../shared/useHistory';
+
+type Wish = Pick<Decision, 'day' | 'slot' | 'what' | 'recipeId'>;
+
+/** What she can decide about the plan of a head. Each is one step that one undo takes back. */
+export interface Decisions {
+  readonly of: (beat: Pick<Beat, 'day' | 'slot' | 'recipeId'>) => Decision | undefined;
+  readonly keep: (beat: Beat) => void;
+  readonly release: (beat: Beat) => void;
+  readonly move: (beat: Pick<Beat, 'day' | 'slot' | 'recipeId' | 'name'>, to: CalendarDay) => void;
+  readonly swap: (beat: Beat, recipeId: string, name: string) => void;
+  readonly skip: (beat: Beat) => void;
+  readonly add: (day: CalendarDay, recipeId: string, name: string) => void;
+  /** Everything that she decided from a day on. */
+  readonly all: readonly Decision[];
+  readonly takeBack: (decision: Decision) => void;
+}
+
+export function useDecisions(headId: string, from: CalendarDay): Decisions {
+  const history = useHistory(headId);
+  const addRecords = useAddRecords();
+  const decisions = history.decisions.filter(({ day }) => day >= from);
+
+  const decide = (wishes: readonly Wish[], said: string) => {
+    // What was decided before about the same day and slot gives way to what is decided now.
+    const before = decisions.filter(({ day, slot }) =>
+      wishes.some((wish) => wish.day === day && wish.slot === slot),
+    );
+    const records: StoredRecord[] = [
+      ...before.map(({ id }): StoredRecord => ({ ...newStamp(), kind: 'withdrawal', withdraws: id })),
+      ...wishes.map((wish): StoredRecord => ({ ...newStamp(), kind: 'decision', headId, ...wish })),
+    ];
+    addRecords(records, said);
+  };
+
+  const on = (day: CalendarDay) => formatDay(day, 'EEEE d MMMM');
+  const place = (day: CalendarDay, slot: Slot, recipeId: string): Wish => ({
+    day,
+    slot,
+    what: 'place',
+    recipeId,
+  });
+  const avoid = (day: CalendarDay, slot: Slot, recipeId: string | null): Wish => ({
+    day,
+    slot,
+    what: 'avoid',
+    recipeId,
+  });
+
+  return {
+    all: decisions,
+    of: ({ day, slot, recipeId }) =>
+      decisions.find(
+        (each) =>
+          each.what === 'place' && each.day === day && each.slot === slot && each.recipeId === recipeId,
+      ),
+    keep: ({ day, slot, recipeId, name }) =>
+      decide([place(day, slot, recipeId)], `${name} stays on ${on(day)}.`),
+    release: (beat) => {
+      const known = decisions.find(
+        ({ what, day, slot, recipeId }) =>
+          what === 'place' && day === beat.day && slot === beat.slot && recipeId === beat.recipeId,
+      );
+      if (known)
+        addRecords(
+          [{ ...newStamp(), kind: 'withdrawal', withdraws: known.id }],
+          `The plan may move ${beat.name} again.`,
+        );
+    },
+    move: ({ day, slot, recipeId, name }, to) => {
+      if (to === day) return;
+      decide(
+        [avoid(day, slot, recipeId), place(to, slot, recipeId)],
+        `${name} moves from ${on(day)} to ${on(to)}.`,
+      );
+    },
+    swap: ({ day, slot, name }, recipeId, other) =>
+      decide([place(day, slot, recipeId)], `${other} instead of ${name} on ${on(day)}.`),
+    skip: ({ day, slot, recipeId, name }) =>
+      decide([avoid(day, slot, slot === 'main' ? null : recipeId)], `${name} is left out on ${on(day)}.`),
+    add: (day, recipeId, name) => decide([place(day, 'main', recipeId)], `${name} is put on ${on(day)}.`),
+    takeBack: ({ id, day }) =>
+      addRecords([{ ...newStamp(), kind: 'withdrawal', withdraws: id }], `${on(day)} is the plan’s again.`),
+  };
+}

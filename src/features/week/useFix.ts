@@ -1,0 +1,71 @@
+import { choicesOf } from '@/core/agenda';
+import type { StoredRecord } from '@/core/exchange';
+import type { Head } from '@/core/hair';
+import type { CalendarDay } from '@/core/measures';
+import type { Fix, Loosening } from '@/core/scheduling';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useHistory } from '../shared/useHistory';
+
+/** Gives way in one thing, in one tap that can be undone. */
+export function useFix(head: Head, today: CalendarDay): (loosening: Loosening) => void {
+  const history = useHistory(head.headId);
+  const add = useAddRecords();
+  const { headId } = head;
+
+  const recordFor = (fix: Fix): StoredRecord | undefined => {
+    switch (fix.what) {
+      case 'minutes': {
+        const { day, minutes } = fix;
+        return {
+          ...newStamp(),
+          kind: 'occasion',
+          headId,
+          what: 'hours',
+          from: day,
+          to: day,
+          minutes: Math.min(720, minutes),
+          note: '',
+        };
+      }
+      case 'rule': {
+        const { rules, leanings, rhythm, afterProtein, maskOrder, prePoo, leftovers } = choicesOf(
+          history.planSettings,
+          headId,
+        );
+        return {
+          ...newStamp(),
+          kind: 'plan-settings',
+          headId,
+          rules: { ...rules, [fix.id]: fix.value },
+          leanings,
+          rhythm,
+          afterProtein,
+          maskOrder,
+          prePoo,
+          leftovers,
+        };
+      }
+      case 'decision':
+        return { ...newStamp(), kind: 'withdrawal', withdraws: fix.decisionId };
+      case 'occasion':
+        return { ...newStamp(), kind: 'withdrawal', withdraws: fix.occasionId };
+      case 'evening':
+        return {
+          ...head,
+          ...newStamp(),
+          corrects: head.id,
+          nights: head.nights.map((isHers, weekday) => isHers || weekday === fix.weekday),
+        };
+      case 'trial': {
+        const trial = history.trials.find(({ trialId }) => trialId === fix.trialId);
+        return trial && { ...trial, ...newStamp(), corrects: trial.id, givenUpOn: today };
+      }
+    }
+  };
+
+  return ({ fix, text }) => {
+    const record = recordFor(fix);
+    if (record) add([record], `${text}.`);
+  };
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { schedulingApi } from './solving';
+
+expose(schedulingApi);
