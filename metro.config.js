@@ -12,6 +12,8 @@ config.resolver.resolveRequest = (context, moduleName, platform) => {
   if (moduleName === '../locales/index.js' && context.originModulePath.includes('/zod/')) {
     return resolve(context, '../locales/en.js', platform);
   }
+  // Its other build asks for import.meta.url, which a worker of this bundler does not have.
+  if (moduleName === 'highs') return { type: 'sourceFile', filePath: require.resolve('highs') };
   // Nothing in the application turns schemas into JSON Schema; the script that does runs in node.
   if (JSON_SCHEMA.test(moduleName) && context.originModulePath.includes('/zod/')) return { type: 'empty' };
   return resolve(context, moduleName, platform);

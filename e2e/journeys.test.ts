@@ -348,7 +348,7 @@ describe('a wide screen', () => {
     for (let presses = 0; presses < 40; presses++) {
       await browser.driver.findElement(By.css('body')).sendKeys(Key.TAB);
       const active = browser.driver.switchTo().activeElement();
-      if (!((await active.getAttribute('aria-label')) ?? '').startsWith('Why ')) continue;
+      if (!((await active.getAttribute('aria-label')) ?? '').startsWith('More about ')) continue;
       await active.sendKeys(Key.ENTER);
       await browser.driver.wait(async () => (await active.getAttribute('aria-pressed')) === 'true', 5000);
       return;

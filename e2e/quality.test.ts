@@ -9,6 +9,9 @@ const { phone, wide, address } = servedBuild();
 const PLACES = [
   '/',
   '/week',
+  '/week/days',
+  '/week/try',
+  '/week/rules',
   '/bench',
   '/bench/silk-glaze',
   '/bench/annealing-cream',
@@ -78,7 +81,7 @@ describe('the first screen', () => {
     );
     expect(loaded.filter(({ name }) => !name.startsWith(address()) && !name.startsWith('blob:'))).toEqual([]);
     const scripts = loaded.filter(
-      ({ name }) => name.endsWith('.js') && !/(estimator|planner|backup)-/.test(name),
+      ({ name }) => name.endsWith('.js') && !/(estimator|planner|scheduler|solver)-/.test(name),
     );
     const kilobytes = scripts.reduce((sum, { encodedBodySize }) => sum + encodedBodySize, 0) / 1024;
     expect(kilobytes).toBeGreaterThan(50);

@@ -5,6 +5,7 @@ import {
   headsIn,
   historyOf,
   larderOf,
+  planProblemFrom,
   packRecord,
   unpackRecord,
   type StoredRecord,
@@ -12,11 +13,13 @@ import {
 import { estimateHair } from '../src/core/estimation';
 import { addDays, calendarDay, liveRecords } from '../src/core/measures';
 import { parseRecipe } from '../src/core/parsing';
-import { planProblem, weekSearch } from '../src/core/planning';
+import loadHighs from 'highs';
+import { solverFrom } from '../src/core/programme';
+import { scheduled, searched, usualOptions } from '../src/core/scheduling';
 import { RecipeSearch } from '../src/core/recipes';
 import { fiveYears } from '../src/core/calibration';
 import { demoRecords } from '../src/core/simulation';
-import { testRecipe } from '../src/core/testing';
+import { testRecipe, testSession } from '../src/core/testing';
 
 function medianMs(runs: number, work: () => unknown): number {
   const times = Array.from({ length: runs }, () => {
@@ -83,9 +86,29 @@ const longHistory = historyOf(years, head.headId);
 console.log(
   `state from five years, ${longHistory.sessions.length} sessions with 30 recipes, ${longHistory.readings.length} readings: ${medianMs(9, () => estimateHair(head, longHistory, today)).toFixed(0)} ms`,
 );
+// A head with time on every day and fifteen recipes that it has used: more than the demo's.
+const fifteen = thirty.slice(0, 15);
+const busy = { ...head, freeMinutes: [240, 200, 200, 200, 200, 200, 240] };
+const busyRecords: StoredRecord[] = [
+  ...records.filter(({ kind }) => kind !== 'recipe' && kind !== 'head' && kind !== 'session'),
+  busy,
+  ...fifteen,
+  ...fifteen.map(({ recipeId }, index) =>
+    testSession(recipeId, addDays(today, -40 - index), { headId: head.headId }),
+  ),
+];
+const busyState = estimateHair(busy, historyOf(busyRecords, head.headId), today);
+const solve = solverFrom(await loadHighs());
 for (const weeks of [1, 4, 12]) {
-  const problem = planProblem(head, history, state, today, weeks);
-  console.log(`plan of ${weeks} weeks: ${medianMs(5, () => weekSearch(problem)).toFixed(0)} ms`);
+  const problem = planProblemFrom(busyRecords, [{ head: busy, state: busyState }], today, weeks);
+  const first = medianMs(3, () => searched(problem));
+  let gap: number | null = null;
+  const best = medianMs(3, () => {
+    gap = scheduled(problem, solve, usualOptions(weeks)).plans[0]?.gap ?? null;
+  });
+  console.log(
+    `plan of ${weeks} weeks, 15 recipes, every day free: first answer ${first.toFixed(0)} ms, with the solver ${best.toFixed(0)} ms, gap ${(100 * (gap ?? NaN)).toFixed(2)} %`,
+  );
 }
 
 // Years of recipes: ten thousand, each of four of the lines above, and a thousand batches of them.

@@ -8,6 +8,7 @@ const VIEWS = [
   { name: 'today', place: '/', size: PHONE },
   { name: 'week', place: '/week', size: PHONE },
   { name: 'week-dark', place: '/week', size: PHONE, dark: true },
+  { name: 'beat', place: '/week', size: PHONE, press: 'more' },
   { name: 'bench', place: '/bench', size: PHONE },
   { name: 'verdict', place: '/bench/silk-glaze', size: PHONE, scrollTo: '[data-testid="verdict"]' },
   { name: 'amount', place: '/bench/make/furnace-day-cream', size: PHONE },
@@ -18,8 +19,8 @@ const VIEWS = [
   { name: 'tally', place: '/strand/tally', size: PHONE, press: 'pad-broken' },
   { name: 'heads', place: '/heads', size: PHONE },
   { name: 'week-wide', place: '/week', size: WIDE },
+  { name: 'try-wide', place: '/week/try', size: WIDE, press: 'try-begin', until: 'that is overload' },
   { name: 'verdict-wide', place: '/bench/furnace-day-cream', size: WIDE },
-  { name: 'formula-wide', place: '/bench/annealing-cream', size: WIDE },
   { name: 'compare-wide', place: '/bench/compare?a=okra-slip&b=cold-kiln-set', size: WIDE },
   { name: 'pantry-wide', place: '/pantry', size: WIDE },
   { name: 'works-wide', place: '/strand/works', size: WIDE },
@@ -47,7 +48,10 @@ for (const view of VIEWS) {
   await browser.goto(view.place);
   await browser.headline();
   await browser.driver.wait(async () => (await browser.headline()) !== 'One moment', 10_000);
+  // The plan is the solver's when its gap is told.
+  if (view.place === '/week') await browser.sees(/from the best plan|No plan for these weeks is better/);
   if ('press' in view) await browser.pressId(view.press);
+  if ('until' in view) await browser.sees(view.until);
   if ('scrollTo' in view) {
     await browser.driver.executeScript(`document.querySelector('${view.scrollTo}').scrollIntoView()`);
   }

@@ -5,6 +5,7 @@ import express, { type Express, type NextFunction, type Request, type Response }
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { scaleRoutes } from './scaleRoutes';
+import { weatherRoutes } from './weatherRoutes';
 
 export interface ServerOptions {
   /** The folder that the build was exported to. */
@@ -69,6 +70,7 @@ export function makeServer({ dist, demo }: ServerOptions): Express {
     response.set('Cache-Control', 'no-store').json({ status: 'ok' });
   });
   app.use('/devices/scale', scaleRoutes(Date.now));
+  app.use('/devices/weather', weatherRoutes());
   // Names under _expo carry a hash of their contents, so they never change.
   app.use('/_expo', packed(path.join(dist, '_expo'), { immutable: true, maxAge: YEAR, fallthrough: false }));
   app.use('/fonts', packed(path.join(dist, 'fonts'), { maxAge: '30d', fallthrough: false }));

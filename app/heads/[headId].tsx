@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { HeadScreen } from '@/features/heads/HeadScreen';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+const HeadScreen = lazyScreen(async () => (await import('@/features/rooms')).HeadScreen);
 
 export default function ChangeHead() {
   const { headId } = useLocalSearchParams<{ headId: string }>();

@@ -1,1 +1,3 @@
-export { HeadsScreen as default } from '@/features/heads/HeadsScreen';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/rooms')).HeadsScreen);

@@ -1,5 +1,3 @@
-import { HeadEditor } from '@/features/heads/HeadEditor';
+import { lazyScreen } from '@/features/shared/lazyScreen';
 
-export default function NewHead() {
-  return <HeadEditor />;
-}
+export default lazyScreen(async () => (await import('@/features/rooms')).HeadEditor);

@@ -8,9 +8,16 @@ export interface Served {
   readonly close: () => void;
 }
 
-/** Serves dist/ of the project root, where npm starts every script, on a free port. */
-export async function serveBuild(): Promise<Served> {
-  const server = createServer(makeServer({ dist: path.resolve('dist'), demo: false }));
+/**
+ * Serves dist/ of the project root, where npm starts every script, on a free port.
+ * @param without addresses that begin like this are not there
+ */
+export async function serveBuild(without?: string): Promise<Served> {
+  const app = makeServer({ dist: path.resolve('dist'), demo: false });
+  const server = createServer((request, response) => {
+    if (without !== undefined && request.url?.startsWith(without)) response.writeHead(404).end();
+    else app(request, response);
+  });
   await new Promise<void>((resolve) => server.listen(0, resolve));
   return {
     address: `http://localhost:${(server.address() as AddressInfo).port}`,

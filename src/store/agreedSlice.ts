@@ -1,23 +1,11 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { CalendarDay } from '@/core/measures';
-import type { Agreement, PlanNote } from '@/core/scheduling';
-
-/** By head: the plan that was agreed, and what changed with it, until she has seen it. */
-export type AgreedState = Readonly<
-  Record<
-    string,
-    {
-      readonly agreement: Agreement;
-      readonly note: (PlanNote & { readonly on: CalendarDay }) | null;
-    }
-  >
->;
+import { agreedSchema, type Agreed, type Agreement, type PlanNote } from '@/core/agenda';
 
 export const agreedSlice = createSlice({
   name: 'agreed',
-  initialState: {} as AgreedState,
+  initialState: {} as Agreed,
   reducers: {
-    agreedLoaded: (_, action: PayloadAction<AgreedState>) => action.payload,
+    agreedLoaded: (_, action: PayloadAction<Agreed>) => action.payload,
     /** A new plan stands; a change that nobody has seen stays until there is a newer one. */
     planAgreed: (
       state,
@@ -44,25 +32,14 @@ export const agreedSlice = createSlice({
 });
 
 export const { agreedLoaded, planAgreed, planNoteSeen } = agreedSlice.actions;
-export const selectAgreed = (root: { readonly agreed: AgreedState }) => root.agreed;
+export const selectAgreed = (root: { readonly agreed: Agreed }) => root.agreed;
 
 /** Stored text to what was agreed; what cannot be read is forgotten, and the next plan stands for itself. */
-export function readAgreed(text: string | null): AgreedState {
+export function readAgreed(text: string | null): Agreed {
   try {
-    const raw: unknown = JSON.parse(text ?? '{}');
-    return isAgreed(raw) ? raw : {};
+    const parsed = agreedSchema.safeParse(JSON.parse(text ?? '{}'));
+    return parsed.success ? parsed.data : {};
   } catch {
     return {};
   }
-}
-
-/** The worker that reads it checks its shape; here only that it is one of ours. */
-function isAgreed(raw: unknown): raw is AgreedState {
-  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return false;
-  return Object.values(raw).every(
-    (each: unknown) =>
-      typeof each === 'object' &&
-      each !== null &&
-      Array.isArray((each as { agreement?: { beats?: unknown } }).agreement?.beats),
-  );
 }

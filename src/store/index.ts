@@ -9,7 +9,7 @@ export {
   waterAdded,
   type MakingRun,
 } from './makingSlice';
-export { planAgreed, planNoteSeen, selectAgreed, type AgreedState } from './agreedSlice';
+export { planAgreed, planNoteSeen, selectAgreed } from './agreedSlice';
 export {
   cupChosen,
   headChosen,

@@ -1,3 +1,4 @@
+import type { Agreed } from '@/core/agenda';
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import {
   lineWeighed,
@@ -31,14 +32,7 @@ import {
   storageBlocked,
   type RecordsRoot,
 } from './recordsSlice';
-import {
-  agreedLoaded,
-  planAgreed,
-  planNoteSeen,
-  readAgreed,
-  selectAgreed,
-  type AgreedState,
-} from './agreedSlice';
+import { agreedLoaded, planAgreed, planNoteSeen, readAgreed, selectAgreed } from './agreedSlice';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import { liveRecords } from '@/core/measures';
 import type { RecordStorage } from './recordStorage';
@@ -58,7 +52,7 @@ type Root = RecordsRoot & {
   readonly prefs: Prefs;
   readonly making: MakingRun | null;
   readonly underway: ReturnType<typeof readUnderway>;
-  readonly agreed: AgreedState;
+  readonly agreed: Agreed;
 };
 
 const FULL =

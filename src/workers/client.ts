@@ -4,23 +4,23 @@ import type { SchedulingApi, SolvingApi } from './solving';
 
 const estimator = clientOf<EstimatorApi>(
   () => new Worker(new URL('./estimator.worker', import.meta.url)),
-  async () => (await import('./compute')).estimatorApi,
+  async () => (await import('./onThePage')).estimatorApi,
 );
 
 const planner = clientOf<PlannerApi>(
   () => new Worker(new URL('./planner.worker', import.meta.url)),
-  async () => (await import('./compute')).plannerApi,
+  async () => (await import('./onThePage')).plannerApi,
 );
 
 const solver = clientOf<SolvingApi>(
   () => new Worker(new URL('./solver.worker', import.meta.url)),
-  async () => (await import('./solving')).solvingApi,
+  async () => (await import('./onThePage')).solvingApi,
 );
 
 /** The solver in a thread of its own: a plan that is given up takes nothing else with it. */
 const scheduler = clientOf<SchedulingApi>(
   () => new Worker(new URL('./scheduler.worker', import.meta.url)),
-  async () => (await import('./solving')).schedulingApi,
+  async () => (await import('./onThePage')).schedulingApi,
 );
 
 export const askSolver = solver.ask;

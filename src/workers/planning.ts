@@ -1,15 +1,9 @@
+import type { Agreement, PlanNote } from '@/core/agenda';
 import { historyOf, ofKind, planProblemFrom, type StoredRecord } from '@/core/exchange';
 import type { HairState, Head } from '@/core/hair';
 import type { CalendarDay } from '@/core/measures';
 import type { Plan, PlanProblem } from '@/core/planning';
-import {
-  agreementAfter,
-  plansOf,
-  type Agreement,
-  type Plans,
-  type PlanNote,
-  type Schedule,
-} from '@/core/scheduling';
+import { agreementAfter, plansOf, type Plans, type Schedule } from '@/core/scheduling';
 
 /** A head to plan for, with what was agreed for it before. */
 export interface PlannedHead {

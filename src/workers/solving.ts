@@ -10,11 +10,15 @@ import {
 import { solverFrom, type SolveProgramme, type SolveProgress } from '@/core/programme';
 import type { Plan } from '@/core/planning';
 import {
+  RHYTHM_IDS,
+  triedRhythm,
   nearestDay,
   scheduled,
   usualOptions,
   wondered,
   type BetterDay,
+  type OwnPart,
+  type TriedRhythm,
   type Wondered,
   type Wondering,
 } from '@/core/scheduling';
@@ -54,6 +58,11 @@ export interface WonderQuestion extends PlanQuestion {
   readonly wondering: Wondering;
 }
 
+export interface RhythmQuestion extends PlanQuestion {
+  readonly headId: string;
+  readonly own: readonly OwnPart[];
+}
+
 /** Plans and questions about plans; the solver is asked for both. */
 export const schedulingApi = {
   /** @param report told how far it is while it works */
@@ -67,6 +76,13 @@ export const schedulingApi = {
     ),
   wonder: async ({ plans, wondering, ...question }: WonderQuestion): Promise<Wondered> =>
     wondered(problemOf(question), plans, wondering, await solver()),
+  /** The plan and every rhythm that can be made of her recipes, over the weeks of the question. */
+  rhythms: async ({ headId, own, ...question }: RhythmQuestion): Promise<TriedRhythm[]> => {
+    const problem = problemOf(question);
+    const index = problem.heads.findIndex(({ head }) => head.headId === headId);
+    const planned = scheduled(problem, await solver(), usualOptions(question.weeks)).drafts[index] ?? [];
+    return RHYTHM_IDS.flatMap((id) => triedRhythm(problem, index, id, planned, own) ?? []);
+  },
   nearestDay: async ({ wondering, ...question }: WonderQuestion): Promise<BetterDay | null> =>
     nearestDay(problemOf(question), wondering, await solver()),
 };

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-const Trial = lazyScreen(async () => (await import('@/features/strand/screens')).TrialScreen);
+const Trial = lazyScreen(async () => (await import('@/features/rooms')).TrialScreen);
 
 export default function TrialRoute() {
   const { trialId } = useLocalSearchParams<{ trialId: string }>();

@@ -5,6 +5,9 @@ import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
 export const SLOTS = ['pre-poo', 'main', 'follow-up', 'refresh', 'mist', 'scalp', 'serum'] as const;
 export type Slot = (typeof SLOTS)[number];
 
+/** The "recipe" of a wash without any treatment, which a trial can ask for. */
+export const PLAIN_WASH_ID = 'plain-wash';
+
 /**
  * What she decided about the plan. "place": this recipe on this day, whatever the planner thinks; "avoid": not this recipe
  * on this day, or nothing at all in this slot where no recipe is named.

@@ -1,6 +1,13 @@
+export {
+  agreedSchema,
+  type Agreed,
+  type AgreedBeat,
+  type Agreement,
+  type PlanChange,
+  type PlanNote,
+} from './agreement';
 export { calendarExportSchema, type CalendarEntry, type CalendarExport } from './calendarExport';
 export {
-  CHALLENGE_COUNTS,
   challengeSchema,
   challengeState,
   type Challenge,
@@ -8,13 +15,28 @@ export {
   type ChallengeState,
   type ChallengeWeek,
 } from './challenge';
-export { decisionSchema, SLOTS, type Decision, type Slot } from './decision';
+export { decisionSchema, PLAIN_WASH_ID, type Decision, type Slot } from './decision';
+export {
+  FIXED_RULES,
+  LATELY_DAYS,
+  LEANING_WORDS,
+  RHYTHMS,
+  RULE_KEYS,
+  RULES,
+  rulesInForce,
+  WEIGHTS,
+  weightsInForce,
+  type Rule,
+  type RuleKey,
+  type RuleValues,
+  type WeightKey,
+  type WeightValues,
+} from './rules';
 export { isOn, OCCASIONS, occasionSchema, occasionsOf, type Occasion, type OccasionKind } from './occasion';
 export {
   choicesOf,
   LEANING_MOST,
   LEANINGS,
-  PLAN_SCHOOLS,
   planSettingsSchema,
   USUAL_CHOICES,
   type Leaning,

@@ -4,10 +4,10 @@ import ical, {
   ICalEventStatus,
   ICalEventTransparency,
 } from 'ical-generator';
-import type { CalendarEntry } from '../agenda';
+import { PLAIN_WASH_ID, type CalendarEntry } from '../agenda';
 import type { Head } from '../hair';
 import { addDays, daysBetween, sum, weekdayOf, type CalendarDay, type Instant } from '../measures';
-import { PLAIN_WASH_ID, type Beat, type Plan, type PrepTask } from '../planning';
+import { type Beat, type Plan, type PrepTask } from '../planning';
 
 /** A calendar file, and what has to be remembered for the next one. */
 export interface CalendarFile {

@@ -1,4 +1,5 @@
-import { changeWords, expectedHalfWidth, firstUsesTogether, sessionChange, trialReport } from '.';
+import { changeWords, expectedHalfWidth, sessionChange, trialReport } from '.';
+import { firstUsesTogether } from '../sessions';
 import { addDays, calendarDay } from '../measures';
 import type { Reading } from '../readings';
 import { testHead, testReading, testSession, testStrand, testTally, STAMP } from '../testing';

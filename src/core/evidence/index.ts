@@ -1,4 +1,3 @@
 export { expectedHalfWidth, trialReport, type TrialAnswer, type TrialReport } from './trialReport';
 export { rateRatio, rateRatioWords, type Rate, type RateRatio } from './rates';
 export { changeWords, sessionChange, type SessionChange } from './sessionChange';
-export { firstUses, firstUsesTogether, type FirstUse } from './firstUses';

@@ -29,6 +29,7 @@ export {
 export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
 export type { HeadHistory } from './history';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';
+export { airAdvice, forecastSchema, type AirDay } from './air';
 export { placeInWords } from './placeInWords';
 export { lastingDays, type Lasting } from './lasting';
 export { NEEDS } from './hairState';

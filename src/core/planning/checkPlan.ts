@@ -1,3 +1,4 @@
+import { PLAIN_WASH_ID, RULES, type RuleKey } from '../agenda';
 import { laneProbabilities, SIGNALS } from '../hair';
 import { addDays, daysBetween, sum, type CalendarDay } from '../measures';
 import {
@@ -11,7 +12,6 @@ import {
 } from './draft';
 import { forecastOn } from './forecast';
 import {
-  PLAIN_WASH_ID,
   type Beat,
   type HeadProblem,
   type PastUse,
@@ -19,7 +19,6 @@ import {
   type PlanProblem,
   type Treatment,
 } from './plan';
-import { RULES, type RuleKey } from './rules';
 
 /** A hard rule that a plan breaks. */
 export interface Breach {

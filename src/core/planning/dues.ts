@@ -1,7 +1,7 @@
+import { PLAIN_WASH_ID, type RuleKey } from '../agenda';
 import { addDays, daysBetween, type CalendarDay } from '../measures';
 import { moving, type Draft } from './draft';
-import { PLAIN_WASH_ID, type Due, type HeadProblem, type PastUse, type PlanProblem } from './plan';
-import type { RuleKey } from './rules';
+import { type Due, type HeadProblem, type PastUse, type PlanProblem } from './plan';
 import { lastUse } from './score';
 
 interface Sort {

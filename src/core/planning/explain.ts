@@ -1,3 +1,4 @@
+import { PLAIN_WASH_ID, RULES } from '../agenda';
 import { laneProbabilities, placeInWords, SIGNALS } from '../hair';
 import { addDays, dayRange, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
 import { duesOf } from './dues';
@@ -5,9 +6,7 @@ import { breachesOf, chanceTooFirm, type Standing } from './checkPlan';
 import { freeMinutesOn, minutesOf, moving, type Draft } from './draft';
 import { forecastOn } from './forecast';
 import type { Beat, HeadProblem, Plan, PlanDay, PlanProblem, Reason, UnmetRule } from './plan';
-import { PLAIN_WASH_ID } from './plan';
 import { preparationOf } from './preparation';
-import { RULES } from './rules';
 import { lastUse, scoreOf, scoreParts, spanOf } from './score';
 
 /** Who answered, and how sure it is that nothing better exists. */
@@ -51,6 +50,7 @@ export function explained(
     days,
     unmet: unmetRules(problem, head, inOrder),
     dues: duesOf(problem, head, inOrder),
+    challenges: head.challengeStates,
   };
 }
 
@@ -85,6 +85,7 @@ function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly Draft[], 
     batchId,
     cost: batchId === null ? treatment.cost : 0,
     moves: treatment.effect.firmness,
+    humectant: treatment.humectant,
     onlyIfFirm: slot === 'follow-up' && !followsStrong(all, day) && head.choices.afterProtein === 'if-firm',
     reasons: reasonsFor(problem, head, all, draft),
   };

@@ -12,18 +12,14 @@ export {
   freeMinutesOn,
   minutesOf,
   moving,
-  needsEvening,
   sharedMinutesOn,
   timedMinutes,
   washWindow,
   type Draft,
 } from './draft';
 export { explained, type Answered } from './explain';
-export { forecastOn, outOfLane } from './forecast';
 export {
   MOST_WEEKS,
-  PLAIN_WASH_ID,
-  type AgreedBeat,
   type Beat,
   type Due,
   type HeadProblem,
@@ -37,17 +33,7 @@ export {
   type Treatment,
   type UnmetRule,
 } from './plan';
-export { countedDays, EMPTY_KITCHEN, planProblem, type Kitchen, type PlannedHead } from './problem';
-export {
-  FIXED_RULES,
-  LEANING_WORDS,
-  RULE_KEYS,
-  RULES,
-  WEIGHTS,
-  type Rule,
-  type RuleKey,
-  type WeightKey,
-} from './rules';
+export { EMPTY_KITCHEN, planProblem, type Kitchen, type PlannedHead } from './problem';
 export {
   agreedSpan,
   baseOf,
@@ -59,7 +45,6 @@ export {
   lastUse,
   LOOK_BEYOND_DAYS,
   LOOK_EVERY,
-  pathOf,
   scoreOf,
   scoreParts,
   spanOf,

@@ -1,10 +1,18 @@
-import type { Decision, Occasion, PlanChoices, Slot } from '../agenda';
+import type {
+  AgreedBeat,
+  ChallengeState,
+  Decision,
+  Occasion,
+  PlanChoices,
+  RuleValues,
+  Slot,
+  WeightValues,
+} from '../agenda';
 import type { TreatmentKind } from '../classification';
 import type { DatedEstimate, Estimate, Head, SignalState } from '../hair';
 import type { CalendarDay } from '../measures';
 import type { SignalId } from '../readings';
 import type { LeadTask, RecipeVersion } from '../recipes';
-import type { RuleValues, WeightValues } from './rules';
 
 /** Portions of a batch that stand on the shelf. */
 export interface ReadyBatch {
@@ -55,13 +63,6 @@ export interface PastUse extends Spacing {
   readonly recipeId: string;
 }
 
-/** A beat of the plan that was agreed before. */
-export interface AgreedBeat {
-  readonly day: CalendarDay;
-  readonly slot: Slot;
-  readonly recipeId: string;
-}
-
 /** The washes that a running trial still asks for, in their order. */
 export interface TrialDemand {
   readonly trialId: string;
@@ -98,6 +99,8 @@ export interface HeadProblem {
   readonly agreed: readonly AgreedBeat[];
   readonly trial: TrialDemand | null;
   readonly challenges: readonly ChallengeDemand[];
+  /** Where every challenge of this head stands, those that are over among them. */
+  readonly challengeStates: readonly ChallengeState[];
 }
 
 /** What is planned together: heads that share one person's hours. */
@@ -131,6 +134,8 @@ export interface Beat {
   readonly cost: number | null;
   /** Firmness that it is expected to move: negative toward soft. */
   readonly moves: Estimate;
+  /** Much humectant: the air of the day matters. */
+  readonly humectant: boolean;
   /** Only if the hair feels firm after the treatment before it. */
   readonly onlyIfFirm: boolean;
   readonly reasons: readonly Reason[];
@@ -194,9 +199,7 @@ export interface Plan {
   readonly days: readonly PlanDay[];
   readonly unmet: readonly UnmetRule[];
   readonly dues: readonly Due[];
+  readonly challenges: readonly ChallengeState[];
 }
 
 export const MOST_WEEKS = 12;
-
-/** The "recipe" of a wash without any treatment, which a trial can ask for. */
-export const PLAIN_WASH_ID = 'plain-wash';

@@ -1,6 +1,7 @@
+import { PLAIN_WASH_ID } from '../agenda';
 import { addDays, type CalendarDay } from '../measures';
 import { needsEvening, type Draft } from './draft';
-import { PLAIN_WASH_ID, type HeadProblem, type PlanProblem, type PrepTask } from './plan';
+import { type HeadProblem, type PlanProblem, type PrepTask } from './plan';
 
 /** Minutes from which a lead time is said in hours. */
 const HOUR = 60;

@@ -1,4 +1,15 @@
-import { challengeState, choicesOf, type Challenge } from '../agenda';
+import {
+  type AgreedBeat,
+  challengeState,
+  choicesOf,
+  LATELY_DAYS,
+  PLAIN_WASH_ID,
+  rulesInForce,
+  weightsInForce,
+  type Challenge,
+  type ChallengeState,
+  type RuleValues,
+} from '../agenda';
 import { shelfOf, type Batch, type BatchEvent, type ShelfItem } from '../batches';
 import {
   classifyLines,
@@ -8,7 +19,6 @@ import {
   type School,
   type Verdict,
 } from '../classification';
-import { firstUses } from '../evidence';
 import { expectedMaskGrams, type Head, type HairState, type HeadHistory } from '../hair';
 import { makingSteps, timetableOf } from '../making';
 import { addDays, sum, type CalendarDay } from '../measures';
@@ -24,11 +34,9 @@ import {
   type WeighedLine,
 } from '../recipes';
 import { cautionsFor, patchTestOf, type PatchTest } from '../safety';
-import type { Session } from '../sessions';
+import { firstUses, type Session } from '../sessions';
 import { armsAhead, trialState, type Trial } from '../trials';
 import {
-  PLAIN_WASH_ID,
-  type AgreedBeat,
   type ChallengeDemand,
   type HeadProblem,
   type PastUse,
@@ -39,7 +47,6 @@ import {
   type TrialDemand,
 } from './plan';
 import { countsFor } from './score';
-import { rulesInForce, weightsInForce, type RuleValues } from './rules';
 
 /** A firm push from which even a balanced treatment counts as protein for spacing (working assumption). */
 const FIRMS_FROM_PUSH = 0.45;
@@ -88,12 +95,15 @@ function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, 
           ({ state: condition }) => condition === 'good' || condition === 'use-first',
         );
   const past = pastUses(history, head);
+  const states = history.challenges.map((challenge) =>
+    challengeState(challenge, countedDays(challenge.counts, past), from),
+  );
   return {
     head,
     agreed,
     choices,
     rules,
-    weights: weightsInForce(choices),
+    weights: weightsInForce(choices, isReadLately(history, from)),
     signals: state.signals,
     asOf: state.asOf,
     past: past.filter(({ day }) => day > addDays(from, -REMEMBERED_DAYS)),
@@ -109,8 +119,13 @@ function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, 
     occasions: history.occasions,
     decisions: history.decisions.filter(({ day }) => day >= from),
     trial: trialDemand(history, from),
-    challenges: challengeDemands(history.challenges, past, from, weeks),
+    challenges: challengeDemands(states, from, weeks),
+    challengeStates: states,
   };
+}
+
+function isReadLately({ readings }: HeadHistory, from: CalendarDay): boolean {
+  return readings.some(({ day }) => day > addDays(from, -LATELY_DAYS));
 }
 
 /** What each session was, by the version that it used; none where nothing is known of that version any more. */
@@ -232,7 +247,7 @@ function effectOfUse(version: RecipeVersion, state: HairState, head: Head): Trea
         signal,
         {
           mean: dose * (response?.mean ?? 0),
-          sd: Math.sqrt(Number(globalThis.process?.env?.VARF ?? 1)) * dose * (response?.sd ?? 0),
+          sd: dose * (response?.sd ?? 0),
         },
       ];
     }),
@@ -286,26 +301,23 @@ function trialDemand({ trials, trialWashes, readings }: HeadHistory, from: Calen
 const recipeOfArm = (trial: Trial, arm: 'a' | 'b') => (arm === 'a' ? trial.recipeId : trial.againstId);
 
 /** Days on which something was done that a challenge counts. */
-export function countedDays(counts: Challenge['counts'], past: readonly PastUse[]): CalendarDay[] {
+function countedDays(counts: Challenge['counts'], past: readonly PastUse[]): CalendarDay[] {
   return past.filter((use) => countsFor(counts, use)).map(({ day }) => day);
 }
 
 function challengeDemands(
-  challenges: readonly Challenge[],
-  past: readonly PastUse[],
+  states: readonly ChallengeState[],
   from: CalendarDay,
   weeks: number,
 ): ChallengeDemand[] {
   const last = addDays(from, 7 * weeks - 1);
-  return challenges.flatMap((challenge) => {
-    const state = challengeState(challenge, countedDays(challenge.counts, past), from);
-    if (state.over) return [];
-    const { name, counts } = challenge;
-    return state.weeks
-      .filter(
-        ({ from: begins, state: week }) =>
-          (week === 'open' || week === 'ahead') && addDays(begins, 6) <= last,
-      )
-      .map(({ from: begins, done }) => ({ name, counts, from: begins, wanted: challenge.perWeek - done }));
-  });
+  return states
+    .filter(({ over }) => !over)
+    .flatMap(({ challenge: { name, counts, perWeek }, weeks: all }) =>
+      all
+        .filter(
+          ({ from: begins, state }) => (state === 'open' || state === 'ahead') && addDays(begins, 6) <= last,
+        )
+        .map(({ from: begins, done }) => ({ name, counts, from: begins, wanted: perWeek - done })),
+    );
 }

@@ -1,17 +1,9 @@
-import { isOn } from '../agenda';
+import { PLAIN_WASH_ID, RHYTHMS, WEIGHTS, isOn, type RuleKey, type WeightKey } from '../agenda';
 import { addDays, daysBetween, sum, type CalendarDay } from '../measures';
 import type { SignalId } from '../readings';
 import { minutesOf, moving, washWindow, type Draft } from './draft';
 import { outOfLane, untreated } from './forecast';
-import {
-  PLAIN_WASH_ID,
-  type HeadProblem,
-  type PastUse,
-  type ScoreParts,
-  type Spacing,
-  type Treatment,
-} from './plan';
-import { RHYTHMS, WEIGHTS, type RuleKey, type WeightKey } from './rules';
+import { type HeadProblem, type PastUse, type ScoreParts, type Spacing, type Treatment } from './plan';
 
 /** Days after the plan whose lane still counts, so that its last week does not spend what the next one needs. */
 export const LOOK_BEYOND_DAYS = 4;

@@ -1,5 +1,4 @@
 export {
-  SOLVE_DEFAULTS,
   type Bound,
   type Constraint,
   type Programme,

@@ -1,35 +1,11 @@
-import { z } from 'zod';
-import { SLOTS } from '../agenda';
+import type { Agreement, PlanNote } from '../agenda';
 import type { HeadHistory } from '../hair';
-import { addDays, calendarDaySchema, type CalendarDay } from '../measures';
+import { addDays, type CalendarDay } from '../measures';
 import type { Plan } from '../planning';
-import { agreedOf, replanned, type PlanChange } from './changes';
-
-const beatSchema = z.strictObject({ day: calendarDaySchema, slot: z.enum(SLOTS), recipeId: z.string() });
-
-/** The plan of one head as she saw it last: kept so that the next one changes little, and can say what changed and why. */
-export const agreementSchema = z.strictObject({
-  asOf: calendarDaySchema,
-  /** Its beats, and those that were planned in the last weeks. */
-  beats: z.array(beatSchema),
-  /** How many records of each sort it knew of. */
-  knew: z.strictObject({
-    sessions: z.number(),
-    readings: z.number(),
-    decisions: z.number(),
-    settings: z.number(),
-  }),
-});
-export type Agreement = z.infer<typeof agreementSchema>;
+import { agreedOf, replanned } from './changes';
 
 /** Planned beats stay known for so long after their day. */
 const REMEMBERED_DAYS = 60;
-
-/** What is new in a plan since the one before. */
-export interface PlanNote {
-  readonly changes: readonly PlanChange[];
-  readonly why: string;
-}
 
 /**
  * The plan that is agreed from now on, and what changed since the one before.

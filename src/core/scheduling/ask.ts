@@ -1,7 +1,8 @@
+import type { PlanChange } from '../agenda';
 import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
 import { scoreOf, type Plan, type PlanProblem, type ScoreParts } from '../planning';
 import type { SolveProgramme } from '../programme';
-import { changesBetween, type PlanChange } from './changes';
+import { changesBetween } from './changes';
 import type { Demand } from './demand';
 import { loosened, type Loosening } from './loosen';
 import { solved, usualOptions, type ScheduleOptions } from './schedule';

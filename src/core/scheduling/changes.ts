@@ -1,11 +1,6 @@
+import type { AgreedBeat, PlanChange, PlanNote } from '../agenda';
 import { daysBetween, formatDay, type CalendarDay } from '../measures';
-import type { AgreedBeat, Beat, Plan } from '../planning';
-
-/** One difference between two plans. */
-export interface PlanChange {
-  readonly what: 'moved' | 'added' | 'dropped' | 'swapped';
-  readonly text: string;
-}
+import type { Beat, Plan } from '../planning';
 
 /** The treatments of two plans from a day on, as she would tell the difference. */
 export function changesBetween(before: Plan, after: Plan, from: CalendarDay): PlanChange[] {
@@ -80,7 +75,7 @@ export function replanned(
   after: Plan,
   nameOf: (recipeId: string) => string,
   news: News,
-): { readonly changes: readonly PlanChange[]; readonly why: string } | null {
+): PlanNote | null {
   const known = agreed
     .filter(({ slot, day }) => slot === 'main' && day >= after.from)
     .map(({ day, recipeId }) => ({ day, recipeId, name: nameOf(recipeId) }));

@@ -1,7 +1,7 @@
-export { agreementAfter, agreementSchema, type Agreement, type PlanNote } from './agreement';
+export { agreementAfter } from './agreement';
 export { nearestDay, wondered, type BetterDay, type Wondered, type Wondering } from './ask';
-export { agreedOf, changesBetween, mainsOf, replanned, type News, type PlanChange } from './changes';
 export { loosened, type Fix, type Loosening } from './loosen';
+export { RHYTHM_IDS, triedRhythm, type OwnPart, type RhythmId, type TriedRhythm } from './tryRhythm';
 export {
   plansOf,
   scheduled,

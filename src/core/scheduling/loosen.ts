@@ -1,16 +1,13 @@
+import { FIXED_RULES, RULES, RULE_KEYS, type Rule } from '../agenda';
 import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
 import {
   chanceTooFirm,
   checkBeats,
-  FIXED_RULES,
-  RULE_KEYS,
-  RULES,
   sharedMinutesOn,
   type Breach,
   type Draft,
   type HeadProblem,
   type PlanProblem,
-  type Rule,
 } from '../planning';
 import type { SolveProgramme } from '../programme';
 import type { Demand } from './demand';
@@ -61,9 +58,6 @@ function priceOf(rule: string): number | null {
   }
 }
 
-/** A loosened rule outweighs any difference between plans. */
-const ABOVE_ALL = 1000;
-
 /** The plan that keeps as many rules as can be kept, and what it does not keep. */
 export interface Loosened {
   readonly drafts: readonly (readonly Draft[])[];
@@ -80,15 +74,25 @@ export function loosened(
   solve: SolveProgramme,
   seconds = 4,
 ): Loosened | null {
-  const programme = weekProgramme(problem, demands, true);
-  const { status, values } = solve(
-    programme.rows.programme({ price: (rule) => scaled(priceOf(rule)), scale: 1 }),
-    // Which rules is what matters; among plans that loosen the same, any good one.
-    { seconds, gap: 0.001 },
-  );
-  if (status === 'infeasible' || status === 'failed') return null;
-  const drafts = readDrafts(problem, programme, values);
+  const { rows, ...meaning } = weekProgramme(problem, demands, (at) => isAsked(problem, demands, at));
+  // First which rules, whatever the plan is; then the best plan with no others loosened.
+  const fewest = solve(rows.elastic(priceOf), { seconds, gap: 0.001 });
+  if (fewest.status === 'infeasible' || fewest.status === 'failed') return null;
+  const best = solve(rows.loosenedBy(fewest.values), { seconds, gap: 0.01, start: fewest.values });
+  const { values } = best.status === 'optimal' || best.status === 'feasible' ? best : fewest;
+  const drafts = readDrafts(problem, { rows, ...meaning }, values);
   return { drafts, loosenings: looseningsIn(problem, drafts) };
+}
+
+/** Only the days that are asked about, and the evenings before them, may hold what a rule forbids: elsewhere nobody wants it. */
+function isAsked({ heads, from }: PlanProblem, demands: readonly Demand[], at: number): boolean {
+  const near = (day: number) => at === day || at === day - 1;
+  return (
+    demands.some(({ first, last }) => at >= first - 1 && at <= last) ||
+    heads.some(({ decisions }) =>
+      decisions.some(({ what, day }) => what === 'place' && near(daysBetween(from, day))),
+    )
+  );
 }
 
 /** What these plans do not keep, and what to give way in for each. */
@@ -96,8 +100,6 @@ export function looseningsIn(problem: PlanProblem, drafts: readonly (readonly Dr
   const beats = new Map(problem.heads.map(({ head }, index) => [head.headId, drafts[index] ?? []]));
   return distinct(checkBeats(problem, beats).flatMap((breach) => looseningOf(problem, breach, drafts)));
 }
-
-const scaled = (price: number | null) => (price === null ? null : ABOVE_ALL * price);
 
 function distinct(loosenings: readonly Loosening[]): Loosening[] {
   const seen = new Set<string>();

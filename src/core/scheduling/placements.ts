@@ -1,10 +1,10 @@
+import { PLAIN_WASH_ID } from '../agenda';
 import { addDays, daysBetween, type CalendarDay } from '../measures';
 import {
   breachesOf,
   eveningIsHers,
   freeMinutesOn,
   minutesOf,
-  PLAIN_WASH_ID,
   type Draft,
   type HeadProblem,
   type PlanProblem,
@@ -46,8 +46,12 @@ const AMONG_OTHERS: ReadonlySet<string> = new Set([
   'firm-hold',
 ]);
 
-/** @param withBroken also what a rule forbids by itself, for asking which rules stand in the way */
-export function placementsOf(problem: PlanProblem, index: number, withBroken: boolean): Placement[] {
+/** @param brokenAt days on which what a rule forbids by itself is there too, for asking which rules stand in the way */
+export function placementsOf(
+  problem: PlanProblem,
+  index: number,
+  brokenAt: (at: number) => boolean = () => false,
+): Placement[] {
   const head = problem.heads[index] as HeadProblem;
   const all = [
     ...mains(problem, head, index),
@@ -62,7 +66,9 @@ export function placementsOf(problem: PlanProblem, index: number, withBroken: bo
         recipeId === placement.treatment.recipeId &&
         daysBetween(problem.from, day) === placement.at,
     );
-  return all.filter((placement) => withBroken || placement.breaks.length === 0 || isDecided(placement));
+  return all.filter(
+    (placement) => brokenAt(placement.at) || placement.breaks.length === 0 || isDecided(placement),
+  );
 }
 
 function daysOf({ weeks }: PlanProblem): number {

@@ -38,62 +38,78 @@ export class Rows {
     this.constant += value;
   }
 
-  /** Each row whose rule may be loosened gets slack, which a yes-or-no variable of its rule pays for. */
-  programme(loosening?: {
-    readonly price: (rule: string) => number | null;
-    readonly scale: number;
-  }): Programme {
+  programme(): Programme {
     const { constraints, costs, bounds, binary, constant } = this;
-    if (!loosening) return { minimise: costs, constant, constraints, bounds, binary };
-    const loosened = new Map<string, { price: number; slacks: string[] }>();
-    const elastic = constraints.map((row, index): Constraint => {
-      const price = row.rule === null ? null : loosening.price(row.rule);
-      if (row.rule === null || price === null) return row;
-      const group = loosened.get(row.rule) ?? { price, slacks: [] };
-      loosened.set(row.rule, group);
-      const over = `slack${index}`;
-      group.slacks.push(over);
-      // A row that says "at least", or "exactly" (what she decided), is short; one that says "at most" is over.
-      return { ...row, terms: [...row.terms, { name: over, factor: row.is === '<=' ? -1 : 1 }] };
+    return { minimise: costs, constant, constraints, bounds, binary };
+  }
+
+  /**
+   * Which rules have to give way, at the least price: each row whose rule may be loosened gets slack, which a yes-or-no
+   * variable of its rule pays for. What the plan itself costs does not count.
+   * @param price of loosening a rule; null where it is never loosened
+   */
+  elastic(price: (rule: string) => number | null): Programme {
+    const groups = new Map<string, { price: number; slacks: string[] }>();
+    const constraints = this.constraints.map((row, index): Constraint => {
+      const cost = row.rule === null ? null : price(row.rule);
+      if (row.rule === null || cost === null) return row;
+      const group = groups.get(row.rule) ?? { price: cost, slacks: [] };
+      groups.set(row.rule, group);
+      group.slacks.push(slackName(index));
+      return withSlack(row, index);
     });
-    const groups = [...loosened];
+    const paid = [...groups].flatMap(([rule, { slacks }]) =>
+      slacks.map((name): Constraint => ({
+        terms: [
+          { name, factor: 1 },
+          { name: looseName(rule), factor: -MOST_SLACK },
+        ],
+        is: '<=',
+        value: 0,
+      })),
+    );
     return {
-      minimise: [
-        ...costs.map(({ name, factor }) => ({ name, factor: factor * loosening.scale })),
-        ...groups.map(([rule, { price }]) => ({ name: looseName(rule), factor: price })),
+      minimise: [...groups].flatMap(([rule, { price: cost, slacks }]) => [
+        { name: looseName(rule), factor: cost },
         // Among equal sets of rules the one that goes less far.
-        ...groups.flatMap(([, { slacks }]) => slacks.map((name) => ({ name, factor: 1e-4 }))),
-      ],
-      constant: 0,
-      constraints: [
-        ...elastic,
-        ...groups.flatMap(([rule, { slacks }]) =>
-          slacks.map((name): Constraint => ({
-            terms: [
-              { name, factor: 1 },
-              { name: looseName(rule), factor: -MOST_SLACK },
-            ],
-            is: '<=',
-            value: 0,
-          })),
-        ),
-      ],
-      bounds,
-      binary: [...binary, ...groups.map(([rule]) => looseName(rule))],
+        ...slacks.map((name) => ({ name, factor: 1e-4 })),
+      ]),
+      constraints: [...constraints, ...paid],
+      bounds: this.bounds,
+      binary: [...this.binary, ...[...groups.keys()].map(looseName)],
     };
   }
 
-  /** How far each rule was loosened in an answer: the largest slack of its rows; only those that were. */
-  loosenedIn(values: Readonly<Record<string, number>>): Map<string, number> {
-    const found = new Map<string, number>();
-    this.constraints.forEach(({ rule }, index) => {
-      const slack = values[`slack${index}`] ?? 0;
-      if (rule !== null && slack > 1e-6) found.set(rule, Math.max(found.get(rule) ?? 0, slack));
-    });
-    return found;
+  /** The best plan with each row given way in as far as an answer to {@link elastic} did, and no further. */
+  loosenedBy(values: Readonly<Record<string, number>>): Programme {
+    const { costs, bounds, binary, constant } = this;
+    const slackOf = (index: number) => values[slackName(index)] ?? 0;
+    const isLoose = (index: number) => slackOf(index) > LEAST_SLACK;
+    return {
+      minimise: costs,
+      constant,
+      constraints: this.constraints.map((row, index) => (isLoose(index) ? withSlack(row, index) : row)),
+      bounds: [
+        ...bounds,
+        ...this.constraints.flatMap((_, index) =>
+          isLoose(index) ? [{ name: slackName(index), low: 0, high: slackOf(index) + LEAST_SLACK }] : [],
+        ),
+      ],
+      binary,
+    };
   }
 }
 
 /** No row can be further off than a long day in minutes. */
 const MOST_SLACK = 1500;
+const LEAST_SLACK = 1e-6;
+const slackName = (index: number) => `slack${index}`;
 const looseName = (rule: string) => `loose_${rule}`;
+
+/** A row that says "at least", or "exactly" (what she decided), is short; one that says "at most" is over. */
+function withSlack(row: Constraint, index: number): Constraint {
+  return {
+    ...row,
+    terms: [...row.terms, { name: slackName(index), factor: row.is === '<=' ? -1 : 1 }],
+  };
+}

@@ -1,8 +1,7 @@
-import type { Slot } from '../agenda';
+import { PLAIN_WASH_ID, type Slot } from '../agenda';
 import { addDays, dayRange, daysBetween, type CalendarDay } from '../measures';
 import {
   lastUse,
-  PLAIN_WASH_ID,
   washWindow,
   type Draft,
   type HeadProblem,

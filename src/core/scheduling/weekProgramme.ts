@@ -1,17 +1,12 @@
+import { PLAIN_WASH_ID } from '../agenda';
 import { addDays, daysBetween } from '../measures';
-import {
-  freeMinutesOn,
-  PLAIN_WASH_ID,
-  sharedMinutesOn,
-  type HeadProblem,
-  type PlanProblem,
-  type Treatment,
-} from '../planning';
+import { freeMinutesOn, sharedMinutesOn, type PlanProblem, type Treatment } from '../planning';
 import type { Terms } from '../programme';
 import type { Demand } from './demand';
 import { wishRows } from './wishRows';
 import { forecastRows } from './forecastRows';
-import { placementsOf, type Placement } from './placements';
+import { headPart, terms, type BatchUse, type HeadPart } from './headPart';
+import type { Placement } from './placements';
 import { Rows } from './rows';
 
 /** The programme of a problem, and what its variables mean. */
@@ -21,32 +16,14 @@ export interface WeekProgramme {
   readonly batchUses: readonly BatchUse[];
 }
 
-/** That a placement takes a portion from the shelf. */
-export interface BatchUse {
-  readonly name: string;
-  readonly placement: Placement;
-  readonly batchId: string;
-}
-
-/** One head's part of the programme. */
-export interface HeadPart {
-  readonly head: HeadProblem;
-  readonly index: number;
-  readonly days: number;
-  readonly placements: readonly Placement[];
-  readonly batchUses: readonly BatchUse[];
-  /** Those of one slot, on one day. */
-  readonly on: (slot: Placement['slot'], at: number) => readonly Placement[];
-}
-
 /** What the mixed-integer programme of a problem says; see docs/model.md for its terms. */
 export function weekProgramme(
   problem: PlanProblem,
   demands: readonly Demand[] = [],
-  withBroken = false,
+  brokenAt?: (at: number) => boolean,
 ): WeekProgramme {
   const rows = new Rows();
-  const parts = problem.heads.map((_, index) => headPart(problem, index, withBroken));
+  const parts = problem.heads.map((_, index) => headPart(problem, index, brokenAt));
   for (const part of parts) {
     for (const { name } of part.placements) rows.yesOrNo(name);
     forbiddenRows(rows, part);
@@ -67,32 +44,6 @@ export function weekProgramme(
     batchUses: parts.flatMap(({ batchUses }) => batchUses),
   };
 }
-
-function headPart(problem: PlanProblem, index: number, withBroken: boolean): HeadPart {
-  const head = problem.heads[index] as HeadProblem;
-  const placements = placementsOf(problem, index, withBroken);
-  const bySlot = new Map<string, Placement[]>();
-  for (const placement of placements) {
-    const key = `${placement.slot}/${placement.at}`;
-    bySlot.set(key, [...(bySlot.get(key) ?? []), placement]);
-  }
-  const batchUses = placements.flatMap((placement) =>
-    placement.treatment.batches
-      .filter(({ useBy }) => useBy >= addDays(problem.from, placement.at))
-      .map(({ batchId }, order): BatchUse => ({ name: `${placement.name}b${order}`, placement, batchId })),
-  );
-  return {
-    head,
-    index,
-    days: 7 * problem.weeks,
-    placements,
-    batchUses,
-    on: (slot, at) => bySlot.get(`${slot}/${at}`) ?? [],
-  };
-}
-
-export const terms = (placements: readonly { readonly name: string }[], factor = 1): Terms =>
-  placements.map(({ name }) => ({ name, factor }));
 
 /** What a rule forbids by itself is only there when it is asked which rules are in the way. */
 function forbiddenRows(rows: Rows, { placements }: HeadPart): void {
@@ -132,7 +83,9 @@ function spacingRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
       if (start + gap >= part.days) break;
     }
   };
-  gapRows(Math.max(1, rules.washGap ?? 1), 'wash-gap', () => true);
+  // Two on one day is no question of spacing: it is never loosened.
+  for (let at = 0; at < part.days; at++) rows.row(terms(part.on('main', at)), '<=', 1);
+  gapRows(rules.washGap, 'wash-gap', () => true);
   gapRows(rules.lightProteinGap, 'light-protein-gap', ({ firms }) => firms);
   gapRows(rules.strongProteinGap, 'strong-protein-gap', ({ strong }) => strong);
   const most = rules.mainsPerWeek;

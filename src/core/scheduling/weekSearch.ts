@@ -1,10 +1,10 @@
+import { PLAIN_WASH_ID } from '../agenda';
 import { addDays, daysBetween, type CalendarDay } from '../measures';
 import {
   breachesOf,
   freeMinutesOn,
   LOOK_BEYOND_DAYS,
   needsMoisture,
-  PLAIN_WASH_ID,
   scoreOf,
   scoreParts,
   sharedMinutesOn,
@@ -26,7 +26,7 @@ const MOST_STEPS = 12;
 export function weekSearch(problem: PlanProblem): Draft[][] {
   const plans: Draft[][] = problem.heads.map(() => []);
   problem.heads.forEach((_, index) => {
-    const allMains = placementsOf(problem, index, false).filter(({ slot }) => slot === 'main');
+    const allMains = placementsOf(problem, index).filter(({ slot }) => slot === 'main');
     const search = new HeadSearch(problem, index, plans, allMains);
     search.placeDecided();
     for (let week = 0; week < problem.weeks; week++) search.fillWeek(week);

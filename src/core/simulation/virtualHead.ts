@@ -68,6 +68,19 @@ export class VirtualHead {
     return this.levels[signal];
   }
 
+  restOf(signal: SignalId): number {
+    return this.rest[signal];
+  }
+
+  get retentionPerDay(): number {
+    return this.retention;
+  }
+
+  /** The hidden effect of a recipe that was asked for or used before. */
+  knownEffect(key: string): Readonly<Record<SignalId, number>> | undefined {
+    return this.effects.get(key);
+  }
+
   passDay(): void {
     for (const signal of SIGNAL_IDS) {
       const departure = this.levels[signal] - this.rest[signal];

@@ -1,4 +1,3 @@
-import { USE_WORDS } from '../shared/beatWords';
 import { Link, router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
@@ -8,7 +7,7 @@ import { selectRecipes, useAppSelector } from '@/store';
 import { Body, Button, Field, Heading, Lead, Small, Strong, useWide, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
 import { BenchTabs } from '../shared/BenchTabs';
-import { minutesText } from '../shared/beatWords';
+import { minutesText, USE_WORDS } from '../shared/beatWords';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { useRecipeSearch } from './useRecipeSearch';

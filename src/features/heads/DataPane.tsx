@@ -6,7 +6,7 @@ import { selectAllRecords, selectStatus, selectUnsaved, useAppSelector } from '@
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { askEstimator } from '@/workers';
 import { useAddRecords } from '../shared/useAddRecords';
-import { saveTextFile } from './browserFiles';
+import { saveTextFile } from '../shared/browserFiles';
 
 type Import =
   | { readonly step: 'idle' }

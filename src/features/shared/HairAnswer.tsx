@@ -1,3 +1,5 @@
+import type { Agreed } from '@/core/agenda';
+import { proxy } from 'comlink';
 import {
   createContext,
   useCallback,
@@ -20,7 +22,6 @@ import {
   selectHeads,
   useAppDispatch,
   useAppSelector,
-  type AgreedState,
 } from '@/store';
 import {
   askEstimator,
@@ -103,7 +104,7 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
   const [search, setSearch] = useState<{ gap: number } | null>(null);
   const states = useRef(new Map<string, KnownState>());
   // A plan that is agreed is no reason to plan again.
-  const lastAgreed = useRef<AgreedState>(agreed);
+  const lastAgreed = useRef<Agreed>(agreed);
   useEffect(() => {
     lastAgreed.current = agreed;
   }, [agreed]);
@@ -176,8 +177,7 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
   return <HairAnswerContext.Provider value={value}>{children}</HairAnswerContext.Provider>;
 }
 
-async function solvedPlan(question: PlanQuestion, onGap: (gap: number) => void): Promise<PlanAnswer> {
-  const { proxy } = await import('comlink');
+function solvedPlan(question: PlanQuestion, onGap: (gap: number) => void): Promise<PlanAnswer> {
   onGap(Infinity);
   return askScheduler(
     'plan',

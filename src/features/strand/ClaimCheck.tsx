@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { firstUses, rateRatio, rateRatioWords, type Rate } from '@/core/evidence';
+import { rateRatio, rateRatioWords, type Rate } from '@/core/evidence';
+import { firstUses } from '@/core/sessions';
 import type { HeadHistory } from '@/core/hair';
 import { calendarDaySchema, formatDay, type CalendarDay } from '@/core/measures';
 import { tallyTotals } from '@/core/readings';

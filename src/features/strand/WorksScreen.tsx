@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { firstUsesTogether } from '@/core/evidence';
+import { firstUsesTogether } from '@/core/sessions';
 import { SIGNALS, Z90, type Head, type HeadHistory, type SignalState } from '@/core/hair';
 import { formatDay } from '@/core/measures';
 import { SIGNAL_IDS, type SignalId } from '@/core/readings';

@@ -1,6 +1,5 @@
 import { View } from 'react-native';
 import { formatDay, type CalendarDay } from '@/core/measures';
-import { Small } from '@/ui';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
 import { WonderAnswer } from './WonderAnswer';
@@ -11,8 +10,7 @@ export function AddPanel({ day }: { day: CalendarDay }) {
   const on = formatDay(day, 'EEEE');
   const isAsked = wonder.asked?.what === 'why-not' && wonder.asked.day === day;
   return (
-    <View className="gap-2 border-l-2 border-rule pl-3">
-      <Small>{formatDay(day, 'EEEE d MMMM')}</Small>
+    <View className="gap-2">
       {isAsked ? <WonderAnswer /> : null}
       <RecipeChoices
         label={`For ${on}`}

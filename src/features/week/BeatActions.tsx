@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Beat } from '@/core/planning';
-import { Button, Small } from '@/ui';
+import { Button } from '@/ui';
 import { isSmall } from './beatSorts';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
@@ -45,7 +45,6 @@ export function BeatActions({ beat }: { beat: Beat }) {
         ) : null}
         <Button label="Leave out" hint={`Leave out ${beat.name}`} onPress={() => decisions.skip(beat)} />
       </View>
-      {isMoving ? <Small>Now choose the day: each has a button “Here”.</Small> : null}
       {swapping ? (
         <RecipeChoices
           label={`Instead of ${beat.name}`}

@@ -3,12 +3,13 @@ import { formatDay } from '@/core/measures';
 import type { Beat, PrepTask } from '@/core/planning';
 import { Body, Button, Heading, Small, Strong } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
+import { AirAdvice } from './AirAdvice';
 import { BeatActions } from './BeatActions';
 import { isSmall } from './beatSorts';
 import { useWeek } from './WeekContext';
 import type { DoneBeat } from './weekRows';
 
-/** One planned beat: what, how long; open, why here and what can be done with it. */
+/** One planned beat in few words; all there is to say about it comes in a sheet. */
 export function PlannedBeat({ beat }: { beat: Beat }) {
   const { open, toggle } = useWeek();
   const isOpen = open === beatKey(beat);
@@ -19,19 +20,14 @@ export function PlannedBeat({ beat }: { beat: Beat }) {
       <View className="flex-row flex-wrap gap-x-3">
         <Button
           tone="quiet"
-          label={isOpen ? 'Less' : 'More'}
+          label="More"
+          testID="more"
           hint={`More about ${beat.name}`}
           expanded={isOpen}
           onPress={() => toggle(beat)}
         />
         <DoneButton beat={beat} tone="quiet" />
       </View>
-      {isOpen ? (
-        <View className="gap-2 border-l-2 border-rule pl-3">
-          <BeatFacts beat={beat} />
-          <BeatActions beat={beat} />
-        </View>
-      ) : null}
     </View>
   );
 }
@@ -58,11 +54,20 @@ function DoneButton({ beat, tone }: { beat: Beat; tone: 'quiet' | 'main' }) {
   );
 }
 
-/** All there is to say about one planned beat, for the pane of a wide screen. */
+/** The pane of a wide screen. */
+export function BeatPane({ beat }: { beat: Beat }) {
+  return (
+    <View className="gap-2 pt-4">
+      <Heading level={2}>{beat.name}</Heading>
+      <BeatDetail beat={beat} />
+    </View>
+  );
+}
+
+/** When, what it takes, what it should do, why it is here, and what can be done with it. */
 export function BeatDetail({ beat }: { beat: Beat }) {
   return (
-    <View className="gap-2 pt-4" testID="beat-detail">
-      <Heading level={2}>{beat.name}</Heading>
+    <View className="gap-2" testID="beat-detail">
       <Small>
         {formatDay(beat.day, 'EEEE d MMMM')} · {beatLine(beat)}
       </Small>
@@ -93,6 +98,7 @@ function BeatFacts({ beat }: { beat: Beat }) {
       {beat.reasons.map((reason) => (
         <Body key={reason.code}>{reason.text}</Body>
       ))}
+      <AirAdvice beat={beat} />
     </>
   );
 }

@@ -2,62 +2,53 @@ import { Pressable, View } from 'react-native';
 import Svg from 'react-native-svg';
 import { formatDay } from '@/core/measures';
 import type { Beat, PlanDay } from '@/core/planning';
-import { Small, Strong, useTokens, useWidth } from '@/ui';
+import { Small, Strong, useTokens } from '@/ui';
 import { Mark } from '@/ui/charts/Mark';
-import { Thread } from '@/ui/charts/Thread';
 import { MARK_OF_KIND } from '../shared/beatWords';
 import { beatKey } from './BeatCard';
-import { isSmall } from './beatSorts';
-import { THREAD_DOMAIN, THREAD_LANE } from './threadOf';
+import { DaysThread } from './DaysThread';
+import { THREAD_DOMAIN } from './threadOf';
 import { useWeek } from './WeekContext';
 
 const HEIGHT = 200;
-const WEEKDAYS = 7;
+/** Seven of them, beside the dates. */
+const COLUMN = '13%';
 
 /** Weeks at a glance: the thread over all of them, and below it a row for each week. */
 export function PlanOverview() {
   const { plan } = useWeek();
-  const { width, onLayout } = useWidth();
-  const step = width / Math.max(1, plan.days.length);
-  const along = (index: number) => (index + 0.5) * step;
   const weeks = Array.from({ length: plan.weeks }, (_, week) => plan.days.slice(7 * week, 7 * week + 7));
   const last = plan.days.at(-1)?.day ?? plan.from;
   return (
     <View className="gap-4">
-      <View onLayout={onLayout}>
-        {width > 0 ? (
-          <Thread
-            days="across"
-            width={width}
-            height={HEIGHT}
-            lane={THREAD_LANE}
-            domain={THREAD_DOMAIN}
-            past={[]}
-            ahead={plan.days.map(({ forecast: { mean, sd } }, index) => ({ along: along(index), mean, sd }))}
-            marks={plan.days.flatMap(({ beats, forecast }, index) =>
-              beats
-                .filter((beat) => !isSmall(beat) && beat.slot !== 'pre-poo')
-                .map(({ kind, strength }) => ({
-                  along: along(index),
-                  mean: forecast.mean,
-                  kind: MARK_OF_KIND[kind],
-                  strength: Math.min(1, strength),
-                  done: false,
-                })),
-            )}
-            rule={null}
-            label={`Firmness as expected until ${formatDay(last, 'd MMMM')}; the weeks are listed below.`}
-          />
-        ) : null}
-      </View>
+      <DaysThread
+        days={plan.days.map(({ forecast: { mean, sd }, beats }) => ({
+          mean,
+          sd,
+          kinds: beats.filter(({ slot }) => slot === 'main' || slot === 'follow-up').map(({ kind }) => kind),
+        }))}
+        height={HEIGHT}
+        domain={THREAD_DOMAIN}
+        label={`Firmness as expected until ${formatDay(last, 'd MMMM')}; the weeks are listed below.`}
+      />
       <View role="table" aria-label="The plan by weeks" className="gap-1">
+        <View role="row" className="flex-row">
+          <View role="columnheader" className="w-[84px]">
+            <Small>Week of</Small>
+          </View>
+          {(weeks[0] ?? []).map(({ day }) => (
+            <View key={day} role="columnheader" style={{ width: COLUMN }} className="px-1">
+              <Small>{formatDay(day, 'EEE')}</Small>
+            </View>
+          ))}
+        </View>
         {weeks.map((days) => (
           <View key={days[0]?.day} role="row" className="flex-row items-stretch border-b border-line">
             <View role="cell" className="w-[84px] justify-center py-1">
               <Small>{days[0] ? formatDay(days[0].day, 'd MMM') : ''}</Small>
             </View>
             {days.map((day) => (
-              <OverviewDay key={day.day} day={day} width={`${(100 - 8) / WEEKDAYS}%`} />
+              <OverviewDay key={day.day} day={day} />
             ))}
           </View>
         ))}
@@ -66,12 +57,12 @@ export function PlanOverview() {
   );
 }
 
-function OverviewDay({ day, width }: { day: PlanDay; width: `${number}%` }) {
+function OverviewDay({ day }: { day: PlanDay }) {
   const mains = day.beats.filter(({ slot }) => slot === 'main' || slot === 'follow-up');
   return (
-    <View role="cell" style={{ width }} className="min-h-target justify-center px-1">
+    <View role="cell" style={{ width: COLUMN }} className="min-h-target justify-center px-1">
       {mains.length === 0 ? (
-        <Small className={day.freeMinutes > 0 ? 'text-ink' : ''}>{formatDay(day.day, 'EEEEEE')}</Small>
+        <Small>{day.freeMinutes > 0 ? formatDay(day.day, 'd') : '·'}</Small>
       ) : (
         mains.map((beat) => <OverviewBeat key={beatKey(beat)} beat={beat} />)
       )}
@@ -103,7 +94,7 @@ function OverviewBeat({ beat }: { beat: Beat }) {
         />
       </Svg>
       <View className="flex-1">
-        <Strong>{formatDay(beat.day, 'EEEEEE d')}</Strong>
+        <Strong>{formatDay(beat.day, 'd')}</Strong>
         <Small>{beat.name}</Small>
       </View>
     </Pressable>

@@ -1,7 +1,6 @@
 import { View } from 'react-native';
 import { formatDay } from '@/core/measures';
 import { Button, Small } from '@/ui';
-import { AddPanel } from './AddPanel';
 import { FinishedBeat, beatKey, PlannedBeat, Preparation } from './BeatCard';
 import { DragHandle, DropDay } from './DragBeats';
 import { useWeek } from './WeekContext';
@@ -9,7 +8,7 @@ import type { WeekRow } from './weekRows';
 
 /** What stands beside one day of the thread on a phone. */
 export function WeekDay({ row }: { row: WeekRow }) {
-  const { moving, moveTo, adding } = useWeek();
+  const { moving, moveTo } = useWeek();
   const rests = row.done.length + row.planned.length + row.preparation.length === 0;
   const content = (
     <>
@@ -44,7 +43,6 @@ export function WeekDay({ row }: { row: WeekRow }) {
       ) : (
         <AddButton row={row} />
       )}
-      {adding === row.day ? <AddPanel day={row.day} /> : null}
     </DropDay>
   );
 }
@@ -57,7 +55,7 @@ export function AddButton({ row }: { row: WeekRow }) {
     <Button
       tone="quiet"
       className="self-start"
-      label={isOpen ? 'Close' : '+'}
+      label="Add"
       hint={`Add or ask, ${formatDay(row.day, 'EEEE d MMMM')}`}
       expanded={isOpen}
       onPress={() => startAdd(isOpen ? null : row.day)}

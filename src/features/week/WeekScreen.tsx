@@ -5,7 +5,8 @@ import { placeInWords, type Head } from '@/core/hair';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import type { Wondering } from '@/core/scheduling';
-import { Button, Choice, Heading, Screen, Small, useWide } from '@/ui';
+import { Body, Button, Choice, Heading, Screen, Small, useWide } from '@/ui';
+import { Sheet } from '@/ui/Sheet';
 import { HeadPicker } from '../shared/HeadPicker';
 import { useHairAnswer, USUAL_WEEKS, type HeadAnswer } from '../shared/HairAnswer';
 import { useDoneBeat } from '../shared/useDoneBeat';
@@ -13,7 +14,7 @@ import { useHistory } from '../shared/useHistory';
 import { Referral } from '../shared/Referral';
 import { WithHead } from '../shared/WithHead';
 import { AddPanel } from './AddPanel';
-import { BeatDetail, beatKey } from './BeatCard';
+import { BeatDetail, beatKey, BeatPane } from './BeatCard';
 import { DragBeats } from './DragBeats';
 import { Dues } from './Dues';
 import { MarkLegend } from './MarkLegend';
@@ -26,6 +27,7 @@ import { useDecisions } from './useDecisions';
 import { useWonder } from './useWonder';
 import { WeekProvider, useWeek } from './WeekContext';
 import { weekRows } from './weekRows';
+import { WeekTabs } from './WeekTabs';
 
 /** How the plan is shown. */
 type Shown = 'thread' | 'list' | 'month' | 'quarter';
@@ -57,7 +59,10 @@ function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
     },
     done,
     moving,
-    startMove: setMoving,
+    startMove: (beat: Beat | null) => {
+      setMoving(beat);
+      setOpen(null);
+    },
     moveTo: (day: CalendarDay) => {
       if (moving) decisions.move(moving, day);
       setMoving(null);
@@ -92,34 +97,38 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
   };
   return (
     <Screen
+      before={<WeekTabs here="/week" />}
       over={`${head.name} · ${week === 0 ? 'next seven days' : `seven days from ${formatDay(plan.days[7 * week]?.day ?? plan.from, 'd MMMM')}`}`}
       headline={plan.headline}
       reason={`${state.need.headline}. ${state.need.reasons[0] ?? ''}`}
     >
       {state.need.referral ? <Referral>{state.need.referral}</Referral> : null}
-      <HeadPicker />
       <PlanNotes />
       <PlanLimits />
-      <Choice
-        label="How the plan is shown"
-        options={[
-          { value: 'thread', label: 'Thread' },
-          { value: 'list', label: 'List' },
-          ...(wide
-            ? ([
-                { value: 'month', label: 'Four weeks' },
-                { value: 'quarter', label: 'Twelve weeks' },
-              ] as const)
-            : []),
-        ]}
-        value={view}
-        onChange={choose}
-      />
+      <View className="flex-row flex-wrap items-center gap-x-6 gap-y-2">
+        <HeadPicker />
+        <Choice
+          label="How the plan is shown"
+          options={[
+            { value: 'thread', label: 'Thread' },
+            { value: 'list', label: 'List' },
+            ...(wide
+              ? ([
+                  { value: 'month', label: 'Four weeks' },
+                  { value: 'quarter', label: 'Twelve weeks' },
+                ] as const)
+              : []),
+          ]}
+          value={view}
+          onChange={choose}
+        />
+      </View>
       <PlanStatus />
       {view === 'month' || view === 'quarter' ? (
         <PlanOverview />
       ) : (
         <>
+          <MovingBar />
           <Days answer={answer} view={view} week={week} />
           <View className="flex-row flex-wrap gap-2">
             {week > 0 ? <Button label="The week before" onPress={() => setWeek(week - 1)} /> : null}
@@ -134,7 +143,9 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
           <View className="flex-1">
             <ChosenBeat />
           </View>
-        ) : null}
+        ) : (
+          <OpenSheet />
+        )}
         <View className="flex-1 gap-2 pt-4">
           <Heading level={2}>Since when, and when again</Heading>
           <Dues />
@@ -150,6 +161,21 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
         </View>
       </View>
     </Screen>
+  );
+}
+
+/** While something looks for another day it says so, and can be left where it was. */
+function MovingBar() {
+  const { moving, startMove } = useWeek();
+  if (!moving) return null;
+  return (
+    <View
+      role="status"
+      className="sticky top-0 z-10 flex-row flex-wrap items-center gap-x-3 rounded-2xl bg-sunken px-4 py-1"
+    >
+      <Body>{moving.name}: choose its day, each has a button “Here”.</Body>
+      <Button tone="quiet" label="Leave it" onPress={() => startMove(null)} />
+    </View>
   );
 }
 
@@ -173,11 +199,35 @@ function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'li
   );
 }
 
+/** On a phone what is open covers the lower part of the screen. */
+function OpenSheet() {
+  const { plan, open, toggle, adding, startAdd } = useWeek();
+  if (adding)
+    return (
+      <Sheet title={formatDay(adding, 'EEEE d MMMM')} onClose={() => startAdd(null)}>
+        <AddPanel day={adding} />
+      </Sheet>
+    );
+  const beat = plan.days.flatMap(({ beats }) => beats).find((each) => beatKey(each) === open);
+  if (!beat) return null;
+  return (
+    <Sheet title={beat.name} onClose={() => toggle(beat)} testID="beat-sheet">
+      <BeatDetail beat={beat} />
+    </Sheet>
+  );
+}
+
 /** On a wide screen something is always chosen: the pane below the thread is never empty. */
 function ChosenBeat() {
   const { plan, open, adding } = useWeek();
-  if (adding) return <AddPanel day={adding} />;
+  if (adding)
+    return (
+      <View className="gap-2 pt-4">
+        <Heading level={2}>{formatDay(adding, 'EEEE d MMMM')}</Heading>
+        <AddPanel day={adding} />
+      </View>
+    );
   const beats = plan.days.flatMap(({ beats: own }) => own);
   const chosen = beats.find((beat) => beatKey(beat) === open) ?? beats.find(({ slot }) => slot === 'main');
-  return chosen ? <BeatDetail key={beatKey(chosen)} beat={chosen} /> : null;
+  return chosen ? <BeatPane key={beatKey(chosen)} beat={chosen} /> : null;
 }

@@ -6,6 +6,7 @@ import type { Fix, Loosening } from '@/core/scheduling';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
+import { choicesRecord } from './useChoices';
 
 /** Gives way in one thing, in one tap that can be undone. */
 export function useFix(head: Head, today: CalendarDay): (loosening: Loosening) => void {
@@ -29,22 +30,8 @@ export function useFix(head: Head, today: CalendarDay): (loosening: Loosening) =
         };
       }
       case 'rule': {
-        const { rules, leanings, rhythm, afterProtein, maskOrder, prePoo, leftovers } = choicesOf(
-          history.planSettings,
-          headId,
-        );
-        return {
-          ...newStamp(),
-          kind: 'plan-settings',
-          headId,
-          rules: { ...rules, [fix.id]: fix.value },
-          leanings,
-          rhythm,
-          afterProtein,
-          maskOrder,
-          prePoo,
-          leftovers,
-        };
+        const choices = choicesOf(history.planSettings, headId);
+        return choicesRecord(headId, choices, { rules: { ...choices.rules, [fix.id]: fix.value } });
       }
       case 'decision':
         return { ...newStamp(), kind: 'withdrawal', withdraws: fix.decisionId };

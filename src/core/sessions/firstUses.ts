@@ -1,5 +1,5 @@
 import { daysBetween, type CalendarDay } from '../measures';
-import type { Session } from '../sessions';
+import type { Session } from './session';
 
 /** Two new recipes within so many days, and nobody can say which one worked. */
 const APART_DAYS = 7;

@@ -1,10 +1,11 @@
+import type { AgreedBeat } from '../agenda';
 import { estimateHair } from '../estimation';
 import type { Head, HeadHistory } from '../hair';
 import { addDays, calendarDay } from '../measures';
-import { EMPTY_KITCHEN, planProblem, type AgreedBeat, type Kitchen, type PlanProblem } from '../planning';
+import { EMPTY_KITCHEN, planProblem, type Kitchen, type PlanProblem } from '../planning';
 import type { Reading } from '../readings';
 import type { RecipeVersion } from '../recipes';
-import { testHead, testHistory, testReading, testRecipe, testSession, testStrand } from '../testing';
+import { testHead, testHistory, testReading, testRecipe, testSession, testStrand } from './records';
 
 /** Made-up questions for the planner's tests; no product code uses them. A Sunday. */
 export const FROM = calendarDay('2026-05-10');
@@ -47,8 +48,6 @@ export function strands(stretchedMm: number, releasedMm: number, snapped = false
 
 /** Gummy: it stretches by half and stays long. */
 export const GUMMY = strands(90, 80);
-/** Straw: it snaps with hardly any stretch. */
-export const STRAW = strands(64, 64, true);
 
 export interface Asked {
   readonly history?: Partial<HeadHistory>;

@@ -1,4 +1,4 @@
-import { LEANINGS, type Leaning, type PlanChoices } from '../agenda';
+import { LEANINGS, type Leaning, type PlanChoices } from './planSettings';
 
 /** A planning rule as data: what it is, its default, its unit, where it may be moved to, and why it stands. */
 export interface Rule {
@@ -190,7 +190,7 @@ export const WEIGHTS = {
   overload: weight('too firm, on top', 0.4, 'a day at one step of firmness above the lane'),
   breakage: weight('breakage', 0.4, 'a day at one unit of log-breakage above its lane'),
   porosity: weight('porosity', 0.2, 'a day at one step of porosity outside its lane'),
-  hour: weight('her time', 0.05, 'an hour'),
+  hour: weight('her time', 0.08, 'an hour'),
   money: weight('money', 0.03, 'one of her currency'),
   waste: weight('waste', 0.3, 'a portion that spoils'),
   overdue: weight('overdue', 0.15, 'a day beyond the longest time without'),
@@ -198,7 +198,7 @@ export const WEIGHTS = {
   style: weight('no protein around a protective style', 0.8, 'a style'),
   challenge: weight('a challenge not kept', 0.8, 'a treatment short'),
   trialDelay: weight('a trial kept waiting', 0.1, 'a day'),
-  change: weight('change of what was agreed', 0.12, 'a main treatment moved, added or dropped'),
+  change: weight('change of what was agreed', 0.06, 'a main treatment moved, added or dropped'),
 } as const satisfies Record<string, Weight>;
 
 export type WeightKey = keyof typeof WEIGHTS;
@@ -226,14 +226,23 @@ export const RHYTHMS: Readonly<
     { readonly lane: number; readonly overdue: number; readonly laneDays: number }
   >
 > = {
-  readings: { lane: 1, overdue: 1, laneDays: Infinity },
+  // What is measured decides, and a date only reminds; where nothing was measured lately, dates are all there is.
+  readings: { lane: 1, overdue: 0.3, laneDays: Infinity },
   calendar: { lane: 0.15, overdue: 3, laneDays: Infinity },
   // How it feels today says something of the next days and little of next month.
   feel: { lane: 1, overdue: 1, laneDays: 7 },
 };
 
-export function weightsInForce({ leanings, rhythm }: Pick<PlanChoices, 'leanings' | 'rhythm'>): WeightValues {
-  const { lane, overdue } = RHYTHMS[rhythm];
+/** A reading counts as lately for so many days. */
+export const LATELY_DAYS = 14;
+
+/** @param isRead whether there is a reading of the last {@link LATELY_DAYS} days */
+export function weightsInForce(
+  { leanings, rhythm }: Pick<PlanChoices, 'leanings' | 'rhythm'>,
+  isRead: boolean,
+): WeightValues {
+  const { lane, overdue: asRead } = RHYTHMS[rhythm];
+  const overdue = isRead ? asRead : Math.max(1, asRead);
   const schools: Partial<Record<WeightKey, number>> = {
     outOfLane: lane,
     overload: lane,

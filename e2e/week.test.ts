@@ -1,0 +1,259 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import ICAL from 'ical.js';
+import { By, Key } from 'selenium-webdriver';
+import { addDays, dayOfDate, formatDay, type CalendarDay } from '../src/core/measures';
+import { Browser, PHONE } from './support/browser';
+import { readsIn, unhurriedDemo } from './support/records';
+import { serveBuild } from './support/serveBuild';
+import { servedBuild } from './support/served';
+
+jest.setTimeout(120_000);
+const { phone, wide } = servedBuild();
+const today = dayOfDate(new Date());
+
+/** The week of a head with time on every day, once the solver has answered. */
+async function weekOf(browser: Browser): Promise<void> {
+  await readsIn(browser, unhurriedDemo());
+  await browser.goto('/week');
+  await solved(browser);
+}
+
+/** Waits until the plan on screen is the solver's and nothing newer is on its way. */
+async function solved(browser: Browser): Promise<void> {
+  await browser.sees(
+    /At most [\d.]+ % from the best plan|No plan for these weeks is better|keeps what you decided/,
+  );
+}
+
+/** The first main treatment of the plan on screen: its name and its day. */
+async function firstMain(browser: Browser): Promise<{ name: string; day: CalendarDay }> {
+  const found = await browser.driver.executeScript<{ id: string; name: string }>(`
+    const beat = document.querySelector('[data-testid^="beat-main-"]');
+    return { id: beat.dataset.testid, name: beat.firstElementChild.textContent };
+  `);
+  return { name: found.name, day: found.id.slice('beat-main-'.length) as CalendarDay };
+}
+
+const hasMain = async (browser: Browser, day: CalendarDay, name: string) =>
+  browser.driver.executeScript<boolean>(
+    `return document.querySelector('[data-testid="beat-main-${day}"]')?.textContent.includes(arguments[0]) ?? false`,
+    name,
+  );
+const seesMain = (browser: Browser, day: CalendarDay, name: string) =>
+  browser.driver.wait(() => hasMain(browser, day, name), 20_000, `${name} is not on ${day}`);
+/** What a screen reader is told while something is dragged. */
+const hears = (browser: Browser, text: string) =>
+  browser.driver.wait(
+    () =>
+      browser.driver.executeScript<boolean>(
+        `return [...document.querySelectorAll('[aria-live]')].some((region) => region.textContent.includes(arguments[0]))`,
+        text,
+      ),
+    10_000,
+    `nobody is told “${text}”`,
+  );
+const long = (day: CalendarDay) => formatDay(day, 'EEEE d MMMM');
+
+describe('the plan on a phone', () => {
+  it('is kept, moved by two taps, and taken back by one undo', async () => {
+    const browser = await phone();
+    await weekOf(browser);
+    const { name, day } = await firstMain(browser);
+    // A worker plans, never the page itself.
+    const scripts = await browser.driver.executeScript<string[]>(
+      'return performance.getEntriesByType("resource").map(({ name }) => name)',
+    );
+    expect(scripts.some((script) => script.includes('onThePage'))).toBe(false);
+    await browser.press(`More about ${name}`);
+    await browser.press(`Keep ${name} on this day`);
+    await browser.sees('kept by you');
+    await browser.press(`Close ${name}`);
+
+    await browser.press(`More about ${name}`);
+    await browser.press(`Move ${name} to another day`);
+    await browser.sees('choose its day');
+    const to = addDays(day, 2);
+    await browser.press(`Put ${name} on ${long(to)}`);
+    await seesMain(browser, to, name);
+    await browser.sees('The plan changed because of what you decided');
+    await solved(browser);
+    await browser.pressId('undo');
+    await seesMain(browser, day, name);
+  });
+
+  it('says what would change without a treatment, and leaves it out when asked', async () => {
+    const browser = await phone();
+    await weekOf(browser);
+    const { name, day } = await firstMain(browser);
+    await browser.press(`More about ${name}`);
+    await browser.press(`What if I leave out ${name}?`);
+    await browser.sees(new RegExp(`Without ${name} on ${formatDay(day, 'EEEE')}`));
+    await browser.press('Leave it out');
+    await browser.driver.wait(async () => !(await hasMain(browser, day, name)), 20_000);
+  });
+
+  it('says why not, by how many minutes it does not fit, and makes room in one tap', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/week');
+    await solved(browser);
+    // One of the next six days has no time at all, whatever weekday it is.
+    const none = await browser.driver.executeScript<string>(`
+      const row = [...document.querySelectorAll('[data-testid^="drop-"]')].find((each) => each.innerText.includes('no time set aside'));
+      return row.dataset.testid.slice(5);
+    `);
+    const day = none as CalendarDay;
+    await browser.press(`Add or ask, ${long(day)}`);
+    await browser.press(`Why not Okra slip on ${formatDay(day, 'EEEE')}?`);
+    await browser.sees('does not fit on');
+    const text = await browser.text();
+    const give = new RegExp(`Give ${long(day)} \\d+ more minutes \\(\\d+ in all\\)`).exec(text)?.[0];
+    expect(give).toBeDefined();
+    await browser.press(give ?? '');
+    await browser.press(`Close ${long(day)}`);
+    await browser.press(`Add or ask, ${long(day)}`);
+    await browser.press(`Put Okra slip on ${formatDay(day, 'EEEE')}`);
+    await seesMain(browser, day, 'Okra slip');
+    expect(await browser.text()).not.toContain('does not fit its rules');
+  });
+
+  it('takes in a day that went otherwise, and says what changed and why', async () => {
+    const browser = await phone();
+    await weekOf(browser);
+    const { name } = await firstMain(browser);
+    await browser.goto('/');
+    await browser.sees('I did this');
+    await browser.press(`I did ${name}`);
+    await browser.goto('/week');
+    await solved(browser);
+    await browser.sees('done');
+    await browser.press('List');
+    await browser.sees(`Today, ${long(today)}`);
+    await browser.sees('in the evening');
+  });
+
+  it('goes around what is coming, keeps a challenge, and gives a calendar that another program can read', async () => {
+    const browser = await phone();
+    await weekOf(browser);
+    const { day } = await firstMain(browser);
+    await browser.press('Days');
+    await browser.press('days without a wash');
+    const stretch = { from: day, to: addDays(day, 2) };
+    for (const [id, value] of Object.entries(stretch)) {
+      await browser.driver.executeScript(
+        `const input = document.querySelector('[data-testid="occasion-${id}"]');
+         Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, arguments[0]);
+         input.dispatchEvent(new Event('input', { bubbles: true }));`,
+        value,
+      );
+    }
+    await browser.pressId('save-occasion');
+    await browser.sees('Days without a wash,');
+    // The offer to undo lies over the button on a phone.
+    await browser.press('Close');
+    await browser.write('challenge-name', 'Eight moist weeks');
+    await browser.pressId('save-challenge');
+    await browser.sees('It has begun.');
+    await browser.sees('This week wants one more moisture treatment.');
+
+    await browser.press('Plan');
+    await solved(browser);
+    const washes = await browser.driver.executeScript<string[]>(
+      `return [...document.querySelectorAll('[data-testid^="beat-main-"]')].map((beat) => beat.dataset.testid.slice(10))`,
+    );
+    expect(washes.filter((wash) => wash >= stretch.from && wash <= stretch.to)).toEqual([]);
+
+    await browser.press('Days');
+    await browser.pressId('calendar-file');
+    await browser.sees('The calendar file is written');
+    const file = await browser.driver.wait(
+      async () => readdirSync(browser.downloads).find((each) => each.endsWith('.ics')) ?? false,
+      10_000,
+    );
+    const calendar = new ICAL.Component(
+      ICAL.parse(readFileSync(path.join(browser.downloads, String(file)), 'utf8')),
+    );
+    const days = calendar
+      .getAllSubcomponents('vevent')
+      .map((event) => new ICAL.Event(event))
+      .filter(({ uid }) => uid.includes('-wash-'))
+      .map(({ startDate }) => startDate.toString().slice(0, 10));
+    expect(days.slice(0, washes.length)).toEqual(washes);
+  });
+
+  it('obeys a rule that is changed, and another school', async () => {
+    const browser = await phone();
+    await weekOf(browser);
+    await browser.press('Rules');
+    await browser.sees('The usual rules');
+    await browser.press('by the calendar');
+    await browser.sees('Dates decide');
+    await browser.press('Switch off: Longest time without moisture');
+    await browser.sees('One rule of your own');
+    await browser.press('Back to the usual: Longest time without moisture');
+    await browser.sees('The usual rules');
+    await browser.press('Plan');
+    await solved(browser);
+  });
+
+  it('tries a rhythm out beside the plan, and says when it would be too much', async () => {
+    const browser = await phone();
+    await weekOf(browser);
+    await browser.press('Try out');
+    await browser.pressId('try-begin');
+    await browser.sees('Strong protein weekly: too firm from');
+    await browser.sees('that is overload');
+    await browser.press('Moisture only: The strongest moisture, every week.');
+    await browser.sees(/Moisture only: /);
+    expect((await browser.text()).match(/Outside the lane on about/g)).toHaveLength(2);
+  });
+
+  it('answers without the solver, and says so', async () => {
+    const served = await serveBuild('/solver');
+    const browser = await Browser.open(served.address, PHONE);
+    try {
+      await browser.opensDemo();
+      await browser.goto('/week');
+      await browser.sees('Planned by the simple search: the solver could not be loaded');
+      expect((await firstMain(browser)).name.length).toBeGreaterThan(3);
+    } finally {
+      await browser.close();
+      served.close();
+    }
+  });
+});
+
+describe('the plan on a wide screen', () => {
+  it('is dragged by keyboard to the next day', async () => {
+    const browser = await wide();
+    await weekOf(browser);
+    const { name, day } = await firstMain(browser);
+    const handle = await browser.byTestId(`drag-${day}`);
+    await browser.driver.executeScript('arguments[0].focus()', handle);
+    await handle.sendKeys(Key.SPACE);
+    await hears(browser, `Over ${long(day)}`);
+    const active = () => browser.driver.switchTo().activeElement();
+    await (await active()).sendKeys(Key.ARROW_RIGHT);
+    await hears(browser, `Over ${long(addDays(day, 1))}`);
+    await (await active()).sendKeys(Key.SPACE);
+    await seesMain(browser, addDays(day, 1), name);
+  });
+
+  it('looks twelve weeks ahead, and takes what there is when asked', async () => {
+    const browser = await wide();
+    await weekOf(browser);
+    await browser.press('Twelve weeks');
+    await browser.sees('Looking for a better plan');
+    await browser.driver.wait(
+      async () => (await browser.driver.findElements(By.css('[role="row"]'))).length >= 13,
+      30_000,
+    );
+    await solved(browser);
+    await browser.press('Four weeks');
+    await browser.driver.wait(
+      async () => (await browser.driver.findElements(By.css('[role="row"]'))).length === 5,
+      30_000,
+    );
+  });
+});

@@ -1,0 +1,257 @@
+import loadHighs from 'highs';
+import { estimateHair } from '../estimation';
+import { addDays, daysBetween } from '../measures';
+import { checkPlan, planProblem, EMPTY_KITCHEN, type Plan } from '../planning';
+import { solverFrom, type SolveProgramme } from '../programme';
+import {
+  testHead,
+  testHistory,
+  testSession,
+  STAMP,
+  ALL,
+  BALM,
+  FROM as from,
+  GUMMY,
+  KNOWN,
+  problemOf,
+  STRONG,
+} from '../testing';
+import { loosened, nearestDay, scheduled, usualOptions, wondered, type Loosening } from '.';
+import { RULES, type Decision } from '../agenda';
+
+let solve: SolveProgramme;
+beforeAll(async () => {
+  solve = solverFrom(await loadHighs());
+});
+
+const decision = (
+  day: typeof from,
+  what: Decision['what'],
+  recipeId: string | null,
+  slot: Decision['slot'] = 'main',
+): Decision => ({
+  ...STAMP,
+  kind: 'decision',
+  id: `${what}-${day}-${recipeId}`,
+  headId: 'h',
+  day,
+  slot,
+  what,
+  recipeId,
+});
+
+const mains = (plan: Plan | undefined) =>
+  (plan?.days ?? []).flatMap(({ beats }) => beats.filter(({ slot }) => slot === 'main'));
+const rules = (loosenings: readonly Loosening[]) => loosenings.map(({ rule }) => rule);
+
+describe('what she decided', () => {
+  it('stands, and the rest is planned around it', () => {
+    const day = addDays(from, 3);
+    const problem = problemOf({
+      history: { readings: [GUMMY], decisions: [decision(day, 'place', 'cream')] },
+      weeks: 2,
+    });
+    const { plans, loosenings } = scheduled(problem, solve);
+    expect(mains(plans[0]).find((beat) => beat.day === day)).toMatchObject({
+      recipeId: 'cream',
+      locked: true,
+    });
+    expect(checkPlan(problem, plans)).toEqual([]);
+    expect(loosenings).toEqual([]);
+  });
+
+  it('keeps a day free of what she does not want on it', () => {
+    const first = mains(scheduled(problemOf({ history: { readings: [GUMMY] } }), solve).plans[0])[0];
+    if (!first) throw new Error('there is a wash');
+    const problem = problemOf({
+      history: { readings: [GUMMY], decisions: [decision(first.day, 'avoid', null)] },
+    });
+    expect(mains(scheduled(problem, solve).plans[0]).some(({ day }) => day === first.day)).toBe(false);
+  });
+
+  it('locked again as it was answered, gives the same plan with the same score', () => {
+    const asked = { history: { readings: [GUMMY] }, weeks: 3 };
+    const [plan] = scheduled(problemOf(asked), solve, { seconds: 10, gap: 1e-4 }).plans;
+    const locks = (plan?.days ?? []).flatMap(({ beats }) =>
+      beats
+        .filter(({ slot }) => slot === 'main' || slot === 'follow-up')
+        .map(({ day, slot, recipeId }) => decision(day, 'place', recipeId, slot)),
+    );
+    expect(locks.length).toBeGreaterThan(1);
+    const again = problemOf({ ...asked, history: { ...asked.history, decisions: locks } });
+    const [locked] = scheduled(again, solve, { seconds: 10, gap: 1e-4 }).plans;
+    expect(mains(locked).map(({ day, recipeId }) => [day, recipeId])).toEqual(
+      mains(plan).map(({ day, recipeId }) => [day, recipeId]),
+    );
+    expect(locked?.score).toBeCloseTo(plan?.score ?? NaN, 6);
+  });
+});
+
+describe('where nothing fits', () => {
+  it('names the one rule in the way, by how much, and what one tap would do', () => {
+    // Monday has no minutes at all.
+    const day = addDays(from, 1);
+    const problem = problemOf({ history: { decisions: [decision(day, 'place', 'cream')] } });
+    const { plans, loosenings } = scheduled(problem, solve);
+    expect(mains(plans[0]).some((beat) => beat.day === day && beat.recipeId === 'cream')).toBe(true);
+    const [minutes] = mains(plans[0])
+      .filter((beat) => beat.day === day)
+      .map((beat) => beat.minutes);
+    expect(loosenings).toHaveLength(1);
+    expect(loosenings[0]?.fix).toEqual({ what: 'minutes', day, minutes });
+    expect(loosenings[0]?.text).toContain('Monday');
+  });
+
+  it('prefers one rule of hers to two of hers, and never loosens what keeps her safe', () => {
+    const problem = problemOf({
+      head: { child: true },
+      history: { decisions: [decision(addDays(from, 3), 'place', 'strong')] },
+    });
+    // A strong protein on a child's head: nothing but taking the decision back is offered.
+    expect(rules(scheduled(problem, solve).loosenings)).toEqual(['locked']);
+  });
+
+  it('of two decisions that contradict each other asks to let one go', () => {
+    const day = addDays(from, 3);
+    const problem = problemOf({
+      history: { decisions: [decision(day, 'place', 'cream'), decision(day, 'place', 'light')] },
+    });
+    const { loosenings, plans } = scheduled(problem, solve);
+    expect(loosenings.every(({ fix }) => fix.what === 'decision')).toBe(true);
+    expect(loosenings).toHaveLength(1);
+    expect(mains(plans[0]).filter((beat) => beat.day === day)).toHaveLength(1);
+  });
+
+  it('a rule that is loosened as it says makes room', () => {
+    const last = addDays(from, -3);
+    const history = { sessions: [...KNOWN, testSession('light', last)], readings: [GUMMY] };
+    const day = addDays(from, 3);
+    const demand = { head: 0, is: 'placed', slot: 'main', recipeId: 'light', first: 3, last: 3 } as const;
+    const loose = loosened(problemOf({ history }), [demand], solve);
+    expect(rules(loose?.loosenings ?? [])).toEqual([RULES.lightProteinGap.id]);
+    const fix = loose?.loosenings[0]?.fix;
+    expect(fix).toEqual({ what: 'rule', id: RULES.lightProteinGap.id, value: daysBetween(last, day) });
+    const changed = {
+      ...STAMP,
+      kind: 'plan-settings' as const,
+      id: 's',
+      headId: 'h',
+      rules: { [RULES.lightProteinGap.id]: 6 },
+      leanings: { gentler: 0, faster: 0, cheaper: 0, 'less-work': 0 },
+      rhythm: 'readings' as const,
+      afterProtein: 'if-firm' as const,
+      maskOrder: 'after-shampoo' as const,
+      prePoo: 'oil-only' as const,
+      leftovers: 'keep' as const,
+    };
+    const room = problemOf({
+      history: { ...history, planSettings: [changed], decisions: [decision(day, 'place', 'light')] },
+    });
+    expect(scheduled(room, solve).loosenings).toEqual([]);
+  });
+});
+
+describe('a question about the plan', () => {
+  const asked = { history: { recipes: [...ALL, BALM], readings: [GUMMY] }, weeks: 2 };
+  const ask = (recipeId: string, at: number, what: 'why-not' | 'without') => {
+    const problem = problemOf(asked);
+    const { plans } = scheduled(problem, solve);
+    return {
+      plans,
+      answer: wondered(
+        problem,
+        plans,
+        { headId: 'h', what, slot: 'main', recipeId, day: addDays(from, at) },
+        solve,
+      ),
+    };
+  };
+
+  it('why not on a day that could hold it: what would be worse, and what else would change', () => {
+    const { plans, answer } = ask('balm', 0, 'why-not');
+    expect(answer.possible).toBe(true);
+    expect(
+      mains(answer.plan ?? undefined).some(({ day, recipeId }) => day === from && recipeId === 'balm'),
+    ).toBe(true);
+    expect(answer.plan?.score).toBeGreaterThanOrEqual((plans[0]?.score ?? 0) * 0.99);
+    expect(answer.headline).toContain('Sunday');
+    expect(answer.reasons.length + answer.changes.length).toBeGreaterThan(0);
+  });
+
+  it('why not on a day without time: the minutes that are missing', () => {
+    const { answer } = ask('cream', 1, 'why-not');
+    expect(answer).toMatchObject({ possible: false, plan: null });
+    expect(answer.loosenings.map(({ fix }) => fix.what)).toEqual(['minutes']);
+  });
+
+  it('what if it is left out: a plan without it', () => {
+    const problem = problemOf(asked);
+    const { plans } = scheduled(problem, solve);
+    const [first] = mains(plans[0]);
+    if (!first) throw new Error('there is a wash');
+    const answer = wondered(
+      problem,
+      plans,
+      { headId: 'h', what: 'without', slot: 'main', recipeId: first.recipeId, day: first.day },
+      solve,
+    );
+    expect(
+      mains(answer.plan ?? undefined).some(
+        ({ day, recipeId }) => day === first.day && recipeId === first.recipeId,
+      ),
+    ).toBe(false);
+    expect(answer.changes.length).toBeGreaterThan(0);
+  });
+
+  it('finds the nearest day that could hold it', () => {
+    const problem = problemOf(asked);
+    const found = nearestDay(
+      problem,
+      { headId: 'h', what: 'why-not', slot: 'main', recipeId: 'cream', day: addDays(from, 1) },
+      solve,
+    );
+    // Cream has to soak: Sunday's evening before has passed, and Tuesday has no time.
+    expect(found?.day).toBe(addDays(from, 3));
+  });
+});
+
+describe('two heads and one pair of hands', () => {
+  const heads = (minutes: number) => {
+    const free = [0, 0, 0, minutes, 0, 0, 0];
+    return ['h', 'k'].map((headId) => {
+      const head = testHead({ headId, id: headId, freeMinutes: free });
+      const history = testHistory({
+        recipes: ALL,
+        sessions: KNOWN.map((session) => ({ ...session, headId, id: `${session.id}${headId}` })),
+      });
+      return { head, history, state: estimateHair(head, history, from) };
+    });
+  };
+
+  it('share the hours: what fits one does not fit both', () => {
+    const tight = planProblem(heads(150), EMPTY_KITCHEN, from, 1);
+    const plans = scheduled(tight, solve).plans;
+    expect(plans.flatMap(mains)).toHaveLength(1);
+    expect(checkPlan(tight, plans)).toEqual([]);
+    const wide = planProblem(heads(300), EMPTY_KITCHEN, from, 1);
+    const both = scheduled(wide, solve).plans;
+    expect(both.flatMap(mains)).toHaveLength(2);
+    expect(checkPlan(wide, both)).toEqual([]);
+  });
+
+  it('out of one bowl: the same recipe for both is made once', () => {
+    // Two creams take 113 minutes each, of which 23 make it: 203 together.
+    const problem = planProblem(heads(204), EMPTY_KITCHEN, from, 1);
+    const plans = scheduled(problem, solve, usualOptions(1)).plans;
+    expect(plans.flatMap(mains).map(({ recipeId }) => recipeId)).toEqual(['cream', 'cream']);
+    expect(checkPlan(problem, plans)).toEqual([]);
+  });
+});
+
+it('only strong protein: moisture that must follow is missing, so nothing is forced, and the words say why', () => {
+  const problem = problemOf({ history: { recipes: [STRONG], readings: [GUMMY] } });
+  const { plans, loosenings } = scheduled(problem, solve);
+  expect(mains(plans[0])).toEqual([]);
+  expect(loosenings).toEqual([]);
+  expect(plans[0]?.unmet.length).toBeGreaterThan(0);
+});

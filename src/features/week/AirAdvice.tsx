@@ -1,0 +1,21 @@
+import { airAdvice } from '@/core/hair';
+import { formatDay } from '@/core/measures';
+import type { Beat } from '@/core/planning';
+import { Body } from '@/ui';
+import { useWeather } from './useWeather';
+import { useWeek } from './WeekContext';
+
+/** What the air of its day means for a treatment with much humectant; silent where nothing is known of it. */
+export function AirAdvice({ beat }: { beat: Beat }) {
+  const { today } = useWeek();
+  const weather = useWeather(today);
+  const air = weather?.days.find(({ time }) => time === beat.day);
+  const advice = beat.humectant && air ? airAdvice(air) : null;
+  if (!weather || !advice) return null;
+  return (
+    <Body>
+      {advice}
+      {weather.of === today ? '' : ` (Forecast of ${formatDay(weather.of, 'EEEE')}.)`}
+    </Body>
+  );
+}

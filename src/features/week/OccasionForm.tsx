@@ -1,0 +1,106 @@
+import { useForm, useWatch } from 'react-hook-form';
+import { View } from 'react-native';
+import { OCCASIONS, occasionSchema, type Occasion, type OccasionKind } from '@/core/agenda';
+import type { Head } from '@/core/hair';
+import { addDays, failedBySchema, ok, type CalendarDay, type Result } from '@/core/measures';
+import { Button, Heading, Small } from '@/ui';
+import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { DateField } from './DateField';
+import { OCCASION_LABELS, occasionWords } from './occasionWords';
+
+interface OccasionDraft {
+  readonly what: OccasionKind | null;
+  readonly from: string;
+  readonly to: string;
+  readonly minutes: string;
+  readonly everybody: 'no' | 'yes';
+  readonly note: string;
+}
+
+/** Something that is coming. */
+export function OccasionForm({ head, today }: { head: Head; today: CalendarDay }) {
+  const add = useAddRecords();
+  const blank: OccasionDraft = {
+    what: null,
+    from: addDays(today, 1),
+    to: addDays(today, 1),
+    minutes: '',
+    everybody: 'no',
+    note: '',
+  };
+  const made = (draft: OccasionDraft) => occasionFrom(draft, head);
+  const { control, handleSubmit, formState, reset } = useForm<OccasionDraft>({
+    defaultValues: blank,
+    resolver: resolverOf(made),
+  });
+  const what = useWatch({ control, name: 'what' });
+  const save = handleSubmit((draft) => {
+    const occasion = made(draft);
+    if (!occasion.ok) return;
+    add([occasion.value], `${occasionWords(occasion.value).title}: the plan knows.`);
+    reset(blank);
+  });
+  return (
+    <View className="gap-3 pt-2">
+      <Heading level={2}>What is coming?</Heading>
+      <FormChoice
+        control={control}
+        name="what"
+        label="What"
+        options={OCCASIONS.map((value) => ({ value, label: OCCASION_LABELS[value].label }))}
+      />
+      {what ? <Small>{OCCASION_LABELS[what].note}</Small> : null}
+      <View className="flex-row flex-wrap gap-4">
+        <DateField control={control} name="from" label="From" testID="occasion-from" />
+        <DateField control={control} name="to" label="To, the last day" testID="occasion-to" />
+        {what === 'hours' ? (
+          <FormField
+            control={control}
+            name="minutes"
+            label="Minutes a day"
+            numeric
+            className="w-[130px]"
+            testID="occasion-minutes"
+          />
+        ) : null}
+      </View>
+      <FormChoice
+        control={control}
+        name="everybody"
+        label="For whom"
+        options={[
+          { value: 'no', label: head.name },
+          { value: 'yes', label: 'everybody' },
+        ]}
+      />
+      <FormField control={control} name="note" label="A note, if you like" testID="occasion-note" />
+      <View className="items-start">
+        <Button tone="main" label="Tell the plan" onPress={save} testID="save-occasion" />
+      </View>
+      <NotSavedYet state={formState} />
+    </View>
+  );
+}
+
+function occasionFrom(
+  { what, from, to, minutes, everybody, note }: OccasionDraft,
+  head: Head,
+): Result<Occasion> {
+  const parsed = occasionSchema.safeParse({
+    ...newStamp(),
+    kind: 'occasion',
+    headId: everybody === 'yes' ? null : head.headId,
+    what,
+    from: from.trim(),
+    to: to.trim(),
+    minutes: what === 'hours' && minutes.trim() !== '' ? Number(minutes) : null,
+    note,
+  });
+  if (parsed.success) return ok(parsed.data);
+  return failedBySchema(parsed.error.issues, ({ path, message }) => ({
+    path: path.map(String).join('.'),
+    message: path[0] === 'what' ? 'Choose what is coming.' : message,
+  }));
+}

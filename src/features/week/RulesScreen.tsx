@@ -1,0 +1,178 @@
+import { View } from 'react-native';
+import {
+  LEANINGS,
+  LEANING_MOST,
+  LEANING_WORDS,
+  RULES,
+  RULE_KEYS,
+  type PlanChoices,
+  type Rule,
+} from '@/core/agenda';
+import type { Head } from '@/core/hair';
+import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
+import { HeadPicker } from '../shared/HeadPicker';
+import { WithHead } from '../shared/WithHead';
+import { ruleText, SCHOOL_CHOICES, stepOf } from './ruleWords';
+import { useChoices } from './useChoices';
+import { WeekTabs } from './WeekTabs';
+
+const SORTS = [
+  { sort: 'hard', title: 'What no plan breaks' },
+  { sort: 'wish', title: 'What it tries to keep' },
+  { sort: 'time', title: 'How long things take' },
+] as const;
+
+const LEAN_WORDS: Readonly<Record<number, string>> = {
+  [-2]: 'much less',
+  [-1]: 'less',
+  0: 'usual',
+  1: 'more',
+  2: 'much more',
+};
+
+/** Schools, leanings and rules of the plan, each with its reason, and each to be changed. */
+export function RulesScreen() {
+  return <WithHead>{(head) => <Rules key={head.headId} head={head} />}</WithHead>;
+}
+
+function Rules({ head }: { head: Head }) {
+  const [choices, change] = useChoices(head);
+  const changed = Object.keys(choices.rules).length;
+  return (
+    <Screen
+      before={<WeekTabs here="/week/rules" />}
+      over={head.name}
+      headline={
+        changed === 0
+          ? 'The usual rules'
+          : changed === 1
+            ? 'One rule of your own'
+            : `${changed} rules of your own`
+      }
+      reason="The plan is made of these. Change one, and it is planned anew."
+      side={<Leanings choices={choices} change={change} />}
+    >
+      <HeadPicker />
+      <Heading level={2}>Where makers disagree</Heading>
+      {SCHOOL_CHOICES.map(({ key, label, options }) => (
+        <FieldGroup key={key} label={label}>
+          <Choice<string>
+            label={label}
+            options={options}
+            value={choices[key]}
+            onChange={(value) =>
+              change(
+                { [key]: value },
+                `${label}: ${options.find((each) => each.value === value)?.label ?? value}.`,
+              )
+            }
+          />
+          <Small>{options.find((each) => each.value === choices[key])?.hint ?? ''}</Small>
+        </FieldGroup>
+      ))}
+      {SORTS.map(({ sort, title }) => (
+        <View key={sort} className="gap-3 pt-2">
+          <Heading level={2}>{title}</Heading>
+          {RULE_KEYS.map((key): Rule => RULES[key])
+            .filter((rule) => rule.sort === sort)
+            .map((rule) => (
+              <RuleRow key={rule.id} rule={rule} choices={choices} change={change} />
+            ))}
+        </View>
+      ))}
+    </Screen>
+  );
+}
+
+interface Changing {
+  readonly choices: PlanChoices;
+  readonly change: (changed: Partial<PlanChoices>, said: string) => void;
+}
+
+function RuleRow({ rule, choices, change }: Changing & { readonly rule: Rule }) {
+  const chosen = choices.rules[rule.id];
+  const value = chosen === undefined ? rule.value : chosen;
+  const set = (next: number | null | undefined, said: string) => {
+    const { [rule.id]: _, ...others } = choices.rules;
+    change({ rules: next === undefined ? others : { ...others, [rule.id]: next } }, said);
+  };
+  const step = stepOf(rule);
+  const move = (by: number) => {
+    const next = Math.min(rule.most, Math.max(rule.least, Number(((value ?? rule.value) + by).toFixed(2))));
+    set(next === rule.value ? undefined : next, `${rule.label}: ${ruleText(rule, next)}.`);
+  };
+  return (
+    <View className="gap-1 border-b border-line pb-2" testID={`rule-${rule.id}`}>
+      <View className="flex-row flex-wrap items-center gap-x-3">
+        <View className="min-w-[180px] flex-1">
+          <Strong>{rule.label}</Strong>
+        </View>
+        <Button
+          label="−"
+          hint={`Less: ${rule.label}`}
+          disabled={value === null || value <= rule.least}
+          onPress={() => move(-step)}
+        />
+        <Body className="min-w-[72px] text-center">{value === null ? 'off' : ruleText(rule, value)}</Body>
+        <Button
+          label="+"
+          hint={`More: ${rule.label}`}
+          disabled={value === null || value >= rule.most}
+          onPress={() => move(step)}
+        />
+      </View>
+      <Small>{rule.why}</Small>
+      <View className="flex-row flex-wrap gap-x-4">
+        {rule.canBeOff ? (
+          <Button
+            tone="quiet"
+            label={value === null ? 'Switch on' : 'Switch off'}
+            hint={`${value === null ? 'Switch on' : 'Switch off'}: ${rule.label}`}
+            onPress={() =>
+              set(value === null ? undefined : null, `${rule.label}: ${value === null ? 'on' : 'off'}.`)
+            }
+          />
+        ) : null}
+        {chosen === undefined ? null : (
+          <Button
+            tone="quiet"
+            label={`Back to ${ruleText(rule, rule.value)}`}
+            hint={`Back to the usual: ${rule.label}`}
+            onPress={() => set(undefined, `${rule.label} is as usual.`)}
+          />
+        )}
+      </View>
+    </View>
+  );
+}
+
+function Leanings({ choices, change }: Changing) {
+  return (
+    <View className="gap-4">
+      <Heading level={2}>How you want it</Heading>
+      {LEANINGS.map((leaning) => {
+        const { label, why } = LEANING_WORDS[leaning];
+        return (
+          <FieldGroup key={leaning} label={label} help={why}>
+            <Choice
+              label={label}
+              options={Array.from({ length: 2 * LEANING_MOST + 1 }, (_, index) => index - LEANING_MOST).map(
+                (value) => ({
+                  value,
+                  label: LEAN_WORDS[value] ?? String(value),
+                }),
+              )}
+              value={choices.leanings[leaning]}
+              onChange={(value) =>
+                change(
+                  { leanings: { ...choices.leanings, [leaning]: value } },
+                  `${label}: ${LEAN_WORDS[value] ?? value}.`,
+                )
+              }
+            />
+          </FieldGroup>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,153 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { formatDay } from '@/core/measures';
+import type { OwnPart, TriedRhythm } from '@/core/scheduling';
+import { Body, Button, Choice, Heading, Screen, Small, Strong, useWide } from '@/ui';
+import { askScheduler, Stopped } from '@/workers';
+import { HeadPicker } from '../shared/HeadPicker';
+import type { HeadAnswer } from '../shared/HairAnswer';
+import { minutesText } from '../shared/beatWords';
+import { WithHead } from '../shared/WithHead';
+import { OwnRhythm } from './OwnRhythm';
+import { DaysThread } from './DaysThread';
+import { RHYTHM_LABELS } from './rhythmWords';
+import { WeekTabs } from './WeekTabs';
+
+const WEEKS = 12;
+const HEIGHT = 190;
+/** Wider than the week's: overload has to be seen. */
+const DOMAIN = [-2.2, 2.2] as const;
+
+type Tried =
+  | { readonly step: 'asked' }
+  | { readonly step: 'known'; readonly rhythms: readonly TriedRhythm[] }
+  | { readonly step: 'failed'; readonly text: string };
+
+/** A rhythm lived on the model of her head, beside the plan, without living it. */
+export function TryScreen() {
+  return <WithHead>{(head, answer) => <TryOut key={head.headId} head={head} answer={answer} />}</WithHead>;
+}
+
+function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
+  const wide = useWide();
+  const [tried, setTried] = useState<Tried | null>(null);
+  const [chosen, setChosen] = useState<TriedRhythm['id']>('strong-weekly');
+  const ask = (own: readonly OwnPart[]) => {
+    setTried({ step: 'asked' });
+    askScheduler('rhythms', { ...answer.question, weeks: WEEKS, headId: head.headId, own })
+      .then((rhythms) => setTried({ step: 'known', rhythms }))
+      .catch((error: unknown) =>
+        setTried({
+          step: 'failed',
+          text:
+            error instanceof Stopped
+              ? 'The plan was worked out anew meanwhile: begin again.'
+              : 'This needs the solver, and it could not be loaded.',
+        }),
+      );
+  };
+  const rhythms = tried?.step === 'known' ? tried.rhythms : [];
+  const plan = rhythms.find(({ id }) => id === 'plan');
+  const other = rhythms.find(({ id }) => id === chosen);
+  return (
+    <Screen
+      before={<WeekTabs here="/week/try" />}
+      over={head.name}
+      headline={other && plan ? verdictWords(other, plan) : 'Try a rhythm without living it'}
+      reason="Twelve weeks on the model of this head: what it has learned of your recipes, and what it does not know. It is a model, not your hair."
+    >
+      <HeadPicker />
+      {tried === null ? (
+        <View className="items-start">
+          <Button tone="main" label="Work out twelve weeks" onPress={() => ask([])} testID="try-begin" />
+        </View>
+      ) : null}
+      {tried?.step === 'asked' ? (
+        <View role="status">
+          <Small>Working it out: the plan of twelve weeks, and the rhythms beside it. Some seconds.</Small>
+        </View>
+      ) : null}
+      {tried?.step === 'failed' ? (
+        <View className="items-start gap-2">
+          <Body>{tried.text}</Body>
+          <Button label="Again" onPress={() => ask([])} />
+        </View>
+      ) : null}
+      {plan && other ? (
+        <>
+          <Choice
+            label="Rhythm"
+            options={rhythms
+              .filter(({ id, uses }) => id !== 'plan' && (id !== 'own' || uses > 0))
+              .map(({ id }) => ({ value: id, label: RHYTHM_LABELS[id].label, hint: RHYTHM_LABELS[id].why }))}
+            value={chosen}
+            onChange={setChosen}
+          />
+          <View className={wide ? 'flex-row gap-8' : 'gap-6'}>
+            <RhythmPane rhythm={other} />
+            <RhythmPane rhythm={plan} />
+          </View>
+        </>
+      ) : null}
+      {tried?.step === 'known' ? (
+        <OwnRhythm
+          onTry={(own) => {
+            setChosen('own');
+            ask(own);
+          }}
+        />
+      ) : null}
+    </Screen>
+  );
+}
+
+function RhythmPane({ rhythm }: { rhythm: TriedRhythm }) {
+  const wide = useWide();
+  const { id, daysOutside, daysTooFirm, overloadFrom, brokenFirst, brokenLast, minutes, cost, breaks } =
+    rhythm;
+  const weeks = rhythm.days.length / 7;
+  const text = `${RHYTHM_LABELS[id].label}: expected outside the lane on ${Math.round(daysOutside)} of ${rhythm.days.length} days, too firm on ${Math.round(daysTooFirm)}.`;
+  return (
+    <View className={`gap-2 ${wide ? 'flex-1' : ''}`} testID={`rhythm-${id}`}>
+      <Heading level={2}>{RHYTHM_LABELS[id].label}</Heading>
+      <DaysThread
+        days={rhythm.days.map(({ mean, sd, uses }) => ({ mean, sd, kinds: uses.map(({ kind }) => kind) }))}
+        height={HEIGHT}
+        domain={DOMAIN}
+        label={text}
+      />
+      <Body>
+        Outside the lane on about {Math.round(daysOutside)} of {rhythm.days.length} days, too firm on{' '}
+        {Math.round(daysTooFirm)} of them.
+      </Body>
+      {overloadFrom ? (
+        <Strong>
+          More likely too firm than not from {formatDay(overloadFrom, 'd MMMM')} on: that is overload.
+        </Strong>
+      ) : null}
+      <Body>
+        Broken pieces a day: {brokenFirst.toFixed(1)} at first, {brokenLast.toFixed(1)} at the end.
+      </Body>
+      <Body>
+        {minutesText(Math.round(minutes / weeks))} a week
+        {cost > 0 ? `, about ${(cost / weeks).toFixed(2)} a week` : ''}.
+      </Body>
+      {breaks.map(({ label, times }) => (
+        <Small key={label}>
+          Against “{label}”, {times === 1 ? 'once' : `${times} times`}.
+        </Small>
+      ))}
+    </View>
+  );
+}
+
+function verdictWords(other: TriedRhythm, plan: TriedRhythm): string {
+  const days = Math.round(other.daysOutside - plan.daysOutside);
+  const name = RHYTHM_LABELS[other.id].label;
+  if (other.overloadFrom) return `${name}: too firm from ${formatDay(other.overloadFrom, 'd MMMM')} on`;
+  if (Math.abs(days) < 3) return `${name}: about as good as the plan`;
+  return days > 0
+    ? `${name}: ${days} days more outside the lane`
+    : `${name}: ${-days} days less outside the lane`;
+}

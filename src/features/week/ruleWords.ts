@@ -1,0 +1,99 @@
+import type { PlanChoices, Rule } from '@/core/agenda';
+
+/** "7 days", "40 %", "2 a week" */
+export function ruleText({ unit }: Pick<Rule, 'unit'>, value: number): string {
+  switch (unit) {
+    case 'share':
+      return `${Math.round(100 * value)} %`;
+    case 'days':
+      return value === 1 ? '1 day' : `${value} days`;
+    case 'minutes':
+      return `${value} min`;
+    case 'a week':
+      return `${value} a week`;
+    case 'pieces':
+      return String(value);
+  }
+}
+
+/** What one press changes. */
+export function stepOf({ unit }: Pick<Rule, 'unit'>): number {
+  return unit === 'share' ? 0.05 : unit === 'minutes' ? 5 : 1;
+}
+
+type SchoolKey = 'rhythm' | 'afterProtein' | 'maskOrder' | 'prePoo' | 'leftovers';
+
+interface SchoolChoice {
+  readonly key: SchoolKey;
+  readonly label: string;
+  readonly options: readonly { readonly value: string; readonly label: string; readonly hint: string }[];
+}
+
+type Options<Key extends SchoolKey> = readonly {
+  readonly value: PlanChoices[Key];
+  readonly label: string;
+  readonly hint: string;
+}[];
+
+const school = <Key extends SchoolKey>(key: Key, label: string, options: Options<Key>): SchoolChoice => ({
+  key,
+  label,
+  options,
+});
+
+/** Both sides of what makers disagree on, in a sentence each. */
+export const SCHOOL_CHOICES: readonly SchoolChoice[] = [
+  school('rhythm', 'When protein is due', [
+    {
+      value: 'readings',
+      label: 'by readings',
+      hint: 'The measured state and how it moves decide; dates only remind.',
+    },
+    {
+      value: 'calendar',
+      label: 'by the calendar',
+      hint: 'Dates decide: moisture weekly, protein every few weeks, whatever it feels like.',
+    },
+    {
+      value: 'feel',
+      label: 'by how it feels',
+      hint: 'The state of today decides the next week; nothing is foreseen beyond it.',
+    },
+  ]),
+  school('afterProtein', 'Moisture after a light protein', [
+    {
+      value: 'if-firm',
+      label: 'only if it feels firm',
+      hint: 'Light protein alone is often enough; after a strong one moisture always follows.',
+    },
+    { value: 'always', label: 'always', hint: 'Every protein is followed by moisture on the same day.' },
+  ]),
+  school('maskOrder', 'Where the mask goes', [
+    {
+      value: 'after-shampoo',
+      label: 'after the shampoo',
+      hint: 'On clean, damp hair, where nothing is in its way.',
+    },
+    {
+      value: 'before-shampoo',
+      label: 'before the shampoo',
+      hint: 'On dry hair, washed out with the shampoo; it takes the pre-poo’s place on the day.',
+    },
+  ]),
+  school('prePoo', 'What may go on before the shampoo', [
+    { value: 'oil-only', label: 'oil only', hint: 'Oil slows the water; protein waits for the mask.' },
+    {
+      value: 'any',
+      label: 'protein too',
+      hint: 'A protein-rich pre-poo counts as protein and is spaced like it.',
+    },
+  ]),
+  school('leftovers', 'What is left over', [
+    { value: 'keep', label: 'is kept', hint: 'Portions on the shelf are planned before they spoil.' },
+    {
+      value: 'fresh',
+      label: 'is made fresh',
+      hint: 'Each time is mixed anew; nothing from the shelf is planned.',
+    },
+  ]),
+];

@@ -1,0 +1,37 @@
+import { choicesOf, type PlanChoices } from '@/core/agenda';
+import type { StoredRecord } from '@/core/exchange';
+import type { Head } from '@/core/hair';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useHistory } from '../shared/useHistory';
+
+/** The record that holds what was chosen, with something changed. */
+export function choicesRecord(
+  headId: string,
+  choices: PlanChoices,
+  changed: Partial<PlanChoices>,
+): StoredRecord {
+  const { rules, leanings, rhythm, afterProtein, maskOrder, prePoo, leftovers } = { ...choices, ...changed };
+  return {
+    ...newStamp(),
+    kind: 'plan-settings',
+    headId,
+    rules,
+    leanings,
+    rhythm,
+    afterProtein,
+    maskOrder,
+    prePoo,
+    leftovers,
+  };
+}
+
+/** What is in force for a head, and how to change it. */
+export function useChoices({
+  headId,
+}: Pick<Head, 'headId'>): readonly [PlanChoices, (changed: Partial<PlanChoices>, said: string) => void] {
+  const history = useHistory(headId);
+  const add = useAddRecords();
+  const choices = choicesOf(history.planSettings, headId);
+  return [choices, (changed, said) => add([choicesRecord(headId, choices, changed)], said)];
+}
