@@ -6,6 +6,7 @@ const agreedBeatSchema = z.strictObject({
   day: calendarDaySchema,
   slot: z.enum(SLOTS),
   recipeId: z.string(),
+  overnight: z.boolean(),
 });
 /** A beat of a plan that was agreed. */
 export type AgreedBeat = z.infer<typeof agreedBeatSchema>;

@@ -18,8 +18,8 @@ export {
 export { decisionSchema, PLAIN_WASH_ID, type Decision, type Slot } from './decision';
 export {
   FIXED_RULES,
-  LATELY_DAYS,
   LEANING_WORDS,
+  overdueFactor,
   RHYTHMS,
   RULE_KEYS,
   RULES,

@@ -226,29 +226,32 @@ export const RHYTHMS: Readonly<
     { readonly lane: number; readonly overdue: number; readonly laneDays: number }
   >
 > = {
-  // What is measured decides, and a date only reminds; where nothing was measured lately, dates are all there is.
+  // What is measured decides, and a date only reminds.
   readings: { lane: 1, overdue: 0.3, laneDays: Infinity },
   calendar: { lane: 0.15, overdue: 3, laneDays: Infinity },
   // How it feels today says something of the next days and little of next month.
   feel: { lane: 1, overdue: 1, laneDays: 7 },
 };
 
-/** A reading counts as lately for so many days. */
-export const LATELY_DAYS = 14;
+/** So many days ahead a reading says something; beyond them dates are all there is. */
+const LATELY_DAYS = 14;
 
-/** @param isRead whether there is a reading of the last {@link LATELY_DAYS} days */
-export function weightsInForce(
-  { leanings, rhythm }: Pick<PlanChoices, 'leanings' | 'rhythm'>,
-  isRead: boolean,
-): WeightValues {
-  const { lane, overdue: asRead } = RHYTHMS[rhythm];
-  const overdue = isRead ? asRead : Math.max(1, asRead);
+/**
+ * How much a day overdue counts under a school of rhythm.
+ * @param sinceReading days from the last reading to that day
+ */
+export function overdueFactor(rhythm: PlanChoices['rhythm'], sinceReading: number): number {
+  const { overdue } = RHYTHMS[rhythm];
+  return sinceReading <= LATELY_DAYS ? overdue : Math.max(1, overdue);
+}
+
+export function weightsInForce({ leanings, rhythm }: Pick<PlanChoices, 'leanings' | 'rhythm'>): WeightValues {
+  const { lane } = RHYTHMS[rhythm];
   const schools: Partial<Record<WeightKey, number>> = {
     outOfLane: lane,
     overload: lane,
     breakage: lane,
     porosity: lane,
-    overdue,
   };
   return Object.fromEntries(
     Object.entries(WEIGHTS).map(([key, { value }]) => {

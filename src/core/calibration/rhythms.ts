@@ -128,7 +128,7 @@ function byPlanner(
     const state = knowing ? withTruth(estimated, life.seeded.virtual, from) : estimated;
     const problem = planProblem([{ head, history, state, agreed }], kitchen, from, PLAN_WEEKS);
     const beats = scheduled(problem, solve, { seconds: 4, gap: 0.01 }).drafts[0] ?? [];
-    agreed = beats.map(({ day, slot, recipeId }) => ({ day, slot, recipeId }));
+    agreed = beats.map(({ day, slot, recipeId, overnight }) => ({ day, slot, recipeId, overnight }));
     return beats.filter(({ day }) => daysBetween(from, day) < 7);
   };
 }

@@ -41,7 +41,7 @@ export {
   canPrePoo,
   countsFor,
   dayFactor,
-  isOverdueable,
+  overdueWeight,
   lastUse,
   LOOK_BEYOND_DAYS,
   LOOK_EVERY,

@@ -88,6 +88,8 @@ export interface HeadProblem {
   readonly signals: Readonly<Record<SignalId, SignalState>>;
   /** The day of which `signals` speaks; not after the plan's first. */
   readonly asOf: CalendarDay;
+  /** Null where nothing was ever read. */
+  readonly lastReading: CalendarDay | null;
   readonly past: readonly PastUse[];
   /** Days on which a recipe was used for the first time, of the last weeks. */
   readonly firstUses: readonly CalendarDay[];

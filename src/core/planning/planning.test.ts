@@ -1,4 +1,13 @@
-import { LEANINGS, RULES, RULE_KEYS, USUAL_CHOICES, WEIGHTS, rulesInForce, weightsInForce } from '../agenda';
+import {
+  overdueFactor,
+  LEANINGS,
+  RULES,
+  RULE_KEYS,
+  USUAL_CHOICES,
+  WEIGHTS,
+  rulesInForce,
+  weightsInForce,
+} from '../agenda';
 import { addDays } from '../measures';
 import { GUMMY, FROM as from, KNOWN, problemOf, testSession, STAMP } from '../testing';
 import { searched } from '../scheduling';
@@ -54,24 +63,20 @@ describe('the rules', () => {
     });
   });
 
-  it('weigh dates more where nothing was read lately, and most where the calendar decides', () => {
-    const overdue = (rhythm: 'readings' | 'calendar', isRead: boolean) =>
-      weightsInForce({ ...USUAL_CHOICES, rhythm }, isRead).overdue;
-    expect(overdue('readings', true)).toBeLessThan(overdue('readings', false));
-    expect(overdue('readings', false)).toBeLessThan(overdue('calendar', true));
-    expect(overdue('calendar', false)).toBe(overdue('calendar', true));
+  it('count a date more where nothing was read lately, and most where the calendar decides', () => {
+    expect(overdueFactor('readings', 3)).toBeLessThan(overdueFactor('readings', 15));
+    expect(overdueFactor('readings', Infinity)).toBe(1);
+    expect(overdueFactor('calendar', 3)).toBeGreaterThan(1);
+    expect(overdueFactor('calendar', 30)).toBe(overdueFactor('calendar', 3));
   });
 
   it('lean as she says: more of one raises what it names and nothing else', () => {
     for (const leaning of LEANINGS) {
-      const leaned = weightsInForce(
-        {
-          rhythm: 'readings',
-          leanings: { ...USUAL_CHOICES.leanings, [leaning]: 1 },
-        },
-        true,
-      );
-      const usual = weightsInForce(USUAL_CHOICES, true);
+      const leaned = weightsInForce({
+        rhythm: 'readings',
+        leanings: { ...USUAL_CHOICES.leanings, [leaning]: 1 },
+      });
+      const usual = weightsInForce(USUAL_CHOICES);
       const raised = Object.entries(leaned).filter(
         ([key, value]) => value !== usual[key as keyof typeof WEIGHTS],
       );

@@ -2,7 +2,6 @@ import {
   type AgreedBeat,
   challengeState,
   choicesOf,
-  LATELY_DAYS,
   PLAIN_WASH_ID,
   rulesInForce,
   weightsInForce,
@@ -103,7 +102,8 @@ function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, 
     agreed,
     choices,
     rules,
-    weights: weightsInForce(choices, isReadLately(history, from)),
+    weights: weightsInForce(choices),
+    lastReading: lastReadingOf(history, from),
     signals: state.signals,
     asOf: state.asOf,
     past: past.filter(({ day }) => day > addDays(from, -REMEMBERED_DAYS)),
@@ -124,8 +124,9 @@ function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, 
   };
 }
 
-function isReadLately({ readings }: HeadHistory, from: CalendarDay): boolean {
-  return readings.some(({ day }) => day > addDays(from, -LATELY_DAYS));
+function lastReadingOf({ readings }: HeadHistory, from: CalendarDay): CalendarDay | null {
+  const days = readings.map(({ day }) => day).filter((day) => day <= from);
+  return days.length === 0 ? null : days.reduce((last, day) => (day > last ? day : last));
 }
 
 /** What each session was, by the version that it used; none where nothing is known of that version any more. */

@@ -1,4 +1,12 @@
-import { PLAIN_WASH_ID, RHYTHMS, WEIGHTS, isOn, type RuleKey, type WeightKey } from '../agenda';
+import {
+  PLAIN_WASH_ID,
+  RHYTHMS,
+  WEIGHTS,
+  isOn,
+  type RuleKey,
+  type WeightKey,
+  overdueFactor,
+} from '../agenda';
 import { addDays, daysBetween, sum, type CalendarDay } from '../measures';
 import type { SignalId } from '../readings';
 import { minutesOf, moving, washWindow, type Draft } from './draft';
@@ -158,9 +166,15 @@ export function cadences(head: HeadProblem): Cadence[] {
   });
 }
 
-/** Days of the plan, by place, on which a cadence can be overdue: not while a style or a stretch without wash forbids it. */
-export function isOverdueable(head: HeadProblem, from: CalendarDay, at: number): boolean {
-  return washWindow(head, addDays(from, at)) === undefined;
+/**
+ * How much a day counts on which something is overdue: by her school and by how long ago something was read; nothing while a
+ * style or a stretch without wash forbids it.
+ */
+export function overdueWeight(head: HeadProblem, from: CalendarDay, at: number): number {
+  const day = addDays(from, at);
+  if (washWindow(head, day) !== undefined) return 0;
+  const { lastReading, choices } = head;
+  return overdueFactor(choices.rhythm, lastReading === null ? Infinity : daysBetween(lastReading, day));
 }
 
 function overdueDays(
@@ -179,7 +193,7 @@ function overdueDays(
   let days = 0;
   for (let at = 0; at < end; at++) {
     if (on.has(at)) last = at;
-    if (at >= start && at - last >= within && isOverdueable(head, from, at)) days++;
+    if (at >= start && at - last >= within) days += overdueWeight(head, from, at);
   }
   return days;
 }

@@ -51,7 +51,7 @@ export function agreedOf(plan: Plan): AgreedBeat[] {
   return plan.days.flatMap(({ beats }) =>
     beats
       .filter(({ slot }) => slot === 'main' || slot === 'pre-poo' || slot === 'follow-up')
-      .map(({ day, slot, recipeId }) => ({ day, slot, recipeId })),
+      .map(({ day, slot, recipeId, overnight }) => ({ day, slot, recipeId, overnight })),
   );
 }
 

@@ -29,6 +29,7 @@ export function weekSearch(problem: PlanProblem): Draft[][] {
     const allMains = placementsOf(problem, index).filter(({ slot }) => slot === 'main');
     const search = new HeadSearch(problem, index, plans, allMains);
     search.placeDecided();
+    search.placeAgreed();
     for (let week = 0; week < problem.weeks; week++) search.fillWeek(week);
     plans[index] = search.drafts;
   });
@@ -40,6 +41,8 @@ const REACH_DAYS = 60;
 
 class HeadSearch {
   drafts: Draft[] = [];
+  /** Weeks that were agreed already. */
+  private agreedWeeks = 0;
   private readonly head: HeadProblem;
 
   constructor(
@@ -71,7 +74,27 @@ class HeadSearch {
     }
   }
 
+  /** What was agreed before stands as it is where it still keeps every rule: what she saw last is what she sees first. */
+  placeAgreed(): void {
+    const { from, weeks } = this.problem;
+    const agreed = this.head.agreed.flatMap(({ day, slot, recipeId, overnight }): Draft[] => {
+      const treatment = this.head.treatments.find((known) => known.recipeId === recipeId);
+      const at = daysBetween(from, day);
+      if (!treatment || at < 0 || at >= 7 * weeks) return [];
+      return [{ day, treatment, recipeId, slot, overnight, batchId: null }];
+    });
+    if (agreed.length === 0 || this.drafts.length > 0) return;
+    const fromShelf = agreed.reduce<Draft[]>(
+      (kept, draft) => [...kept, { ...draft, batchId: this.readyBatch(draft, kept) }],
+      [],
+    );
+    if (!this.isAllowed(fromShelf, fromShelf)) return;
+    this.drafts = fromShelf;
+    this.agreedWeeks = Math.ceil((1 + Math.max(...fromShelf.map(({ day }) => daysBetween(from, day)))) / 7);
+  }
+
   fillWeek(week: number): void {
+    if (week < this.agreedWeeks) return;
     const span = { start: 7 * week, end: 7 * week + 7 };
     const inWeek = this.mains.filter(({ at }) => at >= span.start && at < span.end);
     const cost = (drafts: readonly Draft[]) =>

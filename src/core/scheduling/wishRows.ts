@@ -4,7 +4,7 @@ import {
   cadences,
   canPrePoo,
   countsFor,
-  isOverdueable,
+  overdueWeight,
   lastUse,
   spanOf,
   styleWants,
@@ -53,12 +53,13 @@ function overdueRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   for (const { rule, within, counts } of cadences(head)) {
     const last = lastUse(head.past, counts, problem.from);
     for (let at = Math.max(0, last + within); at < days; at++) {
-      if (!isOverdueable(head, problem.from, at)) continue;
+      const weight = overdueWeight(head, problem.from, at);
+      if (weight === 0) continue;
       const uses = part.placements.filter(
         (placement) => placement.at <= at && placement.at > at - within && counts(placement.treatment),
       );
       const name = `o${index}${rule}${at}`;
-      rows.cost(name, head.weights.overdue);
+      rows.cost(name, weight * head.weights.overdue);
       rows.row([{ name, factor: 1 }, ...terms(uses)], '>=', 1);
     }
   }
