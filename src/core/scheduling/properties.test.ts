@@ -1,0 +1,143 @@
+import fc from 'fast-check';
+import loadHighs from 'highs';
+import type { Decision, Occasion, PlanSettings } from '../agenda';
+import { RULE_KEYS, RULES, USUAL_CHOICES } from '../agenda';
+import { addDays } from '../measures';
+import { checkPlan, scoreOf } from '../planning';
+import { solverFrom, type SolveProgramme } from '../programme';
+import { ALL, BALM, FROM as from, KNOWN, problemOf, STAMP, strands, testSession } from '../testing';
+import { scheduled, searched } from '.';
+import { weekProgramme } from './weekProgramme';
+
+let solve: SolveProgramme;
+beforeAll(async () => {
+  solve = solverFrom(await loadHighs());
+});
+
+const day = (min: number, max: number) => fc.integer({ min, max }).map((offset) => addDays(from, offset));
+const occasion: fc.Arbitrary<Occasion> = fc
+  .record({
+    what: fc.constantFrom('style' as const, 'no-wash' as const, 'look-good' as const, 'hours' as const),
+    first: fc.integer({ min: -3, max: 12 }),
+    length: fc.integer({ min: 0, max: 6 }),
+    minutes: fc.constantFrom(0, 60, 300),
+    id: fc.integer({ min: 0, max: 1_000_000 }),
+  })
+  .map(({ what, first, length, minutes, id }) => ({
+    ...STAMP,
+    kind: 'occasion',
+    id: `o${id}`,
+    headId: null,
+    what,
+    from: addDays(from, first),
+    to: addDays(from, first + length),
+    minutes: what === 'hours' ? minutes : null,
+    note: '',
+  }));
+const avoided: fc.Arbitrary<Decision> = day(0, 13).map((on) => ({
+  ...STAMP,
+  kind: 'decision',
+  id: `avoid-${on}`,
+  headId: 'h',
+  day: on,
+  slot: 'main',
+  what: 'avoid',
+  recipeId: null,
+}));
+const settings: fc.Arbitrary<PlanSettings> = fc
+  .record({
+    rhythm: fc.constantFrom('readings' as const, 'calendar' as const, 'feel' as const),
+    afterProtein: fc.constantFrom('if-firm' as const, 'always' as const),
+    maskOrder: fc.constantFrom('after-shampoo' as const, 'before-shampoo' as const),
+    prePoo: fc.constantFrom('oil-only' as const, 'any' as const),
+    rules: fc.dictionary(
+      fc.constantFrom(...RULE_KEYS.map((key) => RULES[key].id)),
+      fc.option(fc.integer({ min: 1, max: 10 }), { nil: null }),
+      { maxKeys: 3 },
+    ),
+  })
+  .map((chosen) => ({ ...STAMP, ...USUAL_CHOICES, ...chosen, kind: 'plan-settings', id: 's', headId: 'h' }));
+
+const asked = fc.record({
+  sessions: fc.array(
+    fc
+      .tuple(fc.constantFrom('strong', 'light', 'cream', 'balm', 'oil'), day(-30, 0))
+      .map(([id, on]) => testSession(id, on)),
+    { maxLength: 6 },
+  ),
+  freeMinutes: fc.array(fc.constantFrom(0, 100, 150, 240), { minLength: 7, maxLength: 7 }),
+  nights: fc.array(fc.boolean(), { minLength: 7, maxLength: 7 }),
+  child: fc.boolean(),
+  stretchedMm: fc.integer({ min: 62, max: 96 }),
+  occasions: fc.array(occasion, { maxLength: 3 }),
+  decisions: fc.uniqueArray(avoided, { maxLength: 3, selector: ({ id }) => id }),
+  planSettings: fc.option(settings, { nil: null }),
+  known: fc.boolean(),
+});
+
+type Asked = typeof asked extends fc.Arbitrary<infer Value> ? Value : never;
+
+const problemFrom = ({ freeMinutes, nights, child, stretchedMm, planSettings, known, ...history }: Asked) =>
+  problemOf({
+    head: { freeMinutes, nights, child },
+    weeks: 2,
+    history: {
+      ...history,
+      recipes: [...ALL, BALM],
+      sessions: known ? [...KNOWN, ...history.sessions] : history.sessions,
+      readings: [strands(stretchedMm, Math.min(stretchedMm, 64))],
+      planSettings: planSettings ? [planSettings] : [],
+    },
+  });
+
+describe('whatever the head, its days, its schools and its past', () => {
+  it('the programme and the search keep every hard rule', () => {
+    fc.assert(
+      fc.property(asked, (question) => {
+        const problem = problemFrom(question);
+        expect(checkPlan(problem, searched(problem).plans)).toEqual([]);
+        const { plans, loosenings } = scheduled(problem, solve, { seconds: 5, gap: 0.01 });
+        expect(loosenings).toEqual([]);
+        expect(checkPlan(problem, plans)).toEqual([]);
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('the same question has the same plan, and its score is the sum of its parts', () => {
+    fc.assert(
+      fc.property(asked, (question) => {
+        const answer = () => scheduled(problemFrom(question), solve, { seconds: 5, gap: 0.01 }).plans[0];
+        const plan = answer();
+        expect(answer()).toEqual(plan);
+        expect(plan && scoreOf(plan.parts)).toBeCloseTo(plan?.score ?? NaN, 9);
+      }),
+      { numRuns: 8 },
+    );
+  });
+
+  it('switching a rule off never makes the best plan worse', () => {
+    const hard = RULE_KEYS.map((key) => RULES[key]).filter(
+      ({ sort, canBeOff }) => sort === 'hard' && canBeOff,
+    );
+    fc.assert(
+      fc.property(asked, fc.constantFrom(...hard), (question, rule) => {
+        const best = (rules: PlanSettings['rules']) => {
+          const planSettings = {
+            ...STAMP,
+            ...USUAL_CHOICES,
+            ...question.planSettings,
+            kind: 'plan-settings' as const,
+            id: 's',
+            headId: 'h',
+            rules,
+          };
+          const programme = weekProgramme(problemFrom({ ...question, planSettings })).rows.programme();
+          return solve(programme, { seconds: 20, gap: 1e-6 }).objective;
+        };
+        expect(best({ [rule.id]: null })).toBeLessThanOrEqual(best({}) + 1e-4);
+      }),
+      { numRuns: 12 },
+    );
+  });
+});
