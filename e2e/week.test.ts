@@ -245,12 +245,14 @@ describe('the plan on a wide screen', () => {
     await weekOf(browser);
     await browser.press('Twelve weeks');
     await browser.sees('Looking for a better plan');
+    await browser.press('Take this one');
+    await browser.sees('Taken before the solver was done');
     await browser.driver.wait(
       async () => (await browser.driver.findElements(By.css('[role="row"]'))).length >= 13,
       30_000,
     );
-    await solved(browser);
     await browser.press('Four weeks');
+    await solved(browser);
     await browser.driver.wait(
       async () => (await browser.driver.findElements(By.css('[role="row"]'))).length === 5,
       30_000,

@@ -49,6 +49,8 @@ export interface HairAnswer {
   readonly search: { readonly gap: number } | null;
   /** Takes the plan that stands, and looks no further. */
   readonly stopSearch: () => void;
+  /** She took the plan before the solver was done. */
+  readonly taken: boolean;
   readonly weeks: number;
   readonly lookAhead: (weeks: number) => void;
 }
@@ -102,6 +104,7 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
   const [computed, setComputed] = useState<Computed | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const [search, setSearch] = useState<{ gap: number } | null>(null);
+  const [taken, setTaken] = useState(false);
   const states = useRef(new Map<string, KnownState>());
   // A plan that is agreed is no reason to plan again.
   const lastAgreed = useRef<Agreed>(agreed);
@@ -118,11 +121,12 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
       const plan = plans.find(({ headId }) => headId === head.headId);
       const state = question.heads.find((each) => each.head.headId === head.headId)?.state;
       if (!current || !plan || !state) return;
-      shown.current = head.headId;
+      shown.current = `${head.headId}/${weeks}`;
       setComputed({ asked, state, plan, plans, question, loosenings });
       setFailure(null);
     };
     const compute = async () => {
+      setTaken(false);
       const question: PlanQuestion = {
         heads: await Promise.all(
           heads.map(async (each) => ({
@@ -140,11 +144,14 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
       };
       if (!current) return;
       // With a plan on screen the better one is waited for; without one anything is better than nothing.
-      const first = shown.current === head.headId ? null : await askPlanner('firstPlan', question);
+      const isShown = shown.current === `${head.headId}/${weeks}`;
+      const first = isShown ? null : await askPlanner('firstPlan', question);
       if (first) show(question, first);
       if (!current) return;
       const best = await solvedPlan(question, (gap) => current && setSearch({ gap })).catch(async (error) => {
-        if (error instanceof Stopped) throw error;
+        // Given up because something newer is asked, it wants no answer; given up by her, the search's will do.
+        if (error instanceof Stopped && !current) throw error;
+        if (error instanceof Stopped) setTaken(true);
         return first ?? (await askPlanner('firstPlan', question));
       });
       if (!current) return;
@@ -171,8 +178,8 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
     computed?.asked.weeks !== weeks;
   const stopSearch = useCallback(() => stopScheduler(), []);
   const value = useMemo(
-    () => ({ today, answer, pending, failure, search, stopSearch, weeks, lookAhead: setWeeks }),
-    [today, answer, pending, failure, search, stopSearch, weeks],
+    () => ({ today, answer, pending, failure, search, stopSearch, taken, weeks, lookAhead: setWeeks }),
+    [today, answer, pending, failure, search, stopSearch, taken, weeks],
   );
   return <HairAnswerContext.Provider value={value}>{children}</HairAnswerContext.Provider>;
 }

@@ -8,7 +8,7 @@ import { useWeek } from './WeekContext';
 /** How good the plan is, and whether a better one is looked for. */
 export function PlanStatus() {
   const { plan } = useWeek();
-  const { search, stopSearch, pending } = useHairAnswer();
+  const { search, stopSearch, pending, taken } = useHairAnswer();
   if (search) {
     const found = Number.isFinite(search.gap)
       ? `at most ${percentText(search.gap)} from the best there is`
@@ -22,12 +22,13 @@ export function PlanStatus() {
   }
   return (
     <View role="status">
-      <Small>{pending ? 'Working it out again.' : qualityWords(plan)}</Small>
+      <Small>{pending ? 'Working it out again.' : qualityWords(plan, taken)}</Small>
     </View>
   );
 }
 
-function qualityWords({ planner, gap }: { planner: string; gap: number | null }): string {
+function qualityWords({ planner, gap }: { planner: string; gap: number | null }, taken: boolean): string {
+  if (planner === 'week-search' && taken) return 'Taken before the solver was done: a better plan may exist.';
   if (planner === 'week-search')
     return 'Planned by the simple search: the solver could not be loaded, so a better plan may exist.';
   if (gap === null) return 'The best plan that keeps what you decided.';
