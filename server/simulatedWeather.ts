@@ -1,4 +1,5 @@
 import { randomLcg, randomNormal } from 'd3-random';
+import { scattered } from '../src/core/measures';
 
 /** One day as a forecast tells it. */
 export interface WeatherDay {
@@ -40,10 +41,3 @@ export function simulatedWeather(from: string, days: number): WeatherDay[] {
 }
 
 const rounded = (value: number) => Math.round(10 * value) / 10;
-
-/** Neighbouring days far apart: a linear generator begun with neighbours draws alike (mixing steps of MurmurHash3). */
-function scattered(number: number): number {
-  let mixed = Math.imul(number ^ 0x9e37_79b9, 0x85eb_ca6b);
-  mixed = Math.imul(mixed ^ (mixed >>> 13), 0xc2b2_ae35);
-  return ((mixed ^ (mixed >>> 16)) >>> 0) / 2 ** 32;
-}

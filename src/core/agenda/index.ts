@@ -15,7 +15,15 @@ export {
   type ChallengeState,
   type ChallengeWeek,
 } from './challenge';
-export { decisionSchema, PLAIN_WASH_ID, type Decision, type Slot } from './decision';
+export {
+  decisionSchema,
+  isAvoided,
+  isSmall,
+  placedBy,
+  PLAIN_WASH_ID,
+  type Decision,
+  type Slot,
+} from './decision';
 export {
   FIXED_RULES,
   LEANING_WORDS,

@@ -6,7 +6,7 @@ import ical, {
 } from 'ical-generator';
 import { PLAIN_WASH_ID, type CalendarEntry } from '../agenda';
 import type { Head } from '../hair';
-import { addDays, daysBetween, sum, weekdayOf, type CalendarDay, type Instant } from '../measures';
+import { addDays, daysBetween, sum, weekdayOf, type CalendarDay, type Instant, textHash } from '../measures';
 import { type Beat, type Plan, type PrepTask } from '../planning';
 
 /** A calendar file, and what has to be remembered for the next one. */
@@ -83,13 +83,8 @@ function saidBy({ day, startMinute, minutes, summary, description }: Event): str
   return checkSum(JSON.stringify([day, startMinute, minutes, summary, description]));
 }
 
-/** FNV-1a, 32 bits (Fowler, Noll, Vo): enough to see that a text is another one. */
-function checkSum(text: string): string {
-  let hash = 0x811c_9dc5;
-  for (let index = 0; index < text.length; index++)
-    hash = Math.imul(hash ^ text.charCodeAt(index), 0x0100_0193);
-  return (hash >>> 0).toString(16);
-}
+/** Enough to see that a text is another one. */
+const checkSum = (text: string) => textHash(text).toString(16);
 
 function freeUid(wish: string, taken: ReadonlySet<string>): string {
   for (let count = 1; ; count++) {

@@ -1,7 +1,7 @@
 import { randomInt, randomLcg, randomUniform } from 'd3-random';
 import { classifyVersion, type Verdict } from '../classification';
 import { headSchema, type Head } from '../hair';
-import { calendarDay, invariant } from '../measures';
+import { calendarDay, invariant, scattered } from '../measures';
 import type { PantryItem } from '../pantry';
 import { type Kitchen } from '../planning';
 import { CATALOGUE_LARDER, type RecipeVersion } from '../recipes';
@@ -63,13 +63,6 @@ function shuffled<T>(random: () => number, list: readonly T[]): T[] {
     .map((each) => ({ each, key: random() }))
     .sort((a, b) => a.key - b.key)
     .map(({ each }) => each);
-}
-
-/** Neighbouring numbers far apart, 0 to 1: a linear generator begun with neighbours draws alike (mixing steps of MurmurHash3). */
-function scattered(seed: number): number {
-  let mixed = Math.imul(seed ^ 0x9e37_79b9, 0x85eb_ca6b);
-  mixed = Math.imul(mixed ^ (mixed >>> 13), 0xc2b2_ae35);
-  return ((mixed ^ (mixed >>> 16)) >>> 0) / 2 ** 32;
 }
 
 /** A head, its hidden truth and what stands in its kitchen; the same seed is the same head. */

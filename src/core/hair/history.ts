@@ -1,6 +1,6 @@
 import type { Challenge, Decision, Occasion, PlanSettings } from '../agenda';
 import type { HeadEvent, Reading } from '../readings';
-import type { Larder, RecipeVersion } from '../recipes';
+import { CATALOGUE_LARDER, type Larder, type RecipeVersion } from '../recipes';
 import type { PatchTest } from '../safety';
 import type { Session } from '../sessions';
 import type { Trial, TrialWash } from '../trials';
@@ -23,3 +23,19 @@ export interface HeadHistory {
   readonly planSettings: readonly PlanSettings[];
   readonly challenges: readonly Challenge[];
 }
+
+/** Nothing is known yet. */
+export const EMPTY_HISTORY: HeadHistory = {
+  recipes: [],
+  larder: CATALOGUE_LARDER,
+  patchTests: [],
+  readings: [],
+  sessions: [],
+  events: [],
+  trials: [],
+  trialWashes: [],
+  decisions: [],
+  occasions: [],
+  planSettings: [],
+  challenges: [],
+};

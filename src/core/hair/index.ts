@@ -27,7 +27,7 @@ export {
   type SignalModel,
 } from './signals';
 export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
-export type { HeadHistory } from './history';
+export { EMPTY_HISTORY, type HeadHistory } from './history';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';
 export { airAdvice, forecastSchema, type AirDay } from './air';
 export { placeInWords } from './placeInWords';

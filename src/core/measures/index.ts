@@ -22,6 +22,7 @@ export {
   type UnitKind,
   type View,
 } from './units';
+export { scattered, textHash } from './hash';
 export { countingIds, idSchema, type IdSource } from './ids';
 export { formatInstant, instantSchema, type Instant } from './instant';
 export { inOrder, liveRecords, recordBaseSchema, withdrawalSchema, type Withdrawal } from './record';

@@ -1,4 +1,4 @@
-import { PLAIN_WASH_ID, RULES, type RuleKey } from '../agenda';
+import { isSmall, PLAIN_WASH_ID, RULES, type RuleKey } from '../agenda';
 import { laneProbabilities, SIGNALS } from '../hair';
 import { addDays, daysBetween, sum, type CalendarDay } from '../measures';
 import {
@@ -7,6 +7,7 @@ import {
   minutesOf,
   needsEvening,
   sharedMinutesOn,
+  takesNoStrong,
   washWindow,
   type Draft,
 } from './draft';
@@ -129,7 +130,7 @@ function mainBreaches(
     near(({ isMain }) => isMain, 'washGap'),
     firms ? near((use) => use.firms, 'lightProteinGap') : ['', false],
     strong ? near((use) => use.strong, 'strongProteinGap') : ['', false],
-    ['no-strong-protein', strong && (head.head.child || head.head.proteinSensitive)],
+    ['no-strong-protein', strong && takesNoStrong(head)],
     [RULES.patchTest.id, day < treatment.allowedFrom, daysBetween(day, treatment.allowedFrom)],
     [RULES.firmHold.id, firms && tooFirmFor(head, beats, day)],
     [
@@ -192,12 +193,10 @@ function tooFirmFor(head: HeadProblem, beats: readonly Standing[], day: Calendar
 export function chanceTooFirm(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): number {
   const placed = beats.flatMap((beat) => {
     const treatment = treatmentOf(head, beat.recipeId);
-    return beat.day < day && treatment && MOVES.has(beat.slot) ? [{ day: beat.day, treatment }] : [];
+    return beat.day < day && treatment && !isSmall(beat) ? [{ day: beat.day, treatment }] : [];
   });
   return laneProbabilities(forecastOn(head, 'firmness', placed, day), SIGNALS.firmness.lane).above;
 }
-
-const MOVES: ReadonlySet<Standing['slot']> = new Set<Standing['slot']>(['main', 'pre-poo', 'follow-up']);
 
 /** Whether one more on `day` makes too many in any seven days in a row. */
 function tooMany(most: number | null, day: CalendarDay, others: readonly CalendarDay[]): boolean {
@@ -299,7 +298,7 @@ function minutesOfBeats(head: HeadProblem, beats: readonly Standing[]): number {
   return sum(
     beats.map((beat) => {
       const treatment = treatmentOf(head, beat.recipeId);
-      return treatment && MOVES.has(beat.slot)
+      return treatment && !isSmall(beat)
         ? minutesOf(head, { ...beat, treatment } satisfies Omit<Draft, 'day'>)
         : 0;
     }),

@@ -1,4 +1,4 @@
-import { isOn, type Slot } from '../agenda';
+import { isOn, isSmall, type Slot } from '../agenda';
 import { sum, weekdayOf, type CalendarDay } from '../measures';
 import type { Placed } from './forecast';
 import type { HeadProblem, PlanProblem, Treatment } from './plan';
@@ -12,11 +12,31 @@ export interface Draft extends Placed {
   readonly batchId: string | null;
 }
 
-/** Slots that move the forecast; the small beats between washes are too small for it. */
-const MOVING: ReadonlySet<Slot> = new Set<Slot>(['main', 'pre-poo', 'follow-up']);
+/** A beat that is made anew. */
+export function draftOf(day: CalendarDay, treatment: Treatment, slot: Slot, overnight = false): Draft {
+  return { day, treatment, recipeId: treatment.recipeId, slot, overnight, batchId: null };
+}
 
+/**
+ * The same beat with a portion of the first batch that is good and not used up.
+ * @param usedBy what takes portions already
+ */
+export function withPortion(draft: Draft, usedBy: readonly Draft[] = []): Draft {
+  const ready = draft.treatment.batches.find(
+    ({ batchId, portions, useBy }) =>
+      useBy >= draft.day && usedBy.filter((other) => other.batchId === batchId).length < portions,
+  );
+  return { ...draft, batchId: ready?.batchId ?? null };
+}
+
+/** Those that move the forecast; the small beats between washes are too small for it. */
 export function moving(drafts: readonly Draft[]): Draft[] {
-  return drafts.filter(({ slot }) => MOVING.has(slot));
+  return drafts.filter((draft) => !isSmall(draft));
+}
+
+/** A child’s hair and protein-sensitive hair get no strong protein. */
+export function takesNoStrong({ head }: Pick<HeadProblem, 'head'>): boolean {
+  return head.child || head.proteinSensitive;
 }
 
 /** Her minutes for a beat. What works overnight costs only its putting on, and a portion from the shelf no making. */

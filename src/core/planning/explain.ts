@@ -1,9 +1,9 @@
-import { PLAIN_WASH_ID, RULES } from '../agenda';
+import { PLAIN_WASH_ID, placedBy, RULES } from '../agenda';
 import { laneProbabilities, placeInWords, SIGNALS } from '../hair';
 import { addDays, dayRange, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
 import { duesOf } from './dues';
-import { breachesOf, chanceTooFirm, type Standing } from './checkPlan';
-import { freeMinutesOn, minutesOf, moving, type Draft } from './draft';
+import { breachesOf, chanceTooFirm } from './checkPlan';
+import { draftOf, freeMinutesOn, minutesOf, moving, takesNoStrong, type Draft } from './draft';
 import { forecastOn } from './forecast';
 import type { Beat, HeadProblem, Plan, PlanDay, PlanProblem, Reason, UnmetRule } from './plan';
 import { preparationOf } from './preparation';
@@ -75,13 +75,7 @@ function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly Draft[], 
     strength: treatment.strength,
     minutes: minutesOf(head, draft),
     overnight: draft.overnight,
-    locked: head.decisions.some(
-      (decision) =>
-        decision.what === 'place' &&
-        decision.day === day &&
-        decision.slot === slot &&
-        decision.recipeId === treatment.recipeId,
-    ),
+    locked: placedBy(head.decisions, draft) !== undefined,
     batchId,
     cost: batchId === null ? treatment.cost : 0,
     moves: treatment.effect.firmness,
@@ -131,15 +125,8 @@ function reasonsFor(problem: PlanProblem, head: HeadProblem, all: readonly Draft
   return [...decided(head, draft), ...own, ...shelf(draft)];
 }
 
-function decided({ decisions }: HeadProblem, { day, slot, recipeId }: Draft): Reason[] {
-  const isHers = decisions.some(
-    (decision) =>
-      decision.what === 'place' &&
-      decision.day === day &&
-      decision.slot === slot &&
-      decision.recipeId === recipeId,
-  );
-  return isHers ? [{ code: 'locked', text: 'You put it here.' }] : [];
+function decided({ decisions }: HeadProblem, draft: Draft): Reason[] {
+  return placedBy(decisions, draft) ? [{ code: 'locked', text: 'You put it here.' }] : [];
 }
 
 function shelf({ batchId, treatment }: Draft): Reason[] {
@@ -281,18 +268,12 @@ function proteinWanted(problem: PlanProblem, head: HeadProblem, masks: HeadProbl
     return 'The hair is too soft and no protein treatment is saved: add one on the Bench.';
   if (head.trial !== null)
     return 'The hair is too soft, but a trial is running: protein would spoil its answer.';
-  const allowed = firming.filter(({ strong }) => !strong || !(head.head.child || head.head.proteinSensitive));
+  const allowed = firming.filter(({ strong }) => !strong || !takesNoStrong(head));
   if (allowed.length === 0)
     return 'The hair is too soft, but every protein that is saved is too strong for this head: add a light one on the Bench.';
   const last = addDays(problem.from, 7 * problem.weeks - 1);
   const rule = allowed
-    .map((treatment): Standing => ({
-      day: last,
-      slot: 'main',
-      recipeId: treatment.recipeId,
-      overnight: false,
-      batchId: null,
-    }))
+    .map((treatment) => draftOf(last, treatment, 'main'))
     .map(
       (beat) => breachesOf(problem, head, [beat], beat).find(({ rule: broken }) => WAITS.has(broken))?.rule,
     )

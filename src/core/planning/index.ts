@@ -8,6 +8,7 @@ export {
   type Standing,
 } from './checkPlan';
 export {
+  draftOf,
   eveningIsHers,
   freeMinutesOn,
   minutesOf,
@@ -15,6 +16,7 @@ export {
   sharedMinutesOn,
   timedMinutes,
   washWindow,
+  withPortion,
   type Draft,
 } from './draft';
 export { explained, type Answered } from './explain';

@@ -9,9 +9,10 @@ import {
 } from '../agenda';
 import { addDays, daysBetween, sum, type CalendarDay } from '../measures';
 import type { SignalId } from '../readings';
-import { minutesOf, moving, washWindow, type Draft } from './draft';
+import { minutesOf, moving, takesNoStrong, washWindow, type Draft } from './draft';
 import { outOfLane, untreated } from './forecast';
 import { type HeadProblem, type PastUse, type ScoreParts, type Spacing, type Treatment } from './plan';
+import { SORTS, type Sort } from './sorts';
 
 /** Days after the plan whose lane still counts, so that its last week does not spend what the next one needs. */
 export const LOOK_BEYOND_DAYS = 4;
@@ -147,22 +148,19 @@ const BASES = new WeakMap<HeadProblem, Map<string, ReturnType<typeof untreated>[
 export interface Cadence {
   readonly rule: RuleKey;
   readonly within: number;
-  readonly counts: (use: Spacing & { readonly recipeId: string }) => boolean;
+  readonly counts: Sort['is'];
 }
 
 /** Those that are in force and that a recipe of hers could meet. */
 export function cadences(head: HeadProblem): Cadence[] {
   const { rules, choices, treatments } = head;
-  const byCalendar = choices.rhythm === 'calendar';
-  const all: readonly (readonly [RuleKey, boolean, Cadence['counts']])[] = [
-    ['mainWithin', true, ({ use, recipeId }) => use === 'mask' && recipeId !== PLAIN_WASH_ID],
-    ['moistureWithin', true, ({ moistens, use }) => moistens && use === 'mask'],
-    ['proteinWithin', byCalendar, ({ firms }) => firms],
-    ['strongWithin', byCalendar && !head.head.child && !head.head.proteinSensitive, ({ strong }) => strong],
-  ];
-  return all.flatMap(([rule, isInForce, counts]) => {
+  return SORTS.flatMap(({ what, is, within: rule, onlyByCalendar }): Cadence[] => {
     const within = rules[rule];
-    return within !== null && isInForce && treatments.some(counts) ? [{ rule, within, counts }] : [];
+    const isInForce = choices.rhythm === 'calendar' || !onlyByCalendar;
+    const isForbidden = what === 'strong protein' && takesNoStrong(head);
+    return within !== null && isInForce && !isForbidden && treatments.some(is)
+      ? [{ rule, within, counts: is }]
+      : [];
   });
 }
 

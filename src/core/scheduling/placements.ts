@@ -1,10 +1,12 @@
-import { PLAIN_WASH_ID } from '../agenda';
-import { addDays, daysBetween, type CalendarDay } from '../measures';
+import { PLAIN_WASH_ID, placedBy } from '../agenda';
+import { addDays, daysBetween } from '../measures';
 import {
   breachesOf,
+  draftOf,
   eveningIsHers,
   freeMinutesOn,
   minutesOf,
+  withPortion,
   type Draft,
   type HeadProblem,
   type PlanProblem,
@@ -58,14 +60,8 @@ export function placementsOf(
     ...followUps(problem, head, index),
     ...prePoos(problem, head, index),
   ];
-  const isDecided = (placement: Placement) =>
-    head.decisions.some(
-      ({ what, day, slot, recipeId }) =>
-        what === 'place' &&
-        slot === placement.slot &&
-        recipeId === placement.treatment.recipeId &&
-        daysBetween(problem.from, day) === placement.at,
-    );
+  const isDecided = ({ at, slot, treatment: { recipeId } }: Placement) =>
+    placedBy(head.decisions, { day: addDays(problem.from, at), slot, recipeId }) !== undefined;
   return all.filter(
     (placement) => brokenAt(placement.at) || placement.breaks.length === 0 || isDecided(placement),
   );
@@ -108,10 +104,7 @@ function placed(
 }
 
 /** A batch that would be there: what is made from the shelf breaks no evening before. */
-function draftOn(day: CalendarDay, treatment: Treatment, slot: Draft['slot'], overnight = false): Draft {
-  const batchId = treatment.batches.find(({ useBy }) => useBy >= day)?.batchId ?? null;
-  return { day, treatment, recipeId: treatment.recipeId, slot, overnight, batchId };
-}
+const draftOn = (...of: Parameters<typeof draftOf>) => withPortion(draftOf(...of));
 
 function mains(problem: PlanProblem, head: HeadProblem, index: number): Placement[] {
   const masks = head.treatments.filter(({ use }) => use === 'mask');

@@ -45,10 +45,7 @@ export function searched(problem: PlanProblem): Schedule {
   };
 }
 
-/**
- * The best plan, by the solver. Where it cannot answer, the search does, and says so.
- * @param demands what the plan has to hold beside its rules; where they cannot be met the answer is null
- */
+/** The best plan, by the solver. Where it cannot answer, the search does, and says so. */
 export function scheduled(
   problem: PlanProblem,
   solve: SolveProgramme,
@@ -65,7 +62,10 @@ export function scheduled(
   };
 }
 
-/** As {@link scheduled}, with demands; null where no plan meets them and the rules. */
+/**
+ * As {@link scheduled}, with what the plan has to hold beside its rules.
+ * @returns null where no plan holds both
+ */
 export function solved(
   problem: PlanProblem,
   solve: SolveProgramme,

@@ -1,8 +1,10 @@
-import { PLAIN_WASH_ID, type Slot } from '../agenda';
+import { isAvoided, isSmall, PLAIN_WASH_ID, type Slot } from '../agenda';
 import { addDays, dayRange, daysBetween, type CalendarDay } from '../measures';
 import {
+  draftOf,
   lastUse,
   washWindow,
+  withPortion,
   type Draft,
   type HeadProblem,
   type PlanProblem,
@@ -33,30 +35,15 @@ export function smallBeats(problem: PlanProblem, head: HeadProblem, washes: read
   );
 }
 
-function draftOn(day: CalendarDay, treatment: Treatment, slot: Slot): Draft {
-  const batchId = treatment.batches.find(({ useBy }) => useBy >= day)?.batchId ?? null;
-  return { day, treatment, recipeId: treatment.recipeId, slot, overnight: false, batchId };
-}
-
-const SMALL: ReadonlySet<Slot> = new Set<Slot>(['refresh', 'mist', 'scalp', 'serum']);
+const smallBeat = (...of: Parameters<typeof draftOf>) => withPortion(draftOf(...of));
 
 function decidedBeats({ decisions, treatments }: HeadProblem, days: readonly CalendarDay[]): Draft[] {
   return decisions.flatMap(({ what, slot, day, recipeId }) => {
     const treatment = treatments.find((known) => known.recipeId === recipeId);
-    return what === 'place' && SMALL.has(slot) && treatment && days.includes(day)
-      ? [draftOn(day, treatment, slot)]
+    return what === 'place' && isSmall({ slot }) && treatment && days.includes(day)
+      ? [smallBeat(day, treatment, slot)]
       : [];
   });
-}
-
-function isAvoided({ decisions }: HeadProblem, slot: Slot, day: CalendarDay, recipeId: string): boolean {
-  return decisions.some(
-    (decision) =>
-      decision.what === 'avoid' &&
-      decision.slot === slot &&
-      decision.day === day &&
-      (decision.recipeId === null || decision.recipeId === recipeId),
-  );
 }
 
 /** What is known to this head, or has passed its patch test, and among these what would spoil first. */
@@ -103,9 +90,9 @@ function spaced(
     else if (
       since >= every &&
       !(every > 1 && washDays.has(addDays(day, 1))) &&
-      !isAvoided(head, slot, day, treatment.recipeId)
+      !isAvoided(head.decisions, { day, slot, recipeId: treatment.recipeId })
     ) {
-      found.push(draftOn(day, treatment, slot));
+      found.push(smallBeat(day, treatment, slot));
       since = 0;
     }
     since++;
@@ -130,8 +117,13 @@ function scalpBeats(
     const isBeforeAWash = washDays.has(addDays(day, 1));
     const inStyle = washWindow(head, day) === 'style';
     const due = at - last >= every || (isBeforeAWash && at - last >= every - 1);
-    if (!due || !(isBeforeAWash || inStyle) || isAvoided(head, 'scalp', day, treatment.recipeId)) continue;
-    found.push(draftOn(day, treatment, 'scalp'));
+    if (
+      !due ||
+      !(isBeforeAWash || inStyle) ||
+      isAvoided(head.decisions, { day, slot: 'scalp', recipeId: treatment.recipeId })
+    )
+      continue;
+    found.push(smallBeat(day, treatment, 'scalp'));
     last = at;
   }
   return found;

@@ -4,6 +4,7 @@ import { addDays, dayRange, daysBetween, mean, sum, type CalendarDay } from '../
 import {
   baseOf,
   checkBeats,
+  draftOf,
   freeMinutesOn,
   minutesOf,
   moving,
@@ -161,9 +162,7 @@ function everyWeek(problem: PlanProblem, head: HeadProblem, treatment: Treatment
   });
 }
 
-function use(treatment: Treatment, day: CalendarDay): Draft {
-  return { day, treatment, recipeId: treatment.recipeId, slot: 'main', overnight: false, batchId: null };
-}
+const use = (treatment: Treatment, day: CalendarDay) => draftOf(day, treatment, 'main');
 
 /** A signal day by day, with the errors of one recipe's uses added before they are squared. */
 function course(

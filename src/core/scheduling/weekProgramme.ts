@@ -1,6 +1,6 @@
 import { PLAIN_WASH_ID } from '../agenda';
 import { addDays, daysBetween } from '../measures';
-import { freeMinutesOn, sharedMinutesOn, type PlanProblem, type Treatment } from '../planning';
+import { freeMinutesOn, needsMoisture, sharedMinutesOn, type PlanProblem, type Treatment } from '../planning';
 import type { Terms } from '../programme';
 import type { Demand } from './demand';
 import { wishRows } from './wishRows';
@@ -159,9 +159,7 @@ function companionRows(rows: Rows, part: HeadPart): void {
     const followUps = on('follow-up', at);
     const firming = washes.filter(({ treatment }) => treatment.firms);
     if (followUps.length > 0) rows.row([...terms(followUps), ...terms(firming, -1)], '<=', 0);
-    const mustBeFollowed = washes.filter(
-      ({ treatment }) => treatment.strong || (treatment.firms && head.choices.afterProtein === 'always'),
-    );
+    const mustBeFollowed = washes.filter(({ treatment }) => needsMoisture(head, treatment));
     rows.row([...terms(mustBeFollowed), ...terms(followUps, -1)], '<=', 0, 'moisture-after-protein');
   }
 }

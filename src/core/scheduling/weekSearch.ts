@@ -1,7 +1,8 @@
-import { PLAIN_WASH_ID } from '../agenda';
+import { isAvoided, PLAIN_WASH_ID, placedBy } from '../agenda';
 import { addDays, daysBetween, type CalendarDay } from '../measures';
 import {
   breachesOf,
+  draftOf,
   freeMinutesOn,
   LOOK_BEYOND_DAYS,
   needsMoisture,
@@ -9,6 +10,7 @@ import {
   scoreParts,
   sharedMinutesOn,
   timedMinutes,
+  withPortion,
   type Draft,
   type HeadProblem,
   type PlanProblem,
@@ -59,14 +61,7 @@ class HeadSearch {
       if (what !== 'place' || slot !== 'main') continue;
       const treatment = this.head.treatments.find((known) => known.recipeId === recipeId);
       if (!treatment || this.washOn(day, this.drafts)) continue;
-      const main: Draft = {
-        day,
-        treatment,
-        recipeId: treatment.recipeId,
-        slot,
-        overnight: false,
-        batchId: null,
-      };
+      const main = draftOf(day, treatment, slot);
       const allowed = this.washDays(main, this.drafts).find((added) =>
         this.isAllowed([...this.drafts, ...added], added),
       );
@@ -81,13 +76,10 @@ class HeadSearch {
       const treatment = this.head.treatments.find((known) => known.recipeId === recipeId);
       const at = daysBetween(from, day);
       if (!treatment || at < 0 || at >= 7 * weeks) return [];
-      return [{ day, treatment, recipeId, slot, overnight, batchId: null }];
+      return [draftOf(day, treatment, slot, overnight)];
     });
     if (agreed.length === 0 || this.drafts.length > 0) return;
-    const fromShelf = agreed.reduce<Draft[]>(
-      (kept, draft) => [...kept, { ...draft, batchId: this.readyBatch(draft, kept) }],
-      [],
-    );
+    const fromShelf = agreed.reduce<Draft[]>((kept, draft) => [...kept, withPortion(draft, kept)], []);
     if (!this.isAllowed(fromShelf, fromShelf)) return;
     this.drafts = fromShelf;
     this.agreedWeeks = Math.ceil((1 + Math.max(...fromShelf.map(({ day }) => daysBetween(from, day)))) / 7);
@@ -106,7 +98,7 @@ class HeadSearch {
         const day = addDays(this.problem.from, option.at);
         const without = this.drafts.filter((draft) => !this.inReach(draft, day));
         for (const kept of without.length === this.drafts.length ? [this.drafts] : [this.drafts, without]) {
-          for (const added of this.washDays(mainOf(option, day), kept)) {
+          for (const added of this.washDays(draftOf(day, option.treatment, 'main'), kept)) {
             const drafts = [...kept, ...added];
             const price = cost(drafts);
             // A hair's breadth is no reason to prefer the later choice: the order of trying decides ties. The rules are asked last, because
@@ -137,18 +129,16 @@ class HeadSearch {
   }
 
   /** What belongs to a wash too near to `day`, unless she decided on it. */
-  private inReach({ slot, day, overnight, recipeId }: Draft, near: CalendarDay): boolean {
+  private inReach(draft: Draft, near: CalendarDay): boolean {
+    const { slot, day, overnight } = draft;
     const washDay = slot === 'pre-poo' && overnight ? addDays(day, 1) : day;
-    const isDecided = this.head.decisions.some(
-      (decision) => decision.what === 'place' && decision.day === day && decision.recipeId === recipeId,
-    );
-    return !isDecided && Math.abs(daysBetween(washDay, near)) <= LOOK_BEYOND_DAYS;
+    return !placedBy(this.head.decisions, draft) && Math.abs(daysBetween(washDay, near)) <= LOOK_BEYOND_DAYS;
   }
 
   /** A main treatment with what may belong to it, the fullest wash day first. */
   private washDays(main: Draft, kept: readonly Draft[]): Draft[][] {
     if (this.washOn(main.day, kept)) return [];
-    const fromShelf = { ...main, batchId: this.readyBatch(main, kept) };
+    const fromShelf = withPortion(main, kept);
     const mustBeFollowed = needsMoisture(this.head, main.treatment);
     return [...this.companions(fromShelf, kept), []]
       .filter((companions) => !mustBeFollowed || companions.some(({ slot }) => slot === 'follow-up'))
@@ -158,56 +148,22 @@ class HeadSearch {
   private companions(main: Draft, kept: readonly Draft[]): Draft[][] {
     const { day, treatment, recipeId } = main;
     const followUps = needsMoisture(this.head, treatment)
-      ? followUpsOf(this.head).map((moisture): Draft => ({
-          day,
-          treatment: moisture,
-          recipeId: moisture.recipeId,
-          slot: 'follow-up',
-          overnight: false,
-          batchId: null,
-        }))
+      ? followUpsOf(this.head).map((moisture) => draftOf(day, moisture, 'follow-up'))
       : [];
     const oils =
       recipeId === PLAIN_WASH_ID
         ? []
-        : prePoosOf(this.head).flatMap((oil): Draft[] => {
-            const put = (on: CalendarDay, overnight: boolean): Draft => {
-              const draft = {
-                day: on,
-                treatment: oil,
-                recipeId: oil.recipeId,
-                slot: 'pre-poo',
-                overnight,
-                batchId: null,
-              } as const;
-              return { ...draft, batchId: this.readyBatch(draft, kept) };
-            };
-            return [put(addDays(day, -1), true), put(day, false)];
-          });
+        : prePoosOf(this.head).flatMap((oil) => [
+            withPortion(draftOf(addDays(day, -1), oil, 'pre-poo', true), kept),
+            withPortion(draftOf(day, oil, 'pre-poo'), kept),
+          ]);
     if (followUps.length === 0) return oils.map((oil) => [oil]);
     return followUps.flatMap((followUp) => [...oils.map((oil) => [oil, followUp]), [followUp]]);
   }
 
-  private readyBatch({ day, treatment }: Draft, kept: readonly Draft[]): string | null {
-    const ready = treatment.batches.find(
-      ({ batchId, portions, useBy }) =>
-        useBy >= day && kept.filter((draft) => draft.batchId === batchId).length < portions,
-    );
-    return ready?.batchId ?? null;
-  }
-
   private isAllowed(drafts: readonly Draft[], added: readonly Draft[]): boolean {
     const { problem, head } = this;
-    const isAvoided = added.some(({ slot, day, recipeId }) =>
-      head.decisions.some(
-        (decision) =>
-          decision.what === 'avoid' &&
-          decision.slot === slot &&
-          decision.day === day &&
-          (decision.recipeId === null || decision.recipeId === recipeId),
-      ),
-    );
-    if (isAvoided) return false;
+    if (added.some((draft) => isAvoided(head.decisions, draft))) return false;
     const onDay = (all: readonly Draft[], day: CalendarDay) => all.filter((draft) => draft.day === day);
     for (const day of new Set(added.map((draft) => draft.day))) {
       const own = timedMinutes(head, onDay(drafts, day));
@@ -223,8 +179,4 @@ class HeadSearch {
     const near = drafts.filter(({ day }) => Math.abs(daysBetween(day, first?.day ?? day)) <= REACH_DAYS);
     return near.every((draft) => breachesOf(problem, head, near, draft).length === 0);
   }
-}
-
-function mainOf({ treatment }: Placement, day: CalendarDay): Draft {
-  return { day, treatment, recipeId: treatment.recipeId, slot: 'main', overnight: false, batchId: null };
 }

@@ -1,6 +1,6 @@
 /** Small made-up things that tests of several folders start from; no product code uses them. */
 import { classifyLines, type School, type Verdict } from '../classification';
-import { headSchema, type Head, type HeadHistory } from '../hair';
+import { EMPTY_HISTORY, headSchema, type Head, type HeadHistory } from '../hair';
 import type { CalendarDay, Result } from '../measures';
 import { NOTHING_MEASURED, type Measured, type Reading, type Strand, type Tally } from '../readings';
 import {
@@ -75,21 +75,7 @@ export function testRecipe(
 }
 
 export function testHistory(part: Partial<HeadHistory> = {}): HeadHistory {
-  return {
-    recipes: [],
-    readings: [],
-    sessions: [],
-    events: [],
-    patchTests: [],
-    trials: [],
-    trialWashes: [],
-    decisions: [],
-    occasions: [],
-    planSettings: [],
-    challenges: [],
-    larder: makeLarder({ recipes: part.recipes ?? [] }),
-    ...part,
-  };
+  return { ...EMPTY_HISTORY, larder: makeLarder({ recipes: part.recipes ?? [] }), ...part };
 }
 
 export function weighedOf(lines: readonly string[], larder: Larder = CATALOGUE_LARDER): WeighedLine[] {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
+import { calendarDaySchema, idSchema, recordBaseSchema, textHash } from '../measures';
 import { SIGNAL_IDS } from '../readings';
 
 export const TRIAL_LIMITS = {
@@ -62,13 +62,9 @@ export function trialOrder({ trialId, rounds }: Pick<Trial, 'trialId' | 'rounds'
   ).flat();
 }
 
-/** A coin that falls the same way for the same text: FNV-1a, 32 bits (Fowler, Noll, Vo), its upper half folded onto the lower. */
+/** A coin that falls the same way for the same text: its hash, the upper half folded onto the lower. */
 function drawnBit(text: string): boolean {
-  let hash = 0x811c9dc5;
-  for (let index = 0; index < text.length; index++) {
-    hash ^= text.charCodeAt(index);
-    hash = Math.imul(hash, 0x01000193);
-  }
+  const hash = textHash(text);
   const folded = hash ^ (hash >>> 16);
   return ((folded ^ (folded >>> 8)) & 1) === 1;
 }

@@ -1,15 +1,6 @@
 import type { Agreed } from '@/core/agenda';
 import { proxy } from 'comlink';
-import {
-  createContext,
-  useCallback,
-  useContext,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
+import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { recordsFor, type StoredRecord } from '@/core/exchange';
 import type { HairState, Head } from '@/core/hair';
 import type { CalendarDay } from '@/core/measures';
@@ -127,18 +118,19 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
     };
     const compute = async () => {
       setTaken(false);
+      const planned = recordsFor(
+        records,
+        heads.map(({ headId }) => headId),
+      );
       const question: PlanQuestion = {
         heads: await Promise.all(
           heads.map(async (each) => ({
             head: each,
-            state: await stateOf(states.current, each, records, today),
+            state: await stateOf(states.current, each, planned, today),
             agreement: lastAgreed.current[each.headId]?.agreement ?? null,
           })),
         ),
-        records: recordsFor(
-          records,
-          heads.map(({ headId }) => headId),
-        ),
+        records: planned,
         today,
         weeks,
       };
@@ -176,10 +168,19 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
     computed?.asked.records !== records ||
     computed?.asked.today !== today ||
     computed?.asked.weeks !== weeks;
-  const stopSearch = useCallback(() => stopScheduler(), []);
   const value = useMemo(
-    () => ({ today, answer, pending, failure, search, stopSearch, taken, weeks, lookAhead: setWeeks }),
-    [today, answer, pending, failure, search, stopSearch, taken, weeks],
+    () => ({
+      today,
+      answer,
+      pending,
+      failure,
+      search,
+      stopSearch: stopScheduler,
+      taken,
+      weeks,
+      lookAhead: setWeeks,
+    }),
+    [today, answer, pending, failure, search, taken, weeks],
   );
   return <HairAnswerContext.Provider value={value}>{children}</HairAnswerContext.Provider>;
 }

@@ -1,23 +1,7 @@
-import type { HeadHistory } from '@/core/hair';
-import { CATALOGUE_LARDER } from '@/core/recipes';
+import { EMPTY_HISTORY, type HeadHistory } from '@/core/hair';
 import { selectHistory, useAppSelector } from '@/store';
-
-const NOTHING: HeadHistory = {
-  recipes: [],
-  readings: [],
-  sessions: [],
-  events: [],
-  patchTests: [],
-  trials: [],
-  trialWashes: [],
-  decisions: [],
-  occasions: [],
-  planSettings: [],
-  challenges: [],
-  larder: CATALOGUE_LARDER,
-};
 
 /** What is known of one head. */
 export function useHistory(headId: string | undefined): HeadHistory {
-  return useAppSelector((root) => (headId === undefined ? NOTHING : selectHistory(root, headId)));
+  return useAppSelector((root) => (headId === undefined ? EMPTY_HISTORY : selectHistory(root, headId)));
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Beat } from '@/core/planning';
 import { Button } from '@/ui';
-import { isSmall } from './beatSorts';
+import { isSmall } from '@/core/agenda';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
 import { WonderAnswer } from './WonderAnswer';

@@ -5,7 +5,7 @@ import { Body, Button, Heading, Small, Strong } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
 import { AirAdvice } from './AirAdvice';
 import { BeatActions } from './BeatActions';
-import { isSmall } from './beatSorts';
+import { isSmall } from '@/core/agenda';
 import { useWeek } from './WeekContext';
 import type { DoneBeat } from './weekRows';
 

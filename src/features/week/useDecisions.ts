@@ -1,4 +1,4 @@
-import type { Decision, Slot } from '@/core/agenda';
+import { placedBy, type Decision, type Slot } from '@/core/agenda';
 import type { StoredRecord } from '@/core/exchange';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
@@ -10,16 +10,12 @@ type Wish = Pick<Decision, 'day' | 'slot' | 'what' | 'recipeId'>;
 
 /** What she can decide about the plan of a head. Each is one step that one undo takes back. */
 export interface Decisions {
-  readonly of: (beat: Pick<Beat, 'day' | 'slot' | 'recipeId'>) => Decision | undefined;
   readonly keep: (beat: Beat) => void;
   readonly release: (beat: Beat) => void;
   readonly move: (beat: Pick<Beat, 'day' | 'slot' | 'recipeId' | 'name'>, to: CalendarDay) => void;
   readonly swap: (beat: Beat, recipeId: string, name: string) => void;
   readonly skip: (beat: Beat) => void;
   readonly add: (day: CalendarDay, recipeId: string, name: string) => void;
-  /** Everything that she decided from a day on. */
-  readonly all: readonly Decision[];
-  readonly takeBack: (decision: Decision) => void;
 }
 
 export function useDecisions(headId: string, from: CalendarDay): Decisions {
@@ -54,19 +50,10 @@ export function useDecisions(headId: string, from: CalendarDay): Decisions {
   });
 
   return {
-    all: decisions,
-    of: ({ day, slot, recipeId }) =>
-      decisions.find(
-        (each) =>
-          each.what === 'place' && each.day === day && each.slot === slot && each.recipeId === recipeId,
-      ),
     keep: ({ day, slot, recipeId, name }) =>
       decide([place(day, slot, recipeId)], `${name} stays on ${on(day)}.`),
     release: (beat) => {
-      const known = decisions.find(
-        ({ what, day, slot, recipeId }) =>
-          what === 'place' && day === beat.day && slot === beat.slot && recipeId === beat.recipeId,
-      );
+      const known = placedBy(decisions, beat);
       if (known)
         addRecords(
           [{ ...newStamp(), kind: 'withdrawal', withdraws: known.id }],
@@ -85,7 +72,5 @@ export function useDecisions(headId: string, from: CalendarDay): Decisions {
     skip: ({ day, slot, recipeId, name }) =>
       decide([avoid(day, slot, slot === 'main' ? null : recipeId)], `${name} is left out on ${on(day)}.`),
     add: (day, recipeId, name) => decide([place(day, 'main', recipeId)], `${name} is put on ${on(day)}.`),
-    takeBack: ({ id, day }) =>
-      addRecords([{ ...newStamp(), kind: 'withdrawal', withdraws: id }], `${on(day)} is the plan’s again.`),
   };
 }
