@@ -12,11 +12,9 @@ import type { Plan } from '@/core/planning';
 import {
   RHYTHM_IDS,
   triedRhythm,
-  nearestDay,
   scheduled,
   usualOptions,
   wondered,
-  type BetterDay,
   type OwnPart,
   type TriedRhythm,
   type Wondered,
@@ -83,8 +81,6 @@ export const schedulingApi = {
     const planned = scheduled(problem, await solver(), usualOptions(question.weeks)).drafts[index] ?? [];
     return RHYTHM_IDS.flatMap((id) => triedRhythm(problem, index, id, planned, own) ?? []);
   },
-  nearestDay: async ({ wondering, ...question }: WonderQuestion): Promise<BetterDay | null> =>
-    nearestDay(problemOf(question), wondering, await solver()),
 };
 
 export const solvingApi = {

@@ -4,7 +4,7 @@ import { scoreOf, type Plan, type PlanProblem, type ScoreParts } from '../planni
 import type { SolveProgramme } from '../programme';
 import { changesBetween } from './changes';
 import type { Demand } from './demand';
-import { loosened, type Loosening } from './loosen';
+import { loosened, type Loosened, type Loosening } from './loosen';
 import { solved, usualOptions, type ScheduleOptions } from './schedule';
 
 /** A question about the plan: why not this on that day, or what if this is left out. */
@@ -28,8 +28,15 @@ export interface Wondered {
   readonly changes: readonly PlanChange[];
   /** Which rules would have to give way; empty where none do. */
   readonly loosenings: readonly Loosening[];
+  /** The nearest day on which it fits as the rules are; null where it was possible, or fits on none. */
+  readonly nearest: BetterDay | null;
   /** The head's plan that would be; null where there is none. */
   readonly plan: Plan | null;
+}
+
+export interface BetterDay {
+  readonly day: CalendarDay;
+  readonly text: string;
 }
 
 /** Differences of the objective that are worth a word, in days at one step outside the lane. */
@@ -60,18 +67,18 @@ export function wondered(
   const on = formatDay(day, 'EEEE');
   const other = solved(problem, solve, options, [demand]);
   const before = current.find((plan) => plan.headId === headId);
-  const after = other?.plans[head];
-  if (!other || !after || !before) {
-    const loose = loosened(problem, [demand], solve, options.seconds);
+  const after = other.status === 'solved' ? other.schedule.plans[head] : undefined;
+  if (!after || !before) {
+    const loose = other.status === 'unanswered' ? other : loosened(problem, [demand], solve, options.seconds);
     return {
       possible: false,
       name,
-      headline: loose
-        ? `${name} does not fit on ${on}: ${loose.loosenings.length === 1 ? 'one rule stands' : `${loose.loosenings.length} rules stand`} in the way.`
-        : `${name} cannot be on ${on}: what forbids it is never loosened.`,
+      headline: whyImpossible(name, on, loose),
       reasons: [],
       changes: [],
-      loosenings: loose?.loosenings ?? [],
+      loosenings: loose.status === 'loosened' ? loose.loosenings : [],
+      nearest:
+        what === 'why-not' && loose.status !== 'unanswered' ? nearestDay(problem, demand, solve) : null,
       plan: null,
     };
   }
@@ -83,8 +90,22 @@ export function wondered(
     reasons: differences(before, after),
     changes: changesBetween(before, after, problem.from),
     loosenings: [],
+    nearest: null,
     plan: after,
   };
+}
+
+function whyImpossible(name: string, on: string, loose: Loosened): string {
+  switch (loose.status) {
+    case 'loosened': {
+      const { length } = loose.loosenings;
+      return `${name} does not fit on ${on}: ${length === 1 ? 'one rule stands' : `${length} rules stand`} in the way.`;
+    }
+    case 'impossible':
+      return `${name} cannot be on ${on}: what forbids it is never loosened.`;
+    case 'unanswered':
+      return `Whether ${name} fits on ${on} could not be worked out in time: ask again, or look at fewer weeks.`;
+  }
 }
 
 function headlineOf(what: Wondering['what'], name: string, on: string, difference: number): string {
@@ -150,31 +171,20 @@ const beatsOf = ({ days }: Plan) => days.flatMap(({ beats }) => beats);
 const minutesOf = (plan: Plan) => beatsOf(plan).reduce((total, { minutes }) => total + minutes, 0);
 const costOf = (plan: Plan) => beatsOf(plan).reduce((total, { cost }) => total + (cost ?? 0), 0);
 
-export interface BetterDay {
-  readonly day: CalendarDay;
-  readonly text: string;
-}
+/** Days before and after in which another day is looked for. */
+const LOOK_AROUND_DAYS = 7;
 
-/**
- * Where something does not fit on its day: the nearest day on which it does, within the week before and after.
- * @returns null where there is none
- */
-export function nearestDay(
-  problem: PlanProblem,
-  { headId, slot, recipeId, day }: Wondering,
-  solve: SolveProgramme,
-): BetterDay | null {
-  const head = problem.heads.findIndex((each) => each.head.headId === headId);
-  const at = daysBetween(problem.from, day);
-  for (let away = 1; away <= 7; away++) {
-    for (const place of [at + away, at - away]) {
-      if (place < 0 || place >= 7 * problem.weeks) continue;
-      const demand: Demand = { head, is: 'placed', slot, recipeId, first: place, last: place };
+/** Where something does not fit on its day: the nearest day on which it does, the later of two; null where there is none. */
+function nearestDay(problem: PlanProblem, wanted: Demand, solve: SolveProgramme): BetterDay | null {
+  const last = 7 * problem.weeks - 1;
+  for (let away = 1; away <= LOOK_AROUND_DAYS; away++) {
+    for (const at of [wanted.first + away, wanted.first - away]) {
+      if (at < 0 || at > last) continue;
+      const demand: Demand = { ...wanted, first: at, last: at };
       // Whether it fits is all that is asked, so any plan will do.
-      if (solved(problem, solve, { seconds: 1, gap: 0.5 }, [demand])) {
-        const found = addDays(problem.from, place);
-        return { day: found, text: `It fits on ${formatDay(found, 'EEEE d MMMM')}` };
-      }
+      if (solved(problem, solve, { seconds: 1, gap: 0.5 }, [demand]).status !== 'solved') continue;
+      const day = addDays(problem.from, at);
+      return { day, text: `It fits on ${formatDay(day, 'EEEE d MMMM')}` };
     }
   }
   return null;

@@ -1,5 +1,5 @@
 export { agreementAfter } from './agreement';
-export { nearestDay, wondered, type BetterDay, type Wondered, type Wondering } from './ask';
+export { wondered, type Wondered, type Wondering } from './ask';
 export { loosened, type Fix, type Loosening } from './loosen';
 export { RHYTHM_IDS, triedRhythm, type OwnPart, type RhythmId, type TriedRhythm } from './tryRhythm';
 export {

@@ -16,7 +16,7 @@ import {
   problemOf,
   STRONG,
 } from '../testing';
-import { loosened, nearestDay, scheduled, usualOptions, wondered, type Loosening } from '.';
+import { loosened, scheduled, searched, usualOptions, wondered, type Loosening } from '.';
 import { RULES, type Decision } from '../agenda';
 
 let solve: SolveProgramme;
@@ -128,8 +128,9 @@ describe('where nothing fits', () => {
     const day = addDays(from, 3);
     const demand = { head: 0, is: 'placed', slot: 'main', recipeId: 'light', first: 3, last: 3 } as const;
     const loose = loosened(problemOf({ history }), [demand], solve);
-    expect(rules(loose?.loosenings ?? [])).toEqual([RULES.lightProteinGap.id]);
-    const fix = loose?.loosenings[0]?.fix;
+    if (loose.status !== 'loosened') throw new Error(loose.status);
+    expect(rules(loose.loosenings)).toEqual([RULES.lightProteinGap.id]);
+    const fix = loose.loosenings[0]?.fix;
     expect(fix).toEqual({ what: 'rule', id: RULES.lightProteinGap.id, value: daysBetween(last, day) });
     const changed = {
       ...STAMP,
@@ -203,15 +204,35 @@ describe('a question about the plan', () => {
     expect(answer.changes.length).toBeGreaterThan(0);
   });
 
-  it('finds the nearest day that could hold it', () => {
-    const problem = problemOf(asked);
-    const found = nearestDay(
-      problem,
-      { headId: 'h', what: 'why-not', slot: 'main', recipeId: 'cream', day: addDays(from, 1) },
-      solve,
-    );
+  it('names the nearest day that could hold it, and none where it fits as asked', () => {
     // Cream has to soak: Sunday's evening before has passed, and Tuesday has no time.
-    expect(found?.day).toBe(addDays(from, 3));
+    expect(ask('cream', 1, 'why-not').answer.nearest).toEqual({
+      day: addDays(from, 3),
+      text: 'It fits on Wednesday 13 May',
+    });
+    expect(ask('balm', 0, 'why-not').answer.nearest).toBeNull();
+  });
+
+  it('tells a question that was not worked out in time from one whose answer is no', () => {
+    const problem = problemOf(asked);
+    const { plans } = searched(problem);
+    const wondering = {
+      headId: 'h',
+      what: 'why-not',
+      slot: 'main',
+      recipeId: 'balm',
+      day: from,
+    } as const;
+    const brokenOff: SolveProgramme = () => ({ status: 'failed', values: {}, objective: 0, bound: 0 });
+    const answer = wondered(problem, plans, wondering, brokenOff);
+    expect(answer).toMatchObject({ possible: false, loosenings: [], nearest: null, plan: null });
+    expect(answer.headline).toContain('could not be worked out in time');
+    // The plan itself comes from the search then, and says so.
+    expect(scheduled(problem, brokenOff).plans.map(({ planner }) => planner)).toEqual(['week-search']);
+    const never = problemOf({ ...asked, head: { proteinSensitive: true } });
+    const strong = wondered(never, searched(never).plans, { ...wondering, recipeId: 'strong' }, solve);
+    expect(strong.headline).toContain('never loosened');
+    expect(strong.nearest).toBeNull();
   });
 });
 

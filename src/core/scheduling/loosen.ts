@@ -59,29 +59,33 @@ function priceOf(rule: string): number | null {
 }
 
 /** The plan that keeps as many rules as can be kept, and what it does not keep. */
-export interface Loosened {
-  readonly drafts: readonly (readonly Draft[])[];
-  readonly loosenings: readonly Loosening[];
-}
+export type Loosened =
+  | {
+      readonly status: 'loosened';
+      readonly drafts: readonly (readonly Draft[])[];
+      readonly loosenings: readonly Loosening[];
+    }
+  /** What stands in the way is never loosened. */
+  | { readonly status: 'impossible' }
+  /** The solver broke off or ran out of time. */
+  | { readonly status: 'unanswered' };
 
-/**
- * Where nothing fits: the smallest set of rules to loosen, and the best plan with them loosened. Null where even that does
- * not help, because what stands in the way is never loosened.
- */
+/** Where nothing fits: the smallest set of rules to loosen, and the best plan with them loosened. */
 export function loosened(
   problem: PlanProblem,
   demands: readonly Demand[],
   solve: SolveProgramme,
   seconds = 4,
-): Loosened | null {
+): Loosened {
   const { rows, ...meaning } = weekProgramme(problem, demands, (at) => isAsked(problem, demands, at));
   // First which rules, whatever the plan is; then the best plan with no others loosened.
   const fewest = solve(rows.elastic(priceOf), { seconds, gap: 0.001 });
-  if (fewest.status === 'infeasible' || fewest.status === 'failed') return null;
+  if (fewest.status === 'infeasible') return { status: 'impossible' };
+  if (fewest.status === 'failed') return { status: 'unanswered' };
   const best = solve(rows.loosenedBy(fewest.values), { seconds, gap: 0.01, start: fewest.values });
   const { values } = best.status === 'optimal' || best.status === 'feasible' ? best : fewest;
   const drafts = readDrafts(problem, { rows, ...meaning }, values);
-  return { drafts, loosenings: looseningsIn(problem, drafts) };
+  return { status: 'loosened', drafts, loosenings: looseningsIn(problem, drafts) };
 }
 
 /** Only the days that are asked about, and the evenings before them, may hold what a rule forbids: elsewhere nobody wants it. */

@@ -8,6 +8,7 @@ import { solverFrom, type SolveProgramme } from '../programme';
 import { makeLarder } from '../recipes';
 import {
   testRecipe,
+  STAMP,
   testSession as used,
   ALL,
   CREAM,
@@ -145,6 +146,32 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
     expect(prePooOf([0, 0, 0, 200, 0, 0, 0])).toEqual([true, false]);
     // The wash takes 113 minutes, a pre-poo on the day 43 more, on the evening before 33.
     expect(prePooOf([0, 0, 0, 120, 0, 0, 0])).toEqual('a wash alone');
+  });
+
+  it('keeps a pre-poo or a follow-up where she put it, and brings the wash that it needs', () => {
+    const decision = (slot: 'pre-poo' | 'follow-up', at: number, recipeId: string) => ({
+      ...STAMP,
+      kind: 'decision' as const,
+      id: `${slot}${at}`,
+      headId: 'h',
+      day: addDays(from, at),
+      slot,
+      what: 'place' as const,
+      recipeId,
+    });
+    const oil = planFor(
+      { decisions: [decision('pre-poo', 3, 'oil')] },
+      { freeMinutes: [0, 0, 0, 200, 200, 0, 0] },
+    );
+    const moisture = planFor(
+      { decisions: [decision('follow-up', 3, 'cream')], readings: [strands(90, 80)] },
+      { freeMinutes: [0, 0, 200, 300, 0, 0, 0] },
+    );
+    const beats = ({ plan }: { plan: Plan }) =>
+      plan.days.flatMap((day) => day.beats.map(({ slot, recipeId }) => `${day.day} ${slot} ${recipeId}`));
+    expect(beats(oil)).toContain(`${addDays(from, 3)} pre-poo oil`);
+    expect(beats(moisture)).toContain(`${addDays(from, 3)} follow-up cream`);
+    for (const { problem, plan } of [oil, moisture]) expect(checkPlan(problem, [plan])).toEqual([]);
   });
 
   it('gives mists only in the longer gaps between washes', () => {

@@ -38,7 +38,10 @@ export function plansOf({ plans, loosenings }: Schedule): Plans {
 
 /** The plan that the search finds without a solver. */
 export function searched(problem: PlanProblem): Schedule {
-  const drafts = weekSearch(problem);
+  return searchedFrom(problem, weekSearch(problem));
+}
+
+function searchedFrom(problem: PlanProblem, drafts: readonly (readonly Draft[])[]): Schedule {
   return {
     ...put(problem, drafts, { planner: 'week-search', gap: null }),
     loosenings: looseningsIn(problem, drafts),
@@ -53,34 +56,39 @@ export function scheduled(
 ): Schedule {
   const first = weekSearch(problem);
   const best = solved(problem, solve, options, [], first);
-  if (best) return best;
-  const loose = loosened(problem, [], solve, options.seconds);
-  if (!loose) return put(problem, first, { planner: 'week-search', gap: null });
+  if (best.status === 'solved') return best.schedule;
+  const loose = best.status === 'impossible' ? loosened(problem, [], solve, options.seconds) : best;
+  if (loose.status !== 'loosened') return searchedFrom(problem, first);
   return {
     ...put(problem, loose.drafts, { planner: 'programme', gap: null }),
     loosenings: loose.loosenings,
   };
 }
 
-/**
- * As {@link scheduled}, with what the plan has to hold beside its rules.
- * @returns null where no plan holds both
- */
+/** What solving came to: plans, the proof that there are none, or neither, because the solver broke off or ran out of time. */
+export type Solved =
+  | { readonly status: 'solved'; readonly schedule: Schedule }
+  | { readonly status: 'impossible' }
+  | { readonly status: 'unanswered' };
+
+/** As {@link scheduled}, with what the plan has to hold beside its rules; nothing gives way. */
 export function solved(
   problem: PlanProblem,
   solve: SolveProgramme,
   options: ScheduleOptions,
   demands: readonly Demand[],
   first: readonly (readonly Draft[])[] = [],
-): Schedule | null {
+): Solved {
   const programme = weekProgramme(problem, demands);
   const { status, values, objective, bound } = solve(programme.rows.programme(), {
     ...options,
     start: startOf(problem, programme, first),
   });
-  if (status === 'infeasible' || status === 'failed') return null;
+  if (status === 'infeasible') return { status: 'impossible' };
+  if (status === 'failed') return { status: 'unanswered' };
   const gap = Math.max(0, (objective - bound) / Math.max(1e-9, Math.abs(objective)));
-  return put(problem, readDrafts(problem, programme, values), { planner: 'programme', gap });
+  const schedule = put(problem, readDrafts(problem, programme, values), { planner: 'programme', gap });
+  return { status: 'solved', schedule };
 }
 
 function put(problem: PlanProblem, washes: readonly (readonly Draft[])[], answered: Answered): Schedule {

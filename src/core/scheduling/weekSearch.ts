@@ -9,6 +9,7 @@ import {
   scoreOf,
   scoreParts,
   sharedMinutesOn,
+  spanOf,
   timedMinutes,
   withPortion,
   type Draft,
@@ -57,6 +58,11 @@ class HeadSearch {
   }
 
   placeDecided(): void {
+    this.placeDecidedMains();
+    this.placeDecidedCompanions();
+  }
+
+  private placeDecidedMains(): void {
     for (const { what, slot, day, recipeId } of this.head.decisions) {
       if (what !== 'place' || slot !== 'main') continue;
       const treatment = this.head.treatments.find((known) => known.recipeId === recipeId);
@@ -67,6 +73,34 @@ class HeadSearch {
       );
       this.drafts = [...this.drafts, ...(allowed ?? [main])];
     }
+  }
+
+  /** A pre-poo or a follow-up that she put somewhere goes to the wash that is there, or brings the cheapest one that may be. */
+  private placeDecidedCompanions(): void {
+    for (const { what, slot, day, recipeId } of this.head.decisions) {
+      if (what !== 'place' || (slot !== 'pre-poo' && slot !== 'follow-up')) continue;
+      const treatment = this.head.treatments.find((known) => known.recipeId === recipeId);
+      if (!treatment) continue;
+      const isIt = (draft: Draft) => draft.day === day && draft.slot === slot && draft.recipeId === recipeId;
+      const options = (slot === 'pre-poo' ? [false, true] : [false]).flatMap((overnight): Draft[][] => {
+        const companion = withPortion(draftOf(day, treatment, slot, overnight), this.drafts);
+        const washDay = overnight ? addDays(day, 1) : day;
+        if (this.washOn(washDay, this.drafts)) return [[companion]];
+        return this.mains
+          .filter(({ at }) => addDays(this.problem.from, at) === washDay)
+          .flatMap((main) => this.washDays(draftOf(washDay, main.treatment, 'main'), this.drafts))
+          .filter((wash) => wash.some((draft) => isIt(draft) && draft.overnight === overnight));
+      });
+      const [best] = options
+        .filter((added) => this.isAllowed([...this.drafts, ...added], added))
+        .map((added) => ({ added, cost: this.costOf([...this.drafts, ...added]) }))
+        .sort((a, b) => a.cost - b.cost);
+      if (best && !this.drafts.some(isIt)) this.drafts = [...this.drafts, ...best.added];
+    }
+  }
+
+  private costOf(drafts: readonly Draft[], span = spanOf(this.problem.weeks)): number {
+    return scoreOf(scoreParts(this.head, this.problem.from, drafts, span));
   }
 
   /** What was agreed before stands as it is where it still keeps every rule: what she saw last is what she sees first. */
@@ -89,8 +123,7 @@ class HeadSearch {
     if (week < this.agreedWeeks) return;
     const span = { start: 7 * week, end: 7 * week + 7 };
     const inWeek = this.mains.filter(({ at }) => at >= span.start && at < span.end);
-    const cost = (drafts: readonly Draft[]) =>
-      scoreOf(scoreParts(this.head, this.problem.from, drafts, span));
+    const cost = (drafts: readonly Draft[]) => this.costOf(drafts, span);
     let current = cost(this.drafts);
     for (let step = 0; step < MOST_STEPS; step++) {
       let best: { drafts: Draft[]; cost: number } | undefined;

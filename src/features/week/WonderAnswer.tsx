@@ -23,6 +23,11 @@ export function WonderAnswer() {
     if (asked.what === 'why-not') decisions.add(asked.day, asked.recipeId, answer.name);
     close();
   };
+  const { nearest } = answer;
+  const putNearest = () => {
+    if (nearest) decisions.add(nearest.day, asked.recipeId, answer.name);
+    close();
+  };
   return (
     <View role="status" testID="wonder-answer" className="gap-2 rounded-2xl bg-sunken p-4">
       <Strong>{answer.headline}</Strong>
@@ -38,6 +43,7 @@ export function WonderAnswer() {
         {answer.possible ? (
           <Button label={asked.what === 'without' ? 'Leave it out' : 'Put it there'} onPress={doIt} />
         ) : null}
+        {nearest ? <Button label={`${nearest.text}: put it there`} onPress={putNearest} /> : null}
         <Button tone="quiet" label="Close" onPress={close} />
       </View>
     </View>
