@@ -8,6 +8,7 @@ import {
   needsEvening,
   sharedMinutesOn,
   takesNoStrong,
+  waitingMinutesOf,
   washWindow,
   type Draft,
 } from './draft';
@@ -285,7 +286,7 @@ function followUpBreaches(
 
 function dayBreaches(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): Breach[] {
   const own = beats.filter((beat) => beat.day === day);
-  const over = minutesOfBeats(head, own) - freeMinutesOn(head, day);
+  const over = sumOver(head, own, minutesOf) - freeMinutesOn(head, day);
   const { headId } = head.head;
   const mains = own.filter(({ slot }) => slot === 'main').length;
   return [
@@ -294,18 +295,16 @@ function dayBreaches(head: HeadProblem, beats: readonly Standing[], day: Calenda
   ];
 }
 
-function minutesOfBeats(head: HeadProblem, beats: readonly Standing[]): number {
+function sumOver(head: HeadProblem, beats: readonly Standing[], of: typeof minutesOf): number {
   return sum(
     beats.map((beat) => {
       const treatment = treatmentOf(head, beat.recipeId);
-      return treatment && !isSmall(beat)
-        ? minutesOf(head, { ...beat, treatment } satisfies Omit<Draft, 'day'>)
-        : 0;
+      return treatment && !isSmall(beat) ? of(head, { ...beat, treatment } satisfies Omit<Draft, 'day'>) : 0;
     }),
   );
 }
 
-/** Several heads and one pair of hands: a recipe for two on one day is made once. */
+/** Several heads and one pair of hands: they wait side by side, and a recipe for two on one day is made once. */
 function sharedBreaches(problem: PlanProblem, beatsOf: ReadonlyMap<string, readonly Standing[]>): Breach[] {
   if (problem.heads.length < 2) return [];
   const days = new Set([...beatsOf.values()].flatMap((beats) => beats.map(({ day }) => day)));
@@ -314,7 +313,9 @@ function sharedBreaches(problem: PlanProblem, beatsOf: ReadonlyMap<string, reado
       head,
       beats: (beatsOf.get(head.head.headId) ?? []).filter((beat) => beat.day === day),
     }));
-    const minutes = sum(own.map(({ head, beats }) => minutesOfBeats(head, beats)));
+    const waits = own.map(({ head, beats }) => sumOver(head, beats, waitingMinutesOf));
+    const minutes =
+      sum(own.map(({ head, beats }) => sumOver(head, beats, minutesOf))) - sum(waits) + Math.max(0, ...waits);
     const saved = sum(
       own.flatMap(({ head, beats }, index) =>
         beats.map((beat) => {

@@ -57,9 +57,36 @@ export function minutesOf({ rules }: Pick<HeadProblem, 'rules'>, draft: Omit<Dra
   }
 }
 
-/** A small beat takes minutes that need no free day. */
-export function timedMinutes(problem: Pick<HeadProblem, 'rules'>, drafts: readonly Draft[]): number {
-  return sum(moving(drafts).map((draft) => minutesOf(problem, draft)));
+/** Of its minutes those in which it works by itself, and the hands are free for another head. */
+export function waitingMinutesOf({ rules }: Pick<HeadProblem, 'rules'>, draft: Omit<Draft, 'day'>): number {
+  const { slot, overnight, treatment } = draft;
+  if (slot === 'main' || slot === 'follow-up') return treatment.contactMinutes;
+  return slot === 'pre-poo' && !overnight
+    ? Math.max(0, treatment.contactMinutes - (rules.prePooMinutes ?? 0))
+    : 0;
+}
+
+/** Minutes of a day; a small beat takes minutes that need no free day. */
+export interface TimedMinutes {
+  readonly all: number;
+  /** Of these, those in which the hands are free. */
+  readonly waiting: number;
+}
+
+export function timedMinutes(problem: Pick<HeadProblem, 'rules'>, drafts: readonly Draft[]): TimedMinutes {
+  const timed = moving(drafts);
+  return {
+    all: sum(timed.map((draft) => minutesOf(problem, draft))),
+    waiting: sum(timed.map((draft) => waitingMinutesOf(problem, draft))),
+  };
+}
+
+/**
+ * Minutes that one pair of hands needs for several heads on a day: its work on each, one after the other, and the longest
+ * wait. That always suffices: all are started in turn, wait side by side, and are finished in turn.
+ */
+export function handsMinutes(heads: readonly TimedMinutes[]): number {
+  return sum(heads.map(({ all, waiting }) => all - waiting)) + Math.max(0, ...heads.map((of) => of.waiting));
 }
 
 /** Minutes of a day for one head: what the weekday has, or other hours if she said so, less a take-down. */

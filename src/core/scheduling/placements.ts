@@ -6,6 +6,7 @@ import {
   eveningIsHers,
   freeMinutesOn,
   minutesOf,
+  waitingMinutesOf,
   withPortion,
   type Draft,
   type HeadProblem,
@@ -31,6 +32,8 @@ export interface Placement {
   readonly onlyFromShelf: boolean;
   /** Minutes with making; what a batch saves is given back by the batch's variable. */
   readonly minutes: number;
+  /** Of these, those in which the hands are free for another head. */
+  readonly waiting: number;
   /** Rules that it breaks by itself, whatever else is planned. */
   readonly breaks: readonly string[];
 }
@@ -99,6 +102,7 @@ function placed(
       draft.batchId !== null &&
       breachesOf(problem, head, [made], made).some(({ rule }) => rule === 'evening-before'),
     minutes: minutesOf(head, made),
+    waiting: waitingMinutesOf(head, made),
     breaks: tooLong ? [...breaks, 'free-time'] : breaks,
   };
 }

@@ -226,7 +226,10 @@ function trialRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   }
 }
 
-/** Each head's minutes, and the hours of the person who looks after all of them; a recipe for two heads is made once. */
+/**
+ * Each head's minutes, and the hours of the person who looks after all of them: the heads wait side by side, and a recipe
+ * for two heads is made once.
+ */
 function minuteRows(rows: Rows, problem: PlanProblem, parts: readonly HeadPart[]): void {
   for (let at = 0; at < 7 * problem.weeks; at++) {
     const day = addDays(problem.from, at);
@@ -238,8 +241,25 @@ function minuteRows(rows: Rows, problem: PlanProblem, parts: readonly HeadPart[]
     const saved = parts.flatMap((part, index) =>
       parts.slice(0, index).flatMap((other) => bowlTerms(rows, part, other, at)),
     );
-    rows.row([...ofHeads.flat(), ...saved], '<=', sharedMinutesOn(problem, day), `free-time@${at}`);
+    const waits = parts.map((part) => waitingTerms(part, at));
+    const longest = `wait${at}`;
+    for (const wait of waits)
+      if (wait.length > 0) rows.row([{ name: longest, factor: 1 }, ...negated(wait)], '>=', 0);
+    rows.row(
+      [...ofHeads.flat(), ...negated(waits.flat()), { name: longest, factor: 1 }, ...saved],
+      '<=',
+      sharedMinutesOn(problem, day),
+      `free-time@${at}`,
+    );
   }
+}
+
+const negated = (terms: Terms): Terms => terms.map(({ name, factor }) => ({ name, factor: -factor }));
+
+function waitingTerms(part: HeadPart, at: number): Terms {
+  return part.placements
+    .filter((placement) => placement.at === at && placement.waiting > 0)
+    .map(({ name, waiting }) => ({ name, factor: waiting }));
 }
 
 function minutesTerms(part: HeadPart, at: number): Terms {

@@ -4,6 +4,7 @@ import {
   breachesOf,
   draftOf,
   freeMinutesOn,
+  handsMinutes,
   LOOK_BEYOND_DAYS,
   needsMoisture,
   scoreOf,
@@ -200,12 +201,11 @@ class HeadSearch {
     const onDay = (all: readonly Draft[], day: CalendarDay) => all.filter((draft) => draft.day === day);
     for (const day of new Set(added.map((draft) => draft.day))) {
       const own = timedMinutes(head, onDay(drafts, day));
-      const others = problem.heads.reduce(
-        (minutes, other, index) =>
-          other === head ? minutes : minutes + timedMinutes(other, onDay(this.others[index] ?? [], day)),
-        0,
+      const all = problem.heads.map((other, index) =>
+        other === head ? own : timedMinutes(other, onDay(this.others[index] ?? [], day)),
       );
-      if (own > freeMinutesOn(head, day) || own + others > sharedMinutesOn(problem, day)) return false;
+      if (own.all > freeMinutesOn(head, day) || handsMinutes(all) > sharedMinutesOn(problem, day))
+        return false;
     }
     // A new beat can break a rule for one that stands after it, too.
     const [first] = added;
