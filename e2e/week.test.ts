@@ -35,6 +35,14 @@ async function firstMain(browser: Browser): Promise<{ name: string; day: Calenda
   return { name: found.name, day: found.id.slice('beat-main-'.length) as CalendarDay };
 }
 
+/** One of the next six days of the demo has no time at all, whatever weekday it is. */
+async function dayWithoutTime(browser: Browser): Promise<CalendarDay> {
+  return (await browser.driver.executeScript<string>(`
+    const row = [...document.querySelectorAll('[data-testid^="drop-"]')].find((each) => each.innerText.includes('no time set aside'));
+    return row.dataset.testid.slice(5);
+  `)) as CalendarDay;
+}
+
 const hasMain = async (browser: Browser, day: CalendarDay, name: string) =>
   browser.driver.executeScript<boolean>(
     `return document.querySelector('[data-testid="beat-main-${day}"]')?.textContent.includes(arguments[0]) ?? false`,
@@ -98,12 +106,7 @@ describe('the plan on a phone', () => {
     await browser.opensDemo();
     await browser.goto('/week');
     await solved(browser);
-    // One of the next six days has no time at all, whatever weekday it is.
-    const none = await browser.driver.executeScript<string>(`
-      const row = [...document.querySelectorAll('[data-testid^="drop-"]')].find((each) => each.innerText.includes('no time set aside'));
-      return row.dataset.testid.slice(5);
-    `);
-    const day = none as CalendarDay;
+    const day = await dayWithoutTime(browser);
     await browser.press(`Add or ask, ${long(day)}`);
     await browser.press(`Why not Okra slip on ${formatDay(day, 'EEEE')}?`);
     await browser.sees('does not fit on');
@@ -116,6 +119,24 @@ describe('the plan on a phone', () => {
     await browser.press(`Put Okra slip on ${formatDay(day, 'EEEE')}`);
     await seesMain(browser, day, 'Okra slip');
     expect(await browser.text()).not.toContain('does not fit its rules');
+  });
+
+  it('why not on that day: offers the nearest day on which it fits', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/week');
+    await solved(browser);
+    const none = await dayWithoutTime(browser);
+    await browser.press(`Add or ask, ${long(none)}`);
+    await browser.press(`Why not Okra slip on ${formatDay(none, 'EEEE')}?`);
+    await browser.sees('It fits on');
+    const offer = /It fits on ([A-Z][a-z]+ \d+ [A-Z][a-z]+): put it there/.exec(await browser.text());
+    const day = [-7, -6, -5, -4, -3, -2, -1, 1, 2, 3, 4, 5, 6, 7]
+      .map((away) => addDays(none, away))
+      .find((each) => long(each) === offer?.[1]);
+    if (!offer || !day) throw new Error('no day within a week is offered');
+    await browser.press(offer[0]);
+    await seesMain(browser, day, 'Okra slip');
   });
 
   it('takes in a day that went otherwise, and says what changed and why', async () => {
@@ -238,6 +259,37 @@ describe('the plan on a wide screen', () => {
     await hears(browser, `Over ${long(addDays(day, 1))}`);
     await (await active()).sendKeys(Key.SPACE);
     await seesMain(browser, addDays(day, 1), name);
+  });
+
+  it('is dragged by pointer to another day, and stays where it is when let go outside', async () => {
+    const browser = await wide();
+    await weekOf(browser);
+    const { name, day } = await firstMain(browser);
+    const to = addDays(day, day === today ? 2 : -1);
+    const carry = async () => {
+      const handle = await browser.byTestId(`drag-${day}`);
+      const target = await browser.byTestId(`drop-${to}`);
+      await browser.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', handle);
+      // A hand moves in many small steps: the first picks up, the others carry.
+      await browser.driver
+        .actions({ async: true })
+        .move({ origin: handle })
+        .press()
+        .move({ origin: handle, x: 12 })
+        .move({ origin: target, x: -4 })
+        .move({ origin: target })
+        .perform();
+      await hears(browser, `Over ${long(to)}`);
+    };
+    const actions = () => browser.driver.actions({ async: true });
+    await carry();
+    await actions().keyDown(Key.ESCAPE).keyUp(Key.ESCAPE).release().perform();
+    await hears(browser, 'Left where it was');
+    await seesMain(browser, day, name);
+    await carry();
+    await actions().release().perform();
+    await seesMain(browser, to, name);
+    await solved(browser);
   });
 
   it('looks twelve weeks ahead, and takes what there is when asked', async () => {

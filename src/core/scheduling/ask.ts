@@ -1,11 +1,12 @@
 import type { PlanChange } from '../agenda';
 import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
-import { scoreOf, type Plan, type PlanProblem, type ScoreParts } from '../planning';
+import { scoreOf, type HeadProblem, type Plan, type PlanProblem, type ScoreParts } from '../planning';
 import type { SolveProgramme } from '../programme';
 import { changesBetween } from './changes';
 import type { Demand } from './demand';
 import { loosened, type Loosened, type Loosening } from './loosen';
 import { solved, usualOptions, type ScheduleOptions } from './schedule';
+import { weekSearch } from './weekSearch';
 
 /** A question about the plan: why not this on that day, or what if this is left out. */
 export interface Wondering {
@@ -39,6 +40,12 @@ export interface BetterDay {
   readonly text: string;
 }
 
+/** She waits for the answer with the question open, and one percent of the score changes no sentence of it. */
+function questionOptions(weeks: number): ScheduleOptions {
+  const { seconds, gap } = usualOptions(weeks);
+  return { seconds: seconds / 2, gap: 2 * gap };
+}
+
 /** Differences of the objective that are worth a word, in days at one step outside the lane. */
 const WORTH_SAYING = 0.05;
 
@@ -51,7 +58,7 @@ export function wondered(
   current: readonly Plan[],
   { headId, what, slot, recipeId, day }: Wondering,
   solve: SolveProgramme,
-  options: ScheduleOptions = usualOptions(problem.weeks),
+  options: ScheduleOptions = questionOptions(problem.weeks),
 ): Wondered {
   const head = problem.heads.findIndex((each) => each.head.headId === headId);
   const at = daysBetween(problem.from, day);
@@ -65,7 +72,8 @@ export function wondered(
   };
   const name = problem.heads[head]?.treatments.find((known) => known.recipeId === recipeId)?.name ?? 'This';
   const on = formatDay(day, 'EEEE');
-  const other = solved(problem, solve, options, [demand]);
+  const first = weekSearch(wishedFor(problem, head, demand, day));
+  const other = solved(problem, solve, options, [demand], first);
   const before = current.find((plan) => plan.headId === headId);
   const after = other.status === 'solved' ? other.schedule.plans[head] : undefined;
   if (!after || !before) {
@@ -93,6 +101,32 @@ export function wondered(
     nearest: null,
     plan: after,
   };
+}
+
+/** The question as if she had decided so, for the search: its answer is what the solver begins with. */
+function wishedFor(
+  problem: PlanProblem,
+  index: number,
+  { is, slot, recipeId }: Demand,
+  day: CalendarDay,
+): PlanProblem {
+  const decide = (head: HeadProblem): HeadProblem => ({
+    ...head,
+    decisions: [
+      ...head.decisions,
+      {
+        id: 'wondered',
+        recordedAt: '1970-01-01T00:00:00Z',
+        kind: 'decision',
+        headId: head.head.headId,
+        day,
+        slot,
+        what: is === 'placed' ? 'place' : 'avoid',
+        recipeId,
+      },
+    ],
+  });
+  return { ...problem, heads: problem.heads.map((each, at) => (at === index ? decide(each) : each)) };
 }
 
 function whyImpossible(name: string, on: string, loose: Loosened): string {

@@ -104,6 +104,24 @@ describe('whatever the head, its days, its schools and its past', () => {
     );
   });
 
+  it('two heads and one pair of hands keep every hard rule too, and the plan of each its own', () => {
+    fc.assert(
+      fc.property(asked, asked, (one, other) => {
+        const [first] = problemFrom(one).heads;
+        const [second] = problemFrom(other).heads;
+        if (!first || !second) throw new Error('each has a head');
+        const heads = [first, { ...second, head: { ...second.head, headId: 'k' } }];
+        const problem = { ...problemFrom(one), heads };
+        expect(checkPlan(problem, searched(problem).plans)).toEqual([]);
+        const { plans, loosenings } = scheduled(problem, solve, { seconds: 5, gap: 0.01 });
+        expect(loosenings).toEqual([]);
+        expect(plans.map(({ headId }) => headId)).toEqual(['h', 'k']);
+        expect(checkPlan(problem, plans)).toEqual([]);
+      }),
+      { numRuns: 10 },
+    );
+  });
+
   it('the same question has the same plan, and its score is the sum of its parts', () => {
     fc.assert(
       fc.property(asked, (question) => {

@@ -43,6 +43,10 @@ export function weekSearch(problem: PlanProblem): Draft[][] {
 /** Further apart than this no two beats of a plan have a rule between them; the forecast has faded, too. */
 const REACH_DAYS = 60;
 
+/** The day of the wash that a draft belongs to. */
+const washDayOf = ({ slot, day, overnight }: Draft): CalendarDay =>
+  slot === 'pre-poo' && overnight ? addDays(day, 1) : day;
+
 class HeadSearch {
   drafts: Draft[] = [];
   /** Weeks that were agreed already. */
@@ -104,7 +108,10 @@ class HeadSearch {
     return scoreOf(scoreParts(this.head, this.problem.from, drafts, span));
   }
 
-  /** What was agreed before stands as it is where it still keeps every rule: what she saw last is what she sees first. */
+  /**
+   * What was agreed before stands where it still keeps every rule, as a whole or else wash by wash beside what she decided
+   * since: what she saw last is what she sees first.
+   */
   placeAgreed(): void {
     const { from, weeks } = this.problem;
     const agreed = this.head.agreed.flatMap(({ day, slot, recipeId, overnight }): Draft[] => {
@@ -113,11 +120,18 @@ class HeadSearch {
       if (!treatment || at < 0 || at >= 7 * weeks) return [];
       return [draftOf(day, treatment, slot, overnight)];
     });
-    if (agreed.length === 0 || this.drafts.length > 0) return;
+    if (agreed.length === 0) return;
     const fromShelf = agreed.reduce<Draft[]>((kept, draft) => [...kept, withPortion(draft, kept)], []);
-    if (!this.isAllowed(fromShelf, fromShelf)) return;
-    this.drafts = fromShelf;
-    this.agreedWeeks = Math.ceil((1 + Math.max(...fromShelf.map(({ day }) => daysBetween(from, day)))) / 7);
+    if (this.drafts.length === 0 && this.isAllowed(fromShelf, fromShelf)) {
+      this.drafts = fromShelf;
+      this.agreedWeeks = Math.ceil((1 + Math.max(...fromShelf.map(({ day }) => daysBetween(from, day)))) / 7);
+      return;
+    }
+    for (const main of fromShelf.filter(({ slot }) => slot === 'main')) {
+      const wash = fromShelf.filter((draft) => washDayOf(draft) === main.day);
+      const drafts = [...this.drafts, ...wash];
+      if (!this.washOn(main.day, this.drafts) && this.isAllowed(drafts, wash)) this.drafts = drafts;
+    }
   }
 
   fillWeek(week: number): void {
@@ -164,9 +178,10 @@ class HeadSearch {
 
   /** What belongs to a wash too near to `day`, unless she decided on it. */
   private inReach(draft: Draft, near: CalendarDay): boolean {
-    const { slot, day, overnight } = draft;
-    const washDay = slot === 'pre-poo' && overnight ? addDays(day, 1) : day;
-    return !placedBy(this.head.decisions, draft) && Math.abs(daysBetween(washDay, near)) <= LOOK_BEYOND_DAYS;
+    return (
+      !placedBy(this.head.decisions, draft) &&
+      Math.abs(daysBetween(washDayOf(draft), near)) <= LOOK_BEYOND_DAYS
+    );
   }
 
   /** A main treatment with what may belong to it, the fullest wash day first. */
