@@ -56,17 +56,16 @@ export function checkBeats(
   return [
     ...problem.heads.flatMap((head) => checkHead(problem, head, beatsOf.get(head.head.headId) ?? [])),
     ...sharedBreaches(problem, beatsOf),
+    ...batchBreaches(problem, [...beatsOf.values()].flat()),
   ];
 }
 
 function checkHead(problem: PlanProblem, head: HeadProblem, beats: readonly Standing[]): Breach[] {
-  const { headId } = head.head;
   const days = [...new Set(beats.map(({ day }) => day))];
   return [
     ...beats.flatMap((beat) => breachesOf(problem, head, beats, beat)),
     ...days.flatMap((day) => dayBreaches(head, beats, day)),
     ...decisionBreaches(head, beats),
-    ...batchBreaches(head, beats).map((rule) => ({ rule, headId, day: problem.from })),
     ...trialBreaches(head, beats),
   ];
 }
@@ -345,15 +344,22 @@ function decisionBreaches(head: HeadProblem, beats: readonly Standing[]): Breach
   });
 }
 
-function batchBreaches({ treatments }: HeadProblem, beats: readonly Standing[]): string[] {
-  return treatments.flatMap(({ batches, recipeId }) =>
-    batches.flatMap(({ batchId, portions, useBy }) => {
-      const uses = beats.filter((beat) => beat.batchId === batchId);
-      const isWrong =
-        uses.length > portions || uses.some((beat) => beat.day > useBy || beat.recipeId !== recipeId);
-      return isWrong ? ['batch'] : [];
-    }),
+/** The shelf is everybody's: a portion goes on one head, while it is good, and is of its own recipe. */
+function batchBreaches({ heads, from }: PlanProblem, beats: readonly Standing[]): Breach[] {
+  const ready = new Map(
+    heads.flatMap(({ treatments }) =>
+      treatments.flatMap(({ batches, recipeId }) =>
+        batches.map((batch) => [batch.batchId, { ...batch, recipeId }] as const),
+      ),
+    ),
   );
+  const [first] = heads;
+  return [...ready].flatMap(([batchId, { portions, useBy, recipeId }]) => {
+    const uses = beats.filter((beat) => beat.batchId === batchId);
+    const isWrong =
+      uses.length > portions || uses.some((use) => use.day > useBy || use.recipeId !== recipeId);
+    return isWrong && first ? [{ rule: 'batch', headId: first.head.headId, day: from }] : [];
+  });
 }
 
 /** While a trial runs, only its washes, in their order, with their days between. */

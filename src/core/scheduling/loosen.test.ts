@@ -17,7 +17,7 @@ import {
   STRONG,
 } from '../testing';
 import { loosened, scheduled, searched, usualOptions, wondered, type Loosening } from '.';
-import { RULES, type Decision } from '../agenda';
+import { RULES, type Decision, type Occasion } from '../agenda';
 
 let solve: SolveProgramme;
 beforeAll(async () => {
@@ -120,6 +120,77 @@ describe('where nothing fits', () => {
     expect(loosenings.every(({ fix }) => fix.what === 'decision')).toBe(true);
     expect(loosenings).toHaveLength(1);
     expect(mains(plans[0]).filter((beat) => beat.day === day)).toHaveLength(1);
+  });
+
+  const occasion = (what: Occasion['what'], first: number, last: number): Occasion => ({
+    ...STAMP,
+    kind: 'occasion',
+    id: `${what}-o`,
+    headId: null,
+    what,
+    from: addDays(from, first),
+    to: addDays(from, last),
+    minutes: null,
+    note: '',
+  });
+  const wednesday = addDays(from, 3);
+  const put = (recipeId: string) => [decision(wednesday, 'place', recipeId)];
+
+  it.each([
+    ['style', 'style-o'],
+    ['no-wash', 'no-wash-o'],
+  ] as const)('a wash that she put into “%s” offers to take that back', (what, occasionId) => {
+    const problem = problemOf({
+      history: { recipes: [...ALL, BALM], occasions: [occasion(what, 1, 6)], decisions: put('balm') },
+    });
+    const { loosenings } = scheduled(problem, solve);
+    expect(loosenings.map(({ fix }) => fix)).toEqual([{ what: 'occasion', occasionId }]);
+    expect(loosenings[0]?.text).toContain('Wash on Wednesday 13 May although');
+  });
+
+  it('what has to soak on an evening that is not hers offers that evening', () => {
+    const problem = problemOf({
+      head: { nights: [true, true, false, true, true, true, true] },
+      history: { decisions: put('cream') },
+    });
+    const { loosenings } = scheduled(problem, solve);
+    expect(loosenings.map(({ text, fix }) => [text, fix])).toEqual([
+      ['Set it to soak on Tuesday evening', { what: 'evening', weekday: 2 }],
+    ]);
+  });
+
+  it('another treatment while a trial runs offers to give the trial up', () => {
+    const trial = {
+      ...STAMP,
+      kind: 'trial' as const,
+      id: 't',
+      trialId: 'trial-7',
+      headId: 'h',
+      recipeId: 'cream',
+      againstId: null,
+      signal: 'firmness' as const,
+      startsOn: from,
+      rounds: 3,
+      washoutDays: 5,
+      endsBy: addDays(from, 60),
+      givenUpOn: null,
+    };
+    const problem = problemOf({
+      history: { recipes: [...ALL, BALM], trials: [trial], decisions: put('balm') },
+    });
+    const { loosenings } = scheduled(problem, solve);
+    expect(loosenings.map(({ fix }) => fix)).toContainEqual({ what: 'trial', trialId: 'trial-7' });
+  });
+
+  it('what would have to give way is told once, however many rows of the programme it stands in', () => {
+    const problem = problemOf({
+      history: {
+        recipes: [...ALL, BALM],
+        decisions: [0, 3, 6].map((at) => decision(addDays(from, at), 'place', 'balm')),
+      },
+    });
+    const { loosenings } = scheduled(problem, solve);
+    expect(loosenings.map(({ fix }) => fix)).toEqual([{ what: 'rule', id: RULES.mainsPerWeek.id, value: 3 }]);
   });
 
   it('a rule that is loosened as it says makes room', () => {

@@ -59,7 +59,7 @@ export function placementsOf(
 ): Placement[] {
   const head = problem.heads[index] as HeadProblem;
   const all = [
-    ...mains(problem, head, index),
+    ...mains(problem, head, index, brokenAt),
     ...followUps(problem, head, index),
     ...prePoos(problem, head, index),
   ];
@@ -110,7 +110,12 @@ function placed(
 /** A batch that would be there: what is made from the shelf breaks no evening before. */
 const draftOn = (...of: Parameters<typeof draftOf>) => withPortion(draftOf(...of));
 
-function mains(problem: PlanProblem, head: HeadProblem, index: number): Placement[] {
+function mains(
+  problem: PlanProblem,
+  head: HeadProblem,
+  index: number,
+  brokenAt: (at: number) => boolean,
+): Placement[] {
   const masks = head.treatments.filter(({ use }) => use === 'mask');
   const ordinary = masks.filter(({ recipeId }) => recipeId !== PLAIN_WASH_ID);
   const chosen = ordinary.length <= MOST_MAINS ? ordinary : mostPromising(head, ordinary);
@@ -131,9 +136,10 @@ function mains(problem: PlanProblem, head: HeadProblem, index: number): Placemen
     // While the trial has washes ahead nothing else is washed; rows of the programme open the days after its last one.
     const mayBeOver =
       !trial || at >= trialDays || at > daysBetween(problem.from, trial.from) + lastArm * trial.washoutDays;
-    const others = mayBeOver
-      ? chosen.map((treatment) => placed(problem, head, index, draftOn(day, treatment, 'main'), at, null))
-      : [];
+    const others =
+      mayBeOver || brokenAt(at)
+        ? chosen.map((treatment) => placed(problem, head, index, draftOn(day, treatment, 'main'), at, null))
+        : [];
     return [...rounds, ...others];
   });
 }

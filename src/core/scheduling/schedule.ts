@@ -92,10 +92,11 @@ export function solved(
 }
 
 function put(problem: PlanProblem, washes: readonly (readonly Draft[])[], answered: Answered): Schedule {
-  const drafts = problem.heads.map((head, index) => {
+  const drafts = problem.heads.reduce<Draft[][]>((planned, head, index) => {
     const own = washes[index] ?? [];
-    return [...own, ...smallBeats(problem, head, own)];
-  });
+    const elsewhere = [...planned, ...washes.slice(index + 1)].flat();
+    return [...planned, [...own, ...smallBeats(problem, head, own, elsewhere)]];
+  }, []);
   return {
     drafts,
     loosenings: [],

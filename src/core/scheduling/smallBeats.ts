@@ -14,12 +14,18 @@ import {
 /**
  * The beats between the washes, which move no forecast and ask for no free day: placed around the washes that stand. Taking
  * each as late as its rule allows is the fewest that keep it.
+ * @param elsewhere what other heads take from the shelf
  */
-export function smallBeats(problem: PlanProblem, head: HeadProblem, washes: readonly Draft[]): Draft[] {
+export function smallBeats(
+  problem: PlanProblem,
+  head: HeadProblem,
+  washes: readonly Draft[],
+  elsewhere: readonly Draft[] = [],
+): Draft[] {
   const days = dayRange(problem.from, 7 * problem.weeks);
   const washDays = new Set(washes.filter(({ slot }) => slot === 'main').map(({ day }) => day));
   const decided = decidedBeats(head, days);
-  return [
+  const beats = [
     ...decided,
     ...spaced(problem, head, days, washDays, {
       slot: 'refresh',
@@ -33,15 +39,22 @@ export function smallBeats(problem: PlanProblem, head: HeadProblem, washes: read
     (beat, index, all) =>
       all.findIndex((other) => other.day === beat.day && other.slot === beat.slot) === index,
   );
+  return fromShelf(beats, [...washes, ...elsewhere]);
 }
 
-const smallBeat = (...of: Parameters<typeof draftOf>) => withPortion(draftOf(...of));
+/** The earliest first, as long as there are portions. */
+function fromShelf(beats: readonly Draft[], taken: readonly Draft[]): Draft[] {
+  const found: Draft[] = [];
+  for (const beat of [...beats].sort((a, b) => daysBetween(b.day, a.day)))
+    found.push(withPortion(beat, [...taken, ...found]));
+  return found;
+}
 
 function decidedBeats({ decisions, treatments }: HeadProblem, days: readonly CalendarDay[]): Draft[] {
   return decisions.flatMap(({ what, slot, day, recipeId }) => {
     const treatment = treatments.find((known) => known.recipeId === recipeId);
     return what === 'place' && isSmall({ slot }) && treatment && days.includes(day)
-      ? [smallBeat(day, treatment, slot)]
+      ? [draftOf(day, treatment, slot)]
       : [];
   });
 }
@@ -92,7 +105,7 @@ function spaced(
       !(every > 1 && washDays.has(addDays(day, 1))) &&
       !isAvoided(head.decisions, { day, slot, recipeId: treatment.recipeId })
     ) {
-      found.push(smallBeat(day, treatment, slot));
+      found.push(draftOf(day, treatment, slot));
       since = 0;
     }
     since++;
@@ -123,7 +136,7 @@ function scalpBeats(
       isAvoided(head.decisions, { day, slot: 'scalp', recipeId: treatment.recipeId })
     )
       continue;
-    found.push(smallBeat(day, treatment, 'scalp'));
+    found.push(draftOf(day, treatment, 'scalp'));
     last = at;
   }
   return found;

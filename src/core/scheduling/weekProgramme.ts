@@ -36,6 +36,7 @@ export function weekProgramme(
     forecastRows(rows, problem, part);
     wishRows(rows, problem, part);
   }
+  portionRows(rows, parts);
   minuteRows(rows, problem, parts);
   for (const demand of demands) demandRow(rows, parts, demand);
   return {
@@ -166,22 +167,31 @@ function companionRows(rows: Rows, part: HeadPart): void {
 
 /** A portion goes on once, and not after its day; what spoils unused costs. */
 function batchRows(rows: Rows, part: HeadPart): void {
-  const { head, batchUses } = part;
+  const { batchUses } = part;
   const byPlacement = new Map<Placement, BatchUse[]>();
   for (const use of batchUses) {
     rows.yesOrNo(use.name);
     byPlacement.set(use.placement, [...(byPlacement.get(use.placement) ?? []), use]);
   }
   for (const [placement, uses] of byPlacement) rows.row([...terms(uses), ...terms([placement], -1)], '<=', 0);
-  for (const { batches } of head.treatments) {
-    for (const { batchId, portions } of batches) {
-      const uses = batchUses.filter((use) => use.batchId === batchId);
-      rows.row(terms(uses), '<=', portions);
-    }
-  }
   for (const [placement, uses] of byPlacement) {
     if (placement.onlyFromShelf)
       rows.row([...terms([placement]), ...terms(uses, -1)], '<=', 0, 'evening-before');
+  }
+}
+
+/** The shelf is everybody's: no portion is used twice, whoever uses it. */
+function portionRows(rows: Rows, parts: readonly HeadPart[]): void {
+  const portionsOf = new Map(
+    parts.flatMap(({ head }) =>
+      head.treatments.flatMap(({ batches }) =>
+        batches.map(({ batchId, portions }) => [batchId, portions] as const),
+      ),
+    ),
+  );
+  for (const [batchId, portions] of portionsOf) {
+    const uses = parts.flatMap(({ batchUses }) => batchUses.filter((use) => use.batchId === batchId));
+    rows.row(terms(uses), '<=', portions);
   }
 }
 

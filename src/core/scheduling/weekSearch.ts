@@ -88,7 +88,7 @@ class HeadSearch {
       if (!treatment) continue;
       const isIt = (draft: Draft) => draft.day === day && draft.slot === slot && draft.recipeId === recipeId;
       const options = (slot === 'pre-poo' ? [false, true] : [false]).flatMap((overnight): Draft[][] => {
-        const companion = withPortion(draftOf(day, treatment, slot, overnight), this.drafts);
+        const companion = this.withPortion(draftOf(day, treatment, slot, overnight), this.drafts);
         const washDay = overnight ? addDays(day, 1) : day;
         if (this.washOn(washDay, this.drafts)) return [[companion]];
         return this.mains
@@ -121,7 +121,7 @@ class HeadSearch {
       return [draftOf(day, treatment, slot, overnight)];
     });
     if (agreed.length === 0) return;
-    const fromShelf = agreed.reduce<Draft[]>((kept, draft) => [...kept, withPortion(draft, kept)], []);
+    const fromShelf = agreed.reduce<Draft[]>((kept, draft) => [...kept, this.withPortion(draft, kept)], []);
     if (this.drafts.length === 0 && this.isAllowed(fromShelf, fromShelf)) {
       this.drafts = fromShelf;
       this.agreedWeeks = Math.ceil((1 + Math.max(...fromShelf.map(({ day }) => daysBetween(from, day)))) / 7);
@@ -172,6 +172,11 @@ class HeadSearch {
     return round === null ? at > endsAt : round === done;
   }
 
+  /** What another head has taken from the shelf is not there any more. */
+  private withPortion(draft: Draft, kept: readonly Draft[]): Draft {
+    return withPortion(draft, [...kept, ...this.others.flat()]);
+  }
+
   private washOn(day: CalendarDay, drafts: readonly Draft[]): boolean {
     return drafts.some((draft) => draft.slot === 'main' && draft.day === day);
   }
@@ -187,7 +192,7 @@ class HeadSearch {
   /** A main treatment with what may belong to it, the fullest wash day first. */
   private washDays(main: Draft, kept: readonly Draft[]): Draft[][] {
     if (this.washOn(main.day, kept)) return [];
-    const fromShelf = withPortion(main, kept);
+    const fromShelf = this.withPortion(main, kept);
     const mustBeFollowed = needsMoisture(this.head, main.treatment);
     return [...this.companions(fromShelf, kept), []]
       .filter((companions) => !mustBeFollowed || companions.some(({ slot }) => slot === 'follow-up'))
@@ -203,8 +208,8 @@ class HeadSearch {
       recipeId === PLAIN_WASH_ID
         ? []
         : prePoosOf(this.head).flatMap((oil) => [
-            withPortion(draftOf(addDays(day, -1), oil, 'pre-poo', true), kept),
-            withPortion(draftOf(day, oil, 'pre-poo'), kept),
+            this.withPortion(draftOf(addDays(day, -1), oil, 'pre-poo', true), kept),
+            this.withPortion(draftOf(day, oil, 'pre-poo'), kept),
           ]);
     if (followUps.length === 0) return oils.map((oil) => [oil]);
     return followUps.flatMap((followUp) => [...oils.map((oil) => [oil, followUp]), [followUp]]);
