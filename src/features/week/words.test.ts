@@ -1,0 +1,128 @@
+import {
+  challengeState,
+  OCCASIONS,
+  RULE_KEYS,
+  RULES,
+  USUAL_CHOICES,
+  type Challenge,
+  type Occasion,
+} from '@/core/agenda';
+import { addDays, calendarDay } from '@/core/measures';
+import { RHYTHM_IDS } from '@/core/scheduling';
+import { STAMP } from '@/core/testing';
+import { challengeWords, occasionWords } from './occasionWords';
+import { RHYTHM_LABELS } from './rhythmWords';
+import { ruleText, SCHOOL_CHOICES, stepOf } from './ruleWords';
+
+const monday = calendarDay('2026-03-02');
+const occasion = (changes: Partial<Occasion>): Occasion => ({
+  ...STAMP,
+  kind: 'occasion',
+  id: 'o',
+  headId: null,
+  what: 'style',
+  from: monday,
+  to: addDays(monday, 20),
+  minutes: null,
+  note: '',
+  ...changes,
+});
+
+describe('what is coming, in words', () => {
+  it('is named with its days: one day in full, a stretch from when to when', () => {
+    expect(occasionWords(occasion({})).title).toBe('A protective style, Mon 2 Mar to Sun 22 Mar');
+    expect(occasionWords(occasion({ what: 'look-good', to: monday })).title).toBe(
+      'A day to look good, Monday 2 March',
+    );
+  });
+
+  it('tells other hours in minutes, 0 where she is away', () => {
+    expect(occasionWords(occasion({ what: 'hours', minutes: 90 })).text).toContain('90 minutes a day');
+    expect(occasionWords(occasion({ what: 'hours', minutes: null })).text).toContain('0 minutes a day');
+  });
+
+  it('has words of its own for every kind', () => {
+    const texts = OCCASIONS.map((what) => occasionWords(occasion({ what })).text);
+    expect(new Set(texts).size).toBe(OCCASIONS.length);
+  });
+});
+
+describe('a challenge, in words', () => {
+  const challenge: Challenge = {
+    ...STAMP,
+    kind: 'challenge',
+    id: 'c',
+    challengeId: 'c',
+    headId: 'h',
+    name: 'Moist weeks',
+    counts: 'moisture',
+    perWeek: 2,
+    startsOn: monday,
+    weeks: 4,
+    givenUpOn: null,
+  };
+  const said = (offsets: readonly number[], today: number, changes: Partial<Challenge> = {}) => {
+    const days = offsets.map((offset) => addDays(monday, offset));
+    const { headline, lines } = challengeWords(
+      challengeState({ ...challenge, ...changes }, days, addDays(monday, today)),
+    );
+    return [headline, ...lines];
+  };
+
+  it.each([
+    ['nothing yet', said([], 0), 'It has begun.', 'This week wants 2 more moisture treatments.'],
+    ['one short', said([1], 3), 'It has begun.', 'This week wants one more moisture treatment.'],
+    ['a week kept', said([1, 3], 8), 'One week in a row.', 'wants 2 more'],
+    ['two weeks kept', said([1, 3, 8, 9], 13), '2 weeks in a row.', 'This week is kept.'],
+    [
+      'a week missed',
+      said([1], 8),
+      'The last week was missed. The next one counts again.',
+      '0 kept, 1 missed',
+    ],
+  ])('%s', (_, words, headline, line) => {
+    expect(words[0]).toBe(headline);
+    expect(words.join(' ')).toContain(line);
+  });
+
+  it('over, it says how many weeks were kept and asks for nothing more', () => {
+    expect(said([1, 3, 8, 9, 22, 23], 30)).toEqual([
+      'Over: 3 of 4 weeks kept.',
+      '3 kept, 1 missed, of 4; the longest run is 2.',
+    ]);
+    expect(said([1, 3], 30, { givenUpOn: addDays(monday, 9) })[0]).toBe(
+      'Given up on 11 March, after 1 of 4 weeks.',
+    );
+  });
+});
+
+describe('the rules, in words', () => {
+  it('give every value its unit', () => {
+    expect(ruleText({ unit: 'share' }, 0.4)).toBe('40 %');
+    expect([1, 7].map((days) => ruleText({ unit: 'days' }, days))).toEqual(['1 day', '7 days']);
+    expect(ruleText({ unit: 'minutes' }, 60)).toBe('60 min');
+    expect(ruleText({ unit: 'a week' }, 2)).toBe('2 a week');
+    expect(ruleText({ unit: 'pieces' }, 1)).toBe('1');
+  });
+
+  it('a press from the usual value stays within what the rule allows, one way at least', () => {
+    for (const key of RULE_KEYS) {
+      const { value, least, most } = RULES[key];
+      const step = stepOf(RULES[key]);
+      expect(value + step <= most || value - step >= least).toBe(true);
+    }
+  });
+
+  it('every school is offered with both sides explained, the usual one among them', () => {
+    for (const { key, options } of SCHOOL_CHOICES) {
+      expect(options.map(({ value }) => value)).toContain(USUAL_CHOICES[key]);
+      expect(options.length).toBeGreaterThan(1);
+      for (const { hint } of options) expect(hint).toMatch(/\w.{20,}\.$/);
+    }
+  });
+
+  it('every rhythm that can be tried has a name and says what it is', () => {
+    const labels = RHYTHM_IDS.map((id) => RHYTHM_LABELS[id].label);
+    expect(new Set(labels).size).toBe(RHYTHM_IDS.length);
+  });
+});
