@@ -39,11 +39,15 @@ export function WonderAnswer() {
         <Body key={text}>{text}.</Body>
       ))}
       <Loosenings loosenings={answer.loosenings} />
+      {nearest ? (
+        <View className="items-start">
+          <Button label={`${nearest.text}: put it there`} onPress={putNearest} />
+        </View>
+      ) : null}
       <View className="flex-row flex-wrap gap-2">
         {answer.possible ? (
           <Button label={asked.what === 'without' ? 'Leave it out' : 'Put it there'} onPress={doIt} />
         ) : null}
-        {nearest ? <Button label={`${nearest.text}: put it there`} onPress={putNearest} /> : null}
         <Button tone="quiet" label="Close" onPress={close} />
       </View>
     </View>
