@@ -19,6 +19,7 @@ const CORE = [
   'pantry',
   'programme',
   'making',
+  'washday',
   'planning',
   'scheduling',
   'calendar',

@@ -13,6 +13,14 @@ export const PLAN_SCHOOLS = {
   prePoo: ['oil-only', 'any'],
   /** Whether what is left over may be used again. */
   leftovers: ['keep', 'fresh'],
+  /** Where a mask goes; powders, oil and protein never on the scalp. */
+  zones: ['lengths', 'ends-first', 'scalp-too'],
+  /** What a mask is rinsed out with, where it asks for nothing of its own. */
+  rinse: ['water', 'conditioner', 'mild-shampoo'],
+  /** The last water. */
+  finish: ['warm', 'warm-then-cold'],
+  /** Conditioner before the mask as well, or the mask straight after the shampoo. */
+  conditioner: ['after-only', 'before-mask'],
 } as const;
 
 /** How she wants it, in plain terms; each from −2 (less of it) to 2 (more). */
@@ -33,6 +41,10 @@ export const planSettingsSchema = recordBaseSchema.extend({
   maskOrder: z.enum(PLAN_SCHOOLS.maskOrder),
   prePoo: z.enum(PLAN_SCHOOLS.prePoo),
   leftovers: z.enum(PLAN_SCHOOLS.leftovers),
+  zones: z.enum(PLAN_SCHOOLS.zones),
+  rinse: z.enum(PLAN_SCHOOLS.rinse),
+  finish: z.enum(PLAN_SCHOOLS.finish),
+  conditioner: z.enum(PLAN_SCHOOLS.conditioner),
 });
 export type PlanSettings = z.infer<typeof planSettingsSchema>;
 /** What she can choose, without what makes it a record. */
@@ -46,9 +58,16 @@ export const USUAL_CHOICES: PlanChoices = {
   maskOrder: 'after-shampoo',
   prePoo: 'oil-only',
   leftovers: 'keep',
+  zones: 'lengths',
+  rinse: 'water',
+  finish: 'warm',
+  conditioner: 'after-only',
 };
 
 /** What she chose last for a head. */
 export function choicesOf(settings: readonly PlanSettings[], headId: string): PlanChoices {
-  return settings.findLast((each) => each.headId === headId) ?? USUAL_CHOICES;
+  const last = settings.findLast((each) => each.headId === headId);
+  if (!last) return USUAL_CHOICES;
+  const { id: _id, recordedAt: _at, corrects: _corrects, kind: _kind, headId: _head, ...choices } = last;
+  return choices;
 }

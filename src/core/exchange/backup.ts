@@ -14,7 +14,7 @@ import { inOrder, instantSchema, withdrawalSchema, type Problem, type Result, fa
 import { headEventSchema, photoSchema, readingSchema } from '../readings';
 import { recipeVersionSchema } from '../recipes';
 import { patchTestSchema } from '../safety';
-import { sessionSchema } from '../sessions';
+import { sessionSchema, washDaySchema } from '../sessions';
 import { trialSchema, trialWashSchema } from '../trials';
 import { liftRecord } from './migrations';
 import { sortedKeys } from './sortedKeys';
@@ -26,6 +26,7 @@ export const storedRecordSchema = z.discriminatedUnion('kind', [
   recipeVersionSchema,
   readingSchema,
   sessionSchema,
+  washDaySchema,
   headEventSchema,
   ownIngredientSchema,
   pantryItemSchema,
@@ -47,7 +48,7 @@ export type RecordKind = StoredRecord['kind'];
 export type RecordOf<K extends RecordKind> = Extract<StoredRecord, { kind: K }>;
 
 /** Raised with every change of a stored shape; migrations.ts lifts what was written before. */
-export const DATA_VERSION = 4;
+export const DATA_VERSION = 5;
 export const BACKUP_FORMAT = 'velvet-rhythm-backup';
 
 export const BACKUP_LIMITS = {

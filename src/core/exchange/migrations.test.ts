@@ -100,3 +100,22 @@ describe('the records that one head is computed from', () => {
     expect(ids.length).toBeLessThan(100);
   });
 });
+
+describe('a backup of version 4', () => {
+  const backup = valueOf(readBackup(oldFile(4)));
+
+  it('is read, with every record of it', () => {
+    const written = JSON.parse(oldFile(4)) as { records: StoredRecord[] };
+    expect(backup.records.map(({ id }) => id).sort()).toEqual(written.records.map(({ id }) => id).sort());
+  });
+
+  it('washes as it did before there was a choice', () => {
+    const settings = backup.records.find(({ kind }) => kind === 'plan-settings');
+    expect(settings).toMatchObject({
+      zones: 'lengths',
+      rinse: 'water',
+      finish: 'warm',
+      conditioner: 'after-only',
+    });
+  });
+});

@@ -17,6 +17,11 @@ const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
     record.kind === 'head'
       ? { washFrom: [10, 18, 18, 18, 18, 18, 10], nights: Array(7).fill(true), ...record }
       : record,
+  // Version 5 knows the schools of the wash day itself; each was done the usual way before.
+  4: (record) =>
+    record.kind === 'plan-settings'
+      ? { zones: 'lengths', rinse: 'water', finish: 'warm', conditioner: 'after-only', ...record }
+      : record,
 };
 
 function readingOf3({ mistSoakSeconds, tally, strands, ...rest }: RawRecord): RawRecord {

@@ -46,6 +46,7 @@ export function historyFrom(live: readonly StoredRecord[], larder: Larder, headI
     recipes: ofKind(live, 'recipe'),
     readings: own(ofKind(live, 'reading')),
     sessions: withBatchGrams(own(ofKind(live, 'session')), live),
+    washDays: own(ofKind(live, 'wash-day')),
     events: own(ofKind(live, 'event')),
     patchTests: own(ofKind(live, 'patch-test')),
     trials: own(ofKind(live, 'trial')),

@@ -2,7 +2,7 @@ import type { Challenge, Decision, Occasion, PlanSettings } from '../agenda';
 import type { HeadEvent, Reading } from '../readings';
 import { CATALOGUE_LARDER, type Larder, type RecipeVersion } from '../recipes';
 import type { PatchTest } from '../safety';
-import type { Session } from '../sessions';
+import type { Session, WashDay } from '../sessions';
 import type { Trial, TrialWash } from '../trials';
 
 /** What is known of one head, as it counts today. */
@@ -14,6 +14,8 @@ export interface HeadHistory {
   readonly patchTests: readonly PatchTest[];
   readonly readings: readonly Reading[];
   readonly sessions: readonly Session[];
+  /** Whole wash days as they were; their treatments are among the sessions. */
+  readonly washDays: readonly WashDay[];
   readonly events: readonly HeadEvent[];
   readonly trials: readonly Trial[];
   readonly trialWashes: readonly TrialWash[];
@@ -31,6 +33,7 @@ export const EMPTY_HISTORY: HeadHistory = {
   patchTests: [],
   readings: [],
   sessions: [],
+  washDays: [],
   events: [],
   trials: [],
   trialWashes: [],

@@ -24,5 +24,5 @@ export {
 } from './units';
 export { scattered, textHash } from './hash';
 export { countingIds, idSchema, type IdSource } from './ids';
-export { formatInstant, instantSchema, type Instant } from './instant';
+export { formatInstant, instantAt, instantSchema, millisecondsOf, type Instant } from './instant';
 export { inOrder, liveRecords, recordBaseSchema, withdrawalSchema, type Withdrawal } from './record';

@@ -17,7 +17,7 @@ import {
   STRONG,
 } from '../testing';
 import { loosened, scheduled, searched, usualOptions, wondered, type Loosening } from '.';
-import { RULES, type Decision, type Occasion } from '../agenda';
+import { RULES, USUAL_CHOICES, type Decision, type Occasion } from '../agenda';
 
 let solve: SolveProgramme;
 beforeAll(async () => {
@@ -208,13 +208,8 @@ describe('where nothing fits', () => {
       kind: 'plan-settings' as const,
       id: 's',
       headId: 'h',
+      ...USUAL_CHOICES,
       rules: { [RULES.lightProteinGap.id]: 6 },
-      leanings: { gentler: 0, faster: 0, cheaper: 0, 'less-work': 0 },
-      rhythm: 'readings' as const,
-      afterProtein: 'if-firm' as const,
-      maskOrder: 'after-shampoo' as const,
-      prePoo: 'oil-only' as const,
-      leftovers: 'keep' as const,
     };
     const room = problemOf({
       history: { ...history, planSettings: [changed], decisions: [decision(day, 'place', 'light')] },

@@ -1,5 +1,5 @@
 import type { Decision, Occasion } from '../agenda';
-import { RULES } from '../agenda';
+import { RULES, USUAL_CHOICES } from '../agenda';
 import { addDays, daysBetween } from '../measures';
 import { draftOf, type Draft, type PlanProblem } from '../planning';
 import {
@@ -114,13 +114,8 @@ describe('between the washes', () => {
             kind: 'plan-settings' as const,
             id: 's',
             headId: 'h',
+            ...USUAL_CHOICES,
             rules: { [RULES.refreshEvery.id]: null, [RULES.scalpEvery.id]: null },
-            leanings: { gentler: 0, faster: 0, cheaper: 0, 'less-work': 0 },
-            rhythm: 'readings' as const,
-            afterProtein: 'if-firm' as const,
-            maskOrder: 'after-shampoo' as const,
-            prePoo: 'oil-only' as const,
-            leftovers: 'keep' as const,
           },
         ],
       },

@@ -1,2 +1,35 @@
 export { sessionSchema, type Session } from './session';
 export { firstUses, firstUsesTogether, type FirstUse } from './firstUses';
+export {
+  asksForMoisture,
+  FELT,
+  PHASES,
+  SECTIONS,
+  STEP_SLOTS,
+  washStepSchema,
+  type Felt,
+  type Phase,
+  type WashStep,
+} from './washStep';
+export {
+  lateMinutes,
+  runState,
+  washRunSchema,
+  withEvent,
+  type RunEvent,
+  type RunState,
+  type StepState,
+  type TimerState,
+  type WashRun,
+} from './washRun';
+export {
+  learnedWashMinutes,
+  RATINGS,
+  stepsDone,
+  washDaySchema,
+  wornIn,
+  type Rating,
+  type WashDay,
+  type WashDayStep,
+  type Worn,
+} from './washDay';

@@ -21,7 +21,16 @@ export function stepOf({ unit }: Pick<Rule, 'unit'>): number {
   return unit === 'share' ? 0.05 : unit === 'minutes' ? 5 : 1;
 }
 
-type SchoolKey = 'rhythm' | 'afterProtein' | 'maskOrder' | 'prePoo' | 'leftovers';
+type SchoolKey =
+  | 'rhythm'
+  | 'afterProtein'
+  | 'maskOrder'
+  | 'prePoo'
+  | 'leftovers'
+  | 'zones'
+  | 'rinse'
+  | 'finish'
+  | 'conditioner';
 
 interface SchoolChoice {
   readonly key: SchoolKey;
@@ -94,6 +103,48 @@ export const SCHOOL_CHOICES: readonly SchoolChoice[] = [
       value: 'fresh',
       label: 'is made fresh',
       hint: 'Each time is mixed anew; nothing from the shelf is planned.',
+    },
+  ]),
+  school('zones', 'Where a mask goes on', [
+    { value: 'lengths', label: 'lengths and ends', hint: 'The scalp makes its own oil; it is left alone.' },
+    {
+      value: 'ends-first',
+      label: 'the ends first',
+      hint: 'The oldest hair gets the most and the longest, then the lengths.',
+    },
+    {
+      value: 'scalp-too',
+      label: 'the scalp too',
+      hint: 'From the roots down; powders, oil, egg and protein stay off the scalp all the same.',
+    },
+  ]),
+  school('rinse', 'What a mask is rinsed with', [
+    { value: 'water', label: 'water', hint: 'As much as possible of the treatment stays on.' },
+    {
+      value: 'conditioner',
+      label: 'conditioner, never shampoo',
+      hint: 'It carries out what water leaves, and smooths.',
+    },
+    {
+      value: 'mild-shampoo',
+      label: 'a mild shampoo',
+      hint: 'Nothing is left behind, and a little of the effect goes with it.',
+    },
+  ]),
+  school('finish', 'The last water', [
+    { value: 'warm', label: 'warm', hint: 'Lukewarm to the end is kinder, and hair does not mind.' },
+    {
+      value: 'warm-then-cold',
+      label: 'warm, then cold',
+      hint: 'A cold last rinse lays the outside of the strand flat.',
+    },
+  ]),
+  school('conditioner', 'Conditioner in the wash', [
+    { value: 'after-only', label: 'not before the mask', hint: 'The mask meets bare, clean hair.' },
+    {
+      value: 'before-mask',
+      label: 'before the mask too',
+      hint: 'It combs more easily, and a little less of the mask goes in.',
     },
   ]),
 ];

@@ -11,19 +11,7 @@ export function choicesRecord(
   choices: PlanChoices,
   changed: Partial<PlanChoices>,
 ): StoredRecord {
-  const { rules, leanings, rhythm, afterProtein, maskOrder, prePoo, leftovers } = { ...choices, ...changed };
-  return {
-    ...newStamp(),
-    kind: 'plan-settings',
-    headId,
-    rules,
-    leanings,
-    rhythm,
-    afterProtein,
-    maskOrder,
-    prePoo,
-    leftovers,
-  };
+  return { ...choices, ...changed, ...newStamp(), kind: 'plan-settings', headId };
 }
 
 /** What is in force for a head, and how to change it. */

@@ -1,0 +1,12 @@
+export { LOOK_AGAIN, usualSections, washScript } from './script';
+export { traitsOf, type Traits } from './traits';
+export type { DayUse, WashPlan } from './washPlan';
+export {
+  inMinutes,
+  insteadOfMain,
+  minutesWithoutHeat,
+  plannedMinutes,
+  stepsAhead,
+  withoutHeat,
+  type ChangedPlan,
+} from './changes';

@@ -1,0 +1,199 @@
+import { STRONG_FROM } from '../classification';
+import type { WashStep } from '../sessions';
+import { cautionAt, hands, step } from './parts';
+import { traitsOf } from './traits';
+import type { WashPlan } from './washPlan';
+import { worn } from './worn';
+
+const GATHER_MINUTES = 3;
+const FEEL_MINUTES = 1;
+const OIL_ON_MINUTES = 5;
+const STYLE_MINUTES = 0;
+
+/** Hours until dry hair shows what a treatment did. */
+export const LOOK_AGAIN = { fromHours: 24, toHours: 48 } as const;
+
+/** Sections by how much hair there is; more of them are quicker to soak through than fewer and thicker ones. */
+export function usualSections({ density, lengthCm }: WashPlan['head']): number {
+  const byDensity = { thin: 2, medium: 4, thick: 6 }[density];
+  const LONG_CM = 40;
+  return Math.min(8, byDensity + (lengthCm > LONG_CM ? 2 : 0));
+}
+
+/** The steps of a wash day in their order, from what is planned, what the mixtures ask for and the schools in force. */
+export function washScript(plan: WashPlan): WashStep[] {
+  const { main, choices } = plan;
+  const maskFirst = main !== null && choices.maskOrder === 'before-shampoo';
+  const beforeWater = [gather(plan), ...prePooSteps(plan), detangle(plan)];
+  const wash = [cleanse(plan), ...(choices.conditioner === 'before-mask' && main ? [condition(plan)] : [])];
+  const mask = main
+    ? [...(maskFirst ? [] : [blot(plan)]), sectioning(plan), ...worn(plan, 'main', main)]
+    : [];
+  const end = [...followUpSteps(plan), seal(plan), style(), ...(main ? [lookAgain()] : [])];
+  return maskFirst
+    ? [...beforeWater, ...mask, ...wash, feel(plan), ...end]
+    : [...beforeWater, ...wash, ...mask, ...(main ? [feel(plan)] : []), ...end];
+}
+
+function gather({ main, prePoo, followUp }: WashPlan): WashStep {
+  const bowls = [prePoo, main, followUp].flatMap((use) => use ?? []);
+  const things = ['shampoo', 'conditioner', 'a wide comb', 'clips', 'an old towel'];
+  const mixed = bowls.map(({ version, fromShelf }) =>
+    fromShelf ? `${version.name} from the shelf` : version.name,
+  );
+  return step({
+    id: 'gather',
+    phase: 'gather',
+    title: 'Lay everything out',
+    how: `Within reach of wet hands: ${[...mixed, ...things].join(', ')}.${bowls.some(({ withHeat }) => withHeat) ? ' Warm the cap or the towel.' : ''}`,
+    why: 'Once the hair is wet nothing has to be looked for.',
+    minutes: GATHER_MINUTES,
+  });
+}
+
+function prePooSteps(plan: WashPlan): WashStep[] {
+  const { prePoo } = plan;
+  if (!prePoo) return [];
+  const { version, minutes } = prePoo;
+  return [
+    step({
+      id: 'pre-poo-apply',
+      phase: 'apply',
+      title: `Oil on: ${version.name}`,
+      how: 'On dry hair, from the ends up to a hand below the roots; just enough that it shines, not drips.',
+      why: 'Oil slows the water, so the strand swells and shrinks less in the wash.',
+      minutes: OIL_ON_MINUTES,
+      slot: 'pre-poo',
+      recipeId: version.recipeId,
+      caution: cautionAt(plan, prePoo, 'apply'),
+    }),
+    step({
+      id: 'pre-poo-wait',
+      phase: 'wait',
+      title: 'The oil works',
+      how: 'Leave it on; a cap keeps the collar clean. Your hands are free.',
+      why: 'Below twenty minutes little of it has gone in.',
+      minutes,
+      waits: true,
+      slot: 'pre-poo',
+      recipeId: version.recipeId,
+    }),
+  ];
+}
+
+function detangle(plan: WashPlan): WashStep {
+  const isOiled = plan.prePoo !== null || plan.oiledOvernight;
+  return step({
+    id: 'detangle',
+    phase: 'detangle',
+    title: 'Detangle from the ends up',
+    how: `${isOiled ? 'With the oil on' : 'Dry, with a little oil or conditioner on the fingers'}: begin at the ends, hold the hair above the comb, and go up a hand at a time to the roots.`,
+    why: 'Wet hair stretches and breaks sooner; a knot combed from above only tightens.',
+    minutes: hands(plan, 'detangle'),
+    sections: plan.sections,
+  });
+}
+
+function cleanse(plan: WashPlan): WashStep {
+  const { main, prePoo, oiledOvernight, choices } = plan;
+  const maskFirst = main !== null && choices.maskOrder === 'before-shampoo';
+  const twice = prePoo !== null || oiledOvernight || (maskFirst && traitsOf(main.lines, main.verdict).oily);
+  return step({
+    id: 'cleanse',
+    phase: 'cleanse',
+    title: twice ? 'Shampoo the scalp, twice' : 'Shampoo the scalp, once',
+    how: `A coin of shampoo in ten of water, on the scalp with the fingertips; what runs down is enough for the lengths. ${twice ? 'Once for the oil, once for the scalp.' : 'Once is enough.'}`,
+    why: maskFirst
+      ? 'It takes the mask and the old oil out together.'
+      : 'A mask reaches hair that is clean; diluted, shampoo does not strip it.',
+    minutes: hands(plan, 'cleanse'),
+  });
+}
+
+function condition(plan: WashPlan): WashStep {
+  return step({
+    id: 'condition',
+    phase: 'condition',
+    title: 'Conditioner, and rinse',
+    how: 'A film of plain conditioner on the lengths, combed through with the fingers and rinsed.',
+    why: 'You chose conditioner before the mask: it lays the hair smooth, and lets a little less of the mask in.',
+    minutes: hands(plan, 'condition'),
+  });
+}
+
+function blot(plan: WashPlan): WashStep {
+  return step({
+    id: 'blot',
+    phase: 'blot',
+    title: 'Press the water out',
+    how: 'With an old towel or a cotton shirt: press, do not rub, until it no longer drips.',
+    why: 'On dripping hair a mask runs off and is thinned.',
+    minutes: hands(plan, 'blot'),
+  });
+}
+
+function sectioning(plan: WashPlan): WashStep {
+  return step({
+    id: 'section',
+    phase: 'section',
+    title: `Part into ${plan.sections}`,
+    how: 'Part with the fingers or the tail of a comb, twist each part loosely and clip it out of the way.',
+    why: 'In parts no strand is forgotten, and none is done twice.',
+    minutes: hands(plan, 'section'),
+  });
+}
+
+function feel({ main }: WashPlan): WashStep {
+  return step({
+    id: 'feel',
+    phase: 'feel',
+    title: 'How does it feel, wet?',
+    how: 'Run a wet lock through your fingers, and bend it round one.',
+    why:
+      main?.verdict.kind === 'protein'
+        ? 'Firm or rough hair wants moisture on the same day; hair that feels right does not.'
+        : 'It is the first sign of what the treatment did; the dry reading tells more.',
+    minutes: FEEL_MINUTES,
+  });
+}
+
+/** After a strong protein always, after a light one as her school says. */
+function followUpSteps(plan: WashPlan): WashStep[] {
+  const { main, followUp, choices } = plan;
+  if (!main || !followUp || main.verdict.kind !== 'protein') return [];
+  const always = main.verdict.strength >= STRONG_FROM || choices.afterProtein === 'always';
+  return worn(plan, 'follow-up', followUp, { onlyIfFirm: !always });
+}
+
+function seal(plan: WashPlan): WashStep {
+  return step({
+    id: 'seal',
+    phase: 'seal',
+    title: 'Leave in, and seal the ends',
+    how: 'A little leave-in on the damp lengths; then a drop of oil or serum on the ends only.',
+    why: 'It keeps the water in while the hair dries; on the roots it would only weigh it down.',
+    minutes: hands(plan, 'seal'),
+  });
+}
+
+function style(): WashStep {
+  return step({
+    id: 'style',
+    phase: 'style',
+    title: 'Let it dry, loosely',
+    how: 'In loose twists, or open. Nothing tight, and no heat today if it can be helped.',
+    why: 'Wet hair that is pulled tight breaks at the roots.',
+    minutes: STYLE_MINUTES,
+  });
+}
+
+function lookAgain(): WashStep {
+  return step({
+    id: 'look-again',
+    phase: 'look-again',
+    title: 'Look again when it is dry',
+    how: `A minute tomorrow, ${LOOK_AGAIN.fromHours} to ${LOOK_AGAIN.toHours} hours from now: the reading of dry hair. It will be on your day.`,
+    why: 'Wet hair flatters; what a treatment did shows when it has dried.',
+    minutes: 0,
+  });
+}
