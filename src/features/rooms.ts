@@ -5,6 +5,7 @@
 export { BenchScreen, CompareScreen, MakeScreen, RecipeEditor, RecipeScreen } from './bench/screens';
 export { HeadEditor, HeadScreen, HeadsScreen } from './heads/screens';
 export { IngredientScreen, OwnIngredientScreen, PantryScreen } from './pantry/screens';
+export { WashBar, WashScreen } from './session/screens';
 export { LabelScreen, ShelfScreen } from './shelf/screens';
 export {
   EventScreen,

@@ -13,8 +13,10 @@ export { planAgreed, planNoteSeen, selectAgreed } from './agreedSlice';
 export {
   cupChosen,
   headChosen,
+  aloudChosen,
   rulerCalibrated,
   selectPrefs,
+  soundChosen,
   themeChosen,
   viewChosen,
   type Prefs,
@@ -46,4 +48,5 @@ export {
   selectUnsaved,
 } from './recordsSlice';
 export { selectUndo, undoClosed, undoOffered } from './undoSlice';
+export { selectWashRuns, washClosed, washHappened, washStarted } from './washSlice';
 export { makeStore, useAppDispatch, useAppSelector, type AppStore, type RootState } from './store';

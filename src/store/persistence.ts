@@ -15,9 +15,11 @@ import {
   cupChosen,
   headChosen,
   prefsLoaded,
+  aloudChosen,
   rulerCalibrated,
   readPrefs,
   selectPrefs,
+  soundChosen,
   themeChosen,
   viewChosen,
   type Prefs,
@@ -36,6 +38,7 @@ import { agreedLoaded, planAgreed, planNoteSeen, readAgreed, selectAgreed } from
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import { liveRecords } from '@/core/measures';
 import type { RecordStorage } from './recordStorage';
+import { readWash, selectWashRuns, washClosed, washHappened, washLoaded, washStarted } from './washSlice';
 import {
   dryingStarted,
   readUnderway,
@@ -53,6 +56,7 @@ type Root = RecordsRoot & {
   readonly making: MakingRun | null;
   readonly underway: ReturnType<typeof readUnderway>;
   readonly agreed: Agreed;
+  readonly wash: ReturnType<typeof readWash>;
 };
 
 const FULL =
@@ -93,7 +97,15 @@ export function persistenceMiddleware(storage: RecordStorage) {
   });
 
   listener.startListening({
-    matcher: isAnyOf(themeChosen, headChosen, cupChosen, viewChosen, rulerCalibrated),
+    matcher: isAnyOf(
+      themeChosen,
+      headChosen,
+      cupChosen,
+      viewChosen,
+      rulerCalibrated,
+      soundChosen,
+      aloudChosen,
+    ),
     effect: (_, api) =>
       kept(api, () => storage.saveKept('prefs', JSON.stringify(selectPrefs(api.getState())))),
   });
@@ -114,6 +126,12 @@ export function persistenceMiddleware(storage: RecordStorage) {
     matcher: isAnyOf(planAgreed, planNoteSeen),
     effect: (_, api) =>
       kept(api, () => storage.saveKept('agreed', JSON.stringify(selectAgreed(api.getState())))),
+  });
+
+  listener.startListening({
+    matcher: isAnyOf(washStarted, washHappened, washClosed),
+    effect: (_, api) =>
+      kept(api, () => storage.saveKept('wash', JSON.stringify(selectWashRuns(api.getState())))),
   });
 
   return listener.middleware;
@@ -141,17 +159,19 @@ function picturesTakenBack(records: readonly StoredRecord[]): ReadonlySet<string
 /** Brings what is stored into the store and keeps it in step with other tabs. @returns a function that ends it */
 export async function startPersistence(store: Dispatching, storage: RecordStorage): Promise<() => void> {
   try {
-    const [loaded, prefs, making, underway, agreed] = await Promise.all([
+    const [loaded, prefs, making, underway, agreed, wash] = await Promise.all([
       storage.loadRecords(),
       storage.loadKept('prefs'),
       storage.loadKept('making'),
       storage.loadKept('underway'),
       storage.loadKept('agreed'),
+      storage.loadKept('wash'),
     ]);
     store.dispatch(prefsLoaded(readPrefs(prefs)));
     store.dispatch(makingLoaded(readMaking(making)));
     store.dispatch(underwayLoaded(readUnderway(underway)));
     store.dispatch(agreedLoaded(readAgreed(agreed)));
+    store.dispatch(washLoaded(readWash(wash)));
     const erased = picturesTakenBack(loaded.records);
     const records = loaded.records.filter(({ id }) => !erased.has(id));
     store.dispatch(recordsLoaded({ records, damaged: loaded.damaged }));

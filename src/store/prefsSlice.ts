@@ -13,10 +13,22 @@ export const prefsSchema = z.object({
   view: z.enum(VIEWS),
   /** How many CSS pixels of this screen are a millimetre; null until it was held against a card. */
   pixelsPerMm: z.number().min(1).max(30).nullable(),
+  /** Clocks of a wash day ring. */
+  sound: z.boolean(),
+  /** Its steps are read aloud. */
+  aloud: z.boolean(),
 });
 export type Prefs = z.infer<typeof prefsSchema>;
 
-const initialState: Prefs = { theme: 'system', headId: null, cup: 'us', view: 'grams', pixelsPerMm: null };
+const initialState: Prefs = {
+  theme: 'system',
+  headId: null,
+  cup: 'us',
+  view: 'grams',
+  pixelsPerMm: null,
+  sound: true,
+  aloud: false,
+};
 
 export const prefsSlice = createSlice({
   name: 'prefs',
@@ -35,14 +47,28 @@ export const prefsSlice = createSlice({
     rulerCalibrated(state, action: PayloadAction<number>) {
       state.pixelsPerMm = action.payload;
     },
+    soundChosen(state, action: PayloadAction<boolean>) {
+      state.sound = action.payload;
+    },
+    aloudChosen(state, action: PayloadAction<boolean>) {
+      state.aloud = action.payload;
+    },
     headChosen(state, action: PayloadAction<string>) {
       state.headId = action.payload;
     },
   },
 });
 
-export const { prefsLoaded, themeChosen, cupChosen, viewChosen, headChosen, rulerCalibrated } =
-  prefsSlice.actions;
+export const {
+  prefsLoaded,
+  themeChosen,
+  cupChosen,
+  viewChosen,
+  headChosen,
+  rulerCalibrated,
+  soundChosen,
+  aloudChosen,
+} = prefsSlice.actions;
 export const selectPrefs = (root: { readonly prefs: Prefs }) => root.prefs;
 
 /** Stored text to prefs; what is missing or not valid falls back to the defaults. */

@@ -4,7 +4,7 @@ import { packRecord, unpackRecord, type StoredRecord } from '@/core/exchange';
 const DATABASE = 'velvet-rhythm';
 const RECORD_PREFIX = 'record/';
 /** Small things beside the records, one entry each, overwritten as they change. */
-export type KeptKey = 'prefs' | 'making' | 'underway' | 'agreed';
+export type KeptKey = 'prefs' | 'making' | 'underway' | 'agreed' | 'wash';
 /** Entries that are read and checked before the page may breathe again: some milliseconds' work. */
 const CHUNK = 400;
 

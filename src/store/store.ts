@@ -8,6 +8,7 @@ import type { RecordStorage } from './recordStorage';
 import { recordsSlice } from './recordsSlice';
 import { undoSlice } from './undoSlice';
 import { underwaySlice } from './underwaySlice';
+import { washSlice } from './washSlice';
 
 const reducer = combineReducers({
   records: recordsSlice.reducer,
@@ -16,6 +17,7 @@ const reducer = combineReducers({
   making: makingSlice.reducer,
   underway: underwaySlice.reducer,
   agreed: agreedSlice.reducer,
+  wash: washSlice.reducer,
 });
 
 export function makeStore(storage: RecordStorage) {

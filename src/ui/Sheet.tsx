@@ -8,13 +8,15 @@ interface SheetProps {
   readonly onClose: () => void;
   readonly children: ReactNode;
   readonly testID?: string;
+  /** Dark whatever the theme, over a screen that is. */
+  readonly dark?: boolean;
 }
 
 /** A sheet over the lower part of a phone's screen; escape and its button close it, and focus stays inside. */
-export function Sheet({ title, onClose, children, testID }: SheetProps) {
+export function Sheet({ title, onClose, children, testID, dark = false }: SheetProps) {
   return (
     <Modal transparent visible onRequestClose={onClose} aria-label={title}>
-      <View className="flex-1 justify-end bg-[rgba(20,12,31,0.55)]">
+      <View className={`flex-1 justify-end bg-[rgba(20,12,31,0.55)] ${dark ? 'dark' : ''}`}>
         <View testID={testID} className="max-h-[86%] rounded-t-3xl bg-paper">
           <View className="flex-row items-center gap-3 border-b border-line py-2 pl-5 pr-3">
             <View className="flex-1">

@@ -1,3 +1,4 @@
+import type { ClockApi } from './clock';
 import { clientOf } from './clientOf';
 import type { EstimatorApi, PlannerApi } from './compute';
 import type { SchedulingApi, SolvingApi } from './solving';
@@ -29,6 +30,14 @@ export const askEstimator = estimator.ask;
 export const askPlanner = planner.ask;
 /** Ends whatever plan is being worked at. */
 export const stopScheduler = scheduler.stop;
+
+const clock = clientOf<ClockApi>(
+  () => new Worker(new URL('./clock.worker', import.meta.url)),
+  async () => (await import('./clock')).clockApi,
+);
+
+/** Resolves after so many milliseconds, to the second even while the page is hidden. */
+export const ringAfter = (milliseconds: number): Promise<void> => clock.ask('after', milliseconds);
 
 /** Not the solver: it is large, and asked for rarely. */
 export function warmWorkers(): void {

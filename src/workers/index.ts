@@ -1,4 +1,12 @@
-export { askEstimator, askPlanner, askScheduler, askSolver, stopScheduler, warmWorkers } from './client';
+export {
+  askEstimator,
+  askPlanner,
+  askScheduler,
+  askSolver,
+  ringAfter,
+  stopScheduler,
+  warmWorkers,
+} from './client';
 export { Stopped } from './clientOf';
 export type { HairQuestion } from './compute';
 export type { PlanAnswer, PlanQuestion } from './planning';

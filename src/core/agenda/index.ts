@@ -32,6 +32,7 @@ export {
   RULE_KEYS,
   RULES,
   rulesInForce,
+  rulesOfHead,
   WEIGHTS,
   weightsInForce,
   type Rule,

@@ -1,3 +1,4 @@
+import { learnedWashMinutes, type WashDay } from '../sessions';
 import { LEANINGS, type Leaning, type PlanChoices } from './planSettings';
 
 /** A planning rule as data: what it is, its default, its unit, where it may be moved to, and why it stands. */
@@ -173,6 +174,14 @@ export function rulesInForce({ rules }: Pick<PlanChoices, 'rules'>): RuleValues 
       return [key, Math.min(most, Math.max(least, chosen))];
     }),
   ) as RuleValues;
+}
+
+/** As {@link rulesInForce}; what a wash of this head takes is learned from its wash days, unless she set it herself. */
+export function rulesOfHead(choices: Pick<PlanChoices, 'rules'>, washDays: readonly WashDay[]): RuleValues {
+  const rules = rulesInForce(choices);
+  const { id, value } = RULES.washMinutes;
+  const learned = choices.rules[id] === undefined ? learnedWashMinutes(washDays, value) : null;
+  return learned ? { ...rules, washMinutes: learned.minutes } : rules;
 }
 
 /** A part of what the planner minimises: the cost of one unit of what it names. */

@@ -3,12 +3,10 @@ import {
   challengeState,
   choicesOf,
   PLAIN_WASH_ID,
-  rulesInForce,
-  RULES,
+  rulesOfHead,
   weightsInForce,
   type Challenge,
   type ChallengeState,
-  type PlanChoices,
   type RuleValues,
 } from '../agenda';
 import { shelfOf, type Batch, type BatchEvent, type ShelfItem } from '../batches';
@@ -35,7 +33,7 @@ import {
   type WeighedLine,
 } from '../recipes';
 import { cautionsFor, patchTestOf, type PatchTest } from '../safety';
-import { firstUses, learnedWashMinutes, type Session } from '../sessions';
+import { firstUses, type Session } from '../sessions';
 import { armsAhead, trialState, type Trial } from '../trials';
 import {
   type ChallengeDemand,
@@ -88,7 +86,7 @@ export function planProblem(
 function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, weeks: number): HeadProblem {
   const { head, history, state, agreed = [] } = planned;
   const choices = choicesOf(history.planSettings, head.headId);
-  const rules = withLearned(rulesInForce(choices), choices, history);
+  const rules = rulesOfHead(choices, history.washDays);
   const shelf =
     choices.leftovers === 'fresh'
       ? []
@@ -124,13 +122,6 @@ function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, 
     challenges: challengeDemands(states, from, weeks),
     challengeStates: states,
   };
-}
-
-/** What a wash of this head takes is learned from its wash days, unless she set it herself. */
-function withLearned(rules: RuleValues, { rules: hers }: PlanChoices, { washDays }: HeadHistory): RuleValues {
-  const { id, value } = RULES.washMinutes;
-  const learned = hers[id] === undefined ? learnedWashMinutes(washDays, value) : null;
-  return learned ? { ...rules, washMinutes: learned.minutes } : rules;
 }
 
 function lastReadingOf({ readings }: HeadHistory, from: CalendarDay): CalendarDay | null {

@@ -16,6 +16,7 @@ export {
   runState,
   washRunSchema,
   withEvent,
+  type DayTreatment,
   type RunEvent,
   type RunState,
   type StepState,

@@ -59,6 +59,10 @@ const RUN: WashRun = {
   headId: 'h',
   day: calendarDay('2026-03-02'),
   startedAt: START,
+  treatments: [],
+  sections: 4,
+  washMinutes: 60,
+  oiledOvernight: false,
   steps: [...STEPS],
   events: [],
 };
@@ -175,6 +179,7 @@ describe('a wash day under way', () => {
     const run = live(done('detangle', 10), {
       what: 'changed',
       said: 'No heat today.',
+      treatments: [],
       steps: [step('on', 12), step('wait', 45, { waits: true })],
       at: at(11),
     });

@@ -8,10 +8,23 @@ import {
   sum,
   type Instant,
 } from '../measures';
-import { asksForMoisture, FELT, washStepSchema, type Felt, type WashStep } from './washStep';
+import { asksForMoisture, FELT, STEP_SLOTS, washStepSchema, type Felt, type WashStep } from './washStep';
 
 const at = instantSchema;
 const minutes = z.number().int().min(1).max(720);
+
+/** What goes on this head today, as it is meant to now. */
+const treatmentSchema = z.strictObject({
+  slot: z.enum(STEP_SLOTS),
+  recipeId: idSchema,
+  recipeVersion: z.number().int().min(1),
+  minutes,
+  warmth: z.enum(['room', 'warm']),
+  /** The batch on the shelf that it is taken from; null where it is made today. */
+  batchId: idSchema.nullable(),
+});
+export type DayTreatment = z.infer<typeof treatmentSchema>;
+const treatments = z.array(treatmentSchema).max(STEP_SLOTS.length);
 
 /** What happened, in order. Everything about a run follows from its steps and these. */
 const runEventSchema = z.discriminatedUnion('what', [
@@ -31,6 +44,7 @@ const runEventSchema = z.discriminatedUnion('what', [
     what: z.literal('changed'),
     at,
     said: z.string().min(1).max(500),
+    treatments,
     steps: z.array(washStepSchema).max(60),
   }),
   z.strictObject({ what: z.literal('ended'), at }),
@@ -43,6 +57,11 @@ export const washRunSchema = z.strictObject({
   headId: idSchema,
   day: calendarDaySchema,
   startedAt: instantSchema,
+  treatments,
+  sections: z.number().int().min(2).max(8),
+  /** Minutes of a wash of this head, waiting and making apart, as they were planned. */
+  washMinutes: z.number().int().min(1).max(720),
+  oiledOvernight: z.boolean(),
   steps: z.array(washStepSchema).min(1).max(60),
   events: z.array(runEventSchema).max(2000),
 });
@@ -69,6 +88,7 @@ export interface TimerState {
 
 export interface RunState {
   readonly steps: readonly StepState[];
+  readonly treatments: readonly DayTreatment[];
   readonly current: StepState | null;
   readonly timers: readonly TimerState[];
   readonly felt: Felt | null;
@@ -93,6 +113,7 @@ const MINUTE_MS = 60_000;
 /** A run in the making of its state; each event is taken in its order. */
 class Replay {
   steps: WashStep[];
+  treatments: readonly DayTreatment[];
   readonly outcomes = new Map<string, 'done' | 'skipped'>();
   readonly spans = new Map<string, Span[]>();
   readonly sections = new Map<string, Set<number>>();
@@ -108,6 +129,7 @@ class Replay {
 
   constructor(run: WashRun) {
     this.steps = [...run.steps];
+    this.treatments = run.treatments;
     this.time = millisecondsOf(run.startedAt);
     this.open();
     for (const event of run.events) this.take(event);
@@ -239,8 +261,9 @@ const HANDLERS: { readonly [What in RunEvent['what']]: Handler<EventOf<What>> } 
   },
   changed: {
     means: always,
-    take: (replay, { said, steps }) =>
+    take: (replay, { said, steps, treatments: meant }) =>
       replay.between(() => {
+        replay.treatments = meant;
         replay.steps = [...replay.steps.filter(({ id }) => replay.outcomes.has(id)), ...steps];
         replay.changes.push(said);
       }),
@@ -292,6 +315,7 @@ export function runState(run: WashRun, now: Instant): RunState {
   const stepTimer = now_ && replay.stepTimer(now_.step);
   return {
     steps,
+    treatments: replay.treatments,
     current: now_,
     timers: ended ? [] : [...(stepTimer ? [stepTimer] : []), ...replay.timers.values()],
     felt: replay.felt,

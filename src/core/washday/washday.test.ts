@@ -264,6 +264,10 @@ describe('whatever the day', () => {
           headId: 'h',
           day: calendarDay('2026-03-02'),
           startedAt: at,
+          treatments: [],
+          sections: plan.sections,
+          washMinutes: plan.washMinutes,
+          oiledOvernight: plan.oiledOvernight,
           steps: washScript(plan),
           events: [],
         };
@@ -277,7 +281,13 @@ describe('whatever the day', () => {
             .map(({ step }) => step.id),
         );
         const { plan: other, said } = withoutHeat(plan);
-        const changed = withEvent(run, { what: 'changed', said, steps: stepsAhead(other, finished), at });
+        const changed = withEvent(run, {
+          what: 'changed',
+          said,
+          treatments: [],
+          steps: stepsAhead(other, finished),
+          at,
+        });
         const steps = runState(changed, at).steps.map(({ step }) => step.id);
         expect(new Set(steps).size).toBe(steps.length);
         expect(steps).toHaveLength(washScript(other).length);

@@ -1,4 +1,5 @@
-import { useEffect, type ReactNode } from 'react';
+import { usePathname } from 'expo-router';
+import { lazy, Suspense, useEffect, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
@@ -7,6 +8,7 @@ import {
   makeStore,
   selectPrefs,
   selectStatus,
+  selectWashRuns,
   startPersistence,
   useAppSelector,
 } from '@/store';
@@ -20,6 +22,9 @@ import { useDemoStart } from './useDemoStart';
 import { useLeaveWarning } from './useLeaveWarning';
 
 warmWorkers();
+
+/** Fetched when a wash day is under way. */
+const WashBar = lazy(async () => ({ default: (await import('@/features/rooms')).WashBar }));
 
 const storage = browserStorage();
 const store = makeStore(storage);
@@ -43,6 +48,9 @@ export function AppShell({ children }: { children: ReactNode }) {
 
 function Frame({ children }: { children: ReactNode }) {
   const wide = useWide();
+  const isWashing = Object.keys(useAppSelector(selectWashRuns)).length > 0;
+  // While she washes there is nothing to tap by mistake.
+  const isBare = usePathname() === '/wash' && isWashing;
   const { theme } = useAppSelector(selectPrefs);
   const loading = useAppSelector(selectStatus) === 'loading';
   useLeaveWarning();
@@ -50,12 +58,17 @@ function Frame({ children }: { children: ReactNode }) {
   useTheme(theme);
   return (
     <View className={`flex-1 bg-paper ${wide ? 'flex-row' : ''}`}>
-      {wide ? <Places /> : null}
+      {wide && !isBare ? <Places /> : null}
       <View role="main" className="flex-1">
         <StorageNotice />
+        {isWashing ? (
+          <Suspense fallback={null}>
+            <WashBar />
+          </Suspense>
+        ) : null}
         {loading ? null : children}
       </View>
-      {wide ? null : <Places />}
+      {wide || isBare ? null : <Places />}
       <UndoBar />
     </View>
   );

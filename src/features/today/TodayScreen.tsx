@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { formatDay } from '@/core/measures';
+import { selectWashRuns, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
 import { HeadPicker } from '../shared/HeadPicker';
@@ -23,6 +24,7 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
   const history = useHistory(head.headId);
   const done = useDoneBeat(head);
   const { state, plan } = answer;
+  const isUnderWay = useAppSelector(selectWashRuns)[head.headId] !== undefined;
   const { referral } = state.need;
   // What is a doctor's matter leads to no recipe.
   const [now, ...later] = referral === null ? plan.days : [];
@@ -55,8 +57,17 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
             beat.overnight ? 'overnight' : minutesText(beat.minutes)
           }`}
         >
+          {beat.slot === 'main' ? (
+            <Button
+              tone="main"
+              label={isUnderWay ? 'Go on' : 'Wash now'}
+              hint={`${isUnderWay ? 'Go on with' : 'Begin'} the wash day`}
+              onPress={() => router.push('/wash')}
+              testID="wash-now"
+            />
+          ) : null}
           <Button
-            tone={beat.slot === 'main' ? 'main' : 'plain'}
+            tone={beat.slot === 'main' ? 'quiet' : 'plain'}
             label="I did this"
             hint={`I did ${beat.name}`}
             onPress={() => done(beat, today)}
@@ -81,6 +92,12 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
       ) : null}
       <View className="flex-row flex-wrap gap-3 pt-2">
         <Button label="See the week" onPress={() => router.push('/week')} />
+        {now?.beats.some(({ slot }) => slot === 'main') ? null : (
+          <Button
+            label={isUnderWay ? 'Go on with the wash day' : 'Wash today'}
+            onPress={() => router.push('/wash')}
+          />
+        )}
         {due.some(({ to }) => to === '/strand/take') ? null : (
           <Button label="Take a reading" onPress={() => router.push('/strand/take')} />
         )}

@@ -1,0 +1,188 @@
+import { By } from 'selenium-webdriver';
+import { Browser } from './support/browser';
+import { readsIn, unhurriedDemo } from './support/records';
+import { servedBuild } from './support/served';
+
+jest.setTimeout(240_000);
+const { phone, wide } = servedBuild();
+
+/** A clock that the test can put forward; it stays put forward over a reload. */
+const SHIFTED_CLOCK = `
+  const Real = Date;
+  const shift = () => Number(sessionStorage.getItem('shift') ?? 0);
+  class Shifted extends Real {
+    constructor(...parts) {
+      if (parts.length === 0) super(Real.now() + shift());
+      else super(...parts);
+    }
+    static now() { return Real.now() + shift(); }
+  }
+  globalThis.Date = Shifted;
+`;
+
+async function withClock(browser: Browser): Promise<void> {
+  await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: SHIFTED_CLOCK });
+}
+
+async function passes(browser: Browser, minutes: number): Promise<void> {
+  await browser.driver.executeScript(
+    `sessionStorage.setItem('shift', Number(sessionStorage.getItem('shift') ?? 0) + 60000 * arguments[0])`,
+    minutes,
+  );
+}
+
+const title = (browser: Browser) => browser.headline();
+
+/** Does what is asked for until this step is there; parts are done in one tap. */
+async function untilStep(browser: Browser, wanted: RegExp): Promise<void> {
+  for (let tap = 0; tap < 30; tap++) {
+    const here = await title(browser);
+    if (wanted.test(here)) return;
+    const text = await browser.text();
+    const button = text.includes('All done')
+      ? 'All done'
+      : text.includes('Off with it')
+        ? 'Off with it'
+        : 'Done';
+    await browser.press(button);
+    await browser.driver.wait(async () => (await title(browser)) !== here, 10_000, `${here} does not end`);
+  }
+  throw new Error(`no step is called ${wanted}`);
+}
+
+/** A wash day of the first head of the demo, with a mask that firms. */
+async function begins(browser: Browser): Promise<void> {
+  await withClock(browser);
+  await browser.opensDemo();
+  await browser.goto('/wash');
+  await browser.press('Silk & rice-water glaze');
+  await browser.pressId('begin-wash');
+  await browser.byTestId('wash-step');
+}
+
+async function feels(browser: Browser, felt: string): Promise<void> {
+  const button = await browser.driver.findElement(
+    By.xpath(`//*[@role='button'][starts-with(normalize-space(.), '${felt}')]`),
+  );
+  await button.click();
+}
+
+describe('a wash day on a phone', () => {
+  it('goes step by step, over a reload, a late rinse and a skipped step, into the log as it really was', async () => {
+    const browser = await phone();
+    await begins(browser);
+    await browser.press('Done');
+    // Parts are marked one by one.
+    await browser.press('Part 1 done');
+    await browser.press('Part 2 done');
+    await browser.sees(/2 of \d done/);
+    await browser.driver.navigate().refresh();
+    await browser.sees(/2 of \d done/);
+    await browser.press('All done');
+    await untilStep(browser, /works$/);
+
+    // Sixty planned, ninety-five real: late is shown as late, after a reload too.
+    await passes(browser, 10);
+    await browser.sees(/\d+:\d\d/);
+    await passes(browser, 85);
+    await browser.sees(/\+1?:?\d*\d:\d\d/);
+    await browser.sees(/over the \d+ planned/);
+    await browser.sees('It has firmed more than planned');
+    await browser.driver.navigate().refresh();
+    await browser.sees(/over the \d+ planned/);
+    await browser.press('Off with it');
+
+    await browser.press('Skip');
+    await browser.sees('How does it feel, wet?');
+    await feels(browser, 'Firm');
+    // Firm hair asks for moisture the same day.
+    await browser.sees('On with');
+    await untilStep(browser, /works$/);
+    await passes(browser, 20);
+    await untilStep(browser, /Done. What was it like/);
+    await browser.sees('on for 95 min');
+    await browser.sees(/→ 95 min/);
+    await browser.sees('skipped');
+    await browser.press('again');
+    await browser.pressId('save-wash');
+    await browser.sees('2 treatments are written down today');
+    expect(await browser.driver.findElements(By.css('[data-testid="wash-bar"]'))).toEqual([]);
+  });
+
+  it('has clocks beside, that stay in sight elsewhere and can be stopped', async () => {
+    const browser = await phone();
+    await begins(browser);
+    await browser.pressId('wash-more');
+    await browser.press('A clock of 5 minutes');
+    await browser.pressId('wash-more');
+    await browser.press('A clock of 30 minutes');
+    const clocks = () => browser.driver.findElements(By.css('[aria-label="Other clocks"] [role="listitem"]'));
+    await browser.driver.wait(async () => (await clocks()).length === 2, 10_000);
+    await passes(browser, 125);
+    // Two hours later both are over by what the clock says, to the second.
+    await browser.driver.wait(async () => {
+      const texts = await Promise.all((await clocks()).map((clock) => clock.getText()));
+      return texts.some((text) => /^\+2:00:0\d/.test(text)) && texts.some((text) => /^\+1:35:0\d/.test(text));
+    }, 15_000);
+    await browser.goto('/');
+    await browser.pressId('wash-bar');
+    await browser.byTestId('wash-step');
+    await browser.driver.findElement(By.css('[aria-label="Other clocks"] [role="button"]')).click();
+    await browser.driver.wait(async () => (await clocks()).length === 1, 10_000);
+  });
+
+  it('is put together anew: no heat, another treatment, little time', async () => {
+    const browser = await phone();
+    await begins(browser);
+    await browser.pressId('wash-more');
+    await browser.press('Furnace-day cream');
+    await browser.pressId('wash-more');
+    await browser.sees('Furnace-day cream instead of Silk & rice-water glaze.');
+    await browser.press('No heat today');
+    await browser.pressId('wash-more');
+    await browser.sees(/No heat today: Furnace-day cream stays on for \d+ minutes instead of \d+/);
+    await browser.press('Only 30 minutes from now');
+    await browser.pressId('wash-more');
+    await browser.sees(/In 30 minutes: |It takes \d+ minutes even so/);
+  });
+
+  it('ended early keeps what was done, and the plan goes on from it', async () => {
+    const browser = await phone();
+    await begins(browser);
+    await untilStep(browser, /works$/);
+    await passes(browser, 20);
+    await browser.pressId('wash-more');
+    await browser.pressId('end-early');
+    await browser.sees('Ended early: what was done is kept');
+    await browser.sees('on for 20 min');
+    await browser.sees('not reached');
+    await browser.pressId('save-wash');
+    await browser.sees('One treatment is written down today');
+    await browser.pressId('undo');
+    await browser.sees('Wash');
+  });
+});
+
+describe('a wash day on a wide screen', () => {
+  it('of two heads side by side: each has its own step, and each sees the other’s clock', async () => {
+    const browser = await wide();
+    await withClock(browser);
+    await readsIn(browser, unhurriedDemo());
+    await browser.goto('/wash');
+    await browser.press('Maren');
+    await browser.press('Furnace-day cream');
+    await browser.pressId('begin-wash');
+    await untilStep(browser, /works$/);
+    await browser.goto('/heads');
+    await browser.sees('Maren and Pip');
+    await browser.goto('/');
+    await browser.press('Pip');
+    await browser.goto('/wash');
+    await browser.press('Pear for Pip');
+    await browser.pressId('begin-wash');
+    await browser.sees('Pip · 1 of');
+    await browser.sees(/Maren: .* works/);
+    await browser.driver.findElement(By.css('[aria-label="Other clocks"] [role="button"]')).click();
+    await browser.sees(/Maren · \d+ of/);
+  });
+});

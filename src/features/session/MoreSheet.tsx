@@ -1,0 +1,157 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { newestVersions } from '@/core/recipes';
+import {
+  inMinutes,
+  insteadOfMain,
+  stepsAhead,
+  withoutHeat,
+  type ChangedPlan,
+  type WashPlan,
+} from '@/core/washday';
+import { selectPrefs, soundChosen, useAppDispatch, useAppSelector, washClosed } from '@/store';
+import { Body, Button, Choice, FieldGroup, Small } from '@/ui';
+import { Sheet } from '@/ui/Sheet';
+import { useHistory } from '../shared/useHistory';
+import { treatmentOf, treatmentsIn, dayUseOf, washPlanOf } from './dayPlan';
+import type { LiveRun } from './useRun';
+
+interface MoreProps {
+  readonly head: Head;
+  readonly live: LiveRun;
+  readonly aloud: boolean;
+  /** Null where the browser has no voice. */
+  readonly setAloud: ((aloud: boolean) => void) | null;
+  readonly onClose: () => void;
+}
+
+const MINUTES = [30, 45, 60, 90] as const;
+const TIMERS = [5, 10, 15, 30, 60] as const;
+
+/** What a day that goes otherwise needs: less time, no heat, something that ran out, another clock, or an end. */
+export function MoreSheet({ head, live, aloud, setAloud, onClose }: MoreProps) {
+  const { state } = live;
+  const dispatch = useAppDispatch();
+  const { sound } = useAppSelector(selectPrefs);
+  const [throwing, setThrowing] = useState(false);
+  const changes = useChanges(head, live);
+  const { happen } = live;
+  const and = (act: () => void) => () => {
+    act();
+    onClose();
+  };
+  return (
+    <Sheet title="Otherwise than planned" onClose={onClose} testID="wash-sheet" dark>
+      {state.changes.map((said) => (
+        <Body key={said}>{said}</Body>
+      ))}
+      {changes.withHeat ? <Button label="No heat today" onPress={and(changes.noHeat)} /> : null}
+      <FieldGroup label="Only so many minutes from now">
+        <View className="flex-row flex-wrap gap-2">
+          {MINUTES.map((minutes) => (
+            <Button
+              key={minutes}
+              label={String(minutes)}
+              hint={`Only ${minutes} minutes from now`}
+              onPress={and(() => changes.only(minutes))}
+            />
+          ))}
+        </View>
+      </FieldGroup>
+      {changes.others.length > 0 ? (
+        <FieldGroup label="Ran out? Another treatment instead">
+          <View className="flex-row flex-wrap gap-2">
+            {changes.others.map(({ name, take }) => (
+              <Button key={name} label={name} onPress={and(take)} />
+            ))}
+          </View>
+        </FieldGroup>
+      ) : null}
+      <FieldGroup label="A clock beside, in minutes" help="For what soaks, steeps or dries meanwhile.">
+        <View className="flex-row flex-wrap gap-2">
+          {TIMERS.map((minutes) => (
+            <Button
+              key={minutes}
+              label={String(minutes)}
+              hint={`A clock of ${minutes} minutes`}
+              onPress={and(() =>
+                happen({ what: 'timer', id: `own-${Date.now()}`, label: `${minutes} minutes`, minutes }),
+              )}
+            />
+          ))}
+        </View>
+      </FieldGroup>
+      <Choice
+        label="Sound"
+        options={[
+          { value: 'on', label: 'ring when time is up' },
+          { value: 'off', label: 'stay silent' },
+        ]}
+        value={sound ? 'on' : 'off'}
+        onChange={(value) => dispatch(soundChosen(value === 'on'))}
+      />
+      {setAloud ? (
+        <Choice
+          label="Voice"
+          options={[
+            { value: 'on', label: 'read each step aloud' },
+            { value: 'off', label: 'no voice' },
+          ]}
+          value={aloud ? 'on' : 'off'}
+          onChange={(value) => setAloud(value === 'on')}
+        />
+      ) : (
+        <Small>This browser has no voice to read the steps aloud.</Small>
+      )}
+      <View className="flex-row flex-wrap gap-3 border-t border-line pt-4">
+        <Button
+          label="End here, keep what was done"
+          onPress={and(() => happen({ what: 'ended' }))}
+          testID="end-early"
+        />
+        {throwing ? (
+          <Button label="Yes, throw it away" onPress={and(() => dispatch(washClosed(head.headId)))} />
+        ) : (
+          <Button tone="quiet" label="Throw this wash day away" onPress={() => setThrowing(true)} />
+        )}
+      </View>
+    </Sheet>
+  );
+}
+
+/** What can still be changed, from what is done and what is on already. */
+function useChanges(head: Head, { run, state, happen }: LiveRun) {
+  const history = useHistory(head.headId);
+  const done = new Set(
+    state.steps
+      .filter(({ outcome }) => outcome === 'done' || outcome === 'skipped')
+      .map(({ step }) => step.id),
+  );
+  const plan = washPlanOf({ ...run, treatments: [...state.treatments] }, head, history);
+  const ahead = (id: string) => !done.has(id);
+  const change = ({ plan: changed, said }: ChangedPlan) => {
+    const treatments = treatmentsIn(changed, state.treatments);
+    happen({ what: 'changed', said, treatments, steps: stepsAhead(changed, done) });
+  };
+  const isMainAhead = ahead('main-apply');
+  const masks = newestVersions(history.recipes).filter(
+    ({ use, recipeId }) => use === 'mask' && recipeId !== plan.main?.version.recipeId,
+  );
+  const mainOf = (version: (typeof masks)[number]): WashPlan['main'] =>
+    dayUseOf(treatmentOf(version, 'main'), head, history);
+  return {
+    withHeat: [plan.main, plan.followUp].some((use) => use?.withHeat) && ahead('main-wait'),
+    noHeat: () => change(withoutHeat(plan)),
+    only: (minutes: number) => change(inMinutes(plan, minutes, done)),
+    others: isMainAhead
+      ? [
+          ...masks.map((version) => ({
+            name: version.name,
+            take: () => change(insteadOfMain(plan, mainOf(version))),
+          })),
+          ...(plan.main ? [{ name: 'No treatment', take: () => change(insteadOfMain(plan, null)) }] : []),
+        ]
+      : [],
+  };
+}

@@ -1,0 +1,163 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { PLACES, type Place } from '@/core/batches';
+import { ofKind } from '@/core/exchange';
+import { expectedMaskGrams, type Head } from '@/core/hair';
+import { stepsDone, wornIn, type Rating, type Worn } from '@/core/sessions';
+import { selectLiveRecords, useAppDispatch, useAppSelector, washClosed } from '@/store';
+import { Body, Button, Choice, Field, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
+import { numberFrom } from '../shared/amounts';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useHistory } from '../shared/useHistory';
+import type { LiveRun } from './useRun';
+import { LEFT_OVER, NO_ANSWER, recordsOf, type DayAnswers, type UseAnswer } from './washRecords';
+
+const RATING_OPTIONS: readonly { value: Rating; label: string }[] = [
+  { value: 'again', label: 'again' },
+  { value: 'unsure', label: 'not sure' },
+  { value: 'not-again', label: 'not again' },
+];
+const LEFT_LABELS = { 0: 'nothing', 0.5: 'about half a portion', 1: 'a portion or more' } as const;
+const SLIP_OPTIONS = ['none', 'little', 'some', 'much', 'a great deal'].map((label, index) => ({
+  value: String(index),
+  label,
+}));
+const THROWN = 'thrown out';
+
+/** The minute after: what it was like, what is left, and the day goes into the log. */
+export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
+  const { run, state } = live;
+  const history = useHistory(head.headId);
+  const live_ = useAppSelector(selectLiveRecords);
+  const dispatch = useAppDispatch();
+  const add = useAddRecords();
+  const worn = wornIn(state);
+  const [answers, setAnswers] = useState<DayAnswers>({ slip: null, residue: null, uses: {}, note: '' });
+  const set = (part: Partial<DayAnswers>) => setAnswers((before) => ({ ...before, ...part }));
+  const setUse = (slot: Worn['slot'], part: Partial<UseAnswer>) =>
+    set({ uses: { ...answers.uses, [slot]: { ...(answers.uses[slot] ?? NO_ANSWER), ...part } } });
+  const nameOf = (recipeId: string) => history.larder.lastVersion(recipeId)?.name ?? 'It';
+  const save = () => {
+    const records = recordsOf({
+      run,
+      state,
+      answers,
+      larder: history.larder,
+      batches: ofKind(live_, 'batch'),
+      usualGrams: (recipeId) =>
+        expectedMaskGrams(head, history.larder.lastVersion(recipeId)?.use === 'pre-poo' ? 'oil' : 'mask', [])
+          .grams,
+      stamp: newStamp,
+    });
+    add(records, `The wash day of ${head.name} is written down.`);
+    dispatch(washClosed(head.headId));
+    router.navigate('/');
+  };
+  return (
+    <Screen
+      over={`Wash day of ${head.name}`}
+      headline={state.endedEarly ? 'Ended early: what was done is kept' : 'Done. What was it like?'}
+      reason="Tap what you know; nothing has to be answered."
+      side={<PlannedAndDone live={live} />}
+    >
+      {worn.length === 0 ? <Body>No treatment went on.</Body> : null}
+      {worn.map(({ slot, recipeId, minutes }) => {
+        const answer = answers.uses[slot] ?? NO_ANSWER;
+        const treatment = state.treatments.find((each) => each.slot === slot);
+        return (
+          <View key={slot} className="gap-3 border-t border-line pt-3">
+            <Strong className="text-lead">
+              {nameOf(recipeId)}, on for {minutes} min
+            </Strong>
+            <Choice
+              label={`${nameOf(recipeId)}: again?`}
+              options={RATING_OPTIONS}
+              value={answer.rating}
+              onChange={(rating) => setUse(slot, { rating })}
+            />
+            <FieldGroup label="Left over">
+              <Choice
+                label={`${nameOf(recipeId)}: left over`}
+                options={LEFT_OVER.map((left) => ({ value: String(left), label: LEFT_LABELS[left] }))}
+                value={String(answer.left)}
+                onChange={(left) => setUse(slot, { left: Number(left) as UseAnswer['left'] })}
+              />
+            </FieldGroup>
+            {answer.left > 0 && treatment?.batchId === null ? (
+              <FieldGroup label="Where it goes">
+                <Choice
+                  label="Where it goes"
+                  options={[
+                    ...PLACES.map((value) => ({ value, label: value })),
+                    { value: THROWN, label: THROWN },
+                  ]}
+                  value={answer.place ?? THROWN}
+                  onChange={(place) => setUse(slot, { place: place === THROWN ? null : (place as Place) })}
+                />
+              </FieldGroup>
+            ) : null}
+            <Field
+              label="Grams that went on, if you weighed"
+              value={answer.grams === null ? '' : String(answer.grams)}
+              onChange={(text) => {
+                const grams = numberFrom(text);
+                setUse(slot, { grams: Number.isFinite(grams) && grams > 0 && grams <= 5000 ? grams : null });
+              }}
+              numeric
+              className="w-[220px]"
+              testID={`grams-${slot}`}
+            />
+          </View>
+        );
+      })}
+      <FieldGroup label="Slip: how easily fingers ran through">
+        <Choice
+          label="Slip"
+          options={SLIP_OPTIONS}
+          value={textOf(answers.slip)}
+          onChange={(slip) => set({ slip: Number(slip) })}
+        />
+      </FieldGroup>
+      <FieldGroup label="Left on the hair: film, grit, grease">
+        <Choice
+          label="Residue"
+          options={SLIP_OPTIONS}
+          value={textOf(answers.residue)}
+          onChange={(residue) => set({ residue: Number(residue) })}
+        />
+      </FieldGroup>
+      <View className="flex-row flex-wrap gap-3 pt-2">
+        <Button tone="main" label="Write it down" onPress={save} testID="save-wash" />
+      </View>
+      {worn.length > 0 ? (
+        <Small>Tomorrow, when it is dry, a minute’s reading tells what it did; it will be on your day.</Small>
+      ) : null}
+    </Screen>
+  );
+}
+
+const textOf = (value: number | null) => (value === null ? null : String(value));
+
+/** Each step as it was planned and as it was. */
+function PlannedAndDone({ live: { state } }: { live: LiveRun }) {
+  return (
+    <View className="gap-2" testID="planned-and-done">
+      <Heading level={2}>Planned and done</Heading>
+      {stepsDone(state).map(({ id, title, planned, real, outcome }) => (
+        <View key={id} className="flex-row justify-between gap-3">
+          <Body className="flex-1">{title}</Body>
+          <Strong>
+            {outcome === 'done'
+              ? `${planned} → ${Math.round(real ?? 0)} min`
+              : { skipped: 'skipped', 'left-out': 'not needed', 'not-reached': 'not reached' }[outcome]}
+          </Strong>
+        </View>
+      ))}
+      {state.changes.map((said) => (
+        <Small key={said}>{said}</Small>
+      ))}
+    </View>
+  );
+}

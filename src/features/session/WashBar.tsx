@@ -1,0 +1,60 @@
+import { router, usePathname } from 'expo-router';
+import { notificationAsync, NotificationFeedbackType } from 'expo-haptics';
+import { useEffect } from 'react';
+import { Pressable, Text } from 'react-native';
+import { millisecondsOf } from '@/core/measures';
+import { lateMinutes } from '@/core/sessions';
+import { headChosen, selectPrefs, selectWashRuns, useAppDispatch, useAppSelector } from '@/store';
+import { ringAfter } from '@/workers';
+import { clockText, clockWords } from './clockText';
+import { ring } from './ring';
+import { useTimers, type HeadTimer } from './useTimers';
+
+/** While a wash day is under way: rings when a clock runs out, wherever she is, and leads back to the step. */
+export function WashBar() {
+  const runs = useAppSelector(selectWashRuns);
+  const dispatch = useAppDispatch();
+  const pathname = usePathname();
+  const { timers, now } = useTimers();
+  useRinging(timers, now);
+  const [run] = Object.values(runs);
+  if (!run || pathname === '/wash') return null;
+  const [timer] = timers;
+  const isOver = timer !== undefined && lateMinutes(timer, now) > 0;
+  return (
+    <Pressable
+      role="button"
+      aria-label={timer ? `Wash day: ${timer.label}, ${clockWords(timer, now)}` : 'Go on with the wash day'}
+      testID="wash-bar"
+      onPress={() => {
+        dispatch(headChosen(timer?.headId ?? run.headId));
+        router.navigate('/wash');
+      }}
+      className={`min-h-target flex-row items-center gap-3 px-5 py-2 ${isOver ? 'bg-danger' : 'bg-ink'}`}
+    >
+      <Text className="font-head text-title text-paper">{timer ? clockText(timer, now) : 'Wash day'}</Text>
+      <Text className="flex-1 font-text text-body text-paper">
+        {timer ? timer.label : 'Go on where you were'}
+      </Text>
+    </Pressable>
+  );
+}
+
+/** Each clock rings once when it runs out; a worker keeps the time, so that a hidden page rings in time too. */
+function useRinging(timers: readonly HeadTimer[], now: string): void {
+  const { sound } = useAppSelector(selectPrefs);
+  const dueAt = timers.find((timer) => lateMinutes(timer, now) <= 0)?.dueAt;
+  useEffect(() => {
+    if (dueAt === undefined) return;
+    // It may be stopped, or given more time, before it rings.
+    let stands = true;
+    void ringAfter(Math.max(0, millisecondsOf(dueAt) - Date.now())).then(() => {
+      if (!stands) return;
+      if (sound) ring();
+      notificationAsync(NotificationFeedbackType.Warning).catch(() => undefined);
+    });
+    return () => {
+      stands = false;
+    };
+  }, [dueAt, sound]);
+}

@@ -1,0 +1,21 @@
+import { WithHead } from '../shared/WithHead';
+import { useHead } from '../shared/useHead';
+import { useRun } from './useRun';
+import { WashAfter } from './WashAfter';
+import { WashStart } from './WashStart';
+import { WashStepView } from './WashStepView';
+
+/** A wash day: what it will be, step by step, and what it was. A run that is under way needs no plan to go on. */
+export function WashScreen() {
+  const head = useHead();
+  const live = useRun(head?.headId ?? '');
+  if (!head || !live)
+    return (
+      <WithHead>{(known, answer) => <WashStart key={known.headId} head={known} answer={answer} />}</WithHead>
+    );
+  return live.state.ended ? (
+    <WashAfter key={live.run.id} head={head} live={live} />
+  ) : (
+    <WashStepView key={live.run.id} head={head} live={live} />
+  );
+}

@@ -1,0 +1,113 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { newestVersions } from '@/core/recipes';
+import { SECTIONS } from '@/core/sessions';
+import { plannedMinutes, washScript } from '@/core/washday';
+import { useAppDispatch, washStarted } from '@/store';
+import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
+import { minutesText } from '../shared/beatWords';
+import type { HairAnswer } from '../shared/HairAnswer';
+import { HeadPicker } from '../shared/HeadPicker';
+import { newStamp } from '../shared/stamp';
+import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
+import { runOf, settingOf, treatmentOf, washPlanOf, type RunSetting } from './dayPlan';
+
+const NONE = 'none';
+
+/** What the day will be, and the way into it. */
+export function WashStart({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
+  const today = useToday();
+  const dispatch = useAppDispatch();
+  const history = useHistory(head.headId);
+  const beats = answer.plan.days.find(({ day }) => day === today)?.beats ?? [];
+  const [changed, setSetting] = useState<RunSetting | null>(null);
+  // Until she touches it, it follows the plan, which may still be getting better.
+  const setting = changed ?? settingOf(head, history, beats, today);
+  const masks = newestVersions(history.recipes).filter(({ use }) => use === 'mask');
+  const main = setting.treatments.find(({ slot }) => slot === 'main');
+  const plan = washPlanOf(setting, head, history);
+  const steps = washScript(plan);
+  const choose = (recipeId: string) => {
+    const version = masks.find((each) => each.recipeId === recipeId);
+    const others = setting.treatments.filter(({ slot }) => slot !== 'main');
+    const planned = settingOf(head, history, beats, today).treatments.find(
+      (each) => each.slot === 'main' && each.recipeId === recipeId,
+    );
+    setSetting({
+      ...setting,
+      treatments: version ? [...others, planned ?? treatmentOf(version, 'main')] : others,
+    });
+  };
+  const begin = () => {
+    const { id, recordedAt } = newStamp();
+    dispatch(washStarted(runOf(setting, head, history, { id, day: today, startedAt: recordedAt })));
+  };
+  return (
+    <Screen
+      over={`Wash day of ${head.name}`}
+      headline={plan.main ? plan.main.version.name : 'A wash without a treatment'}
+      reason={lengthText(steps)}
+      side={<StepList steps={steps} />}
+    >
+      <HeadPicker />
+      <FieldGroup label="What goes on">
+        <Choice
+          label="What goes on"
+          options={[
+            ...masks.map(({ recipeId, name }) => ({ value: recipeId, label: name })),
+            { value: NONE, label: 'nothing, only a wash' },
+          ]}
+          value={main?.recipeId ?? NONE}
+          onChange={choose}
+        />
+      </FieldGroup>
+      {beats.some(({ slot }) => slot === 'main') ? null : (
+        <Small className="text-ink">
+          The plan has no wash today; the next days are planned anew from it.
+        </Small>
+      )}
+      <FieldGroup label="Parts" help="More hair wants more parts.">
+        <Choice
+          label="Parts"
+          options={SECTIONS.map((count) => ({ value: String(count), label: String(count) }))}
+          value={String(setting.sections)}
+          onChange={(count) => setSetting({ ...setting, sections: Number(count) })}
+        />
+      </FieldGroup>
+      <View className="flex-row flex-wrap gap-3 pt-2">
+        <Button tone="main" label="Begin" onPress={begin} testID="begin-wash" />
+        <Button label="Back" onPress={() => router.navigate('/')} />
+      </View>
+    </Screen>
+  );
+}
+
+/** How long it takes, and how much of that is waiting; what depends on the feel is named apart. */
+function lengthText(steps: ReturnType<typeof washScript>): string {
+  const sure = steps.filter(({ onlyIfFirm }) => !onlyIfFirm);
+  const all = plannedMinutes(steps);
+  const least = plannedMinutes(sure);
+  const waits = plannedMinutes(sure.filter(({ waits: isWaiting }) => isWaiting));
+  return `About ${minutesText(least)}${all > least ? `, or ${minutesText(all)} if it feels firm after it` : ''}.${waits > 0 ? ` Your hands are free for ${minutesText(waits)} of them.` : ''}`;
+}
+
+function StepList({ steps }: { steps: ReturnType<typeof washScript> }) {
+  return (
+    <View className="gap-2">
+      <Heading level={2}>The steps</Heading>
+      {steps.map(({ id, title, minutes, waits, onlyIfFirm }) => (
+        <View key={id} className="flex-row justify-between gap-3">
+          <Body className="flex-1">
+            {title}
+            {onlyIfFirm ? ', if it feels firm' : ''}
+          </Body>
+          <Strong>{minutes > 0 ? `${minutes} min${waits ? ' ◦' : ''}` : ''}</Strong>
+        </View>
+      ))}
+      <Small>◦ the clock runs by itself.</Small>
+    </View>
+  );
+}

@@ -1,0 +1,225 @@
+import { useState, type ReactNode } from 'react';
+import { Pressable, ScrollView, Text, View } from 'react-native';
+import type { Head } from '@/core/hair';
+import { FELT, lateMinutes, type Felt, type StepState, type TimerState } from '@/core/sessions';
+import { useWide } from '@/ui';
+import { clockText, clockWords } from './clockText';
+import { MoreSheet } from './MoreSheet';
+import { OtherTimers } from './OtherTimers';
+import { SectionHead } from './SectionHead';
+import { useKeptAwake } from './useKeptAwake';
+import { useReadAloud } from './useReadAloud';
+import type { LiveRun } from './useRun';
+
+const FELT_WORDS: Readonly<Record<Felt, { readonly label: string; readonly note: string }>> = {
+  soft: { label: 'Soft', note: 'it gives a long way' },
+  right: { label: 'Just right', note: 'it bends and springs' },
+  firm: { label: 'Firm', note: 'it hardly gives' },
+  rough: { label: 'Rough', note: 'it catches, or feels like straw' },
+};
+
+/** One step, one action, for wet hands and two metres' distance. */
+export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
+  const { state, now, happen } = live;
+  const [more, setMore] = useState(false);
+  const wide = useWide();
+  const { current } = state;
+  useKeptAwake(!state.paused);
+  const { aloud, setAloud, canSpeak } = useReadAloud(
+    current ? `${current.step.title}. ${current.step.how}` : '',
+  );
+  if (!current) return null;
+  const { step, sectionsDone } = current;
+  const timer = state.timers.find(({ id, isStep }) => isStep && id === step.id);
+  const count = state.steps.filter(({ outcome }) => outcome !== 'left-out').length;
+  const place = 1 + state.steps.filter(({ outcome }) => outcome === 'done' || outcome === 'skipped').length;
+  return (
+    <View className="dark flex-1 bg-paper" testID="wash-step">
+      <View className="flex-row items-center gap-3 border-b border-line px-4 py-2">
+        <View className="flex-1">
+          <Text className="font-strong text-lead text-ink" role="status">
+            {head.name} · {place} of {count}
+          </Text>
+          <Text className="font-text text-body text-soft-ink">
+            about {Math.round(state.minutesAhead)} min left
+          </Text>
+        </View>
+        <Small
+          label={state.paused ? 'Go on' : 'Pause'}
+          onPress={() => happen({ what: state.paused ? 'resumed' : 'paused' })}
+        />
+        <Small label="More" onPress={() => setMore(true)} testID="wash-more" />
+      </View>
+      <OtherTimers headId={head.headId} except={step.id} />
+      <ScrollView
+        className="flex-1"
+        contentContainerClassName={`gap-4 p-5 pb-8 ${wide ? 'mx-auto w-full max-w-[820px]' : ''}`}
+      >
+        <Text role="heading" aria-level={1} className="font-head text-huge text-ink">
+          {step.title}
+        </Text>
+        {timer ? <Clock timer={timer} now={now} late={step.late} /> : null}
+        {step.sections ? (
+          <View className="flex-row flex-wrap items-center gap-4">
+            <SectionHead sections={step.sections} done={sectionsDone} />
+            <Text className="font-strong text-title text-ink" aria-live="polite">
+              {sectionsDone.length} of {step.sections} done
+            </Text>
+          </View>
+        ) : null}
+        <Text className="font-text text-[23px] leading-[32px] text-ink">{step.how}</Text>
+        {step.caution ? (
+          <View role="note" className="rounded-2xl border-2 border-danger p-4">
+            <Text className="font-strong text-lead text-ink">{step.caution}</Text>
+          </View>
+        ) : null}
+        <Text className="font-text text-lead text-soft-ink">{step.why}</Text>
+      </ScrollView>
+      <StepActions live={live} current={current} isFirst={place === 1} />
+      {more ? (
+        <MoreSheet
+          head={head}
+          live={live}
+          aloud={aloud}
+          setAloud={canSpeak ? setAloud : null}
+          onClose={() => setMore(false)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+interface ActionsProps {
+  readonly live: LiveRun;
+  readonly current: StepState;
+  readonly isFirst: boolean;
+}
+
+/** The one thing to tap, and below it what is tapped rarely. */
+function StepActions({ live: { state, happen }, current: { step, sectionsDone }, isFirst }: ActionsProps) {
+  const wide = useWide();
+  const done = () => happen({ what: 'done', step: step.id });
+  const open = Array.from({ length: step.sections ?? 0 }, (_, index) => index).find(
+    (index) => !sectionsDone.includes(index),
+  );
+  const partDone = (section: number) => {
+    happen({ what: 'section', step: step.id, section });
+    if (sectionsDone.length + 1 === step.sections) done();
+  };
+  const main = () => {
+    if (state.paused) return <Huge label="Go on" onPress={() => happen({ what: 'resumed' })} />;
+    if (step.phase === 'feel') return <FeltChoice live={{ happen }} done={done} />;
+    if (open !== undefined) return <Huge label={`Part ${open + 1} done`} onPress={() => partDone(open)} />;
+    return <Huge label={step.waits ? 'Off with it' : 'Done'} onPress={done} />;
+  };
+  return (
+    <View className={`gap-2 border-t border-line p-3 ${wide ? 'mx-auto w-full max-w-[820px]' : ''}`}>
+      {main()}
+      <View className="flex-row gap-2">
+        <Small grow label="Back" disabled={isFirst} onPress={() => happen({ what: 'back' })} />
+        {step.waits ? (
+          <Small grow label="+5 min" onPress={() => happen({ what: 'longer', step: step.id, minutes: 5 })} />
+        ) : null}
+        {open === undefined ? null : <Small grow label="All done" onPress={done} />}
+        <Small grow label="Skip" onPress={() => happen({ what: 'skipped', step: step.id })} />
+      </View>
+    </View>
+  );
+}
+
+function FeltChoice({ live: { happen }, done }: { live: Pick<LiveRun, 'happen'>; done: () => void }) {
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      {FELT.map((felt) => (
+        <Huge
+          key={felt}
+          half
+          label={FELT_WORDS[felt].label}
+          note={FELT_WORDS[felt].note}
+          onPress={() => {
+            happen({ what: 'felt', felt });
+            done();
+          }}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** Readable from two metres; late is shown as late, with what it means. */
+function Clock({
+  timer,
+  now,
+  late,
+}: {
+  timer: TimerState;
+  now: string;
+  late: { afterMinutes: number; text: string } | null;
+}) {
+  const over = lateMinutes(timer, now);
+  const isOver = over > 0;
+  return (
+    <View className={`gap-1 rounded-3xl p-4 ${isOver ? 'border-4 border-danger' : 'bg-raised'}`}>
+      <Text
+        role="timer"
+        aria-label={clockWords(timer, now)}
+        testID="wash-clock"
+        className={`text-center font-head text-[104px] leading-[112px] ${isOver ? 'text-danger' : 'text-ink'}`}
+        style={{ fontVariant: ['tabular-nums'] }}
+      >
+        {clockText(timer, now)}
+      </Text>
+      <Text className="text-center font-text text-lead text-soft-ink">
+        {isOver ? `over the ${timer.minutes} planned` : `of ${timer.minutes} minutes`}
+      </Text>
+      {isOver ? (
+        <Text role="alert" className="text-center font-strong text-lead text-ink">
+          {late && over >= late.afterMinutes ? late.text : 'Time is up.'}
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+interface HugeProps {
+  readonly label: string;
+  readonly note?: string;
+  readonly half?: boolean;
+  readonly onPress: () => void;
+}
+
+function Huge({ label, note, half = false, onPress }: HugeProps): ReactNode {
+  return (
+    <Pressable
+      role="button"
+      onPress={onPress}
+      className={`min-h-[92px] items-center justify-center rounded-3xl bg-ink px-4 active:opacity-70 ${half ? 'min-w-[46%] flex-1' : ''}`}
+    >
+      <Text className="text-center font-head text-[28px] leading-[34px] text-paper">{label}</Text>
+      {note ? <Text className="text-center font-text text-body text-paper">{note}</Text> : null}
+    </Pressable>
+  );
+}
+
+interface SmallProps {
+  readonly label: string;
+  readonly grow?: boolean;
+  readonly disabled?: boolean;
+  readonly testID?: string;
+  readonly onPress: () => void;
+}
+
+function Small({ label, grow = false, disabled = false, testID, onPress }: SmallProps): ReactNode {
+  return (
+    <Pressable
+      role="button"
+      disabled={disabled}
+      aria-disabled={disabled}
+      testID={testID}
+      onPress={onPress}
+      className={`min-h-[56px] items-center justify-center rounded-2xl border-2 border-line px-4 ${grow ? 'flex-1' : ''} ${disabled ? 'opacity-40' : 'active:opacity-70'}`}
+    >
+      <Text className="text-center font-strong text-lead text-ink">{label}</Text>
+    </Pressable>
+  );
+}

@@ -1,0 +1,149 @@
+import { rulesOfHead, choicesOf, RULES } from '@/core/agenda';
+import { classifyLines } from '@/core/classification';
+import type { Head, HeadHistory } from '@/core/hair';
+import { addDays, type CalendarDay } from '@/core/measures';
+import type { Beat } from '@/core/planning';
+import { newestVersions, weighedLines, type RecipeVersion } from '@/core/recipes';
+import type { DayTreatment, WashRun } from '@/core/sessions';
+import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/washday';
+
+/** What a run is made of, before it has begun. */
+export type RunSetting = Pick<WashRun, 'treatments' | 'sections' | 'washMinutes' | 'oiledOvernight'>;
+
+/** A recipe as one of the treatments of a day. */
+export function treatmentOf(
+  version: RecipeVersion,
+  slot: DayTreatment['slot'],
+  batchId: string | null = null,
+): DayTreatment {
+  return {
+    slot,
+    recipeId: version.recipeId,
+    recipeVersion: version.version,
+    minutes: version.contactMinutes,
+    warmth: version.warmth,
+    batchId,
+  };
+}
+
+/** The day as the plan has it: its beats of today, and moisture at hand where a protein may ask for it. */
+export function settingOf(
+  head: Head,
+  history: HeadHistory,
+  beats: readonly Beat[],
+  today: CalendarDay,
+): RunSetting {
+  const newest = newestVersions(history.recipes);
+  const planned = (['pre-poo', 'main', 'follow-up'] as const).flatMap((slot): DayTreatment[] => {
+    const beat = beats.find((each) => each.slot === slot && !each.overnight);
+    const version = newest.find(({ recipeId }) => recipeId === beat?.recipeId);
+    return beat && version ? [treatmentOf(version, slot, beat.batchId)] : [];
+  });
+  const moisture = planned.some(({ slot }) => slot === 'follow-up') ? undefined : moistureFor(head, history);
+  return {
+    treatments: [...planned, ...(moisture ? [treatmentOf(moisture, 'follow-up')] : [])],
+    sections: usualSections(head),
+    washMinutes:
+      rulesOfHead(choicesOf(history.planSettings, head.headId), history.washDays).washMinutes ??
+      RULES.washMinutes.value,
+    oiledOvernight: oiledSince(history, addDays(today, -1)),
+  };
+}
+
+/** The moisture mask that this head knows best. */
+function moistureFor(head: Head, { recipes, sessions, larder }: HeadHistory): RecipeVersion | undefined {
+  const times = (recipeId: string) => sessions.filter((session) => session.recipeId === recipeId).length;
+  return newestVersions(recipes)
+    .filter((version) => version.use === 'mask' && times(version.recipeId) > 0)
+    .filter((version) => {
+      const weighed = weighedLines(version.lines, larder);
+      const verdict = weighed.ok && classifyLines(weighed.value, head.school);
+      return verdict && verdict.ok && verdict.value.kind === 'moisture';
+    })
+    .sort((a, b) => times(b.recipeId) - times(a.recipeId))[0];
+}
+
+function oiledSince({ sessions, larder }: HeadHistory, day: CalendarDay): boolean {
+  return sessions.some(
+    (session) =>
+      session.day >= day && larder.recipe(session.recipeId, session.recipeVersion)?.use === 'pre-poo',
+  );
+}
+
+/** Everything that the steps are put together from. What is not known any more is left out. */
+export function washPlanOf(setting: RunSetting, head: Head, history: HeadHistory): WashPlan {
+  const inSlot = (slot: DayTreatment['slot']) => {
+    const treatment = setting.treatments.find((each) => each.slot === slot);
+    return treatment ? dayUseOf(treatment, head, history) : null;
+  };
+  return {
+    head,
+    choices: choicesOf(history.planSettings, head.headId),
+    washMinutes: setting.washMinutes,
+    oiledOvernight: setting.oiledOvernight,
+    sections: setting.sections,
+    prePoo: inSlot('pre-poo'),
+    main: inSlot('main'),
+    followUp: inSlot('follow-up'),
+  };
+}
+
+export function dayUseOf(
+  { recipeId, recipeVersion, minutes, warmth, batchId }: DayTreatment,
+  head: Head,
+  { larder }: HeadHistory,
+): DayUse | null {
+  const version = larder.recipe(recipeId, recipeVersion);
+  const weighed = version && weighedLines(version.lines, larder);
+  if (!version || !weighed?.ok) return null;
+  const verdict = classifyLines(weighed.value, head.school);
+  if (!verdict.ok) return null;
+  return {
+    version,
+    lines: weighed.value,
+    verdict: verdict.value,
+    minutes,
+    withHeat: warmth === 'warm',
+    fromShelf: batchId !== null,
+  };
+}
+
+/** The treatments of a plan that was changed, as they are stored. */
+export function treatmentsIn(
+  { prePoo, main, followUp }: WashPlan,
+  before: readonly DayTreatment[],
+): DayTreatment[] {
+  const of = (slot: DayTreatment['slot'], use: DayUse | null): DayTreatment[] => {
+    if (!use) return [];
+    const { recipeId, version } = use.version;
+    const same = before.find((each) => each.slot === slot && each.recipeId === recipeId);
+    return [
+      {
+        slot,
+        recipeId,
+        recipeVersion: version,
+        minutes: use.minutes,
+        warmth: use.withHeat ? 'warm' : 'room',
+        batchId: same?.batchId ?? null,
+      },
+    ];
+  };
+  return [...of('pre-poo', prePoo), ...of('main', main), ...of('follow-up', followUp)];
+}
+
+export function runOf(
+  setting: RunSetting,
+  head: Head,
+  history: HeadHistory,
+  { id, day, startedAt }: Pick<WashRun, 'id' | 'day' | 'startedAt'>,
+): WashRun {
+  return {
+    id,
+    headId: head.headId,
+    day,
+    startedAt,
+    ...setting,
+    steps: washScript(washPlanOf(setting, head, history)),
+    events: [],
+  };
+}

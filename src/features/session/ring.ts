@@ -1,0 +1,25 @@
+/** Three tones, loud enough for the next room; a browser that allows no sound stays silent. */
+const TONES = [660, 880, 660] as const;
+const TONE_SECONDS = 0.35;
+const GAP_SECONDS = 0.12;
+const LOUDNESS = 0.6;
+
+export function ring(): void {
+  try {
+    const audio = new AudioContext();
+    TONES.forEach((hertz, index) => {
+      const from = audio.currentTime + index * (TONE_SECONDS + GAP_SECONDS);
+      const tone = audio.createOscillator();
+      const volume = audio.createGain();
+      tone.frequency.value = hertz;
+      volume.gain.setValueAtTime(LOUDNESS, from);
+      volume.gain.exponentialRampToValueAtTime(0.01, from + TONE_SECONDS);
+      tone.connect(volume).connect(audio.destination);
+      tone.start(from);
+      tone.stop(from + TONE_SECONDS);
+      if (index === TONES.length - 1) tone.onended = () => void audio.close();
+    });
+  } catch {
+    // The clock on screen says it, too.
+  }
+}

@@ -1,0 +1,22 @@
+import { useEffect } from 'react';
+import { aloudChosen, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
+
+/** Reads a text when it changes, where the browser has a voice and she wants it. */
+export function useReadAloud(text: string): {
+  readonly aloud: boolean;
+  readonly setAloud: (aloud: boolean) => void;
+  readonly canSpeak: boolean;
+} {
+  const { aloud } = useAppSelector(selectPrefs);
+  const dispatch = useAppDispatch();
+  const canSpeak = typeof speechSynthesis !== 'undefined';
+  useEffect(() => {
+    if (!aloud || !canSpeak || text === '') return;
+    speechSynthesis.cancel();
+    const said = new SpeechSynthesisUtterance(text);
+    said.lang = 'en';
+    speechSynthesis.speak(said);
+    return () => speechSynthesis.cancel();
+  }, [text, aloud, canSpeak]);
+  return { aloud, setAloud: (wanted) => dispatch(aloudChosen(wanted)), canSpeak };
+}

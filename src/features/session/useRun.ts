@@ -1,0 +1,33 @@
+import { useMemo } from 'react';
+import { runState, type RunEvent, type RunState, type WashRun } from '@/core/sessions';
+import { selectWashRuns, useAppDispatch, useAppSelector, washHappened } from '@/store';
+import { useNow } from '../shared/useNow';
+
+const LOOK_EVERY_MS = 500;
+
+type Happening = RunEvent extends infer Event ? (Event extends RunEvent ? Omit<Event, 'at'> : never) : never;
+
+export interface LiveRun {
+  readonly run: WashRun;
+  readonly state: RunState;
+  readonly now: string;
+  readonly happen: (event: Happening) => void;
+}
+
+/** The wash day of a head that is under way, second by second; null where none is. */
+export function useRun(headId: string): LiveRun | null {
+  const run = useAppSelector(selectWashRuns)[headId];
+  const dispatch = useAppDispatch();
+  const time = useNow(LOOK_EVERY_MS, run !== undefined);
+  return useMemo(() => {
+    if (!run) return null;
+    const now = new Date(time).toISOString();
+    return {
+      run,
+      now,
+      state: runState(run, now),
+      happen: (event) =>
+        dispatch(washHappened({ headId, event: { ...event, at: new Date().toISOString() } as RunEvent })),
+    };
+  }, [run, time, dispatch, headId]);
+}

@@ -1,0 +1,159 @@
+import type { Batch, BatchEvent, Place } from '@/core/batches';
+import type { StoredRecord } from '@/core/exchange';
+import { NO_MARKS, NOTHING_MEASURED, type Reading } from '@/core/readings';
+import type { Larder } from '@/core/recipes';
+import {
+  stepsDone,
+  wornIn,
+  type DayTreatment,
+  type Felt,
+  type Rating,
+  type RunState,
+  type WashDay,
+  type WashRun,
+  type Worn,
+} from '@/core/sessions';
+
+/** What was left over of one treatment, in portions. */
+export const LEFT_OVER = [0, 0.5, 1] as const;
+export type LeftOver = (typeof LEFT_OVER)[number];
+
+/** What she says of one treatment when the day is over. */
+export interface UseAnswer {
+  readonly rating: Rating | null;
+  readonly left: LeftOver;
+  /** Where what is left goes; null when it is thrown away. */
+  readonly place: Place | null;
+  /** Grams that went on, if they were weighed. */
+  readonly grams: number | null;
+}
+
+export const NO_ANSWER: UseAnswer = { rating: null, left: 0, place: 'fridge', grams: null };
+
+export interface DayAnswers {
+  readonly slip: number | null;
+  readonly residue: number | null;
+  readonly uses: Readonly<Partial<Record<Worn['slot'], UseAnswer>>>;
+  readonly note: string;
+}
+
+/** −3 gummy to +3 straw, of what can be said of wet hair. */
+const FEEL_OF: Record<Felt, number> = { soft: -1, right: 0, firm: 1, rough: 2 };
+
+interface Told {
+  readonly run: WashRun;
+  readonly state: RunState;
+  readonly answers: DayAnswers;
+  readonly larder: Larder;
+  /** Grams of a use on this head, for what was not weighed. */
+  readonly usualGrams: (recipeId: string) => number;
+  readonly batches: readonly Batch[];
+  readonly stamp: () => { readonly id: string; readonly recordedAt: string };
+}
+
+/** All that a wash day leaves behind: what was used with its real minutes, how it felt, the shelf, and the day itself. */
+export function recordsOf(told: Told): StoredRecord[] {
+  const { run, state, answers, stamp } = told;
+  const worn = wornIn(state).flatMap((each) => {
+    const treatment = state.treatments.find(
+      ({ slot, recipeId }) => slot === each.slot && recipeId === each.recipeId,
+    );
+    return treatment
+      ? [{ ...each, treatment, answer: answers.uses[each.slot] ?? NO_ANSWER, stamp: stamp() }]
+      : [];
+  });
+  const sessions = worn.map(({ treatment, minutes, answer, stamp: own }): StoredRecord => ({
+    ...own,
+    kind: 'session',
+    headId: run.headId,
+    day: run.day,
+    recipeId: treatment.recipeId,
+    recipeVersion: treatment.recipeVersion,
+    contactMinutes: Math.min(720, minutes),
+    warmth: treatment.warmth,
+    grams: answer.grams,
+    note: '',
+  }));
+  const shelf = worn.flatMap(({ treatment, answer }) => shelfRecords(told, treatment, answer));
+  const washDay: WashDay = {
+    ...stamp(),
+    kind: 'wash-day',
+    headId: run.headId,
+    day: run.day,
+    startedAt: run.startedAt,
+    endedAt: state.endedAt ?? run.startedAt,
+    endedEarly: state.endedEarly,
+    steps: stepsDone(state),
+    felt: state.felt,
+    changes: state.changes.slice(-20),
+    uses: worn.map(({ slot, recipeId, answer, treatment, stamp: { id } }) => ({
+      sessionId: id,
+      recipeId,
+      slot,
+      rating: answer.rating,
+      leftGrams: Math.round(answer.left * portionGrams(told, treatment)),
+    })),
+    note: answers.note,
+  };
+  return [...sessions, ...readingOf(told), ...shelf, washDay];
+}
+
+function readingOf({ run, state, answers, stamp }: Told): Reading[] {
+  const { slip, residue } = answers;
+  if (state.felt === null && slip === null && residue === null) return [];
+  return [
+    {
+      ...stamp(),
+      ...NOTHING_MEASURED,
+      kind: 'reading',
+      headId: run.headId,
+      day: run.day,
+      moment: 'after',
+      feel: state.felt === null ? null : FEEL_OF[state.felt],
+      marks: { ...NO_MARKS, slip, residue },
+    },
+  ];
+}
+
+function portionGrams({ batches, usualGrams }: Told, { batchId, recipeId }: DayTreatment): number {
+  return batches.find((batch) => batch.batchId === batchId)?.portionGrams ?? usualGrams(recipeId);
+}
+
+/** A portion from the shelf is used; what was made today and is left over goes there. */
+function shelfRecords(told: Told, treatment: DayTreatment, answer: UseAnswer): (Batch | BatchEvent)[] {
+  const { run, stamp, larder } = told;
+  const { batchId, recipeId, recipeVersion } = treatment;
+  if (batchId !== null)
+    return [
+      {
+        ...stamp(),
+        kind: 'batch-event',
+        batchId,
+        day: run.day,
+        what: 'used',
+        portions: answer.left === 0.5 ? 0.5 : 1,
+        place: null,
+        headId: run.headId,
+        reason: '',
+      },
+    ];
+  const version = larder.recipe(recipeId, recipeVersion);
+  if (answer.left === 0 || answer.place === null || !version) return [];
+  const own = stamp();
+  return [
+    {
+      ...own,
+      kind: 'batch',
+      batchId: own.id,
+      recipeId,
+      recipeVersion,
+      madeOn: run.day,
+      weighed: version.lines.map(({ grams }) => grams),
+      waterAddedGrams: 0,
+      portions: answer.left,
+      portionGrams: Math.max(1, Math.round(portionGrams(told, treatment))),
+      place: answer.place,
+      note: 'Left over on the wash day.',
+    },
+  ];
+}

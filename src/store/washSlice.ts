@@ -1,0 +1,40 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { z } from 'zod';
+import { washRunSchema, withEvent, type RunEvent, type WashRun } from '@/core/sessions';
+
+const allSchema = z.record(z.string().max(64), washRunSchema);
+/** Wash days that are under way, by head: two heads are washed side by side. */
+type WashRuns = z.infer<typeof allSchema>;
+
+/** Survives a reload, a sleeping phone and another tab of the day; the records of a wash day take its place in the end. */
+export const washSlice = createSlice({
+  name: 'wash',
+  initialState: {} as WashRuns,
+  reducers: {
+    washLoaded: (_, action: PayloadAction<WashRuns>) => action.payload,
+    washStarted: (state, { payload }: PayloadAction<WashRun>) => ({ ...state, [payload.headId]: payload }),
+    washHappened(
+      state,
+      { payload: { headId, event } }: PayloadAction<{ readonly headId: string; readonly event: RunEvent }>,
+    ) {
+      const run = state[headId];
+      return run ? { ...state, [headId]: withEvent(run, event) } : state;
+    },
+    /** It was written down, or thrown away. */
+    washClosed: (state, { payload }: PayloadAction<string>) =>
+      Object.fromEntries(Object.entries(state).filter(([headId]) => headId !== payload)),
+  },
+});
+
+export const { washLoaded, washStarted, washHappened, washClosed } = washSlice.actions;
+export const selectWashRuns = (root: { readonly wash: WashRuns }) => root.wash;
+
+/** Stored text to runs; what cannot be read is none. */
+export function readWash(text: string | null): WashRuns {
+  try {
+    const parsed = allSchema.safeParse(JSON.parse(text ?? '{}'));
+    return parsed.success ? parsed.data : {};
+  } catch {
+    return {};
+  }
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { clockApi } from './clock';
+
+expose(clockApi);
