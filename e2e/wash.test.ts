@@ -109,6 +109,45 @@ describe('a wash day on a phone', () => {
     expect(await browser.driver.findElements(By.css('[data-testid="wash-bar"]'))).toEqual([]);
   });
 
+  it('stands in the log, is corrected there with what it was, and goes to a stylist on one sheet', async () => {
+    const browser = await phone();
+    await begins(browser);
+    await untilStep(browser, /works$/);
+    await passes(browser, 95);
+    await untilStep(browser, /How does it feel/);
+    await feels(browser, 'Just right');
+    await untilStep(browser, /Done. What was it like/);
+    await browser.press('not sure');
+    await browser.pressId('save-wash');
+    await browser.goto('/strand/log');
+    await browser.write('log-search', 'silk planned');
+    await browser.sees(/95 min \(\d+ planned\).*felt right.*not sure of it/);
+    const correct = await browser.driver.findElement(
+      By.xpath("//*[starts-with(@aria-label, 'Correct the treatment of')]"),
+    );
+    await correct.click();
+    await browser.sees('As it really was');
+    await browser.write('treatment-minutes', '0');
+    await browser.pressId('save-treatment');
+    await browser.sees('Write whole minutes, 1 to 720.');
+    await browser.write('treatment-minutes', '40');
+    await browser.pressId('save-treatment');
+    // The offer to undo lies over the line on a phone.
+    await browser.press('Close');
+    await browser.write('log-search', 'silk planned');
+    await browser.sees(/40 min \(\d+ planned\)/);
+    await browser.driver
+      .findElement(By.xpath("//*[starts-with(@aria-label, 'What the treatment of')]"))
+      .click();
+    await browser.sees('95 min');
+    await browser.press('Show the month');
+    await browser.press('For a stylist or a doctor');
+    await browser.sees('Treatments of the last twelve weeks');
+    await browser.sees(/Silk & rice-water glaze, protein, [a-z ]+, 40 min/);
+    expect(await browser.printedSheets()).toBe(1);
+    expect(await browser.onPaperAt(20, 4)).toContain('Maren');
+  });
+
   it('has clocks beside, that stay in sight elsewhere and can be stopped', async () => {
     const browser = await phone();
     await begins(browser);

@@ -3,7 +3,7 @@
  * the first screen of the application, so that many small files would make that one heavy.
  */
 export { BenchScreen, CompareScreen, MakeScreen, RecipeEditor, RecipeScreen } from './bench/screens';
-export { HeadEditor, HeadScreen, HeadsScreen } from './heads/screens';
+export { FirstRecipesScreen, HeadEditor, HeadScreen, HeadsScreen } from './heads/screens';
 export { IngredientScreen, OwnIngredientScreen, PantryScreen } from './pantry/screens';
 export { WashBar, WashScreen } from './session/screens';
 export { LabelScreen, ShelfScreen } from './shelf/screens';
@@ -15,10 +15,12 @@ export {
   PhotoScreen,
   PorosityScreen,
   ReadingScreen,
+  ReportScreen,
   StrandScreen,
   StretchScreen,
   TakeScreen,
   TallyScreen,
+  TreatmentScreen,
   TrialScreen,
   TrialsScreen,
   NewTrialScreen,

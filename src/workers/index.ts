@@ -9,4 +9,4 @@ export {
 } from './client';
 export { Stopped } from './clientOf';
 export type { HairQuestion } from './compute';
-export type { PlanAnswer, PlanQuestion } from './planning';
+export type { PlanAnswer, PlanQuestion, ShelfNote } from './planning';

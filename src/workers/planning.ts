@@ -1,7 +1,8 @@
 import type { Agreement, PlanNote } from '@/core/agenda';
-import { historyOf, ofKind, planProblemFrom, type StoredRecord } from '@/core/exchange';
+import { shelfOf, type ShelfItem } from '@/core/batches';
+import { historyOf, larderOf, ofKind, planProblemFrom, type StoredRecord } from '@/core/exchange';
 import type { HairState, Head } from '@/core/hair';
-import type { CalendarDay } from '@/core/measures';
+import { liveRecords, type CalendarDay } from '@/core/measures';
 import type { Plan, PlanProblem } from '@/core/planning';
 import { agreementAfter, plansOf, type Plans, type Schedule } from '@/core/scheduling';
 
@@ -20,7 +21,15 @@ export interface PlanQuestion {
   readonly weeks: number;
 }
 
+/** Something on the shelf that has to be used or thrown out. */
+export type ShelfNote = Pick<ShelfItem, 'name' | 'left' | 'useBy'> & {
+  readonly batchId: string;
+  readonly state: 'past' | 'use-first';
+};
+
 export interface PlanAnswer extends Plans {
+  /** The most pressing first. */
+  readonly shelf: readonly ShelfNote[];
   /** By head: what is agreed from now on, and what changed. */
   readonly agreed: readonly {
     readonly headId: string;
@@ -42,10 +51,19 @@ export function problemOf({ records, heads, today, weeks }: PlanQuestion): PlanP
   );
 }
 
-export function answerOf({ records, heads }: PlanQuestion, schedule: Schedule): PlanAnswer {
+function shelfNotes(records: readonly StoredRecord[], today: CalendarDay): ShelfNote[] {
+  const live = liveRecords(records);
+  const items = shelfOf(ofKind(live, 'batch'), ofKind(live, 'batch-event'), larderOf(records, live), today);
+  return items.flatMap(({ batch: { batchId }, name, left, useBy, state }): ShelfNote[] =>
+    state === 'past' || state === 'use-first' ? [{ batchId, name, left, useBy, state }] : [],
+  );
+}
+
+export function answerOf({ records, heads, today }: PlanQuestion, schedule: Schedule): PlanAnswer {
   const described = ofKind(records, 'head');
   return {
     ...plansOf(schedule),
+    shelf: shelfNotes(records, today),
     agreed: heads.flatMap(({ head: { headId }, agreement }) => {
       const plan = schedule.plans.find((each: Plan) => each.headId === headId);
       if (!plan) return [];

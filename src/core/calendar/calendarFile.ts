@@ -7,7 +7,7 @@ import ical, {
 import { PLAIN_WASH_ID, type CalendarEntry } from '../agenda';
 import type { Head } from '../hair';
 import { addDays, daysBetween, sum, weekdayOf, type CalendarDay, type Instant, textHash } from '../measures';
-import { type Beat, type Plan, type PrepTask } from '../planning';
+import { BEDTIME_MINUTE, type Beat, type Plan, type PrepTask } from '../planning';
 
 /** A calendar file, and what has to be remembered for the next one. */
 export interface CalendarFile {
@@ -29,8 +29,6 @@ interface Event {
 
 const HOUR = 60;
 const DAY_MINUTES = 24 * HOUR;
-/** What is put on for the night, or set to soak for it, is done at this hour at the latest. */
-const BEDTIME_MINUTE = 21 * HOUR;
 /** Patch tests and other things without an hour of their own. */
 const MORNING_MINUTE = 9 * HOUR;
 const PREPARE_MINUTES = 10;
@@ -38,7 +36,6 @@ const PREPARE_MINUTES = 10;
 const MOVED_WITHIN_DAYS = 14;
 /** Entries that lie this far back are forgotten. */
 const REMEMBERED_DAYS = 60;
-const STEP_MINUTES = 5;
 
 /**
  * The plan of one head as an iCalendar file (RFC 5545). Times are floating: a wash at six is at six wherever she is, and when
@@ -124,7 +121,7 @@ function eventsOf({ days }: Plan, { name, washFrom }: Pick<Head, 'name' | 'washF
       ...washOf(day, beats, begins, name),
       ...beats.filter(({ overnight }) => overnight).map((beat) => evening(day, beat, name)),
       ...beats.flatMap((beat) => small(day, beat, name)),
-      ...preparation.map((task) => prepare(day, task, washFrom, name)),
+      ...preparation.map((task) => prepare(day, task, name)),
     ];
   });
 }
@@ -183,17 +180,13 @@ function small(day: CalendarDay, { slot, recipeId, name, minutes, reasons }: Bea
   ];
 }
 
-/** Counted back from the wash; what has to be begun for the night not later than bedtime. */
-function prepare(day: CalendarDay, task: PrepTask, washFrom: readonly number[], name: string): Event {
-  const washAt =
-    DAY_MINUTES * daysBetween(day, task.forDay) + HOUR * (washFrom[weekdayOf(task.forDay)] ?? 18);
-  const back = task.leadHours === null ? MORNING_MINUTE : washAt - HOUR * task.leadHours;
-  const latest = task.forDay > day ? Math.min(back, BEDTIME_MINUTE) : back;
+/** At its last moment; what has no hour of its own in the morning. */
+function prepare(day: CalendarDay, task: PrepTask, name: string): Event {
   return {
     sort: 'prepare',
     about: `${task.forRecipeId}/${checkSum(task.text)}`,
     day,
-    startMinute: Math.max(0, Math.floor(latest / STEP_MINUTES) * STEP_MINUTES),
+    startMinute: task.startMinute ?? MORNING_MINUTE,
     minutes: PREPARE_MINUTES,
     summary: `${name}: ${task.text}`,
     description: task.leadHours === null ? '' : `It takes ${task.leadHours} hours before the wash begins.`,

@@ -79,6 +79,7 @@ export function seededHead(seed: number): SeededHead {
     lengthCm: Math.round(between(15, 60)),
     strand: pick(random, ['fine', 'medium', 'coarse']),
     density: 'medium',
+    curl: 'unknown',
     allergies: [],
     porosityGuess: pick(random, ['low', 'medium', 'high', 'unknown']),
     complaint: pick(random, ['none', 'mushy', 'straw', 'breaks']),

@@ -17,11 +17,13 @@ const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
     record.kind === 'head'
       ? { washFrom: [10, 18, 18, 18, 18, 18, 10], nights: Array(7).fill(true), ...record }
       : record,
-  // Version 5 knows the schools of the wash day itself; each was done the usual way before.
-  4: (record) =>
-    record.kind === 'plan-settings'
+  // Version 5 knows the schools of the wash day itself, each done the usual way before, and how hair falls.
+  4: (record) => {
+    if (record.kind === 'head') return { curl: 'unknown', ...record };
+    return record.kind === 'plan-settings'
       ? { zones: 'lengths', rinse: 'water', finish: 'warm', conditioner: 'after-only', ...record }
-      : record,
+      : record;
+  },
 };
 
 function readingOf3({ mistSoakSeconds, tally, strands, ...rest }: RawRecord): RawRecord {

@@ -34,6 +34,8 @@ export const headSchema = recordBaseSchema.extend({
     .min(1, 'Write at least 1 cm.')
     .max(250, 'More than 250 cm cannot be right.'),
   strand: z.enum(['fine', 'medium', 'coarse']),
+  /** How it falls by itself. */
+  curl: z.enum(['straight', 'wavy', 'curly', 'coily', 'unknown']),
   porosityGuess: z.enum(POROSITIES),
   complaint: z.enum(['none', 'mushy', 'straw', 'breaks']),
   /** Minutes she has on each weekday, Sunday first; 0 where the day is not free. */

@@ -149,6 +149,8 @@ export interface PrepTask {
   readonly text: string;
   /** Hours before the wash begins at which it has to be begun at the latest; null where the day is enough. */
   readonly leadHours: number | null;
+  /** Minute of its day at which it has to be begun at the latest, counted back from the wash; null where the day is enough. */
+  readonly startMinute: number | null;
   readonly forRecipeId: string;
   readonly forDay: CalendarDay;
 }

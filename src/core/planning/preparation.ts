@@ -1,5 +1,5 @@
 import { PLAIN_WASH_ID } from '../agenda';
-import { addDays, type CalendarDay } from '../measures';
+import { addDays, daysBetween, weekdayOf, type CalendarDay } from '../measures';
 import { needsEvening, type Draft } from './draft';
 import { type HeadProblem, type PlanProblem, type PrepTask } from './plan';
 
@@ -23,6 +23,7 @@ export function preparationOf(
     day: start,
     text,
     leadHours,
+    startMinute: leadHours === null ? null : latestStart(head, start, day, leadHours),
     forRecipeId: treatment.recipeId,
     forDay: day,
   });
@@ -34,6 +35,26 @@ export function preparationOf(
   );
   const ready = batchId === null ? [] : [task(day, `Take a portion of ${treatment.name} from the shelf`)];
   return [...patchTest(head, all, draft, task, on), ...soaking, ...ready];
+}
+
+/** What is set to soak for the night is begun at this hour at the latest. */
+export const BEDTIME_MINUTE = 21 * 60;
+const DAY_MINUTES = 24 * 60;
+const STEP_MINUTES = 5;
+/** Where a head does not say when it may be washed. */
+const USUAL_HOUR = 18;
+
+/** Counted back from the wash; what has to be begun for the night not later than bedtime. */
+function latestStart(
+  { head }: HeadProblem,
+  start: CalendarDay,
+  washDay: CalendarDay,
+  leadHours: number,
+): number {
+  const hour = head.washFrom[weekdayOf(washDay)] ?? USUAL_HOUR;
+  const back = DAY_MINUTES * daysBetween(start, washDay) + HOUR * (hour - leadHours);
+  const latest = washDay > start ? Math.min(back, BEDTIME_MINUTE) : back;
+  return Math.max(0, Math.floor(latest / STEP_MINUTES) * STEP_MINUTES);
 }
 
 function patchTest(

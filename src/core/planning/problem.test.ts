@@ -244,11 +244,14 @@ describe('preparation', () => {
     if (!head || !treatment) throw new Error('it may be planned');
     const draft = draftOf(addDays(from, at), treatment, 'main');
     const earlier = from_ > 0 ? [draftOf(addDays(from, from_), treatment, 'main')] : [];
-    return preparationOf(problem, head, [...earlier, draft], draft).map(({ day, text, leadHours }) => ({
-      at: day,
-      text,
-      leadHours,
-    }));
+    return preparationOf(problem, head, [...earlier, draft], draft).map(
+      ({ day, text, leadHours, startMinute }) => ({
+        at: day,
+        text,
+        leadHours,
+        startMinute,
+      }),
+    );
   };
 
   it('sets to soak the evening before, and to steep on the day', () => {
@@ -256,6 +259,8 @@ describe('preparation', () => {
     expect(soak?.at).toBe(addDays(from, 2));
     expect(soak?.text).toMatch(/begin this evening, it takes \d+ hours/);
     expect(soak?.leadHours).toBeGreaterThan(4);
+    // Eight hours before six on a Wednesday is ten in the morning; for the night it is begun by nine in the evening.
+    expect(soak?.startMinute).toBe(21 * 60);
   });
 
   it('tests a new recipe two days ahead, once, and never before today', () => {
@@ -267,6 +272,7 @@ describe('preparation', () => {
         at: addDays(from, 5 - RULES.patchTest.value),
         text: 'Patch test of light behind the ear',
         leadHours: null,
+        startMinute: null,
       },
     ]);
     expect(test(1)[0]?.at).toBe(from);

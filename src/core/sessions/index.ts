@@ -1,16 +1,6 @@
 export { sessionSchema, type Session } from './session';
 export { firstUses, firstUsesTogether, type FirstUse } from './firstUses';
-export {
-  asksForMoisture,
-  FELT,
-  PHASES,
-  SECTIONS,
-  STEP_SLOTS,
-  washStepSchema,
-  type Felt,
-  type Phase,
-  type WashStep,
-} from './washStep';
+export { FELT, SECTIONS, washStepSchema, type Felt, type Phase, type WashStep } from './washStep';
 export {
   lateMinutes,
   runState,
@@ -25,7 +15,6 @@ export {
 } from './washRun';
 export {
   learnedWashMinutes,
-  RATINGS,
   stepsDone,
   washDaySchema,
   wornIn,

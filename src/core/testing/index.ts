@@ -12,4 +12,16 @@ export {
   verdictOf,
   weighedOf,
 } from './records';
-export { ALL, BALM, CREAM, FROM, GUMMY, KNOWN, LIGHT, problemOf, strands, STRONG, type Asked } from './planProblems';
+export {
+  ALL,
+  BALM,
+  CREAM,
+  FROM,
+  GUMMY,
+  KNOWN,
+  LIGHT,
+  problemOf,
+  strands,
+  STRONG,
+  type Asked,
+} from './planProblems';

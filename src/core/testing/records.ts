@@ -34,6 +34,7 @@ export function testHead(changes: Partial<Head> = {}): Head {
     name: 'Ada',
     lengthCm: 30,
     strand: 'medium',
+    curl: 'unknown',
     density: 'medium',
     allergies: [],
     porosityGuess: 'medium',

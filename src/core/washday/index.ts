@@ -1,4 +1,4 @@
-export { LOOK_AGAIN, usualSections, washScript } from './script';
+export { usualSections, washScript } from './script';
 export { traitsOf, type Traits } from './traits';
 export type { DayUse, WashPlan } from './washPlan';
 export {

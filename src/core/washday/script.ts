@@ -11,13 +11,15 @@ const OIL_ON_MINUTES = 5;
 const STYLE_MINUTES = 0;
 
 /** Hours until dry hair shows what a treatment did. */
-export const LOOK_AGAIN = { fromHours: 24, toHours: 48 } as const;
+const LOOK_AGAIN = { fromHours: 24, toHours: 48 } as const;
+
+const LONG_CM = 40;
 
 /** Sections by how much hair there is; more of them are quicker to soak through than fewer and thicker ones. */
-export function usualSections({ density, lengthCm }: WashPlan['head']): number {
+export function usualSections({ density, lengthCm, curl }: WashPlan['head']): number {
   const byDensity = { thin: 2, medium: 4, thick: 6 }[density];
-  const LONG_CM = 40;
-  return Math.min(8, byDensity + (lengthCm > LONG_CM ? 2 : 0));
+  const isMuch = lengthCm > LONG_CM || curl === 'coily';
+  return Math.min(8, byDensity + (isMuch ? 2 : 0));
 }
 
 /** The steps of a wash day in their order, from what is planned, what the mixtures ask for and the schools in force. */
@@ -81,13 +83,21 @@ function prePooSteps(plan: WashPlan): WashStep[] {
   ];
 }
 
+/** Curls are never combed dry and bare. */
+function detangleBase({ head }: WashPlan, isOiled: boolean): string {
+  if (isOiled) return 'With the oil on';
+  return head.curl === 'curly' || head.curl === 'coily'
+    ? 'Misted and slippery with conditioner, fingers before the comb'
+    : 'Dry, with a little oil or conditioner on the fingers';
+}
+
 function detangle(plan: WashPlan): WashStep {
   const isOiled = plan.prePoo !== null || plan.oiledOvernight;
   return step({
     id: 'detangle',
     phase: 'detangle',
     title: 'Detangle from the ends up',
-    how: `${isOiled ? 'With the oil on' : 'Dry, with a little oil or conditioner on the fingers'}: begin at the ends, hold the hair above the comb, and go up a hand at a time to the roots.`,
+    how: `${detangleBase(plan, isOiled)}: begin at the ends, hold the hair above the comb, and go up a hand at a time to the roots.`,
     why: 'Wet hair stretches and breaks sooner; a knot combed from above only tightens.',
     minutes: hands(plan, 'detangle'),
     sections: plan.sections,

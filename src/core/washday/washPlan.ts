@@ -20,7 +20,7 @@ export interface DayUse {
 export interface WashPlan {
   readonly head: Pick<
     Head,
-    'lengthCm' | 'density' | 'child' | 'allergies' | 'proteinSensitive' | 'porosityGuess'
+    'lengthCm' | 'curl' | 'density' | 'child' | 'allergies' | 'proteinSensitive' | 'porosityGuess'
   >;
   readonly choices: Pick<
     PlanChoices,

@@ -18,7 +18,7 @@ import { runState, washStepSchema, withEvent, type WashRun } from '../sessions';
 import { calendarDay } from '../measures';
 import { testHead, testRecipe, verdictOf, weighedOf } from '../testing';
 
-function use(lines: readonly string[], changes: Partial<DayUse> = {}): DayUse {
+function dayUse(lines: readonly string[], changes: Partial<DayUse> = {}): DayUse {
   const version = testRecipe('r', lines, { name: lines[0] ?? 'nothing' });
   return {
     version,
@@ -31,13 +31,13 @@ function use(lines: readonly string[], changes: Partial<DayUse> = {}): DayUse {
   };
 }
 
-const GELATIN = use(['12 g gelatin, dissolved', '150 ml water', '1 tbsp plain conditioner']);
-const SILK = use(['200 ml rice water', '1 tbsp hydrolysed silk']);
-const EGG = use(['1 egg, whole', '100 ml coconut milk']);
-const BALM = use(['100 g plain conditioner', '1 tbsp glycerin']);
-const OIL = use(['3 tbsp sesame oil']);
-const POWDER = use(['3 tbsp amla', '150 ml water', '100 g plain conditioner']);
-const SOUR = use(['2 tbsp cider vinegar', '200 ml water']);
+const GELATIN = dayUse(['12 g gelatin, dissolved', '150 ml water', '1 tbsp plain conditioner']);
+const SILK = dayUse(['200 ml rice water', '1 tbsp hydrolysed silk']);
+const EGG = dayUse(['1 egg, whole', '100 ml coconut milk']);
+const BALM = dayUse(['100 g plain conditioner', '1 tbsp glycerin']);
+const OIL = dayUse(['3 tbsp sesame oil']);
+const POWDER = dayUse(['3 tbsp amla', '150 ml water', '100 g plain conditioner']);
+const SOUR = dayUse(['2 tbsp cider vinegar', '200 ml water']);
 
 const day = (changes: Partial<WashPlan> = {}): WashPlan => ({
   head: testHead(),
@@ -104,6 +104,15 @@ describe('the steps of a wash day', () => {
     expect(stepOf(day({ prePoo: OIL }), 'cleanse')?.title).toContain('twice');
     expect(stepOf(day({ oiledOvernight: true }), 'cleanse')?.title).toContain('twice');
     expect(stepOf(day(), 'cleanse')?.title).toContain('once');
+  });
+
+  it('curls are combed slippery, never bare and dry; with the oil on in any case', () => {
+    const how = (curl: 'straight' | 'coily', prePoo: DayUse | null = null) =>
+      stepOf(day({ head: testHead({ curl }), prePoo }), 'detangle')?.how;
+    expect(how('straight')).toContain('Dry, with a little oil');
+    expect(how('coily')).toContain('slippery with conditioner, fingers before the comb');
+    expect(how('coily', OIL)).toContain('With the oil on');
+    expect(usualSections(testHead({ curl: 'coily', density: 'medium', lengthCm: 20 }))).toBe(6);
   });
 
   it('the hands’ part is what a wash of this head takes, the waiting is the recipe’s', () => {

@@ -29,7 +29,7 @@ import { MakeList } from './MakeList';
 import { makingOf, type Making } from './makingOf';
 import { Substitutes } from './Substitutes';
 import { useAmount, type HeadAmount } from './useAmount';
-import { usedGramsByHead } from './usedGrams';
+import { usedGramsByHead } from '../shared/usedGrams';
 import { againstJar, inStock, type Cost, type PantryItem } from '@/core/pantry';
 
 /** Makes a batch: how much, what is missing, the steps, and onto the shelf. */

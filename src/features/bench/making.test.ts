@@ -1,10 +1,10 @@
 import { makingSteps, timetableOf } from '@/core/making';
 import { makeLarder } from '@/core/recipes';
-import { STAMP, testRecipe, valueOf, weighedOf } from '@/core/testing';
+import { STAMP, testRecipe, valueOf, weighedOf, testSession } from '@/core/testing';
 import type { StoredRecord } from '@/core/exchange';
 import { blockedBy } from './MakeList';
 import { makingOf } from './makingOf';
-import { usedGramsByHead } from './usedGrams';
+import { usedGramsByHead } from '../shared/usedGrams';
 
 describe('the checklist', () => {
   const { steps } = timetableOf(makingSteps(weighedOf(['4 tbsp linseed, soaked', '300 ml water']), null));
@@ -89,5 +89,20 @@ describe('what really went on a head', () => {
   it('is learned for each head, and for masks and oils apart', () => {
     expect(Object.fromEntries(usedGramsByHead(records, larder, false))).toEqual({ ada: [150], bo: [100] });
     expect(Object.fromEntries(usedGramsByHead(records, larder, true))).toEqual({ ada: [10] });
+  });
+
+  it('counts what was weighed on a wash day too, and a portion from the shelf only once', () => {
+    const washed = (recipeId: string, day: string, grams: number | null) => ({
+      ...testSession(recipeId, day as never, { grams }),
+      headId: 'ada',
+      id: `${recipeId}${day}`,
+    });
+    const all = [
+      ...records,
+      washed('mask', '2026-01-03', 150),
+      washed('mask', '2026-01-09', 80),
+      washed('mask', '2026-01-12', null),
+    ];
+    expect(Object.fromEntries(usedGramsByHead(all, larder, false))).toEqual({ ada: [150, 80], bo: [100] });
   });
 });

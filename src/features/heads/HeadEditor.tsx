@@ -3,7 +3,7 @@ import { useForm, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { SCHOOL_WORDS, SCHOOLS } from '@/core/classification';
 import type { Head } from '@/core/hair';
-import { headChosen, useAppDispatch } from '@/store';
+import { headChosen, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Button, FieldGroup, Screen } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
@@ -47,6 +47,7 @@ function WeekdayFields({ control, name, label, help }: WeekdayFieldsProps) {
 export function HeadEditor({ existing }: { existing?: Head }) {
   const add = useAddRecords();
   const dispatch = useAppDispatch();
+  const hasRecipes = useAppSelector(selectRecipes).length > 0;
   const stamped = (draft: HeadDraft) => {
     const stamp = newStamp();
     return headFromDraft(draft, { ...stamp, headId: existing?.headId ?? stamp.id, corrects: existing?.id });
@@ -60,7 +61,8 @@ export function HeadEditor({ existing }: { existing?: Head }) {
     if (!head.ok) return;
     add([head.value], `${head.value.name} is saved.`);
     dispatch(headChosen(head.value.headId));
-    router.navigate(existing ? '/heads' : '/week');
+    // A first week wants something to plan with.
+    router.navigate(existing ? '/heads' : hasRecipes ? '/week' : '/heads/first');
   });
 
   return (
@@ -134,8 +136,21 @@ export function HeadEditor({ existing }: { existing?: Head }) {
       />
       <FormChoice
         control={control}
+        name="curl"
+        label="How does it fall by itself?"
+        options={[
+          { value: 'straight', label: 'straight' },
+          { value: 'wavy', label: 'in waves' },
+          { value: 'curly', label: 'in curls' },
+          { value: 'coily', label: 'in tight coils' },
+          { value: 'unknown', label: 'don’t know' },
+        ]}
+      />
+      <FormChoice
+        control={control}
         name="porosityGuess"
         label="Does it drink water?"
+        help="Drop water on a clean, dry lock and watch for a minute."
         options={[
           { value: 'low', label: 'drops stay on it' },
           { value: 'medium', label: 'in between' },

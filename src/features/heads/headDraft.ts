@@ -17,6 +17,7 @@ export interface HeadDraft {
   readonly name: string;
   readonly lengthCm: string;
   readonly strand: Head['strand'];
+  readonly curl: Head['curl'];
   readonly density: Head['density'];
   readonly allergies: readonly string[];
   readonly porosityGuess: Head['porosityGuess'];
@@ -36,6 +37,7 @@ export const NEW_HEAD: HeadDraft = {
   name: '',
   lengthCm: '',
   strand: 'medium',
+  curl: 'unknown',
   density: 'medium',
   allergies: [],
   porosityGuess: 'unknown',
@@ -49,12 +51,13 @@ export const NEW_HEAD: HeadDraft = {
 };
 
 export function draftOfHead(head: Head): HeadDraft {
-  const { name, lengthCm, strand, density, allergies, porosityGuess, complaint } = head;
+  const { name, lengthCm, strand, curl, density, allergies, porosityGuess, complaint } = head;
   const { freeMinutes, washFrom, nights, school, proteinSensitive, child } = head;
   return {
     name,
     lengthCm: String(lengthCm),
     strand,
+    curl,
     density,
     allergies,
     porosityGuess,
@@ -89,6 +92,7 @@ export function headFromDraft(
     name: draft.name,
     lengthCm: Number(draft.lengthCm.trim().replace(',', '.') || Number.NaN),
     strand: draft.strand,
+    curl: draft.curl,
     density: draft.density,
     allergies: draft.allergies,
     porosityGuess: draft.porosityGuess,

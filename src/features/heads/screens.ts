@@ -2,3 +2,4 @@
 export { HeadEditor } from './HeadEditor';
 export { HeadScreen } from './HeadScreen';
 export { HeadsScreen } from './HeadsScreen';
+export { FirstRecipesScreen } from './FirstRecipesScreen';

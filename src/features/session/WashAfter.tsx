@@ -2,14 +2,16 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PLACES, type Place } from '@/core/batches';
-import { ofKind } from '@/core/exchange';
+import { ofKind, type StoredRecord } from '@/core/exchange';
 import { expectedMaskGrams, type Head } from '@/core/hair';
+import type { Larder } from '@/core/recipes';
 import { stepsDone, wornIn, type Rating, type Worn } from '@/core/sessions';
 import { selectLiveRecords, useAppDispatch, useAppSelector, washClosed } from '@/store';
 import { Body, Button, Choice, Field, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
 import { numberFrom } from '../shared/amounts';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
+import { usedGramsByHead } from '../shared/usedGrams';
 import { useHistory } from '../shared/useHistory';
 import type { LiveRun } from './useRun';
 import { LEFT_OVER, NO_ANSWER, recordsOf, type DayAnswers, type UseAnswer } from './washRecords';
@@ -46,9 +48,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
       answers,
       larder: history.larder,
       batches: ofKind(live_, 'batch'),
-      usualGrams: (recipeId) =>
-        expectedMaskGrams(head, history.larder.lastVersion(recipeId)?.use === 'pre-poo' ? 'oil' : 'mask', [])
-          .grams,
+      usualGrams: (recipeId) => usualGrams(head, recipeId, live_, history.larder),
       stamp: newStamp,
     });
     add(records, `The wash day of ${head.name} is written down.`);
@@ -136,6 +136,13 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
       ) : null}
     </Screen>
   );
+}
+
+/** What a use takes on this head, drawn toward what its uses have really taken. */
+function usualGrams(head: Head, recipeId: string, records: readonly StoredRecord[], larder: Larder): number {
+  const isOil = larder.lastVersion(recipeId)?.use === 'pre-poo';
+  const used = usedGramsByHead(records, larder, isOil).get(head.headId) ?? [];
+  return expectedMaskGrams(head, isOil ? 'oil' : 'mask', used).grams;
 }
 
 const textOf = (value: number | null) => (value === null ? null : String(value));

@@ -22,6 +22,7 @@ import {
   stopScheduler,
   type PlanAnswer,
   type PlanQuestion,
+  type ShelfNote,
 } from '@/workers';
 import { useHead } from './useHead';
 import { useToday } from './useToday';
@@ -55,6 +56,8 @@ export interface HeadAnswer {
   /** Everything that the plan was made of, for questions about it. */
   readonly question: PlanQuestion;
   readonly plans: readonly Plan[];
+  /** What stands on the shelf and has to be used or thrown out. */
+  readonly shelf: readonly ShelfNote[];
 }
 
 interface Asked {
@@ -108,12 +111,12 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
     if (!head) return;
     let current = true;
     const asked: Asked = { head, records, today, weeks };
-    const show = (question: PlanQuestion, { plans, loosenings }: PlanAnswer) => {
+    const show = (question: PlanQuestion, { plans, loosenings, shelf }: PlanAnswer) => {
       const plan = plans.find(({ headId }) => headId === head.headId);
       const state = question.heads.find((each) => each.head.headId === head.headId)?.state;
       if (!current || !plan || !state) return;
       shown.current = `${head.headId}/${weeks}`;
-      setComputed({ asked, state, plan, plans, question, loosenings });
+      setComputed({ asked, state, plan, plans, question, loosenings, shelf });
       setFailure(null);
     };
     const compute = async () => {

@@ -2,60 +2,105 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ofKind } from '@/core/exchange';
-import { hairMassGrams, type Head } from '@/core/hair';
-import { formatDay, formatInstant } from '@/core/measures';
-import { FEEL_WORDS, MARKS, measurementsOf, type HeadEvent, type Reading } from '@/core/readings';
-import { selectAllRecords, useAppSelector } from '@/store';
-import { Button, Choice, Screen, Small, Strong } from '@/ui';
+import { formatDay, type CalendarDay } from '@/core/measures';
+import type { Head } from '@/core/hair';
+import { selectLiveRecords, useAppSelector } from '@/store';
+import { Button, Choice, Field, Screen, Small, useWide } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import { useHistory } from '../shared/useHistory';
-import { useTakeBack } from '../shared/useTakeBack';
-import { EVENT_WORDS } from './eventWords';
+import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
-import { MARK_OPTIONS, PLACE_LABELS, SCALP_OPTIONS } from './readingOptions';
+import { foundIn, logEntries, type LogKind } from './logEntries';
+import { LogLine } from './LogLine';
+import { LogMonth } from './LogMonth';
 import { StrandTabs } from './StrandTabs';
 
 const ROWS_AT_ONCE = 25;
-type Shown = 'all' | 'readings' | 'events';
+type Shown = 'all' | LogKind;
 const SHOWN: readonly { value: Shown; label: string }[] = [
   { value: 'all', label: 'all' },
+  { value: 'treatments', label: 'treatments' },
   { value: 'readings', label: 'readings' },
   { value: 'events', label: 'events' },
+  { value: 'shelf', label: 'shelf' },
 ];
 
-/** Readings and events of a head, newest first; corrected ones keep what was written before. */
+/** Everything that was written down of a head, newest first; what was corrected keeps what was written before. */
 export const LogScreen = withHead(function Log({ head }: { head: Head }) {
-  const { readings, events } = useHistory(head.headId);
+  const history = useHistory(head.headId);
+  const records = useAppSelector(selectLiveRecords);
+  const today = useToday();
+  const wide = useWide();
+  const [isMonthShown, setMonthShown] = useState(false);
   const [shown, setShown] = useState<Shown>('all');
+  const [query, setQuery] = useState('');
+  const [day, setDay] = useState<CalendarDay | null>(null);
   const [rows, setRows] = useState(ROWS_AT_ONCE);
+  const all = useMemo(
+    () =>
+      logEntries(head, history, {
+        batches: ofKind(records, 'batch'),
+        batchEvents: ofKind(records, 'batch-event'),
+      }),
+    [head, history, records],
+  );
   const entries = useMemo(
     () =>
-      [...(shown === 'events' ? [] : readings), ...(shown === 'readings' ? [] : events)].sort((a, b) =>
-        a.day === b.day ? (a.recordedAt < b.recordedAt ? 1 : -1) : a.day < b.day ? 1 : -1,
+      foundIn(
+        all.filter(
+          (entry) => (shown === 'all' || entry.kind === shown) && (day === null || entry.day === day),
+        ),
+        query,
       ),
-    [readings, events, shown],
+    [all, shown, day, query],
   );
+  const month = <LogMonth head={head} entries={all} today={today} day={day} onDay={setDay} />;
   return (
     <Screen
       before={<StrandTabs here="/strand/log" />}
       over={head.name}
-      headline={entries.length === 0 ? 'Nothing is written down yet' : 'What was written down'}
+      headline={all.length === 0 ? 'Nothing is written down yet' : 'What was written down'}
       reason={
-        entries.length === 0
-          ? 'Take a reading, and it stands here.'
+        all.length === 0
+          ? 'Take a reading or do a wash day, and it stands here.'
           : 'Everything can be corrected; the old value stays.'
       }
+      side={wide ? month : undefined}
     >
       <HeadPicker />
+      <View className="flex-row flex-wrap items-end gap-3">
+        <Field
+          label="Look for"
+          placeholder="a recipe, a word"
+          value={query}
+          onChange={setQuery}
+          className="w-[220px]"
+          testID="log-search"
+        />
+        <Button label="For a stylist or a doctor" onPress={() => router.push('/strand/report')} />
+      </View>
       <Choice label="Show" options={SHOWN} value={shown} onChange={setShown} />
+      {wide ? null : (
+        <View className="items-start">
+          <Button
+            tone="quiet"
+            label={isMonthShown ? 'Hide the month' : 'Show the month'}
+            expanded={isMonthShown}
+            onPress={() => setMonthShown(!isMonthShown)}
+          />
+        </View>
+      )}
+      {!wide && isMonthShown ? month : null}
+      {day ? (
+        <View className="items-start">
+          <Button label={`Only ${formatDay(day, 'd MMMM')}: show all days`} onPress={() => setDay(null)} />
+        </View>
+      ) : null}
+      {all.length > 0 && entries.length === 0 ? <Small live>Nothing like that is written down.</Small> : null}
       <View role="list">
         {entries.slice(0, rows).map((entry) => (
           <View key={entry.id} role="listitem" className="gap-1 border-t border-line py-3">
-            {entry.kind === 'reading' ? (
-              <ReadingEntry head={head} reading={entry} />
-            ) : (
-              <EventEntry event={entry} />
-            )}
+            <LogLine head={head} entry={entry} />
           </View>
         ))}
       </View>
@@ -67,107 +112,3 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
     </Screen>
   );
 });
-
-const MOMENT_WORDS: Record<Reading['moment'], string> = {
-  before: 'before treatment',
-  after: 'after treatment',
-  dry: 'dry',
-};
-
-function ReadingEntry({ head, reading }: { head: Head; reading: Reading }) {
-  const records = useAppSelector(selectAllRecords);
-  const [withOld, setWithOld] = useState(false);
-  const takeBack = useTakeBack();
-  const old = reading.corrects === undefined ? [] : olderOf(reading, ofKind(records, 'reading'));
-  const title = `${formatDay(reading.day, 'EEE d MMM yyyy')}, ${MOMENT_WORDS[reading.moment]}`;
-  return (
-    <>
-      <Strong>{title}</Strong>
-      <Small className="text-ink">{readingWords(head, reading)}</Small>
-      <View className="flex-row flex-wrap gap-4">
-        <Button
-          tone="quiet"
-          label="Correct"
-          hint={`Correct the reading of ${title}`}
-          onPress={() => router.push(`/strand/reading/${reading.id}`)}
-        />
-        <Button
-          tone="quiet"
-          label="Take back"
-          hint={`Take back the reading of ${title}`}
-          onPress={() => takeBack(reading.id, 'The reading is taken back.')}
-        />
-        {old.length > 0 ? (
-          <Button
-            tone="quiet"
-            label={withOld ? 'Hide what it was' : 'What it was'}
-            hint={`What the reading of ${title} was`}
-            expanded={withOld}
-            onPress={() => setWithOld((shown) => !shown)}
-          />
-        ) : null}
-      </View>
-      {withOld
-        ? old.map((older) => (
-            <Small key={older.id}>
-              Until {formatInstant(reading.recordedAt, 'd MMM yyyy H:mm')}: {readingWords(head, older)}
-            </Small>
-          ))
-        : null}
-    </>
-  );
-}
-
-function EventEntry({ event }: { event: HeadEvent }) {
-  const takeBack = useTakeBack();
-  const { label } = EVENT_WORDS[event.what];
-  return (
-    <>
-      <Strong>
-        {formatDay(event.day, 'EEE d MMM yyyy')}, {label}
-      </Strong>
-      {event.note ? <Small className="text-ink">{event.note}</Small> : null}
-      <View className="items-start">
-        <Button
-          tone="quiet"
-          label="Take back"
-          hint={`Take back: ${label} on ${formatDay(event.day, 'd MMM')}`}
-          onPress={() => takeBack(event.id, `${label} is taken back.`)}
-        />
-      </View>
-    </>
-  );
-}
-
-/** The readings this one took the place of, newest first. */
-function olderOf(reading: Reading, readings: readonly Reading[]): Reading[] {
-  const byId = new Map(readings.map((known) => [known.id, known]));
-  const chain: Reading[] = [];
-  for (let at = reading.corrects; at !== undefined; at = byId.get(at)?.corrects) {
-    const older = byId.get(at);
-    if (!older || chain.includes(older)) break;
-    chain.push(older);
-  }
-  return chain;
-}
-
-/** What a reading holds, in one line. */
-export function readingWords(head: Head, reading: Reading): string {
-  const measured = measurementsOf(reading, { hairGrams: hairMassGrams(head) })
-    .filter(({ test }) => test !== 'signs' && test !== 'feel')
-    .map(({ why }) => why);
-  const marks = MARKS.flatMap((mark) => {
-    const value = reading.marks[mark];
-    if (value === null) return [];
-    const { label, options } = MARK_OPTIONS[mark];
-    return `${label.toLowerCase()}: ${options[value]?.label ?? value}`;
-  });
-  const scalp = reading.scalp.map((sign) => SCALP_OPTIONS.find(({ value }) => value === sign)?.label ?? sign);
-  return [
-    ...measured,
-    ...(reading.feel === null ? [] : [`feels ${FEEL_WORDS[reading.feel + 3]}`]),
-    ...marks,
-    ...(scalp.length > 0 ? [`scalp ${scalp.join(', ')}`] : []),
-    ...reading.lengths.map(({ place, cm }) => `${PLACE_LABELS[place].toLowerCase()} ${cm} cm`),
-  ].join('; ');
-}

@@ -14,3 +14,5 @@ export { TrialScreen } from './TrialScreen';
 export { TrialsScreen } from './TrialsScreen';
 export { NewTrialScreen } from './NewTrialScreen';
 export { WorksScreen } from './WorksScreen';
+export { ReportScreen } from './ReportScreen';
+export { TreatmentScreen } from './TreatmentScreen';

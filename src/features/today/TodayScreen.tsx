@@ -2,18 +2,22 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { formatDay } from '@/core/measures';
+import type { Beat, PlanDay, PrepTask } from '@/core/planning';
 import { selectWashRuns, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
-import { HeadPicker } from '../shared/HeadPicker';
+import { Dues } from '../shared/Dues';
+import { Entry } from '../shared/Entry';
 import { useHairAnswer, type HairAnswer } from '../shared/HairAnswer';
+import { HeadPicker } from '../shared/HeadPicker';
 import { PatchTestsDue } from '../shared/PatchTests';
+import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
+import { Referral } from '../shared/Referral';
 import { useDoneBeat } from '../shared/useDoneBeat';
 import { useHistory } from '../shared/useHistory';
-import { Referral } from '../shared/Referral';
-import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
 import { WithHead } from '../shared/WithHead';
-import { Entry } from '../shared/Entry';
+import { OtherHeads } from './OtherHeads';
+import { ShelfDue } from './ShelfDue';
 
 export function TodayScreen() {
   return <WithHead>{(head, answer) => <Today head={head} answer={answer} />}</WithHead>;
@@ -21,68 +25,97 @@ export function TodayScreen() {
 
 function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
   const { today } = useHairAnswer();
-  const history = useHistory(head.headId);
-  const done = useDoneBeat(head);
-  const { state, plan } = answer;
-  const isUnderWay = useAppSelector(selectWashRuns)[head.headId] !== undefined;
+  const { state, plan, plans, shelf } = answer;
   const { referral } = state.need;
   // What is a doctor's matter leads to no recipe.
   const [now, ...later] = referral === null ? plan.days : [];
-  const due = useReadingsDue(head.headId);
-  const doneToday = history.sessions.filter((session) => session.day === today);
-  const next = later.flatMap((day) => day.beats).find((beat) => beat.slot === 'main');
-  const isRestful =
-    !now ||
-    (now.beats.length === 0 && now.preparation.length === 0 && due.length === 0 && doneToday.length === 0);
   return (
     <Screen
       over={`${head.name} · ${formatDay(today, 'EEEE d MMMM')}`}
       headline={state.need.headline}
       reason={state.need.reasons.at(-1)}
-      side={<Why reasons={state.need.reasons} />}
+      side={<Aside reasons={state.need.reasons} dues={referral === null ? plan.dues : []} />}
     >
       {referral ? <Referral>{referral}</Referral> : null}
       <HeadPicker />
-      {isRestful && referral === null ? (
-        <Body>A day of rest. Nothing to prepare, nothing to wash.</Body>
-      ) : null}
+      {referral === null ? <Rest head={head} now={now} /> : null}
       {now?.preparation.map((task) => (
-        <Entry key={task.text} title="Prepare" text={task.text} />
+        <Entry key={task.text} title={prepareTitle(task)} text={task.text} />
       ))}
-      {now?.beats.map((beat) => (
-        <Entry
-          key={`${beat.slot}-${beat.recipeId}`}
-          title={beat.name}
-          text={`${kindInWords(beat.kind, beat.strength)}, ${SLOT_WORDS[beat.slot]} · ${
-            beat.overnight ? 'overnight' : minutesText(beat.minutes)
-          }`}
-        >
-          {beat.slot === 'main' ? (
-            <Button
-              tone="main"
-              label={isUnderWay ? 'Go on' : 'Wash now'}
-              hint={`${isUnderWay ? 'Go on with' : 'Begin'} the wash day`}
-              onPress={() => router.push('/wash')}
-              testID="wash-now"
-            />
-          ) : null}
-          <Button
-            tone={beat.slot === 'main' ? 'quiet' : 'plain'}
-            label="I did this"
-            hint={`I did ${beat.name}`}
-            onPress={() => done(beat, today)}
-          />
-        </Entry>
-      ))}
+      {now ? <Beats head={head} now={now} /> : null}
       <ReadingsDue headId={head.headId} />
       <PatchTestsDue
         head={head}
         planned={plan.days.flatMap(({ beats }) => beats.map(({ recipeId }) => recipeId))}
       />
-      {doneToday.length > 0 ? (
+      <ShelfDue shelf={shelf} />
+      <OtherHeads head={head} plans={plans} />
+      <Next head={head} beats={later.flatMap(({ beats }) => beats)} />
+      <Ways head={head} now={now} />
+    </Screen>
+  );
+}
+
+/** With the last moment, where there is one. */
+function prepareTitle({ startMinute }: PrepTask): string {
+  if (startMinute === null) return 'Prepare';
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `Prepare, by ${Math.floor(startMinute / 60)}:${two(startMinute % 60)} at the latest`;
+}
+
+/** An empty day is restful, not blank. */
+function Rest({ head, now }: { head: Head; now: PlanDay | undefined }) {
+  const { today } = useHairAnswer();
+  const due = useReadingsDue(head.headId);
+  const { sessions } = useHistory(head.headId);
+  const isBusy =
+    (now && (now.beats.length > 0 || now.preparation.length > 0)) ||
+    due.length > 0 ||
+    sessions.some(({ day }) => day === today);
+  return isBusy ? null : <Body>A day of rest. Nothing to prepare, nothing to wash.</Body>;
+}
+
+function Beats({ head, now }: { head: Head; now: PlanDay }) {
+  const { today } = useHairAnswer();
+  const done = useDoneBeat(head);
+  const isUnderWay = useAppSelector(selectWashRuns)[head.headId] !== undefined;
+  return now.beats.map((beat) => (
+    <Entry
+      key={`${beat.slot}-${beat.recipeId}`}
+      title={beat.name}
+      text={`${kindInWords(beat.kind, beat.strength)}, ${SLOT_WORDS[beat.slot]} · ${
+        beat.overnight ? 'overnight' : minutesText(beat.minutes)
+      }`}
+    >
+      {beat.slot === 'main' ? (
+        <Button
+          tone="main"
+          label={isUnderWay ? 'Go on' : 'Wash now'}
+          hint={`${isUnderWay ? 'Go on with' : 'Begin'} the wash day`}
+          onPress={() => router.push('/wash')}
+          testID="wash-now"
+        />
+      ) : null}
+      <Button
+        tone={beat.slot === 'main' ? 'quiet' : 'plain'}
+        label="I did this"
+        hint={`I did ${beat.name}`}
+        onPress={() => done(beat, today)}
+      />
+    </Entry>
+  ));
+}
+
+function Next({ head, beats }: { head: Head; beats: readonly Beat[] }) {
+  const { today } = useHairAnswer();
+  const { sessions } = useHistory(head.headId);
+  const doneToday = sessions.filter((session) => session.day === today).length;
+  const next = beats.find((beat) => beat.slot === 'main');
+  return (
+    <>
+      {doneToday > 0 ? (
         <Body>
-          {doneToday.length === 1 ? 'One treatment is' : `${doneToday.length} treatments are`} written down
-          today.
+          {doneToday === 1 ? 'One treatment is' : `${doneToday} treatments are`} written down today.
         </Body>
       ) : null}
       {next ? (
@@ -90,29 +123,48 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
           Next: {next.name} on {formatDay(next.day, 'EEEE')}.
         </Small>
       ) : null}
-      <View className="flex-row flex-wrap gap-3 pt-2">
-        <Button label="See the week" onPress={() => router.push('/week')} />
-        {now?.beats.some(({ slot }) => slot === 'main') ? null : (
-          <Button
-            label={isUnderWay ? 'Go on with the wash day' : 'Wash today'}
-            onPress={() => router.push('/wash')}
-          />
-        )}
-        {due.some(({ to }) => to === '/strand/take') ? null : (
-          <Button label="Take a reading" onPress={() => router.push('/strand/take')} />
-        )}
-      </View>
-    </Screen>
+    </>
   );
 }
 
-function Why({ reasons }: { reasons: readonly string[] }) {
+function Ways({ head, now }: { head: Head; now: PlanDay | undefined }) {
+  const due = useReadingsDue(head.headId);
+  const isUnderWay = useAppSelector(selectWashRuns)[head.headId] !== undefined;
+  return (
+    <View className="flex-row flex-wrap gap-3 pt-2">
+      <Button label="See the week" onPress={() => router.push('/week')} />
+      {now?.beats.some(({ slot }) => slot === 'main') ? null : (
+        <Button
+          label={isUnderWay ? 'Go on with the wash day' : 'Wash today'}
+          onPress={() => router.push('/wash')}
+        />
+      )}
+      {due.some(({ to }) => to === '/strand/take') ? null : (
+        <Button label="Take a reading" onPress={() => router.push('/strand/take')} />
+      )}
+    </View>
+  );
+}
+
+function Aside({
+  reasons,
+  dues,
+}: {
+  reasons: readonly string[];
+  dues: NonNullable<HairAnswer['answer']>['plan']['dues'];
+}) {
   return (
     <View className="gap-2 pt-2">
       <Heading level={2}>Why</Heading>
       {reasons.map((reason) => (
         <Body key={reason}>{reason}</Body>
       ))}
+      {dues.length > 0 ? (
+        <View className="gap-2 pt-3">
+          <Heading level={2}>Since when, and when again</Heading>
+          <Dues dues={dues} />
+        </View>
+      ) : null}
     </View>
   );
 }

@@ -1,10 +1,8 @@
 import { Pressable, View } from 'react-native';
-import Svg from 'react-native-svg';
 import { formatDay } from '@/core/measures';
 import type { Beat, PlanDay } from '@/core/planning';
-import { Small, Strong, useTokens } from '@/ui';
-import { Mark } from '@/ui/charts/Mark';
-import { MARK_OF_KIND } from '../shared/beatWords';
+import { Small, Strong } from '@/ui';
+import { KindMark } from '../shared/KindMark';
 import { beatKey } from './BeatCard';
 import { DaysThread } from './DaysThread';
 import { THREAD_DOMAIN } from './threadOf';
@@ -72,7 +70,6 @@ function OverviewDay({ day }: { day: PlanDay }) {
 
 function OverviewBeat({ beat }: { beat: Beat }) {
   const { open, toggle } = useWeek();
-  const tokens = useTokens();
   const isChosen = open === beatKey(beat);
   return (
     <Pressable
@@ -82,17 +79,7 @@ function OverviewBeat({ beat }: { beat: Beat }) {
       onPress={() => toggle(beat)}
       className={`min-h-target flex-row items-center gap-1 rounded-xl ${isChosen ? 'bg-lane' : ''}`}
     >
-      <Svg width={40} height={24} aria-hidden>
-        <Mark
-          kind={MARK_OF_KIND[beat.kind]}
-          x={14}
-          y={12}
-          strength={0.5}
-          done={false}
-          firmIs="right"
-          tokens={tokens}
-        />
-      </Svg>
+      <KindMark kind={beat.kind} done={false} />
       <View className="flex-1">
         <Strong>{formatDay(beat.day, 'd')}</Strong>
         <Small>{beat.name}</Small>

@@ -16,7 +16,7 @@ import { WithHead } from '../shared/WithHead';
 import { AddPanel } from './AddPanel';
 import { BeatDetail, beatKey, BeatPane } from './BeatCard';
 import { DragBeats } from './DragBeats';
-import { Dues } from './Dues';
+import { Dues } from '../shared/Dues';
 import { MarkLegend } from './MarkLegend';
 import { PlanList } from './PlanList';
 import { PlanOverview } from './PlanOverview';
@@ -148,7 +148,7 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
         )}
         <View className="flex-1 gap-2 pt-4">
           <Heading level={2}>Since when, and when again</Heading>
-          <Dues />
+          <Dues dues={plan.dues} />
           <Heading level={2}>Reading the thread</Heading>
           <MarkLegend />
           <Small>

@@ -3,7 +3,7 @@ import { ofKind, type StoredRecord } from '@/core/exchange';
 import { type Larder } from '@/core/recipes';
 
 /**
- * Grams of batches that really went on each head, use by use: what its own factor is learned from. Oils go on far more
+ * Grams that really went on each head, use by use, from batches and from what was weighed on the wash day: what its own factor is learned from. Oils go on far more
  * thinly than masks, so each sort is learned from its own.
  */
 export function usedGramsByHead(
@@ -20,11 +20,18 @@ export function usedGramsByHead(
     return known;
   };
   const used = new Map<string, number[]>();
-  for (const { what, headId, portions, batchId } of ofKind(records, 'batch-event')) {
+  const add = (headId: string, grams: number) => used.set(headId, [...(used.get(headId) ?? []), grams]);
+  const fromShelf = new Set<string>();
+  for (const { what, headId, portions, batchId, day } of ofKind(records, 'batch-event')) {
     const batch = batches.get(batchId);
     if (what !== 'used' || headId === null || !batch || portions === null) continue;
     if (isOil(batch.recipeId, batch.recipeVersion) !== oil) continue;
-    used.set(headId, [...(used.get(headId) ?? []), portions * batch.portionGrams]);
+    add(headId, portions * batch.portionGrams);
+    fromShelf.add(`${headId}/${day}/${batch.recipeId}`);
+  }
+  for (const { headId, day, recipeId, recipeVersion, grams } of ofKind(records, 'session')) {
+    if (grams === null || fromShelf.has(`${headId}/${day}/${recipeId}`)) continue;
+    if (isOil(recipeId, recipeVersion) === oil) add(headId, grams);
   }
   return used;
 }

@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+const Treatment = lazyScreen(async () => (await import('@/features/rooms')).TreatmentScreen);
+
+export default function CorrectTreatmentRoute() {
+  const { sessionId } = useLocalSearchParams<{ sessionId: string }>();
+  return <Treatment sessionId={sessionId} />;
+}

@@ -1,0 +1,125 @@
+import { router, type Href } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ofKind } from '@/core/exchange';
+import type { Head } from '@/core/hair';
+import { formatDay, formatInstant } from '@/core/measures';
+import { selectAllRecords, useAppSelector } from '@/store';
+import { Button, Small, Strong } from '@/ui';
+import { useTakeBack } from '../shared/useTakeBack';
+import type { LogEntry } from './logEntries';
+import { readingWords } from './readingWords';
+
+/** What a line of the log lets her do with its record. */
+const KIND_WORDS = {
+  treatments: { noun: 'treatment', correct: (id: string): Href => `/strand/treatment/${id}` },
+  readings: { noun: 'reading', correct: (id: string): Href => `/strand/reading/${id}` },
+  events: { noun: 'event', correct: null },
+  shelf: { noun: 'entry', correct: null },
+} as const;
+
+export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
+  const [open, setOpen] = useState<'old' | 'steps' | null>(null);
+  const takeBack = useTakeBack();
+  const old = useOlder(head, entry);
+  const { noun, correct } = KIND_WORDS[entry.kind];
+  const { title, id } = entry;
+  const text = entry.text();
+  const toggle = (what: 'old' | 'steps') => setOpen(open === what ? null : what);
+  const steps = entry.kind === 'treatments' ? entry.washDay?.steps : undefined;
+  return (
+    <>
+      <Strong>{title}</Strong>
+      {text ? <Small className="text-ink">{text}</Small> : null}
+      <View className="flex-row flex-wrap gap-4">
+        {correct ? (
+          <Button
+            tone="quiet"
+            label="Correct"
+            hint={`Correct the ${noun} of ${title}`}
+            onPress={() => router.push(correct(id))}
+          />
+        ) : null}
+        <Button
+          tone="quiet"
+          label="Take back"
+          hint={
+            entry.kind === 'events' ? `Take back: ${eventHint(entry)}` : `Take back the ${noun} of ${title}`
+          }
+          onPress={() => takeBack(id, `The ${noun} is taken back.`)}
+        />
+        {steps ? (
+          <Button
+            tone="quiet"
+            label={open === 'steps' ? 'Hide the steps' : 'Planned and done'}
+            hint={`The steps of ${title}`}
+            expanded={open === 'steps'}
+            onPress={() => toggle('steps')}
+          />
+        ) : null}
+        {old.length > 0 ? (
+          <Button
+            tone="quiet"
+            label={open === 'old' ? 'Hide what it was' : 'What it was'}
+            hint={`What the ${noun} of ${title} was`}
+            expanded={open === 'old'}
+            onPress={() => toggle('old')}
+          />
+        ) : null}
+      </View>
+      {open === 'old' ? old.map((words) => <Small key={words}>{words}</Small>) : null}
+      {open === 'steps'
+        ? steps?.map((step) => (
+            <Small key={step.id}>
+              {step.title}:{' '}
+              {step.outcome === 'done'
+                ? `${step.planned} min planned, ${Math.round(step.real ?? 0)} min done`
+                : { skipped: 'skipped', 'left-out': 'not needed', 'not-reached': 'not reached' }[
+                    step.outcome
+                  ]}
+            </Small>
+          ))
+        : null}
+    </>
+  );
+}
+
+const eventHint = ({ title, day }: LogEntry) =>
+  `${title.slice(title.indexOf(', ') + 2)} on ${formatDay(day, 'd MMM')}`;
+
+/** What the record said before it was corrected, newest first. */
+function useOlder(head: Head, entry: LogEntry): string[] {
+  const records = useAppSelector(selectAllRecords);
+  const { record } = entry;
+  if (record.corrects === undefined) return [];
+  const until = (recordedAt: string) => `Until ${formatInstant(recordedAt, 'd MMM yyyy H:mm')}: `;
+  if (record.kind === 'reading')
+    return olderOf(record, ofKind(records, 'reading')).map(
+      ({ older, by }) => until(by.recordedAt) + readingWords(head, older),
+    );
+  if (record.kind === 'session')
+    return olderOf(record, ofKind(records, 'session')).map(
+      ({ older, by }) =>
+        `${until(by.recordedAt)}${formatDay(older.day, 'd MMM')}, ${older.contactMinutes} min${older.grams === null ? '' : `, ${older.grams} g`}`,
+    );
+  return [];
+}
+
+interface Corrected {
+  readonly id: string;
+  readonly recordedAt: string;
+  readonly corrects?: string | undefined;
+}
+
+/** The records this one took the place of, each with the one that did. */
+function olderOf<T extends Corrected>(record: T, all: readonly T[]): { older: T; by: T }[] {
+  const byId = new Map(all.map((known) => [known.id, known]));
+  const chain: { older: T; by: T }[] = [];
+  for (let by = record; by.corrects !== undefined;) {
+    const older = byId.get(by.corrects);
+    if (!older || chain.some((link) => link.older === older)) break;
+    chain.push({ older, by });
+    by = older;
+  }
+  return chain;
+}

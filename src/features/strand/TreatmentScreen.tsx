@@ -1,0 +1,138 @@
+import { router } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import type { Head } from '@/core/hair';
+import {
+  addDays,
+  failed,
+  failedBySchema,
+  formatDay,
+  ok,
+  type CalendarDay,
+  type Result,
+} from '@/core/measures';
+import { sessionSchema, type Session } from '@/core/sessions';
+import { Button, Screen } from '@/ui';
+import { numberFrom } from '../shared/amounts';
+import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
+import { NotFound } from '../shared/NotFound';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useHead } from '../shared/useHead';
+import { useHistory } from '../shared/useHistory';
+import { useToday } from '../shared/useToday';
+import { Welcome } from '../shared/Welcome';
+import { DayField } from './DayField';
+
+interface Draft {
+  readonly day: string;
+  readonly minutes: string;
+  readonly warmth: Session['warmth'];
+  readonly grams: string;
+  readonly note: string;
+}
+
+/** Corrects a treatment that was done; what was written before stays in the log. */
+export function TreatmentScreen({ sessionId }: { sessionId: string }) {
+  const head = useHead();
+  const { sessions } = useHistory(head?.headId);
+  const today = useToday();
+  const existing = sessions.find(({ id }) => id === sessionId);
+  if (!head) return <Welcome />;
+  return existing ? (
+    <Treatment key={existing.id} head={head} existing={existing} today={today} />
+  ) : (
+    <NotFound />
+  );
+}
+
+const WHAT_TO_WRITE: Readonly<Record<string, string>> = {
+  contactMinutes: 'Write whole minutes, 1 to 720.',
+  grams: 'Write grams, up to 5000, or leave it empty.',
+  note: 'A note may have 1000 characters.',
+};
+const FIELD: Readonly<Record<string, string>> = { contactMinutes: 'minutes' };
+
+function Treatment({ head, existing, today }: { head: Head; existing: Session; today: CalendarDay }) {
+  const add = useAddRecords();
+  const { larder } = useHistory(head.headId);
+  const name = larder.lastVersion(existing.recipeId)?.name ?? 'The treatment';
+  const made = ({ day, minutes, warmth, grams, note }: Draft): Result<Session> => {
+    const parsed = sessionSchema.safeParse({
+      ...existing,
+      ...newStamp(),
+      corrects: existing.id,
+      day,
+      contactMinutes: numberFrom(minutes),
+      warmth,
+      grams: grams.trim() === '' ? null : numberFrom(grams),
+      note,
+    });
+    if (!parsed.success)
+      return failedBySchema(parsed.error.issues, ({ path, message }) => ({
+        path: FIELD[String(path[0])] ?? String(path[0]),
+        message: WHAT_TO_WRITE[String(path[0])] ?? message,
+      }));
+    return parsed.data.day > today
+      ? failed('future-day', 'That day has not come yet.', 'day')
+      : ok(parsed.data);
+  };
+  const { control, handleSubmit, formState } = useForm<Draft>({
+    defaultValues: {
+      day: existing.day,
+      minutes: String(existing.contactMinutes),
+      warmth: existing.warmth,
+      grams: existing.grams === null ? '' : String(existing.grams),
+      note: existing.note,
+    },
+    resolver: resolverOf(made),
+  });
+  const save = handleSubmit((draft) => {
+    const session = made(draft);
+    if (!session.ok) return;
+    add([session.value], `${name} is corrected; the old one stays in the log.`);
+    router.navigate('/strand/log');
+  });
+  return (
+    <Screen
+      over={`${head.name} · ${formatDay(existing.day, 'EEEE d MMMM')}`}
+      headline={name}
+      reason="As it really was: the dose and the plan follow from it."
+    >
+      <DayField control={control} name="day" today={today} yesterday={addDays(today, -1)} />
+      <View className="flex-row flex-wrap gap-4">
+        <FormField
+          control={control}
+          name="minutes"
+          label="On for, min"
+          numeric
+          className="w-[120px]"
+          testID="treatment-minutes"
+        />
+        <FormField
+          control={control}
+          name="grams"
+          label="Grams, if weighed"
+          numeric
+          className="w-[150px]"
+          testID="treatment-grams"
+        />
+      </View>
+      <FormChoice
+        control={control}
+        name="warmth"
+        label="With heat"
+        options={[
+          { value: 'room', label: 'without' },
+          { value: 'warm', label: 'warm' },
+        ]}
+      />
+      <FormField control={control} name="note" label="A note, if you like" testID="treatment-note" />
+      <View className="flex-row flex-wrap gap-3">
+        <Button tone="main" label="Save the correction" onPress={save} testID="save-treatment" />
+        <Button label="Back" onPress={() => router.navigate('/strand/log')} />
+      </View>
+      <NotSavedYet state={formState} />
+    </Screen>
+  );
+}

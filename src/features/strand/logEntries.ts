@@ -1,0 +1,190 @@
+import type { Batch, BatchEvent } from '@/core/batches';
+import { classifyVersion, type TreatmentKind } from '@/core/classification';
+import type { Head, HeadHistory } from '@/core/hair';
+import { daysBetween, formatDay, type CalendarDay } from '@/core/measures';
+import type { HeadEvent, Reading } from '@/core/readings';
+import type { Rating, Session, WashDay } from '@/core/sessions';
+import { kindInWords, minutesText } from '../shared/beatWords';
+import { EVENT_WORDS } from './eventWords';
+import { readingWords } from './readingWords';
+
+export const LOG_KINDS = ['treatments', 'readings', 'events', 'shelf'] as const;
+export type LogKind = (typeof LOG_KINDS)[number];
+
+/** One line of the log, and the record that it tells of. */
+export type LogEntry = {
+  readonly id: string;
+  readonly day: CalendarDay;
+  readonly recordedAt: string;
+  /** What it is called in the log. */
+  readonly title: string;
+  /** Worked out when it is shown or searched: years of records are not all put into words. */
+  readonly text: () => string;
+} & (
+  | { readonly kind: 'treatments'; readonly record: Session; readonly washDay: WashDay | undefined }
+  | { readonly kind: 'readings'; readonly record: Reading }
+  | { readonly kind: 'events'; readonly record: HeadEvent }
+  | { readonly kind: 'shelf'; readonly record: Batch | BatchEvent }
+);
+
+const MOMENT_WORDS: Record<Reading['moment'], string> = {
+  before: 'before treatment',
+  after: 'after treatment',
+  dry: 'dry',
+};
+const RATING_WORDS: Record<Rating, string> = {
+  again: 'again',
+  unsure: 'not sure of it',
+  'not-again': 'not again',
+};
+
+interface Shelf {
+  readonly batches: readonly Batch[];
+  readonly batchEvents: readonly BatchEvent[];
+}
+
+/** Everything that was written down of a head, and what was made for all of them, the newest first. */
+export function logEntries(head: Head, history: HeadHistory, shelf: Shelf): LogEntry[] {
+  const { sessions, washDays, readings, events } = history;
+  const dayOf = washDayFinder(washDays);
+  const dated = (day: CalendarDay) => formatDay(day, 'EEE d MMM yyyy');
+  const entries: LogEntry[] = [
+    ...sessions.map((record): LogEntry => ({
+      kind: 'treatments',
+      record,
+      washDay: dayOf(record),
+      ...stamped(record),
+      title: `${dated(record.day)}, ${nameOf(history, record)}`,
+      text: () => sessionWords(head, history, record, dayOf(record)),
+    })),
+    ...readings.map((record): LogEntry => ({
+      kind: 'readings',
+      record,
+      ...stamped(record),
+      title: `${dated(record.day)}, ${MOMENT_WORDS[record.moment]}`,
+      text: () => readingWords(head, record),
+    })),
+    ...events.map((record): LogEntry => ({
+      kind: 'events',
+      record,
+      ...stamped(record),
+      title: `${dated(record.day)}, ${EVENT_WORDS[record.what].label}`,
+      text: () => record.note,
+    })),
+    ...shelfEntries(history, shelf, dated),
+  ];
+  return entries.sort((a, b) =>
+    a.day === b.day ? (a.recordedAt < b.recordedAt ? 1 : -1) : a.day < b.day ? 1 : -1,
+  );
+}
+
+/** The wash day that a treatment was part of; a corrected treatment is found by the one that it corrects, or by its day. */
+function washDayFinder(washDays: readonly WashDay[]): (session: Session) => WashDay | undefined {
+  const uses = washDays.flatMap((day) => day.uses.map((use) => ({ day, ...use })));
+  const bySession = new Map(uses.map(({ sessionId, day }) => [sessionId, day]));
+  const byUse = new Map(uses.map(({ recipeId, day }) => [`${day.day}/${recipeId}`, day]));
+  return ({ id, corrects, day, recipeId }) =>
+    bySession.get(id) ??
+    (corrects === undefined ? undefined : (bySession.get(corrects) ?? byUse.get(`${day}/${recipeId}`)));
+}
+
+const stamped = ({ id, day, recordedAt }: { id: string; day: CalendarDay; recordedAt: string }) => ({
+  id,
+  day,
+  recordedAt,
+});
+
+function nameOf({ larder }: HeadHistory, { recipeId, recipeVersion }: Session): string {
+  const version = larder.recipe(recipeId, recipeVersion) ?? larder.lastVersion(recipeId);
+  return version?.name ?? 'a recipe that is no longer here';
+}
+
+/** The kind that a session counts as; null where nothing is known of its recipe any more. */
+export function kindOfSession(head: Head, { larder }: HeadHistory, session: Session): TreatmentKind | null {
+  const version = larder.recipe(session.recipeId, session.recipeVersion);
+  const verdict = version && classifyVersion(version, head.school, larder);
+  return verdict?.ok ? verdict.value.kind : null;
+}
+
+function sessionWords(
+  head: Head,
+  { larder, sessions }: HeadHistory,
+  session: Session,
+  washDay: WashDay | undefined,
+): string {
+  const version = larder.recipe(session.recipeId, session.recipeVersion);
+  const verdict = version && classifyVersion(version, head.school, larder);
+  const use = washDay?.uses.find(({ recipeId }) => recipeId === session.recipeId);
+  const planned = washDay?.steps.find(({ slot, waits }) => slot === use?.slot && waits)?.planned;
+  return [
+    verdict?.ok ? kindInWords(verdict.value.kind, verdict.value.strength) : '',
+    onForWords(session, planned),
+    session.grams === null ? '' : `${Math.round(session.grams)} g`,
+    washDay?.felt ? `felt ${washDay.felt}` : '',
+    use?.rating ? RATING_WORDS[use.rating] : '',
+    lastTimeWords(session, sessions),
+    session.note,
+  ]
+    .filter((part) => part !== '')
+    .join(' · ');
+}
+
+function onForWords({ contactMinutes, warmth }: Session, planned: number | undefined): string {
+  const asPlanned = planned === undefined || planned === contactMinutes;
+  return `${minutesText(contactMinutes)}${asPlanned ? '' : ` (${planned} planned)`}${warmth === 'warm' ? ', warm' : ''}`;
+}
+
+/** How long ago the same recipe was used before. */
+function lastTimeWords({ recipeId, day }: Session, sessions: readonly Session[]): string {
+  const earlier = sessions.filter((other) => other.recipeId === recipeId && other.day < day);
+  if (earlier.length === 0) return 'for the first time';
+  const ago = Math.min(...earlier.map((other) => daysBetween(other.day, day)));
+  return `${ago === 1 ? 'a day' : `${ago} days`} after the time before`;
+}
+
+function shelfEntries(
+  { larder }: HeadHistory,
+  { batches, batchEvents }: Shelf,
+  dated: (day: CalendarDay) => string,
+): LogEntry[] {
+  const names = new Map(
+    batches.map(({ batchId, recipeId }) => [batchId, larder.lastVersion(recipeId)?.name ?? 'a batch']),
+  );
+  const made = batches.map((record): LogEntry => ({
+    kind: 'shelf',
+    record,
+    id: record.id,
+    day: record.madeOn,
+    recordedAt: record.recordedAt,
+    title: `${dated(record.madeOn)}, made ${names.get(record.batchId) ?? ''}`,
+    text: () =>
+      [
+        `${record.portions} ${record.portions === 1 ? 'portion' : 'portions'} of ${Math.round(record.portionGrams)} g, ${record.place}`,
+        record.note,
+      ]
+        .filter(Boolean)
+        .join(' · '),
+  }));
+  // A use is a treatment, and stands among them.
+  const others = batchEvents.filter(({ what }) => what !== 'used');
+  return [
+    ...made,
+    ...others.map((record): LogEntry => ({
+      kind: 'shelf',
+      record,
+      ...stamped(record),
+      title: `${dated(record.day)}, ${record.what === 'moved' ? 'moved' : 'threw out'} ${names.get(record.batchId) ?? 'a batch'}`,
+      text: () => (record.what === 'moved' ? `to the ${record.place}` : record.reason),
+    })),
+  ];
+}
+
+/** Those that hold every word that is looked for, in any order. */
+export function foundIn(entries: readonly LogEntry[], query: string): readonly LogEntry[] {
+  const words = query.toLowerCase().split(/\s+/).filter(Boolean);
+  if (words.length === 0) return entries;
+  return entries.filter(({ title, text }) => {
+    const all = `${title} ${text()}`.toLowerCase();
+    return words.every((word) => all.includes(word));
+  });
+}

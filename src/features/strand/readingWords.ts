@@ -1,0 +1,24 @@
+import { hairMassGrams, type Head } from '@/core/hair';
+import { FEEL_WORDS, MARKS, measurementsOf, type Reading } from '@/core/readings';
+import { MARK_OPTIONS, PLACE_LABELS, SCALP_OPTIONS } from './readingOptions';
+
+/** What a reading holds, in one line. */
+export function readingWords(head: Head, reading: Reading): string {
+  const measured = measurementsOf(reading, { hairGrams: hairMassGrams(head) })
+    .filter(({ test }) => test !== 'signs' && test !== 'feel')
+    .map(({ why }) => why);
+  const marks = MARKS.flatMap((mark) => {
+    const value = reading.marks[mark];
+    if (value === null) return [];
+    const { label, options } = MARK_OPTIONS[mark];
+    return `${label.toLowerCase()}: ${options[value]?.label ?? value}`;
+  });
+  const scalp = reading.scalp.map((sign) => SCALP_OPTIONS.find(({ value }) => value === sign)?.label ?? sign);
+  return [
+    ...measured,
+    ...(reading.feel === null ? [] : [`feels ${FEEL_WORDS[reading.feel + 3]}`]),
+    ...marks,
+    ...(scalp.length > 0 ? [`scalp ${scalp.join(', ')}`] : []),
+    ...reading.lengths.map(({ place, cm }) => `${PLACE_LABELS[place].toLowerCase()} ${cm} cm`),
+  ].join('; ');
+}

@@ -1,0 +1,27 @@
+import type { Head } from '@/core/hair';
+import type { Plan } from '@/core/planning';
+import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
+import { Button } from '@/ui';
+import { Entry } from '../shared/Entry';
+import { useHairAnswer } from '../shared/HairAnswer';
+
+/** What today holds for the other heads that the same person looks after. */
+export function OtherHeads({ head, plans }: { head: Head; plans: readonly Plan[] }) {
+  const heads = useAppSelector(selectHeads);
+  const dispatch = useAppDispatch();
+  const { today } = useHairAnswer();
+  return heads
+    .filter(({ headId }) => headId !== head.headId)
+    .map(({ headId, name }) => {
+      const day = plans.find((plan) => plan.headId === headId)?.days.find((each) => each.day === today);
+      const todo = [
+        ...(day?.preparation ?? []).map(({ text }) => text),
+        ...(day?.beats ?? []).map((beat) => beat.name),
+      ];
+      return todo.length === 0 ? null : (
+        <Entry key={headId} title={`${name}, today`} text={todo.join(' · ')}>
+          <Button label={`To ${name}`} onPress={() => dispatch(headChosen(headId))} />
+        </Entry>
+      );
+    });
+}
