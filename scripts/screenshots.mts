@@ -11,12 +11,11 @@ const VIEWS = [
   { name: 'beat', place: '/week', size: PHONE, press: 'more' },
   { name: 'bench', place: '/bench', size: PHONE },
   { name: 'verdict', place: '/bench/silk-glaze', size: PHONE, scrollTo: '[data-testid="verdict"]' },
-  { name: 'amount', place: '/bench/make/furnace-day-cream', size: PHONE },
   { name: 'making', place: '/bench/make/furnace-day-cream', size: PHONE, press: 'begin-making' },
   { name: 'shelf', place: '/shelf', size: PHONE },
   { name: 'strand', place: '/strand', size: PHONE },
   { name: 'ruler', place: '/strand/stretch', size: PHONE, press: 'calibrated' },
-  { name: 'tally', place: '/strand/tally', size: PHONE, press: 'pad-broken' },
+  { name: 'wash', place: '/wash', size: PHONE, press: 'begin-wash', thenPress: 'Done' },
   { name: 'heads', place: '/heads', size: PHONE },
   { name: 'week-wide', place: '/week', size: WIDE },
   { name: 'try-wide', place: '/week/try', size: WIDE, press: 'try-begin', until: 'that is overload' },
@@ -24,6 +23,7 @@ const VIEWS = [
   { name: 'compare-wide', place: '/bench/compare?a=okra-slip&b=cold-kiln-set', size: WIDE },
   { name: 'pantry-wide', place: '/pantry', size: WIDE },
   { name: 'works-wide', place: '/strand/works', size: WIDE },
+  { name: 'log-wide', place: '/strand/log', size: WIDE },
 ] as const;
 
 /** Fonts and drawings are there when the page has been still for two frames. */
@@ -51,6 +51,7 @@ for (const view of VIEWS) {
   // The plan is the solver's when its gap is told.
   if (view.place === '/week') await browser.sees(/from the best plan|No plan for these weeks is better/);
   if ('press' in view) await browser.pressId(view.press);
+  if ('thenPress' in view) await browser.press(view.thenPress);
   if ('until' in view) await browser.sees(view.until);
   if ('scrollTo' in view) {
     await browser.driver.executeScript(`document.querySelector('${view.scrollTo}').scrollIntoView()`);

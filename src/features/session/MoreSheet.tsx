@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
-import { newestVersions } from '@/core/recipes';
 import {
   inMinutes,
   insteadOfMain,
@@ -14,7 +13,7 @@ import { selectPrefs, soundChosen, useAppDispatch, useAppSelector, washClosed } 
 import { Body, Button, Choice, FieldGroup, Small } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
 import { useHistory } from '../shared/useHistory';
-import { treatmentOf, treatmentsIn, dayUseOf, washPlanOf } from './dayPlan';
+import { dayUseOf, offered, treatmentOf, treatmentsIn, washPlanOf } from './dayPlan';
 import type { LiveRun } from './useRun';
 
 interface MoreProps {
@@ -135,8 +134,8 @@ function useChanges(head: Head, { run, state, happen }: LiveRun) {
     happen({ what: 'changed', said, treatments, steps: stepsAhead(changed, done) });
   };
   const isMainAhead = ahead('main-apply');
-  const masks = newestVersions(history.recipes).filter(
-    ({ use, recipeId }) => use === 'mask' && recipeId !== plan.main?.version.recipeId,
+  const masks = offered(head, history, run.day).masks.filter(
+    ({ recipeId }) => recipeId !== plan.main?.version.recipeId,
   );
   const mainOf = (version: (typeof masks)[number]): WashPlan['main'] =>
     dayUseOf(treatmentOf(version, 'main'), head, history);

@@ -2,7 +2,6 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
-import { newestVersions } from '@/core/recipes';
 import { SECTIONS } from '@/core/sessions';
 import { plannedMinutes, washScript } from '@/core/washday';
 import { useAppDispatch, washStarted } from '@/store';
@@ -13,7 +12,7 @@ import { HeadPicker } from '../shared/HeadPicker';
 import { newStamp } from '../shared/stamp';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
-import { runOf, settingOf, treatmentOf, washPlanOf, type RunSetting } from './dayPlan';
+import { offered, runOf, settingOf, treatmentOf, washPlanOf, type RunSetting } from './dayPlan';
 
 const NONE = 'none';
 
@@ -26,7 +25,7 @@ export function WashStart({ head, answer }: { head: Head; answer: NonNullable<Ha
   const [changed, setSetting] = useState<RunSetting | null>(null);
   // Until she touches it, it follows the plan, which may still be getting better.
   const setting = changed ?? settingOf(head, history, beats, today);
-  const masks = newestVersions(history.recipes).filter(({ use }) => use === 'mask');
+  const { masks, left } = offered(head, history, today);
   const main = setting.treatments.find(({ slot }) => slot === 'main');
   const plan = washPlanOf(setting, head, history);
   const steps = washScript(plan);
@@ -69,6 +68,9 @@ export function WashStart({ head, answer }: { head: Head; answer: NonNullable<Ha
           The plan has no wash today; the next days are planned anew from it.
         </Small>
       )}
+      {left.map((why) => (
+        <Small key={why}>{why}</Small>
+      ))}
       <FieldGroup label="Parts" help="More hair wants more parts.">
         <Choice
           label="Parts"

@@ -1,9 +1,10 @@
 import { rulesOfHead, choicesOf, RULES } from '@/core/agenda';
-import { classifyLines } from '@/core/classification';
+import { classifyLines, classifyVersion } from '@/core/classification';
 import type { Head, HeadHistory } from '@/core/hair';
 import { addDays, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { newestVersions, weighedLines, type RecipeVersion } from '@/core/recipes';
+import { cautionsFor, firstUse, patchTestOf } from '@/core/safety';
 import type { DayTreatment, WashRun } from '@/core/sessions';
 import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/washday';
 
@@ -39,7 +40,9 @@ export function settingOf(
     const version = newest.find(({ recipeId }) => recipeId === beat?.recipeId);
     return beat && version ? [treatmentOf(version, slot, beat.batchId)] : [];
   });
-  const moisture = planned.some(({ slot }) => slot === 'follow-up') ? undefined : moistureFor(head, history);
+  const moisture = planned.some(({ slot }) => slot === 'follow-up')
+    ? undefined
+    : moistureFor(head, history, today);
   return {
     treatments: [...planned, ...(moisture ? [treatmentOf(moisture, 'follow-up')] : [])],
     sections: usualSections(head),
@@ -50,17 +53,43 @@ export function settingOf(
   };
 }
 
-/** The moisture mask that this head knows best. */
-function moistureFor(head: Head, { recipes, sessions, larder }: HeadHistory): RecipeVersion | undefined {
-  const times = (recipeId: string) => sessions.filter((session) => session.recipeId === recipeId).length;
-  return newestVersions(recipes)
-    .filter((version) => version.use === 'mask' && times(version.recipeId) > 0)
-    .filter((version) => {
-      const weighed = weighedLines(version.lines, larder);
-      const verdict = weighed.ok && classifyLines(weighed.value, head.school);
-      return verdict && verdict.ok && verdict.value.kind === 'moisture';
-    })
-    .sort((a, b) => times(b.recipeId) - times(a.recipeId))[0];
+/** The masks that may go on this head today, and why others may not. */
+export function offered(
+  head: Head,
+  { recipes, larder, patchTests, sessions }: HeadHistory,
+  today: CalendarDay,
+): { readonly masks: readonly RecipeVersion[]; readonly left: readonly string[] } {
+  const masks = newestVersions(recipes).filter(({ use }) => use === 'mask');
+  const whyNot = (version: RecipeVersion): string | null => {
+    const weighed = weighedLines(version.lines, larder);
+    const verdict = weighed.ok && classifyLines(weighed.value, head.school);
+    if (!weighed.ok || !verdict || !verdict.ok) return `${version.name} is not understood well enough.`;
+    const texts = version.lines.map(({ text }) => text);
+    const stop = cautionsFor(weighed.value, verdict.value, head, texts).find(({ level }) => level === 'stop');
+    if (stop) return `${version.name}: ${stop.text}`;
+    const usedBefore = sessions.some(({ recipeId }) => recipeId === version.recipeId);
+    const first = firstUse(patchTestOf(version.recipeId, head.headId, patchTests), usedBefore, today);
+    return first.may ? null : `${version.name}: ${first.why}`;
+  };
+  const judged = masks.map((version) => ({ version, why: whyNot(version) }));
+  return {
+    masks: judged.filter(({ why }) => why === null).map(({ version }) => version),
+    left: judged.flatMap(({ why }) => why ?? []),
+  };
+}
+
+/** The moisture mask that this head knows best, of those that may go on. */
+function moistureFor(head: Head, history: HeadHistory, today: CalendarDay): RecipeVersion | undefined {
+  const { sessions, larder } = history;
+  const times = ({ recipeId }: RecipeVersion) =>
+    sessions.filter((session) => session.recipeId === recipeId).length;
+  const isMoisture = (version: RecipeVersion) => {
+    const verdict = classifyVersion(version, head.school, larder);
+    return verdict.ok && verdict.value.kind === 'moisture';
+  };
+  return offered(head, history, today)
+    .masks.filter((version) => times(version) > 0 && isMoisture(version))
+    .sort((a, b) => times(b) - times(a))[0];
 }
 
 function oiledSince({ sessions, larder }: HeadHistory, day: CalendarDay): boolean {

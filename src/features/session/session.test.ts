@@ -4,7 +4,7 @@ import { runState, withEvent, type RunEvent, type TimerState, type WashRun } fro
 import { makeLarder } from '@/core/recipes';
 import { STAMP, testHead, testHistory, testRecipe, testSession } from '@/core/testing';
 import { clockText, clockWords } from './clockText';
-import { runOf, settingOf, treatmentsIn, washPlanOf } from './dayPlan';
+import { offered, runOf, settingOf, treatmentsIn, washPlanOf } from './dayPlan';
 import { NO_ANSWER, recordsOf, type DayAnswers } from './washRecords';
 import type { Beat } from '@/core/planning';
 
@@ -71,6 +71,26 @@ describe('the day as the plan has it', () => {
     const setting = settingOf(head, history, [beat('main', 'silk')], today);
     const gone = { ...history, larder: makeLarder({ recipes: [BALM] }) };
     expect(washPlanOf(setting, head, gone).main).toBeNull();
+  });
+});
+
+describe('what may go on today', () => {
+  const EGG = testRecipe('egg', ['1 egg, whole', '100 ml coconut milk'], { name: 'Egg' });
+  const all = { ...history, recipes: [...recipes, EGG], larder: makeLarder({ recipes: [...recipes, EGG] }) };
+
+  it('is what is known to this head; a new one waits for its patch test, and says so', () => {
+    const { masks, left } = offered(head, all, today);
+    expect(masks.map(({ recipeId }) => recipeId)).toEqual(['balm', 'cream']);
+    expect(left.join(' ')).toContain('Egg: New on this head');
+    expect(left.join(' ')).toContain('silk: New on this head');
+  });
+
+  it('is nothing that this head reacts to, however often it was used', () => {
+    const used = { ...all, sessions: [...all.sessions, testSession('egg', addDays(today, -9))] };
+    expect(offered(head, used, today).masks.map(({ recipeId }) => recipeId)).toContain('egg');
+    const allergic = offered(testHead({ allergies: ['egg'] }), used, today);
+    expect(allergic.masks.map(({ recipeId }) => recipeId)).not.toContain('egg');
+    expect(allergic.left.join(' ')).toContain('Egg: This head reacts to');
   });
 });
 
