@@ -1,7 +1,15 @@
 import { readPrefs, prefsSlice, themeChosen, headChosen } from './prefsSlice';
 import { selectUndo, undoClosed, undoOffered, undoSlice } from './undoSlice';
 
-const DEFAULTS = { theme: 'system', headId: null, cup: 'us', view: 'grams', pixelsPerMm: null };
+const DEFAULTS = {
+  theme: 'system',
+  headId: null,
+  cup: 'us',
+  view: 'grams',
+  pixelsPerMm: null,
+  sound: true,
+  aloud: false,
+};
 
 describe('prefs', () => {
   it.each([null, '', '{', '7', '{"theme":"neon"}', '{"headId":5}'])(

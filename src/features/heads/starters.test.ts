@@ -1,4 +1,4 @@
-import { CATALOGUE_LARDER , recipeVersionSchema } from '@/core/recipes';
+import { CATALOGUE_LARDER, recipeVersionSchema } from '@/core/recipes';
 import { STAMP, testHead } from '@/core/testing';
 import starterList from '../../../data/starters.json';
 import { startersFor, suggested } from './starters';

@@ -1,11 +1,12 @@
 import { rulesOfHead, choicesOf, RULES } from '@/core/agenda';
-import { classifyLines, classifyVersion } from '@/core/classification';
+import { classifyLines } from '@/core/classification';
 import type { Head, HeadHistory } from '@/core/hair';
 import { addDays, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { newestVersions, weighedLines, type RecipeVersion } from '@/core/recipes';
 import { cautionsFor, firstUse, patchTestOf } from '@/core/safety';
 import type { DayTreatment, WashRun } from '@/core/sessions';
+import { verdictOf } from '../shared/verdictOf';
 import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/washday';
 
 /** What a run is made of, before it has begun. */
@@ -83,10 +84,7 @@ function moistureFor(head: Head, history: HeadHistory, today: CalendarDay): Reci
   const { sessions, larder } = history;
   const times = ({ recipeId }: RecipeVersion) =>
     sessions.filter((session) => session.recipeId === recipeId).length;
-  const isMoisture = (version: RecipeVersion) => {
-    const verdict = classifyVersion(version, head.school, larder);
-    return verdict.ok && verdict.value.kind === 'moisture';
-  };
+  const isMoisture = (version: RecipeVersion) => verdictOf(version, head.school, larder)?.kind === 'moisture';
   return offered(head, history, today)
     .masks.filter((version) => times(version) > 0 && isMoisture(version))
     .sort((a, b) => times(b) - times(a))[0];

@@ -1,10 +1,11 @@
 import type { Batch, BatchEvent } from '@/core/batches';
-import { classifyVersion, type TreatmentKind } from '@/core/classification';
+import type { TreatmentKind } from '@/core/classification';
 import type { Head, HeadHistory } from '@/core/hair';
 import { daysBetween, formatDay, type CalendarDay } from '@/core/measures';
 import type { HeadEvent, Reading } from '@/core/readings';
 import type { Rating, Session, WashDay } from '@/core/sessions';
 import { kindInWords, minutesText } from '../shared/beatWords';
+import { verdictOf } from '../shared/verdictOf';
 import { EVENT_WORDS } from './eventWords';
 import { readingWords } from './readingWords';
 
@@ -55,14 +56,14 @@ export function logEntries(head: Head, history: HeadHistory, shelf: Shelf): LogE
       washDay: dayOf(record),
       ...stamped(record),
       title: `${dated(record.day)}, ${nameOf(history, record)}`,
-      text: () => sessionWords(head, history, record, dayOf(record)),
+      text: once(() => sessionWords(head, history, record, dayOf(record))),
     })),
     ...readings.map((record): LogEntry => ({
       kind: 'readings',
       record,
       ...stamped(record),
       title: `${dated(record.day)}, ${MOMENT_WORDS[record.moment]}`,
-      text: () => readingWords(head, record),
+      text: once(() => readingWords(head, record)),
     })),
     ...events.map((record): LogEntry => ({
       kind: 'events',
@@ -88,6 +89,12 @@ function washDayFinder(washDays: readonly WashDay[]): (session: Session) => Wash
     (corrects === undefined ? undefined : (bySession.get(corrects) ?? byUse.get(`${day}/${recipeId}`)));
 }
 
+/** Looking through years of lines asks each for its words at every key. */
+function once(make: () => string): () => string {
+  let made: string | undefined;
+  return () => (made ??= make());
+}
+
 const stamped = ({ id, day, recordedAt }: { id: string; day: CalendarDay; recordedAt: string }) => ({
   id,
   day,
@@ -102,8 +109,7 @@ function nameOf({ larder }: HeadHistory, { recipeId, recipeVersion }: Session): 
 /** The kind that a session counts as; null where nothing is known of its recipe any more. */
 export function kindOfSession(head: Head, { larder }: HeadHistory, session: Session): TreatmentKind | null {
   const version = larder.recipe(session.recipeId, session.recipeVersion);
-  const verdict = version && classifyVersion(version, head.school, larder);
-  return verdict?.ok ? verdict.value.kind : null;
+  return version ? (verdictOf(version, head.school, larder)?.kind ?? null) : null;
 }
 
 function sessionWords(
@@ -113,11 +119,11 @@ function sessionWords(
   washDay: WashDay | undefined,
 ): string {
   const version = larder.recipe(session.recipeId, session.recipeVersion);
-  const verdict = version && classifyVersion(version, head.school, larder);
+  const verdict = version ? verdictOf(version, head.school, larder) : null;
   const use = washDay?.uses.find(({ recipeId }) => recipeId === session.recipeId);
   const planned = washDay?.steps.find(({ slot, waits }) => slot === use?.slot && waits)?.planned;
   return [
-    verdict?.ok ? kindInWords(verdict.value.kind, verdict.value.strength) : '',
+    verdict ? kindInWords(verdict.kind, verdict.strength) : '',
     onForWords(session, planned),
     session.grams === null ? '' : `${Math.round(session.grams)} g`,
     washDay?.felt ? `felt ${washDay.felt}` : '',

@@ -1,7 +1,7 @@
-import { classifyVersion } from '@/core/classification';
 import type { Head, HeadHistory } from '@/core/hair';
 import { addDays, formatDay, type CalendarDay } from '@/core/measures';
 import { kindInWords } from '../shared/beatWords';
+import { verdictOf } from '../shared/verdictOf';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { EVENT_WORDS } from './eventWords';
 import { readingWords } from './readingWords';
@@ -76,10 +76,10 @@ function treatments(head: Head, { sessions, larder }: HeadHistory, today: Calend
     .slice(0, MOST.treatments)
     .map(({ day, recipeId, recipeVersion, contactMinutes, warmth, grams }) => {
       const version = larder.recipe(recipeId, recipeVersion);
-      const verdict = version && classifyVersion(version, head.school, larder);
+      const verdict = version ? verdictOf(version, head.school, larder) : null;
       return [
         `${dated(day)}: ${version?.name ?? 'a recipe that is no longer here'}`,
-        ...(verdict?.ok ? [kindInWords(verdict.value.kind, verdict.value.strength)] : []),
+        ...(verdict ? [kindInWords(verdict.kind, verdict.strength)] : []),
         `${contactMinutes} min${warmth === 'warm' ? ' warm' : ''}`,
         ...(grams === null ? [] : [`${Math.round(grams)} g`]),
       ].join(', ');

@@ -3,7 +3,8 @@ import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/c
 import type { Beat, PrepTask } from '@/core/planning';
 import { type Larder } from '@/core/recipes';
 import type { Session } from '@/core/sessions';
-import { classifyVersion, type TreatmentKind } from '@/core/classification';
+import type { TreatmentKind } from '@/core/classification';
+import { verdictOf } from '../shared/verdictOf';
 import type { Head } from '@/core/hair';
 
 /** Days of the past that stay in sight above today. */
@@ -72,12 +73,12 @@ export function weekRows(
 
 function doneBeat(session: Session, larder: Larder, head: Head): DoneBeat {
   const version = larder.recipe(session.recipeId, session.recipeVersion);
-  const verdict = version && classifyVersion(version, head.school, larder);
+  const verdict = version ? verdictOf(version, head.school, larder) : null;
   return {
     sessionId: session.id,
     name: version?.name ?? 'A recipe that is no longer here',
-    kind: verdict?.ok ? verdict.value.kind : 'rinse',
-    strength: verdict?.ok ? verdict.value.strength : 0,
+    kind: verdict?.kind ?? 'rinse',
+    strength: verdict?.strength ?? 0,
     contactMinutes: session.contactMinutes,
   };
 }
