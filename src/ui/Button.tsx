@@ -48,7 +48,7 @@ export function Button({
       disabled={disabled}
       onPress={onPress}
       testID={testID}
-      className={`min-h-target min-w-target items-center justify-center rounded-2xl ${BOX[pressed ? 'pressed' : tone]} ${disabled ? 'opacity-50' : 'active:opacity-80'} ${className}`}
+      className={`min-h-target min-w-target max-w-full items-center justify-center rounded-2xl ${BOX[pressed ? 'pressed' : tone]} ${disabled ? 'opacity-50' : 'active:opacity-80'} ${className}`}
     >
       <Text className={`text-center ${TEXT[tone]}`}>{label}</Text>
     </Pressable>

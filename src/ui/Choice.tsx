@@ -37,7 +37,7 @@ export function Choice<Value extends string | number>({
             key={option.value}
             value={String(option.value)}
             aria-label={option.hint ? `${option.label}: ${option.hint}` : option.label}
-            className={`min-h-target justify-center rounded-xl border-2 px-3 py-2 ${
+            className={`min-h-target max-w-full justify-center rounded-xl border-2 px-3 py-2 ${
               chosen ? 'border-ink bg-lane' : 'border-line bg-raised'
             }`}
           >

@@ -4,6 +4,6 @@ export { Field, FieldGroup } from './Field';
 export { Screen } from './Screen';
 export { Body, Heading, Lead, Problem, Small, Strong } from './Text';
 export { useTheme, useTokens } from './theme';
-export { useWide } from './useWide';
+export { useCramped, useWide } from './useWide';
 export { useWidth } from './useWidth';
 export type { MarkKind } from './charts/Mark';

@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { FELT, lateMinutes, type Felt, type StepState, type TimerState } from '@/core/sessions';
-import { useWide } from '@/ui';
+import { useCramped, useWide } from '@/ui';
 import { clockText, clockWords } from './clockText';
 import { MoreSheet } from './MoreSheet';
 import { OtherTimers } from './OtherTimers';
@@ -23,6 +23,7 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
   const { state, now, happen } = live;
   const [more, setMore] = useState(false);
   const wide = useWide();
+  const cramped = useCramped();
   const { current } = state;
   useKeptAwake(!state.paused);
   const { aloud, setAloud, canSpeak } = useReadAloud(
@@ -35,8 +36,8 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
   const place = 1 + state.steps.filter(({ outcome }) => outcome === 'done' || outcome === 'skipped').length;
   return (
     <View className="dark flex-1 bg-paper" testID="wash-step">
-      <View className="flex-row items-center gap-3 border-b border-line px-4 py-2">
-        <View className="flex-1">
+      <View className="flex-row flex-wrap items-center gap-3 border-b border-line px-4 py-2">
+        <View className="min-w-[120px] flex-1">
           <Text className="font-strong text-lead text-ink" role="status">
             {head.name} · {place} of {count}
           </Text>
@@ -55,7 +56,11 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
         className="flex-1"
         contentContainerClassName={`gap-4 p-5 pb-8 ${wide ? 'mx-auto w-full max-w-[820px]' : ''}`}
       >
-        <Text role="heading" aria-level={1} className="font-head text-huge text-ink">
+        <Text
+          role="heading"
+          aria-level={1}
+          className={`font-head text-ink ${cramped ? 'text-headline' : 'text-huge'}`}
+        >
           {step.title}
         </Text>
         {timer ? <Clock timer={timer} now={now} late={step.late} /> : null}
@@ -115,7 +120,7 @@ function StepActions({ live: { state, happen }, current: { step, sectionsDone },
   return (
     <View className={`gap-2 border-t border-line p-3 ${wide ? 'mx-auto w-full max-w-[820px]' : ''}`}>
       {main()}
-      <View className="flex-row gap-2">
+      <View className="flex-row flex-wrap gap-2">
         <Small grow label="Back" disabled={isFirst} onPress={() => happen({ what: 'back' })} />
         {step.waits ? (
           <Small grow label="+5 min" onPress={() => happen({ what: 'longer', step: step.id, minutes: 5 })} />
@@ -156,6 +161,7 @@ function Clock({
   now: string;
   late: { afterMinutes: number; text: string } | null;
 }) {
+  const cramped = useCramped();
   const over = lateMinutes(timer, now);
   const isOver = over > 0;
   return (
@@ -164,7 +170,7 @@ function Clock({
         role="timer"
         aria-label={clockWords(timer, now)}
         testID="wash-clock"
-        className={`text-center font-head text-[104px] leading-[112px] ${isOver ? 'text-danger' : 'text-ink'}`}
+        className={`text-center font-head ${cramped ? 'text-huge' : 'text-[104px] leading-[112px]'} ${isOver ? 'text-danger' : 'text-ink'}`}
         style={{ fontVariant: ['tabular-nums'] }}
       >
         {clockText(timer, now)}

@@ -5,7 +5,7 @@ import { placeInWords, type Head } from '@/core/hair';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import type { Wondering } from '@/core/scheduling';
-import { Body, Button, Choice, Heading, Screen, Small, useWide } from '@/ui';
+import { Body, Button, Choice, Heading, Screen, Small, useCramped, useWide } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
 import { HeadPicker } from '../shared/HeadPicker';
 import { useHairAnswer, USUAL_WEEKS, type HeadAnswer } from '../shared/HairAnswer';
@@ -192,9 +192,10 @@ function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'li
     last ? placeInWords(last.forecast) : 'the same'
   } at the end of the week. The days are listed beside this picture.`;
   const ThreadView = wide ? ThreadAcross : ThreadDown;
+  const cramped = useCramped();
   return (
     <DragBeats>
-      {view === 'list' ? <PlanList rows={rows} /> : <ThreadView rows={rows} label={label} />}
+      {view === 'list' || cramped ? <PlanList rows={rows} /> : <ThreadView rows={rows} label={label} />}
     </DragBeats>
   );
 }

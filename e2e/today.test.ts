@@ -1,0 +1,78 @@
+import { By } from 'selenium-webdriver';
+import { ofKind, type StoredRecord } from '../src/core/exchange';
+import { addDays, dayOfDate } from '../src/core/measures';
+import { readsIn, unhurriedDemo } from './support/records';
+import { servedBuild } from './support/served';
+
+jest.setTimeout(240_000);
+const { phone, wide } = servedBuild();
+const today = dayOfDate(new Date());
+const stamp = (id: string) => ({ id, recordedAt: `${addDays(today, -1)}T12:00:00Z` });
+
+/** A day on which everything comes together: a treatment of yesterday, a batch that is past, a patch test that is over. */
+function everythingDue(): StoredRecord[] {
+  const records = unhurriedDemo();
+  const session = ofKind(records, 'session').findLast(({ headId }) => headId === 'maren');
+  const batch = ofKind(records, 'batch')[0];
+  const recipe = ofKind(records, 'recipe')[0];
+  if (!session || !batch || !recipe) throw new Error('the demo has a treatment, a batch and a recipe');
+  return [
+    ...records,
+    { ...session, ...stamp('due-session'), day: addDays(today, -1) },
+    { ...batch, ...stamp('due-batch'), batchId: 'due-batch', madeOn: addDays(today, -40), place: 'fridge' },
+    { ...recipe, ...stamp('due-recipe'), recipeId: 'due-recipe', version: 1, name: 'Birch-leaf trial' },
+    {
+      ...stamp('due-patch'),
+      kind: 'patch-test',
+      headId: 'maren',
+      recipeId: 'due-recipe',
+      startedOn: addDays(today, -3),
+      outcome: 'waiting',
+      note: '',
+    },
+  ];
+}
+
+describe('a day on which everything is due', () => {
+  it.each([
+    ['a phone', phone],
+    ['a wide screen', wide],
+  ])('says what now, each with what to do about it, on %s', async (_, open) => {
+    const browser = await open();
+    await readsIn(browser, everythingDue());
+    await browser.goto('/');
+    await browser.sees('Read it dry');
+    await browser.sees('Throw out:');
+    await browser.sees('Maren · Birch-leaf trial');
+    await browser.sees('Since when, and when again');
+    await browser.press('The skin of Maren is clear');
+    await browser.sees('Birch-leaf trial may go on Maren');
+    await browser.driver.findElement(By.xpath("//*[starts-with(@aria-label, 'To the shelf')]")).click();
+    await browser.sees('Throw out');
+  });
+
+  it('can be read and worked with text at twice its size on a phone', async () => {
+    const browser = await phone();
+    await readsIn(browser, everythingDue());
+    // Twice the size on 390 pixels is what 195 pixels are at the usual size.
+    const places = ['/', '/week', '/wash', '/strand/log', '/strand/report', 'the first step of the wash day'];
+    for (const place of places) {
+      await browser.goto(place.startsWith('/') ? place : '/wash');
+      await browser.command('Emulation.setDeviceMetricsOverride', {
+        width: 195,
+        height: 422,
+        deviceScaleFactor: 2,
+        mobile: true,
+      });
+      await browser.driver.wait(async () => (await browser.headline()) !== 'One moment', 20_000);
+      if (!place.startsWith('/')) await browser.pressId('begin-wash');
+      const over = await browser.driver.executeScript<string[]>(`
+        return [...document.querySelectorAll('[role="button"], [role="radio"], h1, [role="heading"]')]
+          .filter((each) => each.offsetParent !== null && !each.closest('[role="table"], svg'))
+          .filter((each) => { const box = each.getBoundingClientRect(); return box.width > 0 && (box.right > window.innerWidth + 1 || box.left < -1); })
+          .map((each) => each.getAttribute('aria-label') ?? each.textContent.slice(0, 60));
+      `);
+      expect({ place, over }).toEqual({ place, over: [] });
+    }
+  });
+});

@@ -1,0 +1,18 @@
+import { classifyVersion, type School, type Verdict } from '@/core/classification';
+import type { Larder, RecipeVersion } from '@/core/recipes';
+
+const known = new WeakMap<Larder, WeakMap<RecipeVersion, Map<School, Verdict | null>>>();
+
+/** The verdict of a stored version, worked out once as long as the larder is the same; null where it has none. */
+export function verdictOf(version: RecipeVersion, school: School, larder: Larder): Verdict | null {
+  const versions = known.get(larder) ?? new WeakMap<RecipeVersion, Map<School, Verdict | null>>();
+  known.set(larder, versions);
+  const schools = versions.get(version) ?? new Map<School, Verdict | null>();
+  versions.set(version, schools);
+  const found = schools.get(school);
+  if (found !== undefined) return found;
+  const result = classifyVersion(version, school, larder);
+  const verdict = result.ok ? result.value : null;
+  schools.set(school, verdict);
+  return verdict;
+}
