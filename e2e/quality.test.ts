@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { servedBuild } from './support/served';
 
-jest.setTimeout(120_000);
+jest.setTimeout(360_000);
 const { phone, wide, address } = servedBuild();
 
 const PLACES = [

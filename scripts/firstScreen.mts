@@ -99,6 +99,29 @@ for (let run = 0; run < RUNS; run++) {
   await browser.driver.executeScript(`window.countedBefore = ${counted}`);
   saved.push(await browser.driver.executeAsyncScript(SAVE_AND_WATCH));
 }
+
+/** Script time on the page from a press on a place's link to its headline, with five years of records. */
+const opened: { place: string; runs: number[] }[] = [];
+for (const [place, headline] of [
+  ['/', /./],
+  ['/strand/log', /What was written down/],
+] as const) {
+  const runs: number[] = [];
+  for (let run = 0; run < RUNS; run++) {
+    await browser.pressAt(By.css('a[href="/strand"]'));
+    await browser.driver.wait(async () => /readings/.test(await browser.text()), 10_000);
+    const before = await browser.scriptSeconds();
+    await browser.pressAt(By.css(`a[href="${place}"]`));
+    await browser.driver.wait(
+      async () =>
+        headline.test(await browser.headline()) &&
+        (await browser.driver.getCurrentUrl()) === new URL(place, address).href,
+      10_000,
+    );
+    runs.push(1000 * ((await browser.scriptSeconds()) - before));
+  }
+  opened.push({ place, runs });
+}
 await browser.close();
 
 /** Longest task on the page while the solver looks twelve weeks ahead in its worker, and when its plan stands. */
@@ -143,3 +166,9 @@ console.log(
 console.log(
   `twelve weeks of two heads, by the solver in its worker: ${Math.round(solved.answerMs)} ms, longest task on the page meanwhile ${Math.round(solved.longestMs)} ms (0: none over 50)`,
 );
+for (const { place, runs } of opened) {
+  const times = runs.map((ms) => Math.round(ms)).sort((a, b) => a - b);
+  console.log(
+    `with five years of records, ${place} opened: ${times[Math.floor(RUNS / 2)]} ms of scripts (${times[0]} to ${times.at(-1)})`,
+  );
+}

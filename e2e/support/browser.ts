@@ -76,6 +76,16 @@ export class Browser {
     await (this.driver as Driver).sendDevToolsCommand(name, parameters);
   }
 
+  /** Seconds that the page has spent on scripts since it was opened. */
+  async scriptSeconds(): Promise<number> {
+    await this.command('Performance.enable', {});
+    const { metrics } = (await (this.driver as Driver).sendAndGetDevToolsCommand(
+      'Performance.getMetrics',
+      {},
+    )) as unknown as { metrics: readonly { name: string; value: number }[] };
+    return metrics.find(({ name }) => name === 'ScriptDuration')?.value ?? 0;
+  }
+
   /** What is seen at a place of the paper, in millimetres from its corner, when the page is printed. */
   async onPaperAt(x: number, y: number): Promise<string> {
     await this.command('Emulation.setEmulatedMedia', { media: 'print' });
