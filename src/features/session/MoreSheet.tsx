@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
 import {
@@ -134,9 +134,9 @@ function useChanges(head: Head, { run, state, happen }: LiveRun) {
     happen({ what: 'changed', said, treatments, steps: stepsAhead(changed, done) });
   };
   const isMainAhead = ahead('main-apply');
-  const masks = offered(head, history, run.day).masks.filter(
-    ({ recipeId }) => recipeId !== plan.main?.version.recipeId,
-  );
+  // The sheet is drawn anew with every half second of its clocks; what may go on does not change with them.
+  const all = useMemo(() => offered(head, history, run.day).masks, [head, history, run.day]);
+  const masks = all.filter(({ recipeId }) => recipeId !== plan.main?.version.recipeId);
   const mainOf = (version: (typeof masks)[number]): WashPlan['main'] =>
     dayUseOf(treatmentOf(version, 'main'), head, history);
   return {

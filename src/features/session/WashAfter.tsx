@@ -10,6 +10,7 @@ import { selectLiveRecords, useAppDispatch, useAppSelector, washClosed } from '@
 import { Body, Button, Choice, Field, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
 import { numberFrom } from '../shared/amounts';
 import { newStamp } from '../shared/stamp';
+import { NOT_DONE_WORDS } from '../shared/stepWords';
 import { useAddRecords } from '../shared/useAddRecords';
 import { usedGramsByHead } from '../shared/usedGrams';
 import { useHistory } from '../shared/useHistory';
@@ -156,9 +157,7 @@ function PlannedAndDone({ live: { state } }: { live: LiveRun }) {
         <View key={id} className="flex-row justify-between gap-3">
           <Body className="flex-1">{title}</Body>
           <Strong>
-            {outcome === 'done'
-              ? `${planned} → ${Math.round(real ?? 0)} min`
-              : { skipped: 'skipped', 'left-out': 'not needed', 'not-reached': 'not reached' }[outcome]}
+            {outcome === 'done' ? `${planned} → ${Math.round(real ?? 0)} min` : NOT_DONE_WORDS[outcome]}
           </Strong>
         </View>
       ))}

@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { SECTIONS } from '@/core/sessions';
@@ -25,7 +25,7 @@ export function WashStart({ head, answer }: { head: Head; answer: NonNullable<Ha
   const [changed, setSetting] = useState<RunSetting | null>(null);
   // Until she touches it, it follows the plan, which may still be getting better.
   const setting = changed ?? settingOf(head, history, beats, today);
-  const { masks, left } = offered(head, history, today);
+  const { masks, left } = useMemo(() => offered(head, history, today), [head, history, today]);
   const main = setting.treatments.find(({ slot }) => slot === 'main');
   const plan = washPlanOf(setting, head, history);
   const steps = washScript(plan);

@@ -113,7 +113,7 @@ function StepActions({ live: { state, happen }, current: { step, sectionsDone },
   };
   const main = () => {
     if (state.paused) return <Huge label="Go on" onPress={() => happen({ what: 'resumed' })} />;
-    if (step.phase === 'feel') return <FeltChoice live={{ happen }} done={done} />;
+    if (step.phase === 'feel') return <FeltChoice happen={happen} done={done} />;
     if (open !== undefined) return <Huge label={`Part ${open + 1} done`} onPress={() => partDone(open)} />;
     return <Huge label={step.waits ? 'Off with it' : 'Done'} onPress={done} />;
   };
@@ -132,7 +132,7 @@ function StepActions({ live: { state, happen }, current: { step, sectionsDone },
   );
 }
 
-function FeltChoice({ live: { happen }, done }: { live: Pick<LiveRun, 'happen'>; done: () => void }) {
+function FeltChoice({ happen, done }: { happen: LiveRun['happen']; done: () => void }) {
   return (
     <View className="flex-row flex-wrap gap-2">
       {FELT.map((felt) => (

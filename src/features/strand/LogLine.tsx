@@ -6,6 +6,7 @@ import type { Head } from '@/core/hair';
 import { formatDay, formatInstant } from '@/core/measures';
 import { selectAllRecords, useAppSelector } from '@/store';
 import { Button, Small, Strong } from '@/ui';
+import { NOT_DONE_WORDS } from '../shared/stepWords';
 import { useTakeBack } from '../shared/useTakeBack';
 import type { LogEntry } from './logEntries';
 import { readingWords } from './readingWords';
@@ -74,9 +75,7 @@ export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
               {step.title}:{' '}
               {step.outcome === 'done'
                 ? `${step.planned} min planned, ${Math.round(step.real ?? 0)} min done`
-                : { skipped: 'skipped', 'left-out': 'not needed', 'not-reached': 'not reached' }[
-                    step.outcome
-                  ]}
+                : NOT_DONE_WORDS[step.outcome]}
             </Small>
           ))
         : null}
