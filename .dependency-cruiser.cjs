@@ -24,6 +24,9 @@ const CORE = [
   'scheduling',
   'calendar',
   'exchange',
+  'question',
+  'sharing',
+  'tables',
   'simulation',
   'calibration',
 ];

@@ -11,14 +11,8 @@ import {
   type School,
   type Verdict,
 } from '../src/core/classification';
-import {
-  headsIn,
-  historyOf,
-  planProblemFrom,
-  readBackup,
-  writeBackup,
-  type StoredRecord,
-} from '../src/core/exchange';
+import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '../src/core/exchange';
+import { planProblemFrom } from '../src/core/question';
 import { estimateHair } from '../src/core/estimation';
 import { lastingDays, SIGNALS, type SignalState, type Head } from '../src/core/hair';
 import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';

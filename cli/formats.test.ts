@@ -1,13 +1,18 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { backupJsonSchema } from '../scripts/lib/backupJsonSchema';
-import { readBackup, storedRecordSchema } from '../src/core/exchange';
+import { JSON_SCHEMAS } from '../scripts/lib/jsonSchemas';
+import { larderOf, readBackup, storedRecordSchema, type StoredRecord } from '../src/core/exchange';
+import { readRecipes, recipesTaken } from '../src/core/sharing';
+import { READING_TABLE, readRecords, SESSION_TABLE } from '../src/core/tables';
+import { testHead, valueOf } from '../src/core/testing';
 
 const docs = path.resolve(__dirname, '../docs');
 
 describe('docs/formats.md', () => {
   const formats = readFileSync(path.join(docs, 'formats.md'), 'utf8');
   const blocks = [...formats.matchAll(/```json\n([\s\S]*?)```/g)].map((match) => match[1] ?? '');
+
+  const tables = [...formats.matchAll(/```csv\n([\s\S]*?)```/g)].map((match) => match[1] ?? '');
 
   it('shows a whole backup that can be read', () => {
     const backup = blocks.find((block) => block.includes('velvet-rhythm-backup')) ?? '';
@@ -18,7 +23,20 @@ describe('docs/formats.md', () => {
     );
   });
 
-  it('comes with the schema that the code would write today', () => {
-    expect(readFileSync(path.join(docs, 'backup.schema.json'), 'utf8')).toBe(backupJsonSchema());
+  it.each(Object.entries(JSON_SCHEMAS))('comes with %s as the code would write it today', (name, text) => {
+    expect(readFileSync(path.join(docs, name), 'utf8')).toBe(text);
+  });
+
+  it('shows a recipe file, and tables, that can be read where they fit together', () => {
+    const json = blocks.find((block) => block.includes('velvet-rhythm-recipes')) ?? '';
+    const file = valueOf(readRecipes(json));
+    let count = 0;
+    const stamp = () => ({ id: `read-${++count}`, recordedAt: '2026-11-26T09:00:00Z' });
+    const head: StoredRecord = testHead({ name: 'Ilse' });
+    const { records } = recipesTaken(file, { records: [head], larder: larderOf([head]) }, stamp);
+    const here = { records: [head, ...records], today: '2026-11-26', stamp };
+    const [readings = '', treatments = ''] = tables;
+    expect(valueOf(readRecords(READING_TABLE, readings, here))).toMatchObject({ added: 1, unknown: [] });
+    expect(valueOf(readRecords(SESSION_TABLE, treatments, here))).toMatchObject({ added: 1, unknown: [] });
   });
 });

@@ -1,6 +1,8 @@
-/** Writes docs/backup.schema.json from the schemas of the core. A test holds the file against what this would write. */
+/** Writes the JSON Schemas in docs/ from the schemas of the core. A test holds the files against what this would write. */
 import { writeFileSync } from 'node:fs';
-import { backupJsonSchema } from './lib/backupJsonSchema';
+import { JSON_SCHEMAS } from './lib/jsonSchemas';
 
-writeFileSync(new URL('../docs/backup.schema.json', import.meta.url), backupJsonSchema());
-console.log('docs/backup.schema.json is written');
+for (const [name, text] of Object.entries(JSON_SCHEMAS)) {
+  writeFileSync(new URL(`../docs/${name}`, import.meta.url), text);
+  console.log(`docs/${name} is written`);
+}

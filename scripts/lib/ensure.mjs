@@ -54,6 +54,8 @@ const BUILD_INPUTS = [
   'public/index.html',
   'public/fonts.css',
   'public/icon.svg',
+  'public/icons',
+  'public/manifest.webmanifest',
   'global.css',
   'app.json',
   'babel.config.js',
@@ -63,6 +65,7 @@ const BUILD_INPUTS = [
   'package-lock.json',
   'scripts/copyAssets.mjs',
   'scripts/packBuild.mjs',
+  'scripts/serviceWorker.mjs',
 ];
 
 export function ensureBuilt() {
@@ -74,6 +77,7 @@ export function ensureBuilt() {
       ['node_modules/.bin/expo', 'export', '--platform', 'web', '--output-dir', 'dist'],
       { env: OFFLINE_ENV },
     );
+    await runOrStop('Writing the service worker', process.execPath, ['scripts/serviceWorker.mjs']);
     await runOrStop('Compressing the build', process.execPath, ['scripts/packBuild.mjs']);
   });
 }

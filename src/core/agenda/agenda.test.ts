@@ -9,10 +9,9 @@ import {
   occasionsOf,
   USUAL_CHOICES,
   type Challenge,
-  type Occasion,
 } from '.';
 import { addDays, calendarDay, dayRange } from '../measures';
-import { STAMP } from '../testing';
+import { STAMP, testOccasion } from '../testing';
 
 const start = calendarDay('2026-03-02');
 const challenge: Challenge = {
@@ -97,17 +96,7 @@ describe('a challenge', () => {
 });
 
 describe('what is coming', () => {
-  const occasion: Occasion = {
-    ...STAMP,
-    kind: 'occasion',
-    id: 'o',
-    headId: null,
-    what: 'hours',
-    from: start,
-    to: addDays(start, 2),
-    minutes: 0,
-    note: '',
-  };
+  const occasion = testOccasion('hours', start, addDays(start, 2));
 
   it('holds on its first and its last day, for everybody where no head is named', () => {
     expect([-1, 0, 2, 3].map((days) => isOn(occasion, addDays(start, days)))).toEqual([

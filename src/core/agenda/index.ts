@@ -52,3 +52,13 @@ export {
   type PlanChoices,
   type PlanSettings,
 } from './planSettings';
+export {
+  contactAt,
+  KIT,
+  KIT_WORDS,
+  kitSchema,
+  lacksOf,
+  minutesWithoutHeat,
+  type Kit,
+  type KitItem,
+} from './kit';

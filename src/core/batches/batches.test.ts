@@ -11,7 +11,7 @@ import {
 } from '.';
 import { addDays, calendarDay, invariant } from '../measures';
 import { makeLarder } from '../recipes';
-import { STAMP, testRecipe, weighedOf } from '../testing';
+import { STAMP, testBatch, testRecipe, weighedOf } from '../testing';
 
 const MONDAY = calendarDay('2026-03-02');
 const GEL = ['3 tbsp linseed, boiled, strained', '300 ml water'];
@@ -60,22 +60,8 @@ describe('how long a mixture keeps', () => {
 const recipe = testRecipe('gel', GEL);
 const larder = makeLarder({ recipes: [recipe] });
 
-const batch = (changes: Partial<Batch> = {}): Batch => ({
-  ...STAMP,
-  kind: 'batch',
-  id: 'b1',
-  batchId: 'b1',
-  recipeId: 'gel',
-  recipeVersion: 1,
-  madeOn: MONDAY,
-  weighed: [30, 300],
-  waterAddedGrams: 0,
-  portions: 3,
-  portionGrams: 100,
-  place: 'fridge',
-  note: '',
-  ...changes,
-});
+const batch = (changes: Partial<Batch> = {}) =>
+  testBatch('gel', MONDAY, { batchId: 'b1', weighed: [30, 300], portionGrams: 100, ...changes });
 
 let events = 0;
 const event = (day: number, what: BatchEvent['what'], changes: Partial<BatchEvent> = {}): BatchEvent => ({

@@ -88,7 +88,10 @@ export function seededHead(seed: number): SeededHead {
     nights: Array(7).fill(true),
     school: 'my-hair',
     proteinSensitive: false,
-    child: false,
+    ageBand: 'adult',
+    lengthsCm: { front: null, crown: null, sides: null, nape: null },
+    chemistry: [],
+    health: [],
   });
   const virtual = new VirtualHead(head, {
     seed: scattered(seed + 10_007),

@@ -1,24 +1,10 @@
 import { historyOf, recordsFor, type StoredRecord } from '.';
 import { addDays, calendarDay } from '../measures';
-import { STAMP, testHead, testRecipe, testSession } from '../testing';
+import { STAMP, testBatch, testHead, testRecipe, testSession } from '../testing';
 
 const day = calendarDay('2026-05-10');
 const gel = testRecipe('gel', ['3 tbsp linseed', '200 ml water']);
-const batch: StoredRecord = {
-  ...STAMP,
-  kind: 'batch',
-  id: 'b',
-  batchId: 'b',
-  recipeId: 'gel',
-  recipeVersion: 1,
-  madeOn: day,
-  weighed: [],
-  waterAddedGrams: 0,
-  portions: 4,
-  portionGrams: 55,
-  place: 'fridge',
-  note: '',
-};
+const batch = testBatch('gel', day, { batchId: 'b', portions: 4, portionGrams: 55 });
 const used = (id: string, on: typeof day, headId: string, portions: number): StoredRecord => ({
   ...STAMP,
   kind: 'batch-event',

@@ -1,6 +1,5 @@
 export {
   backupSchema,
-  DATA_VERSION,
   readBackup,
   storedRecordSchema,
   writeBackup,
@@ -10,14 +9,8 @@ export {
   type StoredRecord,
 } from './backup';
 export { mergeRecords, type Merge } from './merge';
-export {
-  headsIn,
-  historyFrom,
-  historyOf,
-  larderOf,
-  ofKind,
-  planProblemFrom,
-  recordsFor,
-  type HeadToPlan,
-} from './selectHistory';
+export { headsIn, historyFrom, historyOf, larderOf, ofKind, recordsFor, withInner } from './selectHistory';
 export { packRecord, unpackRecord } from './storedRecord';
+export { DATA_VERSION, readRecordFile, writeRecordFile, type FileFormat } from './recordFile';
+export { copiesToDrop, copyListSchema, isCopyDue, type Copy } from './copies';
+export { sortedKeys } from './sortedKeys';

@@ -70,7 +70,8 @@ describe('a backup of version 3', () => {
     const [head] = headsIn(backup.records);
     expect(head?.nights).toEqual(Array(7).fill(true));
     expect(head?.washFrom).toHaveLength(7);
-    expect(head).toMatchObject(headsIn(written.records)[0] ?? {});
+    const { child: _, ...before } = { child: false, ...headsIn(written.records)[0] };
+    expect(head).toMatchObject(before);
   });
 });
 
@@ -117,5 +118,24 @@ describe('a backup of version 4', () => {
       finish: 'warm',
       conditioner: 'after-only',
     });
+  });
+});
+
+describe('a backup of version 5', () => {
+  const backup = valueOf(readBackup(oldFile(5)));
+
+  it('is read, with every record of it, as are those of every version before', () => {
+    const written = JSON.parse(oldFile(5)) as { records: StoredRecord[] };
+    expect(backup.records.map(({ id }) => id).sort()).toEqual(written.records.map(({ id }) => id).sort());
+  });
+
+  it('takes a head for grown up unless it was a child, and knows nothing else that was not said', () => {
+    const old = (child: boolean) => {
+      const { ageBand: _, lengthsCm: __, chemistry: ___, health: ____, ...rest } = testHead();
+      return JSON.stringify({ v: 5, record: { ...rest, child } });
+    };
+    expect(valueOf(unpackRecord(old(true)))).toMatchObject({ ageBand: 'child', chemistry: [], health: [] });
+    expect(valueOf(unpackRecord(old(false)))).toMatchObject({ ageBand: 'adult' });
+    expect(headsIn(backup.records)[0]?.lengthsCm.nape).toBeNull();
   });
 });

@@ -24,6 +24,17 @@ const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
       ? { zones: 'lengths', rinse: 'water', finish: 'warm', conditioner: 'after-only', ...record }
       : record;
   },
+  // Version 6 knows the age, the lengths by region, what was done to the hair and what a doctor should know.
+  5: ({ child, ...record }) =>
+    record.kind === 'head'
+      ? {
+          ageBand: child === true ? 'child' : 'adult',
+          lengthsCm: { front: null, crown: null, sides: null, nape: null },
+          chemistry: [],
+          health: [],
+          ...record,
+        }
+      : record,
 };
 
 function readingOf3({ mistSoakSeconds, tally, strands, ...rest }: RawRecord): RawRecord {

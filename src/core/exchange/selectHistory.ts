@@ -1,9 +1,7 @@
-import { occasionsOf } from '../agenda';
+import { lacksOf, occasionsOf } from '../agenda';
 import { newestHeads, type Head, type HeadHistory } from '../hair';
-import { liveRecords, type CalendarDay } from '../measures';
+import { inOrder, liveRecords } from '../measures';
 import { makeLarder, newestVersions, type Larder, type RecipeVersion } from '../recipes';
-import { pantryOf } from '../pantry';
-import { planProblem, type Kitchen, type PlannedHead, type PlanProblem } from '../planning';
 import type { Session } from '../sessions';
 import type { RecordKind, RecordOf, StoredRecord } from './backup';
 
@@ -11,9 +9,14 @@ export function ofKind<K extends RecordKind>(records: readonly StoredRecord[], k
   return records.filter((record): record is RecordOf<K> => record.kind === kind);
 }
 
-/** The heads that are described today. */
-export function headsIn(records: readonly StoredRecord[]): Head[] {
-  return newestHeads(ofKind(liveRecords(records), 'head'));
+/** The heads that are described today, in the order in which they were first written down: a correction moves nobody. */
+export function headsIn(records: readonly StoredRecord[], live = liveRecords(records)): Head[] {
+  const place = new Map<string, number>();
+  for (const [index, { headId }] of inOrder(ofKind(records, 'head')).entries())
+    if (!place.has(headId)) place.set(headId, index);
+  return newestHeads(ofKind(live, 'head')).sort(
+    (a, b) => (place.get(a.headId) ?? 0) - (place.get(b.headId) ?? 0),
+  );
 }
 
 /** Everything a recipe can be made of; what was taken back stays readable in old versions. */
@@ -55,6 +58,7 @@ export function historyFrom(live: readonly StoredRecord[], larder: Larder, headI
     occasions: occasionsOf(ofKind(live, 'occasion'), headId),
     planSettings: own(ofKind(live, 'plan-settings')),
     challenges: own(ofKind(live, 'challenge')),
+    lacks: lacksOf(ofKind(live, 'kit')),
     larder,
   };
 }
@@ -74,35 +78,6 @@ function withBatchGrams(sessions: readonly Session[], live: readonly StoredRecor
     const grams = session.grams ?? used.get(`${session.headId}/${session.day}/${session.recipeId}`) ?? null;
     return grams === session.grams ? session : { ...session, grams };
   });
-}
-
-/** What is made and what it is made of, for all heads. */
-function kitchenOf(live: readonly StoredRecord[]): Kitchen {
-  return {
-    batches: ofKind(live, 'batch'),
-    batchEvents: ofKind(live, 'batch-event'),
-    pantry: pantryOf(ofKind(live, 'pantry')),
-  };
-}
-
-/** A head that is to be planned for; the rest of it is in the records. */
-export type HeadToPlan = Omit<PlannedHead, 'history'>;
-
-/** The planner's question about heads that one person looks after, out of the records. */
-export function planProblemFrom(
-  records: readonly StoredRecord[],
-  heads: readonly HeadToPlan[],
-  from: CalendarDay,
-  weeks: number,
-): PlanProblem {
-  const live = liveRecords(records);
-  const larder = larderOf(records, live);
-  return planProblem(
-    heads.map((each) => ({ ...each, history: historyFrom(live, larder, each.head.headId) })),
-    kitchenOf(live),
-    from,
-    weeks,
-  );
 }
 
 /** Recipes that a plan is made with: those used on the head, and the newest of the others. */
@@ -130,12 +105,12 @@ export function recordsFor(records: readonly StoredRecord[], headIds: readonly s
     ...newest.filter(({ recipeId }) => used.has(recipeId)).map(({ recipeId }) => recipeId),
     ...newest.slice(-PLANNED_RECIPES).map(({ recipeId }) => recipeId),
   ]);
-  addInner(wanted, recipes);
+  withInner(wanted, recipes);
   return [...mine, ...recipes.filter(({ recipeId }) => wanted.has(recipeId))];
 }
 
-/** Adds the recipes that these are made of, and theirs. */
-function addInner(wanted: Set<string>, recipes: readonly RecipeVersion[]): void {
+/** Adds the recipes that these are made of, and theirs. @returns the same set */
+export function withInner(wanted: Set<string>, recipes: readonly RecipeVersion[]): Set<string> {
   const byRecipe = new Map<string, RecipeVersion[]>();
   for (const version of recipes)
     byRecipe.set(version.recipeId, [...(byRecipe.get(version.recipeId) ?? []), version]);
@@ -147,4 +122,5 @@ function addInner(wanted: Set<string>, recipes: readonly RecipeVersion[]): void 
       open.push(made.recipeId);
     }
   }
+  return wanted;
 }

@@ -1,5 +1,6 @@
 import { failed, ok, type Result } from '../measures';
-import { DATA_VERSION, storedRecordSchema, type StoredRecord } from './backup';
+import { storedRecordSchema, type StoredRecord } from './backup';
+import { DATA_VERSION } from './recordFile';
 import { liftRecord } from './migrations';
 
 /** A record as it lies in the browser's storage: one entry a record, with the version it was written by. */

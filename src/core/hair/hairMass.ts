@@ -9,17 +9,23 @@ const DIAMETER_UM: Record<Head['strand'], number> = { fine: 55, medium: 70, coar
 const GRAMS_PER_CM_AT_70_UM = 0.000_05;
 
 /** @returns grams of hair on the head, from its length, density and thickness of strand */
-export function hairMassGrams({ lengthCm, density, strand }: HairMassFacts): number {
-  return STRANDS[density] * lengthCm * GRAMS_PER_CM_AT_70_UM * (DIAMETER_UM[strand] / 70) ** 2;
+export function hairMassGrams({ density, strand, ...lengths }: HairMassFacts): number {
+  return STRANDS[density] * meanLengthCm(lengths) * GRAMS_PER_CM_AT_70_UM * (DIAMETER_UM[strand] / 70) ** 2;
 }
 
-type HairMassFacts = Pick<Head, 'lengthCm' | 'density' | 'strand'>;
+type Lengths = Pick<Head, 'lengthCm' | 'lengthsCm'>;
+type HairMassFacts = Lengths & Pick<Head, 'density' | 'strand'>;
+
+/** Each region counts alike (working assumption); one that was not measured is as long as the head is said to be. */
+function meanLengthCm({ lengthCm, lengthsCm }: Lengths): number {
+  return mean(Object.values(lengthsCm).map((own) => own ?? lengthCm));
+}
 
 /** The arithmetic behind a hair mass, for who asks why. */
 export function hairMassReason(head: HairMassFacts): string {
   const strands = STRANDS[head.density].toLocaleString('en');
   return (
-    `About ${strands} strands of ${head.lengthCm} cm, ${DIAMETER_UM[head.strand]} µm thick: ` +
+    `About ${strands} strands of ${rounded(meanLengthCm(head))} cm, ${DIAMETER_UM[head.strand]} µm thick: ` +
     `${rounded(hairMassGrams(head))} g of hair.`
   );
 }

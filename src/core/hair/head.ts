@@ -23,16 +23,23 @@ export const ALLERGIES = [
 ] as const;
 export type Allergy = (typeof ALLERGIES)[number];
 
+/** Under three, to twelve, to nineteen, grown up, from sixty on. */
+export const AGE_BANDS = ['baby', 'child', 'teen', 'adult', 'older'] as const;
+export const CHEMISTRY = ['coloured', 'bleached', 'relaxed', 'permed', 'henna'] as const;
+export const HEALTH = ['pregnant', 'scalp-condition', 'medicine'] as const;
+
+const length = z
+  .number('Write the length in centimetres.')
+  .min(1, 'Write at least 1 cm.')
+  .max(250, 'More than 250 cm cannot be right.');
+
 /** A head as she describes it; a change is a new record of the same headId. */
 export const headSchema = recordBaseSchema.extend({
   kind: z.literal('head'),
   /** Shared by all records about one head. */
   headId: idSchema,
   name: z.string().trim().min(1, 'Give the head a name.').max(40, 'A name may have 40 characters.'),
-  lengthCm: z
-    .number('Write the length in centimetres.')
-    .min(1, 'Write at least 1 cm.')
-    .max(250, 'More than 250 cm cannot be right.'),
+  lengthCm: length,
   strand: z.enum(['fine', 'medium', 'coarse']),
   /** How it falls by itself. */
   curl: z.enum(['straight', 'wavy', 'curly', 'coily', 'unknown']),
@@ -50,11 +57,22 @@ export const headSchema = recordBaseSchema.extend({
   /** What this head reacts to; a recipe that holds it is stopped. */
   allergies: z.array(z.enum(ALLERGIES)).max(ALLERGIES.length),
   proteinSensitive: z.boolean(),
-  child: z.boolean(),
+  ageBand: z.enum(AGE_BANDS),
+  /** Where it is not the same everywhere; null where `lengthCm` is as good. */
+  lengthsCm: z.strictObject({
+    front: length.nullable(),
+    crown: length.nullable(),
+    sides: length.nullable(),
+    nape: length.nullable(),
+  }),
+  /** What was done to the hair that is there now. */
+  chemistry: z.array(z.enum(CHEMISTRY)).max(CHEMISTRY.length),
+  /** What asks for a doctor's word. */
+  health: z.array(z.enum(HEALTH)).max(HEALTH.length),
 });
 export type Head = z.infer<typeof headSchema>;
 
-/** The newest description of every head, in the order in which they were first written down. */
+/** The newest description of every head. */
 export function newestHeads(records: readonly Head[]): Head[] {
   const newest = new Map<string, Head>();
   for (const head of records) newest.set(head.headId, head);

@@ -1,4 +1,4 @@
-import type { Challenge, Decision, Occasion, PlanSettings } from '../agenda';
+import type { Challenge, Decision, KitItem, Occasion, PlanSettings } from '../agenda';
 import type { HeadEvent, Reading } from '../readings';
 import { CATALOGUE_LARDER, type Larder, type RecipeVersion } from '../recipes';
 import type { PatchTest } from '../safety';
@@ -24,6 +24,8 @@ export interface HeadHistory {
   readonly occasions: readonly Occasion[];
   readonly planSettings: readonly PlanSettings[];
   readonly challenges: readonly Challenge[];
+  /** What the household lacks. */
+  readonly lacks: readonly KitItem[];
 }
 
 /** Nothing is known yet. */
@@ -41,4 +43,5 @@ export const EMPTY_HISTORY: HeadHistory = {
   occasions: [],
   planSettings: [],
   challenges: [],
+  lacks: [],
 };

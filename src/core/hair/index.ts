@@ -1,4 +1,13 @@
-export { ALLERGIES, headSchema, newestHeads, type Allergy, type Head } from './head';
+export {
+  ALLERGIES,
+  AGE_BANDS,
+  CHEMISTRY,
+  HEALTH,
+  headSchema,
+  newestHeads,
+  type Allergy,
+  type Head,
+} from './head';
 export type {
   DatedEstimate,
   DatedMeasurement,

@@ -62,6 +62,10 @@ describe('hair mass', () => {
   it('is 150 g for 100,000 strands of 30 cm at 70 µm', () => {
     expect(hairMassGrams(testHead())).toBeCloseTo(150, 6);
     expect(hairMassReason(testHead())).toContain('150 g of hair');
+    // Half of the regions ten centimetres longer: five on the whole.
+    const longer = testHead({ lengthsCm: { front: null, crown: 40, sides: null, nape: 40 } });
+    expect(hairMassReason(longer)).toContain('strands of 35 cm');
+    expect(hairMassGrams(longer)).toBeCloseTo(175, 6);
   });
 
   it('grows with length, density and thickness of strand', () => {

@@ -6,9 +6,10 @@ import {
   FROM as from,
   GUMMY,
   KNOWN,
-  problemOf,
   STAMP,
+  problemOf,
   strands,
+  testOccasion,
   testRecipe,
   testSession,
   type Asked,
@@ -41,17 +42,8 @@ const beat = (
   overnight,
   batchId: null,
 });
-const occasion = (what: Occasion['what'], first: number, last: number): Occasion => ({
-  ...STAMP,
-  kind: 'occasion',
-  id: `${what}${first}`,
-  headId: null,
-  what,
-  from: addDays(from, first),
-  to: addDays(from, last),
-  minutes: what === 'hours' ? 0 : null,
-  note: '',
-});
+const occasion = (what: Occasion['what'], first: number, last: number) =>
+  testOccasion(what, addDays(from, first), addDays(from, last), { id: `${what}${first}` });
 const settings = (changes: Partial<PlanSettings>): PlanSettings => ({
   ...STAMP,
   ...USUAL_CHOICES,
@@ -114,7 +106,7 @@ const CASES: readonly (readonly [string, string, readonly Standing[], Asked?])[]
     'strong protein on a child',
     'no-strong-protein',
     [beat(2, 'strong'), beat(2, 'balm', 'follow-up')],
-    { head: { child: true } },
+    { head: { ageBand: 'child' } },
   ],
   [
     'protein on firm hair',

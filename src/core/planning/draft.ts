@@ -1,5 +1,6 @@
 import { isOn, isSmall, type Slot } from '../agenda';
 import { sum, weekdayOf, type CalendarDay } from '../measures';
+import { isChild } from '../safety';
 import type { Placed } from './forecast';
 import type { HeadProblem, PlanProblem, Treatment } from './plan';
 
@@ -36,7 +37,7 @@ export function moving(drafts: readonly Draft[]): Draft[] {
 
 /** A child’s hair and protein-sensitive hair get no strong protein. */
 export function takesNoStrong({ head }: Pick<HeadProblem, 'head'>): boolean {
-  return head.child || head.proteinSensitive;
+  return isChild(head) || head.proteinSensitive;
 }
 
 /** Her minutes for a beat. What works overnight costs only its putting on, and a portion from the shelf no making. */

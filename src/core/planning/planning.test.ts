@@ -9,7 +9,7 @@ import {
   weightsInForce,
 } from '../agenda';
 import { addDays } from '../measures';
-import { GUMMY, FROM as from, KNOWN, problemOf, testSession, STAMP } from '../testing';
+import { FROM as from, GUMMY, KNOWN, STAMP, problemOf, testOccasion, testSession } from '../testing';
 import { searched } from '../scheduling';
 import { duesOf } from './dues';
 import { eveningIsHers, freeMinutesOn, washWindow } from './draft';
@@ -17,22 +17,8 @@ import { pathOf, scoreOf, scoreParts, spanOf } from './score';
 import { forecastOn } from './forecast';
 import type { Occasion } from '../agenda';
 
-const occasion = (
-  what: Occasion['what'],
-  first: number,
-  last: number,
-  minutes: number | null = null,
-): Occasion => ({
-  ...STAMP,
-  kind: 'occasion',
-  id: `${what}${first}`,
-  headId: null,
-  what,
-  from: addDays(from, first),
-  to: addDays(from, last),
-  minutes,
-  note: '',
-});
+const occasion = (what: Occasion['what'], first: number, last: number, minutes: number | null = null) =>
+  testOccasion(what, addDays(from, first), addDays(from, last), { id: `${what}${first}`, minutes });
 const headOf = (problem: ReturnType<typeof problemOf>) => {
   const [head] = problem.heads;
   if (!head) throw new Error('there is a head');
@@ -166,7 +152,7 @@ describe('overdue and too soon', () => {
     };
     expect(overdue([])).toBe(0);
     expect(overdue([settings])).toBe(60 - RULES.proteinWithin.value);
-    const child = problemOf({ head: { child: true } });
+    const child = problemOf({ head: { ageBand: 'child' } });
     expect(duesOf(child, headOf(child), []).map(({ what }) => what)).not.toContain('strong protein');
   });
 });

@@ -1,8 +1,9 @@
-import { RULES, USUAL_CHOICES, type PlanSettings } from '../agenda';
+import { PLAIN_WASH_ID, RULES, USUAL_CHOICES, type Decision, type PlanSettings } from '../agenda';
 import type { Batch } from '../batches';
 import type { HeadHistory } from '../hair';
 import { addDays } from '../measures';
 import type { PantryItem } from '../pantry';
+import type { WashDay } from '../sessions';
 import { trialOrder, type Trial } from '../trials';
 import {
   ALL,
@@ -11,9 +12,10 @@ import {
   FROM as from,
   KNOWN,
   LIGHT,
-  problemOf,
   STAMP,
   STRONG,
+  problemOf,
+  testBatch,
   testRecipe,
   testSession,
   type Asked,
@@ -30,25 +32,100 @@ const headOf = (asked: Asked) => {
 const treatmentOf = (asked: Asked, recipeId: string): Treatment | undefined =>
   headOf(asked).treatments.find((known) => known.recipeId === recipeId);
 
-const batch = (changes: Partial<Batch> = {}): Batch => ({
-  ...STAMP,
-  kind: 'batch',
-  id: 'b',
-  batchId: 'b',
-  recipeId: 'balm',
-  recipeVersion: 1,
-  madeOn: addDays(from, -1),
-  weighed: [100, 15],
-  waterAddedGrams: 0,
-  portions: 2,
-  portionGrams: 57,
-  place: 'fridge',
-  note: '',
-  ...changes,
-});
+const batch = (changes: Partial<Batch> = {}) =>
+  testBatch('balm', addDays(from, -1), {
+    batchId: 'b',
+    weighed: [100, 15],
+    portions: 2,
+    portionGrams: 57,
+    ...changes,
+  });
 
 const withBatches = (...batches: Batch[]): Kitchen => ({ ...EMPTY_KITCHEN, batches });
 const balm: Partial<HeadHistory> = { recipes: [BALM] };
+
+describe('what is done already', () => {
+  const placed = (recipeId: string, days: number): Decision => ({
+    ...STAMP,
+    kind: 'decision',
+    id: `placed-${recipeId}-${days}`,
+    headId: 'h',
+    day: addDays(from, days),
+    slot: 'main',
+    what: 'place',
+    recipeId,
+  });
+  const washDay = (changes: Partial<WashDay> = {}): WashDay => ({
+    ...STAMP,
+    kind: 'wash-day',
+    id: 'w',
+    headId: 'h',
+    day: from,
+    startedAt: '2026-01-01T10:00:00Z',
+    endedAt: '2026-01-01T11:00:00Z',
+    endedEarly: false,
+    steps: [
+      {
+        id: 'cleanse',
+        phase: 'cleanse',
+        title: 'Cleanse',
+        slot: null,
+        recipeId: null,
+        waits: false,
+        planned: 10,
+        real: 9,
+        outcome: 'done',
+      },
+    ],
+    felt: null,
+    changes: [],
+    uses: [],
+    note: '',
+    ...changes,
+  });
+  const usesOf = (day: WashDay) =>
+    headOf({ history: { recipes: [BALM], sessions: [], washDays: [day] } }).past;
+
+  it('is not asked for once more: what she put on today, and did today', () => {
+    const history = {
+      recipes: [BALM, CREAM],
+      decisions: [placed('balm', 0), placed('cream', 0), placed('balm', 7)],
+      sessions: [testSession('balm', from)],
+    };
+    expect(headOf({ history }).decisions.map(({ id }) => id)).toEqual(['placed-cream-0', 'placed-balm-7']);
+  });
+
+  it('is a wash, too, where nothing but a wash was done, and then one that was put there stands no more', () => {
+    expect(usesOf(washDay()).map(({ day, recipeId }) => [day, recipeId])).toEqual([[from, PLAIN_WASH_ID]]);
+    const history = { washDays: [washDay()], decisions: [placed(PLAIN_WASH_ID, 0)] };
+    expect(headOf({ history }).decisions).toEqual([]);
+  });
+
+  it('is no wash where it was ended before the shampoo, and no second one beside a mask', () => {
+    const [cleanse] = washDay().steps;
+    if (!cleanse) throw new Error('there is a step');
+    expect(usesOf(washDay({ steps: [{ ...cleanse, outcome: 'not-reached', real: null }] }))).toEqual([]);
+    const use = { sessionId: 's', recipeId: 'balm', slot: 'main', rating: null, leftGrams: null } as const;
+    expect(usesOf(washDay({ uses: [use] }))).toEqual([]);
+  });
+});
+
+describe('a house without heat', () => {
+  const warm = testRecipe('warm', ['100 g plain conditioner', '1 tbsp glycerin'], {
+    warmth: 'warm',
+    contactMinutes: 30,
+  });
+  const planned = (lacks: HeadHistory['lacks']) =>
+    treatmentOf({ history: { recipes: [warm], lacks } }, 'warm');
+
+  it('has its treatments on for longer, to the same dose, and the plan counts with it', () => {
+    expect(planned([])).toMatchObject({ contactMinutes: 30, warmth: 'warm' });
+    const without = planned(['heat']);
+    expect(without?.warmth).toBe('room');
+    expect(without?.contactMinutes).toBeGreaterThan(30);
+    expect(planned(['blender', 'freezer'])).toMatchObject({ contactMinutes: 30 });
+  });
+});
 
 describe('what may be planned', () => {
   it('is the newest version of every recipe, and a wash without any', () => {

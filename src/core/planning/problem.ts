@@ -2,22 +2,17 @@ import {
   type AgreedBeat,
   challengeState,
   choicesOf,
+  contactAt,
   PLAIN_WASH_ID,
   rulesOfHead,
   weightsInForce,
   type Challenge,
+  type Decision,
   type ChallengeState,
   type RuleValues,
 } from '../agenda';
 import { shelfOf, type Batch, type BatchEvent, type ShelfItem } from '../batches';
-import {
-  classifyLines,
-  classifyVersion,
-  doseOf,
-  STRONG_FROM,
-  type School,
-  type Verdict,
-} from '../classification';
+import { classifyVersion, doseOf, STRONG_FROM, type School, type Verdict } from '../classification';
 import { expectedMaskGrams, type Head, type HairState, type HeadHistory } from '../hair';
 import { makingSteps, timetableOf } from '../making';
 import { addDays, sum, type CalendarDay } from '../measures';
@@ -27,13 +22,12 @@ import {
   newestVersions,
   remainingGrams,
   stepsBefore,
-  weighedLines,
   type Larder,
   type RecipeVersion,
   type WeighedLine,
 } from '../recipes';
-import { cautionsFor, patchTestOf, type PatchTest } from '../safety';
-import { firstUses, type Session } from '../sessions';
+import { judgedFor, patchTestOf, type PatchTest } from '../safety';
+import { firstUses, type Session, type WashDay } from '../sessions';
 import { armsAhead, trialState, type Trial } from '../trials';
 import {
   type ChallengeDemand,
@@ -117,11 +111,16 @@ function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, 
       plainWash(from),
     ],
     occasions: history.occasions,
-    decisions: history.decisions.filter(({ day }) => day >= from),
+    decisions: history.decisions.filter((decision) => decision.day >= from && !isDone(decision, past)),
     trial: trialDemand(history, from),
     challenges: challengeDemands(states, from, weeks),
     challengeStates: states,
   };
+}
+
+/** What she put somewhere and has done there since is not to be done once more. */
+function isDone({ what, day, recipeId }: Decision, past: readonly PastUse[]): boolean {
+  return what === 'place' && past.some((use) => use.day === day && use.recipeId === recipeId);
 }
 
 function lastReadingOf({ readings }: HeadHistory, from: CalendarDay): CalendarDay | null {
@@ -130,7 +129,7 @@ function lastReadingOf({ readings }: HeadHistory, from: CalendarDay): CalendarDa
 }
 
 /** What each session was, by the version that it used; none where nothing is known of that version any more. */
-function pastUses({ sessions, larder, trials, trialWashes }: HeadHistory, head: Head): PastUse[] {
+function pastUses({ sessions, larder, trials, trialWashes, washDays }: HeadHistory, head: Head): PastUse[] {
   const known = new Map<RecipeVersion, Spacing | undefined>();
   const uses = sessions.flatMap(({ day, recipeId, recipeVersion }: Session): PastUse[] => {
     const version = larder.recipe(recipeId, recipeVersion) ?? larder.lastVersion(recipeId);
@@ -143,7 +142,18 @@ function pastUses({ sessions, larder, trials, trialWashes }: HeadHistory, head: 
   const plain = trialWashes
     .filter(({ trialId, arm }) => arm === 'b' && without.has(trialId))
     .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
-  return [...uses, ...plain];
+  return [...uses, ...plain, ...plainWashes(washDays)];
+}
+
+/** Wash days on which nothing but a wash was done. */
+function plainWashes(washDays: readonly WashDay[]): PastUse[] {
+  return washDays
+    .filter(
+      ({ uses, steps }) =>
+        !uses.some(({ slot }) => slot === 'main') &&
+        steps.some(({ phase, outcome }) => phase === 'cleanse' && outcome === 'done'),
+    )
+    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
 }
 
 const PLAIN: Spacing = { use: 'mask', firms: false, strong: false, moistens: false };
@@ -176,26 +186,24 @@ interface Around extends Omit<PlannedHead, 'agreed'> {
 /** None for a recipe that cannot be weighed or that a caution stops. */
 function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
   const { head, history, state, shelf, kitchen, rules, from } = around;
-  const weighed = weighedLines(version.lines, history.larder);
-  const verdict = weighed.ok ? classifyLines(weighed.value, head.school) : weighed;
-  if (!weighed.ok || !verdict.ok) return [];
-  const lines = weighed.value;
-  const texts = version.lines.map(({ text }) => text);
-  if (cautionsFor(lines, verdict.value, head, texts).some(({ level }) => level === 'stop')) return [];
+  const judged = judgedFor(version, head, history.larder);
+  if (!judged.ok || judged.value.stops.length > 0) return [];
+  // A scalp that is ill or sore is a doctor's, not an oil's.
+  if (version.use === 'scalp-oil' && head.health.includes('scalp-condition')) return [];
+  const { lines, verdict } = judged.value;
   const test = patchTestOf(version.recipeId, head.headId, history.patchTests);
   if (test?.outcome === 'reacted') return [];
-  const { kind, strength, loads } = verdict.value;
+  const { kind, strength, loads } = verdict;
   const isNew = !history.sessions.some((session) => session.recipeId === version.recipeId);
   return [
     {
       recipeId: version.recipeId,
       version: version.version,
       name: version.name,
-      ...spacingOf(version, verdict.value),
+      ...spacingOf(version, verdict),
       kind,
       strength,
-      contactMinutes: version.contactMinutes,
-      warmth: version.warmth,
+      ...contactAt(version, head, history.lacks),
       leadTasks: stepsBefore(lines),
       makeMinutes: timetableOf(makingSteps(lines, null)).handsMinutes,
       cost: costOfUse(lines, head, kind === 'oil', kitchen),

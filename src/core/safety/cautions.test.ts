@@ -1,7 +1,7 @@
 import { CAUTIONS, cautionSchema, cautionsFor, type WhoseHead } from '.';
 import { verdictOf, weighedOf } from '../testing';
 
-const NOBODY = { allergies: [], child: false, proteinSensitive: false };
+const NOBODY = { allergies: [], ageBand: 'adult', health: [], chemistry: [], proteinSensitive: false };
 
 const idsFor = (head: Partial<WhoseHead>, ...lines: string[]): string[] =>
   cautionsFor(weighedOf(lines), verdictOf(lines), { ...NOBODY, ...head }, lines).map(({ id }) => id);
@@ -15,12 +15,20 @@ describe('cautions', () => {
 
   it('can each be called up by a recipe', () => {
     const heads: Record<string, Partial<WhoseHead>> = {
-      'essential-oil-child': { child: true },
+      'essential-oil-child': { ageBand: 'child' },
+      'essential-oil-pregnancy': { health: ['pregnant'] },
+      'henna-over-bleach': { chemistry: ['bleached'] },
+      'scalp-ill': { health: ['scalp-condition'] },
+      medicine: { health: ['medicine'] },
       'known-allergy': { allergies: ['sesame'] },
       'firms-sensitive': { proteinSensitive: true },
     };
     const recipes: Record<string, readonly string[]> = {
       'essential-oil-child': ['99 g jojoba oil', '1 g lavender essential oil'],
+      'essential-oil-pregnancy': ['99 g jojoba oil', '1 g lavender essential oil'],
+      'henna-over-bleach': ['50 g henna', '150 ml water'],
+      'scalp-ill': ['100 g aloe gel'],
+      medicine: ['100 g aloe gel'],
       'hot-gel': ['3 tbsp linseed, boiled', '300 ml water'],
       'hot-on-skin': ['3 tbsp linseed, boiled', 'Apply while still hot'],
       'heated-oil': ['3 tbsp shea butter'],

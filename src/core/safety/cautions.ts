@@ -17,6 +17,9 @@ export const cautionSchema = z.strictObject({
     z.strictObject({ allergen: z.string().min(1) }),
     z.strictObject({ essentialOilAbove: positive }),
     z.strictObject({ childEssentialOilAbove: positive }),
+    z.strictObject({ pregnantEssentialOilAbove: positive }),
+    z.strictObject({ health: z.string().min(1) }),
+    z.strictObject({ overBleach: z.array(idSchema).min(1) }),
     z.strictObject({ acidAbove: positive }),
     z.strictObject({ pHBelow: positive }),
     z.strictObject({ pHAbove: positive }),
@@ -43,10 +46,23 @@ export const CAUTIONS = cautionList as readonly Caution[];
 /** What is known of the head that it is meant for. */
 export interface WhoseHead {
   readonly allergies: readonly string[];
-  readonly child: boolean;
+  readonly ageBand: string;
+  readonly health: readonly string[];
+  readonly chemistry: readonly string[];
   readonly proteinSensitive: boolean;
 }
-const NOBODY: WhoseHead = { allergies: [], child: false, proteinSensitive: false };
+const NOBODY: WhoseHead = {
+  allergies: [],
+  ageBand: 'adult',
+  health: [],
+  chemistry: [],
+  proteinSensitive: false,
+};
+
+/** Up to twelve years: no strong protein, no essential oil. */
+export function isChild({ ageBand }: Pick<WhoseHead, 'ageBand'>): boolean {
+  return ageBand === 'baby' || ageBand === 'child';
+}
 
 /** Acting protein, g per 100 g, from which protein in a moisture mask is worth a word (working assumption). */
 const HIDDEN_PROTEIN_LOAD = 0.3;
@@ -90,6 +106,11 @@ export function cautionsFor(
   return [...grave, ...mild];
 }
 
+/** Those that forbid the recipe on this head; none where it may go on. */
+export function stopsFor(...facts: Parameters<typeof cautionsFor>): Caution[] {
+  return cautionsFor(...facts).filter(({ level }) => level === 'stop');
+}
+
 type RuleOf<C extends Condition> = (value: C[keyof C], facts: Facts) => boolean;
 type KeyOf<C> = C extends C ? keyof C : never;
 
@@ -97,7 +118,12 @@ const RULES: { [K in KeyOf<Condition>]: RuleOf<Extract<Condition, Record<K, unkn
   anyOf: (ids, { lines }) => lines.some(({ ingredient }) => ids.includes(ingredient.id)),
   allergen: (allergen, { lines }) => lines.some(({ ingredient }) => ingredient.allergens.includes(allergen)),
   essentialOilAbove: (most, { verdict }) => verdict.loads.essentialOil > most,
-  childEssentialOilAbove: (most, { verdict, head }) => head.child && verdict.loads.essentialOil > most,
+  childEssentialOilAbove: (most, { verdict, head }) => isChild(head) && verdict.loads.essentialOil > most,
+  pregnantEssentialOilAbove: (most, { verdict, head }) =>
+    head.health.includes('pregnant') && verdict.loads.essentialOil > most,
+  health: (state, { head }) => head.health.includes(state),
+  overBleach: (ids, { lines, head }) =>
+    head.chemistry.includes('bleached') && lines.some(({ ingredient }) => ids.includes(ingredient.id)),
   acidAbove: (most, { verdict }) => verdict.loads.acid > most,
   pHBelow: (least, facts) => (pHOf(facts) ?? 7) < least,
   pHAbove: (most, facts) => (pHOf(facts) ?? 7) > most,

@@ -1,2 +1,11 @@
-export { CAUTIONS, cautionSchema, cautionsFor, type Caution, type WhoseHead } from './cautions';
+export {
+  CAUTIONS,
+  cautionSchema,
+  cautionsFor,
+  isChild,
+  stopsFor,
+  type Caution,
+  type WhoseHead,
+} from './cautions';
+export { judgedFor, type JudgedRecipe } from './judgedFor';
 export { firstUse, patchTestOf, patchTestSchema, type FirstUse, type PatchTest } from './patchTest';

@@ -4,17 +4,18 @@ import { addDays, daysBetween } from '../measures';
 import { checkPlan, handsMinutes, planProblem, EMPTY_KITCHEN, type Plan } from '../planning';
 import { solverFrom, type SolveProgramme } from '../programme';
 import {
-  testHead,
-  testHistory,
-  testSession,
-  STAMP,
   ALL,
   BALM,
   FROM as from,
   GUMMY,
   KNOWN,
-  problemOf,
+  STAMP,
   STRONG,
+  problemOf,
+  testHead,
+  testHistory,
+  testOccasion,
+  testSession,
 } from '../testing';
 import { loosened, scheduled, searched, usualOptions, wondered, type Loosening } from '.';
 import { RULES, USUAL_CHOICES, type Decision, type Occasion } from '../agenda';
@@ -104,7 +105,7 @@ describe('where nothing fits', () => {
 
   it('prefers one rule of hers to two of hers, and never loosens what keeps her safe', () => {
     const problem = problemOf({
-      head: { child: true },
+      head: { ageBand: 'child' },
       history: { decisions: [decision(addDays(from, 3), 'place', 'strong')] },
     });
     // A strong protein on a child's head: nothing but taking the decision back is offered.
@@ -122,17 +123,8 @@ describe('where nothing fits', () => {
     expect(mains(plans[0]).filter((beat) => beat.day === day)).toHaveLength(1);
   });
 
-  const occasion = (what: Occasion['what'], first: number, last: number): Occasion => ({
-    ...STAMP,
-    kind: 'occasion',
-    id: `${what}-o`,
-    headId: null,
-    what,
-    from: addDays(from, first),
-    to: addDays(from, last),
-    minutes: null,
-    note: '',
-  });
+  const occasion = (what: Occasion['what'], first: number, last: number) =>
+    testOccasion(what, addDays(from, first), addDays(from, last), { id: `${what}-o` });
   const wednesday = addDays(from, 3);
   const put = (recipeId: string) => [decision(wednesday, 'place', recipeId)];
 

@@ -110,7 +110,7 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
   });
 
   it('never gives a child or a sensitive head strong protein', () => {
-    for (const changed of [{ child: true }, { proteinSensitive: true }]) {
+    for (const changed of [{ ageBand: 'child' as const }, { proteinSensitive: true }]) {
       const { plan } = planFor({ recipes: [STRONG, CREAM], readings: [strands(90, 80)] }, changed, 4);
       expect(mains(plan).some((beat) => beat.recipeId === 'strong')).toBe(false);
     }
@@ -249,9 +249,13 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
         fc.boolean(),
         fc.integer({ min: 62, max: 100 }),
         fc.integer({ min: 1, max: 3 }),
-        (sessions, freeMinutes, recipes, child, stretchedMm, weeks) => {
+        (sessions, freeMinutes, recipes, isChild, stretchedMm, weeks) => {
           const readings = [strands(stretchedMm, Math.min(stretchedMm, 64))];
-          const { problem, plan } = planFor({ sessions, recipes, readings }, { freeMinutes, child }, weeks);
+          const { problem, plan } = planFor(
+            { sessions, recipes, readings },
+            { freeMinutes, ageBand: isChild ? 'child' : 'adult' },
+            weeks,
+          );
           expect(checkPlan(problem, [plan])).toEqual([]);
         },
       ),

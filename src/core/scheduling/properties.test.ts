@@ -67,7 +67,7 @@ const asked = fc.record({
   ),
   freeMinutes: fc.array(fc.constantFrom(0, 100, 150, 240), { minLength: 7, maxLength: 7 }),
   nights: fc.array(fc.boolean(), { minLength: 7, maxLength: 7 }),
-  child: fc.boolean(),
+  ageBand: fc.constantFrom('child' as const, 'adult' as const),
   stretchedMm: fc.integer({ min: 62, max: 96 }),
   occasions: fc.array(occasion, { maxLength: 3 }),
   decisions: fc.uniqueArray(avoided, { maxLength: 3, selector: ({ id }) => id }),
@@ -77,9 +77,9 @@ const asked = fc.record({
 
 type Asked = typeof asked extends fc.Arbitrary<infer Value> ? Value : never;
 
-const problemFrom = ({ freeMinutes, nights, child, stretchedMm, planSettings, known, ...history }: Asked) =>
+const problemFrom = ({ freeMinutes, nights, ageBand, stretchedMm, planSettings, known, ...history }: Asked) =>
   problemOf({
-    head: { freeMinutes, nights, child },
+    head: { freeMinutes, nights, ageBand },
     weeks: 2,
     history: {
       ...history,

@@ -9,7 +9,7 @@ import {
   FROM as from,
   KNOWN,
   LIGHT,
-  STAMP,
+  testBatch,
   testHead,
   testHistory,
   testRecipe,
@@ -23,21 +23,7 @@ beforeAll(async () => {
 });
 
 const MIST = testRecipe('daily', ['200 ml rose water'], { use: 'mist' });
-const batch = (recipeId: string, portions: number): Batch => ({
-  ...STAMP,
-  kind: 'batch',
-  id: `b-${recipeId}`,
-  batchId: `b-${recipeId}`,
-  recipeId,
-  recipeVersion: 1,
-  madeOn: from,
-  weighed: [],
-  waterAddedGrams: 0,
-  portions,
-  portionGrams: 60,
-  place: 'fridge',
-  note: '',
-});
+const batch = (recipeId: string, portions: number) => testBatch(recipeId, from, { portions });
 
 /** Two heads with time on every day, and what stands on their shelf. */
 function together(batches: readonly Batch[], recipes = [BALM, LIGHT, MIST]): PlanProblem {

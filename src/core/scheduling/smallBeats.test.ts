@@ -1,4 +1,4 @@
-import type { Decision, Occasion } from '../agenda';
+import type { Decision } from '../agenda';
 import { RULES, USUAL_CHOICES } from '../agenda';
 import { addDays, daysBetween } from '../measures';
 import { draftOf, type Draft, type PlanProblem } from '../planning';
@@ -6,8 +6,9 @@ import {
   FROM as from,
   KNOWN,
   LIGHT,
-  problemOf,
   STAMP,
+  problemOf,
+  testOccasion,
   testRecipe,
   testSession,
   type Asked,
@@ -70,17 +71,7 @@ describe('between the washes', () => {
   });
 
   it('scalp oil goes on in a protective style when it is due, with no wash in sight', () => {
-    const style: Occasion = {
-      ...STAMP,
-      kind: 'occasion',
-      id: 'o',
-      headId: null,
-      what: 'style',
-      from: addDays(from, -1),
-      to: addDays(from, 13),
-      minutes: null,
-      note: '',
-    };
+    const style = testOccasion('style', addDays(from, -1), addDays(from, 13));
     const days = only('scalp', between([], { history: { occasions: [style] } }));
     expect(days[0]).toBe(0);
     for (const [index, at] of days.entries())

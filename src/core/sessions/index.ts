@@ -3,6 +3,7 @@ export { firstUses, firstUsesTogether, type FirstUse } from './firstUses';
 export { FELT, SECTIONS, washStepSchema, type Felt, type Phase, type WashStep } from './washStep';
 export {
   lateMinutes,
+  quietSince,
   runState,
   washRunSchema,
   withEvent,

@@ -91,7 +91,10 @@ export function wornIn({ steps }: Pick<RunState, 'steps'>): Worn[] {
 
 /** From when it was on to when it was rinsed: the waiting, and what she did before she came to the rinse. */
 function contactMinutes(own: readonly StepState[]): number {
-  const waited = own.filter(({ step }) => step.waits).map(({ realMinutes }) => realMinutes ?? 0);
+  const waited = own
+    .filter(({ step }) => step.waits)
+    // What was done unwatched is taken to have been as planned.
+    .map(({ step, realMinutes, outcome }) => realMinutes ?? (outcome === 'done' ? step.minutes : 0));
   return Math.max(1, Math.round(sum(waited)));
 }
 
@@ -112,7 +115,8 @@ function handsMinutesOf({ steps, endedEarly }: WashDay): number | null {
   const own = steps.filter(
     ({ phase, waits, slot }) => OF_THE_WASH.has(phase) && !waits && (slot === null || slot === 'main'),
   );
-  if (endedEarly || own.some(({ outcome }) => outcome === 'skipped')) return null;
+  const isUnwatched = own.some(({ outcome, real: took }) => outcome === 'done' && took === null);
+  if (endedEarly || isUnwatched || own.some(({ outcome }) => outcome === 'skipped')) return null;
   const real = own.flatMap(({ real: took, outcome }) => (outcome === 'done' && took !== null ? [took] : []));
   return real.length === 0 ? null : sum(real);
 }

@@ -1,7 +1,9 @@
+import { testWashStep, testWashRun } from '../testing';
 import fc from 'fast-check';
 import {
   FELT,
   lateMinutes,
+  quietSince,
   learnedWashMinutes,
   runState,
   stepsDone,
@@ -14,28 +16,13 @@ import {
   type WashRun,
   type WashStep,
 } from '.';
-import { calendarDay, instantAt, millisecondsOf } from '../measures';
+import { instantAt, millisecondsOf } from '../measures';
 
 const START = '2026-03-02T18:00:00.000Z';
 /** So many minutes after the beginning. */
 const at = (minutes: number) => instantAt(millisecondsOf(START) + 60_000 * minutes);
 
-const step = (id: string, minutes: number, changes: Partial<WashStep> = {}): WashStep => ({
-  id,
-  phase: 'detangle',
-  title: id,
-  how: 'how',
-  why: 'why',
-  minutes,
-  waits: false,
-  slot: null,
-  recipeId: null,
-  sections: null,
-  caution: null,
-  onlyIfFirm: false,
-  late: null,
-  ...changes,
-});
+const step = testWashStep;
 
 const STEPS: readonly WashStep[] = [
   step('detangle', 10, { sections: 4 }),
@@ -54,18 +41,7 @@ const STEPS: readonly WashStep[] = [
   step('seal', 5, { phase: 'seal' }),
 ];
 
-const RUN: WashRun = {
-  id: 'run',
-  headId: 'h',
-  day: calendarDay('2026-03-02'),
-  startedAt: START,
-  treatments: [],
-  sections: 4,
-  washMinutes: 60,
-  oiledOvernight: false,
-  steps: [...STEPS],
-  events: [],
-};
+const RUN = testWashRun(STEPS);
 
 const live = (...events: readonly RunEvent[]): WashRun => events.reduce(withEvent, RUN);
 const done = (id: string, minutes: number): RunEvent => ({ what: 'done', step: id, at: at(minutes) });
@@ -207,6 +183,49 @@ describe('a wash day under way', () => {
     expect(wornIn(state)).toEqual([{ slot: 'main', recipeId: 'set', minutes: 18 }]);
   });
 
+  it('ended with the rest done, unwatched: all is done but what waited for the feel, and no minutes are made up', () => {
+    const run = live(done('detangle', 10), done('on', 22), { what: 'ended', at: at(22), restDone: true });
+    const state = runState(run, at(5000));
+    expect(state).toMatchObject({ ended: true, endedEarly: false, endedAt: at(22) });
+    expect(stepsDone(state).map(({ id, outcome, real: took }) => [id, outcome, took])).toEqual([
+      ['detangle', 'done', 10],
+      ['on', 'done', 12],
+      ['wait', 'done', null],
+      ['rinse', 'done', null],
+      ['feel', 'done', null],
+      ['moist-on', 'not-reached', null],
+      ['moist-wait', 'not-reached', null],
+      ['seal', 'done', null],
+    ]);
+    // Nobody watched the clock: as long as it was meant to.
+    expect(wornIn(state)).toEqual([{ slot: 'main', recipeId: 'set', minutes: 30 }]);
+  });
+
+  it.each([
+    ['hands at work, five hours', 0, 5 * 60, null],
+    ['hands at work, seven hours', 0, 7 * 60, at(0)],
+    ['a mask that is on, six hours past the last tap', 2, 6 * 60 + 22 + 20, null],
+    ['a mask that is on, six hours past its end', 2, 6 * 60 + 22 + 31, at(22)],
+  ])('is taken to be over when nothing happened for long: %s', (_, steps, minutes, since) => {
+    const run = live(...[done('detangle', 10), done('on', 22)].slice(0, steps));
+    expect(quietSince(run, at(minutes))).toBe(since);
+  });
+
+  it('one that is over is never asked after', () => {
+    expect(quietSince(live({ what: 'ended', at: at(3) }), at(9000))).toBeNull();
+  });
+
+  it('taken up again after two days: her hands rested, what works by itself went on', () => {
+    const twoDays = 2 * 24 * 60;
+    const rested: RunEvent[] = [
+      { what: 'paused', at: at(0) },
+      { what: 'resumed', at: at(twoDays) },
+    ];
+    const run = live(...rested, done('detangle', twoDays + 10));
+    expect(real(run, 'detangle', twoDays + 11)).toBe(10);
+    expect(quietSince(run, at(twoDays + 11))).toBeNull();
+  });
+
   it('a treatment whose putting on was skipped was not worn', () => {
     const run = live(done('detangle', 10), { what: 'skipped', step: 'on', at: at(11) }, done('wait', 12));
     expect(wornIn(runState(run, at(13)))).toEqual([]);
@@ -343,6 +362,9 @@ describe('how long a wash of this head takes', () => {
   it('is not known before a wash day was done to its end', () => {
     expect(learnedWashMinutes([], 60)).toBeNull();
     expect(learnedWashMinutes([day([10, 12, 30, 8, 1], { endedEarly: true })], 60)).toBeNull();
+    const unwatched = day([10, 12, 30, 8, 1]);
+    const steps = unwatched.steps.map((each) => (each.id === 'rinse' ? { ...each, real: null } : each));
+    expect(learnedWashMinutes([{ ...unwatched, steps }], 60)).toBeNull();
   });
 
   it('is drawn from the usual to hers, and waiting does not count', () => {

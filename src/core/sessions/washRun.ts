@@ -47,7 +47,8 @@ const runEventSchema = z.discriminatedUnion('what', [
     treatments,
     steps: z.array(washStepSchema).max(60),
   }),
-  z.strictObject({ what: z.literal('ended'), at }),
+  /** With `restDone` what was ahead was done too, and nobody watched the clock. */
+  z.strictObject({ what: z.literal('ended'), at, restDone: z.boolean().optional() }),
 ]);
 export type RunEvent = z.infer<typeof runEventSchema>;
 
@@ -124,6 +125,7 @@ class Replay {
   readonly order: string[] = [];
   felt: Felt | null = null;
   endedAt: number | null = null;
+  restDone = false;
   /** No event lies before the one that came before it: a clock that was set back takes no time away. */
   time: number;
 
@@ -176,6 +178,14 @@ class Replay {
   close(): void {
     const open = this.current && this.spans.get(this.current.id)?.at(-1);
     if (open) open.to = this.time;
+  }
+
+  /** The rest was done unwatched: the step that was open has no minutes, and what waited for the feel was not asked for. */
+  finishUnwatched(): void {
+    this.restDone = true;
+    if (this.current) this.spans.delete(this.current.id);
+    for (const step of this.steps)
+      if (!this.outcomes.has(step.id) && !step.onlyIfFirm) this.outcomes.set(step.id, 'done');
   }
 
   resume(): void {
@@ -270,9 +280,10 @@ const HANDLERS: { readonly [What in RunEvent['what']]: Handler<EventOf<What>> } 
   },
   ended: {
     means: always,
-    take: (replay) => {
+    take: (replay, { restDone }) => {
       replay.close();
       replay.resume();
+      if (restDone) replay.finishUnwatched();
       replay.endedAt = replay.time;
     },
   },
@@ -321,7 +332,7 @@ export function runState(run: WashRun, now: Instant): RunState {
     felt: replay.felt,
     paused: replay.paused,
     ended,
-    endedEarly: replay.endedAt !== null && current !== undefined,
+    endedEarly: replay.endedAt !== null && current !== undefined && !replay.restDone,
     endedAt: replay.endedAt !== null ? instantAt(replay.endedAt) : ended ? instantAt(replay.time) : null,
     minutesAhead: sum(
       steps.map(({ step, outcome, realMinutes }) =>
@@ -335,6 +346,24 @@ export function runState(run: WashRun, now: Instant): RunState {
 /** The run with one more event; the same run where the event says nothing now. */
 export function withEvent(run: WashRun, event: RunEvent): WashRun {
   return new Replay(run).means(event) ? { ...run, events: [...run.events, event] } : run;
+}
+
+/** After so long without a word she has most likely gone on without the phone (working assumption). */
+const QUIET_HOURS = 6;
+
+/**
+ * Since when nothing happened on a run that most likely is over; null while it may well be under way: what works
+ * by itself, overnight too, is waited for.
+ */
+export function quietSince(run: WashRun, now: Instant): Instant | null {
+  const { current, timers, ended } = runState(run, now);
+  if (ended || !current) return null;
+  const last = Math.max(
+    millisecondsOf(run.startedAt),
+    ...run.events.map(({ at: time }) => millisecondsOf(time)),
+  );
+  const waitsUntil = Math.max(last, ...timers.map(({ dueAt }) => millisecondsOf(dueAt)));
+  return millisecondsOf(now) - waitsUntil > QUIET_HOURS * 60 * MINUTE_MS ? instantAt(last) : null;
 }
 
 /** How many minutes past its end a timer is; negative while it runs. */

@@ -1,6 +1,7 @@
 import { demoRecords, VirtualHead } from '.';
 import { classify } from '../classification';
-import { headsIn, historyOf, planProblemFrom, storedRecordSchema } from '../exchange';
+import { headsIn, historyOf, storedRecordSchema } from '../exchange';
+import { planProblemFrom } from '../question';
 import { estimateHair } from '../estimation';
 import { calendarDay, dayRange } from '../measures';
 import { strandFigures } from '../readings';

@@ -27,7 +27,10 @@ export const DEMO_HEADS = {
     density: 'medium',
     allergies: [],
     proteinSensitive: false,
-    child: false,
+    ageBand: 'adult',
+    lengthsCm: { front: 38, crown: 46, sides: 44, nape: 49 },
+    chemistry: ['coloured'],
+    health: [],
   },
   pip: {
     headId: 'pip',
@@ -44,7 +47,10 @@ export const DEMO_HEADS = {
     density: 'medium',
     allergies: ['sesame'],
     proteinSensitive: true,
-    child: true,
+    ageBand: 'child',
+    lengthsCm: { front: null, crown: null, sides: null, nape: null },
+    chemistry: [],
+    health: [],
   },
 } as const satisfies Record<string, HeadFacts>;
 

@@ -1,7 +1,9 @@
 /** Small made-up things that tests of several folders start from; no product code uses them. */
+import type { Occasion } from '../agenda';
+import type { Batch } from '../batches';
 import { classifyLines, type School, type Verdict } from '../classification';
 import { EMPTY_HISTORY, headSchema, type Head, type HeadHistory } from '../hair';
-import type { CalendarDay, Result } from '../measures';
+import { calendarDay, type CalendarDay, type Result } from '../measures';
 import { NOTHING_MEASURED, type Measured, type Reading, type Strand, type Tally } from '../readings';
 import {
   CATALOGUE_LARDER,
@@ -15,7 +17,7 @@ import {
   type WeighedLine,
 } from '../recipes';
 import { parseRecipe } from '../parsing';
-import type { Session } from '../sessions';
+import type { Session, WashRun, WashStep } from '../sessions';
 
 export const STAMP = { recordedAt: '2026-01-01T10:00:00Z' } as const;
 
@@ -44,7 +46,10 @@ export function testHead(changes: Partial<Head> = {}): Head {
     nights: Array(7).fill(true),
     school: 'my-hair',
     proteinSensitive: false,
-    child: false,
+    ageBand: 'adult',
+    lengthsCm: { front: null, crown: null, sides: null, nape: null },
+    chemistry: [],
+    health: [],
     ...changes,
   });
 }
@@ -130,4 +135,82 @@ export function testStrand(restMm: number, stretchedMm: number, releasedMm: numb
 
 export function testTally(broken: number, shed: number, days: number): Tally {
   return { sections: [{ broken, shed }], days };
+}
+
+/** Three portions of 60 g in the fridge. */
+export function testBatch(recipeId: string, madeOn: CalendarDay, changes: Partial<Batch> = {}): Batch {
+  const batchId = changes.batchId ?? `b-${recipeId}`;
+  return {
+    ...STAMP,
+    kind: 'batch',
+    id: batchId,
+    batchId,
+    recipeId,
+    recipeVersion: 1,
+    madeOn,
+    weighed: [],
+    waterAddedGrams: 0,
+    portions: 3,
+    portionGrams: 60,
+    place: 'fridge',
+    note: '',
+    ...changes,
+  };
+}
+
+/** Something coming, for everybody where no head is named. */
+export function testOccasion(
+  what: Occasion['what'],
+  from: CalendarDay,
+  to: CalendarDay,
+  changes: Partial<Occasion> = {},
+): Occasion {
+  return {
+    ...STAMP,
+    kind: 'occasion',
+    id: `${what}-${from}`,
+    headId: null,
+    what,
+    from,
+    to,
+    minutes: what === 'hours' ? 0 : null,
+    note: '',
+    ...changes,
+  };
+}
+
+export function testWashStep(id: string, minutes: number, changes: Partial<WashStep> = {}): WashStep {
+  return {
+    id,
+    phase: 'detangle',
+    title: id,
+    how: 'how',
+    why: 'why',
+    minutes,
+    waits: false,
+    slot: null,
+    recipeId: null,
+    sections: null,
+    caution: null,
+    onlyIfFirm: false,
+    late: null,
+    ...changes,
+  };
+}
+
+/** A wash day of the head of {@link testHead} that has just begun. */
+export function testWashRun(steps: readonly WashStep[], changes: Partial<WashRun> = {}): WashRun {
+  return {
+    id: 'run',
+    headId: 'h',
+    day: calendarDay('2026-03-02'),
+    startedAt: '2026-03-02T18:00:00.000Z',
+    treatments: [],
+    sections: 4,
+    washMinutes: 60,
+    oiledOvernight: false,
+    steps: [...steps],
+    events: [],
+    ...changes,
+  };
 }

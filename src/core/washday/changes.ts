@@ -1,4 +1,5 @@
-import { doseOf, type PorosityGuess } from '../classification';
+import { minutesWithoutHeat } from '../agenda';
+import type { PorosityGuess } from '../classification';
 import { sum } from '../measures';
 import type { WashStep } from '../sessions';
 import { washScript } from './script';
@@ -10,18 +11,6 @@ export interface ChangedPlan {
   readonly said: string;
   /** Whether the day still fits what was asked. */
   readonly fits: boolean;
-}
-
-/** Nobody sits longer than this for want of a dryer. */
-const MOST_WAIT = 120;
-const STEP = 5;
-
-/** Minutes without heat that do what the minutes with heat would have done, in steps of five. */
-export function minutesWithoutHeat(minutes: number, porosity: PorosityGuess): number {
-  const wanted = doseOf(minutes, 'warm', porosity);
-  let longer = STEP * Math.ceil(minutes / STEP);
-  while (longer < MOST_WAIT && doseOf(longer, 'room', porosity) < wanted) longer += STEP;
-  return longer;
 }
 
 const cooled = (use: DayUse | null, porosity: PorosityGuess): DayUse | null =>

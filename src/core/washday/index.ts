@@ -4,7 +4,6 @@ export type { DayUse, WashPlan } from './washPlan';
 export {
   inMinutes,
   insteadOfMain,
-  minutesWithoutHeat,
   plannedMinutes,
   stepsAhead,
   withoutHeat,

@@ -20,7 +20,15 @@ export interface DayUse {
 export interface WashPlan {
   readonly head: Pick<
     Head,
-    'lengthCm' | 'curl' | 'density' | 'child' | 'allergies' | 'proteinSensitive' | 'porosityGuess'
+    | 'lengthCm'
+    | 'curl'
+    | 'density'
+    | 'ageBand'
+    | 'allergies'
+    | 'health'
+    | 'chemistry'
+    | 'proteinSensitive'
+    | 'porosityGuess'
   >;
   readonly choices: Pick<
     PlanChoices,

@@ -1,8 +1,8 @@
+import { minutesWithoutHeat, USUAL_CHOICES } from '../agenda';
 import fc from 'fast-check';
 import {
   inMinutes,
   insteadOfMain,
-  minutesWithoutHeat,
   plannedMinutes,
   stepsAhead,
   traitsOf,
@@ -12,7 +12,6 @@ import {
   type DayUse,
   type WashPlan,
 } from '.';
-import { USUAL_CHOICES } from '../agenda';
 import { doseOf, POROSITIES } from '../classification';
 import { runState, washStepSchema, withEvent, type WashRun } from '../sessions';
 import { calendarDay } from '../measures';
@@ -187,7 +186,7 @@ describe('the steps of a wash day', () => {
   });
 
   it('a child’s cap, heat on the wrist, and what this head reacts to are said where they matter', () => {
-    const child = day({ head: testHead({ child: true }), main: { ...BALM, withHeat: true } });
+    const child = day({ head: testHead({ ageBand: 'child' }), main: { ...BALM, withHeat: true } });
     expect(stepOf(child, 'cover')?.caution).toContain('wrist');
     expect(stepOf(child, 'cover')?.caution).toContain('child that sleeps');
     expect(stepOf(day(), 'cover')?.caution).toBeNull();
@@ -216,13 +215,13 @@ const anyDay = fc
     afterProtein: fc.constantFrom('if-firm' as const, 'always' as const),
     washMinutes: fc.integer({ min: 15, max: 240 }),
     sections: fc.constantFrom(2, 4, 6, 8),
-    child: fc.boolean(),
+    ageBand: fc.constantFrom('child' as const, 'adult' as const),
   })
-  .map(({ main, withHeat, maskOrder, conditioner, afterProtein, child, ...rest }) =>
+  .map(({ main, withHeat, maskOrder, conditioner, afterProtein, ageBand, ...rest }) =>
     day({
       ...rest,
       main: main && { ...main, withHeat },
-      head: testHead({ child }),
+      head: testHead({ ageBand }),
       choices: { ...USUAL_CHOICES, maskOrder, conditioner, afterProtein },
     }),
   );

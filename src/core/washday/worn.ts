@@ -1,3 +1,4 @@
+import { isChild } from '../safety';
 import { STRONG_FROM, type TreatmentKind } from '../classification';
 import type { WashStep } from '../sessions';
 import { cautionAt, hands, step } from './parts';
@@ -61,7 +62,7 @@ function cover({ plan, use, traits }: Wear): WashStep {
   const { withHeat } = use;
   const cautions = [
     ...(withHeat ? ['Test the heat on your wrist first; warm, never hot.'] : []),
-    ...(plan.head.child ? ['Never a cap on a child that sleeps.'] : []),
+    ...(isChild(plan.head) ? ['Never a cap on a child that sleeps.'] : []),
   ];
   return step({
     id: 'cover',

@@ -1,0 +1,12 @@
+import { z } from 'zod';
+import { backupSchema } from '../../src/core/exchange';
+import { recipeFileSchema } from '../../src/core/sharing';
+
+const text = (title: string, schema: z.ZodType) =>
+  `${JSON.stringify({ title, ...z.toJSONSchema(schema) }, null, 1)}\n`;
+
+/** The JSON Schemas of our files, by file name in docs/. Rules between two fields cannot be said in one; docs/formats.md lists them. */
+export const JSON_SCHEMAS: Readonly<Record<string, string>> = {
+  'backup.schema.json': text('Velvet Rhythm backup', backupSchema),
+  'recipes.schema.json': text('Velvet Rhythm recipes', recipeFileSchema),
+};

@@ -1,0 +1,76 @@
+import { z } from 'zod';
+import { doseOf, type PorosityGuess } from '../classification';
+import { recordBaseSchema } from '../measures';
+import type { RecipeVersion } from '../recipes';
+
+/** What a household may or may not have to work with. */
+export const KIT = ['heat', 'freezer', 'blender', 'strainer', 'scale'] as const;
+export type KitItem = (typeof KIT)[number];
+
+/** What is lacking of it; the newest record counts, and nothing is lacking before there is one. */
+export const kitSchema = recordBaseSchema.extend({
+  kind: z.literal('kit'),
+  lacks: z.array(z.enum(KIT)).max(KIT.length),
+});
+export type Kit = z.infer<typeof kitSchema>;
+
+/** @param records oldest first */
+export function lacksOf(records: readonly Kit[]): readonly KitItem[] {
+  return records.at(-1)?.lacks ?? [];
+}
+
+interface KitWords {
+  readonly label: string;
+  /** What to do without it. */
+  readonly without: string;
+}
+
+export const KIT_WORDS: Readonly<Record<KitItem, KitWords>> = {
+  heat: {
+    label: 'a dryer or a heat cap',
+    without: 'Treatments that want heat stay on longer instead, and the plan counts with it.',
+  },
+  freezer: {
+    label: 'a freezer',
+    without: 'Nothing is put by frozen; what is left over keeps as in the fridge.',
+  },
+  blender: {
+    label: 'a blender',
+    without:
+      'Grate it finely or mash it very ripe, then press it through a cloth: more bits stay than with a blender.',
+  },
+  strainer: {
+    label: 'a fine strainer',
+    without: 'A clean nylon stocking or a thin cotton cloth strains as finely.',
+  },
+  scale: {
+    label: 'a kitchen scale',
+    without: 'Level spoons, always the same ones; write down what you used.',
+  },
+};
+
+/** Nobody sits longer than this for want of a dryer. */
+const MOST_WAIT = 120;
+const STEP = 5;
+
+/** Minutes without heat that do what the minutes with heat would have done, in steps of five. */
+export function minutesWithoutHeat(minutes: number, porosity: PorosityGuess): number {
+  const wanted = doseOf(minutes, 'warm', porosity);
+  let longer = STEP * Math.ceil(minutes / STEP);
+  while (longer < MOST_WAIT && doseOf(longer, 'room', porosity) < wanted) longer += STEP;
+  return longer;
+}
+
+/**
+ * How long and how warm a recipe stays on where the house has what it has: without heat for longer, to the same dose.
+ * @param lacks what the household lacks
+ */
+export function contactAt(
+  { contactMinutes, warmth }: Pick<RecipeVersion, 'contactMinutes' | 'warmth'>,
+  { porosityGuess }: { readonly porosityGuess: PorosityGuess },
+  lacks: readonly KitItem[],
+): Pick<RecipeVersion, 'contactMinutes' | 'warmth'> {
+  return warmth === 'warm' && lacks.includes('heat')
+    ? { contactMinutes: minutesWithoutHeat(contactMinutes, porosityGuess), warmth: 'room' }
+    : { contactMinutes, warmth };
+}

@@ -1,0 +1,1 @@
+export { planProblemFrom, type HeadToPlan } from './planQuestion';

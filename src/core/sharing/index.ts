@@ -1,0 +1,2 @@
+export { recordsOfHead } from './headExport';
+export { readRecipes, recipeFileSchema, recipesTaken, writeRecipes, type RecipesTaken } from './recipeFile';

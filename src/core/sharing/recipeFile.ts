@@ -1,0 +1,196 @@
+import { z } from 'zod';
+import { ownIngredientSchema, type OwnIngredient } from '../ingredients';
+import { instantSchema, type Result } from '../measures';
+import {
+  RECIPE_LIMITS,
+  recipeVersionSchema,
+  type Larder,
+  type RecipeVersion,
+  type SavedLine,
+} from '../recipes';
+import {
+  DATA_VERSION,
+  ofKind,
+  readRecordFile,
+  sortedKeys,
+  writeRecordFile,
+  type FileFormat,
+  type StoredRecord,
+} from '../exchange';
+
+const RECIPE_FORMAT = 'velvet-rhythm-recipes' satisfies FileFormat;
+/** Records of a file: more than anybody passes on at once. */
+const MOST_RECORDS = 2000;
+
+/** Recipes to pass to a friend, with what they are made of: their own ingredients and the recipes within them. */
+export const recipeFileSchema = z.strictObject({
+  format: z.literal(RECIPE_FORMAT),
+  version: z.literal(DATA_VERSION),
+  exportedAt: instantSchema,
+  records: z
+    .array(z.discriminatedUnion('kind', [recipeVersionSchema, ownIngredientSchema]))
+    .max(MOST_RECORDS),
+});
+export type RecipeFile = z.infer<typeof recipeFileSchema>;
+
+const keyOf = ({ recipeId, version }: Pick<RecipeVersion, 'recipeId' | 'version'>) =>
+  `${recipeId}/${version}`;
+
+/** The newest versions of these recipes as a file, each with all that it needs to be read elsewhere. */
+export function writeRecipes(
+  larder: Larder,
+  recipeIds: readonly string[],
+  own: readonly OwnIngredient[],
+  exportedAt: string,
+): string {
+  const versions = new Map<string, RecipeVersion>();
+  const open = recipeIds.flatMap((recipeId) => larder.lastVersion(recipeId) ?? []);
+  for (let version = open.pop(); version; version = open.pop()) {
+    if (versions.has(keyOf(version))) continue;
+    versions.set(keyOf(version), version);
+    for (const { made } of version.lines) {
+      const inner = made && larder.recipe(made.recipeId, made.version);
+      if (inner) open.push(inner);
+    }
+  }
+  const used = new Set(
+    [...versions.values()].flatMap(({ lines }) => lines.map(({ ingredientId }) => ingredientId)),
+  );
+  const ingredients = new Map(
+    own.filter(({ ingredient }) => used.has(ingredient.id)).map((each) => [each.ingredient.id, each]),
+  );
+  // Whose correction it once was is no matter of the friend's.
+  const records = [...ingredients.values(), ...versions.values()].map(({ corrects: _, ...record }) => record);
+  return writeRecordFile(RECIPE_FORMAT, { exportedAt, records });
+}
+
+/** Reads a file of recipes. Nothing of a file with a problem is taken. */
+export function readRecipes(text: string): Result<RecipeFile> {
+  return readRecordFile(text, RECIPE_FORMAT, recipeFileSchema);
+}
+
+/** What taking recipes in would add. */
+export interface RecipesTaken {
+  readonly records: readonly (RecipeVersion | OwnIngredient)[];
+  /** Names of the recipes that come, as they will be called here. */
+  readonly names: readonly string[];
+  /** Names of those that are here already, whatever they are called there. */
+  readonly same: readonly string[];
+}
+
+/**
+ * Recipes of another person as recipes of one's own: new records of today, beside what is here and never in its place.
+ * The same recipe is taken once; one of the same identity that says something else comes under a new one.
+ */
+export function recipesTaken(
+  file: RecipeFile,
+  here: { readonly larder: Larder; readonly records: readonly StoredRecord[] },
+  stamp: () => { readonly id: string; readonly recordedAt: string },
+): RecipesTaken {
+  const taking = new Taking(file, here, stamp);
+  return taking.all();
+}
+
+class Taking {
+  private readonly records: (RecipeVersion | OwnIngredient)[] = [];
+  private readonly names: string[] = [];
+  private readonly same: string[] = [];
+  private readonly ingredientIds = new Map<string, string>();
+  /** By recipe and version as they are in the file. */
+  private readonly taken = new Map<string, Pick<RecipeVersion, 'recipeId' | 'version'>>();
+  private readonly recipeIds = new Map<string, string>();
+  /** All versions of a recipe are called the same. */
+  private readonly namesOf = new Map<string, string>();
+  private readonly knownRecipes: readonly RecipeVersion[];
+  private readonly knownIds: ReadonlySet<string>;
+  private readonly usedNames: Set<string>;
+  private readonly versions: ReadonlyMap<string, RecipeVersion>;
+
+  constructor(
+    private readonly file: RecipeFile,
+    private readonly here: Parameters<typeof recipesTaken>[1],
+    private readonly stamp: Parameters<typeof recipesTaken>[2],
+  ) {
+    this.knownRecipes = ofKind(here.records, 'recipe');
+    this.knownIds = new Set(this.knownRecipes.map(({ recipeId }) => recipeId));
+    this.usedNames = new Set(here.larder.recipes.map(({ name }) => name.toLowerCase()));
+    this.versions = new Map(
+      file.records.flatMap((each) => (each.kind === 'recipe' ? [[keyOf(each), each]] : [])),
+    );
+  }
+
+  all(): RecipesTaken {
+    for (const record of this.file.records) if (record.kind === 'ingredient') this.takeIngredient(record);
+    for (const version of this.versions.values()) this.take(version, new Set());
+    return { records: this.records, names: [...new Set(this.names)], same: [...new Set(this.same)] };
+  }
+
+  private takeIngredient({ corrects: _, ...record }: OwnIngredient): void {
+    const { ingredient } = record;
+    const known = this.here.larder.ingredient(ingredient.id);
+    if (known && textOf(known) === textOf(ingredient)) {
+      this.ingredientIds.set(ingredient.id, ingredient.id);
+      return;
+    }
+    const stamp = this.stamp();
+    const id = known ? stamp.id : ingredient.id;
+    this.ingredientIds.set(ingredient.id, id);
+    this.records.push({ ...record, ...stamp, ingredient: { ...ingredient, id } });
+  }
+
+  /** @param within the recipes that are being taken: one that is made of itself ends here */
+  private take(
+    version: RecipeVersion,
+    within: ReadonlySet<string>,
+  ): Pick<RecipeVersion, 'recipeId' | 'version'> {
+    const key = keyOf(version);
+    const done = this.taken.get(key);
+    if (done || within.has(key)) return done ?? version;
+    const lines = version.lines.map((line) => this.lineHere(line, new Set([...within, key])));
+    const contents = contentsOf({ ...version, lines });
+    const twin = this.knownRecipes.findLast((known) => contentsOf(known) === contents);
+    if (twin) {
+      this.same.push(twin.name);
+      this.taken.set(key, twin);
+      return twin;
+    }
+    const stamp = this.stamp();
+    const recipeId =
+      this.recipeIds.get(version.recipeId) ??
+      (this.knownIds.has(version.recipeId) ? stamp.id : version.recipeId);
+    this.recipeIds.set(version.recipeId, recipeId);
+    const name = this.namesOf.get(recipeId) ?? this.freeName(version.name);
+    this.namesOf.set(recipeId, name);
+    const { corrects: _, ...rest } = version;
+    const taken: RecipeVersion = { ...rest, ...stamp, recipeId, name, lines };
+    this.records.push(taken);
+    this.names.push(name);
+    this.taken.set(key, taken);
+    return taken;
+  }
+
+  private lineHere({ made, ingredientId, ...line }: SavedLine, within: ReadonlySet<string>): SavedLine {
+    const inner = made && this.versions.get(keyOf(made));
+    const here = inner && this.take(inner, within);
+    return {
+      ...line,
+      ingredientId: ingredientId === null ? null : (this.ingredientIds.get(ingredientId) ?? ingredientId),
+      ...(made ? { made: here ? { recipeId: here.recipeId, version: here.version } : made } : {}),
+    };
+  }
+
+  private freeName(name: string): string {
+    let free = name;
+    for (let count = 2; this.usedNames.has(free.toLowerCase()); count++)
+      free = `${name.slice(0, RECIPE_LIMITS.nameCharacters - 5)} (${count})`;
+    this.usedNames.add(free.toLowerCase());
+    return free;
+  }
+}
+
+const textOf = (value: unknown) => JSON.stringify(sortedKeys(value));
+
+/** What makes two recipes the same, whoever wrote them down and when. */
+function contentsOf({ text, lines, use, contactMinutes, warmth }: RecipeVersion): string {
+  return textOf({ text, lines, use, contactMinutes, warmth });
+}

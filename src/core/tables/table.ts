@@ -1,0 +1,121 @@
+import Papa from 'papaparse';
+import { failed, ok, type Problem, type Result } from '../measures';
+
+export const TABLE_LIMITS = {
+  /** Characters of a file. */
+  characters: 10_000_000,
+  /** Rows; thirty years of daily readings. */
+  rows: 12_000,
+  columns: 60,
+  /** Characters of one cell. */
+  cell: 2000,
+  /** Problems named for one file; the rest are counted. */
+  problemsListed: 8,
+} as const;
+
+/** What a spreadsheet would run instead of show. A plain negative number is none. */
+const FORMULA = /^'*(?:[=+@\t\r]|-(?!\d+(?:[.,]\d+)?$))/;
+const ESCAPED = /^'+(?:[=+@\t\r]|-(?!\d+(?:[.,]\d+)?$))/;
+
+/** A table as text, with a cell that a spreadsheet would take for a formula marked as text by an apostrophe. */
+export function writeTable(columns: readonly string[], rows: readonly (readonly string[])[]): string {
+  return `${Papa.unparse([columns, ...rows] as string[][], { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`;
+}
+
+export interface TableRow {
+  /** As a spreadsheet counts, the headings being row 1. */
+  readonly row: number;
+  /** The text of a column; empty where the file does not have it. */
+  readonly cell: (column: string) => string;
+}
+
+export interface TableText {
+  readonly rows: readonly TableRow[];
+  /** Headings that mean nothing here; what stands under them is left where it is. */
+  readonly unknown: readonly string[];
+}
+
+/**
+ * Reads a table as spreadsheets write it, whatever they part the cells by.
+ * @param known columns that mean something
+ * @param needed columns that must be there
+ */
+export function readTable(
+  text: string,
+  known: readonly string[],
+  needed: readonly string[],
+): Result<TableText> {
+  if (text.length > TABLE_LIMITS.characters)
+    return failed(
+      'too-large',
+      `The file is larger than ${TABLE_LIMITS.characters / 1e6} million characters.`,
+    );
+  const plain = text.replace(/^\uFEFF/, '');
+  const { data } = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: delimiterOf(plain) });
+  const [headings = [], ...lines] = data;
+  const columns = headings.slice(0, TABLE_LIMITS.columns).map((heading) => heading.trim().toLowerCase());
+  const missing = needed.filter((column) => !columns.includes(column));
+  if (missing.length > 0)
+    return failed(
+      'no-column',
+      `The first row must name the columns; ${missing.map((column) => `“${column}”`).join(' and ')} ${missing.length === 1 ? 'is' : 'are'} missing.`,
+    );
+  if (lines.length > TABLE_LIMITS.rows)
+    return failed('too-large', `The file has more than ${TABLE_LIMITS.rows} rows.`);
+  const at = new Map(columns.map((column, index) => [column, index]));
+  const rows = lines.flatMap((cells, index): TableRow[] =>
+    cells.every((cell) => cell.trim() === '')
+      ? []
+      : [{ row: index + 2, cell: (column) => plainCell(cells[at.get(column) ?? -1] ?? '') }],
+  );
+  return ok({ rows, unknown: columns.filter((column) => column !== '' && !known.includes(column)) });
+}
+
+const DELIMITERS = [',', ';', '\t', '|'] as const;
+
+/** What parts the headings: they hold no such sign themselves, while cells of several things do. */
+function delimiterOf(text: string): string {
+  const [headings = ''] = text.split(/\r?\n/, 1);
+  const count = (delimiter: string) => headings.split(delimiter).length;
+  return DELIMITERS.reduce((best, delimiter) => (count(delimiter) > count(best) ? delimiter : best));
+}
+
+function plainCell(cell: string): string {
+  const text = cell.slice(0, TABLE_LIMITS.cell).trim();
+  return ESCAPED.test(text) ? text.slice(1) : text;
+}
+
+/** What is wrong in a cell: the row, the column and what to write instead. */
+export function cellProblem(row: number, column: string, message: string): Problem {
+  return {
+    code: 'cell',
+    message: `Row ${row}${column === '' ? '' : `, ${column}`}: ${message}`,
+    path: `${row}.${column}`,
+  };
+}
+
+/** A number as it is written with a point or a comma; NaN where it is none, null where nothing is written. */
+export function numberIn(text: string): number | null {
+  if (text === '') return null;
+  return /^-?\d+(?:[.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : Number.NaN;
+}
+
+/** The parts of a cell that holds several things. */
+export function partsIn(text: string): string[] {
+  return text
+    .split(';')
+    .map((part) => part.trim())
+    .filter(Boolean);
+}
+
+/** The first problems, and how many more there are. */
+export function firstProblems(problems: readonly [Problem, ...Problem[]]): readonly [Problem, ...Problem[]] {
+  const more = problems.length - TABLE_LIMITS.problemsListed;
+  if (more <= 0) return problems;
+  const [first, ...others] = problems;
+  return [
+    first,
+    ...others.slice(0, TABLE_LIMITS.problemsListed - 1),
+    { code: 'more', message: `… and ${more} more problems.`, path: '' },
+  ];
+}
