@@ -11,14 +11,12 @@ export {
 } from './makingSlice';
 export { planAgreed, planNoteSeen, selectAgreed } from './agreedSlice';
 export {
-  cupChosen,
   headChosen,
-  aloudChosen,
-  rulerCalibrated,
+  prefsChanged,
   selectPrefs,
-  soundChosen,
-  themeChosen,
-  viewChosen,
+  TEXT_SIZES,
+  WEEK_START_DAYS,
+  WEEK_STARTS,
   type Prefs,
 } from './prefsSlice';
 export {
@@ -37,6 +35,7 @@ export {
   selectAllRecords,
   selectDamaged,
   selectHeads,
+  selectHealed,
   selectHistory,
   selectLarder,
   selectLiveRecords,
@@ -47,6 +46,7 @@ export {
   selectStatus,
   selectUnsaved,
 } from './recordsSlice';
+export { copiesListed, copyKept, copyLookedAt, everythingDeleted, everythingReplaced } from './safekeeping';
 export { selectUndo, undoClosed, undoOffered } from './undoSlice';
 export { selectWashRuns, washClosed, washHappened, washStarted } from './washSlice';
 export { makeStore, useAppDispatch, useAppSelector, type AppStore, type RootState } from './store';

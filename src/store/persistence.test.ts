@@ -26,43 +26,14 @@ import {
   tapped,
   waterAdded,
 } from '.';
-import { browserStorage, type RecordStorage } from './recordStorage';
+import type { OtherTab } from './recordStorage';
+import { memoryStorage, opened, over, settle, type Memory } from './testing/memoryStorage';
 
 const demo = demoRecords(calendarDay('2026-05-13'));
 
-/** A storage in memory with the interface of the real one, and switches to break it. */
-function memoryStorage(entries = new Map<string, string>()) {
-  const storage = {
-    failWith: null as string | null,
-    entries,
-    getAllKeys: async () => [...entries.keys()],
-    removeMany: async (keys: string[]) => keys.forEach((key) => entries.delete(key)),
-    getItem: async (key: string) => entries.get(key) ?? null,
-    getMany: async (keys: string[]) => Object.fromEntries(keys.map((key) => [key, entries.get(key) ?? null])),
-    setItem: async (key: string, value: string) => storage.setMany({ [key]: value }),
-    setMany: async (values: Record<string, string>) => {
-      if (storage.failWith) throw new Error(storage.failWith);
-      for (const [key, value] of Object.entries(values)) entries.set(key, value);
-    },
-  };
-  return storage;
-}
-
-type Memory = ReturnType<typeof memoryStorage>;
-const over = (memory: Memory): RecordStorage =>
-  browserStorage(memory as unknown as Parameters<typeof browserStorage>[0]);
-
 const ended: (() => void)[] = [];
 afterEach(() => ended.splice(0).forEach((end) => end()));
-
-async function open(memory: Memory) {
-  const storage = over(memory);
-  const store = makeStore(storage);
-  ended.push(await startPersistence(store, storage));
-  return store;
-}
-
-const settle = () => new Promise((resolve) => setTimeout(resolve, 0));
+const open = (memory: Memory) => opened(memory, ended);
 
 describe('records', () => {
   it('are there again after the page is opened anew', async () => {
@@ -127,7 +98,7 @@ describe('records', () => {
   it('written by another tab come in without being written again', async () => {
     const memory = memoryStorage();
     const storage = over(memory);
-    let tell: (records: readonly StoredRecord[]) => void = () => undefined;
+    let tell: (news: OtherTab) => void = () => undefined;
     const store = makeStore(storage);
     ended.push(
       await startPersistence(store, {
@@ -138,7 +109,7 @@ describe('records', () => {
         },
       }),
     );
-    tell(demo.slice(0, 4));
+    tell({ what: 'records', records: demo.slice(0, 4) });
     await settle();
     expect(selectAllRecords(store.getState())).toHaveLength(4);
     expect([selectUnsaved(store.getState()), memory.entries.size]).toEqual([[], 0]);

@@ -11,22 +11,11 @@ import {
   waterAdded,
   type MakingRun,
 } from './makingSlice';
-import {
-  cupChosen,
-  headChosen,
-  prefsLoaded,
-  aloudChosen,
-  rulerCalibrated,
-  readPrefs,
-  selectPrefs,
-  soundChosen,
-  themeChosen,
-  viewChosen,
-  type Prefs,
-} from './prefsSlice';
+import { headChosen, prefsChanged, prefsLoaded, readPrefs, selectPrefs, type Prefs } from './prefsSlice';
 import {
   recordsAdded,
   recordsLoaded,
+  recordsReplaced,
   recordsSaved,
   recordsSeen,
   saveFailed,
@@ -37,8 +26,8 @@ import {
 import { agreedLoaded, planAgreed, planNoteSeen, readAgreed, selectAgreed } from './agreedSlice';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import { liveRecords } from '@/core/measures';
-import type { RecordStorage } from './recordStorage';
-import { readWash, selectWashRuns, washClosed, washHappened, washLoaded, washStarted } from './washSlice';
+import type { KeptKey, LoadedRecords, RecordStorage } from './recordStorage';
+import { readWash, selectAllWashRuns, washClosed, washHappened, washLoaded, washStarted } from './washSlice';
 import {
   dryingStarted,
   readUnderway,
@@ -64,7 +53,8 @@ const FULL =
 const BLOCKED =
   'The browser does not let this page save. What you enter stays only while the page is open: export it before you leave.';
 
-function saveMessage(error: unknown): string {
+/** Why something could not be stored, and what to do. */
+export function saveMessage(error: unknown): string {
   const text = String((error as Error | undefined)?.message ?? error);
   return /quota|full|disk/i.test(text)
     ? FULL
@@ -97,15 +87,7 @@ export function persistenceMiddleware(storage: RecordStorage) {
   });
 
   listener.startListening({
-    matcher: isAnyOf(
-      themeChosen,
-      headChosen,
-      cupChosen,
-      viewChosen,
-      rulerCalibrated,
-      soundChosen,
-      aloudChosen,
-    ),
+    matcher: isAnyOf(headChosen, prefsChanged),
     effect: (_, api) =>
       kept(api, () => storage.saveKept('prefs', JSON.stringify(selectPrefs(api.getState())))),
   });
@@ -131,7 +113,7 @@ export function persistenceMiddleware(storage: RecordStorage) {
   listener.startListening({
     matcher: isAnyOf(washStarted, washHappened, washClosed),
     effect: (_, api) =>
-      kept(api, () => storage.saveKept('wash', JSON.stringify(selectWashRuns(api.getState())))),
+      kept(api, () => storage.saveKept('wash', JSON.stringify(selectAllWashRuns(api.getState())))),
   });
 
   return listener.middleware;
@@ -159,26 +141,67 @@ function picturesTakenBack(records: readonly StoredRecord[]): ReadonlySet<string
 /** Brings what is stored into the store and keeps it in step with other tabs. @returns a function that ends it */
 export async function startPersistence(store: Dispatching, storage: RecordStorage): Promise<() => void> {
   try {
-    const [loaded, prefs, making, underway, agreed, wash] = await Promise.all([
-      storage.loadRecords(),
-      storage.loadKept('prefs'),
-      storage.loadKept('making'),
-      storage.loadKept('underway'),
-      storage.loadKept('agreed'),
-      storage.loadKept('wash'),
-    ]);
-    store.dispatch(prefsLoaded(readPrefs(prefs)));
-    store.dispatch(makingLoaded(readMaking(making)));
-    store.dispatch(underwayLoaded(readUnderway(underway)));
-    store.dispatch(agreedLoaded(readAgreed(agreed)));
-    store.dispatch(washLoaded(readWash(wash)));
+    const loaded = await healedFromCopies(await storage.loadRecords(), storage);
+    store.dispatch(prefsLoaded(readPrefs(await storage.loadKept('prefs'))));
+    await Promise.all(SHARED.map((key) => keptLoaded(store, storage, key)));
+    store.dispatch(agreedLoaded(readAgreed(await storage.loadKept('agreed'))));
     const erased = picturesTakenBack(loaded.records);
     const records = loaded.records.filter(({ id }) => !erased.has(id));
-    store.dispatch(recordsLoaded({ records, damaged: loaded.damaged }));
+    store.dispatch(recordsLoaded({ ...loaded, records }));
     // Her pictures are hers: one that was taken back does not lie about. If it fails, the next start tries again.
     if (erased.size > 0) await storage.erase([...erased]).catch(() => undefined);
   } catch {
     store.dispatch(storageBlocked(BLOCKED));
   }
-  return storage.onOtherTab((records) => store.dispatch(recordsSeen(records)));
+  return storage.onOtherTab((news) => {
+    if (news.what === 'records') store.dispatch(recordsSeen(news.records));
+    else if (news.what === 'anew') void loadedAnew(store, storage);
+    else if (isShared(news.key)) void keptLoaded(store, storage, news.key);
+  });
+}
+
+/** What is under way in one tab is under way in the other; what each shows is its own. */
+const SHARED = ['making', 'underway', 'wash'] as const;
+const isShared = (key: KeptKey): key is (typeof SHARED)[number] => SHARED.some((shared) => shared === key);
+
+async function keptLoaded(
+  store: Dispatching,
+  storage: RecordStorage,
+  key: (typeof SHARED)[number],
+): Promise<void> {
+  const text = await storage.loadKept(key);
+  if (key === 'making') store.dispatch(makingLoaded(readMaking(text)));
+  else if (key === 'underway') store.dispatch(underwayLoaded(readUnderway(text)));
+  else store.dispatch(washLoaded(readWash(text)));
+}
+
+/** Another tab has put other records in the place of these. */
+async function loadedAnew(store: Dispatching, storage: RecordStorage): Promise<void> {
+  try {
+    const { records } = await storage.loadRecords();
+    store.dispatch(recordsReplaced(records));
+    await Promise.all(SHARED.map((key) => keptLoaded(store, storage, key)));
+  } catch (error) {
+    store.dispatch(saveFailed(saveMessage(error)));
+  }
+}
+
+/** Entries that cannot be read are looked for in the copies, the newest first; a record never changes, so any copy will do. */
+async function healedFromCopies(
+  { records, damaged }: LoadedRecords,
+  storage: RecordStorage,
+): Promise<{ readonly records: readonly StoredRecord[]; readonly damaged: number; readonly healed: number }> {
+  if (damaged.length === 0) return { records, damaged: 0, healed: 0 };
+  const wanted = new Set(damaged);
+  const found: StoredRecord[] = [];
+  try {
+    for (const { id } of [...(await storage.copies())].reverse()) {
+      if (wanted.size === 0) break;
+      for (const record of await storage.copied(id)) if (wanted.delete(record.id)) found.push(record);
+    }
+    if (found.length > 0) await storage.heal(found);
+  } catch {
+    // Without its copies the store is as it was: what cannot be read stays where it is, and is said.
+  }
+  return { records: [...records, ...found], damaged: wanted.size, healed: found.length };
 }

@@ -1,4 +1,4 @@
-import { readPrefs, prefsSlice, themeChosen, headChosen } from './prefsSlice';
+import { readPrefs, prefsSlice, prefsChanged, headChosen } from './prefsSlice';
 import { selectUndo, undoClosed, undoOffered, undoSlice } from './undoSlice';
 
 const DEFAULTS = {
@@ -9,6 +9,11 @@ const DEFAULTS = {
   pixelsPerMm: null,
   sound: true,
   aloud: false,
+  textSize: '100',
+  motion: 'system',
+  weekStart: 'monday',
+  keys: true,
+  exportedAt: null,
 };
 
 describe('prefs', () => {
@@ -21,11 +26,14 @@ describe('prefs', () => {
 
   it('keep what is valid', () => {
     expect(readPrefs('{"theme":"dark"}')).toEqual({ ...DEFAULTS, theme: 'dark' });
+    // A choice that is not known any more takes no other with it.
+    const some = readPrefs('{"theme":"neon","cup":"metric","weekStart":"sunday","old":1}');
+    expect(some).toEqual({ ...DEFAULTS, cup: 'metric', weekStart: 'sunday' });
   });
 
   it('change one at a time', () => {
     const { reducer } = prefsSlice;
-    const dark = reducer(undefined, themeChosen('dark'));
+    const dark = reducer(undefined, prefsChanged({ theme: 'dark' }));
     expect(reducer(dark, headChosen('pip'))).toEqual({ ...DEFAULTS, theme: 'dark', headId: 'pip' });
   });
 });

@@ -1,6 +1,11 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { VIEWS } from '@/core/measures';
+import { instantSchema, VIEWS } from '@/core/measures';
+
+export const TEXT_SIZES = ['100', '115', '130', '150'] as const;
+export const WEEK_STARTS = ['monday', 'saturday', 'sunday'] as const;
+/** As weekdays are counted, Sunday being 0. */
+export const WEEK_START_DAYS = { monday: 1, saturday: 6, sunday: 0 } as const;
 
 /** How this browser shows things; not part of a backup. */
 export const prefsSchema = z.object({
@@ -17,6 +22,15 @@ export const prefsSchema = z.object({
   sound: z.boolean(),
   /** Its steps are read aloud. */
   aloud: z.boolean(),
+  /** Size of everything on the page, percent. */
+  textSize: z.enum(TEXT_SIZES),
+  /** "less": nothing moves, whatever the device says. */
+  motion: z.enum(['system', 'less']),
+  weekStart: z.enum(WEEK_STARTS),
+  /** Single keys lead to places. */
+  keys: z.boolean(),
+  /** When everything was last taken out to a file; null if never. */
+  exportedAt: instantSchema.nullable(),
 });
 export type Prefs = z.infer<typeof prefsSchema>;
 
@@ -28,6 +42,11 @@ const initialState: Prefs = {
   pixelsPerMm: null,
   sound: true,
   aloud: false,
+  textSize: '100',
+  motion: 'system',
+  weekStart: 'monday',
+  keys: true,
+  exportedAt: null,
 };
 
 export const prefsSlice = createSlice({
@@ -35,47 +54,27 @@ export const prefsSlice = createSlice({
   initialState,
   reducers: {
     prefsLoaded: (_, action: PayloadAction<Prefs>) => action.payload,
-    themeChosen(state, action: PayloadAction<Prefs['theme']>) {
-      state.theme = action.payload;
-    },
-    cupChosen(state, action: PayloadAction<Prefs['cup']>) {
-      state.cup = action.payload;
-    },
-    viewChosen(state, action: PayloadAction<Prefs['view']>) {
-      state.view = action.payload;
-    },
-    rulerCalibrated(state, action: PayloadAction<number>) {
-      state.pixelsPerMm = action.payload;
-    },
-    soundChosen(state, action: PayloadAction<boolean>) {
-      state.sound = action.payload;
-    },
-    aloudChosen(state, action: PayloadAction<boolean>) {
-      state.aloud = action.payload;
-    },
+    /** What the settings change. */
+    prefsChanged: (state, action: PayloadAction<Partial<Prefs>>) => ({ ...state, ...action.payload }),
     headChosen(state, action: PayloadAction<string>) {
       state.headId = action.payload;
     },
   },
 });
 
-export const {
-  prefsLoaded,
-  themeChosen,
-  cupChosen,
-  viewChosen,
-  headChosen,
-  rulerCalibrated,
-  soundChosen,
-  aloudChosen,
-} = prefsSlice.actions;
+export const { prefsLoaded, headChosen, prefsChanged } = prefsSlice.actions;
 export const selectPrefs = (root: { readonly prefs: Prefs }) => root.prefs;
 
 /** Stored text to prefs; what is missing or not valid falls back to the defaults. */
 export function readPrefs(text: string | null): Prefs {
   try {
-    const parsed = prefsSchema.partial().safeParse(JSON.parse(text ?? '{}'));
-    return { ...initialState, ...(parsed.success ? parsed.data : {}) };
+    const stored: unknown = JSON.parse(text ?? '{}');
+    if (typeof stored !== 'object' || stored === null) return initialState;
+    // One by one: a choice that is not known any more takes no other with it.
+    const valid = Object.entries(stored).filter(
+      ([key, value]) => prefsSchema.partial().safeParse({ [key]: value }).success,
+    );
+    return { ...initialState, ...prefsSchema.partial().parse(Object.fromEntries(valid)) };
   } catch {
     return initialState;
   }

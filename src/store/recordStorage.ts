@@ -1,8 +1,15 @@
+import { z } from 'zod';
 import { createAsyncStorage, type AsyncStorage } from '@react-native-async-storage/async-storage';
-import { packRecord, unpackRecord, type StoredRecord } from '@/core/exchange';
+import { copyListSchema, packRecord, unpackRecord, type Copy, type StoredRecord } from '@/core/exchange';
 
 const DATABASE = 'velvet-rhythm';
 const RECORD_PREFIX = 'record/';
+/** Texts of entries that could not be read, put aside when a copy takes their place. */
+const DAMAGED_PREFIX = 'damaged/';
+const COPY_PREFIX = 'copy/';
+const COPY_LIST = 'copies';
+/** Keys that a replacement has still to take out; there only while one is under way. */
+const LEAVING = 'leaving';
 /** Small things beside the records, one entry each, overwritten as they change. */
 export type KeptKey = 'prefs' | 'making' | 'underway' | 'agreed' | 'wash';
 /** Entries that are read and checked before the page may breathe again: some milliseconds' work. */
@@ -10,9 +17,16 @@ const CHUNK = 400;
 
 export interface LoadedRecords {
   readonly records: readonly StoredRecord[];
-  /** Entries that could not be read; they stay where they are. */
-  readonly damaged: number;
+  /** Ids of entries that could not be read; they stay where they are. */
+  readonly damaged: readonly string[];
 }
+
+/** What another tab has done. */
+export type OtherTab =
+  | { readonly what: 'records'; readonly records: readonly StoredRecord[] }
+  | { readonly what: 'kept'; readonly key: KeptKey }
+  /** All records were replaced, or deleted: what is in memory here is of no use any more. */
+  | { readonly what: 'anew' };
 
 /**
  * The browser's storage: one entry a record. Records are append-only, so an entry is written once and never
@@ -25,49 +39,148 @@ export interface RecordStorage {
   erase(ids: readonly string[]): Promise<void>;
   loadKept(key: KeptKey): Promise<string | null>;
   saveKept(key: KeptKey, text: string): Promise<void>;
-  /** Calls back with records that another tab has written. @returns a function that ends it */
-  onOtherTab(listener: (records: readonly StoredRecord[]) => void): () => void;
+  /** Calls back with what another tab has done. @returns a function that ends it */
+  onOtherTab(listener: (news: OtherTab) => void): () => void;
+  /** These records and no others. What was there stays whole until all of them are written. */
+  replaceRecords(records: readonly StoredRecord[]): Promise<void>;
+  /** Writes records over entries that could not be read; the unreadable texts are put aside. */
+  heal(records: readonly StoredRecord[]): Promise<void>;
+  /** Copies that are kept beside the records, oldest first. */
+  copies(): Promise<readonly Copy[]>;
+  /** Keeps a copy, and lets those go that are named. */
+  keepCopy(
+    copy: Omit<Copy, 'characters'>,
+    records: readonly StoredRecord[],
+    drop: readonly string[],
+  ): Promise<void>;
+  /** The records of a copy; what cannot be read of it is left out. */
+  copied(id: string): Promise<readonly StoredRecord[]>;
+  /** Everything that this application has stored here is gone. */
+  deleteAll(): Promise<void>;
 }
+
+/** What tabs tell one another. */
+const messageSchema = z.union([
+  z.strictObject({ what: z.literal('records'), keys: z.array(z.string()) }),
+  z.strictObject({ what: z.literal('kept'), key: z.enum(['prefs', 'making', 'underway', 'agreed', 'wash']) }),
+  z.strictObject({ what: z.literal('anew') }),
+]);
+type Message = z.infer<typeof messageSchema>;
+
+/** So that a page with years of records can breathe between two chunks. */
+const breath = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
 
 export function browserStorage(storage: AsyncStorage = createAsyncStorage(DATABASE)): RecordStorage {
   const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(DATABASE);
 
-  async function read(keys: string[]): Promise<LoadedRecords> {
+  const tell = (message: Message) => channel?.postMessage(message);
+  const keyOf = (id: string) => RECORD_PREFIX + id;
+  const entriesOf = (records: readonly StoredRecord[]) =>
+    Object.fromEntries(records.map((record) => [keyOf(record.id), packRecord(record)]));
+  const recordKeys = async () => (await storage.getAllKeys()).filter((key) => key.startsWith(RECORD_PREFIX));
+
+  async function read(keys: readonly string[]): Promise<LoadedRecords> {
     const records: StoredRecord[] = [];
+    const damaged: string[] = [];
     for (let start = 0; start < keys.length; start += CHUNK) {
-      const entries = Object.values(await storage.getMany(keys.slice(start, start + CHUNK)));
-      for (const text of entries) {
+      const entries = await storage.getMany(keys.slice(start, start + CHUNK));
+      for (const [key, text] of Object.entries(entries)) {
         const unpacked = unpackRecord(text ?? '');
         if (unpacked.ok) records.push(unpacked.value);
+        else damaged.push(key.slice(RECORD_PREFIX.length));
       }
     }
-    return { records, damaged: keys.length - records.length };
+    return { records, damaged };
+  }
+
+  /** Takes out what a replacement left behind. */
+  async function finishLeaving(): Promise<void> {
+    const leaving = parsedOr<unknown>(await storage.getItem(LEAVING), null);
+    if (!Array.isArray(leaving)) return;
+    await storage.removeMany([...leaving.filter((key) => typeof key === 'string'), LEAVING]);
+  }
+
+  async function copies(): Promise<readonly Copy[]> {
+    const listed = copyListSchema.safeParse(parsedOr<unknown>(await storage.getItem(COPY_LIST), []));
+    return listed.success ? listed.data : [];
   }
 
   return {
     async loadRecords() {
-      const keys = await storage.getAllKeys();
-      return read(keys.filter((key) => key.startsWith(RECORD_PREFIX)));
+      await finishLeaving();
+      return read(await recordKeys());
     },
     async append(records) {
-      const entries = Object.fromEntries(
-        records.map((record) => [RECORD_PREFIX + record.id, packRecord(record)]),
-      );
+      const entries = entriesOf(records);
       await storage.setMany(entries);
-      channel?.postMessage(Object.keys(entries));
+      tell({ what: 'records', keys: Object.keys(entries) });
     },
-    erase: (ids) => storage.removeMany(ids.map((id) => RECORD_PREFIX + id)),
+    erase: (ids) => storage.removeMany(ids.map(keyOf)),
     loadKept: (key) => storage.getItem(key),
-    saveKept: (key, text) => storage.setItem(key, text),
+    async saveKept(key, text) {
+      await storage.setItem(key, text);
+      tell({ what: 'kept', key });
+    },
     onOtherTab(listener) {
       const receive = (event: MessageEvent<unknown>) => {
-        const keys = Array.isArray(event.data)
-          ? event.data.filter((key): key is string => typeof key === 'string')
-          : [];
-        void read(keys).then(({ records }) => listener(records));
+        const message = messageSchema.safeParse(event.data);
+        if (!message.success) return;
+        const { data } = message;
+        if (data.what === 'records')
+          void read(data.keys).then(({ records }) => listener({ what: 'records', records }));
+        else listener(data);
       };
       channel?.addEventListener('message', receive);
       return () => channel?.removeEventListener('message', receive);
     },
+    async replaceRecords(records) {
+      const entries = entriesOf(records);
+      const leaving = (await recordKeys()).filter((key) => !Object.hasOwn(entries, key));
+      // One transaction: either all of the new ones are there and what has to go is known, or nothing has changed.
+      await storage.setMany({ ...entries, [LEAVING]: JSON.stringify(leaving) });
+      await finishLeaving();
+      tell({ what: 'anew' });
+    },
+    async heal(records) {
+      const keys = records.map(({ id }) => keyOf(id));
+      const texts = await storage.getMany(keys);
+      const aside = Object.entries(texts).map(([key, text]) => [DAMAGED_PREFIX + key, text ?? '']);
+      await storage.setMany({ ...Object.fromEntries(aside), ...entriesOf(records) });
+    },
+    copies,
+    async keepCopy(copy, records, drop) {
+      const texts: string[] = [];
+      for (const [index, record] of records.entries()) {
+        if (index % CHUNK === 0) await breath();
+        texts.push(packRecord(record));
+      }
+      const text = texts.join('\n');
+      const kept = (await copies()).filter(({ id }) => !drop.includes(id));
+      const list = [...kept, { ...copy, characters: text.length }];
+      await storage.setMany({ [COPY_PREFIX + copy.id]: text, [COPY_LIST]: JSON.stringify(list) });
+      if (drop.length > 0) await storage.removeMany(drop.map((id) => COPY_PREFIX + id));
+    },
+    async copied(id) {
+      const text = (await storage.getItem(COPY_PREFIX + id)) ?? '';
+      const records: StoredRecord[] = [];
+      for (const [index, line] of text.split('\n').entries()) {
+        if (index % CHUNK === 0) await breath();
+        const unpacked = unpackRecord(line);
+        if (unpacked.ok) records.push(unpacked.value);
+      }
+      return records;
+    },
+    async deleteAll() {
+      await storage.removeMany(await storage.getAllKeys());
+      tell({ what: 'anew' });
+    },
   };
+}
+
+function parsedOr<T>(text: string | null, otherwise: T): unknown {
+  try {
+    return text === null ? otherwise : JSON.parse(text);
+  } catch {
+    return otherwise;
+  }
 }

@@ -12,8 +12,13 @@ interface RecordsState {
   readonly unsaved: readonly string[];
   /** Why the last write or read failed; null when all is well. */
   readonly problem: string | null;
+  /** Stored entries that can neither be read nor were found in a copy. */
   readonly damaged: number;
+  /** Those that were taken from a copy at the last start. */
+  readonly healed: number;
 }
+
+type Loaded = Pick<RecordsState, 'damaged' | 'healed'> & { readonly records: readonly StoredRecord[] };
 
 const initialState: RecordsState = {
   entities: {},
@@ -21,6 +26,7 @@ const initialState: RecordsState = {
   unsaved: [],
   problem: null,
   damaged: 0,
+  healed: 0,
 };
 
 /**
@@ -42,9 +48,15 @@ export const recordsSlice = createSlice({
   name: 'records',
   initialState,
   reducers: {
-    recordsLoaded(state, action: PayloadAction<{ records: readonly StoredRecord[]; damaged: number }>) {
-      const { records, damaged } = action.payload;
-      return { ...withRecords(plain(state), records), status: 'ready', damaged };
+    recordsLoaded(state, { payload }: PayloadAction<Loaded>) {
+      const { records, damaged, healed } = payload;
+      return { ...withRecords(plain(state), records), status: 'ready', damaged, healed };
+    },
+    /** All records of before are gone; what was not stored yet in this tab stays. */
+    recordsReplaced(state, { payload }: PayloadAction<readonly StoredRecord[]>) {
+      const before = plain(state);
+      const waiting = before.unsaved.flatMap((id) => before.entities[id] ?? []);
+      return withRecords({ ...before, entities: {} }, [...payload, ...waiting]);
     },
     /** The storage cannot be read at all: the app works on, from memory, and says so. */
     storageBlocked(state, action: PayloadAction<string>) {
@@ -80,6 +92,7 @@ export const recordsSlice = createSlice({
 
 export const {
   recordsLoaded,
+  recordsReplaced,
   storageBlocked,
   recordsAdded,
   recordsSeen,
@@ -92,6 +105,14 @@ export interface RecordsRoot {
   readonly records: typeof initialState;
 }
 
+// A reading or a session does not make thousands of recipes be put in order again.
+const unlessSame = {
+  memoizeOptions: {
+    resultEqualityCheck: (a: readonly StoredRecord[], b: readonly StoredRecord[]) =>
+      a.length === b.length && a.every((record, index) => record === b[index]),
+  },
+};
+
 /** All records in the order of writing, withdrawn and corrected ones among them: what a backup holds. */
 export const selectAllRecords = createSelector([(root: RecordsRoot) => root.records.entities], (entities) =>
   inOrder(Object.values(entities)),
@@ -100,17 +121,14 @@ export const selectAllRecords = createSelector([(root: RecordsRoot) => root.reco
 /** The records that count today. */
 export const selectLiveRecords = createSelector([selectAllRecords], (records) => liveRecords(records));
 
-export const selectHeads = createSelector([selectLiveRecords], headsIn);
+export const selectHeads = createSelector(
+  [selectAllRecords, selectLiveRecords],
+  (all, live) => headsIn(all, live),
+  unlessSame,
+);
 
 const inLarder = (records: readonly StoredRecord[]) =>
   records.filter(({ kind }) => kind === 'recipe' || kind === 'ingredient');
-// A reading or a session does not make thousands of recipes be put in order again.
-const unlessSame = {
-  memoizeOptions: {
-    resultEqualityCheck: (a: readonly StoredRecord[], b: readonly StoredRecord[]) =>
-      a.length === b.length && a.every((record, index) => record === b[index]),
-  },
-};
 const selectLarderRecords = createSelector([selectAllRecords], inLarder, unlessSame);
 const selectLiveLarderRecords = createSelector([selectLiveRecords], inLarder, unlessSame);
 
@@ -137,4 +155,5 @@ export const selectOwnIngredients = createSelector([selectLiveRecords], (records
 export const selectStatus = (root: RecordsRoot) => root.records.status;
 export const selectProblem = (root: RecordsRoot) => root.records.problem;
 export const selectDamaged = (root: RecordsRoot) => root.records.damaged;
+export const selectHealed = (root: RecordsRoot) => root.records.healed;
 export const selectUnsaved = (root: RecordsRoot) => root.records.unsaved;

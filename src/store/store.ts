@@ -25,7 +25,11 @@ export function makeStore(storage: RecordStorage) {
     reducer,
     middleware: (defaults) =>
       // The development checks walk all records at each action; with years of them that is seconds.
-      defaults({ serializableCheck: false, immutableCheck: false }).prepend(persistenceMiddleware(storage)),
+      defaults({
+        serializableCheck: false,
+        immutableCheck: false,
+        thunk: { extraArgument: storage },
+      }).prepend(persistenceMiddleware(storage)),
   });
 }
 

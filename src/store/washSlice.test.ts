@@ -1,36 +1,17 @@
-import { calendarDay } from '@/core/measures';
-import type { WashRun } from '@/core/sessions';
-import { readWash, washClosed, washHappened, washSlice, washStarted } from './washSlice';
+import { testHead, testWashStep, testWashRun } from '@/core/testing';
+import { recordsAdded, recordsSlice } from './recordsSlice';
+import {
+  readWash,
+  selectAllWashRuns,
+  selectWashRuns,
+  washClosed,
+  washHappened,
+  washSlice,
+  washStarted,
+} from './washSlice';
 
 const at = '2026-03-02T18:00:00.000Z';
-const run = (headId: string): WashRun => ({
-  id: `run-${headId}`,
-  headId,
-  day: calendarDay('2026-03-02'),
-  startedAt: at,
-  treatments: [],
-  sections: 2,
-  washMinutes: 60,
-  oiledOvernight: false,
-  steps: [
-    {
-      id: 'detangle',
-      phase: 'detangle',
-      title: 'Detangle',
-      how: 'From the ends up.',
-      why: 'It breaks less.',
-      minutes: 10,
-      waits: false,
-      slot: null,
-      recipeId: null,
-      sections: null,
-      caution: null,
-      onlyIfFirm: false,
-      late: null,
-    },
-  ],
-  events: [],
-});
+const run = (headId: string) => testWashRun([testWashStep('detangle', 10)], { id: `run-${headId}`, headId });
 const { reducer } = washSlice;
 
 describe('wash days under way', () => {
@@ -51,5 +32,12 @@ describe('wash days under way', () => {
   it('come back as they were stored; what cannot be read is none', () => {
     expect(readWash(JSON.stringify(both))).toEqual(both);
     for (const text of [null, '', '{', '[]', '{"h":{}}', '{"h":null}']) expect(readWash(text)).toEqual({});
+  });
+
+  it('of a head that is not there are kept and not shown', () => {
+    const before = { wash: { h: run('h') }, records: recordsSlice.reducer(undefined, { type: 'begin' }) };
+    expect([selectWashRuns(before), selectAllWashRuns(before)]).toEqual([{}, before.wash]);
+    const after = { ...before, records: recordsSlice.reducer(before.records, recordsAdded([testHead()])) };
+    expect(selectWashRuns(after)).toEqual(before.wash);
   });
 });

@@ -1,6 +1,7 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { washRunSchema, withEvent, type RunEvent, type WashRun } from '@/core/sessions';
+import { selectHeads, type RecordsRoot } from './recordsSlice';
 
 const allSchema = z.record(z.string().max(64), washRunSchema);
 /** Wash days that are under way, by head: two heads are washed side by side. */
@@ -27,7 +28,17 @@ export const washSlice = createSlice({
 });
 
 export const { washLoaded, washStarted, washHappened, washClosed } = washSlice.actions;
-export const selectWashRuns = (root: { readonly wash: WashRuns }) => root.wash;
+interface WashRoot {
+  readonly wash: WashRuns;
+}
+/** All of them: what is kept. */
+export const selectAllWashRuns = (root: WashRoot) => root.wash;
+/** Those of heads that are there; one that was taken back may come again. */
+export const selectWashRuns = createSelector(
+  [selectAllWashRuns, (root: WashRoot & RecordsRoot) => selectHeads(root)],
+  (runs, heads): WashRuns =>
+    Object.fromEntries(Object.entries(runs).filter(([id]) => heads.some(({ headId }) => headId === id))),
+);
 
 /** Stored text to runs; what cannot be read is none. */
 export function readWash(text: string | null): WashRuns {

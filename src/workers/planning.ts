@@ -1,6 +1,7 @@
 import type { Agreement, PlanNote } from '@/core/agenda';
 import { shelfOf, type ShelfItem } from '@/core/batches';
-import { historyOf, larderOf, ofKind, planProblemFrom, type StoredRecord } from '@/core/exchange';
+import { historyOf, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
+import { planProblemFrom } from '@/core/question';
 import type { HairState, Head } from '@/core/hair';
 import { liveRecords, type CalendarDay } from '@/core/measures';
 import type { Plan, PlanProblem } from '@/core/planning';
