@@ -2,7 +2,7 @@ import '../global.css';
 import { Slot } from 'expo-router';
 import { AppShell } from '@/features/shell/AppShell';
 
-export { ErrorBoundary } from 'expo-router';
+export { ErrorBoundary } from '@/features/shell/ErrorBoundary';
 
 export default function Layout() {
   return (

@@ -7,3 +7,4 @@ export { useTheme, useTokens } from './theme';
 export { useCramped, useWide } from './useWide';
 export { useWidth } from './useWidth';
 export type { MarkKind } from './charts/Mark';
+export { useAppearance } from './useAppearance';

@@ -1,14 +1,20 @@
 import { useWindowDimensions } from 'react-native';
+import { usePageZoom } from './useAppearance';
 
 /** From this width on there is a rail and more than one pane. CSS pixels. */
 const WIDE_FROM = 1024;
 /** Below this width no drawing fits beside its words: a phone with text at twice its size. CSS pixels. */
 const CRAMPED_BELOW = 280;
 
+/** Of the window, in pixels of the page as it is enlarged. */
+function usePageWidth(): number {
+  return useWindowDimensions().width / usePageZoom();
+}
+
 export function useWide(): boolean {
-  return useWindowDimensions().width >= WIDE_FROM;
+  return usePageWidth() >= WIDE_FROM;
 }
 
 export function useCramped(): boolean {
-  return useWindowDimensions().width < CRAMPED_BELOW;
+  return usePageWidth() < CRAMPED_BELOW;
 }
