@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { batchSchema, keepingOf, PLACES, type Batch } from '@/core/batches';
+import { batchSchema, keepingOf, type Batch } from '@/core/batches';
 import { afterMaking, realYieldGrams } from '@/core/making';
 import { failedBySchema, ok, type Result } from '@/core/measures';
 import { remainingGrams } from '@/core/recipes';
@@ -11,6 +11,7 @@ import { grams, numberFrom } from '../shared/amounts';
 import { FormChoice, FormField, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
+import { useKit } from '../shared/useKit';
 import { useToday } from '../shared/useToday';
 import type { Making } from './makingOf';
 
@@ -29,6 +30,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
   const add = useAddRecords();
   const dispatch = useAppDispatch();
   const today = useToday();
+  const { places } = useKit();
   const pantry = useAppSelector(selectPantry);
   const yieldGrams = yieldOf(making, run);
   const usual = Math.max(1, Math.round(yieldGrams / USUAL_PORTION_GRAMS));
@@ -110,7 +112,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
         control={control}
         name="place"
         label="Where it is kept"
-        options={PLACES.map((value) => ({ value, label: value }))}
+        options={places.map((value) => ({ value, label: value }))}
       />
       <Small>
         {days === 0 ? 'To be used today' : `Keeps ${days} ${days === 1 ? 'day' : 'days'}`}: limited by{' '}

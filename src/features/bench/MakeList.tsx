@@ -9,6 +9,7 @@ import { grams, numberFrom } from '../shared/amounts';
 import { minutesText } from '../shared/beatWords';
 import type { Making } from './makingOf';
 import { ScalePanel } from './ScalePanel';
+import { WithoutTool } from './WithoutTool';
 import { useScale, type Scale } from './useScale';
 
 interface MakeListProps {
@@ -33,6 +34,7 @@ export function MakeList({ making, run, lastWater }: MakeListProps) {
         {minutesText(totalMinutes)} from the first grip to the jar, {minutesText(handsMinutes)} of it with
         your hands. What waits runs beside the rest.
       </Small>
+      <WithoutTool steps={steps} />
       <ScalePanel scale={scale} wanted={wanted} />
       <View role="list" aria-label="Steps" className="gap-1">
         {steps.map((step) => (

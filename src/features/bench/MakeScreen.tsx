@@ -5,7 +5,7 @@ import { errorText, lineInView } from '@/core/making';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import type { Ingredient } from '@/core/ingredients';
 import { sum } from '@/core/measures';
-import { cautionsFor } from '@/core/safety';
+import { stopsFor } from '@/core/safety';
 import type { Larder, RecipeVersion } from '@/core/recipes';
 import {
   makingStarted,
@@ -111,14 +111,12 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
     );
   const chosen = draft.kind === 'heads' ? amounts.map((amount) => amount.head) : head ? [head] : [];
   const stops = chosen.flatMap((each) =>
-    cautionsFor(
+    stopsFor(
       making.value.weighed,
       making.value.verdict,
       each,
       recipe.lines.map((line) => line.text),
-    )
-      .filter(({ level }) => level === 'stop')
-      .map((caution) => ({ head: each, caution })),
+    ).map((caution) => ({ head: each, caution })),
   );
   const begin = () =>
     dispatch(

@@ -2,20 +2,17 @@ import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { verdictHeadline } from '@/core/classification';
+import { ofKind } from '@/core/exchange';
+import { writeRecipes } from '@/core/sharing';
 import { rewriteIn } from '@/core/making';
-import { CUPS } from '@/core/measures';
+import { CUPS, VIEWS } from '@/core/measures';
 import { RECIPE_USES, type RecipeVersion } from '@/core/recipes';
-import {
-  cupChosen,
-  selectLiveRecords,
-  selectPrefs,
-  useAppDispatch,
-  useAppSelector,
-  viewChosen,
-} from '@/store';
+import { prefsChanged, selectLiveRecords, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
 import { USE_WORDS } from '../shared/beatWords';
+import { fileNameOf, saveTextFile } from '../shared/browserFiles';
 import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
+import { CUP_KINDS, VIEW_WORDS } from '../shared/settingWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHairAnswer } from '../shared/HairAnswer';
@@ -28,15 +25,8 @@ import { VerdictPane } from './VerdictPane';
 
 const EXAMPLE = '2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk';
 
-const VIEW_OPTIONS = [
-  { value: 'grams', label: 'grams' },
-  { value: 'spoons', label: 'spoons' },
-  { value: 'percent', label: 'percent' },
-] as const;
-const CUP_OPTIONS = [
-  { value: 'us', label: `cup ${CUPS.us.millilitres} ml` },
-  { value: 'metric', label: `cup ${CUPS.metric.millilitres} ml` },
-] as const;
+const VIEW_OPTIONS = VIEWS.map((value) => ({ value, label: VIEW_WORDS[value].label }));
+const CUP_OPTIONS = CUP_KINDS.map((value) => ({ value, label: `cup ${CUPS[value].millilitres} ml` }));
 
 /** Paste or type a recipe; the verdict follows. Saving an existing one writes its next version. */
 export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; text?: string | undefined }) {
@@ -153,6 +143,7 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
   const { recipeId, name } = recipe;
   const add = useAddRecords();
   const records = useAppSelector(selectLiveRecords);
+  const larder = useLarder();
   const takeOut = () => {
     const versions = records.filter((record) => record.kind === 'recipe' && record.recipeId === recipeId);
     add(
@@ -161,6 +152,12 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
     );
     router.navigate('/bench');
   };
+  const passOn = () =>
+    saveTextFile(
+      `${fileNameOf(name)}.json`,
+      writeRecipes(larder, [recipeId], ofKind(records, 'ingredient'), new Date().toISOString()),
+      'application/json',
+    );
   return (
     <View className="flex-row flex-wrap gap-3">
       <Button
@@ -173,6 +170,13 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
         hint={`Compare ${recipe.name} with another version or recipe`}
         onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}
       />
+      <Button
+        label="A card to print"
+        hint={`A card of ${name} to print`}
+        onPress={() => router.push({ pathname: '/bench/card/[recipeId]', params: { recipeId } })}
+        testID="recipe-card"
+      />
+      <Button label="Pass it on" hint={`A file of ${name} for a friend`} onPress={passOn} testID="pass-on" />
       <Button
         tone="quiet"
         label="Take it out"
@@ -202,13 +206,13 @@ function ReadRows({ text, parsed, judged, formula, onText }: ReadRowsProps) {
           label="Show amounts in"
           options={VIEW_OPTIONS}
           value={view}
-          onChange={(chosen) => dispatch(viewChosen(chosen))}
+          onChange={(chosen) => dispatch(prefsChanged({ view: chosen }))}
         />
         <Choice
           label="A cup holds"
           options={CUP_OPTIONS}
           value={cup}
-          onChange={(chosen) => dispatch(cupChosen(chosen))}
+          onChange={(chosen) => dispatch(prefsChanged({ cup: chosen }))}
         />
       </View>
       <View className="items-start">

@@ -1,9 +1,11 @@
+import { calendarDay } from '@/core/measures';
 import { makingSteps, timetableOf } from '@/core/making';
 import { makeLarder } from '@/core/recipes';
-import { STAMP, testRecipe, valueOf, weighedOf, testSession } from '@/core/testing';
+import { STAMP, testBatch, testHead, testRecipe, testSession, valueOf, weighedOf } from '@/core/testing';
 import type { StoredRecord } from '@/core/exchange';
 import { blockedBy } from './MakeList';
 import { makingOf } from './makingOf';
+import { recipeCard } from './recipeCard';
 import { usedGramsByHead } from '../shared/usedGrams';
 
 describe('the checklist', () => {
@@ -51,21 +53,8 @@ describe('what really went on a head', () => {
   const mask = testRecipe('mask', ['1 banana', '2 tbsp honey']);
   const oil = testRecipe('oil', ['50 g coconut oil']);
   const larder = makeLarder({ recipes: [mask, oil] });
-  const batch = (batchId: string, recipeId: string, portionGrams: number): StoredRecord => ({
-    ...STAMP,
-    kind: 'batch',
-    id: batchId,
-    batchId,
-    recipeId,
-    recipeVersion: 1,
-    madeOn: '2026-01-02' as never,
-    weighed: [],
-    waterAddedGrams: 0,
-    portions: 4,
-    portionGrams,
-    place: 'fridge',
-    note: '',
-  });
+  const batch = (batchId: string, recipeId: string, portionGrams: number) =>
+    testBatch(recipeId, calendarDay('2026-01-02'), { batchId, portions: 4, portionGrams });
   const used = (id: string, batchId: string, headId: string, portions: number): StoredRecord => ({
     ...STAMP,
     kind: 'batch-event',
@@ -104,5 +93,31 @@ describe('what really went on a head', () => {
       washed('mask', '2026-01-12', null),
     ];
     expect(Object.fromEntries(usedGramsByHead(all, larder, false))).toEqual({ ada: [150, 80], bo: [100] });
+  });
+});
+
+describe('a recipe on a card', () => {
+  const recipe = testRecipe(
+    'bowl',
+    ['4 tbsp linseed, boiled, strained', '300 ml water', '2 tbsp honey', '2 egg yolks'],
+    { warmth: 'warm', contactMinutes: 45 },
+  );
+  const larder = makeLarder({ recipes: [recipe] });
+  const card = (head?: Parameters<typeof recipeCard>[2]) =>
+    recipeCard(valueOf(makingOf(recipe, 1, larder, new Map(), 'my-hair')), larder, head);
+  const part = (title: string, parts = card()) =>
+    parts.find((each) => each.title.startsWith(title))?.lines.join('\n') ?? '';
+
+  it('says what it is, what goes in by scale and spoon, how it is made and how long it keeps', () => {
+    expect(card()[0]?.lines[0]).toBe('mask, 45 min on, warm under a cap.');
+    expect(part('What goes in')).toMatch(/^\d+ g honey \(2 tbsp\)$/im);
+    expect(part('Making')).toMatch(/fine cloth/);
+    // The egg decides.
+    expect(part('Keeping')).toMatch(/fridge: .*because of .*egg/i);
+  });
+
+  it('minds what this head reacts to', () => {
+    expect(part('Mind')).not.toContain('This head reacts to');
+    expect(part('Mind', card(testHead({ allergies: ['egg'] })))).toContain('This head reacts to');
   });
 });

@@ -2,19 +2,26 @@ import { router } from 'expo-router';
 import { useForm, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { SCHOOL_WORDS, SCHOOLS } from '@/core/classification';
-import type { Head } from '@/core/hair';
-import { headChosen, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
+import { AGE_BANDS, CHEMISTRY, HEALTH, type Head } from '@/core/hair';
+import { REGIONS } from '@/core/readings';
+import { headChosen, selectPrefs, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Button, FieldGroup, Screen } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
+import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS } from '../shared/headWords';
 import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
-import { draftOfHead, headFromDraft, NEW_HEAD, WEEKDAYS, type HeadDraft } from './headDraft';
+import { draftOfHead, headFromDraft, NEW_HEAD, weekdaysFrom, type HeadDraft } from './headDraft';
 
 const YES_NO = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
 ] as const;
+
+/** Weekdays in the order that she reads them in. */
+function useWeekdays() {
+  return weekdaysFrom(useAppSelector(selectPrefs).weekStart);
+}
 
 interface WeekdayFieldsProps {
   readonly control: Control<HeadDraft>;
@@ -27,7 +34,7 @@ function WeekdayFields({ control, name, label, help }: WeekdayFieldsProps) {
   return (
     <FieldGroup label={label} help={help}>
       <View className="flex-row flex-wrap gap-2">
-        {WEEKDAYS.map(({ label: day, index }) => (
+        {useWeekdays().map(({ label: day, index }) => (
           <FormField
             key={day}
             control={control}
@@ -47,6 +54,7 @@ function WeekdayFields({ control, name, label, help }: WeekdayFieldsProps) {
 export function HeadEditor({ existing }: { existing?: Head }) {
   const add = useAddRecords();
   const dispatch = useAppDispatch();
+  const weekdays = useWeekdays();
   const hasRecipes = useAppSelector(selectRecipes).length > 0;
   const stamped = (draft: HeadDraft) => {
     const stamp = newStamp();
@@ -89,7 +97,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
             name="nights"
             label="Evenings at home"
             help="When something may be set to soak, or put on for the night."
-            options={WEEKDAYS.map(({ label, index }) => ({ value: String(index), label }))}
+            options={weekdays.map(({ label, index }) => ({ value: String(index), label }))}
           />
           <FormChoice
             control={control}
@@ -101,6 +109,27 @@ export function HeadEditor({ existing }: { existing?: Head }) {
               label: SCHOOL_WORDS[value].label,
               hint: SCHOOL_WORDS[value].meaning,
             }))}
+          />
+          <FormChoice
+            control={control}
+            name="ageBand"
+            label="Age"
+            help="Children get no strong protein and no essential oil."
+            options={AGE_BANDS.map((value) => ({ value, label: AGE_WORDS[value] }))}
+          />
+          <FormToggles
+            control={control}
+            name="chemistry"
+            label="What was done to the hair that is there now"
+            help="Later times are written down under Strand."
+            options={CHEMISTRY.map((value) => ({ value, label: CHEMISTRY_WORDS[value] }))}
+          />
+          <FormToggles
+            control={control}
+            name="health"
+            label="To mind"
+            help="Cautions follow from it; a doctor knows more."
+            options={HEALTH.map((value) => ({ value, label: HEALTH_WORDS[value] }))}
           />
           <FormToggles
             control={control}
@@ -123,6 +152,21 @@ export function HeadEditor({ existing }: { existing?: Head }) {
           testID="head-length"
         />
       </View>
+      <FieldGroup label="Where it is longer or shorter, cm" help="Left empty it is as long as above.">
+        <View className="flex-row flex-wrap gap-2">
+          {REGIONS.map((region) => (
+            <FormField
+              key={region}
+              control={control}
+              name={`lengths.${region}`}
+              testID={`length-${region}`}
+              label={region}
+              numeric
+              className="w-[76px]"
+            />
+          ))}
+        </View>
+      </FieldGroup>
       <FormChoice
         control={control}
         name="complaint"
@@ -185,7 +229,6 @@ export function HeadEditor({ existing }: { existing?: Head }) {
           label="Gets stiff from a little protein"
           options={YES_NO}
         />
-        <FormChoice control={control} name="child" label="A child’s head" options={YES_NO} />
       </View>
       <View className="flex-row flex-wrap gap-3 pt-2">
         <Button

@@ -2,25 +2,24 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { allergenWords } from '@/core/batches';
 import { SCHOOL_WORDS } from '@/core/classification';
-import type { Head } from '@/core/hair';
-import { headChosen, selectHeads, selectPrefs, themeChosen, useAppDispatch, useAppSelector } from '@/store';
-import { Button, Choice, FieldGroup, Screen, Small, Strong } from '@/ui';
+import { hairMassReason, type Head } from '@/core/hair';
+import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
+import { Button, Screen, Small, Strong } from '@/ui';
+import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS } from '../shared/headWords';
 import { useHead } from '../shared/useHead';
-import { DataPane } from './DataPane';
+import { KitPane } from './KitPane';
+import { HeadsTabs } from '../shared/HeadsTabs';
 
-/** Heads, how the app looks, and the data in and out. */
+/** Whose heads are looked after. */
 export function HeadsScreen() {
   const heads = useAppSelector(selectHeads);
-  const { theme } = useAppSelector(selectPrefs);
-  const dispatch = useAppDispatch();
   const current = useHead();
   return (
     <Screen
+      before={<HeadsTabs here="/heads" />}
       over="Heads & settings"
       headline={heads.length === 0 ? 'No head yet' : heads.map((head) => head.name).join(' and ')}
       reason="Who is looked after, and what counts here."
-      sideShare="half"
-      side={<DataPane />}
     >
       {heads.map((head) => (
         <HeadEntry key={head.headId} head={head} current={head.headId === current?.headId} />
@@ -28,18 +27,7 @@ export function HeadsScreen() {
       <View className="items-start">
         <Button label="Add a head" onPress={() => router.push('/heads/new')} testID="add-head" />
       </View>
-      <FieldGroup label="Light or dark">
-        <Choice
-          label="Light or dark"
-          options={[
-            { value: 'system', label: 'as the device' },
-            { value: 'light', label: 'light' },
-            { value: 'dark', label: 'dark' },
-          ]}
-          value={theme}
-          onChange={(value) => dispatch(themeChosen(value))}
-        />
-      </FieldGroup>
+      <KitPane />
     </Screen>
   );
 }
@@ -48,7 +36,9 @@ function HeadEntry({ head, current }: { head: Head; current: boolean }) {
   const dispatch = useAppDispatch();
   const freeDays = head.freeMinutes.filter((minutes) => minutes > 0).length;
   const flags = [
-    head.child ? 'a child' : '',
+    head.ageBand === 'adult' ? '' : AGE_WORDS[head.ageBand],
+    ...head.chemistry.map((each) => CHEMISTRY_WORDS[each]),
+    ...head.health.map((each) => HEALTH_WORDS[each]),
     head.proteinSensitive ? 'protein-sensitive' : '',
     head.allergies.length > 0 ? `reacts to ${head.allergies.map(allergenWords).join(', ')}` : '',
   ].filter(Boolean);
@@ -58,6 +48,7 @@ function HeadEntry({ head, current }: { head: Head; current: boolean }) {
       <Small>
         {[`${head.lengthCm} cm`, `${head.strand} strands`, `${freeDays} free days`, ...flags].join(' · ')}
       </Small>
+      <Small>{hairMassReason(head)}</Small>
       <Small>
         Protein: {SCHOOL_WORDS[head.school].label}. {SCHOOL_WORDS[head.school].meaning}
       </Small>

@@ -1,8 +1,10 @@
 import { headSchema, type Head } from '@/core/hair';
+import { REGIONS, type Region } from '@/core/readings';
+import { WEEK_START_DAYS, type Prefs } from '@/store';
 import { failedBySchema, ok, type Result } from '@/core/measures';
 
-/** Weekdays in the order of the form, Monday first; the number is the day's place in Head.freeMinutes. */
-export const WEEKDAYS = [
+/** The number is the day's place in Head.freeMinutes. */
+const WEEKDAYS = [
   { label: 'Mon', index: 1 },
   { label: 'Tue', index: 2 },
   { label: 'Wed', index: 3 },
@@ -11,6 +13,12 @@ export const WEEKDAYS = [
   { label: 'Sat', index: 6 },
   { label: 'Sun', index: 0 },
 ] as const;
+
+/** Weekdays from the one on which her week begins. */
+export function weekdaysFrom(start: Prefs['weekStart']): readonly (typeof WEEKDAYS)[number][] {
+  const first = WEEKDAYS.findIndex(({ index }) => index === WEEK_START_DAYS[start]);
+  return [...WEEKDAYS.slice(first), ...WEEKDAYS.slice(0, first)];
+}
 
 /** A head as it stands in the form. */
 export interface HeadDraft {
@@ -30,7 +38,11 @@ export interface HeadDraft {
   readonly nights: readonly string[];
   readonly school: Head['school'];
   readonly sensitive: 'no' | 'yes';
-  readonly child: 'no' | 'yes';
+  readonly ageBand: Head['ageBand'];
+  /** By region; empty where it is as long as the head is said to be. */
+  readonly lengths: Record<Region, string>;
+  readonly chemistry: readonly string[];
+  readonly health: readonly string[];
 }
 
 export const NEW_HEAD: HeadDraft = {
@@ -47,12 +59,15 @@ export const NEW_HEAD: HeadDraft = {
   nights: ['0', '1', '2', '3', '4', '5', '6'],
   school: 'my-hair',
   sensitive: 'no',
-  child: 'no',
+  ageBand: 'adult',
+  lengths: { front: '', crown: '', sides: '', nape: '' },
+  chemistry: [],
+  health: [],
 };
 
 export function draftOfHead(head: Head): HeadDraft {
   const { name, lengthCm, strand, curl, density, allergies, porosityGuess, complaint } = head;
-  const { freeMinutes, washFrom, nights, school, proteinSensitive, child } = head;
+  const { freeMinutes, washFrom, nights, school, proteinSensitive, ageBand, chemistry, health } = head;
   return {
     name,
     lengthCm: String(lengthCm),
@@ -67,8 +82,17 @@ export function draftOfHead(head: Head): HeadDraft {
     nights: nights.flatMap((isHers, index) => (isHers ? [String(index)] : [])),
     school,
     sensitive: proteinSensitive ? 'yes' : 'no',
-    child: child ? 'yes' : 'no',
+    ageBand,
+    lengths: eachRegion((region) => String(head.lengthsCm[region] ?? '')),
+    chemistry,
+    health,
   };
+}
+
+const decimal = (text: string) => Number(text.trim().replace(',', '.') || Number.NaN);
+
+function eachRegion<Value>(valueOf: (region: Region) => Value): Record<Region, Value> {
+  return Object.fromEntries(REGIONS.map((region) => [region, valueOf(region)])) as Record<Region, Value>;
 }
 
 function wholeNumber(text: string): number {
@@ -78,6 +102,7 @@ function wholeNumber(text: string): number {
 
 const FIELD_OF: Readonly<Record<string, { readonly field: string; readonly message: string }>> = {
   freeMinutes: { field: 'free', message: 'Write whole minutes, 0 to 720.' },
+  lengthsCm: { field: 'lengths', message: 'Write the length in centimetres, or nothing.' },
   washFrom: { field: 'from', message: 'Write a full hour, 0 to 23.' },
 };
 
@@ -90,7 +115,7 @@ export function headFromDraft(
     ...stamp,
     kind: 'head',
     name: draft.name,
-    lengthCm: Number(draft.lengthCm.trim().replace(',', '.') || Number.NaN),
+    lengthCm: decimal(draft.lengthCm),
     strand: draft.strand,
     curl: draft.curl,
     density: draft.density,
@@ -102,7 +127,12 @@ export function headFromDraft(
     nights: draft.free.map((_, index) => draft.nights.includes(String(index))),
     school: draft.school,
     proteinSensitive: draft.sensitive === 'yes',
-    child: draft.child === 'yes',
+    ageBand: draft.ageBand,
+    lengthsCm: eachRegion((region) =>
+      draft.lengths[region].trim() === '' ? null : decimal(draft.lengths[region]),
+    ),
+    chemistry: draft.chemistry,
+    health: draft.health,
   });
   if (parsed.success) return ok(parsed.data);
   return failedBySchema(parsed.error.issues, ({ path }) => ({

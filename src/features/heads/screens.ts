@@ -3,3 +3,5 @@ export { HeadEditor } from './HeadEditor';
 export { HeadScreen } from './HeadScreen';
 export { HeadsScreen } from './HeadsScreen';
 export { FirstRecipesScreen } from './FirstRecipesScreen';
+export { SchoolsScreen } from './SchoolsScreen';
+export { SettingsScreen } from './SettingsScreen';

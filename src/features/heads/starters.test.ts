@@ -26,7 +26,7 @@ describe('recipes to begin with', () => {
     expect(kinds(testHead({ complaint: 'mushy' }))).toEqual(['moisture', 'protein', 'oil']);
     for (const head of [
       testHead({ complaint: 'straw' }),
-      testHead({ child: true }),
+      testHead({ ageBand: 'child' }),
       testHead({ proteinSensitive: true }),
     ])
       expect(kinds(head)).toEqual(['moisture', 'oil']);

@@ -1,9 +1,9 @@
 import starterList from '../../../data/starters.json';
-import { classifyLines, verdictHeadline, type Verdict } from '@/core/classification';
+import { verdictHeadline, type Verdict } from '@/core/classification';
 import type { Head } from '@/core/hair';
 import { parseRecipe } from '@/core/parsing';
-import { savedLine, weighedLines, type Larder, type RecipeVersion } from '@/core/recipes';
-import { cautionsFor } from '@/core/safety';
+import { savedLine, type Larder, type RecipeVersion } from '@/core/recipes';
+import { isChild, judgedFor } from '@/core/safety';
 
 /** A recipe out of an ordinary kitchen, to have something to plan with on the first day. */
 export interface Starter {
@@ -20,17 +20,17 @@ export function startersFor(head: Head, larder: Larder): Starter[] {
   return starterList.flatMap(({ id, name, use, contactMinutes, warmth, needs, lines }): Starter[] => {
     const text = lines.join('\n');
     const parsed = parseRecipe(text, { larder });
-    const weighed = parsed.ok && weighedLines(parsed.value.lines.map(savedLine), larder);
-    const verdict = weighed && weighed.ok && classifyLines(weighed.value, head.school);
-    if (!parsed.ok || !weighed || !weighed.ok || !verdict || !verdict.ok) return [];
-    if (cautionsFor(weighed.value, verdict.value, head, lines).some(({ level }) => level === 'stop'))
-      return [];
+    if (!parsed.ok) return [];
+    const saved = parsed.value.lines.map(savedLine);
+    const judged = judgedFor({ lines: saved }, head, larder);
+    if (!judged.ok || judged.value.stops.length > 0) return [];
+    const { verdict } = judged.value;
     return [
       {
         id,
         needs,
-        verdict: verdict.value,
-        says: verdictHeadline(verdict.value),
+        verdict,
+        says: verdictHeadline(verdict),
         version: {
           kind: 'recipe',
           recipeId: id,
@@ -40,7 +40,7 @@ export function startersFor(head: Head, larder: Larder): Starter[] {
           use: use as RecipeVersion['use'],
           contactMinutes,
           warmth: warmth as RecipeVersion['warmth'],
-          lines: parsed.value.lines.map(savedLine),
+          lines: saved,
         },
       },
     ];
@@ -50,7 +50,7 @@ export function startersFor(head: Head, larder: Larder): Starter[] {
 /** What is chosen before she says anything: one moisture, one light protein and an oil; no protein for hair like straw. */
 export function suggested(head: Head, starters: readonly Starter[]): string[] {
   const first = (is: (starter: Starter) => boolean) => starters.filter(is).slice(0, 1);
-  const takesProtein = head.complaint !== 'straw' && !head.proteinSensitive && !head.child;
+  const takesProtein = head.complaint !== 'straw' && !head.proteinSensitive && !isChild(head);
   return [
     ...first(({ verdict, version }) => version.use === 'mask' && verdict.kind === 'moisture'),
     ...(takesProtein ? first(({ verdict }) => verdict.kind === 'protein') : []),

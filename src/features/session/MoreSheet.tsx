@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
 import {
@@ -9,11 +9,12 @@ import {
   type ChangedPlan,
   type WashPlan,
 } from '@/core/washday';
-import { selectPrefs, soundChosen, useAppDispatch, useAppSelector, washClosed } from '@/store';
+import { selectPrefs, prefsChanged, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, Choice, FieldGroup, Small } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
 import { useHistory } from '../shared/useHistory';
 import { dayUseOf, offered, treatmentOf, treatmentsIn, washPlanOf } from './dayPlan';
+import { ThrowAway } from './ThrowAway';
 import type { LiveRun } from './useRun';
 
 interface MoreProps {
@@ -33,7 +34,6 @@ export function MoreSheet({ head, live, aloud, setAloud, onClose }: MoreProps) {
   const { state } = live;
   const dispatch = useAppDispatch();
   const { sound } = useAppSelector(selectPrefs);
-  const [throwing, setThrowing] = useState(false);
   const changes = useChanges(head, live);
   const { happen } = live;
   const and = (act: () => void) => () => {
@@ -88,7 +88,7 @@ export function MoreSheet({ head, live, aloud, setAloud, onClose }: MoreProps) {
           { value: 'off', label: 'stay silent' },
         ]}
         value={sound ? 'on' : 'off'}
-        onChange={(value) => dispatch(soundChosen(value === 'on'))}
+        onChange={(value) => dispatch(prefsChanged({ sound: value === 'on' }))}
       />
       {setAloud ? (
         <Choice
@@ -109,11 +109,12 @@ export function MoreSheet({ head, live, aloud, setAloud, onClose }: MoreProps) {
           onPress={and(() => happen({ what: 'ended' }))}
           testID="end-early"
         />
-        {throwing ? (
-          <Button label="Yes, throw it away" onPress={and(() => dispatch(washClosed(head.headId)))} />
-        ) : (
-          <Button tone="quiet" label="Throw this wash day away" onPress={() => setThrowing(true)} />
-        )}
+        <Button
+          label="The rest is done, too"
+          hint="The rest is done, too, without the phone"
+          onPress={and(() => happen({ what: 'ended', restDone: true }))}
+        />
+        <ThrowAway headId={head.headId} onDone={onClose} />
       </View>
     </Sheet>
   );
@@ -138,7 +139,7 @@ function useChanges(head: Head, { run, state, happen }: LiveRun) {
   const all = useMemo(() => offered(head, history, run.day).masks, [head, history, run.day]);
   const masks = all.filter(({ recipeId }) => recipeId !== plan.main?.version.recipeId);
   const mainOf = (version: (typeof masks)[number]): WashPlan['main'] =>
-    dayUseOf(treatmentOf(version, 'main'), head, history);
+    dayUseOf(treatmentOf(version, 'main', head, history), head, history);
   return {
     withHeat: [plan.main, plan.followUp].some((use) => use?.withHeat) && ahead('main-wait'),
     noHeat: () => change(withoutHeat(plan)),

@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { PLACES, type Place } from '@/core/batches';
+import type { Place } from '@/core/batches';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import { expectedMaskGrams, type Head } from '@/core/hair';
 import type { Larder } from '@/core/recipes';
@@ -10,9 +10,10 @@ import { selectLiveRecords, useAppDispatch, useAppSelector, washClosed } from '@
 import { Body, Button, Choice, Field, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
 import { numberFrom } from '../shared/amounts';
 import { newStamp } from '../shared/stamp';
-import { NOT_DONE_WORDS } from '../shared/stepWords';
+import { stepOutcomeWords } from '../shared/stepWords';
 import { useAddRecords } from '../shared/useAddRecords';
 import { usedGramsByHead } from '../shared/usedGrams';
+import { useKit } from '../shared/useKit';
 import { useHistory } from '../shared/useHistory';
 import type { LiveRun } from './useRun';
 import { LEFT_OVER, NO_ANSWER, recordsOf, type DayAnswers, type UseAnswer } from './washRecords';
@@ -36,6 +37,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
   const live_ = useAppSelector(selectLiveRecords);
   const dispatch = useAppDispatch();
   const add = useAddRecords();
+  const { places } = useKit();
   const worn = wornIn(state);
   const [answers, setAnswers] = useState<DayAnswers>({ slip: null, residue: null, uses: {}, note: '' });
   const set = (part: Partial<DayAnswers>) => setAnswers((before) => ({ ...before, ...part }));
@@ -91,7 +93,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
                 <Choice
                   label="Where it goes"
                   options={[
-                    ...PLACES.map((value) => ({ value, label: value })),
+                    ...places.map((value) => ({ value, label: value })),
                     { value: THROWN, label: THROWN },
                   ]}
                   value={answer.place ?? THROWN}
@@ -153,12 +155,10 @@ function PlannedAndDone({ live: { state } }: { live: LiveRun }) {
   return (
     <View className="gap-2" testID="planned-and-done">
       <Heading level={2}>Planned and done</Heading>
-      {stepsDone(state).map(({ id, title, planned, real, outcome }) => (
-        <View key={id} className="flex-row justify-between gap-3">
-          <Body className="flex-1">{title}</Body>
-          <Strong>
-            {outcome === 'done' ? `${planned} → ${Math.round(real ?? 0)} min` : NOT_DONE_WORDS[outcome]}
-          </Strong>
+      {stepsDone(state).map((step) => (
+        <View key={step.id} className="flex-row justify-between gap-3">
+          <Body className="flex-1">{step.title}</Body>
+          <Strong>{stepOutcomeWords(step)}</Strong>
         </View>
       ))}
       {state.changes.map((said) => (

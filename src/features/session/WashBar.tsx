@@ -1,9 +1,9 @@
 import { router, usePathname } from 'expo-router';
 import { notificationAsync, NotificationFeedbackType } from 'expo-haptics';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Pressable, Text } from 'react-native';
 import { millisecondsOf } from '@/core/measures';
-import { lateMinutes } from '@/core/sessions';
+import { lateMinutes, quietSince } from '@/core/sessions';
 import { headChosen, selectPrefs, selectWashRuns, useAppDispatch, useAppSelector } from '@/store';
 import { ringAfter } from '@/workers';
 import { clockText, clockWords } from './clockText';
@@ -19,7 +19,9 @@ export function WashBar() {
   useRinging(timers, now);
   const [run] = Object.values(runs);
   if (!run || pathname === '/wash') return null;
-  const [timer] = timers;
+  const isQuiet = quietSince(run, now) !== null;
+  // A wash day that was left alone is not an alarm any more.
+  const timer = isQuiet ? undefined : timers[0];
   const isOver = timer !== undefined && lateMinutes(timer, now) > 0;
   return (
     <Pressable
@@ -34,27 +36,37 @@ export function WashBar() {
     >
       <Text className="font-head text-title text-paper">{timer ? clockText(timer, now) : 'Wash day'}</Text>
       <Text className="flex-1 font-text text-body text-paper">
-        {timer ? timer.label : 'Go on where you were'}
+        {timer ? timer.label : isQuiet ? 'It was not ended' : 'Go on where you were'}
       </Text>
     </Pressable>
   );
 }
 
-/** Each clock rings once when it runs out; a worker keeps the time, so that a hidden page rings in time too. */
+/**
+ * Each clock rings once when it runs out. A worker keeps the time, so that a hidden page rings in time too; where the
+ * page's own clock sees it first (the machine slept, the worker is late), that rings.
+ */
 function useRinging(timers: readonly HeadTimer[], now: string): void {
   const { sound } = useAppSelector(selectPrefs);
-  const dueAt = timers.find((timer) => lateMinutes(timer, now) <= 0)?.dueAt;
+  // What ran out before the page was there does not ring any more.
+  const [heard, setHeard] = useState(now);
+  const next = timers.find(({ dueAt }) => millisecondsOf(dueAt) > millisecondsOf(heard))?.dueAt;
+  const isDue = next !== undefined && millisecondsOf(next) <= millisecondsOf(now);
   useEffect(() => {
-    if (dueAt === undefined) return;
+    if (next === undefined) return;
     // It may be stopped, or given more time, before it rings.
     let stands = true;
-    void ringAfter(Math.max(0, millisecondsOf(dueAt) - Date.now())).then(() => {
+    const rings = () => {
       if (!stands) return;
+      stands = false;
+      setHeard(next);
       if (sound) ring();
       notificationAsync(NotificationFeedbackType.Warning).catch(() => undefined);
-    });
+    };
+    if (isDue) rings();
+    else void ringAfter(Math.max(0, millisecondsOf(next) - Date.now())).then(rings);
     return () => {
       stands = false;
     };
-  }, [dueAt, sound]);
+  }, [next, isDue, sound]);
 }

@@ -1,7 +1,9 @@
+import { quietSince } from '@/core/sessions';
 import { WithHead } from '../shared/WithHead';
 import { useHead } from '../shared/useHead';
 import { useRun } from './useRun';
 import { WashAfter } from './WashAfter';
+import { WashQuiet } from './WashQuiet';
 import { WashStart } from './WashStart';
 import { WashStepView } from './WashStepView';
 
@@ -13,6 +15,8 @@ export function WashScreen() {
     return (
       <WithHead>{(known, answer) => <WashStart key={known.headId} head={known} answer={answer} />}</WithHead>
     );
+  const since = quietSince(live.run, live.now);
+  if (since !== null) return <WashQuiet key={live.run.id} head={head} live={live} since={since} />;
   return live.state.ended ? (
     <WashAfter key={live.run.id} head={head} live={live} />
   ) : (

@@ -37,7 +37,7 @@ export function WashStart({ head, answer }: { head: Head; answer: NonNullable<Ha
     );
     setSetting({
       ...setting,
-      treatments: version ? [...others, planned ?? treatmentOf(version, 'main')] : others,
+      treatments: version ? [...others, planned ?? treatmentOf(version, 'main', head, history)] : others,
     });
   };
   const begin = () => {

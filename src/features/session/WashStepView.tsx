@@ -2,11 +2,13 @@ import { useState, type ReactNode } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { FELT, lateMinutes, type Felt, type StepState, type TimerState } from '@/core/sessions';
+import { selectPrefs, useAppSelector } from '@/store';
 import { useCramped, useWide } from '@/ui';
 import { clockText, clockWords } from './clockText';
 import { MoreSheet } from './MoreSheet';
 import { OtherTimers } from './OtherTimers';
 import { SectionHead } from './SectionHead';
+import { useMayRing } from './useMayRing';
 import { useKeptAwake } from './useKeptAwake';
 import { useReadAloud } from './useReadAloud';
 import type { LiveRun } from './useRun';
@@ -24,6 +26,8 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
   const [more, setMore] = useState(false);
   const wide = useWide();
   const cramped = useCramped();
+  const { sound } = useAppSelector(selectPrefs);
+  const mayRing = useMayRing();
   const { current } = state;
   useKeptAwake(!state.paused);
   const { aloud, setAloud, canSpeak } = useReadAloud(
@@ -51,6 +55,13 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
         />
         <Small label="More" onPress={() => setMore(true)} testID="wash-more" />
       </View>
+      {sound && !mayRing && state.timers.length > 0 ? (
+        <Pressable role="button" className="min-h-[56px] justify-center border-b border-line px-4">
+          <Text className="font-strong text-lead text-ink">
+            Tap here, so that this page may ring: it began anew, and the browser keeps it silent till then.
+          </Text>
+        </Pressable>
+      ) : null}
       <OtherTimers headId={head.headId} except={step.id} />
       <ScrollView
         className="flex-1"

@@ -1,10 +1,9 @@
-import { rulesOfHead, choicesOf, RULES } from '@/core/agenda';
-import { classifyLines } from '@/core/classification';
+import { contactAt, rulesOfHead, choicesOf, RULES } from '@/core/agenda';
 import type { Head, HeadHistory } from '@/core/hair';
 import { addDays, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
-import { newestVersions, weighedLines, type RecipeVersion } from '@/core/recipes';
-import { cautionsFor, firstUse, patchTestOf } from '@/core/safety';
+import { newestVersions, type RecipeVersion } from '@/core/recipes';
+import { firstUse, judgedFor, patchTestOf } from '@/core/safety';
 import type { DayTreatment, WashRun } from '@/core/sessions';
 import { verdictOf } from '../shared/verdictOf';
 import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/washday';
@@ -16,16 +15,12 @@ export type RunSetting = Pick<WashRun, 'treatments' | 'sections' | 'washMinutes'
 export function treatmentOf(
   version: RecipeVersion,
   slot: DayTreatment['slot'],
+  head: Head,
+  { lacks }: Pick<HeadHistory, 'lacks'>,
   batchId: string | null = null,
 ): DayTreatment {
-  return {
-    slot,
-    recipeId: version.recipeId,
-    recipeVersion: version.version,
-    minutes: version.contactMinutes,
-    warmth: version.warmth,
-    batchId,
-  };
+  const { contactMinutes: minutes, warmth } = contactAt(version, head, lacks);
+  return { slot, recipeId: version.recipeId, recipeVersion: version.version, minutes, warmth, batchId };
 }
 
 /** The day as the plan has it: its beats of today, and moisture at hand where a protein may ask for it. */
@@ -39,13 +34,13 @@ export function settingOf(
   const planned = (['pre-poo', 'main', 'follow-up'] as const).flatMap((slot): DayTreatment[] => {
     const beat = beats.find((each) => each.slot === slot && !each.overnight);
     const version = newest.find(({ recipeId }) => recipeId === beat?.recipeId);
-    return beat && version ? [treatmentOf(version, slot, beat.batchId)] : [];
+    return beat && version ? [treatmentOf(version, slot, head, history, beat.batchId)] : [];
   });
   const moisture = planned.some(({ slot }) => slot === 'follow-up')
     ? undefined
     : moistureFor(head, history, today);
   return {
-    treatments: [...planned, ...(moisture ? [treatmentOf(moisture, 'follow-up')] : [])],
+    treatments: [...planned, ...(moisture ? [treatmentOf(moisture, 'follow-up', head, history)] : [])],
     sections: usualSections(head),
     washMinutes:
       rulesOfHead(choicesOf(history.planSettings, head.headId), history.washDays).washMinutes ??
@@ -62,11 +57,9 @@ export function offered(
 ): { readonly masks: readonly RecipeVersion[]; readonly left: readonly string[] } {
   const masks = newestVersions(recipes).filter(({ use }) => use === 'mask');
   const whyNot = (version: RecipeVersion): string | null => {
-    const weighed = weighedLines(version.lines, larder);
-    const verdict = weighed.ok && classifyLines(weighed.value, head.school);
-    if (!weighed.ok || !verdict || !verdict.ok) return `${version.name} is not understood well enough.`;
-    const texts = version.lines.map(({ text }) => text);
-    const stop = cautionsFor(weighed.value, verdict.value, head, texts).find(({ level }) => level === 'stop');
+    const judged = judgedFor(version, head, larder);
+    if (!judged.ok) return `${version.name} is not understood well enough.`;
+    const [stop] = judged.value.stops;
     if (stop) return `${version.name}: ${stop.text}`;
     const usedBefore = sessions.some(({ recipeId }) => recipeId === version.recipeId);
     const first = firstUse(patchTestOf(version.recipeId, head.headId, patchTests), usedBefore, today);
@@ -121,14 +114,13 @@ export function dayUseOf(
   { larder }: HeadHistory,
 ): DayUse | null {
   const version = larder.recipe(recipeId, recipeVersion);
-  const weighed = version && weighedLines(version.lines, larder);
-  if (!version || !weighed?.ok) return null;
-  const verdict = classifyLines(weighed.value, head.school);
-  if (!verdict.ok) return null;
+  const judged = version && judgedFor(version, head, larder);
+  if (!version || !judged?.ok) return null;
+  const { lines, verdict } = judged.value;
   return {
     version,
-    lines: weighed.value,
-    verdict: verdict.value,
+    lines,
+    verdict,
     minutes,
     withHeat: warmth === 'warm',
     fromShelf: batchId !== null,

@@ -4,7 +4,11 @@ const TONE_SECONDS = 0.35;
 const GAP_SECONDS = 0.12;
 const LOUDNESS = 0.6;
 
+/** A browser lets a page sound and shake only after a first touch or key, anew after each reload. */
+export const mayRing = (): boolean => navigator.userActivation?.hasBeenActive ?? true;
+
 export function ring(): void {
+  if (!mayRing()) return;
   try {
     const audio = new AudioContext();
     TONES.forEach((hertz, index) => {

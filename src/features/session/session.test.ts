@@ -56,6 +56,15 @@ describe('the day as the plan has it', () => {
     ]);
   });
 
+  it('goes without heat where the house has none: for longer', () => {
+    const cold = { ...history, lacks: ['heat'] as const };
+    const balm = (known: typeof history) =>
+      settingOf(head, known, [beat('main', 'balm')], today).treatments.find(({ slot }) => slot === 'main');
+    expect(balm(history)).toMatchObject({ warmth: 'warm', minutes: 30 });
+    expect(balm(cold)).toMatchObject({ warmth: 'room' });
+    expect(balm(cold)?.minutes).toBeGreaterThan(30);
+  });
+
   it('knows that oil went on yesterday evening', () => {
     const oiled = { ...history, sessions: [...history.sessions, testSession('oil', addDays(today, -1))] };
     expect(settingOf(head, oiled, [], today).oiledOvernight).toBe(true);

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { aloudChosen, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
+import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 
 /** Reads a text when it changes, where the browser has a voice and she wants it. */
 export function useReadAloud(text: string): {
@@ -18,5 +18,5 @@ export function useReadAloud(text: string): {
     speechSynthesis.speak(said);
     return () => speechSynthesis.cancel();
   }, [text, aloud, canSpeak]);
-  return { aloud, setAloud: (wanted) => dispatch(aloudChosen(wanted)), canSpeak };
+  return { aloud, setAloud: (wanted) => dispatch(prefsChanged({ aloud: wanted })), canSpeak };
 }

@@ -5,12 +5,17 @@ import { useNow } from '../shared/useNow';
 
 const LOOK_EVERY_MS = 500;
 
-type Happening = RunEvent extends infer Event ? (Event extends RunEvent ? Omit<Event, 'at'> : never) : never;
+type Happening = RunEvent extends infer Event
+  ? Event extends RunEvent
+    ? Omit<Event, 'at'> & { readonly at?: string }
+    : never
+  : never;
 
 export interface LiveRun {
   readonly run: WashRun;
   readonly state: RunState;
   readonly now: string;
+  /** Now, where no other time is given. */
   readonly happen: (event: Happening) => void;
 }
 
@@ -27,7 +32,7 @@ export function useRun(headId: string): LiveRun | null {
       now,
       state: runState(run, now),
       happen: (event) =>
-        dispatch(washHappened({ headId, event: { ...event, at: new Date().toISOString() } as RunEvent })),
+        dispatch(washHappened({ headId, event: { at: new Date().toISOString(), ...event } as RunEvent })),
     };
   }, [run, time, dispatch, headId]);
 }

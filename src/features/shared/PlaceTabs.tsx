@@ -10,7 +10,7 @@ interface PlaceTabsProps {
 /** The rooms of one place. */
 export function PlaceTabs({ label: place, tabs, here }: PlaceTabsProps) {
   return (
-    <View role="navigation" aria-label={place} className="flex-row gap-5 border-b border-line">
+    <View role="navigation" aria-label={place} className="flex-row flex-wrap gap-x-5 border-b border-line">
       {tabs.map(({ href, label }) => (
         <Link key={href} href={href} asChild>
           <Pressable

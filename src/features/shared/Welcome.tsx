@@ -20,7 +20,7 @@ export function Welcome() {
           testID="start-own"
         />
         <Button label="Look around in the demo" onPress={() => void loadDemo(dispatch)} testID="start-demo" />
-        <Button label="Read a backup file" onPress={() => router.push('/heads')} />
+        <Button label="Read a file in" onPress={() => router.push('/heads/keeping')} />
         <Body className="pt-2 text-soft-ink">
           Everything stays in this browser. Nothing is sent anywhere.
         </Body>

@@ -10,3 +10,13 @@ export function saveTextFile(name: string, text: string, type: string): void {
   // The browser reads the file after this call returns.
   setTimeout(() => URL.revokeObjectURL(url), RELEASE_AFTER_MS);
 }
+
+/** A name as part of a file's name: letters that every system knows, "file" where there are none. */
+export function fileNameOf(name: string): string {
+  const plain = name
+    .normalize('NFD')
+    .replace(/\p{Diacritic}/gu, '')
+    .replace(/[^A-Za-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+  return plain.toLowerCase() || 'file';
+}

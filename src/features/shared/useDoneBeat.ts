@@ -6,10 +6,10 @@ import { sessionOf } from './sessionOf';
 import { useAddRecords } from './useAddRecords';
 
 /** Writes down that a planned beat was done, as it was planned. */
-export function useDoneBeat(head: Head): (beat: Beat, day: CalendarDay) => void {
+export function useDoneBeat(): (head: Head, beat: Beat, day: CalendarDay) => void {
   const recipes = useAppSelector(selectRecipes);
   const add = useAddRecords();
-  return (beat, day) => {
+  return (head, beat, day) => {
     const recipe = recipes.find((known) => known.recipeId === beat.recipeId);
     if (!recipe) return;
     add([sessionOf(recipe, head.headId, day)], `${recipe.name} is written down for ${head.name}.`);

@@ -1,22 +1,16 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import {
-  batchLines,
-  movingForbidden,
-  PLACES,
-  type BatchEvent,
-  type Place,
-  type ShelfItem,
-} from '@/core/batches';
+import { batchLines, movingForbidden, type BatchEvent, type Place, type ShelfItem } from '@/core/batches';
 import { classifyLines } from '@/core/classification';
 import type { Head } from '@/core/hair';
-import { cautionsFor } from '@/core/safety';
+import { stopsFor } from '@/core/safety';
 import { selectHeads, useAppSelector } from '@/store';
 import { Body, Button, Choice, Problem, Small } from '@/ui';
 import { newStamp } from '../shared/stamp';
 import { PatchTests, useFirstUse } from '../shared/PatchTests';
 import { useAddRecords } from '../shared/useAddRecords';
+import { useKit } from '../shared/useKit';
 import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
 
@@ -33,6 +27,7 @@ const REASONS = ['smell', 'mould or specks', 'past its day', 'did not like it'] 
 export function ShelfActions({ item }: { item: ShelfItem }) {
   const add = useAddRecords();
   const today = useToday();
+  const { places } = useKit();
   const heads = useAppSelector(selectHeads);
   const [headId, setHeadId] = useState<string | null>(heads[0]?.headId ?? null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -88,14 +83,16 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
         </View>
       )}
       <View className="flex-row flex-wrap gap-2">
-        {PLACES.filter((place) => place !== item.place).map((place) => (
-          <Button
-            key={place}
-            label={item.place === 'freezer' ? `Thaw: ${place}` : `Move: ${place}`}
-            hint={`${item.place === 'freezer' ? 'Thaw' : 'Move'} ${name}: ${PLACE_WORDS[place]}`}
-            onPress={() => move(place)}
-          />
-        ))}
+        {places
+          .filter((place) => place !== item.place)
+          .map((place) => (
+            <Button
+              key={place}
+              label={item.place === 'freezer' ? `Thaw: ${place}` : `Move: ${place}`}
+              hint={`${item.place === 'freezer' ? 'Thaw' : 'Move'} ${name}: ${PLACE_WORDS[place]}`}
+              onPress={() => move(place)}
+            />
+          ))}
       </View>
       {problem ? <Problem live>{problem}</Problem> : null}
       <Body>Throw it out, because of:</Body>
@@ -139,9 +136,7 @@ function UseOn({ item, head, onUse }: UseOnProps) {
     const lines = batchLines(batch, recipe, larder);
     const verdict = classifyLines(lines, head.school);
     const texts = recipe?.lines.map(({ text }) => text);
-    return verdict.ok
-      ? cautionsFor(lines, verdict.value, head, texts).filter(({ level }) => level === 'stop')
-      : [];
+    return verdict.ok ? stopsFor(lines, verdict.value, head, texts) : [];
   }, [batch, larder, head]);
   if (stops.length > 0)
     return (

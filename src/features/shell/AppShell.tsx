@@ -13,11 +13,14 @@ import {
   useAppSelector,
 } from '@/store';
 import { warmWorkers } from '@/workers';
-import { useTheme, useWide } from '@/ui';
+import { useAppearance, useTheme, useWide } from '@/ui';
 import { HairAnswerProvider } from '../shared/HairAnswer';
+import { Keys } from './Keys';
+import { NewVersion } from './NewVersion';
 import { Places } from './Places';
 import { StorageNotice } from './StorageNotice';
 import { UndoBar } from './UndoBar';
+import { useDailyCopy } from './useDailyCopy';
 import { useDemoStart } from './useDemoStart';
 import { useLeaveWarning } from './useLeaveWarning';
 
@@ -51,16 +54,19 @@ function Frame({ children }: { children: ReactNode }) {
   const isWashing = Object.keys(useAppSelector(selectWashRuns)).length > 0;
   // While she washes there is nothing to tap by mistake.
   const isBare = usePathname() === '/wash' && isWashing;
-  const { theme } = useAppSelector(selectPrefs);
+  const { theme, textSize, motion } = useAppSelector(selectPrefs);
   const loading = useAppSelector(selectStatus) === 'loading';
   useLeaveWarning();
+  useDailyCopy();
   useDemoStart();
   useTheme(theme);
+  useAppearance(Number(textSize), motion === 'less');
   return (
     <View className={`flex-1 bg-paper ${wide ? 'flex-row' : ''}`}>
       {wide && !isBare ? <Places /> : null}
       <View role="main" className="flex-1">
         <StorageNotice />
+        {isWashing ? null : <NewVersion />}
         {isWashing ? (
           <Suspense fallback={null}>
             <WashBar />
@@ -70,6 +76,7 @@ function Frame({ children }: { children: ReactNode }) {
       </View>
       {wide || isBare ? null : <Places />}
       <UndoBar />
+      <Keys />
     </View>
   );
 }

@@ -1,7 +1,9 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import {
   saveRetried,
   selectDamaged,
+  selectHealed,
   selectProblem,
   selectStatus,
   useAppDispatch,
@@ -15,10 +17,14 @@ export function StorageNotice() {
   const problem = useAppSelector(selectProblem);
   const damaged = useAppSelector(selectDamaged);
   const status = useAppSelector(selectStatus);
-  if (!problem && damaged === 0) return null;
+  const healed = useAppSelector(selectHealed);
+  const [seen, setSeen] = useState(false);
+  if (!problem && (damaged + healed === 0 || seen)) return null;
   const text =
     problem ??
-    `${damaged} stored ${damaged === 1 ? 'entry' : 'entries'} could not be read. Nothing was deleted; everything else is here.`;
+    (damaged > 0
+      ? `${entries(damaged)} could not be read, and no copy has ${damaged === 1 ? 'it' : 'them'}. Nothing was deleted; everything else is here.`
+      : `${entries(healed)} could not be read and ${healed === 1 ? 'was' : 'were'} taken from a copy. Nothing is missing.`);
   return (
     <View
       role="alert"
@@ -30,6 +36,9 @@ export function StorageNotice() {
       {problem && status !== 'blocked' ? (
         <Button label="Try again" onPress={() => dispatch(saveRetried())} />
       ) : null}
+      {problem ? null : <Button label="Fine" hint="Fine, put this away" onPress={() => setSeen(true)} />}
     </View>
   );
 }
+
+const entries = (count: number) => `${count} stored ${count === 1 ? 'entry' : 'entries'}`;

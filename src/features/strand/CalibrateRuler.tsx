@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { Button, Screen, useTokens, useWide } from '@/ui';
-import { rulerCalibrated, useAppDispatch } from '@/store';
+import { prefsChanged, useAppDispatch } from '@/store';
 
 /** Any standard bank card (ISO/IEC 7810, ID-1), mm. */
 const CARD = { longMm: 85.6, shortMm: 53.98 } as const;
@@ -41,7 +41,7 @@ export function CalibrateRuler({ start, onDone, onTyping }: CalibrateRulerProps)
           tone="main"
           label="It fits"
           onPress={() => {
-            dispatch(rulerCalibrated(pixelsPerMm));
+            dispatch(prefsChanged({ pixelsPerMm }));
             onDone();
           }}
           testID="calibrated"

@@ -6,7 +6,7 @@ import type { Head } from '@/core/hair';
 import { formatDay, formatInstant } from '@/core/measures';
 import { selectAllRecords, useAppSelector } from '@/store';
 import { Button, Small, Strong } from '@/ui';
-import { NOT_DONE_WORDS } from '../shared/stepWords';
+import { stepOutcomeWords } from '../shared/stepWords';
 import { useTakeBack } from '../shared/useTakeBack';
 import type { LogEntry } from './logEntries';
 import { readingWords } from './readingWords';
@@ -72,10 +72,7 @@ export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
       {open === 'steps'
         ? steps?.map((step) => (
             <Small key={step.id}>
-              {step.title}:{' '}
-              {step.outcome === 'done'
-                ? `${step.planned} min planned, ${Math.round(step.real ?? 0)} min done`
-                : NOT_DONE_WORDS[step.outcome]}
+              {step.title}: {stepOutcomeWords(step)}
             </Small>
           ))
         : null}

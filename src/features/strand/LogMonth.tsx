@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { addDays, dayRange, formatDay, weekdayOf, type CalendarDay } from '@/core/measures';
+import { selectPrefs, useAppSelector, WEEK_START_DAYS } from '@/store';
 import { Button, Heading, Small, Strong } from '@/ui';
 import { KindMark } from '../shared/KindMark';
 import { useHistory } from '../shared/useHistory';
@@ -30,7 +31,8 @@ export function LogMonth({ head, entries, today, day, onDay }: MonthProps) {
     for (const entry of entries) found.set(entry.day, [...(found.get(entry.day) ?? []), entry]);
     return found;
   }, [entries]);
-  const blanks = (weekdayOf(first) + WEEK - 1) % WEEK;
+  const { weekStart } = useAppSelector(selectPrefs);
+  const blanks = (weekdayOf(first) + WEEK - WEEK_START_DAYS[weekStart]) % WEEK;
   return (
     <View className="gap-2" testID="log-month">
       <View className="flex-row flex-wrap items-center gap-2">

@@ -1,9 +1,10 @@
-import type { Batch, BatchEvent } from '@/core/batches';
+import type { BatchEvent } from '@/core/batches';
 import { addDays, calendarDay } from '@/core/measures';
 import { makeLarder } from '@/core/recipes';
 import type { WashDay } from '@/core/sessions';
 import {
   STAMP,
+  testBatch,
   testHead,
   testHistory,
   testReading,
@@ -48,21 +49,7 @@ const washDay: WashDay = {
   uses: [{ sessionId: 's2', recipeId: 'silk', slot: 'main', rating: 'again', leftGrams: 0 }],
   note: '',
 };
-const batch: Batch = {
-  ...STAMP,
-  kind: 'batch',
-  id: 'b',
-  batchId: 'b',
-  recipeId: 'balm',
-  recipeVersion: 1,
-  madeOn: on(5),
-  weighed: [100, 15],
-  waterAddedGrams: 0,
-  portions: 2,
-  portionGrams: 57,
-  place: 'fridge',
-  note: '',
-};
+const batch = testBatch('balm', on(5), { batchId: 'b', portions: 2, portionGrams: 57 });
 const event = (what: BatchEvent['what'], back: number): BatchEvent => ({
   ...STAMP,
   kind: 'batch-event',
@@ -152,6 +139,7 @@ describe('the sheet for a stylist or a doctor', () => {
   it('says who it is, and what this head reacts to', () => {
     expect(parts.get('The head')).toEqual([
       '30 cm long, medium density, medium strands; water: soaks at once',
+      'Age: grown up',
       'Reacts to: egg',
     ]);
   });

@@ -1,17 +1,13 @@
 import type { Head, HeadHistory } from '@/core/hair';
 import { addDays, formatDay, type CalendarDay } from '@/core/measures';
 import { kindInWords } from '../shared/beatWords';
+import type { SheetPart } from '../shared/PrintSheet';
 import { verdictOf } from '../shared/verdictOf';
+import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS } from '../shared/headWords';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { EVENT_WORDS } from './eventWords';
 import { readingWords } from './readingWords';
 import { SCALP_OPTIONS } from './readingOptions';
-
-/** A heading and its lines. */
-export interface ReportPart {
-  readonly title: string;
-  readonly lines: readonly string[];
-}
 
 /** As much as one sheet of paper holds, and as far back as is of use. */
 const LOOK_BACK = { treatments: 84, signs: 365 } as const;
@@ -25,7 +21,7 @@ const POROSITY_WORDS: Record<Head['porosityGuess'], string> = {
 };
 
 /** What someone else has to know of a head, from what was written down at home: no diagnosis, and nothing added. */
-export function reportOf(head: Head, history: HeadHistory, today: CalendarDay): ReportPart[] {
+export function reportOf(head: Head, history: HeadHistory, today: CalendarDay): SheetPart[] {
   return [
     { title: 'The head', lines: aboutHead(head) },
     { title: 'Last readings', lines: lastReadings(head, history) },
@@ -45,7 +41,9 @@ function aboutHead({
   strand,
   porosityGuess,
   allergies,
-  child,
+  ageBand,
+  chemistry,
+  health,
   proteinSensitive,
 }: Head): string[] {
   const reactsTo = allergies.map(
@@ -53,7 +51,11 @@ function aboutHead({
   );
   return [
     `${lengthCm} cm long, ${density} density, ${strand} strands; water: ${POROSITY_WORDS[porosityGuess]}`,
-    ...(child ? ['A child’s hair'] : []),
+    `Age: ${AGE_WORDS[ageBand]}`,
+    ...(chemistry.length > 0
+      ? [`Done to it: ${chemistry.map((each) => CHEMISTRY_WORDS[each]).join(', ')}`]
+      : []),
+    ...health.map((each) => `To mind: ${HEALTH_WORDS[each]}`),
     ...(proteinSensitive ? ['Gets stiff from little protein'] : []),
     reactsTo.length > 0 ? `Reacts to: ${reactsTo.join(', ')}` : 'No allergies known',
   ];

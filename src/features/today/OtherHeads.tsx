@@ -1,18 +1,22 @@
+import { isSmall } from '@/core/agenda';
 import type { Head } from '@/core/hair';
 import type { Plan } from '@/core/planning';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button } from '@/ui';
 import { Entry } from '../shared/Entry';
 import { useHairAnswer } from '../shared/HairAnswer';
+import { useDoneBeat } from '../shared/useDoneBeat';
 
 /** What today holds for the other heads that the same person looks after. */
 export function OtherHeads({ head, plans }: { head: Head; plans: readonly Plan[] }) {
   const heads = useAppSelector(selectHeads);
   const dispatch = useAppDispatch();
   const { today } = useHairAnswer();
+  const done = useDoneBeat();
   return heads
     .filter(({ headId }) => headId !== head.headId)
-    .map(({ headId, name }) => {
+    .map((other) => {
+      const { headId, name } = other;
       const day = plans.find((plan) => plan.headId === headId)?.days.find((each) => each.day === today);
       const todo = [
         ...(day?.preparation ?? []).map(({ text }) => text),
@@ -20,6 +24,14 @@ export function OtherHeads({ head, plans }: { head: Head; plans: readonly Plan[]
       ];
       return todo.length === 0 ? null : (
         <Entry key={headId} title={`${name}, today`} text={todo.join(' · ')}>
+          {(day?.beats ?? []).filter(isSmall).map((beat) => (
+            <Button
+              key={beat.recipeId}
+              label={`${beat.name}: done`}
+              hint={`I did ${beat.name} on ${name}`}
+              onPress={() => done(other, beat, today)}
+            />
+          ))}
           <Button label={`To ${name}`} onPress={() => dispatch(headChosen(headId))} />
         </Entry>
       );

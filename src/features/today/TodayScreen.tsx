@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
-import { formatDay } from '@/core/measures';
-import type { Beat, PlanDay, PrepTask } from '@/core/planning';
+import { formatDay, type CalendarDay } from '@/core/measures';
+import type { Beat, PlanDay } from '@/core/planning';
 import { selectWashRuns, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
@@ -14,10 +14,14 @@ import { PatchTestsDue } from '../shared/PatchTests';
 import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
 import { useDoneBeat } from '../shared/useDoneBeat';
+import { useNow } from '../shared/useNow';
 import { useHistory } from '../shared/useHistory';
 import { WithHead } from '../shared/WithHead';
+import { prepareTitle } from './prepareTitle';
 import { OtherHeads } from './OtherHeads';
 import { ShelfDue } from './ShelfDue';
+
+const A_MINUTE_MS = 60_000;
 
 export function TodayScreen() {
   return <WithHead>{(head, answer) => <Today head={head} answer={answer} />}</WithHead>;
@@ -25,6 +29,8 @@ export function TodayScreen() {
 
 function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
   const { today } = useHairAnswer();
+  const moment = new Date(useNow(A_MINUTE_MS, true));
+  const minuteOfDay = 60 * moment.getHours() + moment.getMinutes();
   const { state, plan, plans, shelf } = answer;
   const { referral } = state.need;
   // What is a doctor's matter leads to no recipe.
@@ -40,7 +46,7 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
       <HeadPicker />
       {referral === null ? <Rest head={head} now={now} /> : null}
       {now?.preparation.map((task) => (
-        <Entry key={task.text} title={prepareTitle(task)} text={task.text} />
+        <Entry key={task.text} title={prepareTitle(task, minuteOfDay)} text={task.text} />
       ))}
       {now ? <Beats head={head} now={now} /> : null}
       <ReadingsDue headId={head.headId} />
@@ -54,13 +60,6 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
       <Ways head={head} now={now} />
     </Screen>
   );
-}
-
-/** With the last moment, where there is one. */
-function prepareTitle({ startMinute }: PrepTask): string {
-  if (startMinute === null) return 'Prepare';
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `Prepare, by ${Math.floor(startMinute / 60)}:${two(startMinute % 60)} at the latest`;
 }
 
 /** An empty day is restful, not blank. */
@@ -77,8 +76,8 @@ function Rest({ head, now }: { head: Head; now: PlanDay | undefined }) {
 
 function Beats({ head, now }: { head: Head; now: PlanDay }) {
   const { today } = useHairAnswer();
-  const done = useDoneBeat(head);
-  const isUnderWay = useAppSelector(selectWashRuns)[head.headId] !== undefined;
+  const done = useDoneBeat();
+  const isUnderWay = useAppSelector(selectWashRuns)[head.headId]?.day === today;
   return now.beats.map((beat) => (
     <Entry
       key={`${beat.slot}-${beat.recipeId}`}
@@ -100,7 +99,7 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
         tone={beat.slot === 'main' ? 'quiet' : 'plain'}
         label="I did this"
         hint={`I did ${beat.name}`}
-        onPress={() => done(beat, today)}
+        onPress={() => done(head, beat, today)}
       />
     </Entry>
   ));
@@ -129,21 +128,27 @@ function Next({ head, beats }: { head: Head; beats: readonly Beat[] }) {
 
 function Ways({ head, now }: { head: Head; now: PlanDay | undefined }) {
   const due = useReadingsDue(head.headId);
-  const isUnderWay = useAppSelector(selectWashRuns)[head.headId] !== undefined;
+  const { today } = useHairAnswer();
+  const run = useAppSelector(selectWashRuns)[head.headId];
+  const isPlanned = now?.beats.some(({ slot }) => slot === 'main') ?? false;
   return (
     <View className="flex-row flex-wrap gap-3 pt-2">
       <Button label="See the week" onPress={() => router.push('/week')} />
-      {now?.beats.some(({ slot }) => slot === 'main') ? null : (
-        <Button
-          label={isUnderWay ? 'Go on with the wash day' : 'Wash today'}
-          onPress={() => router.push('/wash')}
-        />
+      {isPlanned && (!run || run.day === today) ? null : (
+        <Button label={washLabel(run?.day, today)} onPress={() => router.push('/wash')} />
       )}
       {due.some(({ to }) => to === '/strand/take') ? null : (
         <Button label="Take a reading" onPress={() => router.push('/strand/take')} />
       )}
     </View>
   );
+}
+
+function washLabel(begun: CalendarDay | undefined, today: CalendarDay): string {
+  if (begun === undefined) return 'Wash today';
+  return begun === today
+    ? 'Go on with the wash day'
+    : `The wash day of ${formatDay(begun, 'EEEE')} is not ended`;
 }
 
 function Aside({

@@ -9,11 +9,14 @@ import {
   type Rule,
 } from '@/core/agenda';
 import type { Head } from '@/core/hair';
+import { learnedWashMinutes } from '@/core/sessions';
 import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
+import { useHistory } from '../shared/useHistory';
+import { SchoolRows } from '../shared/SchoolRows';
 import { WithHead } from '../shared/WithHead';
-import { ruleText, SCHOOL_CHOICES, stepOf } from './ruleWords';
-import { useChoices } from './useChoices';
+import { ruleText, stepOf } from './ruleWords';
+import { useChoices } from '../shared/useChoices';
 import { WeekTabs } from './WeekTabs';
 
 const SORTS = [
@@ -38,6 +41,7 @@ export function RulesScreen() {
 function Rules({ head }: { head: Head }) {
   const [choices, change] = useChoices(head);
   const changed = Object.keys(choices.rules).length;
+  const learned = learnedWashMinutes(useHistory(head.headId).washDays, RULES.washMinutes.value);
   return (
     <Screen
       before={<WeekTabs here="/week/rules" />}
@@ -54,29 +58,20 @@ function Rules({ head }: { head: Head }) {
     >
       <HeadPicker />
       <Heading level={2}>Where makers disagree</Heading>
-      {SCHOOL_CHOICES.map(({ key, label, options }) => (
-        <FieldGroup key={key} label={label}>
-          <Choice<string>
-            label={label}
-            options={options}
-            value={choices[key]}
-            onChange={(value) =>
-              change(
-                { [key]: value },
-                `${label}: ${options.find((each) => each.value === value)?.label ?? value}.`,
-              )
-            }
-          />
-          <Small>{options.find((each) => each.value === choices[key])?.hint ?? ''}</Small>
-        </FieldGroup>
-      ))}
+      <SchoolRows choices={choices} change={change} />
       {SORTS.map(({ sort, title }) => (
         <View key={sort} className="gap-3 pt-2">
           <Heading level={2}>{title}</Heading>
           {RULE_KEYS.map((key): Rule => RULES[key])
             .filter((rule) => rule.sort === sort)
             .map((rule) => (
-              <RuleRow key={rule.id} rule={rule} choices={choices} change={change} />
+              <RuleRow
+                key={rule.id}
+                rule={rule}
+                choices={choices}
+                change={change}
+                learned={rule.id === RULES.washMinutes.id ? learned : null}
+              />
             ))}
         </View>
       ))}
@@ -89,17 +84,26 @@ interface Changing {
   readonly change: (changed: Partial<PlanChoices>, said: string) => void;
 }
 
-function RuleRow({ rule, choices, change }: Changing & { readonly rule: Rule }) {
+type Learned = NonNullable<ReturnType<typeof learnedWashMinutes>>;
+
+interface RuleRowProps extends Changing {
+  readonly rule: Rule;
+  /** Of this head's own days, where she chose nothing herself. */
+  readonly learned: Learned | null;
+}
+
+function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
   const chosen = choices.rules[rule.id];
-  const value = chosen === undefined ? rule.value : chosen;
+  const usual = learned?.minutes ?? rule.value;
+  const value = chosen === undefined ? usual : chosen;
   const set = (next: number | null | undefined, said: string) => {
     const { [rule.id]: _, ...others } = choices.rules;
     change({ rules: next === undefined ? others : { ...others, [rule.id]: next } }, said);
   };
   const step = stepOf(rule);
   const move = (by: number) => {
-    const next = Math.min(rule.most, Math.max(rule.least, Number(((value ?? rule.value) + by).toFixed(2))));
-    set(next === rule.value ? undefined : next, `${rule.label}: ${ruleText(rule, next)}.`);
+    const next = Math.min(rule.most, Math.max(rule.least, Number(((value ?? usual) + by).toFixed(2))));
+    set(next === usual ? undefined : next, `${rule.label}: ${ruleText(rule, next)}.`);
   };
   return (
     <View className="gap-1 border-b border-line pb-2" testID={`rule-${rule.id}`}>
@@ -122,6 +126,7 @@ function RuleRow({ rule, choices, change }: Changing & { readonly rule: Rule }) 
         />
       </View>
       <Small>{rule.why}</Small>
+      {learned ? <Small className="text-ink">{learnedText(learned, chosen !== undefined)}</Small> : null}
       <View className="flex-row flex-wrap gap-x-4">
         {rule.canBeOff ? (
           <Button
@@ -136,7 +141,7 @@ function RuleRow({ rule, choices, change }: Changing & { readonly rule: Rule }) 
         {chosen === undefined ? null : (
           <Button
             tone="quiet"
-            label={`Back to ${ruleText(rule, rule.value)}`}
+            label={`Back to ${ruleText(rule, usual)}`}
             hint={`Back to the usual: ${rule.label}`}
             onPress={() => set(undefined, `${rule.label} is as usual.`)}
           />
@@ -144,6 +149,13 @@ function RuleRow({ rule, choices, change }: Changing & { readonly rule: Rule }) 
       </View>
     </View>
   );
+}
+
+function learnedText({ minutes, of }: Learned, isChosen: boolean): string {
+  const from = of === 1 ? 'one wash day' : `${of} wash days`;
+  return isChosen
+    ? `Your last ${from} would say ${minutes} min.`
+    : `Planned with ${minutes} min: learned from ${from} of this head.`;
 }
 
 function Leanings({ choices, change }: Changing) {

@@ -41,7 +41,7 @@ export function WeekScreen() {
 
 function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const { plan, state } = answer;
-  const done = useDoneBeat(head);
+  const done = useDoneBeat();
   const decisions = useDecisions(head.headId, plan.from);
   const wonder = useWonder(answer);
   const [open, setOpen] = useState<string | null>(null);
@@ -57,7 +57,7 @@ function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
       setAdding(null);
       setOpen((known) => (known === beatKey(beat) ? null : beatKey(beat)));
     },
-    done,
+    done: (beat: Beat, day: CalendarDay) => done(head, beat, day),
     moving,
     startMove: (beat: Beat | null) => {
       setMoving(beat);

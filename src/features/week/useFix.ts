@@ -6,7 +6,7 @@ import type { Fix, Loosening } from '@/core/scheduling';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
-import { choicesRecord } from './useChoices';
+import { choicesRecord } from '../shared/useChoices';
 
 /** Gives way in one thing, in one tap that can be undone. */
 export function useFix(head: Head, today: CalendarDay): (loosening: Loosening) => void {

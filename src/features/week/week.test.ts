@@ -1,4 +1,5 @@
-import { headsIn, historyOf, planProblemFrom } from '@/core/exchange';
+import { headsIn, historyOf } from '@/core/exchange';
+import { planProblemFrom } from '@/core/question';
 import { estimateHair } from '@/core/estimation';
 import { calendarDay } from '@/core/measures';
 import { searched } from '@/core/scheduling';

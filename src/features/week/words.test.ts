@@ -9,24 +9,15 @@ import {
 } from '@/core/agenda';
 import { addDays, calendarDay } from '@/core/measures';
 import { RHYTHM_IDS } from '@/core/scheduling';
-import { STAMP } from '@/core/testing';
+import { STAMP, testOccasion } from '@/core/testing';
 import { challengeWords, occasionWords } from './occasionWords';
 import { RHYTHM_LABELS } from './rhythmWords';
-import { ruleText, SCHOOL_CHOICES, stepOf } from './ruleWords';
+import { SCHOOL_CHOICES } from '../shared/schoolChoices';
+import { ruleText, stepOf } from './ruleWords';
 
 const monday = calendarDay('2026-03-02');
-const occasion = (changes: Partial<Occasion>): Occasion => ({
-  ...STAMP,
-  kind: 'occasion',
-  id: 'o',
-  headId: null,
-  what: 'style',
-  from: monday,
-  to: addDays(monday, 20),
-  minutes: null,
-  note: '',
-  ...changes,
-});
+const occasion = ({ what = 'style', to = addDays(monday, 20), ...changes }: Partial<Occasion>): Occasion =>
+  testOccasion(what, monday, to, { minutes: null, ...changes });
 
 describe('what is coming, in words', () => {
   it('is named with its days: one day in full, a stretch from when to when', () => {

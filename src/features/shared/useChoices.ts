@@ -1,9 +1,9 @@
 import { choicesOf, type PlanChoices } from '@/core/agenda';
 import type { StoredRecord } from '@/core/exchange';
 import type { Head } from '@/core/hair';
-import { newStamp } from '../shared/stamp';
-import { useAddRecords } from '../shared/useAddRecords';
-import { useHistory } from '../shared/useHistory';
+import { newStamp } from './stamp';
+import { useAddRecords } from './useAddRecords';
+import { useHistory } from './useHistory';
 
 /** The record that holds what was chosen, with something changed. */
 export function choicesRecord(

@@ -1,0 +1,47 @@
+import { router } from 'expo-router';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { selectPantry, useAppSelector } from '@/store';
+import { Button, Screen, Small } from '@/ui';
+import { NotFound } from '../shared/NotFound';
+import { PrintSheet } from '../shared/PrintSheet';
+import { useHead } from '../shared/useHead';
+import { useLarder } from '../shared/useLarder';
+import { makingOf } from './makingOf';
+import { recipeCard } from './recipeCard';
+
+/** A recipe on one sheet of paper. */
+export function CardScreen({ recipeId }: { recipeId: string }) {
+  const larder = useLarder();
+  const pantry = useAppSelector(selectPantry);
+  const head = useHead();
+  const recipe = larder.lastVersion(recipeId);
+  const making = useMemo(
+    () => (recipe ? makingOf(recipe, 1, larder, pantry, head?.school ?? 'my-hair') : null),
+    [recipe, larder, pantry, head],
+  );
+  if (!recipe || !making) return <NotFound />;
+  const back = () => router.navigate({ pathname: '/bench/[recipeId]', params: { recipeId } });
+  if (!making.ok)
+    return (
+      <Screen headline={recipe.name} reason={making.problems[0].message}>
+        <View className="items-start">
+          <Button label="Back" onPress={back} />
+        </View>
+      </Screen>
+    );
+  return (
+    <Screen over="Recipe" headline="A card to print" reason="One sheet, for the kitchen wall or a friend.">
+      <View className="flex-row flex-wrap gap-3">
+        <Button tone="main" label="Print" onPress={() => window.print()} testID="print" />
+        <Button label="Back" onPress={back} />
+      </View>
+      <PrintSheet
+        title={`${recipe.name}, version ${recipe.version}`}
+        parts={recipeCard(making.value, larder, head)}
+        foot="For hair only, not food. New on this head: put a little behind the ear and look for two days."
+      />
+      <Small>{head ? `The cautions are those of ${head.name}.` : 'Nobody’s allergies are known here.'}</Small>
+    </Screen>
+  );
+}

@@ -1,0 +1,41 @@
+import { View } from 'react-native';
+import { KIT, KIT_WORDS, type KitItem } from '@/core/agenda';
+import { Button, FieldGroup, Small } from '@/ui';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useKit } from '../shared/useKit';
+
+/** What the house has to work with: plan, wash day, shelf and making go by it. */
+export function KitPane() {
+  const { lacks } = useKit();
+  const add = useAddRecords();
+  const toggle = (item: KitItem) => {
+    const isLacking = lacks.includes(item);
+    const next = isLacking ? lacks.filter((other) => other !== item) : [...lacks, item];
+    add(
+      [{ ...newStamp(), kind: 'kit', lacks: [...next] }],
+      `${isLacking ? 'With' : 'Without'} ${KIT_WORDS[item].label}.`,
+    );
+  };
+  return (
+    <FieldGroup label="What the house has" help="For everybody. What is not there is planned around.">
+      <View className="flex-row flex-wrap gap-2">
+        {KIT.map((item) => (
+          <Button
+            key={item}
+            label={KIT_WORDS[item].label}
+            hint={`The house has ${KIT_WORDS[item].label}`}
+            pressed={!lacks.includes(item)}
+            onPress={() => toggle(item)}
+            testID={`kit-${item}`}
+          />
+        ))}
+      </View>
+      {lacks.map((item) => (
+        <Small key={item}>
+          Without {KIT_WORDS[item].label}: {KIT_WORDS[item].without}
+        </Small>
+      ))}
+    </FieldGroup>
+  );
+}

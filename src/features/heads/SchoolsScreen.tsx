@@ -1,0 +1,84 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { SCHOOL_WORDS, SCHOOLS, type School } from '@/core/classification';
+import type { Head } from '@/core/hair';
+import { VIEWS } from '@/core/measures';
+import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
+import { Button, Choice, FieldGroup, Screen, Small } from '@/ui';
+import { HeadPicker } from '../shared/HeadPicker';
+import { SchoolSides } from '../shared/SchoolSides';
+import { SchoolRows } from '../shared/SchoolRows';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useChoices } from '../shared/useChoices';
+import { WithHead } from '../shared/WithHead';
+import { HeadsTabs } from '../shared/HeadsTabs';
+import { VIEW_WORDS } from '../shared/settingWords';
+
+/** Where makers disagree: both sides of each question in a sentence, and which one is in force for this head. */
+export function SchoolsScreen() {
+  return <WithHead>{(head) => <Schools key={head.headId} head={head} />}</WithHead>;
+}
+
+function Schools({ head }: { head: Head }) {
+  const [choices, change] = useChoices(head);
+  const add = useAddRecords();
+  const dispatch = useAppDispatch();
+  const { view } = useAppSelector(selectPrefs);
+  const chooseSchool = (school: School) =>
+    add([{ ...head, ...newStamp(), corrects: head.id, school }], `Protein: ${SCHOOL_WORDS[school].label}.`);
+  return (
+    <Screen
+      before={<HeadsTabs here="/heads/schools" />}
+      over={head.name}
+      headline="Where makers disagree"
+      reason="Nobody has measured most of this. Choose a side; your own readings may settle it."
+      side={<MeasuredInstead />}
+    >
+      <HeadPicker />
+      <FieldGroup label="What counts as protein">
+        <Choice
+          label="What counts as protein"
+          options={SCHOOLS.map((value) => ({ value, label: SCHOOL_WORDS[value].label }))}
+          value={head.school}
+          onChange={chooseSchool}
+        />
+        <SchoolSides
+          sides={SCHOOLS.map((value) => ({ value, ...SCHOOL_WORDS[value] }))}
+          inForce={head.school}
+        />
+      </FieldGroup>
+      <SchoolRows choices={choices} change={change} />
+      <FieldGroup label="Spoons or grams">
+        <Choice
+          label="Spoons or grams"
+          options={VIEWS.map((value) => ({ value, label: VIEW_WORDS[value].label }))}
+          value={view}
+          onChange={(chosen) => dispatch(prefsChanged({ view: chosen }))}
+        />
+        <SchoolSides sides={VIEWS.map((value) => ({ value, ...VIEW_WORDS[value] }))} inForce={view} />
+      </FieldGroup>
+    </Screen>
+  );
+}
+
+/** One question has no switch: each recipe answers it for itself. */
+function MeasuredInstead() {
+  return (
+    <View className="gap-3">
+      <FieldGroup label="How long it stays on">
+        <Small>
+          Twenty minutes, for most of what acts has happened by then. Or an hour or two, or the night, for
+          what goes in slowly. Heat shortens the time and its lack lengthens it.
+        </Small>
+        <Small className="text-ink">
+          In force: the minutes that each recipe says. The dose is worked out from them, with or without heat,
+          and what longer really does on your hair shows under “What works”.
+        </Small>
+        <View className="items-start">
+          <Button label="To what works" onPress={() => router.push('/strand/works')} />
+        </View>
+      </FieldGroup>
+    </View>
+  );
+}

@@ -1,0 +1,103 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import type { Copy, StoredRecord } from '@/core/exchange';
+import { formatInstant } from '@/core/measures';
+import { copiesListed, copyLookedAt, everythingReplaced, useAppDispatch } from '@/store';
+import { Body, Button, Heading, Problem, Small } from '@/ui';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { kindCounts, sizeText } from './kindWords';
+
+interface Looked {
+  readonly copy: Copy;
+  readonly records: readonly StoredRecord[];
+  readonly missing: readonly StoredRecord[];
+}
+
+/** Copies that keep themselves, and the way back to one. @param changes looked for anew when this changes */
+export function Copies({ changes }: { changes: unknown }) {
+  const dispatch = useAppDispatch();
+  const add = useAddRecords();
+  const [copies, setCopies] = useState<readonly Copy[]>([]);
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
+  useEffect(() => {
+    let stands = true;
+    void dispatch(copiesListed()).then((found) => {
+      if (stands) setCopies(found);
+    });
+    return () => {
+      stands = false;
+    };
+  }, [dispatch, changes]);
+  const look = async (copy: Copy) => {
+    const result = await dispatch(copyLookedAt(copy));
+    setSaid(result.ok ? null : result.problems[0].message);
+    setLooked(result.ok ? { copy, ...result.value } : null);
+  };
+  const bring = ({ missing }: Looked) => {
+    add(missing, `${missing.length} records are back.`);
+    setLooked(null);
+  };
+  const goBack = async ({ records, copy }: Looked) => {
+    const { id, recordedAt: now } = newStamp();
+    const result = await dispatch(everythingReplaced(records, { id, now }));
+    setSaid(
+      result.ok
+        ? `Everything is as it was on ${whenText(copy)}. What was here before is kept as a copy, too.`
+        : result.problems[0].message,
+    );
+    setLooked(null);
+  };
+  return (
+    <View className="gap-3">
+      <Heading level={2}>Copies</Heading>
+      <Small>
+        One a day is kept beside the records, without pictures, over some weeks; one more is taken before
+        everything is replaced. What cannot be read any more is taken from them by itself.
+      </Small>
+      {copies.length === 0 ? (
+        <Body>None yet: the first is taken when there is something to copy.</Body>
+      ) : null}
+      {copies.map((copy) => (
+        <View key={copy.id} className="flex-row flex-wrap items-center gap-3 border-b border-line pb-2">
+          <View className="min-w-[170px] flex-1">
+            <Body>{whenText(copy)}</Body>
+            <Small>
+              {copy.records} records, {sizeText(copy.characters)}
+              {copy.why === 'before' ? ', before everything was replaced' : ''}
+            </Small>
+          </View>
+          <Button
+            label="Look"
+            hint={`Look into the copy of ${whenText(copy)}`}
+            onPress={() => void look(copy)}
+          />
+        </View>
+      ))}
+      {looked ? (
+        <View role="status" className="gap-2 rounded-2xl bg-sunken p-4">
+          <Body>
+            {looked.missing.length === 0
+              ? 'Everything in it is here, too.'
+              : `Not here any more: ${kindCounts(looked.missing).join(', ')}.`}
+          </Body>
+          <View className="flex-row flex-wrap gap-3">
+            {looked.missing.length > 0 ? (
+              <Button label="Bring these back" onPress={() => bring(looked)} testID="copy-bring" />
+            ) : null}
+            <Button
+              label="Make everything as it was then"
+              onPress={() => void goBack(looked)}
+              testID="copy-back"
+            />
+            <Button tone="quiet" label="Close" onPress={() => setLooked(null)} />
+          </View>
+        </View>
+      ) : null}
+      {said ? <Problem live>{said}</Problem> : null}
+    </View>
+  );
+}
+
+const whenText = ({ takenAt }: Copy) => formatInstant(takenAt, 'EEEE d MMM, H:mm');

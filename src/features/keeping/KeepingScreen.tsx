@@ -1,0 +1,161 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ofKind } from '@/core/exchange';
+import { dayOfDate, daysBetween } from '@/core/measures';
+import { photoBytes } from '@/core/readings';
+import {
+  everythingDeleted,
+  selectAllRecords,
+  selectPrefs,
+  selectStatus,
+  selectUnsaved,
+  useAppDispatch,
+  useAppSelector,
+} from '@/store';
+import { Body, Button, Heading, Problem, Screen, Small } from '@/ui';
+import { HeadsTabs } from '../shared/HeadsTabs';
+import { useToday } from '../shared/useToday';
+import { Copies } from './Copies';
+import { sizeText } from './kindWords';
+import { ReadIn } from './ReadIn';
+import { TakeOut } from './TakeOut';
+import { useRoom } from './useRoom';
+
+/** Safe keeping: out and in, how much room there is, copies, and the end of it all. */
+export function KeepingScreen() {
+  const records = useAppSelector(selectAllRecords);
+  return (
+    <Screen
+      before={<HeadsTabs here="/heads/keeping" />}
+      over="Heads & settings"
+      headline={useKeptText()}
+      reason={useExportText()}
+      sideShare="half"
+      side={
+        <>
+          <RoomLeft />
+          <Copies changes={records} />
+          <DeleteAll />
+        </>
+      }
+    >
+      <TakeOut />
+      <ReadIn />
+    </Screen>
+  );
+}
+
+function useKeptText(): string {
+  const count = useAppSelector(selectAllRecords).length;
+  const unsaved = useAppSelector(selectUnsaved).length;
+  const status = useAppSelector(selectStatus);
+  if (status === 'blocked') return 'Nothing can be stored here';
+  if (unsaved > 0) return `${unsaved} of ${count} records are not stored yet`;
+  return count === 0 ? 'Nothing is kept yet' : `${count} records, all stored`;
+}
+
+/** They lie in one browser; how long ago did they lie anywhere else? */
+function useExportText(): string {
+  const { exportedAt } = useAppSelector(selectPrefs);
+  const count = useAppSelector(selectAllRecords).length;
+  const today = useToday();
+  if (count === 0) return 'What you write down stays in this browser, and nowhere else.';
+  if (exportedAt === null) return 'They are in this browser and nowhere else: take a file out now and then.';
+  const days = daysBetween(dayOfDate(new Date(exportedAt)), today);
+  return `They are in this browser; a file was last taken out ${days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`}.`;
+}
+
+/** Share of the room from which there is reason to act (working assumption). */
+const NEARLY_FULL = 0.9;
+
+function RoomLeft() {
+  const records = useAppSelector(selectAllRecords);
+  const [room, ask] = useRoom(records);
+  const pictures = ofKind(records, 'photo');
+  return (
+    <View className="gap-2">
+      <Heading level={2}>Room</Heading>
+      {room === null ? (
+        <Body>This browser does not tell how much room there is.</Body>
+      ) : (
+        <>
+          <Body>
+            {sizeText(room.usedBytes)} of about {sizeText(room.mostBytes)}
+          </Body>
+          <View
+            role="meter"
+            aria-label="Room that is taken"
+            aria-valuemin={0}
+            aria-valuemax={100}
+            aria-valuenow={Math.round((100 * room.usedBytes) / room.mostBytes)}
+            className="h-3 overflow-hidden rounded-full bg-line"
+          >
+            <View
+              className="h-3 bg-ink"
+              style={{ width: `${Math.max(1, (100 * room.usedBytes) / room.mostBytes)}%` }}
+            />
+          </View>
+          {room.usedBytes > NEARLY_FULL * room.mostBytes ? (
+            <Problem>
+              Almost full. Export everything, then take pictures out under Strand or free some space on the
+              device.
+            </Problem>
+          ) : null}
+          <Small>
+            {pictures.length > 0
+              ? `${pictures.length} pictures take ${sizeText(photoBytes(pictures))} of it. `
+              : ''}
+            {room.isLasting
+              ? 'The browser keeps it until you delete it.'
+              : 'A browser that runs out of room may clear it by itself.'}
+          </Small>
+          {room.isLasting ? null : (
+            <View className="items-start">
+              <Button label="Ask the browser to keep it" onPress={() => void ask()} />
+            </View>
+          )}
+        </>
+      )}
+    </View>
+  );
+}
+
+/** Asked twice, with a file offered first; then nothing is left. */
+function DeleteAll() {
+  const dispatch = useAppDispatch();
+  const [asked, setAsked] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const remove = async () => {
+    const result = await dispatch(everythingDeleted());
+    if (!result.ok) return setProblem(result.problems[0].message);
+    // What is in memory must not write itself down again.
+    window.location.assign('/');
+  };
+  return (
+    <View className="gap-2 border-t border-line pt-4">
+      <Heading level={2}>Delete everything</Heading>
+      {asked ? (
+        <View role="alert" className="gap-3">
+          <Problem>
+            All records, copies and settings in this browser go, and nobody can bring them back. Export
+            everything first if you may want them.
+          </Problem>
+          <View className="flex-row flex-wrap gap-3">
+            <Button label="Yes, delete everything" onPress={() => void remove()} testID="delete-sure" />
+            <Button label="Keep it" onPress={() => setAsked(false)} />
+          </View>
+        </View>
+      ) : (
+        <View className="items-start">
+          <Button
+            tone="quiet"
+            label="Delete everything here"
+            onPress={() => setAsked(true)}
+            testID="delete-all"
+          />
+        </View>
+      )}
+      {problem ? <Problem live>{problem}</Problem> : null}
+    </View>
+  );
+}

@@ -1,0 +1,230 @@
+import { useRef, useState, type ChangeEvent } from 'react';
+import { View } from 'react-native';
+import type { StoredRecord } from '@/core/exchange';
+import { everythingReplaced, selectAllRecords, selectLarder, useAppDispatch, useAppSelector } from '@/store';
+import { Body, Button, Heading, Problem, Small } from '@/ui';
+import { askEstimator } from '@/workers';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useToday } from '../shared/useToday';
+import { incomingOf, type Incoming } from './incoming';
+import { kindCounts } from './kindWords';
+
+type Reading =
+  | { readonly step: 'idle' }
+  | { readonly step: 'busy' }
+  | { readonly step: 'refused'; readonly messages: readonly string[] }
+  | { readonly step: 'ready'; readonly incoming: Incoming; readonly fileName: string }
+  | { readonly step: 'done'; readonly said: string };
+
+/** A file in: looked at first, with what would change; nothing is taken before she says so. */
+export function ReadIn() {
+  const records = useAppSelector(selectAllRecords);
+  const larder = useAppSelector(selectLarder);
+  const today = useToday();
+  const dispatch = useAppDispatch();
+  const add = useAddRecords();
+  const [state, setState] = useState<Reading>({ step: 'idle' });
+  const input = useRef<HTMLInputElement>(null);
+
+  const choose = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    setState({ step: 'busy' });
+    const incoming = await incomingOf(await file.text(), {
+      records,
+      larder,
+      today,
+      stamp: newStamp,
+      readBackup: (text) => askEstimator('readBackup', text),
+    });
+    setState(
+      incoming.ok
+        ? { step: 'ready', incoming: incoming.value, fileName: file.name }
+        : { step: 'refused', messages: incoming.problems.map(({ message }) => message) },
+    );
+  };
+  const take = (taken: readonly StoredRecord[], said: string) => {
+    add(taken, said);
+    setState({ step: 'done', said });
+  };
+  const replace = async (all: readonly StoredRecord[]) => {
+    const { id, recordedAt: now } = newStamp();
+    const result = await dispatch(everythingReplaced(all, { id, now }));
+    setState(
+      result.ok
+        ? {
+            step: 'done',
+            said: `${all.length} records stand in the place of what was here. A copy of that is kept below.`,
+          }
+        : { step: 'refused', messages: result.problems.map(({ message }) => message) },
+    );
+  };
+  const leave = () => setState({ step: 'idle' });
+
+  return (
+    <View className="gap-3">
+      <Heading level={2}>In</Heading>
+      <Small>A backup, a head or recipes from somebody else, or a table of readings or treatments.</Small>
+      <View className="flex-row flex-wrap gap-3">
+        <Button label="Read a file" onPress={() => input.current?.click()} />
+        <input
+          ref={input}
+          type="file"
+          accept=".json,.csv,application/json,text/csv"
+          hidden
+          aria-hidden
+          tabIndex={-1}
+          data-testid="backup-file"
+          onChange={(event) => void choose(event)}
+        />
+      </View>
+      {state.step === 'busy' ? <Body>One moment</Body> : null}
+      {state.step === 'refused' ? (
+        <View role="alert" className="gap-1">
+          {state.messages.map((message) => (
+            <Problem key={message}>{message}</Problem>
+          ))}
+          <Small>Nothing was changed.</Small>
+        </View>
+      ) : null}
+      {state.step === 'ready' ? (
+        <View role="status" className="gap-3 rounded-2xl bg-sunken p-4">
+          <Preview
+            fileName={state.fileName}
+            incoming={state.incoming}
+            here={records}
+            onTake={take}
+            onReplace={(all) => void replace(all)}
+            onLeave={leave}
+          />
+        </View>
+      ) : null}
+      {state.step === 'done' ? <Body>{state.said}</Body> : null}
+    </View>
+  );
+}
+
+interface PreviewProps {
+  readonly fileName: string;
+  readonly incoming: Incoming;
+  readonly here: readonly StoredRecord[];
+  readonly onTake: (records: readonly StoredRecord[], said: string) => void;
+  readonly onReplace: (records: readonly StoredRecord[]) => void;
+  readonly onLeave: () => void;
+}
+
+function Preview(props: PreviewProps) {
+  const { incoming, fileName, onTake, onLeave } = props;
+  switch (incoming.what) {
+    case 'backup':
+      return <BackupPreview {...props} incoming={incoming} />;
+    case 'recipes': {
+      const { records, names, same } = incoming.taken;
+      return (
+        <>
+          <Body>
+            {fileName}:{' '}
+            {names.length === 0 ? 'no recipe that is not here already' : `new: ${names.join(', ')}`}.
+          </Body>
+          {same.length > 0 ? <Small>Here already: {same.join(', ')}.</Small> : null}
+          <Small>They come beside your own, never in their place, and are new to every head.</Small>
+          <Take
+            said={`${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} here.`}
+            {...{ records, onTake, onLeave }}
+          />
+        </>
+      );
+    }
+    default: {
+      const { records, added, corrected, same, unknown } = incoming.table;
+      return (
+        <>
+          <Body>
+            {fileName}: {added} new {incoming.what}, {corrected} corrected, {same} as they are here.
+          </Body>
+          {unknown.length > 0 ? <Small>Not read: the columns {unknown.join(', ')}.</Small> : null}
+          {corrected > 0 ? <Small>What is corrected stays readable as it was.</Small> : null}
+          <Take said={`${records.length} rows are read in.`} {...{ records, onTake, onLeave }} />
+        </>
+      );
+    }
+  }
+}
+
+interface TakeProps extends Pick<PreviewProps, 'onTake' | 'onLeave'> {
+  readonly records: readonly StoredRecord[];
+  readonly said: string;
+}
+
+function Take({ records, said, onTake, onLeave }: TakeProps) {
+  const isNew = records.length > 0;
+  return (
+    <View className="flex-row flex-wrap gap-3">
+      {isNew ? (
+        <Button tone="main" label="Take them" onPress={() => onTake(records, said)} testID="take-file" />
+      ) : null}
+      <Button label={isNew ? 'Leave it' : 'Fine'} onPress={onLeave} />
+    </View>
+  );
+}
+
+/** Beside what is here, or in its place: both with what would come and what would go. */
+function BackupPreview({
+  incoming: { records, merge },
+  fileName,
+  here,
+  onTake,
+  onReplace,
+  onLeave,
+}: PreviewProps & { readonly incoming: Extract<Incoming, { what: 'backup' }> }) {
+  const [sure, setSure] = useState(false);
+  const { added, same, differing } = merge;
+  const coming = new Set(records.map(({ id }) => id));
+  const leaving = here.filter(({ id }) => !coming.has(id));
+  return (
+    <>
+      <Body>
+        {fileName}: {added.length} new, {same} already here
+        {differing.length > 0 ? `, ${differing.length} differ from what is here` : ''}.
+      </Body>
+      {added.length > 0 ? <Small>New: {kindCounts(added).join(', ')}.</Small> : null}
+      {differing.length > 0 ? (
+        <Small>
+          What differs is left out when you add: your own stands. It comes only when the file replaces
+          everything.
+        </Small>
+      ) : null}
+      <View className="flex-row flex-wrap gap-3">
+        {added.length > 0 ? (
+          <Button
+            tone="main"
+            label={`Add ${added.length}`}
+            onPress={() => onTake(added, `${added.length} records are read in.`)}
+            testID="take-backup"
+          />
+        ) : null}
+        {leaving.length + differing.length > 0 && !sure ? (
+          <Button label="Replace everything here" onPress={() => setSure(true)} testID="replace-all" />
+        ) : null}
+        <Button label={added.length > 0 ? 'Leave it' : 'Fine'} onPress={onLeave} />
+      </View>
+      {sure ? (
+        <View role="alert" className="gap-2">
+          <Problem>
+            {leaving.length} records would go ({kindCounts(leaving).slice(0, 6).join(', ')}) and{' '}
+            {added.length + differing.length} come. A copy of what is here now is kept first.
+          </Problem>
+          <View className="items-start">
+            <Button
+              label="Yes, replace everything"
+              onPress={() => onReplace(records)}
+              testID="replace-sure"
+            />
+          </View>
+        </View>
+      ) : null}
+    </>
+  );
+}

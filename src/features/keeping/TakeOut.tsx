@@ -1,0 +1,116 @@
+import { View } from 'react-native';
+import { ofKind, writeBackup } from '@/core/exchange';
+import { recordsOfHead, writeRecipes } from '@/core/sharing';
+import { READING_TABLE, SESSION_TABLE, writeRecords } from '@/core/tables';
+import {
+  prefsChanged,
+  selectAllRecords,
+  selectHeads,
+  selectLarder,
+  selectRecipes,
+  useAppDispatch,
+  useAppSelector,
+} from '@/store';
+import { Button, FieldGroup, Heading, Small } from '@/ui';
+import { fileNameOf, saveTextFile } from '../shared/browserFiles';
+import { useToday } from '../shared/useToday';
+
+const JSON_TYPE = 'application/json';
+const TABLE_TYPE = 'text/csv;charset=utf-8';
+/** So that spreadsheets read letters beyond ASCII as they are. */
+const BYTE_ORDER_MARK = '\uFEFF';
+
+/** Everything out, or a part of it for somebody else, in open formats. */
+export function TakeOut() {
+  const records = useAppSelector(selectAllRecords);
+  const heads = useAppSelector(selectHeads);
+  const larder = useAppSelector(selectLarder);
+  const recipes = useAppSelector(selectRecipes);
+  const dispatch = useAppDispatch();
+  const today = useToday();
+  const now = () => new Date().toISOString();
+  const everything = () => {
+    const exportedAt = now();
+    saveTextFile(`velvet-rhythm-${today}.json`, writeBackup(records, exportedAt), JSON_TYPE);
+    dispatch(prefsChanged({ exportedAt }));
+  };
+  const head = (headId: string, name: string) =>
+    saveTextFile(
+      `head-${fileNameOf(name)}-${today}.json`,
+      writeBackup(recordsOfHead(records, headId), now()),
+      JSON_TYPE,
+    );
+  const allRecipes = () =>
+    saveTextFile(
+      `recipes-${today}.json`,
+      writeRecipes(
+        larder,
+        recipes.map(({ recipeId }) => recipeId),
+        ofKind(records, 'ingredient'),
+        now(),
+      ),
+      JSON_TYPE,
+    );
+  const table = (name: string, text: string) =>
+    saveTextFile(`${name}-${today}.csv`, BYTE_ORDER_MARK + text, TABLE_TYPE);
+  return (
+    <View className="gap-4">
+      <Heading level={2}>Out</Heading>
+      <View className="items-start gap-1">
+        <Button
+          tone="main"
+          label="Export everything"
+          onPress={everything}
+          disabled={records.length === 0}
+          testID="export"
+        />
+        <Small>One file with all of it, to keep elsewhere or to read in on another device.</Small>
+      </View>
+      {heads.length > 0 ? (
+        <FieldGroup
+          label="One head, for another person"
+          help="Its readings, treatments and plan, and the recipes it used. Nothing of the other heads and nothing of the kitchen."
+        >
+          <View className="flex-row flex-wrap gap-2">
+            {heads.map(({ headId, name }) => (
+              <Button key={headId} label={name} hint={`Export ${name}`} onPress={() => head(headId, name)} />
+            ))}
+          </View>
+        </FieldGroup>
+      ) : null}
+      {recipes.length > 0 ? (
+        <FieldGroup
+          label="Recipes, for a friend"
+          help="With the ingredients of your own that they need. One alone goes out from its own page."
+        >
+          <View className="items-start">
+            <Button
+              label="All recipes"
+              hint="Export all recipes"
+              onPress={allRecipes}
+              testID="export-recipes"
+            />
+          </View>
+        </FieldGroup>
+      ) : null}
+      <FieldGroup
+        label="Tables, for a spreadsheet"
+        help="Change a row there, read the table in again, and that record is corrected; a row without an id is new."
+      >
+        <View className="flex-row flex-wrap gap-2">
+          <Button
+            label="Readings"
+            hint="Export readings as a table"
+            onPress={() => table('readings', writeRecords(READING_TABLE, records))}
+            testID="export-readings"
+          />
+          <Button
+            label="Treatments"
+            hint="Export treatments as a table"
+            onPress={() => table('treatments', writeRecords(SESSION_TABLE, records))}
+          />
+        </View>
+      </FieldGroup>
+    </View>
+  );
+}

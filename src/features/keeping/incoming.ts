@@ -1,0 +1,56 @@
+import { mergeRecords, type Backup, type Merge, type StoredRecord } from '@/core/exchange';
+import { readRecipes, recipesTaken, type RecipesTaken } from '@/core/sharing';
+import { failed, ok, type CalendarDay, type Result } from '@/core/measures';
+import type { Larder } from '@/core/recipes';
+import { READING_TABLE, readRecords, SESSION_TABLE, type TableImport } from '@/core/tables';
+
+/** What a file that somebody chose would do. */
+export type Incoming =
+  | { readonly what: 'backup'; readonly records: readonly StoredRecord[]; readonly merge: Merge }
+  | { readonly what: 'recipes'; readonly taken: RecipesTaken }
+  | { readonly what: 'readings' | 'treatments'; readonly table: TableImport };
+
+interface Here {
+  readonly records: readonly StoredRecord[];
+  readonly larder: Larder;
+  readonly today: CalendarDay;
+  /** Years of records are read off the main thread. */
+  readonly readBackup: (text: string) => Promise<Result<Backup>>;
+  readonly stamp: () => { readonly id: string; readonly recordedAt: string };
+}
+
+/** Told by what is in it, not by its name: a backup, a recipe file, or a table of readings or treatments. */
+export async function incomingOf(text: string, here: Here): Promise<Result<Incoming>> {
+  if (/^\s*[{[]/.test(text)) return recordsIn(text, here);
+  const headings = (text.split(/\r?\n/, 1)[0] ?? '').toLowerCase();
+  if (/\bmoment\b/.test(headings)) {
+    const table = readRecords(READING_TABLE, text, here);
+    return table.ok ? ok({ what: 'readings', table: table.value }) : table;
+  }
+  if (/\brecipe\b/.test(headings)) {
+    const table = readRecords(SESSION_TABLE, text, here);
+    return table.ok ? ok({ what: 'treatments', table: table.value }) : table;
+  }
+  return failed(
+    'unknown-file',
+    'This is none of the files that Velvet Rhythm reads: a backup, a recipe file, or a table whose first row names the columns.',
+  );
+}
+
+async function recordsIn(
+  text: string,
+  { records, larder, stamp, readBackup }: Here,
+): Promise<Result<Incoming>> {
+  const backup = await readBackup(text);
+  if (backup.ok)
+    return ok({
+      what: 'backup',
+      records: backup.value.records,
+      merge: mergeRecords(records, backup.value.records),
+    });
+  if (backup.problems[0].code !== 'other-format') return backup;
+  const recipes = readRecipes(text);
+  return recipes.ok
+    ? ok({ what: 'recipes', taken: recipesTaken(recipes.value, { records, larder }, stamp) })
+    : recipes;
+}

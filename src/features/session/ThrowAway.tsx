@@ -1,0 +1,18 @@
+import { useState } from 'react';
+import { useAppDispatch, washClosed } from '@/store';
+import { Button } from '@/ui';
+
+/** Throws a wash day away, after asking once more: nothing of it is kept. */
+export function ThrowAway({ headId, onDone }: { headId: string; onDone?: () => void }) {
+  const dispatch = useAppDispatch();
+  const [throwing, setThrowing] = useState(false);
+  const throwAway = () => {
+    dispatch(washClosed(headId));
+    onDone?.();
+  };
+  return throwing ? (
+    <Button label="Yes, throw it away" onPress={throwAway} />
+  ) : (
+    <Button tone="quiet" label="Throw this wash day away" onPress={() => setThrowing(true)} />
+  );
+}

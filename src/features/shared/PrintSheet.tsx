@@ -1,0 +1,40 @@
+import { Text, View } from 'react-native';
+import { Small } from '@/ui';
+
+/** A heading and its lines. */
+export interface SheetPart {
+  readonly title: string;
+  readonly lines: readonly string[];
+}
+
+interface PrintSheetProps {
+  readonly title: string;
+  readonly parts: readonly SheetPart[];
+  readonly foot: string;
+}
+
+/** One sheet of paper: while it is on the page, nothing else is printed. */
+export function PrintSheet({ title, parts, foot }: PrintSheetProps) {
+  return (
+    <View
+      nativeID="print-sheet"
+      testID="print-sheet"
+      className="max-w-[760px] gap-3 rounded-xl border-2 border-line bg-raised p-5"
+    >
+      <Text className="font-head text-title text-ink">{title}</Text>
+      {parts.map(({ title: heading, lines }) => (
+        <View key={heading} className="gap-1">
+          <Text role="heading" aria-level={2} className="font-strong text-body text-ink">
+            {heading}
+          </Text>
+          {lines.map((line) => (
+            <Small key={line} className="text-ink">
+              {line}
+            </Small>
+          ))}
+        </View>
+      ))}
+      <Small className="text-ink">{foot}</Small>
+    </View>
+  );
+}

@@ -1,0 +1,32 @@
+import type { PlanChoices } from '@/core/agenda';
+import { Choice, FieldGroup } from '@/ui';
+import { SchoolSides } from './SchoolSides';
+import { SCHOOL_CHOICES } from './schoolChoices';
+
+interface SchoolRowsProps {
+  readonly choices: PlanChoices;
+  readonly change: (changed: Partial<PlanChoices>, said: string) => void;
+}
+
+/** What makers disagree on: what is in force, with its sentence, and the other side one tap away. */
+export function SchoolRows({ choices, change }: SchoolRowsProps) {
+  return SCHOOL_CHOICES.map(({ key, label, options }) => (
+    <FieldGroup key={key} label={label}>
+      <Choice<string>
+        label={label}
+        options={options}
+        value={choices[key]}
+        onChange={(value) =>
+          change(
+            { [key]: value },
+            `${label}: ${options.find((each) => each.value === value)?.label ?? value}.`,
+          )
+        }
+      />
+      <SchoolSides<string>
+        sides={options.map(({ hint, ...option }) => ({ ...option, meaning: hint }))}
+        inForce={choices[key]}
+      />
+    </FieldGroup>
+  ));
+}

@@ -1,0 +1,56 @@
+import type { ErrorBoundaryProps } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { writeBackup } from '@/core/exchange';
+import { dayOfDate } from '@/core/measures';
+import { browserStorage } from '@/store';
+import { Body, Button, Problem, Screen, Small } from '@/ui';
+import { saveTextFile } from '../shared/browserFiles';
+
+/** A file of the application that did not come: the server is away, or has a newer version. */
+const NOT_FETCHED =
+  /load(ing)? .*(failed|module|chunk|script)|failed to (fetch|load)|dynamically imported|bundle/i;
+
+/**
+ * Stands where a screen broke. It asks nothing of the store, which may be what broke: the backup is read from what lies in
+ * the browser.
+ */
+export function ErrorBoundary({ error }: ErrorBoundaryProps) {
+  const [said, setSaid] = useState<string | null>(null);
+  const isMissing = NOT_FETCHED.test(error.message);
+  const exportAll = async () => {
+    try {
+      const { records } = await browserStorage().loadRecords();
+      const now = new Date();
+      saveTextFile(
+        `velvet-rhythm-${dayOfDate(now)}.json`,
+        writeBackup(records, now.toISOString()),
+        'application/json',
+      );
+      setSaid(`${records.length} records are in the file.`);
+    } catch {
+      setSaid('The records cannot be read from the browser now. They are not deleted; try again later.');
+    }
+  };
+  return (
+    <View className="flex-1 bg-paper">
+      <Screen
+        headline={isMissing ? 'A part did not come' : 'This screen broke'}
+        reason={
+          isMissing
+            ? 'The server is away, or has a newer version. Your records are in this browser, as they were.'
+            : 'It is our mistake, not yours. Your records are in this browser, as they were.'
+        }
+      >
+        <View className="flex-row flex-wrap gap-3">
+          <Button tone="main" label="Open it again" onPress={() => window.location.reload()} />
+          <Button label="Go to today" onPress={() => window.location.assign('/')} />
+          <Button label="Export everything" onPress={() => void exportAll()} testID="broken-export" />
+        </View>
+        {said ? <Body>{said}</Body> : null}
+        <Small>What happened, to pass on:</Small>
+        <Problem>{error.message.slice(0, 300)}</Problem>
+      </Screen>
+    </View>
+  );
+}

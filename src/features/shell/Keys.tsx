@@ -1,0 +1,49 @@
+import { router, usePathname } from 'expo-router';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { selectPrefs, useAppSelector } from '@/store';
+import { useWide } from '@/ui';
+import { actionOfKey } from '../shared/keyActions';
+
+const KeyHelp = lazy(async () => ({ default: (await import('@/features/rooms')).KeyHelp }));
+const Palette = lazy(async () => ({ default: (await import('@/features/rooms')).Palette }));
+
+const WRITING = 'input, textarea, select, [contenteditable], [role="textbox"]';
+/** In a row of choices or a list the letters and arrows are its own. */
+const OWN_KEYS = '[role="radiogroup"], [role="slider"], [role="listbox"], [role="dialog"]';
+
+const isTaken = (target: EventTarget | null) =>
+  target instanceof Element && target.closest(`${WRITING}, ${OWN_KEYS}`) !== null;
+
+/** Keys that lead somewhere; `?` lists them. Silent while she writes, and in a wash day, where nothing is to happen by mistake. */
+export function Keys() {
+  const [open, setOpen] = useState<'help' | 'palette' | null>(null);
+  const { keys } = useAppSelector(selectPrefs);
+  const wide = useWide();
+  const isWashing = usePathname() === '/wash';
+  useEffect(() => {
+    if (!keys || isWashing) return;
+    const press = (event: KeyboardEvent) => {
+      const isPalette = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k';
+      if (event.defaultPrevented || event.altKey || (isTaken(event.target) && !isPalette)) return;
+      if (isPalette || (event.key === '/' && !event.ctrlKey)) {
+        if (!wide) return;
+        event.preventDefault();
+        setOpen('palette');
+        return;
+      }
+      if (event.ctrlKey || event.metaKey) return;
+      if (event.key === '?') setOpen('help');
+      const action = actionOfKey(event.key);
+      if (action) router.push(action.to);
+    };
+    document.addEventListener('keydown', press);
+    return () => document.removeEventListener('keydown', press);
+  }, [keys, isWashing, wide]);
+  if (open === null) return null;
+  const close = () => setOpen(null);
+  return (
+    <Suspense fallback={null}>
+      {open === 'help' ? <KeyHelp onClose={close} /> : <Palette onClose={close} />}
+    </Suspense>
+  );
+}

@@ -1,0 +1,15 @@
+import type { PrepTask } from '@/core/planning';
+
+const two = (value: number) => String(value).padStart(2, '0');
+
+/**
+ * With the last moment to begin, where there is one, and what it means when that is past.
+ * @param minuteOfDay now, minutes since midnight
+ */
+export function prepareTitle({ startMinute }: Pick<PrepTask, 'startMinute'>, minuteOfDay: number): string {
+  if (startMinute === null) return 'Prepare';
+  const clock = `${Math.floor(startMinute / 60)}:${two(startMinute % 60)}`;
+  return minuteOfDay > startMinute
+    ? `Prepare at once: ${clock} was the last moment for the hour you wash at`
+    : `Prepare, by ${clock} at the latest`;
+}
