@@ -5,11 +5,11 @@ import {
   headsIn,
   historyOf,
   larderOf,
-  planProblemFrom,
   packRecord,
   unpackRecord,
   type StoredRecord,
 } from '../src/core/exchange';
+import { planProblemFrom } from '../src/core/question';
 import { estimateHair } from '../src/core/estimation';
 import { addDays, calendarDay, liveRecords } from '../src/core/measures';
 import { parseRecipe } from '../src/core/parsing';

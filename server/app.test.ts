@@ -73,6 +73,20 @@ describe('the server', () => {
     },
   );
 
+  it('answers an address only so often in a minute where devices are concerned, and pages as often as asked', async () => {
+    const bounded = createServer(makeServer({ dist, demo: false, devicesAMinute: 3 }));
+    const here = await listen(bounded);
+    const status = async (place: string) => (await fetch(here + place)).status;
+    const weather = [];
+    for (let request = 0; request < 5; request++)
+      weather.push(await status('/devices/weather?from=2026-05-01'));
+    expect(weather.slice(3)).toEqual([429, 429]);
+    expect(weather.slice(0, 3)).not.toContain(429);
+    expect(await status('/week')).toBe(200);
+    bounded.closeAllConnections();
+    bounded.close();
+  });
+
   it('refuses to start without a build', () => {
     expect(() => makeServer({ dist: path.join(dist, 'nowhere'), demo: false })).toThrow('npm run build');
   });
@@ -97,5 +111,6 @@ describe('starting', () => {
     const wrong = await run('eighty');
     expect([wrong.code, wrong.text.includes('PORT is "eighty"')]).toEqual([2, true]);
     other.close();
-  });
+    // Two servers are started, each with its own compiler.
+  }, 60_000);
 });

@@ -4,6 +4,7 @@ import path from 'node:path';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
+import { rateLimit } from 'express-rate-limit';
 import { scaleRoutes } from './scaleRoutes';
 import { weatherRoutes } from './weatherRoutes';
 
@@ -12,7 +13,12 @@ export interface ServerOptions {
   readonly dist: string;
   /** Opens the demo for a visitor with nothing stored. */
   readonly demo: boolean;
+  /** Requests to the stand-ins that one address may make in a minute. */
+  readonly devicesAMinute?: number;
 }
+
+/** A hand at a scale and a look at the weather make far fewer. */
+const DEVICES_A_MINUTE = 600;
 
 const YEAR = '365d';
 
@@ -33,7 +39,7 @@ function packed(folder: string, serveStatic: expressStaticGzip.ExpressStaticGzip
 }
 
 /** Serves the built application, a health answer and the stand-in scale; stores nothing and asks nobody. */
-export function makeServer({ dist, demo }: ServerOptions): Express {
+export function makeServer({ dist, demo, devicesAMinute = DEVICES_A_MINUTE }: ServerOptions): Express {
   const index = path.join(dist, 'index.html');
   if (!existsSync(index)) throw new Error(`There is no build in ${dist}: run "npm run build" first.`);
   const page = readFileSync(index, 'utf8');
@@ -69,6 +75,16 @@ export function makeServer({ dist, demo }: ServerOptions): Express {
   app.get('/health', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ status: 'ok' });
   });
+  app.use(
+    '/devices',
+    rateLimit({
+      windowMs: 60_000,
+      limit: devicesAMinute,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      message: { error: 'Too many requests to the devices; wait a minute.' },
+    }),
+  );
   app.use('/devices/scale', scaleRoutes(Date.now));
   app.use('/devices/weather', weatherRoutes());
   // Names under _expo carry a hash of their contents, so they never change.
