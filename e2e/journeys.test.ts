@@ -78,6 +78,7 @@ describe('a reading', () => {
       browser,
       unhurriedDemo().filter(({ kind }) => kind !== 'trial' && kind !== 'trial-wash'),
     );
+    await browser.goto('/heads');
     await browser.press('Put Pip on screen');
     await browser.goto('/week');
     await browser.sees('Pip · next seven days');
@@ -174,8 +175,8 @@ describe('records', () => {
   it('go out to one file and come back; a wrong file changes nothing and says what is wrong', async () => {
     const browser = await phone();
     await browser.opensDemo();
-    await browser.goto('/heads');
-    await browser.sees('All are stored');
+    await browser.goto('/heads/keeping');
+    await browser.sees('records, all stored');
     await browser.pressId('export');
     const file = await browser.driver.wait(
       async () => readdirSync(browser.downloads).find((name) => name.endsWith('.json')),
@@ -190,15 +191,15 @@ describe('records', () => {
     await input.sendKeys(broken);
     await browser.sees('Nothing was changed');
     await browser.sees('In record 1');
-    await browser.sees(`${exported.value.records.length} records in this browser`);
+    await browser.sees(`${exported.value.records.length} records, all stored`);
 
     const empty = await phone();
-    await empty.goto('/heads');
-    await empty.sees('0 records in this browser');
+    await empty.goto('/heads/keeping');
+    await empty.sees('Nothing is kept yet');
     await (await empty.byTestId('backup-file')).sendKeys(path.join(browser.downloads, file ?? ''));
     await empty.sees(`${exported.value.records.length} new, 0 already here`);
     await empty.pressId('take-backup');
-    await empty.sees('Maren and Pip');
+    await empty.sees(`${exported.value.records.length} records, all stored`);
   });
 
   it('written in one tab appear in the other', async () => {
@@ -219,8 +220,8 @@ describe('records', () => {
   it('that find no room stay on screen, and are stored when there is room again', async () => {
     const browser = await phone();
     await browser.opensDemo();
-    await browser.goto('/heads');
-    await browser.sees('All are stored');
+    await browser.goto('/heads/keeping');
+    await browser.sees('records, all stored');
     await browser.driver.executeScript(`
       window.realPut = IDBObjectStore.prototype.put;
       IDBObjectStore.prototype.put = function () { throw new DOMException('The quota has been exceeded.', 'QuotaExceededError'); };
@@ -250,14 +251,15 @@ describe('records', () => {
     await browser.pressId('start-demo');
     await browser.sees('Maren');
     await browser.press('Heads');
-    await browser.sees('They cannot be stored here');
+    await browser.press('Keeping');
+    await browser.sees('Nothing can be stored here');
     // Leaving asks first; nothing of this is kept.
     await browser.driver.executeScript('window.onbeforeunload = null');
   });
 
   it('of a newer version are not read', async () => {
     const browser = await phone();
-    await browser.goto('/heads');
+    await browser.goto('/heads/keeping');
     const newer = path.join(browser.downloads, 'newer.json');
     writeFileSync(
       newer,
@@ -332,13 +334,13 @@ describe('the dark theme', () => {
   it('is chosen in the settings and stays', async () => {
     const browser = await phone();
     await browser.opensDemo();
-    await browser.goto('/heads');
+    await browser.goto('/heads/settings');
     await browser.press('dark');
     const isDark = () =>
       browser.driver.executeScript<boolean>("return document.documentElement.classList.contains('dark')");
     await browser.driver.wait(isDark, 5000);
     await browser.driver.navigate().refresh();
-    await browser.sees('Maren and Pip');
+    await browser.sees('How it looks and sounds');
     await browser.driver.wait(isDark, 5000);
   });
 });

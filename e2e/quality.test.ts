@@ -41,6 +41,9 @@ const PLACES = [
   '/strand/log',
   '/heads',
   '/heads/maren',
+  '/heads/schools',
+  '/heads/settings',
+  '/heads/keeping',
 ];
 
 /** The most compressed JavaScript that the first screen may load, kilobytes; see "Weight" in the README. */

@@ -33,6 +33,28 @@ function everythingDue(): StoredRecord[] {
   ];
 }
 
+/** Pip knows a mist, and it is put on today for him. */
+function mistForPip(): StoredRecord[] {
+  const records = unhurriedDemo();
+  const session = ofKind(records, 'session').find(({ headId }) => headId === 'pip');
+  const recipe = ofKind(records, 'recipe').find(({ recipeId }) => recipeId === 'nettle-mist');
+  if (!session || !recipe) throw new Error('the demo has a treatment of Pip, and a rinse');
+  return [
+    ...records,
+    { ...recipe, ...stamp('mist-recipe'), recipeId: 'pip-mist', version: 1, name: 'Rose mist', use: 'mist' },
+    { ...session, ...stamp('mist-session'), recipeId: 'pip-mist', day: addDays(today, -5) },
+    {
+      ...stamp('mist-decision'),
+      kind: 'decision',
+      headId: 'pip',
+      day: today,
+      slot: 'mist',
+      what: 'place',
+      recipeId: 'pip-mist',
+    },
+  ];
+}
+
 describe('a day on which everything is due', () => {
   it.each([
     ['a phone', phone],
@@ -49,6 +71,20 @@ describe('a day on which everything is due', () => {
     await browser.sees('Birch-leaf trial may go on Maren');
     await browser.driver.findElement(By.xpath("//*[starts-with(@aria-label, 'To the shelf')]")).click();
     await browser.sees('Throw out');
+  });
+
+  it('ticks a small beat of another head in one tap', async () => {
+    const browser = await phone();
+    await readsIn(browser, mistForPip());
+    await browser.goto('/');
+    await browser.press('Maren');
+    await browser.press('I did Rose mist on Pip');
+    await browser.sees('Rose mist is written down for Pip.');
+    await browser.driver.wait(
+      async () => !(await browser.text()).includes('Rose mist: done'),
+      15_000,
+      'what is done stays on the list',
+    );
   });
 
   it('can be read and worked with text at twice its size on a phone', async () => {

@@ -1,35 +1,38 @@
 import { By } from 'selenium-webdriver';
 import { Browser } from './support/browser';
+import { passes, withClock } from './support/clock';
 import { readsIn, unhurriedDemo } from './support/records';
 import { servedBuild } from './support/served';
 
 jest.setTimeout(240_000);
 const { phone, wide } = servedBuild();
 
-/** A clock that the test can put forward; it stays put forward over a reload. */
-const SHIFTED_CLOCK = `
-  const Real = Date;
-  const shift = () => Number(sessionStorage.getItem('shift') ?? 0);
-  class Shifted extends Real {
-    constructor(...parts) {
-      if (parts.length === 0) super(Real.now() + shift());
-      else super(...parts);
-    }
-    static now() { return Real.now() + shift(); }
-  }
-  globalThis.Date = Shifted;
+/** What a phone does beside the page, written down: headless Chromium has no screen to keep on, no voice and no ear. */
+const DEVICES = `
+  window.told = { locks: 0, released: 0, rung: 0, said: [], shaken: 0 };
+  Object.defineProperty(navigator, 'wakeLock', {
+    value: {
+      request: async () => {
+        told.locks += 1;
+        return { release: async () => { told.released += 1; } };
+      },
+    },
+  });
+  navigator.vibrate = () => { told.shaken += 1; return true; };
+  const start = OscillatorNode.prototype.start;
+  OscillatorNode.prototype.start = function (...when) { told.rung += 1; return start.apply(this, when); };
+  Object.defineProperty(window, 'speechSynthesis', {
+    value: { cancel() {}, speak(said) { told.said.push(said.text); } },
+  });
 `;
-
-async function withClock(browser: Browser): Promise<void> {
-  await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: SHIFTED_CLOCK });
+interface Told {
+  readonly locks: number;
+  readonly released: number;
+  readonly rung: number;
+  readonly shaken: number;
+  readonly said: readonly string[];
 }
-
-async function passes(browser: Browser, minutes: number): Promise<void> {
-  await browser.driver.executeScript(
-    `sessionStorage.setItem('shift', Number(sessionStorage.getItem('shift') ?? 0) + 60000 * arguments[0])`,
-    minutes,
-  );
-}
+const told = (browser: Browser) => browser.driver.executeScript<Told>('return window.told');
 
 const title = (browser: Browser) => browser.headline();
 
@@ -101,7 +104,7 @@ describe('a wash day on a phone', () => {
     await passes(browser, 20);
     await untilStep(browser, /Done. What was it like/);
     await browser.sees('on for 95 min');
-    await browser.sees(/→ 95 min/);
+    await browser.sees('planned, 95 done');
     await browser.sees('skipped');
     await browser.press('again');
     await browser.pressId('save-wash');
@@ -183,6 +186,60 @@ describe('a wash day on a phone', () => {
     await browser.press('Only 30 minutes from now');
     await browser.pressId('wash-more');
     await browser.sees(/In 30 minutes: |It takes \d+ minutes even so/);
+  });
+
+  it('keeps the screen on, reads the steps aloud when asked, and rings and shakes once when time is up', async () => {
+    const browser = await phone();
+    await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: DEVICES });
+    await begins(browser);
+    await browser.driver.wait(async () => (await told(browser)).locks === 1, 10_000, 'no lock is asked for');
+    await browser.pressId('wash-more');
+    await browser.press('read each step aloud');
+    await browser.press('Close');
+    await browser.press('Done');
+    const second = await title(browser);
+    await browser.driver.wait(async () => (await told(browser)).said.at(-1)?.startsWith(second), 10_000);
+
+    await browser.press('Pause');
+    await browser.driver.wait(async () => (await told(browser)).released === 1, 10_000, 'the lock is kept');
+    await browser.press('Go on');
+    await browser.driver.wait(async () => (await told(browser)).locks === 2, 10_000);
+
+    await browser.pressId('wash-more');
+    await browser.press('A clock of 5 minutes');
+    // Before its end the page begins anew, as after a phone that slept.
+    await passes(browser, 3);
+    await browser.driver.navigate().refresh();
+    // A page that was not touched since it began may not make a sound, and says so.
+    await browser.press(/Tap here, so that this page may ring/);
+    expect(await told(browser)).toMatchObject({ rung: 0, shaken: 0 });
+    await passes(browser, 2);
+    await browser.driver.wait(async () => (await told(browser)).rung > 0, 60_000, 'nothing rings');
+    await browser.sees(/\+0:\d\d/);
+    expect(await browser.text()).not.toContain('may ring');
+    expect(await told(browser)).toMatchObject({ rung: 3, shaken: 1 });
+  });
+
+  it('that was never ended is asked about the next day: all of it done, with no minutes made up', async () => {
+    const browser = await phone();
+    await begins(browser);
+    await untilStep(browser, /works$/);
+    await passes(browser, 26 * 60);
+    await browser.goto('/');
+    await browser.press(/is not ended$/);
+    await browser.sees(/The wash day of [A-Z][a-z]+ was not ended/);
+    await browser.press('Go on from here');
+    await browser.byTestId('wash-step');
+    await passes(browser, 30 * 60);
+    await browser.sees(/was not ended/);
+    await browser.press('I did all of it');
+    await browser.sees('Done. What was it like?');
+    await browser.pressId('save-wash');
+    await browser.goto('/strand/log');
+    await browser.write('log-search', 'silk');
+    await browser.sees(/Silk & rice-water glaze/);
+    const [, minutes] = /Silk & rice-water glaze[^]*?(\d+) min/.exec(await browser.text()) ?? [];
+    expect(Number(minutes)).toBeLessThan(60);
   });
 
   it('ended early keeps what was done, and the plan goes on from it', async () => {

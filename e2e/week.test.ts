@@ -42,10 +42,10 @@ async function firstMain(browser: Browser): Promise<{ name: string; day: Calenda
   return { name: found.name, day: found.id.slice('beat-main-'.length) as CalendarDay };
 }
 
-/** One of the next six days of the demo has no time at all, whatever weekday it is. */
+/** Of the next seven days of the demo two have no time at all, whatever weekday it is; the later one is far from the last wash. */
 async function dayWithoutTime(browser: Browser): Promise<CalendarDay> {
   return (await browser.driver.executeScript<string>(`
-    const row = [...document.querySelectorAll('[data-testid^="drop-"]')].find((each) => each.innerText.includes('no time set aside'));
+    const row = [...document.querySelectorAll('[data-testid^="drop-"]')].findLast((each) => each.innerText.includes('no time set aside'));
     return row.dataset.testid.slice(5);
   `)) as CalendarDay;
 }

@@ -24,6 +24,12 @@ const IS_STORED = `
   };
 `;
 
+/** The names of what can be pressed. */
+const NAMES = `
+  return [...document.querySelectorAll('button, a, [role="button"], [role="radio"], [role="link"]')]
+    .map((each) => each.getAttribute('aria-label') ?? each.innerText.trim());
+`;
+
 /** A fresh browser with nothing stored, driven as a person would: by what stands on the screen. */
 export class Browser {
   private constructor(
@@ -130,7 +136,13 @@ export class Browser {
   }
 
   async text(): Promise<string> {
-    return (await this.driver.findElement(By.css('body')).getText()).replaceAll('\u00a0', ' ');
+    try {
+      return (await this.driver.findElement(By.css('body')).getText()).replaceAll('\u00a0', ' ');
+    } catch (caught) {
+      // The page began anew while it was read.
+      if (caught instanceof error.StaleElementReferenceError) return this.text();
+      throw caught;
+    }
   }
 
   /** The answer in words at the top; read in one step, so that a redraw cannot come between. */
@@ -147,13 +159,24 @@ export class Browser {
   }
 
   /** Presses what is called this: a button, a choice or a link. */
-  async press(name: string): Promise<void> {
+  async press(name: string | RegExp): Promise<void> {
+    if (name instanceof RegExp) return this.press(await this.nameLike(name));
     const literal = name.includes("'") ? `"${name}"` : `'${name}'`;
     await this.pressAt(
       By.xpath(
         `//*[self::button or self::a or @role='button' or @role='radio' or @role='link'][@aria-label=${literal} or normalize-space(.)=${literal}]`,
       ),
     );
+  }
+
+  /** The whole name of what is called like this. */
+  private async nameLike(pattern: RegExp): Promise<string> {
+    const name = await this.driver.wait(
+      async () => (await this.driver.executeScript<string[]>(NAMES)).find((each) => pattern.test(each)) ?? '',
+      PATIENCE_MS,
+      `nothing to press is called ${pattern}`,
+    );
+    return name;
   }
 
   pressId(testId: string): Promise<void> {

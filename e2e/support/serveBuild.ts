@@ -12,8 +12,8 @@ export interface Served {
  * Serves dist/ of the project root, where npm starts every script, on a free port.
  * @param without addresses that begin like this are not there
  */
-export async function serveBuild(without?: string): Promise<Served> {
-  const app = makeServer({ dist: path.resolve('dist'), demo: false });
+export async function serveBuild(without?: string, dist = path.resolve('dist')): Promise<Served> {
+  const app = makeServer({ dist, demo: false });
   const server = createServer((request, response) => {
     if (without !== undefined && request.url?.startsWith(without)) response.writeHead(404).end();
     else app(request, response);

@@ -1,0 +1,272 @@
+import { cpSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
+import { headsIn, ofKind, readBackup, type Backup } from '../src/core/exchange';
+import { valueOf } from '../src/core/testing';
+import { Browser, PHONE } from './support/browser';
+import { serveBuild } from './support/serveBuild';
+import { servedBuild } from './support/served';
+
+jest.setTimeout(240_000);
+const { phone, wide } = servedBuild();
+
+/** The file that a press brings, once all of it is there. */
+async function fileFrom(browser: Browser, press: () => Promise<void>, ending: string): Promise<string> {
+  const files = () => readdirSync(browser.downloads).filter((name) => name.endsWith(ending));
+  const before = new Set(files());
+  await press();
+  const name = await browser.driver.wait(
+    async () => files().find((each) => !before.has(each)) ?? '',
+    15_000,
+    'no file comes',
+  );
+  return path.join(browser.downloads, name);
+}
+
+const backupIn = (file: string): Backup => valueOf(readBackup(readFileSync(file, 'utf8')));
+
+async function chooses(browser: Browser, file: string): Promise<void> {
+  await (await browser.byTestId('backup-file')).sendKeys(file);
+}
+
+async function keeping(browser: Browser): Promise<void> {
+  await browser.goto('/heads/keeping');
+  await browser.sees('records, all stored');
+}
+
+describe('everything out, away, and in again', () => {
+  it.each([
+    ['a phone', phone],
+    ['a wide screen', wide],
+  ])('is the same to the byte, on %s', async (_, open) => {
+    const browser = await open();
+    await browser.opensDemo();
+    await keeping(browser);
+    const first = await fileFrom(browser, () => browser.pressId('export'), '.json');
+    await browser.sees('a file was last taken out today');
+    await browser.pressId('delete-all');
+    await browser.sees('nobody can bring them back');
+    await browser.pressId('delete-sure');
+    await browser.sees('Soft, firm, or in between?');
+    await browser.press('Read a file in');
+    await browser.sees('Nothing is kept yet');
+    await chooses(browser, first);
+    await browser.sees(/\d+ new, 0 already here/);
+    await browser.pressId('take-backup');
+    await browser.sees('records, all stored');
+    const second = await fileFrom(browser, () => browser.pressId('export'), '.json');
+    const text = (file: string) => readFileSync(file, 'utf8').replace(/"exportedAt": "[^"]*"/, '');
+    expect(text(second)).toBe(text(first));
+  });
+
+  it('takes the place of what is here when asked to, and a copy leads back', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await keeping(browser);
+    const file = await fileFrom(browser, () => browser.press('Export Pip'), '.json');
+    const handed = backupIn(file);
+    expect(headsIn(handed.records).map(({ name }) => name)).toEqual(['Pip']);
+    expect(ofKind(handed.records, 'pantry')).toEqual([]);
+    const count = Number(/(\d+) records, all stored/.exec(await browser.text())?.[1]);
+    await chooses(browser, file);
+    await browser.sees(`0 new, ${handed.records.length} already here`);
+    await browser.pressId('replace-all');
+    await browser.sees(`${count - handed.records.length} records would go`);
+    await browser.pressId('replace-sure');
+    await browser.sees(`${handed.records.length} records, all stored`);
+    await browser.driver.navigate().refresh();
+    await browser.sees(`${handed.records.length} records, all stored`);
+    await browser.press(/^Look into the copy/);
+    await browser.sees('Not here any more');
+    await browser.pressId('copy-back');
+    await browser.sees(`${count} records, all stored`);
+  });
+
+  it('in another tab is followed here', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await keeping(browser);
+    const first = await browser.driver.getWindowHandle();
+    await browser.driver.switchTo().newWindow('tab');
+    await keeping(browser);
+    await browser.pressId('delete-all');
+    await browser.pressId('delete-sure');
+    await browser.sees('Soft, firm, or in between?');
+    await browser.driver.switchTo().window(first);
+    await browser.sees('Nothing is kept yet');
+  });
+});
+
+describe('a part of it', () => {
+  it('recipes go to a friend, who has them beside her own', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await keeping(browser);
+    const file = await fileFrom(browser, () => browser.pressId('export-recipes'), '.json');
+    const friend = await phone();
+    await friend.goto('/heads/keeping');
+    await friend.sees('Nothing is kept yet');
+    await chooses(friend, file);
+    await friend.sees(/new: .*Furnace-day cream/);
+    await friend.pressId('take-file');
+    await friend.goto('/bench');
+    await friend.sees('10 recipes');
+    await friend.goto('/heads/keeping');
+    await chooses(friend, file);
+    await friend.sees('no recipe that is not here already');
+  });
+
+  it('readings go to a spreadsheet; a row that is changed there corrects the reading here', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await keeping(browser);
+    const file = await fileFrom(browser, () => browser.pressId('export-readings'), '.csv');
+    const rows = readFileSync(file, 'utf8').split('\r\n');
+    const index = rows.findIndex((row) => row.includes(',Maren,') && row.includes(','));
+    const changed = path.join(browser.downloads, 'changed.csv');
+    const headings = (rows[0] ?? '').replace('\uFEFF', '').split(',');
+    const cells = (rows[index] ?? '').split(',');
+    cells[headings.indexOf('shine')] = '4';
+    rows[index] = cells.join(',');
+    writeFileSync(changed, rows.join('\r\n'));
+    await chooses(browser, changed);
+    await browser.sees(/0 new readings, 1 corrected, \d+ as they are here/);
+    await browser.pressId('take-file');
+    await browser.sees('1 rows are read in');
+    await chooses(browser, changed);
+    await browser.sees('was changed or taken back since');
+    await browser.sees('Nothing was changed');
+  });
+
+  it('hostile text is text: nothing in a file runs, and what is no file of ours is refused', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await keeping(browser);
+    const file = await fileFrom(browser, () => browser.pressId('export'), '.json');
+    const evil = path.join(browser.downloads, 'evil.json');
+    const script = '<img src=x onerror=window.hit=1>';
+    const text = readFileSync(file, 'utf8').replaceAll('Maren', script).replaceAll('"id": "', '"id": "e-');
+    writeFileSync(evil, text.replace(/"headId": "maren"/g, '"headId": "evil"'));
+    await chooses(browser, evil);
+    await browser.sees(/\d+ new/);
+    await browser.pressId('take-backup');
+    await browser.goto('/heads');
+    await browser.sees(script);
+    expect(await browser.driver.executeScript('return window.hit')).toBeNull();
+    const poem = path.join(browser.downloads, 'poem.txt');
+    writeFileSync(poem, 'Roses are red');
+    await browser.goto('/heads/keeping');
+    await chooses(browser, poem);
+    await browser.sees('none of the files that Velvet Rhythm reads');
+  });
+});
+
+describe('settings', () => {
+  it('change how the page looks at once, and stay', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await browser.goto('/heads/settings');
+    const zoom = () => browser.driver.executeScript<string>('return document.documentElement.style.zoom');
+    await browser.press('largest');
+    await browser.driver.wait(async () => (await zoom()) === '1.5', 5000);
+    await browser.press('Sunday');
+    await browser.press('none');
+    await browser.driver.navigate().refresh();
+    await browser.driver.wait(async () => (await zoom()) === '1.5', 10_000);
+    await browser.goto('/heads/maren');
+    await browser.sees('Free minutes on each day');
+    const order = await browser.driver.executeScript<string[]>(
+      'return [...document.querySelectorAll("[data-testid^=free-]")].map((each) => each.dataset.testid)',
+    );
+    expect(order[0]).toBe('free-0');
+  });
+
+  it('what the house lacks is planned around, and can be taken back', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/heads');
+    await browser.pressId('kit-freezer');
+    await browser.sees('Nothing is put by frozen');
+    await browser.goto('/shelf');
+    await browser.press(/^Use, move or throw out/);
+    await browser.sees('Move: ');
+    expect(await browser.text()).not.toContain('Move: freezer');
+    await browser.goto('/heads');
+    await browser.pressId('kit-freezer');
+    await browser.driver.wait(
+      async () => !(await browser.text()).includes('Nothing is put by frozen'),
+      10_000,
+    );
+  });
+
+  it('schools are chosen for a head, each with its other side', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/heads/schools');
+    await browser.sees('In force: by my hair.');
+    await browser.press('any protein');
+    await browser.sees('In force: any protein.');
+    await browser.press('the ends first');
+    await browser.sees('In force: the ends first.');
+    await browser.goto('/bench/kefir-mango');
+    await browser.sees('For you, by the school in force: protein');
+  });
+});
+
+describe('with the server gone', () => {
+  const isKept = (browser: Browser) =>
+    browser.driver.wait(
+      () => browser.driver.executeScript<boolean>('return navigator.serviceWorker.controller !== null'),
+      60_000,
+      'the application is not kept in the browser',
+    );
+
+  it('everything opens and works as before', async () => {
+    const server = await serveBuild();
+    const browser = await Browser.open(server.address, PHONE);
+    await browser.opensDemo();
+    await isKept(browser);
+    server.close();
+    await browser.driver.navigate().refresh();
+    await browser.sees('Maren');
+    await browser.goto('/week');
+    await browser.sees('next seven days');
+    await browser.goto('/bench/kefir-mango');
+    await browser.sees('For you, by the school in force');
+    await browser.goto('/strand/tally');
+    await browser.sees('detangle');
+    await browser.goto('/heads/keeping');
+    await browser.sees('records, all stored');
+    await browser.close();
+  });
+
+  it('a new version is offered and taken when she says so', async () => {
+    const dist = mkdtempSync(path.join(tmpdir(), 'velvet-dist-'));
+    cpSync('dist', dist, { recursive: true });
+    const server = await serveBuild(undefined, dist);
+    const browser = await Browser.open(server.address, PHONE);
+    await browser.opensDemo();
+    await isKept(browser);
+    const newer = `${readFileSync(path.join(dist, 'sw.js'), 'utf8')}\n// a newer one\n`;
+    writeFileSync(path.join(dist, 'sw.js'), newer);
+    writeFileSync(path.join(dist, 'sw.js.br'), brotliCompressSync(newer));
+    writeFileSync(path.join(dist, 'sw.js.gz'), gzipSync(newer));
+    await browser.driver.navigate().refresh();
+    await browser.sees('A new version is here');
+    await browser.driver.executeScript('window.before = 1');
+    await browser.press('Use the new version now');
+    // The page begins anew by itself, with the records that it had.
+    await browser.driver.wait(
+      () =>
+        browser.driver.executeScript<boolean>(
+          `return window.before !== 1 && (document.body?.innerText ?? '').includes('Maren')`,
+        ),
+      30_000,
+      'the page does not begin anew',
+    );
+    expect(await browser.text()).not.toContain('A new version');
+    await browser.close();
+    server.close();
+  });
+});

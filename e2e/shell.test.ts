@@ -1,0 +1,102 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { Key } from 'selenium-webdriver';
+import { readBackup } from '../src/core/exchange';
+import { valueOf } from '../src/core/testing';
+import { Browser, PHONE } from './support/browser';
+import { serveBuild } from './support/serveBuild';
+import { servedBuild } from './support/served';
+
+jest.setTimeout(240_000);
+const { phone, wide } = servedBuild();
+
+const keys = (browser: Browser, ...pressed: string[]) =>
+  browser.driver
+    .actions()
+    .sendKeys(...pressed)
+    .perform();
+
+describe('keys', () => {
+  it('lead to places, are listed on ?, rest while she writes, and can be switched off', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await keys(browser, '2');
+    await browser.sees('next seven days');
+    await keys(browser, '?');
+    await browser.sees('Go anywhere by its name');
+    await browser.sees('Take a reading');
+    await keys(browser, Key.ESCAPE);
+    await keys(browser, 'n');
+    await browser.byTestId('recipe-text');
+    await browser.write('recipe-text', '2 tbsp honey');
+    await browser.sees('measured out');
+    expect(await browser.driver.getCurrentUrl()).toContain('/bench/new');
+    await browser.goto('/heads/settings');
+    await browser.press('no');
+    await browser.press('Week');
+    await browser.sees('next seven days');
+    await keys(browser, '3');
+    expect(await browser.driver.getCurrentUrl()).toContain('/week');
+  });
+
+  it('open a list that goes anywhere by its name: a place, a recipe, a head', async () => {
+    const browser = await wide();
+    await browser.opensDemo();
+    await browser.sees('Maren');
+    await browser.driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).perform();
+    await browser.byTestId('palette');
+    await keys(browser, 'kefir', Key.ENTER);
+    await browser.byTestId('recipe-text');
+    expect(await browser.driver.getCurrentUrl()).toContain('/bench/kefir-mango');
+    await browser.goto('/');
+    await browser.sees('Maren');
+    await keys(browser, '/');
+    await browser.byTestId('palette');
+    await keys(browser, 'backup', Key.ENTER);
+    await browser.sees('records, all stored');
+    await keys(browser, '/');
+    await browser.byTestId('palette');
+    await keys(browser, 'xqzvw');
+    await browser.sees('Nothing is called that.');
+  });
+});
+
+describe('a screen that breaks', () => {
+  it('says so plainly, gives the backup out, and opens again', async () => {
+    const server = await serveBuild('/_expo/static/js/web/rooms');
+    const browser = await Browser.open(server.address, PHONE);
+    await browser.opensDemo();
+    await browser.goto('/strand');
+    await browser.sees('A part did not come');
+    await browser.pressId('broken-export');
+    await browser.sees(/\d+ records are in the file/);
+    const name = await browser.driver.wait(
+      async () => readdirSync(browser.downloads).find((each) => each.endsWith('.json')) ?? '',
+      15_000,
+    );
+    const backup = valueOf(readBackup(readFileSync(path.join(browser.downloads, name), 'utf8')));
+    expect(backup.records.length).toBeGreaterThan(100);
+    await browser.press('Go to today');
+    await browser.sees('Maren');
+    await browser.close();
+    server.close();
+  });
+});
+
+describe('a recipe', () => {
+  it('goes on one sheet of paper, and to a friend as a file of its own', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.goto('/bench/kefir-mango');
+    await browser.pressId('pass-on');
+    await browser.driver.wait(
+      async () => readdirSync(browser.downloads).some((each) => each === 'kefir-mango.json'),
+      15_000,
+    );
+    await browser.pressId('recipe-card');
+    await browser.sees('For hair only, not food');
+    await browser.sees('What goes in');
+    expect(await browser.printedSheets()).toBe(1);
+    expect(await browser.onPaperAt(30, 3)).toContain('Kefir');
+  });
+});
