@@ -1,5 +1,7 @@
 /** Arrows go one way: app → features → (store, ui, workers) → core. See docs/architecture.md. */
 const CORE = [
+  'language',
+  'translation',
   'measures',
   'ingredients',
   'products',

@@ -335,7 +335,7 @@ describe('the dark theme', () => {
     const browser = await phone();
     await browser.opensDemo();
     await browser.goto('/heads/settings');
-    await browser.press('dark');
+    await browser.press('dark page');
     const isDark = () =>
       browser.driver.executeScript<boolean>("return document.documentElement.classList.contains('dark')");
     await browser.driver.wait(isDark, 5000);

@@ -151,6 +151,7 @@ describe('a part of it', () => {
     await chooses(browser, evil);
     await browser.sees(/\d+ new/);
     await browser.pressId('take-backup');
+    await browser.sees(/records are read in/);
     await browser.goto('/heads');
     await browser.sees(script);
     expect(await browser.driver.executeScript('return window.hit')).toBeNull();

@@ -183,7 +183,7 @@ describe('the plan on a phone', () => {
     await browser.write('challenge-name', 'Eight moist weeks');
     await browser.pressId('save-challenge');
     await browser.sees('It has begun.');
-    await browser.sees('This week wants one more moisture treatment.');
+    await browser.sees('This week wants 1 more moisture treatment.');
 
     await browser.press('Plan');
     await solved(browser);

@@ -48,6 +48,7 @@ export function ensureInstalled() {
 }
 
 const BUILD_INPUTS = [
+  'index.ts',
   'app',
   'src',
   'data',

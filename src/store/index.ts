@@ -9,6 +9,7 @@ export {
   waterAdded,
   type MakingRun,
 } from './makingSlice';
+export { draftDropped, draftKept, NEW_RECIPE, selectDrafts, type RecipeDraft } from './draftsSlice';
 export { planAgreed, planNoteSeen, selectAgreed } from './agreedSlice';
 export {
   headChosen,
@@ -47,6 +48,7 @@ export {
   selectUnsaved,
 } from './recordsSlice';
 export { copiesListed, copyKept, copyLookedAt, everythingDeleted, everythingReplaced } from './safekeeping';
+export { languageChosen } from './languageChosen';
 export { selectUndo, undoClosed, undoOffered } from './undoSlice';
 export { selectWashRuns, washClosed, washHappened, washStarted } from './washSlice';
 export { makeStore, useAppDispatch, useAppSelector, type AppStore, type RootState } from './store';

@@ -1,5 +1,6 @@
 import type { Agreed } from '@/core/agenda';
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { t } from '@/core/language';
 import {
   lineWeighed,
   makingEnded,
@@ -23,6 +24,7 @@ import {
   storageBlocked,
   type RecordsRoot,
 } from './recordsSlice';
+import { draftDropped, draftKept, draftsLoaded, readDrafts, selectDrafts } from './draftsSlice';
 import { agreedLoaded, planAgreed, planNoteSeen, readAgreed, selectAgreed } from './agreedSlice';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import { liveRecords } from '@/core/measures';
@@ -45,20 +47,19 @@ type Root = RecordsRoot & {
   readonly making: MakingRun | null;
   readonly underway: ReturnType<typeof readUnderway>;
   readonly agreed: Agreed;
+  readonly drafts: ReturnType<typeof selectDrafts>;
   readonly wash: ReturnType<typeof readWash>;
 };
 
-const FULL =
-  'The browser has no room left to save. Export everything now, then free some space and try again.';
-const BLOCKED =
-  'The browser does not let this page save. What you enter stays only while the page is open: export it before you leave.';
+const FULL = t`The browser has no room left to save. Export everything now, then free some space and try again.`;
+const BLOCKED = t`The browser does not let this page save. What you enter stays only while the page is open: export it before you leave.`;
 
 /** Why something could not be stored, and what to do. */
 export function saveMessage(error: unknown): string {
   const text = String((error as Error | undefined)?.message ?? error);
   return /quota|full|disk/i.test(text)
     ? FULL
-    : `Saving failed (${text}). Export everything to be safe, then try again.`;
+    : t`Saving failed (${text}). Export everything to be safe, then try again.`;
 }
 
 /** Stores what is added, one write after the other, and says when a write fails. */
@@ -116,6 +117,12 @@ export function persistenceMiddleware(storage: RecordStorage) {
       kept(api, () => storage.saveKept('wash', JSON.stringify(selectAllWashRuns(api.getState())))),
   });
 
+  listener.startListening({
+    matcher: isAnyOf(draftKept, draftDropped),
+    effect: (_, api) =>
+      kept(api, () => storage.saveKept('drafts', JSON.stringify(selectDrafts(api.getState())))),
+  });
+
   return listener.middleware;
 }
 
@@ -144,6 +151,7 @@ export async function startPersistence(store: Dispatching, storage: RecordStorag
     const loaded = await healedFromCopies(await storage.loadRecords(), storage);
     store.dispatch(prefsLoaded(readPrefs(await storage.loadKept('prefs'))));
     await Promise.all(SHARED.map((key) => keptLoaded(store, storage, key)));
+    store.dispatch(draftsLoaded(readDrafts(await storage.loadKept('drafts'))));
     store.dispatch(agreedLoaded(readAgreed(await storage.loadKept('agreed'))));
     const erased = picturesTakenBack(loaded.records);
     const records = loaded.records.filter(({ id }) => !erased.has(id));

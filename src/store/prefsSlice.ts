@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
+import { languageSchema } from '@/core/language';
 import { instantSchema, VIEWS } from '@/core/measures';
 
 export const TEXT_SIZES = ['100', '115', '130', '150'] as const;
@@ -10,6 +11,8 @@ export const WEEK_START_DAYS = { monday: 1, saturday: 6, sunday: 0 } as const;
 /** How this browser shows things; not part of a backup. */
 export const prefsSchema = z.object({
   theme: z.enum(['system', 'light', 'dark']),
+  /** Read at start, before any text is: see startLanguage. */
+  language: languageSchema.or(z.literal('system')),
   /** The head on screen; null before there is any. */
   headId: z.string().nullable(),
   /** What “a cup” holds. */
@@ -36,6 +39,7 @@ export type Prefs = z.infer<typeof prefsSchema>;
 
 const initialState: Prefs = {
   theme: 'system',
+  language: 'system',
   headId: null,
   cup: 'us',
   view: 'grams',

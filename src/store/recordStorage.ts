@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { createAsyncStorage, type AsyncStorage } from '@react-native-async-storage/async-storage';
 import { copyListSchema, packRecord, unpackRecord, type Copy, type StoredRecord } from '@/core/exchange';
+import { DATABASE, PREFS_KEY } from './database';
 
-const DATABASE = 'velvet-rhythm';
 const RECORD_PREFIX = 'record/';
 /** Texts of entries that could not be read, put aside when a copy takes their place. */
 const DAMAGED_PREFIX = 'damaged/';
@@ -11,7 +11,8 @@ const COPY_LIST = 'copies';
 /** Keys that a replacement has still to take out; there only while one is under way. */
 const LEAVING = 'leaving';
 /** Small things beside the records, one entry each, overwritten as they change. */
-export type KeptKey = 'prefs' | 'making' | 'underway' | 'agreed' | 'wash';
+const KEPT_KEYS = [PREFS_KEY, 'making', 'underway', 'agreed', 'wash', 'drafts'] as const;
+export type KeptKey = (typeof KEPT_KEYS)[number];
 /** Entries that are read and checked before the page may breathe again: some milliseconds' work. */
 const CHUNK = 400;
 
@@ -62,7 +63,7 @@ export interface RecordStorage {
 /** What tabs tell one another. */
 const messageSchema = z.union([
   z.strictObject({ what: z.literal('records'), keys: z.array(z.string()) }),
-  z.strictObject({ what: z.literal('kept'), key: z.enum(['prefs', 'making', 'underway', 'agreed', 'wash']) }),
+  z.strictObject({ what: z.literal('kept'), key: z.enum(KEPT_KEYS) }),
   z.strictObject({ what: z.literal('anew') }),
 ]);
 type Message = z.infer<typeof messageSchema>;

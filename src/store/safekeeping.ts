@@ -1,4 +1,5 @@
 import { copiesToDrop, isCopyDue, mergeRecords, type Copy, type StoredRecord } from '@/core/exchange';
+import { t } from '@/core/language';
 import { failed, ok, type Result } from '@/core/measures';
 import { saveMessage } from './persistence';
 import { recordsReplaced, selectAllRecords, type RecordsRoot } from './recordsSlice';
@@ -52,7 +53,7 @@ export const everythingReplaced =
   (records: readonly StoredRecord[], { id, now }: Stamp): Step<Result<true>> =>
   async (dispatch, getState, storage) => {
     if (getState().records.unsaved.length > 0)
-      return failed('unsaved', 'Something is not stored yet; wait a moment and try again.');
+      return failed('unsaved', t`Something is not stored yet; wait a moment and try again.`);
     const before = selectAllRecords(getState());
     return trying(async () => {
       if (before.length > 0)

@@ -1,6 +1,7 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { agreedSlice } from './agreedSlice';
+import { draftsSlice } from './draftsSlice';
 import { makingSlice } from './makingSlice';
 import { persistenceMiddleware } from './persistence';
 import { prefsSlice } from './prefsSlice';
@@ -17,6 +18,7 @@ const reducer = combineReducers({
   making: makingSlice.reducer,
   underway: underwaySlice.reducer,
   agreed: agreedSlice.reducer,
+  drafts: draftsSlice.reducer,
   wash: washSlice.reducer,
 });
 

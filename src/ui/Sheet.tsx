@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Modal, ScrollView, View } from 'react-native';
+import { t } from '@/core/language';
 import { Button } from './Button';
 import { Heading } from './Text';
 
@@ -22,7 +23,13 @@ export function Sheet({ title, onClose, children, testID, dark = false }: SheetP
             <View className="flex-1">
               <Heading level={2}>{title}</Heading>
             </View>
-            <Button tone="quiet" className="px-3" label="Close" hint={`Close ${title}`} onPress={onClose} />
+            <Button
+              tone="quiet"
+              className="px-3"
+              label={t`Close`}
+              hint={t`Close ${title}`}
+              onPress={onClose}
+            />
           </View>
           <ScrollView contentContainerClassName="gap-3 p-5 pb-10">{children}</ScrollView>
         </View>

@@ -1,6 +1,21 @@
 import { wrap } from 'comlink';
+import { currentSpeech, type Speech } from '@/core/language';
 
-type Answers = Record<string, (...question: never[]) => unknown>;
+export type Answers = Record<string, (...question: never[]) => unknown>;
+/** Which language a worker has to speak, other than English. */
+export type Spoken = Pick<Speech, 'language' | 'texts'>;
+
+/** What every worker exposes: see {@link file://./answers.ts}. */
+interface Remote {
+  readonly begin: (spoken: Spoken | null) => void;
+  readonly answer: (name: string, ...question: unknown[]) => unknown;
+}
+
+function spokenNow(): Spoken | null {
+  const speech = currentSpeech();
+  return speech && { language: speech.language, texts: speech.texts };
+}
+
 type Ask<Api extends Answers> = <Name extends keyof Api>(
   name: Name,
   ...question: Parameters<Api[Name]>
@@ -40,10 +55,9 @@ export function clientOf<Api extends Answers>(
     } catch {
       return askPage;
     }
-    const remote = wrap<Answers>(worker) as unknown as Record<
-      keyof Api,
-      (...asked: unknown[]) => Promise<never>
-    >;
+    const remote = wrap<Remote>(worker);
+    // Messages keep their order: nothing is answered before it. A worker that cannot begin cannot answer either.
+    remote.begin(spokenNow()).catch(() => undefined);
     const broken = new Promise<never>((_, reject) => {
       worker.addEventListener('error', () => {
         started = askPage;
@@ -57,10 +71,12 @@ export function clientOf<Api extends Answers>(
     });
     broken.catch(() => undefined);
     return (name, ...question) =>
-      Promise.race([remote[name](...question), broken]).catch((error: unknown) => {
-        if (error instanceof Stopped) throw error;
-        return askPage(name, ...question);
-      });
+      Promise.race([remote.answer(String(name), ...question) as Promise<never>, broken]).catch(
+        (error: unknown) => {
+          if (error instanceof Stopped) throw error;
+          return askPage(name, ...question);
+        },
+      );
   };
 
   const warm = () => {

@@ -1,4 +1,3 @@
-import { expose } from 'comlink';
-import { clockApi } from './clock';
+import { answers } from './answers';
 
-expose(clockApi);
+answers(() => (require('./clock') as typeof import('./clock')).clockApi);

@@ -1,4 +1,3 @@
-import { expose } from 'comlink';
-import { estimatorApi } from './compute';
+import { answers } from './answers';
 
-expose(estimatorApi);
+answers(() => (require('./compute') as typeof import('./compute')).estimatorApi);

@@ -1,4 +1,3 @@
-import { expose } from 'comlink';
-import { plannerApi } from './compute';
+import { answers } from './answers';
 
-expose(plannerApi);
+answers(() => (require('./compute') as typeof import('./compute')).plannerApi);

@@ -1,4 +1,3 @@
-import { expose } from 'comlink';
-import { schedulingApi } from './solving';
+import { answers } from './answers';
 
-expose(schedulingApi);
+answers(() => (require('./solving') as typeof import('./solving')).schedulingApi);

@@ -1,4 +1,3 @@
-import { expose } from 'comlink';
-import { solvingApi } from './solving';
+import { answers } from './answers';
 
-expose(solvingApi);
+answers(() => (require('./solving') as typeof import('./solving')).solvingApi);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../language';
 import {
   addDays,
   calendarDaySchema,
@@ -16,11 +17,19 @@ export const challengeSchema = recordBaseSchema.extend({
   kind: z.literal('challenge'),
   challengeId: idSchema,
   headId: idSchema,
-  name: z.string().trim().min(1, 'Give the challenge a name.').max(60),
+  name: z
+    .string()
+    .trim()
+    .min(1, t`Give the challenge a name.`)
+    .max(60),
   counts: z.enum(CHALLENGE_COUNTS),
   perWeek: z.number().int().min(1).max(7),
   startsOn: calendarDaySchema,
-  weeks: z.number('Write the weeks.').int().min(1, 'At least one week.').max(53, 'At most 53 weeks.'),
+  weeks: z
+    .number(t`Write the weeks.`)
+    .int()
+    .min(1, t`At least one week.`)
+    .max(53, t`At most 53 weeks.`),
   /** Set when it is given up before its end. */
   givenUpOn: calendarDaySchema.nullable(),
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../language';
 import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
 
 /** What a beat is in its day. */
@@ -23,7 +24,7 @@ export const decisionSchema = recordBaseSchema
   })
   .refine(({ what, recipeId }) => what === 'avoid' || recipeId !== null, {
     path: ['recipeId'],
-    message: 'Choose what is to be done that day.',
+    message: t`Choose what is to be done that day.`,
   });
 export type Decision = z.infer<typeof decisionSchema>;
 

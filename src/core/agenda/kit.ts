@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { doseOf, type PorosityGuess } from '../classification';
+import { t } from '../language';
 import { recordBaseSchema } from '../measures';
 import type { RecipeVersion } from '../recipes';
 
@@ -27,25 +28,24 @@ interface KitWords {
 
 export const KIT_WORDS: Readonly<Record<KitItem, KitWords>> = {
   heat: {
-    label: 'a dryer or a heat cap',
-    without: 'Treatments that want heat stay on longer instead, and the plan counts with it.',
+    label: t`a dryer or a heat cap`,
+    without: t`Treatments that want heat stay on longer instead, and the plan counts with it.`,
   },
   freezer: {
-    label: 'a freezer',
-    without: 'Nothing is put by frozen; what is left over keeps as in the fridge.',
+    label: t`a freezer`,
+    without: t`Nothing is put by frozen; what is left over keeps as in the fridge.`,
   },
   blender: {
-    label: 'a blender',
-    without:
-      'Grate it finely or mash it very ripe, then press it through a cloth: more bits stay than with a blender.',
+    label: t`a blender`,
+    without: t`Grate it finely or mash it very ripe, then press it through a cloth: more bits stay than with a blender.`,
   },
   strainer: {
-    label: 'a fine strainer',
-    without: 'A clean nylon stocking or a thin cotton cloth strains as finely.',
+    label: t`a fine strainer`,
+    without: t`A clean nylon stocking or a thin cotton cloth strains as finely.`,
   },
   scale: {
-    label: 'a kitchen scale',
-    without: 'Level spoons, always the same ones; write down what you used.',
+    label: t`a kitchen scale`,
+    without: t`Level spoons, always the same ones; write down what you used.`,
   },
 };
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../language';
 import { calendarDaySchema, idSchema, recordBaseSchema, type CalendarDay } from '../measures';
 
 /**
@@ -18,13 +19,18 @@ export const occasionSchema = recordBaseSchema
     /** Its last day, itself included. */
     to: calendarDaySchema,
     /** Of other hours, the minutes of each of these days; 0 when she is away. */
-    minutes: z.number('Write the minutes.').int().min(0).max(720).nullable(),
+    minutes: z
+      .number(t`Write the minutes.`)
+      .int()
+      .min(0)
+      .max(720)
+      .nullable(),
     note: z.string().max(200),
   })
-  .refine(({ from, to }) => to >= from, { path: ['to'], message: 'The last day comes after the first.' })
+  .refine(({ from, to }) => to >= from, { path: ['to'], message: t`The last day comes after the first.` })
   .refine(({ what, minutes }) => what !== 'hours' || minutes !== null, {
     path: ['minutes'],
-    message: 'Write how many minutes these days have.',
+    message: t`Write how many minutes these days have.`,
   });
 export type Occasion = z.infer<typeof occasionSchema>;
 

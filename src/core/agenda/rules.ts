@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { learnedWashMinutes, type WashDay } from '../sessions';
 import { LEANINGS, type Leaning, type PlanChoices } from './planSettings';
 
@@ -40,100 +41,100 @@ const time = rule('time', false);
 export const RULES = {
   mainsPerWeek: hard(
     'mains-per-week',
-    ['Main treatments in any seven days, at most', 2, 'a week', 1, 7],
-    'One or two a week; more leaves no time to see what a treatment did.',
+    [t`Main treatments in any seven days, at most`, 2, 'a week', 1, 7],
+    t`One or two a week; more leaves no time to see what a treatment did.`,
   ),
   washGap: hard(
     'wash-gap',
-    ['From one wash day to the next', 2, 'days', 1, 14],
-    'Each wash swells and shrinks the strand; it rests in between.',
+    [t`From one wash day to the next`, 2, 'days', 1, 14],
+    t`Each wash swells and shrinks the strand; it rests in between.`,
   ),
   lightProteinGap: hard(
     'light-protein-gap',
-    ['From one protein treatment to the next', 7, 'days', 2, 60],
-    'Light protein goes weekly at the most; results show late.',
+    [t`From one protein treatment to the next`, 7, 'days', 2, 60],
+    t`Light protein goes weekly at the most; results show late.`,
   ),
   strongProteinGap: hard(
     'strong-protein-gap',
-    ['From one strong protein treatment to the next', 28, 'days', 14, 120],
-    'Never twice within four weeks: overload builds up unseen.',
+    [t`From one strong protein treatment to the next`, 28, 'days', 14, 120],
+    t`Never twice within four weeks: overload builds up unseen.`,
   ),
   firmHold: hard(
     'firm-hold',
-    ['Chance of being too firm at which protein stops', 0.4, 'share', 0.1, 0.9],
-    'Firm hair gets no protein until it has recovered.',
+    [t`Chance of being too firm at which protein stops`, 0.4, 'share', 0.1, 0.9],
+    t`Firm hair gets no protein until it has recovered.`,
   ),
   newPerWeek: hard(
     'new-per-week',
-    ['Recipes used for the first time in any seven days, at most', 1, 'pieces', 1, 7],
-    'With two new ones nobody can say which one worked.',
+    [t`Recipes used for the first time in any seven days, at most`, 1, 'pieces', 1, 7],
+    t`With two new ones nobody can say which one worked.`,
   ),
   patchTest: safe(
     'patch-test',
-    ['Clear days after a patch test', 2, 'days', 2, 7],
-    'A reaction can take 48 hours to show.',
+    [t`Clear days after a patch test`, 2, 'days', 2, 7],
+    t`A reaction can take 48 hours to show.`,
   ),
   newBeforeEvent: hard(
     'new-before-event',
-    ['No new recipe before a day to look good', 7, 'days', 0, 30],
-    'A surprise wants time to grow out of the hair again.',
+    [t`No new recipe before a day to look good`, 7, 'days', 0, 30],
+    t`A surprise wants time to grow out of the hair again.`,
   ),
   strongBeforeEvent: hard(
     'strong-before-event',
-    ['No strong protein before a day to look good', 3, 'days', 0, 14],
-    'Straight after a strong protein hair is stiff.',
+    [t`No strong protein before a day to look good`, 3, 'days', 0, 14],
+    t`Straight after a strong protein hair is stiff.`,
   ),
   mainWithin: wish(
     'main-within',
-    ['Longest time without a main treatment', 7, 'days', 2, 30],
-    'Longer leaves residue and dust, and nothing to read.',
+    [t`Longest time without a main treatment`, 7, 'days', 2, 30],
+    t`Longer leaves residue and dust, and nothing to read.`,
   ),
   moistureWithin: wish(
     'moisture-within',
-    ['Longest time without moisture', 7, 'days', 2, 30],
-    'Moisture goes weekly or twice a week.',
+    [t`Longest time without moisture`, 7, 'days', 2, 30],
+    t`Moisture goes weekly or twice a week.`,
   ),
   proteinWithin: wish(
     'protein-within',
-    ['By the calendar: longest time without protein', 28, 'days', 7, 120],
-    'Light protein goes every one to four weeks.',
+    [t`By the calendar: longest time without protein`, 28, 'days', 7, 120],
+    t`Light protein goes every one to four weeks.`,
   ),
   strongWithin: wish(
     'strong-within',
-    ['By the calendar: longest time without a strong protein', 49, 'days', 28, 180],
-    'A strong protein goes every six to eight weeks.',
+    [t`By the calendar: longest time without a strong protein`, 49, 'days', 28, 180],
+    t`A strong protein goes every six to eight weeks.`,
   ),
   proteinBeforeStyle: wish(
     'protein-before-style',
-    ['Protein before a protective style goes in, days ahead at most', 3, 'days', 1, 7],
-    'The style pulls for weeks; the strand goes in strengthened.',
+    [t`Protein before a protective style goes in, days ahead at most`, 3, 'days', 1, 7],
+    t`The style pulls for weeks; the strand goes in strengthened.`,
   ),
   refreshEvery: wish(
     'refresh-every',
-    ['Refresh after a wash, and again after', 3, 'days', 1, 7],
-    'Hair dries between washes; every three to five days is enough.',
+    [t`Refresh after a wash, and again after`, 3, 'days', 1, 7],
+    t`Hair dries between washes; every three to five days is enough.`,
   ),
   scalpEvery: wish(
     'scalp-every',
-    ['Scalp oil every', 5, 'days', 2, 14],
-    'Once or twice a week, and washed out.',
+    [t`Scalp oil every`, 5, 'days', 2, 14],
+    t`Once or twice a week, and washed out.`,
   ),
   washMinutes: time(
     'wash-minutes',
-    ['A wash day without waiting and making', 60, 'minutes', 15, 240],
-    'Detangle, cleanse, section, apply, rinse.',
+    [t`A wash day without waiting and making`, 60, 'minutes', 15, 240],
+    t`Detangle, cleanse, section, apply, rinse.`,
   ),
   prePooMinutes: time(
     'pre-poo-minutes',
-    ['A pre-poo, at least', 20, 'minutes', 5, 60],
-    'It works from twenty minutes on.',
+    [t`A pre-poo, at least`, 20, 'minutes', 5, 60],
+    t`It works from twenty minutes on.`,
   ),
   takeDownMinutes: time(
     'take-down-minutes',
-    ['Taking a protective style down', 120, 'minutes', 15, 480],
-    'Taking down and detangling can eat a day.',
+    [t`Taking a protective style down`, 120, 'minutes', 15, 480],
+    t`Taking down and detangling can eat a day.`,
   ),
-  refreshMinutes: time('refresh-minutes', ['A refresh', 3, 'minutes', 1, 30], 'A mist and a scrunch.'),
+  refreshMinutes: time('refresh-minutes', [t`A refresh`, 3, 'minutes', 1, 30], t`A mist and a scrunch.`),
 } as const satisfies Record<string, Rule>;
 
 export type RuleKey = keyof typeof RULES;
@@ -145,22 +146,22 @@ export type RuleValues = Readonly<Record<RuleKey, number | null>>;
 /** The rules that are not numbers: they can be broken, named and explained like the others. */
 export const FIXED_RULES: Readonly<Record<string, { readonly label: string; readonly why: string }>> = {
   'no-strong-protein': {
-    label: 'No strong protein on this head',
-    why: 'A child’s hair and protein-sensitive hair get stiff from small doses.',
+    label: t`No strong protein on this head`,
+    why: t`A child’s hair and protein-sensitive hair get stiff from small doses.`,
   },
   'moisture-after-protein': {
-    label: 'Moisture on the same day',
-    why: 'Protein without moisture after it leaves hair hard.',
+    label: t`Moisture on the same day`,
+    why: t`Protein without moisture after it leaves hair hard.`,
   },
-  'free-time': { label: 'Her minutes of the day', why: 'A day has so many minutes that are hers.' },
-  'no-wash': { label: 'Days without a wash', why: 'She said that these days have no wash.' },
-  style: { label: 'A protective style is in', why: 'While it is in, only mist and scalp care.' },
+  'free-time': { label: t`Her minutes of the day`, why: t`A day has so many minutes that are hers.` },
+  'no-wash': { label: t`Days without a wash`, why: t`She said that these days have no wash.` },
+  style: { label: t`A protective style is in`, why: t`While it is in, only mist and scalp care.` },
   'evening-before': {
-    label: 'Begun the evening before',
-    why: 'What soaks for hours has to be begun on an evening that is hers.',
+    label: t`Begun the evening before`,
+    why: t`What soaks for hours has to be begun on an evening that is hers.`,
   },
-  trial: { label: 'A trial is running', why: 'Any other treatment would spoil its answer.' },
-  locked: { label: 'What she decided', why: 'It stands where she put it.' },
+  trial: { label: t`A trial is running`, why: t`Any other treatment would spoil its answer.` },
+  locked: { label: t`What she decided`, why: t`It stands where she put it.` },
 };
 
 /** A rule that is off, or a number outside of what can be meant, falls back to what is safe. */
@@ -195,19 +196,19 @@ const weight = (label: string, value: number, unit: string): Weight => ({ label,
 
 /** The open weights; one unit is a day at one step of firmness outside the lane. */
 export const WEIGHTS = {
-  outOfLane: weight('time out of the lane', 1, 'a day at one step of firmness outside'),
-  overload: weight('too firm, on top', 0.4, 'a day at one step of firmness above the lane'),
-  breakage: weight('breakage', 0.4, 'a day at one unit of log-breakage above its lane'),
-  porosity: weight('porosity', 0.2, 'a day at one step of porosity outside its lane'),
-  hour: weight('her time', 0.08, 'an hour'),
-  money: weight('money', 0.03, 'one of her currency'),
-  waste: weight('waste', 0.3, 'a portion that spoils'),
-  overdue: weight('overdue', 0.15, 'a day beyond the longest time without'),
-  noPrePoo: weight('a wash without a pre-poo', 0.35, 'a wash'),
-  style: weight('no protein around a protective style', 0.8, 'a style'),
-  challenge: weight('a challenge not kept', 0.8, 'a treatment short'),
-  trialDelay: weight('a trial kept waiting', 0.1, 'a day'),
-  change: weight('change of what was agreed', 0.06, 'a main treatment moved, added or dropped'),
+  outOfLane: weight(t`time out of the lane`, 1, t`a day at one step of firmness outside`),
+  overload: weight(t`too firm, on top`, 0.4, t`a day at one step of firmness above the lane`),
+  breakage: weight(t`breakage`, 0.4, t`a day at one unit of log-breakage above its lane`),
+  porosity: weight(t`porosity`, 0.2, t`a day at one step of porosity outside its lane`),
+  hour: weight(t`her time`, 0.08, t`an hour`),
+  money: weight(t`money`, 0.03, t`one of her currency`),
+  waste: weight(t`waste`, 0.3, t`a portion that spoils`),
+  overdue: weight(t`overdue`, 0.15, t`a day beyond the longest time without`),
+  noPrePoo: weight(t`a wash without a pre-poo`, 0.35, t`a wash`),
+  style: weight(t`no protein around a protective style`, 0.8, t`a style`),
+  challenge: weight(t`a challenge not kept`, 0.8, t`a treatment short`),
+  trialDelay: weight(t`a trial kept waiting`, 0.1, t`a day`),
+  change: weight(t`change of what was agreed`, 0.06, t`a main treatment moved, added or dropped`),
 } as const satisfies Record<string, Weight>;
 
 export type WeightKey = keyof typeof WEIGHTS;
@@ -222,10 +223,10 @@ const LEANS: Readonly<Record<Leaning, Partial<Record<WeightKey, number>>>> = {
 };
 
 export const LEANING_WORDS: Readonly<Record<Leaning, { readonly label: string; readonly why: string }>> = {
-  gentler: { label: 'Gentler', why: 'Weighs being too firm, and breakage, more.' },
-  faster: { label: 'Faster', why: 'Weighs every day outside the lane more.' },
-  cheaper: { label: 'Cheaper', why: 'Weighs money and what spoils more.' },
-  'less-work': { label: 'Less work', why: 'Weighs her hours more.' },
+  gentler: { label: t`Gentler`, why: t`Weighs being too firm, and breakage, more.` },
+  faster: { label: t`Faster`, why: t`Weighs every day outside the lane more.` },
+  cheaper: { label: t`Cheaper`, why: t`Weighs money and what spoils more.` },
+  'less-work': { label: t`Less work`, why: t`Weighs her hours more.` },
 };
 
 /** How much an overdue date and the lane count under each school of rhythm; days ahead that the lane counts. */

@@ -1,5 +1,6 @@
 import keepingList from '../../../data/keeping.json';
 import type { Ingredient, KeepingClass } from '../ingredients';
+import { inWords } from '../language';
 import { invariant, sum } from '../measures';
 import { partGrams, surviving, type WeighedLine } from '../recipes';
 import type { Place } from './batch';
@@ -13,7 +14,12 @@ interface KeepingRule {
   readonly why: string;
 }
 
-const RULES = new Map((keepingList as KeepingRule[]).map((rule) => [rule.id, rule]));
+const RULES = new Map(
+  (keepingList as KeepingRule[]).map((rule) => [
+    rule.id,
+    { ...rule, label: inWords(rule.label), why: inWords(rule.why) },
+  ]),
+);
 
 export function keepingRule(id: KeepingClass): KeepingRule {
   const rule = RULES.get(id);

@@ -1,3 +1,5 @@
+import type { Allergy } from '../hair';
+import { t } from '../language';
 import { formatDay } from '../measures';
 import type { WeighedLine } from '../recipes';
 import type { ShelfItem } from './shelf';
@@ -14,9 +16,9 @@ export interface JarLabel {
 }
 
 const KEEP_WORDS = {
-  room: 'Keep cool and dark.',
-  fridge: 'Keep in the fridge.',
-  freezer: 'Keep frozen; thaw cold, use within a day.',
+  room: t`Keep cool and dark.`,
+  fridge: t`Keep in the fridge.`,
+  freezer: t`Keep frozen; thaw cold, use within a day.`,
 } as const;
 
 /** Names on a label, by weight; more would not be read. */
@@ -30,16 +32,33 @@ export function jarLabel(item: ShelfItem, lines: readonly WeighedLine[]): JarLab
   const more = names.length - NAMES_ON_LABEL;
   return {
     name: item.name,
-    notFood: 'NOT FOOD – for hair only',
-    made: `Made ${formatDay(item.batch.madeOn, 'd MMM yyyy')}`,
-    useBy: `Use by ${formatDay(item.useBy, 'd MMM yyyy')}`,
+    notFood: t`NOT FOOD – for hair only`,
+    made: t`Made ${formatDay(item.batch.madeOn, 'd MMM yyyy')}`,
+    useBy: t`Use by ${formatDay(item.useBy, 'd MMM yyyy')}`,
     keep: KEEP_WORDS[item.place],
-    contains: `${names.slice(0, NAMES_ON_LABEL).join(', ')}${more > 0 ? ` and ${more} more` : ''}`,
-    allergens: allergens.length > 0 ? `Allergens: ${allergens.map(allergenWords).join(', ')}` : null,
+    contains: `${names.slice(0, NAMES_ON_LABEL).join(', ')}${more > 0 ? t` and ${more} more` : ''}`,
+    allergens: allergens.length > 0 ? t`Allergens: ${allergens.map(allergenWords).join(', ')}` : null,
   };
 }
 
+const ALLERGEN_WORDS: Record<Allergy, string> = {
+  egg: t`egg`,
+  milk: t`milk`,
+  gluten: t`gluten`,
+  wheat: t`wheat`,
+  soy: t`soy`,
+  sesame: t`sesame`,
+  'tree-nut': t`tree nut`,
+  mustard: t`mustard`,
+  legume: t`legume`,
+  'latex-fruit': t`latex fruit`,
+  'ragweed-family': t`ragweed family`,
+  'bee-products': t`bee products`,
+  aloe: t`aloe`,
+  'fish-or-beef': t`fish or beef`,
+};
+
 /** "tree-nut" as it is read: "tree nut". */
 export function allergenWords(allergen: string): string {
-  return allergen.replaceAll('-', ' ');
+  return ALLERGEN_WORDS[allergen as Allergy] ?? allergen;
 }

@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { addDays, daysBetween, invariant, type CalendarDay } from '../measures';
 import { weighedLines, type Larder, type RecipeVersion, type WeighedLine } from '../recipes';
 import type { Batch, BatchEvent, Place } from './batch';
@@ -61,14 +62,14 @@ function shelfItem(
   const daysLeft = daysBetween(today, useBy);
   return {
     batch,
-    name: recipe?.name ?? 'A recipe that is no longer here',
+    name: recipe?.name ?? t`A recipe that is no longer here`,
     left,
     place: stay.place,
     useBy,
     daysLeft,
     thawed: stay.thawed,
     limitedBy: stay.thawed ? 'thawing' : limitedBy,
-    why: stay.thawed ? 'What was frozen is used within a day and never frozen again.' : why,
+    why: stay.thawed ? t`What was frozen is used within a day and never frozen again.` : why,
     state: left === 0 ? 'gone' : daysLeft < 0 ? 'past' : daysLeft <= USE_FIRST_DAYS ? 'use-first' : 'good',
   };
 }
@@ -85,9 +86,9 @@ function moved(
 
 /** What may not be done with what is left, in words; undefined where all is well. */
 export function movingForbidden(item: ShelfItem, place: Place): string | undefined {
-  if (place === 'freezer' && item.thawed) return 'It was frozen once: never freeze it again.';
+  if (place === 'freezer' && item.thawed) return t`It was frozen once: never freeze it again.`;
   if (place === 'freezer' && item.state === 'past')
-    return 'It is past its day: freezing does not bring it back.';
+    return t`It is past its day: freezing does not bring it back.`;
   return undefined;
 }
 

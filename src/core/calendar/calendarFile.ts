@@ -6,6 +6,7 @@ import ical, {
 } from 'ical-generator';
 import { PLAIN_WASH_ID, type CalendarEntry } from '../agenda';
 import type { Head } from '../hair';
+import { t } from '../language';
 import { addDays, daysBetween, sum, weekdayOf, type CalendarDay, type Instant, textHash } from '../measures';
 import { BEDTIME_MINUTE, type Beat, type Plan, type PrepTask } from '../planning';
 
@@ -140,11 +141,11 @@ function washOf(day: CalendarDay, beats: readonly Beat[], begins: number, name: 
       day,
       startMinute: begins,
       minutes: sum(wash.map(({ minutes }) => minutes)),
-      summary: `${name}: ${main.recipeId === PLAIN_WASH_ID ? 'wash, no treatment' : main.name}`,
+      summary: `${name}: ${main.recipeId === PLAIN_WASH_ID ? t`wash, no treatment` : main.name}`,
       description: wash
         .map(
           (beat) =>
-            `${beat.name}${beat.onlyIfFirm ? ' (only if it feels firm)' : ''}, ${beat.minutes} minutes`,
+            t`${beat.name}${beat.onlyIfFirm ? t` (only if it feels firm)` : ''}, ${beat.minutes} minutes`,
         )
         .concat(main.reasons.map(({ text }) => text))
         .join('\n'),
@@ -159,7 +160,7 @@ function evening(day: CalendarDay, beat: Beat, name: string): Event {
     day,
     startMinute: BEDTIME_MINUTE,
     minutes: beat.minutes,
-    summary: `${name}: ${beat.name} for the night`,
+    summary: t`${name}: ${beat.name} for the night`,
     description: beat.reasons.map(({ text }) => text).join('\n'),
   };
 }
@@ -189,7 +190,7 @@ function prepare(day: CalendarDay, task: PrepTask, name: string): Event {
     startMinute: task.startMinute ?? MORNING_MINUTE,
     minutes: PREPARE_MINUTES,
     summary: `${name}: ${task.text}`,
-    description: task.leadHours === null ? '' : `It takes ${task.leadHours} hours before the wash begins.`,
+    description: task.leadHours === null ? '' : t`It takes ${task.leadHours} hours before the wash begins.`,
   };
 }
 
@@ -209,7 +210,7 @@ function written(
   stamp: Instant,
 ): string {
   const calendar = ical({
-    name: `Hair of ${name}`,
+    name: t`Hair of ${name}`,
     prodId: { company: 'Velvet Rhythm', product: 'plan', language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
   });
@@ -245,7 +246,7 @@ function written(
       allDay: true,
       start: localTime(day, 0),
       end: localTime(addDays(day, 1), 0),
-      summary: 'No longer planned',
+      summary: t`No longer planned`,
       status: ICalEventStatus.CANCELLED,
       transparency: ICalEventTransparency.TRANSPARENT,
     });

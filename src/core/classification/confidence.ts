@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { clamp, rounded, sum } from '../measures';
 import { CONFIDENCE, KIND_EDGES } from './constants';
 import type { LineLoads } from './loads';
@@ -25,25 +26,25 @@ const CLOSE_MARGIN = 0.35;
 
 /** How sure a verdict is: a start that every doubt multiplies down. */
 export function confidenceIn(own: SchoolVerdict, lines: readonly LineLoads[], trust: LineTrust): Confidence {
-  const percent = (share: number) => `${Math.round(100 * share)} %`;
+  const percent = (share: number) => t`${Math.round(100 * share)} %`;
   const assumed = assumedShare(own, lines);
   const margin = marginOf(own);
   const factors = [
     {
       factor: 1 - CONFIDENCE.unread * trust.unreadShare,
-      text: `${percent(trust.unreadShare)} of the lines are not understood and count for nothing.`,
+      text: t`${percent(trust.unreadShare)} of the lines are not understood and count for nothing.`,
     },
     {
       factor: 1 - CONFIDENCE.assumedFigures * assumed,
-      text: `${percent(assumed)} of what decides it rests on assumed, not measured, compositions.`,
+      text: t`${percent(assumed)} of what decides it rests on assumed, not measured, compositions.`,
     },
     {
       factor: 1 - CONFIDENCE.assumedAmounts * trust.assumedAmountShare,
-      text: `${percent(trust.assumedAmountShare)} of the weight is a guessed size or amount: weigh it to be surer.`,
+      text: t`${percent(trust.assumedAmountShare)} of the weight is a guessed size or amount: weigh it to be surer.`,
     },
     {
       factor: 1 - CONFIDENCE.thinMargin * (1 - margin),
-      text: margin < CLOSE_MARGIN ? 'It lies close to the edge between two kinds.' : null,
+      text: margin < CLOSE_MARGIN ? t`It lies close to the edge between two kinds.` : null,
     },
   ].sort((a, b) => a.factor - b.factor);
   const product = factors.reduce<number>((total, { factor }) => total * factor, CONFIDENCE.start);

@@ -1,4 +1,5 @@
 import type { ProteinForm } from '../ingredients';
+import { t } from '../language';
 
 /**
  * Constants of the verdict. Unless a source stands beside it, a figure is a working assumption, chosen so that
@@ -58,12 +59,12 @@ export const KIND_EDGES = {
 
 /** Strength steps in words; a strength belongs to the last word whose number it reaches. */
 export const STRENGTH_WORDS = [
-  { from: 0, word: 'hardly any' },
-  { from: 0.7, word: 'faint' },
-  { from: 1.5, word: 'light' },
-  { from: 2.4, word: 'fairly strong' },
-  { from: 3.3, word: 'strong' },
-  { from: 4.2, word: 'very strong' },
+  { from: 0, word: t`hardly any` },
+  { from: 0.7, word: t`faint` },
+  { from: 1.5, word: t`light` },
+  { from: 2.4, word: t`fairly strong` },
+  { from: 3.3, word: t`strong` },
+  { from: 4.2, word: t`very strong` },
 ] as const;
 
 /** From this strength on a protein treatment counts as strong: it is spaced by weeks and followed by moisture. */

@@ -1,3 +1,4 @@
+import { t } from '../language';
 import type { WeighedLine } from '../recipes';
 import type { Verdict } from './verdict';
 
@@ -7,10 +8,10 @@ export type TreatmentRole = (typeof TREATMENT_ROLES)[number];
 
 export const ROLE_WORDS: Record<TreatmentRole, string> = {
   'pre-poo': 'pre-poo',
-  mask: 'mask',
-  'deep-conditioner': 'deep conditioner',
-  rinse: 'rinse or mist',
-  'scalp-oil': 'scalp oil',
+  mask: t`mask`,
+  'deep-conditioner': t`deep conditioner`,
+  rinse: t`rinse or mist`,
+  'scalp-oil': t`scalp oil`,
 };
 
 export interface RoleFit {
@@ -58,48 +59,48 @@ const no = (why: string) => ({ fits: 'no', why }) as const;
 
 const RULES: Record<TreatmentRole, Rule> = {
   'pre-poo': ({ verdict, fat }) => {
-    if (verdict.loads.dye > 0.5) return no('Its dye would need a long, clean contact.');
+    if (verdict.loads.dye > 0.5) return no(t`Its dye would need a long, clean contact.`);
     if (verdict.loads.penetratingOil >= ROLE_EDGES.prePooOil)
-      return good('Oil that enters the strand slows the uptake of water in the wash.');
+      return good(t`Oil that enters the strand slows the uptake of water in the wash.`);
     if (fat >= ROLE_EDGES.prePooOil)
-      return possible('Its oil stays on the strand; one that enters would do more.');
+      return possible(t`Its oil stays on the strand; one that enters would do more.`);
     if (verdict.kind === 'protein')
-      return possible('Some give protein before the wash; most of it is washed off.');
+      return possible(t`Some give protein before the wash; most of it is washed off.`);
     return verdict.loads.mucilage >= 0.5
-      ? possible('Its slip helps to detangle, but there is little oil to slow the water.')
-      : no('There is too little oil in it to slow the water.');
+      ? possible(t`Its slip helps to detangle, but there is little oil to slow the water.`)
+      : no(t`There is too little oil in it to slow the water.`);
   },
   mask: ({ verdict, dry, fat }) => {
-    if (verdict.kind === 'rinse') return no('Too little in it stays on the hair.');
-    if (fat > 60) return no('Nearly all oil: it would have to be washed out with shampoo.');
+    if (verdict.kind === 'rinse') return no(t`Too little in it stays on the hair.`);
+    if (fat > 60) return no(t`Nearly all oil: it would have to be washed out with shampoo.`);
     return dry < ROLE_EDGES.maskDryMatter
-      ? possible('It works, but it is thin and runs: blot the hair and cover it.')
-      : good('Enough in it acts, and it stays where it is put.');
+      ? possible(t`It works, but it is thin and runs: blot the hair and cover it.`)
+      : good(t`Enough in it acts, and it stays where it is put.`);
   },
   'deep-conditioner': ({ verdict, gritty }) => {
     if (verdict.loads.cationic < ROLE_EDGES.conditionerCationic)
-      return no('No conditioner in it clings to the strand: it would not comb like one.');
-    if (gritty) return no(`The ${gritty} that is left in does not belong in a conditioner.`);
+      return no(t`No conditioner in it clings to the strand: it would not comb like one.`);
+    if (gritty) return no(t`The ${gritty} that is left in does not belong in a conditioner.`);
     return verdict.kind === 'protein'
-      ? possible('It conditions, but the protein leads.')
-      : good('Its conditioner clings to the strand and lets it comb.');
+      ? possible(t`It conditions, but the protein leads.`)
+      : good(t`Its conditioner clings to the strand and lets it comb.`);
   },
   rinse: ({ verdict, dry, fat, gritty }) => {
-    if (fat > ROLE_EDGES.rinseOil) return no('The oil in it would leave a film.');
-    if (gritty) return no(`The ${gritty} that is left in would stay between the strands.`);
-    if (dry > ROLE_EDGES.rinseDryMatter) return no('Too thick to run through and off again.');
-    if (verdict.push.firm > ROLE_EDGES.rinseFirm) return no('It firms far too much for a rinse.');
-    if (verdict.push.firm > ROLE_EDGES.rinseFirm / 2) return possible('It firms: not for every day.');
+    if (fat > ROLE_EDGES.rinseOil) return no(t`The oil in it would leave a film.`);
+    if (gritty) return no(t`The ${gritty} that is left in would stay between the strands.`);
+    if (dry > ROLE_EDGES.rinseDryMatter) return no(t`Too thick to run through and off again.`);
+    if (verdict.push.firm > ROLE_EDGES.rinseFirm) return no(t`It firms far too much for a rinse.`);
+    if (verdict.push.firm > ROLE_EDGES.rinseFirm / 2) return possible(t`It firms: not for every day.`);
     return verdict.loads.mucilage > ROLE_EDGES.rinseMucilage
-      ? possible('It is slippery: thin it with water, or it stays as a film.')
-      : good('It runs through and leaves little.');
+      ? possible(t`It is slippery: thin it with water, or it stays as a film.`)
+      : good(t`It runs through and leaves little.`);
   },
   'scalp-oil': ({ verdict, fat, gritty }) => {
-    if (fat < ROLE_EDGES.scalpOil) return no('A scalp oil is nearly all oil.');
-    if (verdict.loads.essentialOil > 1) return no('Too much essential oil for skin.');
+    if (fat < ROLE_EDGES.scalpOil) return no(t`A scalp oil is nearly all oil.`);
+    if (verdict.loads.essentialOil > 1) return no(t`Too much essential oil for skin.`);
     return gritty
-      ? no(`The ${gritty} does not belong on a scalp.`)
-      : good('Oil alone, to be washed out after.');
+      ? no(t`The ${gritty} does not belong on a scalp.`)
+      : good(t`Oil alone, to be washed out after.`);
   },
 };
 

@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { failed, ok, sum, type Result } from '../measures';
 import {
   CATALOGUE_LARDER,
@@ -93,7 +94,7 @@ export function classifyLines(
   trust: LineTrust = NOTHING_IN_DOUBT,
 ): Result<Verdict> {
   if (lines.length === 0) {
-    return failed('nothing-weighed', 'No line of this text could be read as an ingredient with an amount.');
+    return failed('nothing-weighed', t`No line of this text could be read as an ingredient with an amount.`);
   }
   const mine = lines.map((line) => lineLoads(line, school));
   const own = schoolVerdict(mixOf(mine));

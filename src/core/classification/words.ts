@@ -1,3 +1,4 @@
+import { fixed, t } from '../language';
 import { rounded } from '../measures';
 import type { Acidity } from './acidity';
 import { SCHOOLS, type School } from './constants';
@@ -7,25 +8,25 @@ import { strengthWord, type LedgerRow, type Verdict } from './verdict';
 import type { LoadKind } from './loads';
 
 export const KIND_WORDS: Record<TreatmentKind, string> = {
-  protein: 'Protein',
-  moisture: 'Moisture',
-  balanced: 'Balanced',
-  oil: 'Oil',
-  rinse: 'A rinse',
+  protein: t`Protein`,
+  moisture: t`Moisture`,
+  balanced: t`Balanced`,
+  oil: t`Oil`,
+  rinse: t`A rinse`,
 };
 
 export const SCHOOL_WORDS: Record<School, { readonly label: string; readonly meaning: string }> = {
   'any-protein': {
-    label: 'any protein',
-    meaning: 'Food protein counts nearly as much as broken-down protein.',
+    label: t`any protein`,
+    meaning: t`Food protein counts nearly as much as broken-down protein.`,
   },
   'broken-down': {
-    label: 'broken-down only',
-    meaning: 'Only hydrolysed protein, gelatin and amino acids count; food protein is a light film.',
+    label: t`broken-down only`,
+    meaning: t`Only hydrolysed protein, gelatin and amino acids count; food protein is a light film.`,
   },
   'my-hair': {
-    label: 'by my hair',
-    meaning: 'A weighed middle between the two, until your own results say more.',
+    label: t`by my hair`,
+    meaning: t`A weighed middle between the two, until your own results say more.`,
   },
 };
 
@@ -37,7 +38,7 @@ export function verdictHeadline(verdict: Pick<Verdict, 'kind' | 'strength' | 'sc
   const { schools } = verdict;
   const [any, broken] = [schools['any-protein'].kind, schools['broken-down'].kind];
   return any === 'protein' && broken !== 'protein' && broken !== 'balanced'
-    ? `Firms for some, ${KIND_WORDS[broken].toLowerCase()} for others`
+    ? t`Firms for some, ${KIND_WORDS[broken].toLowerCase()} for others`
     : kindWords(verdict);
 }
 
@@ -50,28 +51,36 @@ export function kindWords({ kind, strength }: Pick<Verdict, 'kind' | 'strength'>
 export function flipWords({ name, fromGrams, toGrams, to }: Flip): string {
   const change =
     toGrams === 0
-      ? `Without the ${name}`
-      : `With ${gramsWords(toGrams)} ${name} ${toGrams < fromGrams ? 'or less' : 'or more'} instead of ${gramsWords(fromGrams)}`;
-  return `${change} it would be ${KIND_WORDS[to].toLowerCase()}.`;
+      ? t`Without the ${name}`
+      : t`With ${gramsWords(toGrams)} ${name} ${toGrams < fromGrams ? t`or less` : t`or more`} instead of ${gramsWords(fromGrams)}`;
+  return t`${change} it would be ${KIND_WORDS[to].toLowerCase()}.`;
 }
 
 function gramsWords(grams: number): string {
-  return `${rounded(grams, grams < 10 ? 1 : 0)} g`;
+  return t`${rounded(grams, grams < 10 ? 1 : 0)} g`;
 }
 
 /** The pH in words, with its error; null where nothing tells. */
 export function acidityWords({ pH, error }: Acidity): string | null {
   if (pH === null) return null;
   const word =
-    pH < 3.2 ? 'very sour' : pH < 4.6 ? 'sour' : pH < 6 ? 'a little sour' : pH < 7.6 ? 'neutral' : 'alkaline';
-  return `about pH ${pH.toFixed(1)} (${word}; give or take ${error.toFixed(1)})`;
+    pH < 3.2
+      ? t`very sour`
+      : pH < 4.6
+        ? t`sour`
+        : pH < 6
+          ? t`a little sour`
+          : pH < 7.6
+            ? t`neutral`
+            : t`alkaline`;
+  return t`about pH ${fixed(pH, 1)} (${word}; give or take ${fixed(error, 1)})`;
 }
 
 export function confidenceWord(confidence: number): string {
-  if (confidence >= 0.8) return 'quite sure';
-  if (confidence >= 0.6) return 'fairly sure';
-  if (confidence >= 0.4) return 'not very sure';
-  return 'a guess';
+  if (confidence >= 0.8) return t`quite sure`;
+  if (confidence >= 0.6) return t`fairly sure`;
+  if (confidence >= 0.4) return t`not very sure`;
+  return t`a guess`;
 }
 
 function leader(ledger: readonly LedgerRow[], load: LoadKind): LedgerRow | undefined {
@@ -91,24 +100,24 @@ export function verdictReasons(verdict: Verdict): string[] {
   const carriers = CARRIED_BY[verdict.kind]
     .map((load) => ({ load, row: leader(verdict.ledger, load) }))
     .filter(({ row }) => row);
-  const words: Partial<Record<LoadKind, string>> = { firm: 'firms', soft: 'softens' };
+  const words: Partial<Record<LoadKind, string>> = { firm: t`firms`, soft: t`softens` };
   const reasons =
     verdict.kind === 'rinse'
-      ? ['Little in it stays on the hair to firm or soften.']
+      ? [t`Little in it stays on the hair to firm or soften.`]
       : carriers.map(({ load, row }) => {
           const percent = Math.round(100 * (row?.shares[load] ?? 0));
-          return `Most of what ${words[load] ?? 'oils'} comes from the ${row?.name} (${percent} %).`;
+          return t`Most of what ${words[load] ?? t`oils`} comes from the ${row?.name} (${percent} %).`;
         });
   return [...reasons.slice(0, 2), schoolSentence(verdict)];
 }
 
 function schoolSentence(verdict: Verdict): string {
   const others = SCHOOLS.filter((school) => verdict.schools[school].kind !== verdict.kind);
-  if (others.length === 0) return 'All three schools agree.';
+  if (others.length === 0) return t`All three schools agree.`;
   return others
     .map(
       (school) =>
-        `By “${SCHOOL_WORDS[school].label}” it is ${KIND_WORDS[verdict.schools[school].kind].toLowerCase()}.`,
+        t`By “${SCHOOL_WORDS[school].label}” it is ${KIND_WORDS[verdict.schools[school].kind].toLowerCase()}.`,
     )
     .join(' ');
 }

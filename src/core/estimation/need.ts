@@ -7,6 +7,7 @@ import {
   type NeedProbabilities,
   type SignalState,
 } from '../hair';
+import { plural, t } from '../language';
 import type { SignalId } from '../readings';
 import { rounded } from '../measures';
 
@@ -45,12 +46,12 @@ export function needOf(
   return {
     kind,
     probabilities: needProbabilities(firmness.probabilities, breakage.probabilities, porosity.probabilities),
-    headline: referral === null ? headlineOf(firmness) : 'Ask a doctor first',
+    headline: referral === null ? headlineOf(firmness) : t`Ask a doctor first`,
     reasons: [
       firmnessReason(firmness),
       ...breakageReason(breakage),
       ...porosityReason(kind, porosity),
-      referral === null ? adviceFor(kind, head) : 'No recipe is advised until this has been looked at.',
+      referral === null ? adviceFor(kind, head) : t`No recipe is advised until this has been looked at.`,
     ],
     referral,
   };
@@ -73,12 +74,12 @@ function headlineOf(firmness: SignalState): string {
   const side = below >= above ? 'soft' : 'firm';
   const certain = Math.max(below, above);
   const beyond = side === 'soft' ? (low ?? 0) - firmness.mean : firmness.mean - (high ?? 0);
-  const amount = beyond > FAR_BEYOND ? 'much too' : 'a little too';
+  const amount = beyond > FAR_BEYOND ? t`much too` : t`a little too`;
   if (certain >= COMMIT) return capitalised(`${amount} ${side}`);
-  if (certain >= LEAN) return `Likely ${amount} ${side}`;
-  if (within >= COMMIT) return 'Soft, springy, returning';
-  if (within >= LEAN) return 'Likely in its comfortable lane';
-  return 'Too few readings to tell';
+  if (certain >= LEAN) return t`Likely ${amount} ${side}`;
+  if (within >= COMMIT) return t`Soft, springy, returning`;
+  if (within >= LEAN) return t`Likely in its comfortable lane`;
+  return t`Too few readings to tell`;
 }
 
 function capitalised(text: string): string {
@@ -88,24 +89,24 @@ function capitalised(text: string): string {
 function firmnessReason(firmness: SignalState): string {
   const last = firmness.measurements.at(-1);
   if (!last)
-    return 'No reading yet: this is a guess from the start questions. One reading of five strands will sharpen it.';
+    return t`No reading yet: this is a guess from the start questions. One reading of five strands will sharpen it.`;
   const sameReading = firmness.measurements.filter((measurement) => measurement.readingId === last.readingId);
   const stretch = sameReading.find((measurement) => measurement.test === 'stretch');
-  return `Last reading: ${(stretch ?? last).why}.`;
+  return t`Last reading: ${(stretch ?? last).why}.`;
 }
 
 function breakageReason(breakage: SignalState): string[] {
   const last = breakage.measurements.at(-1);
   if (!last) return [];
   const perDay = rounded(Math.exp(breakage.mean));
-  return [`About ${perDay} broken ${perDay === 1 ? 'piece' : 'pieces'} a day (${last.why}).`];
+  return [t`About ${perDay} broken ${plural(perDay, 'piece', 'pieces')} a day (${last.why}).`];
 }
 
 function porosityReason(kind: NeedKind, porosity: SignalState): string[] {
   if (kind !== 'oil' && kind !== 'both') return [];
   const last = porosity.measurements.at(-1);
   return [
-    `It takes water up fast and lets it go again${last ? ` (${last.why})` : ', by the start questions'}.`,
+    t`It takes water up fast and lets it go again${last ? ` (${last.why})` : t`, by the start questions`}.`,
   ];
 }
 
@@ -113,17 +114,17 @@ function adviceFor(kind: NeedKind, head: Head): string {
   switch (kind) {
     case 'protein':
       return head.proteinSensitive
-        ? 'Protein, a light one: this head is marked as protein-sensitive.'
-        : 'Protein next, a light one first; then leave it alone until it has been read again.';
+        ? t`Protein, a light one: this head is marked as protein-sensitive.`
+        : t`Protein next, a light one first; then leave it alone until it has been read again.`;
     case 'moisture':
-      return 'Moisture next; no protein until it has recovered.';
+      return t`Moisture next; no protein until it has recovered.`;
     case 'both':
-      return 'It breaks and drinks water: light protein now, moisture the same day.';
+      return t`It breaks and drinks water: light protein now, moisture the same day.`;
     case 'oil':
-      return 'Seal it: a little oil on damp hair after the wash, and a cooler last rinse.';
+      return t`Seal it: a little oil on damp hair after the wash, and a cooler last rinse.`;
     case 'keep':
-      return 'Keep the rhythm; there is nothing to fix.';
+      return t`Keep the rhythm; there is nothing to fix.`;
     case 'unclear':
-      return 'Take one more reading before changing anything.';
+      return t`Take one more reading before changing anything.`;
   }
 }

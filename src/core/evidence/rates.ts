@@ -1,4 +1,5 @@
 import { jStat } from 'jstat';
+import { fixed, t } from '../language';
 import { sum } from '../measures';
 import { TALLY, type Count } from '../readings';
 
@@ -73,14 +74,14 @@ const FEWEST_COUNTS = 2;
 /** A claim about counts in words that do not overclaim. */
 export function rateRatioWords({ ratio, low, high, before, after }: RateRatio): string {
   const percent = (value: number) => `${Math.abs(Math.round(100 * (value - 1)))} %`;
-  const span = `${fold(low)} to ${fold(high)} times as many, nine times in ten`;
+  const span = t`${fold(low)} to ${fold(high)} times as many, nine times in ten`;
   if (before.counts < FEWEST_COUNTS || after.counts < FEWEST_COUNTS)
-    return `One count on a side says next to nothing: ${span}.`;
+    return t`One count on a side says next to nothing: ${span}.`;
   if (high < 1)
-    return `Fewer: by about ${percent(ratio)}, and by at least ${percent(high)} nineteen times in twenty.`;
+    return t`Fewer: by about ${percent(ratio)}, and by at least ${percent(high)} nineteen times in twenty.`;
   if (low > 1)
-    return `More: by about ${percent(ratio)}, and by at least ${percent(low)} nineteen times in twenty.`;
-  return `No change that the counts can show: ${span}.`;
+    return t`More: by about ${percent(ratio)}, and by at least ${percent(low)} nineteen times in twenty.`;
+  return t`No change that the counts can show: ${span}.`;
 }
 
-const fold = (value: number) => value.toFixed(value < 10 ? 1 : 0);
+const fold = (value: number) => fixed(value, value < 10 ? 1 : 0);

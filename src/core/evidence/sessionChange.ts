@@ -1,4 +1,5 @@
 import { hairMassGrams, Z90, type Estimate, type Head } from '../hair';
+import { fixed, t } from '../language';
 import { daysBetween, joinedByPrecision } from '../measures';
 import { isDryReadingDay, measurementsOf, type Reading, type SignalId } from '../readings';
 import type { Session } from '../sessions';
@@ -74,20 +75,20 @@ export type LevelSignal = Exclude<SignalId, 'breakage'>;
 
 /** What less and more of a signal are called. */
 export const WAYS: Record<LevelSignal, readonly [string, string]> = {
-  firmness: ['softer', 'firmer'],
-  porosity: ['less porous', 'more porous'],
+  firmness: [t`softer`, t`firmer`],
+  porosity: [t`less porous`, t`more porous`],
 };
 
 /** "softer by 0.8, more than the error of the two readings (±0.6)" */
 export function changeWords(signal: SignalId, { mean, sd }: Estimate): string {
   const half = Z90 * sd;
   const isBeyond = Math.abs(mean) > half;
-  const judged = isBeyond ? 'more than the error of the two' : 'within the error of the two';
+  const judged = isBeyond ? t`more than the error of the two` : t`within the error of the two`;
   if (signal === 'breakage') {
-    const [ratio, low, high] = [mean, mean - half, mean + half].map((value) => Math.exp(value).toFixed(1));
-    return `${ratio} times as many pieces a day, ${judged} counts (${low} to ${high})`;
+    const [ratio, low, high] = [mean, mean - half, mean + half].map((value) => fixed(Math.exp(value), 1));
+    return t`${ratio} times as many pieces a day, ${judged} counts (${low} to ${high})`;
   }
-  if (Math.abs(mean) < UNCHANGED) return `unchanged, with an error of ±${half.toFixed(1)}`;
+  if (Math.abs(mean) < UNCHANGED) return t`unchanged, with an error of ±${fixed(half, 1)}`;
   const way = WAYS[signal][mean > 0 ? 1 : 0];
-  return `${way} by ${Math.abs(mean).toFixed(1)}, ${judged} readings (±${half.toFixed(1)})`;
+  return t`${way} by ${fixed(Math.abs(mean), 1)}, ${judged} readings (±${fixed(half, 1)})`;
 }

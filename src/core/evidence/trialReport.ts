@@ -1,5 +1,6 @@
 import { jStat } from 'jstat';
 import { SIGNALS, type Estimate, type Head } from '../hair';
+import { fixed, plural, t } from '../language';
 import { mean } from '../measures';
 import { tallyTotals, type Count, type Reading } from '../readings';
 import type { Session } from '../sessions';
@@ -70,7 +71,7 @@ function differenceAnswer(trial: Trial, signal: LevelSignal, rows: readonly Tria
   if (missing > 0)
     return {
       what: 'too-few',
-      words: `Too few rounds to tell: ${missing} more with both readings, at least.`,
+      words: t`Too few rounds to tell: ${missing} more with both readings, at least.`,
     };
   const middle = mean(pairs);
   const variance = pairs.reduce((sum, pair) => sum + (pair - middle) ** 2, 0) / (pairs.length - 1);
@@ -100,17 +101,19 @@ function differenceWords(
   const { lane } = SIGNALS[signal];
   const width = (lane.high ?? 0) - (lane.low ?? 0);
   const [subject, than] =
-    againstId === null ? ['It leaves', 'than a wash without it'] : ['The first leaves', 'than the second'];
+    againstId === null
+      ? [t`It leaves`, t`than a wash without it`]
+      : [t`The first leaves`, t`than the second`];
   const way = WAYS[signal][middle > 0 ? 1 : 0];
-  const span = `${signed(low)} to ${signed(high)}`;
+  const span = t`${signed(low)} to ${signed(high)}`;
   if (low > 0 || high < 0)
-    return `${subject} the hair ${way} ${than}: by ${Math.abs(middle).toFixed(1)} (${span} nine times in ten).`;
+    return t`${subject} the hair ${way} ${than}: by ${fixed(Math.abs(middle), 1)} (${span} nine times in ten).`;
   if (high - low < width / 2)
-    return `No difference worth having: between ${span}, nine times in ten, where comfortable is ${width.toFixed(0)} wide.`;
-  return `Not settled: between ${span}. Perhaps ${way} ${than}, perhaps no different.`;
+    return t`No difference worth having: between ${span}, nine times in ten, where comfortable is ${fixed(width, 0)} wide.`;
+  return t`Not settled: between ${span}. Perhaps ${way} ${than}, perhaps no different.`;
 }
 
-const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
+const signed = (value: number) => `${value < 0 ? '−' : '+'}${fixed(Math.abs(value), 1)}`;
 
 /** Pieces counted from after each wash until the next one, by arm. */
 function ratioAnswer(washes: readonly TrialWash[], readings: readonly Reading[]): TrialAnswer {
@@ -127,7 +130,7 @@ function ratioAnswer(washes: readonly TrialWash[], readings: readonly Reading[])
   if (counts.a.length < FEWEST_PAIRS || counts.b.length < FEWEST_PAIRS)
     return {
       what: 'too-few',
-      words: `Too few counts to tell: at least ${FEWEST_PAIRS} after washes of each kind.`,
+      words: t`Too few counts to tell: at least ${FEWEST_PAIRS} after washes of each kind.`,
     };
   const ratio = rateRatio(counts.b, counts.a);
   return { what: 'ratio', ratio, words: rateRatioWords(ratio) };
@@ -148,11 +151,11 @@ function besidesOf(trial: Trial, washes: readonly TrialWash[], sessions: readonl
   return [
     ...(fresh.length > 0
       ? [
-          `${fresh.length} other ${fresh.length === 1 ? 'recipe was' : 'recipes were'} used for the first time meanwhile.`,
+          t`${fresh.length} other ${plural(fresh.length, 'recipe was', 'recipes were')} used for the first time meanwhile.`,
         ]
       : []),
     ...(swapped > 0
-      ? [`${swapped} ${swapped === 1 ? 'wash was' : 'washes were'} not the one that had been drawn.`]
+      ? [t`${swapped} ${plural(swapped, 'wash was', 'washes were')} not the one that had been drawn.`]
       : []),
   ];
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../language';
 import { failed, inOrder, ok, type Problem, type Result } from '../measures';
 import { liftRecord } from './migrations';
 import { sortedKeys } from './sortedKeys';
@@ -8,8 +9,8 @@ export const DATA_VERSION = 6;
 
 /** The files that this application writes as JSON, by their format mark, and what each is called. */
 const FORMATS = {
-  'velvet-rhythm-backup': 'backup',
-  'velvet-rhythm-recipes': 'recipe file',
+  'velvet-rhythm-backup': t`backup`,
+  'velvet-rhythm-recipes': t`recipe file`,
 } as const;
 export type FileFormat = keyof typeof FORMATS;
 
@@ -22,31 +23,31 @@ type Outer = z.infer<typeof outerSchema>;
 /** What is in a file of ours, whatever its version; nothing of the inside is looked at yet. */
 function openedFile(text: string, format: FileFormat): Result<Outer> {
   if (text.length > FILE_CHARACTERS)
-    return failed('too-large', `The file is larger than ${FILE_CHARACTERS / 1_000_000} million characters.`);
+    return failed('too-large', t`The file is larger than ${FILE_CHARACTERS / 1_000_000} million characters.`);
   let raw: unknown;
   try {
     raw = JSON.parse(text);
   } catch {
     return failed(
       'not-json',
-      `This is not a JSON file; choose a ${FORMATS[format]} that Velvet Rhythm wrote.`,
+      t`This is not a JSON file; choose a ${FORMATS[format]} that Velvet Rhythm wrote.`,
     );
   }
   const outer = outerSchema.safeParse(raw);
   if (!outer.success || !isFormat(outer.data.format))
     return failed(
       'not-ours',
-      `This file is no Velvet Rhythm ${FORMATS[format]}: its format mark is missing.`,
+      t`This file is no Velvet Rhythm ${FORMATS[format]}: its format mark is missing.`,
     );
   if (outer.data.format !== format)
     return failed(
       'other-format',
-      `This is a ${FORMATS[outer.data.format]}, not a ${FORMATS[format]}: read it in there.`,
+      t`This is a ${FORMATS[outer.data.format]}, not a ${FORMATS[format]}: read it in there.`,
     );
   if (outer.data.version > DATA_VERSION)
     return failed(
       'newer-version',
-      `This ${FORMATS[format]} was written by a newer version (data version ${outer.data.version}; this one reads up to ${DATA_VERSION}). Update the application, then read it again.`,
+      t`This ${FORMATS[format]} was written by a newer version (data version ${outer.data.version}; this one reads up to ${DATA_VERSION}). Update the application, then read it again.`,
     );
   return ok(outer.data);
 }
@@ -117,22 +118,22 @@ function listed(issues: Issues, raw: unknown): [Problem, ...Problem[]] {
       first === 'records' && Array.isArray(records) ? (records[Number(index)] as unknown) : undefined;
     const where =
       record === undefined
-        ? issue.path.map(String).join('.') || 'the file'
-        : `record ${Number(index) + 1}${nameOf(record)}`;
+        ? issue.path.map(String).join('.') || t`the file`
+        : t`record ${Number(index) + 1}${nameOf(record)}`;
     const field = record !== undefined && rest.length > 0 ? `, ${rest.map(String).join('.')}` : '';
     return {
       code: issue.code ?? 'invalid',
-      message: `In ${where}${field}: ${issue.message}`,
+      message: t`In ${where}${field}: ${issue.message}`,
       path: issue.path.map(String).join('.'),
     };
   });
   const more = issues.length - described.length;
   const [
-    head = { code: 'invalid', message: 'The file does not have the shape that it should have.', path: '' },
+    head = { code: 'invalid', message: t`The file does not have the shape that it should have.`, path: '' },
     ...tail
   ] = described;
   return more > 0
-    ? [head, ...tail, { code: 'more', message: `… and ${more} more problems.`, path: '' }]
+    ? [head, ...tail, { code: 'more', message: t`… and ${more} more problems.`, path: '' }]
     : [head, ...tail];
 }
 
@@ -149,7 +150,11 @@ function withoutDoubles<F extends RecordFile>(file: F): Result<F> {
     const text = JSON.stringify(record);
     const known = seen.get(record.id);
     if (known !== undefined && known !== text) {
-      return failed('double-id', `Two different records share the id “${record.id}”.`, `records.${index}.id`);
+      return failed(
+        'double-id',
+        t`Two different records share the id “${record.id}”.`,
+        `records.${index}.id`,
+      );
     }
     seen.set(record.id, text);
   }

@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { failed, ok, type Result } from '../measures';
 import { storedRecordSchema, type StoredRecord } from './backup';
 import { DATA_VERSION } from './recordFile';
@@ -20,14 +21,14 @@ export function unpackRecord(text: string): Result<StoredRecord> {
   try {
     envelope = (JSON.parse(text) ?? {}) as Partial<Envelope>;
   } catch {
-    return failed('not-json', 'A stored entry is damaged.');
+    return failed('not-json', t`A stored entry is damaged.`);
   }
   const { v, record } = envelope;
-  if (typeof v !== 'number') return failed('no-version', 'A stored entry carries no version.');
+  if (typeof v !== 'number') return failed('no-version', t`A stored entry carries no version.`);
   if (v > DATA_VERSION)
-    return failed('newer-version', 'A stored entry was written by a newer version of the application.');
+    return failed('newer-version', t`A stored entry was written by a newer version of the application.`);
   const parsed = storedRecordSchema.safeParse(liftRecord(record, v, DATA_VERSION));
   return parsed.success
     ? ok(parsed.data)
-    : failed('invalid', 'A stored entry does not have the shape of a record.');
+    : failed('invalid', t`A stored entry does not have the shape of a record.`);
 }

@@ -1,4 +1,5 @@
 import type { Ingredient } from '../ingredients';
+import { t } from '../language';
 import { rounded, sum } from '../measures';
 import { isBalancing, SHARE_TOLERANCE } from '../parsing';
 import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../recipes';
@@ -69,20 +70,23 @@ export function checkFormula(recipe: ParsedRecipe, larder: Larder): Formula {
   if (Math.abs(total - 100) > SHARE_TOLERANCE && !read.some(({ line }) => isBalancing(line))) {
     whole(
       'adds-to',
-      `The percents add to ${rounded(total, 1)}, not 100: ${total < 100 ? `${rounded(100 - total, 1)} are missing; write “water to 100%” to fill up` : 'take something down'}.`,
+      t`The percents add to ${rounded(total, 1)}, not 100: ${total < 100 ? t`${rounded(100 - total, 1)} are missing; write “water to 100%” to fill up` : t`take something down`}.`,
     );
   }
   if (water > NEEDS_EMULSIFIER_FROM && oilPercent >= NEEDS_EMULSIFIER_FROM) {
     if (emulsifier === 0)
-      whole('no-emulsifier', `${rounded(oilPercent, 1)} % oil and water part without an emulsifier.`);
+      whole('no-emulsifier', t`${rounded(oilPercent, 1)} % oil and water part without an emulsifier.`);
     else if (emulsifier < EMULSIFIER_TO_OIL * oilPercent)
       whole(
         'little-emulsifier',
-        `${rounded(emulsifier, 1)} % emulsifier is little for ${rounded(oilPercent, 1)} % oil: about ${rounded(EMULSIFIER_TO_OIL * oilPercent, 1)} % or more.`,
+        t`${rounded(emulsifier, 1)} % emulsifier is little for ${rounded(oilPercent, 1)} % oil: about ${rounded(EMULSIFIER_TO_OIL * oilPercent, 1)} % or more.`,
       );
   }
   if (water > NEEDS_PRESERVATIVE_FROM && preservative === 0)
-    whole('no-preservative', 'There is water and no preservative: it keeps some days, cold, and not longer.');
+    whole(
+      'no-preservative',
+      t`There is water and no preservative: it keeps some days, cold, and not longer.`,
+    );
   for (const { line, index, ingredient } of read) {
     if (ingredient) findings.push(...lineFindings(ingredient, percentOf(line), line.phase, index));
   }
@@ -101,7 +105,7 @@ function lineFindings(
     findings.push({
       code: 'out-of-range',
       line,
-      text: `${rounded(percent, 2)} % ${name}: usual is ${usualShare.from} to ${usualShare.to} %.`,
+      text: t`${rounded(percent, 2)} % ${name}: usual is ${usualShare.from} to ${usualShare.to} %.`,
     });
   }
   const heated = phase === 'A' || phase === 'B';
@@ -109,12 +113,12 @@ function lineFindings(
     findings.push({
       code: 'heat-sensitive',
       line,
-      text: `${name} goes in below ${coolBelowC} °C: put it under phase C.`,
+      text: t`${name} goes in below ${coolBelowC} °C: put it under phase C.`,
     });
   } else if (phase === 'A' && composition.fat > 50) {
-    findings.push({ code: 'wrong-phase', line, text: `${name} is oil: it belongs in phase B.` });
+    findings.push({ code: 'wrong-phase', line, text: t`${name} is oil: it belongs in phase B.` });
   } else if (phase === 'B' && composition.water > 50) {
-    findings.push({ code: 'wrong-phase', line, text: `${name} is mostly water: it belongs in phase A.` });
+    findings.push({ code: 'wrong-phase', line, text: t`${name} is mostly water: it belongs in phase A.` });
   }
   return findings;
 }

@@ -1,3 +1,4 @@
+import { grouped, t } from '../language';
 import { mean, rounded } from '../measures';
 import type { Head } from './head';
 
@@ -23,10 +24,10 @@ function meanLengthCm({ lengthCm, lengthsCm }: Lengths): number {
 
 /** The arithmetic behind a hair mass, for who asks why. */
 export function hairMassReason(head: HairMassFacts): string {
-  const strands = STRANDS[head.density].toLocaleString('en');
+  const strands = grouped(STRANDS[head.density]);
   return (
-    `About ${strands} strands of ${rounded(meanLengthCm(head))} cm, ${DIAMETER_UM[head.strand]} µm thick: ` +
-    `${rounded(hairMassGrams(head))} g of hair.`
+    t`About ${strands} strands of ${rounded(meanLengthCm(head))} cm, ${DIAMETER_UM[head.strand]} µm thick: ` +
+    t`${rounded(hairMassGrams(head))} g of hair.`
   );
 }
 

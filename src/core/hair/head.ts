@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { POROSITIES, SCHOOLS } from '../classification';
+import { t } from '../language';
 import { idSchema, recordBaseSchema } from '../measures';
 
 export const DENSITIES = ['thin', 'medium', 'thick'] as const;
@@ -29,16 +30,20 @@ export const CHEMISTRY = ['coloured', 'bleached', 'relaxed', 'permed', 'henna'] 
 export const HEALTH = ['pregnant', 'scalp-condition', 'medicine'] as const;
 
 const length = z
-  .number('Write the length in centimetres.')
-  .min(1, 'Write at least 1 cm.')
-  .max(250, 'More than 250 cm cannot be right.');
+  .number(t`Write the length in centimetres.`)
+  .min(1, t`Write at least 1 cm.`)
+  .max(250, t`More than 250 cm cannot be right.`);
 
 /** A head as she describes it; a change is a new record of the same headId. */
 export const headSchema = recordBaseSchema.extend({
   kind: z.literal('head'),
   /** Shared by all records about one head. */
   headId: idSchema,
-  name: z.string().trim().min(1, 'Give the head a name.').max(40, 'A name may have 40 characters.'),
+  name: z
+    .string()
+    .trim()
+    .min(1, t`Give the head a name.`)
+    .max(40, t`A name may have 40 characters.`),
   lengthCm: length,
   strand: z.enum(['fine', 'medium', 'coarse']),
   /** How it falls by itself. */

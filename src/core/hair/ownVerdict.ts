@@ -1,4 +1,5 @@
 import { kindWords, verdictOfPush, type SchoolVerdict, type Verdict } from '../classification';
+import { plural, t } from '../language';
 import { clamp } from '../measures';
 import type { Response } from './hairState';
 import { FIRMNESS_PER_PUSH, priorEffect } from './signals';
@@ -38,6 +39,6 @@ export function ownVerdict(verdict: Verdict, response: Response | undefined): Ow
 
 /** "On Ada’s hair it acts firmer than it reads (5 uses): balanced, light." */
 export function ownVerdictWords(own: OwnVerdict, name: string): string {
-  const times = `${own.uses} ${own.uses === 1 ? 'use' : 'uses'}`;
-  return `On ${name}’s hair it acts ${own.acts} than it reads (${times}): ${kindWords(own).toLowerCase()}.`;
+  const times = `${own.uses} ${plural(own.uses, 'use', 'uses')}`;
+  return t`On ${name}’s hair it acts ${own.acts === 'firmer' ? t`firmer` : t`softer`} than it reads (${times}): ${kindWords(own).toLowerCase()}.`;
 }

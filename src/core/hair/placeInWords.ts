@@ -1,3 +1,4 @@
+import { t } from '../language';
 import type { Estimate } from './hairState';
 import { SIGNALS } from './signals';
 
@@ -7,7 +8,7 @@ const FAR = 1.2;
 /** "a little too soft": where an estimate lies on the firmness scale. */
 export function placeInWords({ mean }: Pick<Estimate, 'mean'>): string {
   const { low, high } = SIGNALS.firmness.lane;
-  if (low !== null && mean < low) return mean < -FAR ? 'much too soft' : 'a little too soft';
-  if (high !== null && mean > high) return mean > FAR ? 'much too firm' : 'a little too firm';
-  return 'in its lane';
+  if (low !== null && mean < low) return mean < -FAR ? t`much too soft` : t`a little too soft`;
+  if (high !== null && mean > high) return mean > FAR ? t`much too firm` : t`a little too firm`;
+  return t`in its lane`;
 }

@@ -1,4 +1,5 @@
 import type { SchoolVerdict } from '../classification';
+import { t } from '../language';
 import type { EventKind, SignalId } from '../readings';
 import type { Head } from './head';
 
@@ -36,9 +37,9 @@ export interface SignalModel {
 export const SIGNALS: Record<SignalId, SignalModel> = {
   firmness: {
     id: 'firmness',
-    label: 'Firmness',
+    label: t`Firmness`,
     lane: { low: -0.5, high: 0.5 },
-    words: { below: 'too soft', within: 'springy', above: 'too firm' },
+    words: { below: t`too soft`, within: t`springy`, above: t`too firm` },
     unit: 'from gummy (−2) to straw (+2)',
     startSd: 0.7,
     restSd: 0.4,
@@ -48,9 +49,9 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
   },
   breakage: {
     id: 'breakage',
-    label: 'Breakage',
+    label: t`Breakage`,
     lane: { low: null, high: Math.log(8) },
-    words: { below: 'low', within: 'ordinary', above: 'high' },
+    words: { below: t`low`, within: t`ordinary`, above: t`high` },
     unit: 'broken pieces a day',
     startSd: 0.8,
     restSd: 0.5,
@@ -60,9 +61,9 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
   },
   porosity: {
     id: 'porosity',
-    label: 'Porosity',
+    label: t`Porosity`,
     lane: { low: -1, high: 1 },
-    words: { below: 'low', within: 'medium', above: 'high' },
+    words: { below: t`low`, within: t`medium`, above: t`high` },
     unit: 'index, −1 low to +1 high',
     startSd: 0.7,
     restSd: 0.5,

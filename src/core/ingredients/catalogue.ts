@@ -10,6 +10,7 @@ import preparationTemplates from '../../../data/ingredients/preparations.json';
 import produce from '../../../data/ingredients/produce.json';
 import proteins from '../../../data/ingredients/proteins.json';
 import sourceList from '../../../data/ingredients/sources.json';
+import { inWords } from '../language';
 import { invariant } from '../measures';
 import type { Composition, Ingredient, Preparation, Source } from './ingredient';
 
@@ -35,7 +36,8 @@ function preparationsOf({ id, preparations }: Entry): Preparation[] {
   return preparations.map(({ use, usual = false }) => {
     const template = templates[use];
     invariant(template, `preparations.json lacks ${use}, which ${id} refers to`);
-    return { ...template, usual };
+    const stages = template.stages.map((stage) => ({ ...stage, text: inWords(stage.text) }));
+    return { ...template, label: inWords(template.label), stages, usual };
   });
 }
 
@@ -53,6 +55,9 @@ const entries = [
 
 export const CATALOGUE: readonly Ingredient[] = entries.map((entry) => ({
   ...entry,
+  name: inWords(entry.name),
+  // Its English name is read in every language: a recipe may have been written in another.
+  names: inWords(entry.name) === entry.name ? entry.names : [entry.name, ...entry.names],
   composition: compositionOf(entry),
   preparations: preparationsOf(entry),
 }));
@@ -64,7 +69,9 @@ export function ingredientById(id: string): Ingredient | undefined {
   return byId.get(id);
 }
 
-const sources = new Map((sourceList as Source[]).map((source) => [source.id, source]));
+const sources = new Map(
+  (sourceList as Source[]).map((source) => [source.id, { ...source, title: inWords(source.title) }]),
+);
 
 export function sourceById(id: string): Source {
   const source = sources.get(id);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import sourceList from '../../../data/ingredients/sources.json';
+import { t } from '../language';
 import { idSchema, recordBaseSchema } from '../measures';
 
 /** Grams per 100 g of the ingredient as it is measured out, before any preparation. */
@@ -165,11 +166,15 @@ const sourceIdSchema = z.enum(sourceList.map(({ id }) => id));
 /** Percent of a finished batch. */
 const shareSchema = z
   .strictObject({ from: per100g, to: per100g })
-  .refine(({ from, to }) => from <= to, 'A range goes from the smaller to the greater.');
+  .refine(({ from, to }) => from <= to, t`A range goes from the smaller to the greater.`);
 
 export const ingredientSchema = z.strictObject({
   id: idSchema,
-  name: z.string().trim().min(1, 'Give the ingredient a name.').max(80, 'A name may have 80 characters.'),
+  name: z
+    .string()
+    .trim()
+    .min(1, t`Give the ingredient a name.`)
+    .max(80, t`A name may have 80 characters.`),
   /** Other names, other languages, plurals that do not just add "s". */
   names: z.array(z.string().min(1).max(80)).max(60),
   composition: compositionSchema,

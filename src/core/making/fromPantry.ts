@@ -1,5 +1,6 @@
 import { classifyLines, lineLoads, type School, type TreatmentKind, type Verdict } from '../classification';
 import type { Active } from '../ingredients';
+import { t } from '../language';
 import { partGrams, remainingGrams, surviving, usualLine, type WeighedLine } from '../recipes';
 import type { Constraint, Programme, SolveProgramme } from '../programme';
 import type { StockedIngredient } from './substitutes';
@@ -19,34 +20,34 @@ interface Wish {
  */
 export const WISHES = {
   'light-protein': {
-    label: 'a light protein',
+    label: t`a light protein`,
     kind: 'protein',
     firm: [0.75, 1.05],
     soft: [0, 3.3],
     fat: [0, 12],
   },
   'strong-protein': {
-    label: 'a strong protein',
+    label: t`a strong protein`,
     kind: 'protein',
     firm: [2, 4.5],
     soft: [0, 5],
     fat: [0, 12],
   },
   'light-moisture': {
-    label: 'a light moisture',
+    label: t`a light moisture`,
     kind: 'moisture',
     firm: [0, 0.25],
     soft: [3.5, 6],
     fat: [0, 12],
   },
   'strong-moisture': {
-    label: 'a strong moisture',
+    label: t`a strong moisture`,
     kind: 'moisture',
     firm: [0, 0.5],
     soft: [9, 25],
     fat: [0, 15],
   },
-  oil: { label: 'an oil pre-poo', kind: 'oil', firm: [0, 0.3], soft: [0, 4], fat: [60, 100] },
+  oil: { label: t`an oil pre-poo`, kind: 'oil', firm: [0, 0.3], soft: [0, 4], fat: [60, 100] },
 } as const satisfies Record<string, Wish>;
 export type WishId = keyof typeof WISHES;
 

@@ -1,5 +1,6 @@
 import type { Ingredient, Preparation } from '../ingredients';
-import { rounded, UNITS } from '../measures';
+import { t } from '../language';
+import { rounded, UNITS, unitWord } from '../measures';
 
 export interface KitchenAmount {
   readonly text: string;
@@ -20,7 +21,7 @@ const SCALE_STEPS = [
 export function weighable(grams: number): KitchenAmount {
   const { step } = SCALE_STEPS.find(({ from }) => grams >= from) ?? SCALE_STEPS[2];
   const taken = Math.max(step, Math.round(grams / step) * step);
-  return { text: `${rounded(taken, 1)} g`, grams: taken, error: errorOf(taken, grams) };
+  return { text: t`${rounded(taken, 1)} g`, grams: taken, error: errorOf(taken, grams) };
 }
 
 function errorOf(taken: number, wanted: number): number {
@@ -54,7 +55,7 @@ export function fractionText(value: number): string {
   const whole = Math.floor(value + 1e-9);
   const part = FRACTIONS.find(([size]) => Math.abs(size - (value - whole)) < 0.01)?.[1];
   if (!part) return String(rounded(value, 2));
-  return whole === 0 ? part : `${whole} ${part}`;
+  return whole === 0 ? part : t`${whole} ${part}`;
 }
 
 /** Whole numbers and fractions that are sold, at or below a value, and the nearest one to it. */
@@ -83,7 +84,7 @@ export function spoonable(
   if (pieceGrams) {
     const pieces = Math.max(PIECE_STEP, Math.round(grams / pieceGrams.medium / PIECE_STEP) * PIECE_STEP);
     const taken = pieces * pieceGrams.medium;
-    const amount = { text: `${fractionText(pieces)} medium`, grams: taken, error: errorOf(taken, grams) };
+    const amount = { text: t`${fractionText(pieces)} medium`, grams: taken, error: errorOf(taken, grams) };
     if (Math.abs(amount.error) <= PIECE_ERROR) return amount;
   }
   const density = preparation?.gramsPerMl ?? ingredient.measures.gramsPerMl;
@@ -100,7 +101,7 @@ interface Measured {
 
 function drops(millilitres: number): Measured {
   const count = Math.max(1, Math.round(millilitres / UNITS.drop.size));
-  return { text: `${count} ${count === 1 ? 'drop' : 'drops'}`, millilitres: count * UNITS.drop.size };
+  return { text: t`${count} ${unitWord('drop', count)}`, millilitres: count * UNITS.drop.size };
 }
 
 /** One measure where it is near enough; otherwise the largest that fits and the rest in a smaller one. */
@@ -133,13 +134,12 @@ function spoons(millilitres: number): Measured {
 }
 
 function measure(count: number, unit: SpoonUnit): Measured {
-  const word = unit === 'cup' && count > 1 ? 'cups' : unit;
-  return { text: `${fractionText(count)} ${word}`, millilitres: count * UNITS[unit].size };
+  return { text: `${fractionText(count)} ${unitWord(unit, count)}`, millilitres: count * UNITS[unit].size };
 }
 
 /** "+4 %", or null where nobody would notice. */
 export function errorText(error: number): string | null {
   const percent = Math.round(100 * error);
   if (Math.abs(percent) < 1) return null;
-  return `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`;
+  return t`${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`;
 }

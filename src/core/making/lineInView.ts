@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { rounded } from '../measures';
 import { MADE_GRAMS_PER_ML, type Larder, type SavedLine } from '../recipes';
 import { spoonable, weighable, type KitchenAmount } from './kitchenAmount';
@@ -22,7 +23,7 @@ export function lineInView(line: Line, larder: Larder): LineInView {
   const ingredient = line.ingredientId === null ? undefined : larder.ingredient(line.ingredientId);
   if (!ingredient) {
     const made = line.made ? larder.recipe(line.made.recipeId, line.made.version)?.name : undefined;
-    const name = made ?? line.name ?? 'something that is no longer here';
+    const name = made ?? line.name ?? t`something that is no longer here`;
     return {
       words: name,
       name,
@@ -42,5 +43,5 @@ export function lineInView(line: Line, larder: Larder): LineInView {
 
 /** "12.5 %" */
 export function percentText(percent: number): string {
-  return `${rounded(percent, percent < 10 ? 2 : 1)} %`;
+  return t`${rounded(percent, percent < 10 ? 2 : 1)} %`;
 }

@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { failed, ok, rounded, sum, type Result } from '../measures';
 import type { SavedLine } from '../recipes';
 
@@ -27,13 +28,13 @@ export function scaleFactor(recipe: Scalable, target: ScaleTarget): Result<numbe
   if (recipe.finishedGrams <= 0)
     return failed(
       'nothing-left',
-      'Nothing of this recipe is left after straining, so there is nothing to scale.',
+      t`Nothing of this recipe is left after straining, so there is nothing to scale.`,
     );
   const factor = wanted.value / recipe.finishedGrams;
   if (!Number.isFinite(factor) || factor < FACTOR_LIMITS.least || factor > FACTOR_LIMITS.most)
     return failed(
       'absurd-amount',
-      'That is a thousand times more or less than the recipe; check the number.',
+      t`That is a thousand times more or less than the recipe; check the number.`,
       'amount',
     );
   return ok(factor);
@@ -44,22 +45,22 @@ function wantedGrams(recipe: Scalable, target: ScaleTarget): Result<number> {
     grams > 0 && Number.isFinite(grams) ? ok(grams) : failed('not-positive', message, 'amount');
   switch (target.to) {
     case 'grams':
-      return positive(target.grams, 'Write how many grams you want, more than 0.');
+      return positive(target.grams, t`Write how many grams you want, more than 0.`);
     case 'jar':
       return positive(
         target.millilitres * target.jars * recipe.density,
-        'Write the volume of the jar in millilitres, more than 0.',
+        t`Write the volume of the jar in millilitres, more than 0.`,
       );
     case 'portions':
       return positive(
         target.portions * target.portionGrams,
-        'Write how many portions and how large, more than 0.',
+        t`Write how many portions and how large, more than 0.`,
       );
     case 'left': {
       const own = recipe.lines[target.line];
-      if (!own) return failed('no-line', 'Choose an ingredient of the recipe.', 'line');
+      if (!own) return failed('no-line', t`Choose an ingredient of the recipe.`, 'line');
       const grams = (target.gramsLeft / own) * recipe.finishedGrams;
-      return positive(grams, 'Write how many grams of it are left, more than 0.');
+      return positive(grams, t`Write how many grams of it are left, more than 0.`);
     }
   }
 }

@@ -1,4 +1,5 @@
 import type { Stage } from '../ingredients';
+import { t } from '../language';
 import { rounded } from '../measures';
 import { JOINING_C } from '../formulation';
 import type { WeighedLine } from '../recipes';
@@ -56,7 +57,7 @@ export function makingSteps(lines: readonly WeighedLine[], phases: Phases | null
   const joined = phases ? emulsion(parts, phases, add) : combined(parts, add);
   const checked = add({
     do: 'check',
-    text: 'Look and feel: no bits, lukewarm on the wrist, thick enough to stay? Water goes in bit by bit; write down how much.',
+    text: t`Look and feel: no bits, lukewarm on the wrist, thick enough to stay? Water goes in bit by bit; write down how much.`,
     minutes: MINUTES.check,
     hands: MINUTES.check,
     after: [joined],
@@ -65,7 +66,7 @@ export function makingSteps(lines: readonly WeighedLine[], phases: Phases | null
   });
   add({
     do: 'fill',
-    text: 'Fill portions and label them: what, when, use by, not food.',
+    text: t`Fill portions and label them: what, when, use by, not food.`,
     minutes: MINUTES.fill,
     hands: MINUTES.fill,
     after: [checked],
@@ -87,10 +88,10 @@ type Add = (step: Omit<MakingStep, 'id'>) => string;
 /** Weighing, then the stages of its preparation one after the other. */
 function prepared(line: WeighedLine, add: Add, water: readonly string[]): string {
   const { ingredient, preparation, grams, via } = line;
-  const inside = via.length > 0 ? ` (for the ${via.at(-1)})` : '';
+  const inside = via.length > 0 ? t` (for the ${via.at(-1)})` : '';
   let last = add({
     do: 'weigh',
-    text: `Weigh ${weighable(grams).text} ${ingredient.name}${inside}.`,
+    text: t`Weigh ${weighable(grams).text} ${ingredient.name}${inside}.`,
     minutes: MINUTES.weigh,
     hands: MINUTES.weigh,
     after: [],
@@ -117,7 +118,7 @@ function combined(parts: readonly LinePart[], add: Add): string {
   const early = parts.filter((part) => !late.includes(part));
   const mixedIn = add({
     do: 'combine',
-    text: 'Bring it together: the thickest first, then the rest a little at a time, stirred smooth.',
+    text: t`Bring it together: the thickest first, then the rest a little at a time, stirred smooth.`,
     minutes: MINUTES.combine,
     hands: MINUTES.combine,
     after: early.map(({ ready }) => ready),
@@ -140,7 +141,7 @@ function addedCool(late: readonly LinePart[], after: string, add: Add): string {
   const coolest = Math.min(...late.map(({ line }) => line.ingredient.coolBelowC ?? JOINING_C));
   return add({
     do: 'add',
-    text: `Below ${rounded(coolest)} °C stir in ${late.map(({ line }) => line.ingredient.name).join(', ')}.`,
+    text: t`Below ${rounded(coolest)} °C stir in ${late.map(({ line }) => line.ingredient.name).join(', ')}.`,
     minutes: MINUTES.add,
     hands: MINUTES.add,
     after: [after, ...late.map(({ ready }) => ready)],
@@ -158,7 +159,7 @@ function emulsion(parts: readonly LinePart[], phases: Phases, add: Add): string 
     return [
       add({
         do: 'heat',
-        text: `Heat phase ${phase} to ${JOINING_C} °C and hold it there.`,
+        text: t`Heat phase ${phase} to ${JOINING_C} °C and hold it there.`,
         minutes: MINUTES.heat,
         hands: 2,
         after: members.map(({ ready }) => ready),
@@ -169,7 +170,7 @@ function emulsion(parts: readonly LinePart[], phases: Phases, add: Add): string 
   });
   const joined = add({
     do: 'join',
-    text: 'Pour B into A, both hot, and stir until it is white and even.',
+    text: t`Pour B into A, both hot, and stir until it is white and even.`,
     minutes: MINUTES.join,
     hands: MINUTES.join,
     after: heated,
@@ -178,7 +179,7 @@ function emulsion(parts: readonly LinePart[], phases: Phases, add: Add): string 
   });
   const cool = add({
     do: 'cool',
-    text: 'Stir now and then until it is lukewarm.',
+    text: t`Stir now and then until it is lukewarm.`,
     minutes: MINUTES.cool,
     hands: 3,
     after: [joined],

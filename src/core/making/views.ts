@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { rounded, type View } from '../measures';
 import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../recipes';
 import { lineInView } from './lineInView';
@@ -23,7 +24,7 @@ export function rewriteIn(view: View, recipe: ParsedRecipe, larder: Larder): str
 
 function lineIn(view: View, line: ReadLine, percent: number, total: number, larder: Larder): string {
   const name = lineInView(line, larder);
-  if (view === 'percent') return `${rounded(total === 0 ? 0 : percent, 2)}% ${name.words}`;
-  if (view === 'grams') return `${rounded(line.grams, line.grams < 10 ? 2 : 1)} g ${name.words}`;
+  if (view === 'percent') return t`${rounded(total === 0 ? 0 : percent, 2)}% ${name.words}`;
+  if (view === 'grams') return t`${rounded(line.grams, line.grams < 10 ? 2 : 1)} g ${name.words}`;
   return `${name.spoons.text} ${name.words}`;
 }

@@ -2,6 +2,8 @@ import { format } from 'date-fns/format';
 import { isValid } from 'date-fns/isValid';
 import { parseISO } from 'date-fns/parseISO';
 import { z } from 'zod';
+import { t } from '../language';
+import { formatted } from './formatted';
 import { invariant } from './result';
 
 /**
@@ -10,11 +12,14 @@ import { invariant } from './result';
  */
 export const calendarDaySchema = z
   .string()
-  .regex(/^\d{4}-\d{2}-\d{2}$/, 'A day is written YYYY-MM-DD, for example 2026-03-09.')
-  .refine((day) => {
-    const date = parseISO(day);
-    return isValid(date) && format(date, 'yyyy-MM-dd') === day;
-  }, 'That day is not in the calendar.')
+  .regex(/^\d{4}-\d{2}-\d{2}$/, t`A day is written YYYY-MM-DD, for example 2026-03-09.`)
+  .refine(
+    (day) => {
+      const date = parseISO(day);
+      return isValid(date) && format(date, 'yyyy-MM-dd') === day;
+    },
+    t`That day is not in the calendar.`,
+  )
   .brand<'CalendarDay'>();
 
 export type CalendarDay = z.infer<typeof calendarDaySchema>;
@@ -73,5 +78,5 @@ export function dayRange(from: CalendarDay, count: number): CalendarDay[] {
 
 /** @param pattern a date-fns pattern, for example "EEE d MMM" */
 export function formatDay(day: CalendarDay, pattern: string): string {
-  return format(parseISO(day), pattern);
+  return formatted(parseISO(day), pattern);
 }

@@ -1,10 +1,11 @@
 import { z } from 'zod';
+import { t } from '../language';
 
 /** Names one stored record. Letters, digits and - _ only, so that it is safe as a key anywhere. */
 export const idSchema = z
   .string()
-  .regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id holds 1 to 64 letters, digits, "-" or "_".')
-  .refine((id) => id !== '__proto__' && id !== 'constructor' && id !== 'prototype', 'That id is reserved.');
+  .regex(/^[A-Za-z0-9_-]{1,64}$/, t`An id holds 1 to 64 letters, digits, "-" or "_".`)
+  .refine((id) => id !== '__proto__' && id !== 'constructor' && id !== 'prototype', t`That id is reserved.`);
 
 /** Where new ids come from; passed in, so that tests and demo data are repeatable. */
 export type IdSource = () => string;

@@ -22,6 +22,7 @@ export {
   type UnitKind,
   type View,
 } from './units';
+export { unitWord } from './unitWord';
 export { scattered, textHash } from './hash';
 export { countingIds, idSchema, type IdSource } from './ids';
 export { formatInstant, instantAt, instantSchema, millisecondsOf, type Instant } from './instant';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../language';
 import { idSchema, recordBaseSchema, sum } from '../measures';
 import type { WeighedLine } from '../recipes';
 
@@ -10,8 +11,14 @@ export const pantryItemSchema = recordBaseSchema.extend({
   gramsLeft: z.number().min(0).max(50_000).nullable(),
   pack: z
     .strictObject({
-      grams: z.number('Write the grams of a pack.').positive().max(50_000),
-      price: z.number('Write the price of a pack.').min(0).max(10_000),
+      grams: z
+        .number(t`Write the grams of a pack.`)
+        .positive()
+        .max(50_000),
+      price: z
+        .number(t`Write the price of a pack.`)
+        .min(0)
+        .max(10_000),
     })
     .nullable(),
 });

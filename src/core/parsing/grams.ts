@@ -1,5 +1,15 @@
 import type { Ingredient } from '../ingredients';
-import { CUPS, rounded, UNITS, VAGUE_UNITS, type CupKind, type Problem, type UnitId } from '../measures';
+import { t } from '../language';
+import {
+  CUPS,
+  rounded,
+  UNITS,
+  unitWord,
+  VAGUE_UNITS,
+  type CupKind,
+  type Problem,
+  type UnitId,
+} from '../measures';
 import { RECIPE_LIMITS, type Assumption } from '../recipes';
 import type { LineAmount } from './lineAmount';
 import { lineText } from './lineText';
@@ -49,7 +59,7 @@ function gramsOfPacks(
   const grams = packSize.quantity * pack.size * (pack.kind === 'volume' ? measures.gramsPerMl : 1);
   assumptions.push({
     code: 'pack-size',
-    text: `The size in the line was taken: ${rounded(grams, 1)} g each.`,
+    text: t`The size in the line was taken: ${rounded(grams, 1)} g each.`,
     alternatives: [],
   });
   return quantity * grams;
@@ -67,7 +77,7 @@ function roundings(
     const size = UNITS[unit].size;
     assumptions.push({
       code: 'vague-unit',
-      text: `A ${unit} was taken as ${size} ml.`,
+      text: t`A ${unitWord(unit, 1)} was taken as ${size} ml.`,
       alternatives: (unit === 'spoon' ? (['tsp', 'tbsp'] as const) : (['ml'] as const)).map((other) => {
         const line = lineText({ quantity: other === 'ml' ? quantity * size : quantity, unit: other, name });
         return { label: line.replace(` ${name}`, ''), line };
@@ -77,8 +87,8 @@ function roundings(
   if (!amount.heaped) return 1;
   assumptions.push({
     code: 'heaped',
-    text: 'Heaped: a third more than level.',
-    alternatives: [{ label: 'level', line: lineText({ quantity, unit, name }) }],
+    text: t`Heaped: a third more than level.`,
+    alternatives: [{ label: t`level`, line: lineText({ quantity, unit, name }) }],
   });
   return HEAPED_FACTOR;
 }
@@ -94,14 +104,18 @@ function gramsOfCount(
   if (unit === 'packet') {
     return measures.packetGrams
       ? quantity * measures.packetGrams
-      : `Packets of ${name} differ: write the grams, for example "1 packet ${name} (20 g)".`;
+      : t`Packets of ${name} differ: write the grams, for example "1 packet ${name} (20 g)".`;
   }
   if (unit === 'leaf' && measures.leafGrams) return quantity * measures.leafGrams;
   if (unit === 'piece' && !measures.pieceGrams && /\b(?:lea(?:f|ves)|flowers?|petals?)\b/i.test(amount.words))
     return gramsOfCount(quantity, 'leaf', amount, measures, name, assumptions);
   if (unit === 'sprig' || unit === 'bunch' || (unit === 'leaf' && !measures.pieceGrams)) {
     const grams = { sprig: SPRIG_GRAMS, bunch: BUNCH_GRAMS, leaf: LEAF_GRAMS }[unit];
-    assumptions.push({ code: 'vague-unit', text: `A ${unit} was taken as ${grams} g.`, alternatives: [] });
+    assumptions.push({
+      code: 'vague-unit',
+      text: t`A ${unitWord(unit, 1)} was taken as ${grams} g.`,
+      alternatives: [],
+    });
     return quantity * grams;
   }
   return gramsOfPieces(quantity, amount, measures, name, assumptions);
@@ -116,9 +130,9 @@ function gramsOfPieces(
   assumptions: Assumption[],
 ): number | string {
   if (!pieceGrams && !packetGrams)
-    return `${name} is not counted in pieces: write spoons, millilitres or grams.`;
+    return t`${name} is not counted in pieces: write spoons, millilitres or grams.`;
   if (!pieceGrams) {
-    const text = `One was taken as a packet: ${packetGrams} g.`;
+    const text = t`One was taken as a packet: ${packetGrams} g.`;
     assumptions.push({ code: 'pack-size', text, alternatives: [] });
     return quantity * (packetGrams ?? 0);
   }
@@ -126,9 +140,9 @@ function gramsOfPieces(
     const { small, medium, large } = pieceGrams;
     assumptions.push({
       code: 'medium-size',
-      text: `A medium one: ${medium} g.`,
+      text: t`A medium one: ${medium} g.`,
       alternatives: (['small', 'large'] as const).map((size) => ({
-        label: `${size}, ${size === 'small' ? small : large} g`,
+        label: size === 'small' ? t`small, ${small} g` : t`large, ${large} g`,
         line: lineText({ quantity, unit: amount.unit, size, name }),
       })),
     });
@@ -141,7 +155,7 @@ export function problemOfGrams(grams: number, name: string): Problem | undefined
   if (grams < RECIPE_LIMITS.leastGrams) {
     return {
       code: 'zero-amount',
-      message: `There is no ${name} in this amount; write more than 0.`,
+      message: t`There is no ${name} in this amount; write more than 0.`,
       path: '',
     };
   }
@@ -149,7 +163,7 @@ export function problemOfGrams(grams: number, name: string): Problem | undefined
     const most = RECIPE_LIMITS.gramsPerLine / 1000;
     return {
       code: 'absurd-amount',
-      message: `More than ${most} kg in one line cannot be right; check the number.`,
+      message: t`More than ${most} kg in one line cannot be right; check the number.`,
       path: '',
     };
   }

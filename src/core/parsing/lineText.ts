@@ -1,33 +1,12 @@
 import { plainWords, type Ingredient, type Preparation } from '../ingredients';
-import { rounded, sum, UNITS, type UnitId } from '../measures';
+import { rounded, sum, UNITS, unitWord, type UnitId } from '../measures';
 
 /** "2 tbsp", "1 1/2", "30%": an amount as a line begins with it. */
 export function amountText(quantity: number, unit: UnitId | null): string {
   const number = String(rounded(quantity, 3));
   if (unit === null || unit === 'piece') return number;
   if (unit === '%') return `${number}%`;
-  return `${number} ${quantity > 1 ? pluralOf(unit) : unit}`;
-}
-
-const WITHOUT_PLURAL: ReadonlySet<UnitId> = new Set<UnitId>([
-  'g',
-  'mg',
-  'kg',
-  'oz',
-  'lb',
-  'ml',
-  'cl',
-  'dl',
-  'l',
-  'fl oz',
-  'tsp',
-  'tbsp',
-]);
-
-function pluralOf(unit: UnitId): string {
-  if (WITHOUT_PLURAL.has(unit)) return unit;
-  if (unit === 'leaf') return 'leaves';
-  return /(?:sh|ch|ss)$/.test(unit) ? `${unit}es` : `${unit}s`;
+  return `${number} ${unitWord(unit, quantity)}`;
 }
 
 interface LineWording {

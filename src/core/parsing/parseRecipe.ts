@@ -1,4 +1,5 @@
 import { plainWords } from '../ingredients';
+import { grouped, t } from '../language';
 import { failed, ok, rounded, type CupKind, type Problem, type Result } from '../measures';
 import {
   CATALOGUE_LARDER,
@@ -47,15 +48,15 @@ export function parseRecipe(
   if (rows.length === 0) {
     return failed(
       'empty',
-      'There is no recipe yet: write one ingredient to a line, for example "2 tbsp honey".',
+      t`There is no recipe yet: write one ingredient to a line, for example "2 tbsp honey".`,
     );
   }
   if (rows.length > RECIPE_LIMITS.lines || text.length > RECIPE_LIMITS.characters) {
     return failed(
       'too-long',
-      `This text has ${rows.length.toLocaleString('en')} lines and ${text.length.toLocaleString('en')} characters; ` +
-        `one recipe may have ${RECIPE_LIMITS.lines} lines and ${RECIPE_LIMITS.characters.toLocaleString('en')} characters. ` +
-        'Paste one recipe at a time.',
+      t`This text has ${grouped(rows.length)} lines and ${grouped(text.length)} characters; ` +
+        t`one recipe may have ${RECIPE_LIMITS.lines} lines and ${grouped(RECIPE_LIMITS.characters)} characters. ` +
+        t`Paste one recipe at a time.`,
     );
   }
   const options = { larder, cup };
@@ -72,7 +73,7 @@ function readRow(text: string, row: number, place: Place, options: ReadingOption
         ...at,
         ...unreadPart(
           'line-too-long',
-          `One line may have ${RECIPE_LIMITS.lineCharacters} characters; break it up.`,
+          t`One line may have ${RECIPE_LIMITS.lineCharacters} characters; break it up.`,
         ),
       },
     ];
@@ -83,7 +84,9 @@ function readRow(text: string, row: number, place: Place, options: ReadingOption
   else if (isPlaceHeading(text, place)) return [{ ...at, status: 'note' }];
   const plain = rewritten(named ? (inline[2] ?? '') : text);
   if (plain === '')
-    return [{ ...at, ...unreadPart('no-words', 'There are no words in this line that name an ingredient.') }];
+    return [
+      { ...at, ...unreadPart('no-words', t`There are no words in this line that name an ingredient.`) },
+    ];
   const badNumber = problemOfNumber(plain);
   if (badNumber) return [{ ...at, status: 'unread', problem: badNumber, suggestions: [] }];
   const names = options.larder.inText(plain).length;
@@ -146,7 +149,7 @@ function balancingLine(
     ...at,
     ...part,
     phase: place.phase,
-    assumptions: [...part.assumptions, { code: 'to-balance', text: 'Fills up to 100 %.', alternatives: [] }],
+    assumptions: [...part.assumptions, { code: 'to-balance', text: t`Fills up to 100 %.`, alternatives: [] }],
   };
 }
 
@@ -155,12 +158,12 @@ function problemOfNumber(plain: string): Problem | undefined {
   if (/^[-−]\s*\d/.test(plain)) {
     return {
       code: 'negative-amount',
-      message: 'An amount cannot be negative: take the minus sign away.',
+      message: t`An amount cannot be negative: take the minus sign away.`,
       path: '',
     };
   }
   if (/\d\s*[/⁄]\s*0+(?![\d.])/.test(plain)) {
-    return { code: 'bad-fraction', message: 'A fraction cannot have 0 below the line.', path: '' };
+    return { code: 'bad-fraction', message: t`A fraction cannot have 0 below the line.`, path: '' };
   }
   return undefined;
 }
@@ -213,7 +216,7 @@ function fromInstructions(lines: readonly ParsedLine[], options: ReadingOptions)
         ...part.assumptions,
         {
           code: 'from-instruction',
-          text: `Taken from an instruction: ${rounded(part.grams, 1)} g ${part.name}.`,
+          text: t`Taken from an instruction: ${rounded(part.grams, 1)} g ${part.name}.`,
           alternatives: [],
         },
       ],

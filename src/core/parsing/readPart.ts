@@ -6,6 +6,7 @@ import {
   type PhraseMatch,
   type Preparation,
 } from '../ingredients';
+import { t } from '../language';
 import { UNITS, type CupKind } from '../measures';
 import {
   MADE_GRAMS_PER_ML,
@@ -58,7 +59,7 @@ export function readPart(plain: string, options: ReadingOptions, equalPart = fal
   if (misspelt) {
     const spelling: Assumption = {
       code: 'spelling',
-      text: `“${misspelt.written}” was read as ${misspelt.item.name}.`,
+      text: t`“${misspelt.written}” was read as ${misspelt.item.name}.`,
       alternatives: options.larder
         .near(misspelt.written, SUGGESTIONS + 1)
         .filter(({ id }) => id !== misspelt.item.id)
@@ -69,7 +70,7 @@ export function readPart(plain: string, options: ReadingOptions, equalPart = fal
   }
   return unreadPart(
     'unknown-ingredient',
-    'Nothing of this name is in the catalogue, among your ingredients or your recipes.',
+    t`Nothing of this name is in the catalogue, among your ingredients or your recipes.`,
     options.larder.near(amount.words || plain, SUGGESTIONS).map(({ name }) => `${measureOf(amount)} ${name}`),
   );
 }
@@ -90,8 +91,8 @@ function withoutDescribing(words: string): string {
 function partsTaken(amount: LineAmount): Assumption {
   return {
     code: 'equal-parts',
-    text: `A part was taken as ${UNITS.part.size} ml; the verdict is the same for any size.`,
-    alternatives: [{ label: '1 cup each', line: `1 cup ${amount.words}` }],
+    text: t`A part was taken as ${UNITS.part.size} ml; the verdict is the same for any size.`,
+    alternatives: [{ label: t`1 cup each`, line: `1 cup ${amount.words}` }],
   };
 }
 
@@ -155,7 +156,7 @@ function unclearAmount(
     const usual = ingredient?.roles.includes('carrier') ? ['50 ml', '100 ml'] : ['1 tbsp', '10 g'];
     return unreadPart(
       'no-amount',
-      `How much ${name}? Write an amount before it.`,
+      t`How much ${name}? Write an amount before it.`,
       usual.map((measure) => `${measure} ${name}`),
     );
   }
@@ -179,11 +180,11 @@ function namesLeftOver(
   if (also.length > 0) {
     found.push({
       code: 'also-names',
-      text: `Read as ${name}; ${also.join(' and ')} not counted.`,
+      text: t`Read as ${name}; ${also.join(t` and `)} not counted.`,
       alternatives: [
         ...also.map((other) => ({ label: other, line: `${measure} ${other}` })),
         {
-          label: `both, ${measure} each`,
+          label: t`both, ${measure} each`,
           line: [name, ...also].map((each) => `${measure} ${each}`).join('\n'),
         },
       ],
@@ -209,8 +210,8 @@ function namesLeftOver(
     const words = unknown.map(({ word }) => word).join(' ');
     found.push({
       code: 'unknown-words',
-      text: `Taken as ${name}; “${words}” is not known here.`,
-      alternatives: [{ label: `plain ${name}`, line: `${measure} ${name}` }],
+      text: t`Taken as ${name}; “${words}” is not known here.`,
+      alternatives: [{ label: t`plain ${name}`, line: `${measure} ${name}` }],
     });
   }
   return found;
@@ -221,7 +222,7 @@ function quantityTaken(amount: LineAmount, name: string, assumptions: Assumption
   if (amount.quantity === null) {
     assumptions.push({
       code: 'one-piece',
-      text: `No amount written: taken as one ${name}.`,
+      text: t`No amount written: taken as one ${name}.`,
       alternatives: [0.5, 2].map((quantity) => ({ label: String(quantity), line: wording(quantity) })),
     });
     return 1;
@@ -230,7 +231,7 @@ function quantityTaken(amount: LineAmount, name: string, assumptions: Assumption
   const middle = (amount.quantity + amount.quantityTo) / 2;
   assumptions.push({
     code: 'range',
-    text: `A range: the middle was taken, ${amountText(middle, amount.unit)}.`,
+    text: t`A range: the middle was taken, ${amountText(middle, amount.unit)}.`,
     alternatives: [amount.quantity, amount.quantityTo].map((quantity) => ({
       label: amountText(quantity, amount.unit),
       line: wording(quantity),
@@ -253,7 +254,7 @@ function unknownUnit(
     DESCRIBING.has(singular(word)) || ingredient?.preparations.some(({ words }) => words.includes(word));
   return describes || amount.packSize
     ? undefined
-    : `“${word}” is not a unit known here: write spoons, cups, millilitres or grams.`;
+    : t`“${word}” is not a unit known here: write spoons, cups, millilitres or grams.`;
 }
 
 /** The preparation that the words name, or the usual one, which is said with the others to choose from. */
@@ -271,7 +272,7 @@ function preparationTaken(
   const others = ingredient.preparations.filter((way) => way.id !== usual.id && tellingWord(ingredient, way));
   assumptions.push({
     code: 'usual-preparation',
-    text: `Taken as ${usual.label}.`,
+    text: t`Taken as ${usual.label}.`,
     alternatives: others.map((way) => ({
       label: way.label,
       line: lineText({

@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { rounded, sum } from '../measures';
 import type { ParsedLine, ReadLine } from '../recipes';
 import { unreadPart } from './readPart';
@@ -36,7 +37,7 @@ export function withShares(lines: readonly ParsedLine[]): ParsedLine[] {
           row: line.row,
           ...unreadPart(
             'over-100-percent',
-            `The percents add to ${rounded(shares, 1)}; they must leave room up to 100.`,
+            t`The percents add to ${rounded(shares, 1)}; they must leave room up to 100.`,
           ),
         };
   });
@@ -53,9 +54,9 @@ export function balanced(lines: readonly ParsedLine[]): ParsedLine[] {
     if (!isBalancing(line) || line.status !== 'read') return line;
     const problem =
       line !== filling[0]
-        ? 'Another line fills up to 100 already.'
+        ? t`Another line fills up to 100 already.`
         : rest <= 0
-          ? `The other lines add to ${rounded(100 - rest, 1)} already; nothing is left to fill up.`
+          ? t`The other lines add to ${rounded(100 - rest, 1)} already; nothing is left to fill up.`
           : null;
     return problem === null
       ? { ...line, quantity: rest, unit: '%' as const, grams: rest }

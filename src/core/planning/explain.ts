@@ -1,5 +1,6 @@
 import { PLAIN_WASH_ID, placedBy, RULES } from '../agenda';
 import { laneProbabilities, placeInWords, SIGNALS } from '../hair';
+import { t } from '../language';
 import { addDays, dayRange, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
 import { duesOf } from './dues';
 import { breachesOf, chanceTooFirm } from './checkPlan';
@@ -98,7 +99,7 @@ function reasonsFor(problem: PlanProblem, head: HeadProblem, all: readonly Draft
         return [
           {
             code: 'pre-poo',
-            text: 'Oil before the shampoo slows the water, so the strand swells and shrinks less.',
+            text: t`Oil before the shampoo slows the water, so the strand swells and shrinks less.`,
           },
         ];
       case 'follow-up':
@@ -106,27 +107,27 @@ function reasonsFor(problem: PlanProblem, head: HeadProblem, all: readonly Draft
           {
             code: 'moisture-after-protein',
             text: followsStrong(all, draft.day)
-              ? 'Moisture on the same day, because a strong protein comes before it.'
-              : 'Moisture on the same day, after the protein.',
+              ? t`Moisture on the same day, because a strong protein comes before it.`
+              : t`Moisture on the same day, after the protein.`,
           },
         ];
       case 'refresh':
-        return [{ code: RULES.refreshEvery.id, text: 'Some days since the last wash: a mist is enough.' }];
+        return [{ code: RULES.refreshEvery.id, text: t`Some days since the last wash: a mist is enough.` }];
       case 'scalp':
         return [
-          { code: RULES.scalpEvery.id, text: 'Once or twice a week, and the next wash takes it out again.' },
+          { code: RULES.scalpEvery.id, text: t`Once or twice a week, and the next wash takes it out again.` },
         ];
       case 'mist':
-        return [{ code: 'mist', text: 'Daily; it asks for no free day.' }];
+        return [{ code: 'mist', text: t`Daily; it asks for no free day.` }];
       case 'serum':
-        return [{ code: 'serum', text: 'For the night, on the ends only.' }];
+        return [{ code: 'serum', text: t`For the night, on the ends only.` }];
     }
   })();
   return [...decided(head, draft), ...own, ...shelf(draft)];
 }
 
 function decided({ decisions }: HeadProblem, draft: Draft): Reason[] {
-  return placedBy(decisions, draft) ? [{ code: 'locked', text: 'You put it here.' }] : [];
+  return placedBy(decisions, draft) ? [{ code: 'locked', text: t`You put it here.` }] : [];
 }
 
 function shelf({ batchId, treatment }: Draft): Reason[] {
@@ -135,7 +136,7 @@ function shelf({ batchId, treatment }: Draft): Reason[] {
     ? [
         {
           code: 'batch',
-          text: `It stands ready on the shelf, good until ${formatDay(batch.useBy, 'EEEE d MMMM')}.`,
+          text: t`It stands ready on the shelf, good until ${formatDay(batch.useBy, 'EEEE d MMMM')}.`,
         },
       ]
     : [];
@@ -143,10 +144,10 @@ function shelf({ batchId, treatment }: Draft): Reason[] {
 
 function mainReasons(problem: PlanProblem, head: HeadProblem, all: readonly Draft[], draft: Draft): Reason[] {
   const { treatment, day } = draft;
-  const free = `${formatDay(day, 'EEEE')} has ${freeMinutesOn(head, day)} minutes; this takes ${minutesOf(head, draft)}.`;
+  const free = t`${formatDay(day, 'EEEE')} has ${freeMinutesOn(head, day)} minutes; this takes ${minutesOf(head, draft)}.`;
   if (treatment.recipeId === PLAIN_WASH_ID)
     return [
-      { code: 'trial', text: 'Your trial asks for a wash without a treatment.' },
+      { code: 'trial', text: t`Your trial asks for a wash without a treatment.` },
       { code: 'free-time', text: free },
     ];
   const others = moving(all).filter((other) => other.day <= day && other !== draft);
@@ -155,30 +156,30 @@ function mainReasons(problem: PlanProblem, head: HeadProblem, all: readonly Draf
   const reasons: Reason[] = [
     {
       code: 'lane',
-      text: `Without it the hair would be ${placeInWords(without)} that day (${signed(without.mean)}); it should end ${placeInWords(withIt)} (${signed(withIt.mean)}).`,
+      text: t`Without it the hair would be ${placeInWords(without)} that day (${signed(without.mean)}); it should end ${placeInWords(withIt)} (${signed(withIt.mean)}).`,
     },
   ];
   if (head.trial?.recipeIds.includes(treatment.recipeId))
-    reasons.push({ code: 'trial', text: 'Your trial asks for it.' });
+    reasons.push({ code: 'trial', text: t`Your trial asks for it.` });
   const before = all.filter((other) => other.day < day);
   const protein = daysSince(problem, head, before, day, ({ firms }) => firms);
   if (treatment.firms && Number.isFinite(protein) && head.rules.lightProteinGap !== null) {
     reasons.push({
       code: RULES.lightProteinGap.id,
-      text: `The last protein is ${protein} days back; ${head.rules.lightProteinGap} are needed.`,
+      text: t`The last protein is ${protein} days back; ${head.rules.lightProteinGap} are needed.`,
     });
   }
   const moisture = daysSince(problem, head, before, day, ({ moistens }) => moistens);
   if (treatment.moistens && moisture >= (head.rules.moistureWithin ?? Infinity)) {
     const text = Number.isFinite(moisture)
-      ? `The last moisture is ${moisture} days back.`
-      : 'No moisture treatment is on record yet.';
+      ? t`The last moisture is ${moisture} days back.`
+      : t`No moisture treatment is on record yet.`;
     reasons.push({ code: RULES.moistureWithin.id, text });
   }
   if (treatment.isNew)
     reasons.push({
       code: RULES.patchTest.id,
-      text: 'New on this head: patch test first, 48 hours clear, and no other new one this week.',
+      text: t`New on this head: patch test first, 48 hours clear, and no other new one this week.`,
     });
   reasons.push({ code: 'free-time', text: free });
   return reasons;
@@ -201,28 +202,28 @@ function daysSince(
 
 function signed(value: number): string {
   const shown = rounded(value, 1);
-  return shown > 0 ? `+${shown}` : String(shown).replace('-', '−');
+  return shown > 0 ? t`+${shown}` : String(shown).replace('-', '−');
 }
 
 function headlineOf(problem: PlanProblem, beats: readonly Beat[]): string {
   const first = beats.find((beat) => beat.slot === 'main');
-  if (!first) return 'Nothing planned these days';
+  if (!first) return t`Nothing planned these days`;
   const kind = {
-    protein: 'Protein',
-    moisture: 'Moisture',
-    balanced: 'Balanced care',
-    oil: 'Oil',
-    rinse: 'A rinse',
+    protein: t`Protein`,
+    moisture: t`Moisture`,
+    balanced: t`Balanced care`,
+    oil: t`Oil`,
+    rinse: t`A rinse`,
   }[first.kind];
   const wait = daysBetween(problem.from, first.day);
-  const when = wait === 0 ? 'today' : wait === 1 ? 'tomorrow' : `on ${formatDay(first.day, 'EEEE')}`;
+  const when = wait === 0 ? t`today` : wait === 1 ? t`tomorrow` : t`on ${formatDay(first.day, 'EEEE')}`;
   return `${kind} ${when}`;
 }
 
 function unmetRules(problem: PlanProblem, head: HeadProblem, drafts: readonly Draft[]): UnmetRule[] {
   const masks = head.treatments.filter(({ use, recipeId }) => use === 'mask' && recipeId !== PLAIN_WASH_ID);
   if (masks.length === 0)
-    return [{ rule: 'no-recipe', text: 'There is no mask to plan with: save a recipe on the Bench.' }];
+    return [{ rule: 'no-recipe', text: t`There is no mask to plan with: save a recipe on the Bench.` }];
   const days = dayRange(problem.from, 7 * problem.weeks);
   const mostFree = Math.max(...days.map((day) => freeMinutesOn(head, day)));
   const shortest = Math.min(
@@ -236,21 +237,21 @@ function unmetRules(problem: PlanProblem, head: HeadProblem, drafts: readonly Dr
   if (mostFree < shortest) {
     const text =
       mostFree === 0
-        ? 'No day of the week is free: set her free days under Heads.'
-        : `No day is long enough: the shortest wash day takes ${shortest} minutes, the freest day has ${mostFree}.`;
+        ? t`No day of the week is free: set her free days under Heads.`
+        : t`No day is long enough: the shortest wash day takes ${shortest} minutes, the freest day has ${mostFree}.`;
     return [{ rule: 'free-time', text }];
   }
   const unmet: UnmetRule[] = [];
   const add = (rule: string, text: string) => unmet.push({ rule, text });
   const { firmHold } = head.rules;
   if (firmHold !== null && chanceTooFirm(head, [], problem.from) > firmHold)
-    add(RULES.firmHold.id, 'Protein is held back until the hair is no longer too firm.');
+    add(RULES.firmHold.id, t`Protein is held back until the hair is no longer too firm.`);
   const firmness = forecastOn(head, 'firmness', [], problem.from);
   const plansProtein = drafts.some((draft) => draft.treatment.firms);
   if (firmness.mean < (SIGNALS.firmness.lane.low ?? 0) && !plansProtein)
     add('protein-wanted', proteinWanted(problem, head, masks));
   if (head.rules.moistureWithin !== null && !masks.some((treatment) => treatment.moistens))
-    add(RULES.moistureWithin.id, 'No moisture treatment is saved: add one on the Bench.');
+    add(RULES.moistureWithin.id, t`No moisture treatment is saved: add one on the Bench.`);
   return unmet;
 }
 
@@ -265,12 +266,12 @@ const WAITS: ReadonlySet<string> = new Set([
 function proteinWanted(problem: PlanProblem, head: HeadProblem, masks: HeadProblem['treatments']): string {
   const firming = masks.filter(({ firms }) => firms);
   if (firming.length === 0)
-    return 'The hair is too soft and no protein treatment is saved: add one on the Bench.';
+    return t`The hair is too soft and no protein treatment is saved: add one on the Bench.`;
   if (head.trial !== null)
-    return 'The hair is too soft, but a trial is running: protein would spoil its answer.';
+    return t`The hair is too soft, but a trial is running: protein would spoil its answer.`;
   const allowed = firming.filter(({ strong }) => !strong || !takesNoStrong(head));
   if (allowed.length === 0)
-    return 'The hair is too soft, but every protein that is saved is too strong for this head: add a light one on the Bench.';
+    return t`The hair is too soft, but every protein that is saved is too strong for this head: add a light one on the Bench.`;
   const last = addDays(problem.from, 7 * problem.weeks - 1);
   const rule = allowed
     .map((treatment) => draftOf(last, treatment, 'main'))
@@ -280,6 +281,6 @@ function proteinWanted(problem: PlanProblem, head: HeadProblem, masks: HeadProbl
     .find(Boolean);
   const because = Object.values(RULES).find(({ id }) => id === rule);
   return because
-    ? `The hair is too soft, but protein has to wait: ${because.why.charAt(0).toLowerCase()}${because.why.slice(1)}`
-    : 'The hair is too soft, but no protein treatment fits these days.';
+    ? t`The hair is too soft, but protein has to wait: ${because.why.charAt(0).toLowerCase()}${because.why.slice(1)}`
+    : t`The hair is too soft, but no protein treatment fits these days.`;
 }

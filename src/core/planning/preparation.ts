@@ -1,4 +1,5 @@
 import { PLAIN_WASH_ID } from '../agenda';
+import { t } from '../language';
 import { addDays, daysBetween, weekdayOf, type CalendarDay } from '../measures';
 import { needsEvening, type Draft } from './draft';
 import { type HeadProblem, type PlanProblem, type PrepTask } from './plan';
@@ -30,10 +31,10 @@ export function preparationOf(
   const lead = batchId === null ? treatment.leadTasks : [];
   const soaking = lead.map(({ text, leadHours }) =>
     needsEvening({ leadTasks: [{ text, leadHours }] })
-      ? task(on(1), `${text}: begin this evening, it takes ${leadHours} hours`, leadHours)
-      : task(day, `${text}: begin ${spanText(leadHours)} ahead`, leadHours),
+      ? task(on(1), t`${text}: begin this evening, it takes ${leadHours} hours`, leadHours)
+      : task(day, t`${text}: begin ${spanText(leadHours)} ahead`, leadHours),
   );
-  const ready = batchId === null ? [] : [task(day, `Take a portion of ${treatment.name} from the shelf`)];
+  const ready = batchId === null ? [] : [task(day, t`Take a portion of ${treatment.name} from the shelf`)];
   return [...patchTest(head, all, draft, task, on), ...soaking, ...ready];
 }
 
@@ -66,10 +67,10 @@ function patchTest(
 ): PrepTask[] {
   const isFirst = !all.some((other) => other.treatment === treatment && other.day < day);
   if (treatment.patchTest !== 'waits' || !isFirst) return [];
-  return [task(on(rules.patchTest ?? 0), `Patch test of ${treatment.name} behind the ear`)];
+  return [task(on(rules.patchTest ?? 0), t`Patch test of ${treatment.name} behind the ear`)];
 }
 
 function spanText(hours: number): string {
-  if (hours < 1) return `${Math.round(hours * HOUR)} minutes`;
-  return hours === 1 ? 'an hour' : `${hours} hours`;
+  if (hours < 1) return t`${Math.round(hours * HOUR)} minutes`;
+  return hours === 1 ? t`an hour` : t`${hours} hours`;
 }

@@ -14,6 +14,7 @@ import {
 import { shelfOf, type Batch, type BatchEvent, type ShelfItem } from '../batches';
 import { classifyVersion, doseOf, STRONG_FROM, type School, type Verdict } from '../classification';
 import { expectedMaskGrams, type Head, type HairState, type HeadHistory } from '../hair';
+import { t } from '../language';
 import { makingSteps, timetableOf } from '../making';
 import { addDays, sum, type CalendarDay } from '../measures';
 import { costOf, type PantryItem } from '../pantry';
@@ -274,7 +275,7 @@ function plainWash(from: CalendarDay): Treatment {
     ...PLAIN,
     recipeId: PLAIN_WASH_ID,
     version: 1,
-    name: 'A wash without a treatment',
+    name: t`A wash without a treatment`,
     kind: 'rinse',
     strength: 0,
     contactMinutes: 0,

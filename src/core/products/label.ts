@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import inciNames from '../../../data/inci.json';
+import { t } from '../language';
 import { clamp, failed, invariant, ok, rounded, sum, type Result } from '../measures';
 import { plainWords, type Ingredient, type ProteinForm, type Role } from '../ingredients';
 
@@ -117,21 +118,21 @@ const LABEL_LIMITS = { characters: 8000, names: 120 } as const;
  */
 export function productFromLabel(id: string, name: string, text: string): Result<LabelReading> {
   if (text.length > LABEL_LIMITS.characters)
-    return failed('too-long', 'This is longer than any label; paste the ingredient list alone.', 'label');
+    return failed('too-long', t`This is longer than any label; paste the ingredient list alone.`, 'label');
   const placed = placedNames(text);
   const count = placed?.count ?? 0;
   const names = placed?.names ?? listedNames(text);
   if (names.length === 0 || names.length > LABEL_LIMITS.names)
     return failed(
       'no-names',
-      'Paste the ingredient list of the label, with commas, or write for example “hydrolysed wheat protein, position 5 of 20”.',
+      t`Paste the ingredient list of the label, with commas, or write for example “hydrolysed wheat protein, position 5 of 20”.`,
       'label',
     );
   const entries = names.map(({ name: written }) => entryNamed(written));
   if (entries.every((entry) => entry === undefined))
     return failed(
       'unknown-names',
-      'None of these names is known here; check the list for spelling.',
+      t`None of these names is known here; check the list for spelling.`,
       'label',
     );
 
@@ -151,12 +152,12 @@ export function productFromLabel(id: string, name: string, text: string): Result
   }));
   const known = rows.filter((row) => row.part !== null).length;
   const said = placed
-    ? `Only ${rows.map((row) => row.name).join(' and ')} is known; the rest is taken as in a plain conditioner.`
-    : `${known} of ${rows.length} names are known.`;
+    ? t`Only ${rows.map((row) => row.name).join(t` and `)} is known; the rest is taken as in a plain conditioner.`
+    : t`${known} of ${rows.length} names are known.`;
   return ok({
     ingredient: productOf(id, name, rows, entries, placed !== null),
     rows,
-    said: `${said} By the order alone a share may be ${RANK_UNCERTAINTY} times smaller or greater.`,
+    said: t`${said} By the order alone a share may be ${RANK_UNCERTAINTY} times smaller or greater.`,
   });
 }
 

@@ -7,6 +7,7 @@ export {
   porositySchema,
   readingSchema,
   REGIONS,
+  SCALP_SIGNS,
   SINKS,
   SLIDES,
   strandSchema,
@@ -27,6 +28,7 @@ export { sectionsOf, TAPS, type Tap } from './taps';
 export { countLogLikelihood, type Count } from './counts';
 export { measurementsOf, SIGNAL_IDS, type Measurement, type SignalId, type TestId } from './measure';
 export { porosityIndex, usualDryMinutes, type HairFacts, type PorosityIndex } from './porosityIndex';
+export { SCALP_WORDS } from './signWords';
 export { referralFrom, referralOf } from './referral';
 export {
   returnPercentOf,

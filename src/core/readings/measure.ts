@@ -1,7 +1,9 @@
+import { plural, t } from '../language';
 import { mean } from '../measures';
 import { logRate, type Count } from './counts';
 import { porosityIndex, type HairFacts } from './porosityIndex';
 import { FEEL, SIGNS, TALLY } from './protocols';
+import { MARK_WORDS } from './signWords';
 import { FEEL_WORDS, tallyTotals, type MarkId, type Measured, type Tally } from './reading';
 import { strandsTogether } from './strands';
 
@@ -34,7 +36,7 @@ function tallyMeasurement(tally: Tally): Measurement {
     test: 'tally',
     value: rate.mean,
     sd: Math.sqrt(rate.variance + TALLY.overdispersion),
-    why: `${broken} broken ${broken === 1 ? 'piece' : 'pieces'} in ${days} ${days === 1 ? 'day' : 'days'}`,
+    why: t`${broken} broken ${plural(broken, 'piece', 'pieces')} in ${days} ${plural(days, 'day', 'days')}`,
     count: { pieces: broken, days },
   };
 }
@@ -55,7 +57,7 @@ function signsMeasurement(marks: Measured['marks']): Measurement[] {
       test: 'signs',
       value: mean(steps.map(({ step }) => step)) * SIGNS.firmnessPerStep * 2,
       sd: SIGNS.sd,
-      why: `${steps.map(({ id }) => id).join(', ')}: signs that say little by themselves`,
+      why: t`${steps.map(({ id }) => MARK_WORDS[id]).join(', ')}: signs that say little by themselves`,
     },
   ];
 }
@@ -73,7 +75,7 @@ export function measurementsOf(reading: Measured, hair: HairFacts): Measurement[
       test: 'feel',
       value: reading.feel * FEEL.firmnessPerStep,
       sd: FEEL.sd,
-      why: `feels ${FEEL_WORDS[reading.feel + 3] ?? ''}, one of seven steps from gummy to straw`,
+      why: t`feels ${FEEL_WORDS[reading.feel + 3] ?? ''}, one of seven steps from gummy to straw`,
     });
   }
   found.push(...signsMeasurement(reading.marks));

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../language';
 import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
 import { MOMENTS, REGIONS } from './reading';
 
@@ -25,8 +26,8 @@ export const photoSchema = recordBaseSchema.extend({
   /** A JPEG file in base64. */
   jpeg: z
     .string()
-    .max(PHOTO_LIMITS.characters, 'The picture is too large even when made small.')
-    .regex(/^\/9j\/[A-Za-z0-9+/]+={0,2}$/, 'This is no JPEG picture.'),
+    .max(PHOTO_LIMITS.characters, t`The picture is too large even when made small.`)
+    .regex(/^\/9j\/[A-Za-z0-9+/]+={0,2}$/, t`This is no JPEG picture.`),
 });
 export type Photo = z.infer<typeof photoSchema>;
 

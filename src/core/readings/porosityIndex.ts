@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { joinedByPrecision, rounded, sum } from '../measures';
 import { POROSITY_TESTS as TEST } from './protocols';
 import type { PorosityTests } from './reading';
@@ -30,14 +31,14 @@ export function usualDryMinutes({ hairGrams }: HairFacts): number {
 }
 
 const SINK_WORDS = {
-  floats: 'the strand floats',
-  hovers: 'the strand hovers',
-  sinks: 'the strand sinks',
+  floats: t`the strand floats`,
+  hovers: t`the strand hovers`,
+  sinks: t`the strand sinks`,
 } as const;
 const SLIDE_WORDS = {
-  smooth: 'a finger slides smoothly',
-  ridges: 'a finger feels ridges',
-  catches: 'a finger catches',
+  smooth: t`a finger slides smoothly`,
+  ridges: t`a finger feels ridges`,
+  catches: t`a finger catches`,
 } as const;
 
 function partsOf(tests: PorosityTests, hair: HairFacts): PorosityPart[] {
@@ -48,7 +49,7 @@ function partsOf(tests: PorosityTests, hair: HairFacts): PorosityPart[] {
     parts.push({
       value: Math.log(middleSeconds / mistSoakSeconds) / logSecondsPerUnit,
       sd,
-      why: `mist soaked in after ${rounded(mistSoakSeconds)} s`,
+      why: t`mist soaked in after ${rounded(mistSoakSeconds)} s`,
     });
   }
   if (dryMinutes !== null) {
@@ -57,7 +58,7 @@ function partsOf(tests: PorosityTests, hair: HairFacts): PorosityPart[] {
     parts.push({
       value: Math.log(usual / dryMinutes) / logMinutesPerUnit,
       sd,
-      why: `dry in ${rounded(dryMinutes)} min, ${rounded(usual)} is usual for this much hair`,
+      why: t`dry in ${rounded(dryMinutes)} min, ${rounded(usual)} is usual for this much hair`,
     });
   }
   if (slide !== null)
@@ -66,7 +67,7 @@ function partsOf(tests: PorosityTests, hair: HairFacts): PorosityPart[] {
     parts.push({
       value: TEST.sink.value[sink],
       sd: TEST.sink.sd,
-      why: `${SINK_WORDS[sink]}, which counts little`,
+      why: t`${SINK_WORDS[sink]}, which counts little`,
     });
   return parts;
 }
@@ -88,6 +89,6 @@ export function porosityIndex(tests: PorosityTests, hair: HairFacts): PorosityIn
     sd: Math.max(1, birge) * sd,
     parts,
     disagree,
-    why: [...said, ...(disagree ? ['the tests do not agree, so the error is wider'] : [])].join('; '),
+    why: [...said, ...(disagree ? [t`the tests do not agree, so the error is wider`] : [])].join('; '),
   };
 }

@@ -1,17 +1,18 @@
 import { z } from 'zod';
+import { t } from '../language';
 import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
 import { READING_LIMITS as LIMIT } from './protocols';
 
 const lengthMm = z
-  .number('Write a length in millimetres.')
-  .min(LIMIT.restMm.least, `A strand shorter than ${LIMIT.restMm.least} mm cannot be measured by hand.`)
-  .max(LIMIT.restMm.most * LIMIT.mostStretchFactor, 'That is longer than a strand can be.');
+  .number(t`Write a length in millimetres.`)
+  .min(LIMIT.restMm.least, t`A strand shorter than ${LIMIT.restMm.least} mm cannot be measured by hand.`)
+  .max(LIMIT.restMm.most * LIMIT.mostStretchFactor, t`That is longer than a strand can be.`);
 
 const count = z
-  .number('Write a whole number.')
-  .int('A count is a whole number.')
-  .min(0, 'A count cannot be below 0.')
-  .max(LIMIT.pieces, `More than ${LIMIT.pieces} cannot be counted by hand; check the number.`);
+  .number(t`Write a whole number.`)
+  .int(t`A count is a whole number.`)
+  .min(0, t`A count cannot be below 0.`)
+  .max(LIMIT.pieces, t`More than ${LIMIT.pieces} cannot be counted by hand; check the number.`);
 
 /** Where on the head; null where nobody knows, as with a hair found on the comb. */
 export const REGIONS = ['front', 'crown', 'sides', 'nape'] as const;
@@ -29,19 +30,19 @@ const returnedSchema = z
   })
   .refine((strand) => strand.stretchedMm >= strand.restMm, {
     path: ['stretchedMm'],
-    message: 'The stretched length cannot be shorter than the length at rest.',
+    message: t`The stretched length cannot be shorter than the length at rest.`,
   })
   .refine((strand) => strand.stretchedMm <= strand.restMm * LIMIT.mostStretchFactor, {
     path: ['stretchedMm'],
-    message: `No hair stretches to ${LIMIT.mostStretchFactor} times its length; check the number.`,
+    message: t`No hair stretches to ${LIMIT.mostStretchFactor} times its length; check the number.`,
   })
   .refine((strand) => strand.releasedMm <= strand.stretchedMm, {
     path: ['releasedMm'],
-    message: 'Let go, the strand cannot be longer than it was when stretched.',
+    message: t`Let go, the strand cannot be longer than it was when stretched.`,
   })
   .refine((strand) => strand.releasedMm >= strand.restMm * 0.9, {
     path: ['releasedMm'],
-    message: 'Let go, the strand cannot be much shorter than at rest.',
+    message: t`Let go, the strand cannot be much shorter than at rest.`,
   });
 
 const snappedSchema = z
@@ -54,7 +55,7 @@ const snappedSchema = z
   })
   .refine((strand) => strand.snappedMm === null || strand.snappedMm >= strand.restMm, {
     path: ['snappedMm'],
-    message: 'It cannot snap at less than its length at rest.',
+    message: t`It cannot snap at less than its length at rest.`,
   });
 
 export const strandSchema = z.discriminatedUnion('outcome', [returnedSchema, snappedSchema]);
@@ -72,13 +73,13 @@ export const tallySchema = z.strictObject({
       }),
     )
     .min(1)
-    .max(LIMIT.sections, `A head has at most ${LIMIT.sections} sections here.`),
+    .max(LIMIT.sections, t`A head has at most ${LIMIT.sections} sections here.`),
   /** Days since the last detangle. */
   days: z
-    .number('Write the days since the last detangle.')
-    .int('Days are a whole number.')
-    .min(1, 'At least one day must lie between two detangles; add today’s pieces to this morning’s count.')
-    .max(LIMIT.days, `More than ${LIMIT.days} days says little about today.`),
+    .number(t`Write the days since the last detangle.`)
+    .int(t`Days are a whole number.`)
+    .min(1, t`At least one day must lie between two detangles; add today’s pieces to this morning’s count.`)
+    .max(LIMIT.days, t`More than ${LIMIT.days} days says little about today.`),
 });
 export type Tally = z.infer<typeof tallySchema>;
 
@@ -88,21 +89,24 @@ export const SINKS = ['floats', 'hovers', 'sinks'] as const;
 export const porositySchema = z
   .strictObject({
     mistSoakSeconds: z
-      .number('Write the seconds.')
-      .min(LIMIT.mistSeconds.least, 'Less than a second cannot be timed by hand.')
-      .max(LIMIT.mistSeconds.most, 'After an hour the mist has dried, not soaked in.')
+      .number(t`Write the seconds.`)
+      .min(LIMIT.mistSeconds.least, t`Less than a second cannot be timed by hand.`)
+      .max(LIMIT.mistSeconds.most, t`After an hour the mist has dried, not soaked in.`)
       .nullable(),
     /** From blotted to dry in the air. */
     dryMinutes: z
-      .number('Write the minutes.')
-      .min(LIMIT.dryMinutes.least, `Hair does not dry in the air in under ${LIMIT.dryMinutes.least} minutes.`)
-      .max(LIMIT.dryMinutes.most, 'More than a day is no drying time: was it forgotten?')
+      .number(t`Write the minutes.`)
+      .min(
+        LIMIT.dryMinutes.least,
+        t`Hair does not dry in the air in under ${LIMIT.dryMinutes.least} minutes.`,
+      )
+      .max(LIMIT.dryMinutes.most, t`More than a day is no drying time: was it forgotten?`)
       .nullable(),
     slide: z.enum(SLIDES).nullable(),
     sink: z.enum(SINKS).nullable(),
   })
   .refine((tests) => Object.values(tests).some((test) => test !== null), {
-    message: 'Take at least one of the porosity tests.',
+    message: t`Take at least one of the porosity tests.`,
   });
 export type PorosityTests = z.infer<typeof porositySchema>;
 
@@ -133,9 +137,9 @@ const measuredSchema = z.strictObject({
       z.strictObject({
         place: z.enum(REGIONS),
         cm: z
-          .number('Write the length in centimetres.')
-          .min(LIMIT.lengthCm.least, `Write at least ${LIMIT.lengthCm.least} cm.`)
-          .max(LIMIT.lengthCm.most, `More than ${LIMIT.lengthCm.most} cm cannot be right.`),
+          .number(t`Write the length in centimetres.`)
+          .min(LIMIT.lengthCm.least, t`Write at least ${LIMIT.lengthCm.least} cm.`)
+          .max(LIMIT.lengthCm.most, t`More than ${LIMIT.lengthCm.most} cm cannot be right.`),
       }),
     )
     .max(REGIONS.length),
@@ -150,7 +154,7 @@ export const readingSchema = recordBaseSchema
     moment: z.enum(MOMENTS),
     ...measuredSchema.shape,
   })
-  .refine(isSomethingMeasured, { message: 'Nothing was measured yet: one thing is enough.', path: [] });
+  .refine(isSomethingMeasured, { message: t`Nothing was measured yet: one thing is enough.`, path: [] });
 export type Reading = z.infer<typeof readingSchema>;
 
 export const NO_MARKS: Measured['marks'] = {
@@ -194,4 +198,12 @@ export function tallyTotals({ sections }: Pick<Tally, 'sections'>): {
   );
 }
 
-export const FEEL_WORDS = ['gummy', 'mushy', 'very soft', 'springy', 'firm', 'rough', 'straw'] as const;
+export const FEEL_WORDS = [
+  t`gummy`,
+  t`mushy`,
+  t`very soft`,
+  t`springy`,
+  t`firm`,
+  t`rough`,
+  t`straw`,
+] as const;

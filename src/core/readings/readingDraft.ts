@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { daysBetween, failed, failedBySchema, ok, type CalendarDay, type Result } from '../measures';
 import {
   NOTHING_MEASURED,
@@ -128,7 +129,7 @@ export function readingOf(
   if (!parsed.success)
     return failedBySchema(parsed.error.issues, ({ path }) => ({ path: path.map(String).join('.') }));
   if (daysBetween(today, parsed.data.day) > 0)
-    return failed('future-day', 'That day has not come yet: write today or an earlier day.', 'day');
+    return failed('future-day', t`That day has not come yet: write today or an earlier day.`, 'day');
   return ok(parsed.data);
 }
 

@@ -1,4 +1,6 @@
+import { t } from '../language';
 import { daysBetween, mean } from '../measures';
+import { SCALP_WORDS } from './signWords';
 import { SHED_REFERRAL_PER_DAY } from './protocols';
 import { tallyTotals, type Measured, type Reading, type ScalpSign } from './reading';
 
@@ -16,7 +18,7 @@ const RISE = {
   keptDays: 60,
 } as const;
 
-const ASK = 'That is not a mask’s job: please ask a doctor or a dermatologist.';
+const ASK = t`That is not a mask’s job: please ask a doctor or a dermatologist.`;
 
 function shedPerDay({ tally }: Pick<Measured, 'tally'>): number | null {
   return tally === null ? null : tallyTotals(tally).shed / tally.days;
@@ -26,10 +28,10 @@ function shedPerDay({ tally }: Pick<Measured, 'tally'>): number | null {
 export function referralOf(reading: Pick<Measured, 'tally' | 'scalp'>): string | null {
   const signs = reading.scalp.filter((sign) => DOCTORS_SIGNS.includes(sign));
   if (signs.length > 0)
-    return `The scalp shows ${signs.join(', ')}: no treatment on it until it is well. ${ASK}`;
+    return t`The scalp shows ${signs.map((sign) => SCALP_WORDS[sign]).join(', ')}: no treatment on it until it is well. ${ASK}`;
   const shed = shedPerDay(reading);
   return shed !== null && shed > SHED_REFERRAL_PER_DAY
-    ? `More than ${SHED_REFERRAL_PER_DAY} shed hairs a day. ${ASK}`
+    ? t`More than ${SHED_REFERRAL_PER_DAY} shed hairs a day. ${ASK}`
     : null;
 }
 
@@ -53,7 +55,7 @@ export function referralFrom(readings: readonly Reading[], today: Reading['day']
         shed > RISE.factor * earlier;
       if (own) found = own;
       else if (rises)
-        found = `Shed hairs with a bulb rose from about ${Math.round(earlier)} to ${Math.round(shed)} a day. ${ASK}`;
+        found = t`Shed hairs with a bulb rose from about ${Math.round(earlier)} to ${Math.round(shed)} a day. ${ASK}`;
       else if (reading.scalp.includes('calm')) found = null;
     }
     if (shed !== null) sheds.push(shed);

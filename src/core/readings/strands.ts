@@ -1,3 +1,4 @@
+import { plural, t } from '../language';
 import { clamp, mean, rounded } from '../measures';
 import { STRETCH } from './protocols';
 import type { Strand } from './reading';
@@ -76,11 +77,11 @@ export function strandsTogether(strands: readonly Strand[]): StrandsTogether {
   const snapped = figures.filter(({ returnPercent }) => returnPercent === null).length;
   const returns = figures.flatMap(({ returnPercent }) => returnPercent ?? []);
   const parts = [
-    `${strands.length} ${strands.length === 1 ? 'strand' : 'strands'}`,
-    `stretch ${rounded(mean(figures.map(({ stretchPercent }) => stretchPercent)))} %`,
-    ...(returns.length > 0 ? [`return ${rounded(mean(returns))} %`] : []),
-    ...(snapped > 0 ? [`${snapped} snapped`] : []),
-    ...(apart > 0 ? [`${apart} stands apart and counts less`] : []),
+    `${strands.length} ${plural(strands.length, 'strand', 'strands')}`,
+    t`stretch ${rounded(mean(figures.map(({ stretchPercent }) => stretchPercent)))} %`,
+    ...(returns.length > 0 ? [t`return ${rounded(mean(returns))} %`] : []),
+    ...(snapped > 0 ? [t`${snapped} snapped`] : []),
+    ...(apart > 0 ? [t`${apart} stands apart and counts less`] : []),
   ];
   return {
     firmness: values.reduce((sum, value, index) => sum + value * (weights[index] ?? 0), 0) / total,

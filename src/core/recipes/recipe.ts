@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../language';
 import { idSchema, recordBaseSchema } from '../measures';
 import { RECIPE_LIMITS } from './limits';
 import type { ParsedLine } from './parsedLine';
@@ -28,7 +29,11 @@ export const recipeVersionSchema = recordBaseSchema.extend({
   /** Shared by all versions of one recipe. */
   recipeId: idSchema,
   version: versionNumber,
-  name: z.string().trim().min(1, 'A recipe needs a name.').max(RECIPE_LIMITS.nameCharacters),
+  name: z
+    .string()
+    .trim()
+    .min(1, t`A recipe needs a name.`)
+    .max(RECIPE_LIMITS.nameCharacters),
   text: z.string().min(1).max(RECIPE_LIMITS.characters),
   lines: z.array(savedLineSchema).min(1).max(RECIPE_LIMITS.savedLines),
   use: z.enum(RECIPE_USES),

@@ -5,6 +5,7 @@ import {
   type Ingredient,
   type Preparation,
 } from '../ingredients';
+import { t } from '../language';
 import { failed, ok, sum, type Result } from '../measures';
 import type { Larder } from './larder';
 import { RECIPE_LIMITS } from './limits';
@@ -114,14 +115,14 @@ function insideOf(made: MadeRef, larder: Larder, path: readonly OnTheWay[]): Res
   if (way.length > RECIPE_LIMITS.nesting)
     return failed(
       'too-deep',
-      `Recipes may stand ${RECIPE_LIMITS.nesting} deep within one another, not deeper.`,
+      t`Recipes may stand ${RECIPE_LIMITS.nesting} deep within one another, not deeper.`,
     );
   return takenApart(recipe.lines, larder, way);
 }
 
 function failedRound(way: readonly OnTheWay[]): Result<never> {
   const names = way.map(({ name }) => name).join(' → ');
-  return failed('cycle', `A recipe cannot be made of itself: ${names}. Take one of these out.`);
+  return failed('cycle', t`A recipe cannot be made of itself: ${names}. Take one of these out.`);
 }
 
 /** Whether a recipe, saved with these lines, would be made of itself; the problem names the way round. */

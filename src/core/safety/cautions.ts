@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import cautionList from '../../../data/cautions.json';
 import { acidityOf, classifyLines, leavesGrit, type Verdict } from '../classification';
+import { inWords, t } from '../language';
 import { idSchema } from '../measures';
 import type { WeighedLine } from '../recipes';
 
@@ -41,7 +42,11 @@ export const cautionSchema = z.strictObject({
 export type Caution = z.infer<typeof cautionSchema>;
 type Condition = Caution['when'];
 
-export const CAUTIONS = cautionList as readonly Caution[];
+export const CAUTIONS: readonly Caution[] = (cautionList as readonly Caution[]).map((caution) => ({
+  ...caution,
+  text: inWords(caution.text),
+  act: inWords(caution.act),
+}));
 
 /** What is known of the head that it is meant for. */
 export interface WhoseHead {
@@ -174,7 +179,7 @@ function allergicTo({ lines, head }: Facts): WeighedLine[] {
 
 function allergyText(facts: Facts): string {
   const names = [...new Set(allergicTo(facts).map(({ ingredient }) => ingredient.name))];
-  return `This head reacts to something in it: ${names.join(', ')}.`;
+  return t`This head reacts to something in it: ${names.join(', ')}.`;
 }
 
 function mustBeStrained({ preparation }: Pick<WeighedLine, 'preparation'>): boolean {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../language';
 import { calendarDaySchema, daysBetween, idSchema, recordBaseSchema, type CalendarDay } from '../measures';
 
 /** A patch test of a recipe on one head; its outcome is a new record that corrects the first. */
@@ -28,26 +29,26 @@ export type FirstUse =
   | { readonly may: true; readonly why: string }
   | { readonly may: false; readonly why: string; readonly act: 'start' | 'wait' | 'read' | 'never' };
 
-const daysText = (days: number) => (days === 1 ? 'one day' : `${days} days`);
+const daysText = (days: number) => (days === 1 ? t`one day` : t`${days} days`);
 
 /** Whether a recipe may go on this head today, and if not, what to do first. */
 export function firstUse(test: PatchTest | undefined, usedBefore: boolean, today: CalendarDay): FirstUse {
   if (test?.outcome === 'reacted')
     return {
       may: false,
-      why: 'This head reacted to it. Ask a doctor before anything like it.',
+      why: t`This head reacted to it. Ask a doctor before anything like it.`,
       act: 'never',
     };
-  if (usedBefore) return { may: true, why: 'It has been used on this head before.' };
-  if (test?.outcome === 'clear') return { may: true, why: `Its patch test of ${test.startedOn} is clear.` };
+  if (usedBefore) return { may: true, why: t`It has been used on this head before.` };
+  if (test?.outcome === 'clear') return { may: true, why: t`Its patch test of ${test.startedOn} is clear.` };
   if (!test)
     return {
       may: false,
-      why: 'New on this head: put a little behind the ear and look for two days.',
+      why: t`New on this head: put a little behind the ear and look for two days.`,
       act: 'start',
     };
   const waited = daysBetween(test.startedOn, today);
   return waited < PATCH_TEST_DAYS
-    ? { may: false, why: `The patch test needs ${daysText(PATCH_TEST_DAYS - waited)} more.`, act: 'wait' }
-    : { may: false, why: 'The patch test is over: say whether the skin is clear.', act: 'read' };
+    ? { may: false, why: t`The patch test needs ${daysText(PATCH_TEST_DAYS - waited)} more.`, act: 'wait' }
+    : { may: false, why: t`The patch test is over: say whether the skin is clear.`, act: 'read' };
 }

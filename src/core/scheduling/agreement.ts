@@ -1,5 +1,6 @@
 import type { Agreement, PlanNote } from '../agenda';
 import type { HeadHistory } from '../hair';
+import { t } from '../language';
 import { addDays, type CalendarDay } from '../measures';
 import type { Plan } from '../planning';
 import { agreedOf, replanned } from './changes';
@@ -31,7 +32,7 @@ export function agreementAfter(
   const agreement: Agreement = { asOf: today, beats: [...past, ...agreedOf(plan)], knew };
   if (!before) return { agreement, note: null };
   const nameOf = (recipeId: string) =>
-    history.larder.lastVersion(recipeId)?.name ?? 'A recipe that is no longer here';
+    history.larder.lastVersion(recipeId)?.name ?? t`A recipe that is no longer here`;
   const note = replanned(before.beats, plan, nameOf, {
     otherSessions: otherSessions(before, history).map(nameOf),
     missed: missedBeats(before, history, today).map(nameOf),

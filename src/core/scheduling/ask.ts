@@ -1,4 +1,5 @@
 import type { PlanChange } from '../agenda';
+import { plural, t } from '../language';
 import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
 import { scoreOf, type HeadProblem, type Plan, type PlanProblem, type ScoreParts } from '../planning';
 import type { SolveProgramme } from '../programme';
@@ -70,7 +71,7 @@ export function wondered(
     first: at,
     last: at,
   };
-  const name = problem.heads[head]?.treatments.find((known) => known.recipeId === recipeId)?.name ?? 'This';
+  const name = problem.heads[head]?.treatments.find((known) => known.recipeId === recipeId)?.name ?? t`This`;
   const on = formatDay(day, 'EEEE');
   const first = weekSearch(wishedFor(problem, head, demand, day));
   const other = solved(problem, solve, options, [demand], first);
@@ -133,20 +134,20 @@ function whyImpossible(name: string, on: string, loose: Loosened): string {
   switch (loose.status) {
     case 'loosened': {
       const { length } = loose.loosenings;
-      return `${name} does not fit on ${on}: ${length === 1 ? 'one rule stands' : `${length} rules stand`} in the way.`;
+      return t`${name} does not fit on ${on}: ${length === 1 ? t`one rule stands` : t`${length} rules stand`} in the way.`;
     }
     case 'impossible':
-      return `${name} cannot be on ${on}: what forbids it is never loosened.`;
+      return t`${name} cannot be on ${on}: what forbids it is never loosened.`;
     case 'unanswered':
-      return `Whether ${name} fits on ${on} could not be worked out in time: ask again, or look at fewer weeks.`;
+      return t`Whether ${name} fits on ${on} could not be worked out in time: ask again, or look at fewer weeks.`;
   }
 }
 
 function headlineOf(what: Wondering['what'], name: string, on: string, difference: number): string {
-  const lead = what === 'why-not' ? `${name} on ${on}` : `Without ${name} on ${on}`;
-  if (difference > WORTH_SAYING) return `${lead} is possible, and the plan would be a little worse.`;
-  if (difference < -WORTH_SAYING) return `${lead} would be better than what was planned.`;
-  return `${lead} would be about as good.`;
+  const lead = what === 'why-not' ? t`${name} on ${on}` : t`Without ${name} on ${on}`;
+  if (difference > WORTH_SAYING) return t`${lead} is possible, and the plan would be a little worse.`;
+  if (difference < -WORTH_SAYING) return t`${lead} would be better than what was planned.`;
+  return t`${lead} would be about as good.`;
 }
 
 const PART_WORDS: Readonly<
@@ -154,31 +155,31 @@ const PART_WORDS: Readonly<
 > = {
   outOfLane: (_, before, after) => {
     const days = rounded(daysOutside(after) - daysOutside(before), 1);
-    return days === 0 ? null : `${daysText(days)} outside the lane, as far as can be foreseen`;
+    return days === 0 ? null : t`${daysText(days)} outside the lane, as far as can be foreseen`;
   },
-  overload: (difference) => `${difference > 0 ? 'More' : 'Less'} risk of being too firm`,
-  breakage: (difference) => `${difference > 0 ? 'More' : 'Fewer'} broken pieces`,
+  overload: (difference) => t`${difference > 0 ? t`More` : t`Less`} risk of being too firm`,
+  breakage: (difference) => t`${difference > 0 ? t`More` : t`Fewer`} broken pieces`,
   porosity: () => null,
   hour: (_, before, after) => {
     const minutes = Math.round(minutesOf(after) - minutesOf(before));
     return minutes === 0
       ? null
-      : `${Math.abs(minutes)} minutes ${minutes > 0 ? 'more' : 'less'} of your time`;
+      : t`${Math.abs(minutes)} minutes ${minutes > 0 ? t`more` : t`less`} of your time`;
   },
   money: (_, before, after) => {
     const cost = rounded(costOf(after) - costOf(before), 1);
-    return cost === 0 ? null : `${Math.abs(cost)} ${cost > 0 ? 'dearer' : 'cheaper'}`;
+    return cost === 0 ? null : t`${Math.abs(cost)} ${cost > 0 ? t`dearer` : t`cheaper`}`;
   },
   waste: (difference) =>
-    difference > 0 ? 'A portion on the shelf would spoil' : 'Less on the shelf would spoil',
+    difference > 0 ? t`A portion on the shelf would spoil` : t`Less on the shelf would spoil`,
   overdue: (difference) =>
-    difference > 0 ? 'Something would be overdue for longer' : 'Less would be overdue',
-  noPrePoo: (difference) => (difference > 0 ? 'A wash without a pre-poo' : 'One wash more with a pre-poo'),
+    difference > 0 ? t`Something would be overdue for longer` : t`Less would be overdue`,
+  noPrePoo: (difference) => (difference > 0 ? t`A wash without a pre-poo` : t`One wash more with a pre-poo`),
   style: (difference) =>
-    difference > 0 ? 'No protein around the protective style' : 'Protein around the protective style',
+    difference > 0 ? t`No protein around the protective style` : t`Protein around the protective style`,
   challenge: (difference) =>
-    difference > 0 ? 'The challenge would not be kept' : 'The challenge would be kept',
-  trialDelay: (difference) => (difference > 0 ? 'The trial would wait' : 'The trial would go on sooner'),
+    difference > 0 ? t`The challenge would not be kept` : t`The challenge would be kept`,
+  trialDelay: (difference) => (difference > 0 ? t`The trial would wait` : t`The trial would go on sooner`),
   change: () => null,
 };
 
@@ -193,7 +194,7 @@ export function differences(before: Plan, after: Plan): string[] {
 
 function daysText(days: number): string {
   const count = Math.abs(days);
-  return `${count} ${count === 1 ? 'day' : 'days'} ${days > 0 ? 'more' : 'less'}`;
+  return t`${count} ${plural(count, 'day', 'days')} ${days > 0 ? t`more` : t`less`}`;
 }
 
 /** Days that are expected outside the lane, each by its chance of being there. */
@@ -218,7 +219,7 @@ function nearestDay(problem: PlanProblem, wanted: Demand, solve: SolveProgramme)
       // Whether it fits is all that is asked, so any plan will do.
       if (solved(problem, solve, { seconds: 1, gap: 0.5 }, [demand]).status !== 'solved') continue;
       const day = addDays(problem.from, at);
-      return { day, text: `It fits on ${formatDay(day, 'EEEE d MMMM')}` };
+      return { day, text: t`It fits on ${formatDay(day, 'EEEE d MMMM')}` };
     }
   }
   return null;

@@ -1,4 +1,5 @@
 import type { AgreedBeat, PlanChange, PlanNote } from '../agenda';
+import { t } from '../language';
 import { daysBetween, formatDay, type CalendarDay } from '../measures';
 import type { Beat, Plan } from '../planning';
 
@@ -33,13 +34,13 @@ function changesFrom(
       .sort((a, b) => distance(beat, a) - distance(beat, b))[0];
     if (moved) {
       open.delete(moved);
-      changes.push({ what: 'moved', text: `${beat.name} moves from ${on(beat.day)} to ${on(moved.day)}` });
+      changes.push({ what: 'moved', text: t`${beat.name} moves from ${on(beat.day)} to ${on(moved.day)}` });
     } else if (swapped) {
       open.delete(swapped);
-      changes.push({ what: 'swapped', text: `${swapped.name} instead of ${beat.name} on ${on(beat.day)}` });
-    } else changes.push({ what: 'dropped', text: `${beat.name} on ${on(beat.day)} is dropped` });
+      changes.push({ what: 'swapped', text: t`${swapped.name} instead of ${beat.name} on ${on(beat.day)}` });
+    } else changes.push({ what: 'dropped', text: t`${beat.name} on ${on(beat.day)} is dropped` });
   }
-  for (const beat of open) changes.push({ what: 'added', text: `${beat.name} is new on ${on(beat.day)}` });
+  for (const beat of open) changes.push({ what: 'added', text: t`${beat.name} is new on ${on(beat.day)}` });
   return changes;
 }
 
@@ -87,15 +88,17 @@ export function replanned(
 }
 
 function whyOf({ otherSessions, missed, readings, decisions, settings }: News): string {
-  if (otherSessions.length > 0) return `because you did ${listed(otherSessions)} instead`;
-  if (missed.length > 0) return `because ${listed(missed)} was not done`;
-  if (decisions > 0) return 'because of what you decided';
-  if (settings > 0) return 'because your rules or days changed';
+  if (otherSessions.length > 0) return t`because you did ${listed(otherSessions)} instead`;
+  if (missed.length > 0) return t`because ${listed(missed)} was not done`;
+  if (decisions > 0) return t`because of what you decided`;
+  if (settings > 0) return t`because your rules or days changed`;
   if (readings > 0)
-    return readings === 1 ? 'because of the new reading' : `because of ${readings} new readings`;
-  return 'because a day has passed and the view ahead is another';
+    return readings === 1 ? t`because of the new reading` : t`because of ${readings} new readings`;
+  return t`because a day has passed and the view ahead is another`;
 }
 
 function listed(names: readonly string[]): string {
-  return names.length === 1 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+  return names.length === 1
+    ? (names[0] ?? '')
+    : t`${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
 }

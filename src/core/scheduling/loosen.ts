@@ -1,4 +1,5 @@
 import { FIXED_RULES, RULES, RULE_KEYS, type Rule } from '../agenda';
+import { t } from '../language';
 import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
 import {
   chanceTooFirm,
@@ -135,7 +136,7 @@ function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: 
     case 'free-time': {
       const minutes = sharedMinutesOn(problem, day) + by;
       return {
-        text: `Give ${on} ${by} more minutes (${minutes} in all)`,
+        text: t`Give ${on} ${by} more minutes (${minutes} in all)`,
         fix: { what: 'minutes', day, minutes },
       };
     }
@@ -145,7 +146,7 @@ function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: 
       const eve = addDays(day, -1);
       if (eve < problem.from) return undefined;
       return {
-        text: `Set it to soak on ${formatDay(eve, 'EEEE')} evening`,
+        text: t`Set it to soak on ${formatDay(eve, 'EEEE')} evening`,
         fix: { what: 'evening', weekday: (daysBetween(SUNDAY, eve) % 7) as number },
       };
     }
@@ -154,14 +155,14 @@ function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: 
       const occasion = head.occasions.find(({ what, from, to }) => what === rule && from <= day && day <= to);
       return occasion
         ? {
-            text: `Wash on ${on} although ${FIXED_RULES[rule]?.label.toLowerCase()}`,
+            text: t`Wash on ${on} although ${FIXED_RULES[rule]?.label.toLowerCase()}`,
             fix: { what: 'occasion', occasionId: occasion.id },
           }
         : undefined;
     }
     case 'trial':
       return head.trial
-        ? { text: 'Give up the trial that is running', fix: { what: 'trial', trialId: head.trial.trialId } }
+        ? { text: t`Give up the trial that is running`, fix: { what: 'trial', trialId: head.trial.trialId } }
         : undefined;
     default:
       return ruleFix(head, breach, drafts);
@@ -173,8 +174,8 @@ const SUNDAY = '2026-01-04' as CalendarDay;
 function lockFix({ decisions, treatments }: HeadProblem, { day }: Breach, on: string): Found {
   const decision = decisions.find((each) => each.day === day);
   if (!decision) return undefined;
-  const name = treatments.find(({ recipeId }) => recipeId === decision.recipeId)?.name ?? 'this';
-  const text = decision.what === 'place' ? `Let ${name} leave ${on}` : `Allow ${name} on ${on} again`;
+  const name = treatments.find(({ recipeId }) => recipeId === decision.recipeId)?.name ?? t`this`;
+  const text = decision.what === 'place' ? t`Let ${name} leave ${on}` : t`Allow ${name} on ${on} again`;
   return { text, fix: { what: 'decision', decisionId: decision.id } };
 }
 
@@ -197,7 +198,7 @@ function ruleFix(head: HeadProblem, { rule, day, by = 1 }: Breach, drafts: reado
   })();
   if (next < known.least || next > known.most) return undefined;
   return {
-    text: `${known.label}: ${next} instead of ${value}${known.unit === 'days' ? ' days' : ''}`,
+    text: t`${known.label}: ${next} instead of ${value}${known.unit === 'days' ? t` days` : ''}`,
     fix: { what: 'rule', id: known.id, value: next },
   };
 }

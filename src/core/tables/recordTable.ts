@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Head } from '../hair';
+import { t } from '../language';
 import {
   calendarDaySchema,
   failedBySchema,
@@ -145,12 +146,12 @@ function idProblem(
 ): string | null {
   if (id === '') return null;
   if (!idSchema.safeParse(id).success)
-    return 'This id was not written by this application; leave it empty for a new row.';
-  if (seen.has(id)) return 'Two rows share this id.';
+    return t`This id was not written by this application; leave it empty for a new row.`;
+  if (seen.has(id)) return t`Two rows share this id.`;
   const known = live.get(id);
-  if (known) return known.kind === kind ? null : `This id belongs to something that is no ${kind}.`;
+  if (known) return known.kind === kind ? null : t`This id belongs to something that is no ${kind}.`;
   return everKnown.has(id)
-    ? 'This was changed or taken back since the table was written; write the table anew.'
+    ? t`This was changed or taken back since the table was written; write the table anew.`
     : null;
 }
 
@@ -177,8 +178,8 @@ function recordIn<R extends Reading | Session>(
           row,
           'head',
           head
-            ? `Two heads are called “${headName}”.`
-            : `There is no head called “${headName}”; there is ${names.heads.map(({ name }) => name).join(' and ') || 'none yet'}.`,
+            ? t`Two heads are called “${headName}”.`
+            : t`There is no head called “${headName}”; there is ${names.heads.map(({ name }) => name).join(t` and `) || t`none yet`}.`,
         ),
       ],
     };
@@ -187,7 +188,11 @@ function recordIn<R extends Reading | Session>(
     return {
       ok: false,
       problems: [
-        cellProblem(row, 'day', day.success ? 'That day has not come yet.' : 'Write the day as 2026-03-31.'),
+        cellProblem(
+          row,
+          'day',
+          day.success ? t`That day has not come yet.` : t`Write the day as 2026-03-31.`,
+        ),
       ],
     };
   const said = contents(cell, names, row, known);

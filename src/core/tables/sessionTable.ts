@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { ok } from '../measures';
 import type { Larder } from '../recipes';
 import { sessionSchema, type Session } from '../sessions';
@@ -16,8 +17,10 @@ function recipeIn(name: string, larder: Larder, known: Session | undefined): Nam
     return { recipeId: known.recipeId, version: known.recipeVersion };
   const named = larder.recipes.filter((recipe) => isSame(recipe.name));
   const [recipe] = named;
-  if (!recipe) return `No recipe is called “${name}”. Write the recipe down first, or mend the name.`;
-  return named.length > 1 ? `Two recipes are called “${name}”; give one of them another name first.` : recipe;
+  if (!recipe) return t`No recipe is called “${name}”. Write the recipe down first, or mend the name.`;
+  return named.length > 1
+    ? t`Two recipes are called “${name}”; give one of them another name first.`
+    : recipe;
 }
 
 /** Treatments that were done, one a row. */
@@ -46,7 +49,7 @@ export const SESSION_TABLE: RecordTable<Session> = {
           cellProblem(
             row,
             'version',
-            `“${cell('recipe')}” has no such version; leave it empty for the newest.`,
+            t`“${cell('recipe')}” has no such version; leave it empty for the newest.`,
           ),
         ],
       };

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { plural, t } from '../language';
 import { failed, ok, type Problem, type Result } from '../measures';
 
 export const TABLE_LIMITS = {
@@ -48,7 +49,7 @@ export function readTable(
   if (text.length > TABLE_LIMITS.characters)
     return failed(
       'too-large',
-      `The file is larger than ${TABLE_LIMITS.characters / 1e6} million characters.`,
+      t`The file is larger than ${TABLE_LIMITS.characters / 1e6} million characters.`,
     );
   const plain = text.replace(/^\uFEFF/, '');
   const { data } = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: delimiterOf(plain) });
@@ -58,10 +59,10 @@ export function readTable(
   if (missing.length > 0)
     return failed(
       'no-column',
-      `The first row must name the columns; ${missing.map((column) => `“${column}”`).join(' and ')} ${missing.length === 1 ? 'is' : 'are'} missing.`,
+      t`The first row must name the columns; ${missing.map((column) => `“${column}”`).join(t` and `)} ${plural(missing.length, 'is', 'are')} missing.`,
     );
   if (lines.length > TABLE_LIMITS.rows)
-    return failed('too-large', `The file has more than ${TABLE_LIMITS.rows} rows.`);
+    return failed('too-large', t`The file has more than ${TABLE_LIMITS.rows} rows.`);
   const at = new Map(columns.map((column, index) => [column, index]));
   const rows = lines.flatMap((cells, index): TableRow[] =>
     cells.every((cell) => cell.trim() === '')
@@ -89,7 +90,7 @@ function plainCell(cell: string): string {
 export function cellProblem(row: number, column: string, message: string): Problem {
   return {
     code: 'cell',
-    message: `Row ${row}${column === '' ? '' : `, ${column}`}: ${message}`,
+    message: t`Row ${row}${column === '' ? '' : `, ${column}`}: ${message}`,
     path: `${row}.${column}`,
   };
 }
@@ -116,6 +117,6 @@ export function firstProblems(problems: readonly [Problem, ...Problem[]]): reado
   return [
     first,
     ...others.slice(0, TABLE_LIMITS.problemsListed - 1),
-    { code: 'more', message: `… and ${more} more problems.`, path: '' },
+    { code: 'more', message: t`… and ${more} more problems.`, path: '' },
   ];
 }

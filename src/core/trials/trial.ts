@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../language';
 import { calendarDaySchema, idSchema, recordBaseSchema, textHash } from '../measures';
 import { SIGNAL_IDS } from '../readings';
 
@@ -34,11 +35,11 @@ export const trialSchema = recordBaseSchema
   })
   .refine((trial) => trial.againstId !== trial.recipeId, {
     path: ['againstId'],
-    message: 'A recipe cannot be tried against itself.',
+    message: t`A recipe cannot be tried against itself.`,
   })
   .refine((trial) => trial.endsBy > trial.startsOn, {
     path: ['endsBy'],
-    message: 'The trial must end after it begins.',
+    message: t`The trial must end after it begins.`,
   });
 export type Trial = z.infer<typeof trialSchema>;
 

@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { addDays, type CalendarDay } from '../measures';
 import { isDryReadingDue, type Reading } from '../readings';
 import { trialOrder, type Arm, type Trial, type TrialWash } from './trial';
@@ -48,9 +49,9 @@ function stageOf(
   last: TrialWash | undefined,
   today: CalendarDay,
 ): TrialStage {
-  if (trial.givenUpOn !== null) return { what: 'over', why: 'It was given up before its end.' };
-  if (washes.length >= order.length) return { what: 'over', why: 'All rounds are done.' };
-  if (today > trial.endsBy) return { what: 'over', why: 'Its last day has passed.' };
+  if (trial.givenUpOn !== null) return { what: 'over', why: t`It was given up before its end.` };
+  if (washes.length >= order.length) return { what: 'over', why: t`All rounds are done.` };
+  if (today > trial.endsBy) return { what: 'over', why: t`Its last day has passed.` };
   const arm = nextArm(order, washes);
   const from = last ? addDays(last.day, trial.washoutDays) : trial.startsOn;
   return { what: 'wash', arm, from, isDue: today >= from };

@@ -1,5 +1,6 @@
 import { minutesWithoutHeat } from '../agenda';
 import type { PorosityGuess } from '../classification';
+import { t } from '../language';
 import { sum } from '../measures';
 import type { WashStep } from '../sessions';
 import { washScript } from './script';
@@ -24,18 +25,18 @@ export function withoutHeat(plan: WashPlan): ChangedPlan {
     plan: { ...plan, main, followUp: cooled(plan.followUp, porosityGuess) },
     said:
       main && main !== plan.main
-        ? `No heat today: ${main.version.name} stays on for ${main.minutes} minutes instead of ${plan.main?.minutes ?? 0}.`
-        : 'No heat today: nothing of what is ahead needed it.',
+        ? t`No heat today: ${main.version.name} stays on for ${main.minutes} minutes instead of ${plan.main?.minutes ?? 0}.`
+        : t`No heat today: nothing of what is ahead needed it.`,
     fits: true,
   };
 }
 
 /** Something ran out: another treatment takes the place of the main one. */
 export function insteadOfMain(plan: WashPlan, main: DayUse | null): ChangedPlan {
-  const before = plan.main?.version.name ?? 'no treatment';
+  const before = plan.main?.version.name ?? t`no treatment`;
   return {
     plan: { ...plan, main },
-    said: main ? `${main.version.name} instead of ${before}.` : `No treatment today instead of ${before}.`,
+    said: main ? t`${main.version.name} instead of ${before}.` : t`No treatment today instead of ${before}.`,
     fits: true,
   };
 }
@@ -49,19 +50,22 @@ const GIVEN_UP: readonly ((
   plan: WashPlan,
   over: number,
 ) => { readonly plan: WashPlan; readonly said: string } | null)[] = [
-  (plan) => (plan.prePoo ? { plan: { ...plan, prePoo: null }, said: 'no oil before the shampoo' } : null),
+  (plan) => (plan.prePoo ? { plan: { ...plan, prePoo: null }, said: t`no oil before the shampoo` } : null),
   (plan) =>
     plan.choices.conditioner === 'before-mask'
       ? {
           plan: { ...plan, choices: { ...plan.choices, conditioner: 'after-only' } },
-          said: 'no conditioner before the mask',
+          said: t`no conditioner before the mask`,
         }
       : null,
   (plan, over) => {
     const { main } = plan;
     const minutes = main && Math.max(LEAST_WAIT, main.minutes - over);
     return main && minutes !== null && minutes < main.minutes
-      ? { plan: { ...plan, main: { ...main, minutes } }, said: `${main.version.name} for ${minutes} minutes` }
+      ? {
+          plan: { ...plan, main: { ...main, minutes } },
+          said: t`${main.version.name} for ${minutes} minutes`,
+        }
       : null;
   },
   (plan, over) => {
@@ -70,13 +74,13 @@ const GIVEN_UP: readonly ((
     return followUp && minutes !== null && minutes < followUp.minutes
       ? {
           plan: { ...plan, followUp: { ...followUp, minutes } },
-          said: `${followUp.version.name} for ${minutes} minutes`,
+          said: t`${followUp.version.name} for ${minutes} minutes`,
         }
       : null;
   },
   (plan) =>
     plan.main
-      ? { plan: { ...plan, main: null, followUp: null }, said: 'the wash alone, no treatment' }
+      ? { plan: { ...plan, main: null, followUp: null }, said: t`the wash alone, no treatment` }
       : null,
 ];
 
@@ -106,13 +110,13 @@ export function inMinutes(
     given.push(next.said);
   }
   const over = overOf(current);
-  const how = given.length === 0 ? 'nothing has to be given up' : given.join(', ');
+  const how = given.length === 0 ? t`nothing has to be given up` : given.join(', ');
   return {
     plan: current,
     said:
       over <= 0
-        ? `In ${available} minutes: ${how}.`
-        : `It takes ${available + over} minutes even so (${how}): take them, or another day.`,
+        ? t`In ${available} minutes: ${how}.`
+        : t`It takes ${available + over} minutes even so (${how}): take them, or another day.`,
     fits: over <= 0,
   };
 }

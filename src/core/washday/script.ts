@@ -1,4 +1,5 @@
 import { STRONG_FROM } from '../classification';
+import { t } from '../language';
 import type { WashStep } from '../sessions';
 import { cautionAt, hands, step } from './parts';
 import { traitsOf } from './traits';
@@ -39,16 +40,16 @@ export function washScript(plan: WashPlan): WashStep[] {
 
 function gather({ main, prePoo, followUp }: WashPlan): WashStep {
   const bowls = [prePoo, main, followUp].flatMap((use) => use ?? []);
-  const things = ['shampoo', 'conditioner', 'a wide comb', 'clips', 'an old towel'];
+  const things = ['shampoo', 'conditioner', t`a wide comb`, 'clips', t`an old towel`];
   const mixed = bowls.map(({ version, fromShelf }) =>
-    fromShelf ? `${version.name} from the shelf` : version.name,
+    fromShelf ? t`${version.name} from the shelf` : version.name,
   );
   return step({
     id: 'gather',
     phase: 'gather',
-    title: 'Lay everything out',
-    how: `Within reach of wet hands: ${[...mixed, ...things].join(', ')}.${bowls.some(({ withHeat }) => withHeat) ? ' Warm the cap or the towel.' : ''}`,
-    why: 'Once the hair is wet nothing has to be looked for.',
+    title: t`Lay everything out`,
+    how: t`Within reach of wet hands: ${[...mixed, ...things].join(', ')}.${bowls.some(({ withHeat }) => withHeat) ? t` Warm the cap or the towel.` : ''}`,
+    why: t`Once the hair is wet nothing has to be looked for.`,
     minutes: GATHER_MINUTES,
   });
 }
@@ -61,9 +62,9 @@ function prePooSteps(plan: WashPlan): WashStep[] {
     step({
       id: 'pre-poo-apply',
       phase: 'apply',
-      title: `Oil on: ${version.name}`,
-      how: 'On dry hair, from the ends up to a hand below the roots; just enough that it shines, not drips.',
-      why: 'Oil slows the water, so the strand swells and shrinks less in the wash.',
+      title: t`Oil on: ${version.name}`,
+      how: t`On dry hair, from the ends up to a hand below the roots; just enough that it shines, not drips.`,
+      why: t`Oil slows the water, so the strand swells and shrinks less in the wash.`,
       minutes: OIL_ON_MINUTES,
       slot: 'pre-poo',
       recipeId: version.recipeId,
@@ -72,9 +73,9 @@ function prePooSteps(plan: WashPlan): WashStep[] {
     step({
       id: 'pre-poo-wait',
       phase: 'wait',
-      title: 'The oil works',
-      how: 'Leave it on; a cap keeps the collar clean. Your hands are free.',
-      why: 'Below twenty minutes little of it has gone in.',
+      title: t`The oil works`,
+      how: t`Leave it on; a cap keeps the collar clean. Your hands are free.`,
+      why: t`Below twenty minutes little of it has gone in.`,
       minutes,
       waits: true,
       slot: 'pre-poo',
@@ -85,10 +86,10 @@ function prePooSteps(plan: WashPlan): WashStep[] {
 
 /** Curls are never combed dry and bare. */
 function detangleBase({ head }: WashPlan, isOiled: boolean): string {
-  if (isOiled) return 'With the oil on';
+  if (isOiled) return t`With the oil on`;
   return head.curl === 'curly' || head.curl === 'coily'
-    ? 'Misted and slippery with conditioner, fingers before the comb'
-    : 'Dry, with a little oil or conditioner on the fingers';
+    ? t`Misted and slippery with conditioner, fingers before the comb`
+    : t`Dry, with a little oil or conditioner on the fingers`;
 }
 
 function detangle(plan: WashPlan): WashStep {
@@ -96,9 +97,9 @@ function detangle(plan: WashPlan): WashStep {
   return step({
     id: 'detangle',
     phase: 'detangle',
-    title: 'Detangle from the ends up',
-    how: `${detangleBase(plan, isOiled)}: begin at the ends, hold the hair above the comb, and go up a hand at a time to the roots.`,
-    why: 'Wet hair stretches and breaks sooner; a knot combed from above only tightens.',
+    title: t`Detangle from the ends up`,
+    how: t`${detangleBase(plan, isOiled)}: begin at the ends, hold the hair above the comb, and go up a hand at a time to the roots.`,
+    why: t`Wet hair stretches and breaks sooner; a knot combed from above only tightens.`,
     minutes: hands(plan, 'detangle'),
     sections: plan.sections,
   });
@@ -111,11 +112,11 @@ function cleanse(plan: WashPlan): WashStep {
   return step({
     id: 'cleanse',
     phase: 'cleanse',
-    title: twice ? 'Shampoo the scalp, twice' : 'Shampoo the scalp, once',
-    how: `A coin of shampoo in ten of water, on the scalp with the fingertips; what runs down is enough for the lengths. ${twice ? 'Once for the oil, once for the scalp.' : 'Once is enough.'}`,
+    title: twice ? t`Shampoo the scalp, twice` : t`Shampoo the scalp, once`,
+    how: t`A coin of shampoo in ten of water, on the scalp with the fingertips; what runs down is enough for the lengths. ${twice ? t`Once for the oil, once for the scalp.` : t`Once is enough.`}`,
     why: maskFirst
-      ? 'It takes the mask and the old oil out together.'
-      : 'A mask reaches hair that is clean; diluted, shampoo does not strip it.',
+      ? t`It takes the mask and the old oil out together.`
+      : t`A mask reaches hair that is clean; diluted, shampoo does not strip it.`,
     minutes: hands(plan, 'cleanse'),
   });
 }
@@ -124,9 +125,9 @@ function condition(plan: WashPlan): WashStep {
   return step({
     id: 'condition',
     phase: 'condition',
-    title: 'Conditioner, and rinse',
-    how: 'A film of plain conditioner on the lengths, combed through with the fingers and rinsed.',
-    why: 'You chose conditioner before the mask: it lays the hair smooth, and lets a little less of the mask in.',
+    title: t`Conditioner, and rinse`,
+    how: t`A film of plain conditioner on the lengths, combed through with the fingers and rinsed.`,
+    why: t`You chose conditioner before the mask: it lays the hair smooth, and lets a little less of the mask in.`,
     minutes: hands(plan, 'condition'),
   });
 }
@@ -135,9 +136,9 @@ function blot(plan: WashPlan): WashStep {
   return step({
     id: 'blot',
     phase: 'blot',
-    title: 'Press the water out',
-    how: 'With an old towel or a cotton shirt: press, do not rub, until it no longer drips.',
-    why: 'On dripping hair a mask runs off and is thinned.',
+    title: t`Press the water out`,
+    how: t`With an old towel or a cotton shirt: press, do not rub, until it no longer drips.`,
+    why: t`On dripping hair a mask runs off and is thinned.`,
     minutes: hands(plan, 'blot'),
   });
 }
@@ -146,9 +147,9 @@ function sectioning(plan: WashPlan): WashStep {
   return step({
     id: 'section',
     phase: 'section',
-    title: `Part into ${plan.sections}`,
-    how: 'Part with the fingers or the tail of a comb, twist each part loosely and clip it out of the way.',
-    why: 'In parts no strand is forgotten, and none is done twice.',
+    title: t`Part into ${plan.sections}`,
+    how: t`Part with the fingers or the tail of a comb, twist each part loosely and clip it out of the way.`,
+    why: t`In parts no strand is forgotten, and none is done twice.`,
     minutes: hands(plan, 'section'),
   });
 }
@@ -157,12 +158,12 @@ function feel({ main }: WashPlan): WashStep {
   return step({
     id: 'feel',
     phase: 'feel',
-    title: 'How does it feel, wet?',
-    how: 'Run a wet lock through your fingers, and bend it round one.',
+    title: t`How does it feel, wet?`,
+    how: t`Run a wet lock through your fingers, and bend it round one.`,
     why:
       main?.verdict.kind === 'protein'
-        ? 'Firm or rough hair wants moisture on the same day; hair that feels right does not.'
-        : 'It is the first sign of what the treatment did; the dry reading tells more.',
+        ? t`Firm or rough hair wants moisture on the same day; hair that feels right does not.`
+        : t`It is the first sign of what the treatment did; the dry reading tells more.`,
     minutes: FEEL_MINUTES,
   });
 }
@@ -179,9 +180,9 @@ function seal(plan: WashPlan): WashStep {
   return step({
     id: 'seal',
     phase: 'seal',
-    title: 'Leave in, and seal the ends',
-    how: 'A little leave-in on the damp lengths; then a drop of oil or serum on the ends only.',
-    why: 'It keeps the water in while the hair dries; on the roots it would only weigh it down.',
+    title: t`Leave in, and seal the ends`,
+    how: t`A little leave-in on the damp lengths; then a drop of oil or serum on the ends only.`,
+    why: t`It keeps the water in while the hair dries; on the roots it would only weigh it down.`,
     minutes: hands(plan, 'seal'),
   });
 }
@@ -190,9 +191,9 @@ function style(): WashStep {
   return step({
     id: 'style',
     phase: 'style',
-    title: 'Let it dry, loosely',
-    how: 'In loose twists, or open. Nothing tight, and no heat today if it can be helped.',
-    why: 'Wet hair that is pulled tight breaks at the roots.',
+    title: t`Let it dry, loosely`,
+    how: t`In loose twists, or open. Nothing tight, and no heat today if it can be helped.`,
+    why: t`Wet hair that is pulled tight breaks at the roots.`,
     minutes: STYLE_MINUTES,
   });
 }
@@ -201,9 +202,9 @@ function lookAgain(): WashStep {
   return step({
     id: 'look-again',
     phase: 'look-again',
-    title: 'Look again when it is dry',
-    how: `A minute tomorrow, ${LOOK_AGAIN.fromHours} to ${LOOK_AGAIN.toHours} hours from now: the reading of dry hair. It will be on your day.`,
-    why: 'Wet hair flatters; what a treatment did shows when it has dried.',
+    title: t`Look again when it is dry`,
+    how: t`A minute tomorrow, ${LOOK_AGAIN.fromHours} to ${LOOK_AGAIN.toHours} hours from now: the reading of dry hair. It will be on your day.`,
+    why: t`Wet hair flatters; what a treatment did shows when it has dried.`,
     minutes: 0,
   });
 }

@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { isChild } from '../safety';
 import { STRONG_FROM, type TreatmentKind } from '../classification';
 import type { WashStep } from '../sessions';
@@ -6,7 +7,7 @@ import { traitsOf, type Traits } from './traits';
 import type { DayUse, WashPlan } from './washPlan';
 
 const ONCE_MORE_MINUTES = 3;
-const HEAT_HOW = 'Under the cap with the dryer on warm, or a warm towel changed when it cools.';
+const HEAT_HOW = t`Under the cap with the dryer on warm, or a warm towel changed when it cools.`;
 
 /** A treatment with what its mixture asks for. */
 interface Wear {
@@ -49,8 +50,8 @@ function on(wear: Wear): WashStep {
     ...of(wear),
     id: `${slot}-apply`,
     phase: 'apply',
-    title: `On with ${use.version.name}`,
-    how: `${zoneText(plan, kind, traits)} Part by part; comb it through with the fingers and twist each part when it is done.`,
+    title: t`On with ${use.version.name}`,
+    how: t`${zoneText(plan, kind, traits)} Part by part; comb it through with the fingers and twist each part when it is done.`,
     why: zoneWhy(kind, traits),
     minutes: handsOf(wear, 'apply'),
     sections: plan.sections,
@@ -61,19 +62,19 @@ function on(wear: Wear): WashStep {
 function cover({ plan, use, traits }: Wear): WashStep {
   const { withHeat } = use;
   const cautions = [
-    ...(withHeat ? ['Test the heat on your wrist first; warm, never hot.'] : []),
-    ...(isChild(plan.head) ? ['Never a cap on a child that sleeps.'] : []),
+    ...(withHeat ? [t`Test the heat on your wrist first; warm, never hot.`] : []),
+    ...(isChild(plan.head) ? [t`Never a cap on a child that sleeps.`] : []),
   ];
   return step({
     id: 'cover',
     phase: 'apply',
-    title: traits.hardens ? 'Cover, and leave it still' : 'Cover it',
+    title: traits.hardens ? t`Cover, and leave it still` : t`Cover it`,
     how: traits.hardens
-      ? 'Lay the hair the way it shall set; a loose cap. From now on nothing is combed, bent or twisted.'
-      : `A cap over all of it, a towel over the cap.${withHeat ? ` ${HEAT_HOW}` : ''}`,
+      ? t`Lay the hair the way it shall set; a loose cap. From now on nothing is combed, bent or twisted.`
+      : t`A cap over all of it, a towel over the cap.${withHeat ? ` ${HEAT_HOW}` : ''}`,
     why: traits.hardens
-      ? 'It sets like a shell, and set hair snaps when it is bent.'
-      : 'It works as long as it stays wet and warm.',
+      ? t`It sets like a shell, and set hair snaps when it is bent.`
+      : t`It works as long as it stays wet and warm.`,
     minutes: hands(plan, 'cover'),
     caution: cautions.length > 0 ? cautions.join(' ') : null,
   });
@@ -86,8 +87,8 @@ function works(wear: Wear): WashStep {
     ...of(wear),
     id: `${slot}-wait`,
     phase: 'wait',
-    title: `${use.version.name} works`,
-    how: use.withHeat ? HEAT_HOW : 'Leave it under the cap. Your hands are free.',
+    title: t`${use.version.name} works`,
+    how: use.withHeat ? HEAT_HOW : t`Leave it under the cap. Your hands are free.`,
     why: waitWhy(kind, use.withHeat),
     minutes: use.minutes,
     waits: true,
@@ -100,9 +101,9 @@ function softened(wear: Wear): WashStep {
     ...of(wear),
     id: `${wear.slot}-soften`,
     phase: 'rinse',
-    title: 'Soften it before anything else',
-    how: 'Let warm, not hot, water run over it without touching until it is slippery again; only then move it.',
-    why: 'What has set breaks the strand with it when it is bent dry.',
+    title: t`Soften it before anything else`,
+    how: t`Let warm, not hot, water run over it without touching until it is slippery again; only then move it.`,
+    why: t`What has set breaks the strand with it when it is bent dry.`,
     minutes: ONCE_MORE_MINUTES,
   });
 }
@@ -127,13 +128,13 @@ function rinsedAgain(wear: Wear): WashStep {
     ...of(wear),
     id: `${wear.slot}-rinse-again`,
     phase: 'rinse',
-    title: 'Feel for what is left, and rinse again',
+    title: t`Feel for what is left, and rinse again`,
     how: gritty
-      ? 'Run a lock through two fingers: where it is sandy, more conditioner and more water, until the water runs clear.'
-      : 'Run a lock through two fingers: where it is greasy, a little diluted shampoo, once.',
+      ? t`Run a lock through two fingers: where it is sandy, more conditioner and more water, until the water runs clear.`
+      : t`Run a lock through two fingers: where it is greasy, a little diluted shampoo, once.`,
     why: gritty
-      ? 'Grit that dries in is combed out together with hair.'
-      : 'What is left of the oil keeps the next water out.',
+      ? t`Grit that dries in is combed out together with hair.`
+      : t`What is left of the oil keeps the next water out.`,
     minutes: ONCE_MORE_MINUTES,
   });
 }
@@ -141,25 +142,25 @@ function rinsedAgain(wear: Wear): WashStep {
 function zoneText(plan: WashPlan, kind: TreatmentKind, { gritty, oily, egg }: Traits): string {
   const { zones } = plan.choices;
   const mayTouchScalp = zones === 'scalp-too' && !gritty && !oily && !egg && kind !== 'protein';
-  if (mayTouchScalp) return 'Scalp, lengths and ends.';
+  if (mayTouchScalp) return t`Scalp, lengths and ends.`;
   if (zones === 'ends-first')
-    return 'The ends first, they are the oldest; then up the lengths. Not on the scalp.';
-  return 'Lengths and ends, not on the scalp.';
+    return t`The ends first, they are the oldest; then up the lengths. Not on the scalp.`;
+  return t`Lengths and ends, not on the scalp.`;
 }
 
 function zoneWhy(kind: TreatmentKind, { gritty }: Traits): string {
-  if (gritty) return 'Powder on the scalp clogs and itches; on the lengths it comes out with conditioner.';
+  if (gritty) return t`Powder on the scalp clogs and itches; on the lengths it comes out with conditioner.`;
   if (kind === 'protein')
-    return 'The ends have lost most; the hair at the roots is new and needs no strengthening.';
-  return 'The oldest hair takes up most, and the scalp makes its own oil.';
+    return t`The ends have lost most; the hair at the roots is new and needs no strengthening.`;
+  return t`The oldest hair takes up most, and the scalp makes its own oil.`;
 }
 
 function waitWhy(kind: TreatmentKind, withHeat: boolean): string {
   const doing =
     kind === 'protein'
-      ? 'What firms has to settle on the strand'
-      : 'Water and what holds it need time to go in';
-  return withHeat ? `${doing}; warmth shortens it.` : `${doing}; without heat it takes longer.`;
+      ? t`What firms has to settle on the strand`
+      : t`Water and what holds it need time to go in`;
+  return withHeat ? t`${doing}; warmth shortens it.` : t`${doing}; without heat it takes longer.`;
 }
 
 /** From when on being late matters, and what it does. */
@@ -167,53 +168,53 @@ function lateText(kind: TreatmentKind, strength: number, { hardens, egg, sour }:
   if (hardens)
     return {
       afterMinutes: 10,
-      text: 'It has set harder than planned. Soften it long under warm water before you touch it, and let moisture follow.',
+      text: t`It has set harder than planned. Soften it long under warm water before you touch it, and let moisture follow.`,
     };
   if (sour)
     return {
       afterMinutes: 5,
-      text: 'It is sour: rinse it now, sour mixtures roughen hair that they sit on.',
+      text: t`It is sour: rinse it now, sour mixtures roughen hair that they sit on.`,
     };
-  if (egg) return { afterMinutes: 15, text: 'Egg has dried on: cool water, no heat, and take your time.' };
+  if (egg) return { afterMinutes: 15, text: t`Egg has dried on: cool water, no heat, and take your time.` };
   if (kind === 'protein')
     return {
       afterMinutes: strength >= STRONG_FROM ? 15 : 30,
-      text: 'It has firmed more than planned. It is counted as long as it was; moisture after it is wise.',
+      text: t`It has firmed more than planned. It is counted as long as it was; moisture after it is wise.`,
     };
   return {
     afterMinutes: 60,
-    text: 'More than an hour longer adds little; hair that stays soaked for hours gets limp.',
+    text: t`More than an hour longer adds little; hair that stays soaked for hours gets limp.`,
   };
 }
 
 function rinseTitle({ choices }: WashPlan, { egg, gritty }: Traits): string {
-  if (egg) return 'Rinse cool';
-  if (gritty) return 'Rinse with much conditioner';
+  if (egg) return t`Rinse cool`;
+  if (gritty) return t`Rinse with much conditioner`;
   return choices.rinse === 'water'
-    ? 'Rinse'
+    ? t`Rinse`
     : choices.rinse === 'conditioner'
-      ? 'Rinse with conditioner'
-      : 'Rinse with a mild shampoo';
+      ? t`Rinse with conditioner`
+      : t`Rinse with a mild shampoo`;
 }
 
 function rinseHow({ choices }: WashPlan, { egg, gritty, hardens }: Traits): string {
   const water = egg
-    ? 'Cool water only, until nothing slippery is left.'
+    ? t`Cool water only, until nothing slippery is left.`
     : hardens
-      ? 'Lukewarm water, long, until it feels like hair again.'
-      : 'Warm water, lifting the parts, until it runs clear.';
+      ? t`Lukewarm water, long, until it feels like hair again.`
+      : t`Warm water, lifting the parts, until it runs clear.`;
   const helped =
     gritty || choices.rinse === 'conditioner'
-      ? ' Work conditioner through and comb it out under the water.'
+      ? t` Work conditioner through and comb it out under the water.`
       : choices.rinse === 'mild-shampoo'
-        ? ' A little mild shampoo on the lengths first.'
+        ? t` A little mild shampoo on the lengths first.`
         : '';
-  const last = !egg && choices.finish === 'warm-then-cold' ? ' The last water cold.' : '';
+  const last = !egg && choices.finish === 'warm-then-cold' ? t` The last water cold.` : '';
   return `${water}${helped}${last}`;
 }
 
 function rinseWhy({ egg, gritty }: Traits): string {
-  if (egg) return 'In warm water egg cooks, and cooked egg does not come out.';
-  if (gritty) return 'Conditioner carries the powder out; water alone leaves it.';
-  return 'What stays in dulls the hair and spoils the next reading.';
+  if (egg) return t`In warm water egg cooks, and cooked egg does not come out.`;
+  if (gritty) return t`Conditioner carries the powder out; water alone leaves it.`;
+  return t`What stays in dulls the hair and spoils the next reading.`;
 }

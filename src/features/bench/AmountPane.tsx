@@ -1,17 +1,18 @@
 import { View } from 'react-native';
 import { hairMassReason, type Head } from '@/core/hair';
+import { fixed, plural, t } from '@/core/language';
 import type { Result } from '@/core/measures';
 import { Button, Choice, Field, FieldGroup, Problem, Small } from '@/ui';
 import { grams } from '../shared/amounts';
 import type { AmountDraft, HeadAmount, TargetKind } from './useAmount';
 
 const KINDS: readonly { readonly value: TargetKind; readonly label: string }[] = [
-  { value: 'heads', label: 'for a head' },
-  { value: 'grams', label: 'grams' },
-  { value: 'jar', label: 'a jar' },
-  { value: 'portions', label: 'portions' },
-  { value: 'left', label: 'what is left' },
-  { value: 'written', label: 'as written' },
+  { value: 'heads', label: t`for a head` },
+  { value: 'grams', label: t`grams` },
+  { value: 'jar', label: t`a jar` },
+  { value: 'portions', label: t`portions` },
+  { value: 'left', label: t`what is left` },
+  { value: 'written', label: t`as written` },
 ];
 
 interface AmountPaneProps {
@@ -28,8 +29,8 @@ interface AmountPaneProps {
 export function AmountPane({ draft, change, heads, amounts, factor, lineNames }: AmountPaneProps) {
   const kinds = heads.length > 0 ? KINDS : KINDS.filter(({ value }) => value !== 'heads');
   return (
-    <FieldGroup label="How much?">
-      <Choice label="How much" options={kinds} value={draft.kind} onChange={(kind) => change({ kind })} />
+    <FieldGroup label={t`How much?`}>
+      <Choice label={t`How much`} options={kinds} value={draft.kind} onChange={(kind) => change({ kind })} />
       {draft.kind === 'heads' ? (
         <HeadsWanted draft={draft} change={change} heads={heads} amounts={amounts} />
       ) : null}
@@ -48,7 +49,7 @@ export function AmountPane({ draft, change, heads, amounts, factor, lineNames }:
       </View>
       {draft.kind === 'left' ? (
         <Choice
-          label="Of which ingredient"
+          label={t`Of which ingredient`}
           options={lineNames.map(({ index, name }) => ({ value: index, label: name }))}
           value={draft.line}
           onChange={(line) => change({ line })}
@@ -64,16 +65,16 @@ type TextKey = 'grams' | 'millilitres' | 'jars' | 'portions' | 'portionGrams' | 
 const FIELDS: Record<TargetKind, readonly { readonly key: TextKey; readonly label: string }[]> = {
   written: [],
   heads: [],
-  grams: [{ key: 'grams', label: 'Grams to put on' }],
+  grams: [{ key: 'grams', label: t`Grams to put on` }],
   jar: [
-    { key: 'millilitres', label: 'One jar, ml' },
-    { key: 'jars', label: 'Jars' },
+    { key: 'millilitres', label: t`One jar, ml` },
+    { key: 'jars', label: t`Jars` },
   ],
   portions: [
-    { key: 'portions', label: 'Portions' },
-    { key: 'portionGrams', label: 'One portion, g' },
+    { key: 'portions', label: t`Portions` },
+    { key: 'portionGrams', label: t`One portion, g` },
   ],
-  left: [{ key: 'gramsLeft', label: 'Grams left' }],
+  left: [{ key: 'gramsLeft', label: t`Grams left` }],
 };
 
 function HeadsWanted({
@@ -96,7 +97,7 @@ function HeadsWanted({
             key={headId}
             label={name}
             pressed={draft.headIds.includes(headId)}
-            hint={`Make it for ${name}`}
+            hint={t`Make it for ${name}`}
             onPress={() => toggle(headId)}
             testID={`for-${headId}`}
           />
@@ -104,8 +105,7 @@ function HeadsWanted({
       </View>
       {amounts.map(({ head, grams: needed, factor, uses }) => (
         <Small key={head.headId}>
-          {head.name}: {grams(needed)}. {hairMassReason(head)} {factor.toFixed(2)} g to a gram of hair
-          {uses === 0 ? ', as is usual' : `, learned from ${uses} ${uses === 1 ? 'use' : 'uses'}`}.
+          {t`${head.name}: ${grams(needed)}. ${hairMassReason(head)} ${fixed(factor, 2)} g to a gram of hair${uses === 0 ? t`, as is usual` : t`, learned from ${uses} ${plural(uses, 'use', 'uses')}`}.`}
         </Small>
       ))}
     </View>

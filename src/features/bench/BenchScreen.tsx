@@ -2,6 +2,7 @@ import { Link, router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { classifyVersion, kindWords, verdictHeadline, type Verdict } from '@/core/classification';
+import { grouped, plural, t } from '@/core/language';
 import { type RecipeVersion } from '@/core/recipes';
 import { selectRecipes, useAppSelector } from '@/store';
 import { Body, Button, Field, Heading, Lead, Small, Strong, useWide, useWidth } from '@/ui';
@@ -26,8 +27,8 @@ export function BenchScreen() {
   const column = Math.max(0, (width - (columns - 1) * 32) / columns);
   const headline =
     recipes.length === 0
-      ? 'No recipe yet'
-      : `${recipes.length.toLocaleString('en')} ${recipes.length === 1 ? 'recipe' : 'recipes'}`;
+      ? t`No recipe yet`
+      : t`${grouped(recipes.length)} ${plural(recipes.length, 'recipe', 'recipes')}`;
   const head = (
     <View className="gap-4 pb-4" onLayout={onLayout}>
       <BenchTabs here="/bench" />
@@ -35,22 +36,22 @@ export function BenchScreen() {
         <Heading level={1} live>
           {headline}
         </Heading>
-        <Lead>What each one does, from soft on the left to firm on the right.</Lead>
+        <Lead>{t`What each one does, from soft on the left to firm on the right.`}</Lead>
       </View>
       <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
-          label="Read a recipe"
+          label={t`Read a recipe`}
           onPress={() => router.push('/bench/new')}
           testID="new-recipe"
         />
         {recipes.length > 1 ? (
-          <Button label="Compare two" onPress={() => router.push('/bench/compare')} testID="compare" />
+          <Button label={t`Compare two`} onPress={() => router.push('/bench/compare')} testID="compare" />
         ) : null}
       </View>
       {recipes.length >= SEARCH_FROM ? (
         <Field
-          label="Search by name or ingredient"
+          label={t`Search by name or ingredient`}
           value={words}
           onChange={setWords}
           testID="recipe-search"
@@ -58,7 +59,7 @@ export function BenchScreen() {
       ) : null}
       {words.trim() === '' ? null : (
         <Small live>
-          {indexing ? 'Looking …' : `${found.length.toLocaleString('en')} found for “${words.trim()}”`}
+          {indexing ? t`Looking …` : t`${grouped(found.length)} found for “${words.trim()}”`}
         </Small>
       )}
     </View>
@@ -83,7 +84,7 @@ export function BenchScreen() {
 /** The headline, and what the school in force says where the headline is a disagreement. */
 function inList(verdict: Verdict): string {
   const [headline, own] = [verdictHeadline(verdict), kindWords(verdict)];
-  return headline === own ? own : `${headline}; for you ${own.toLowerCase()}`;
+  return headline === own ? own : t`${headline}; for you ${own.toLowerCase()}`;
 }
 
 function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }) {
@@ -104,7 +105,7 @@ function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }
             <Body>{verdict.problems[0].message}</Body>
           )}
           <Small>
-            {USE_WORDS[recipe.use]} · {minutesText(recipe.contactMinutes)} on · version {recipe.version}
+            {t`${USE_WORDS[recipe.use]} · ${minutesText(recipe.contactMinutes)} on · version ${recipe.version}`}
           </Small>
         </View>
       </Link>

@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { selectPantry, useAppSelector } from '@/store';
 import { Button, Screen, Small } from '@/ui';
 import { NotFound } from '../shared/NotFound';
@@ -26,22 +27,28 @@ export function CardScreen({ recipeId }: { recipeId: string }) {
     return (
       <Screen headline={recipe.name} reason={making.problems[0].message}>
         <View className="items-start">
-          <Button label="Back" onPress={back} />
+          <Button label={t`Back`} onPress={back} />
         </View>
       </Screen>
     );
   return (
-    <Screen over="Recipe" headline="A card to print" reason="One sheet, for the kitchen wall or a friend.">
+    <Screen
+      over={t`Recipe`}
+      headline={t`A card to print`}
+      reason={t`One sheet, for the kitchen wall or a friend.`}
+    >
       <View className="flex-row flex-wrap gap-3">
-        <Button tone="main" label="Print" onPress={() => window.print()} testID="print" />
-        <Button label="Back" onPress={back} />
+        <Button tone="main" label={t`Print`} onPress={() => window.print()} testID="print" />
+        <Button label={t`Back`} onPress={back} />
       </View>
       <PrintSheet
-        title={`${recipe.name}, version ${recipe.version}`}
+        title={t`${recipe.name}, version ${recipe.version}`}
         parts={recipeCard(making.value, larder, head)}
-        foot="For hair only, not food. New on this head: put a little behind the ear and look for two days."
+        foot={t`For hair only, not food. New on this head: put a little behind the ear and look for two days.`}
       />
-      <Small>{head ? `The cautions are those of ${head.name}.` : 'Nobody’s allergies are known here.'}</Small>
+      <Small>
+        {head ? t`The cautions are those of ${head.name}.` : t`Nobody’s allergies are known here.`}
+      </Small>
     </Screen>
   );
 }

@@ -10,6 +10,7 @@ import {
   verdictHeadline,
   type School,
 } from '@/core/classification';
+import { t } from '@/core/language';
 import { percentText } from '@/core/making';
 import { rounded } from '@/core/measures';
 import { compareLines, weighedLines, type Larder, type RecipeVersion } from '@/core/recipes';
@@ -39,28 +40,28 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
   const [b, setB] = useState(other ?? (before ? start : undefined));
   return (
     <Screen
-      over="Bench"
-      headline={a && b ? `${title(a)} beside ${title(b)}` : 'Two side by side'}
-      reason="What each does, and what is in one and not in the other."
+      over={t`Bench`}
+      headline={a && b ? t`${title(a)} beside ${title(b)}` : t`Two side by side`}
+      reason={t`What each does, and what is in one and not in the other.`}
     >
       <View className="flex-row flex-wrap gap-6">
         <View className="min-w-[260px] flex-1">
-          <RecipePicker label="the first" chosen={a} onChoose={setA} testID="compare-a" />
+          <RecipePicker label={t`the first`} chosen={a} onChoose={setA} testID="compare-a" />
         </View>
         <View className="min-w-[260px] flex-1">
-          <RecipePicker label="the second" chosen={b} onChoose={setB} testID="compare-b" />
+          <RecipePicker label={t`the second`} chosen={b} onChoose={setB} testID="compare-b" />
         </View>
       </View>
       {a && b ? <Comparison a={a} b={b} larder={larder} school={school} /> : null}
       <View className="items-start">
-        <Button label="Back" onPress={() => router.navigate('/bench')} />
+        <Button label={t`Back`} onPress={() => router.navigate('/bench')} />
       </View>
     </Screen>
   );
 }
 
 function title({ name, version }: RecipeVersion): string {
-  return `${name}, version ${version}`;
+  return t`${name}, version ${version}`;
 }
 
 interface ComparisonProps {
@@ -73,7 +74,8 @@ interface ComparisonProps {
 function Comparison({ a, b, larder, school }: ComparisonProps) {
   const { width, onLayout } = useWidth();
   const [one, two] = [a, b].map((recipe) => factsOf(recipe, larder, school));
-  if (!one || !two) return <Body>One of the two cannot be weighed, so there is nothing to compare.</Body>;
+  if (!one || !two)
+    return <Body>{t`One of the two cannot be weighed, so there is nothing to compare.`}</Body>;
   const half = Math.max(0, (width - 24) / 2);
   const parts = compareLines(one.lines, two.lines);
   return (
@@ -87,11 +89,11 @@ function Comparison({ a, b, larder, school }: ComparisonProps) {
         ))}
       </View>
       <Rows
-        label="What they do"
+        label={t`What they do`}
         rows={one.rows.map(([name, value], index) => [name, value, two.rows[index]?.[1] ?? ''])}
       />
       <Rows
-        label="What is in them, by weight"
+        label={t`What is in them, by weight`}
         rows={parts.map((part) => [
           part.name,
           part.a === 0 ? '–' : percentText(part.a),
@@ -134,28 +136,28 @@ function factsOf(recipe: RecipeVersion, larder: Larder, school: School) {
   const lines = weighed.value;
   const { loads, strength, finishedGrams } = verdict.value;
   const { acidity, roles } = detailsOf(verdict.value, lines);
-  const gramsPer100 = (value: number) => `${rounded(value, 2)} g in 100 g`;
+  const gramsPer100 = (value: number) => t`${rounded(value, 2)} g in 100 g`;
   const rows: readonly (readonly [string, string])[] = [
-    ['Strength', `${strength} of 5`],
-    ['Acting protein', gramsPer100(loads.protein)],
-    ['Tannin', gramsPer100(loads.tannin)],
-    ['Sugars, humectants', gramsPer100(loads.humectant)],
-    ['Mucilage', gramsPer100(loads.mucilage)],
-    ['Oil', gramsPer100(loads.penetratingOil + loads.sealingOil)],
-    ['Acid', acidityWords(acidity) ?? 'none to speak of'],
+    [t`Strength`, t`${strength} of 5`],
+    [t`Acting protein`, gramsPer100(loads.protein)],
+    [t`Tannin`, gramsPer100(loads.tannin)],
+    [t`Sugars, humectants`, gramsPer100(loads.humectant)],
+    [t`Mucilage`, gramsPer100(loads.mucilage)],
+    [t`Oil`, gramsPer100(loads.penetratingOil + loads.sealingOil)],
+    [t`Acid`, acidityWords(acidity) ?? t`none to speak of`],
     [
-      'Good as',
+      t`Good as`,
       roles
         .filter(({ fits }) => fits === 'good')
         .map(({ role }) => ROLE_WORDS[role])
-        .join(', ') || 'nothing in particular',
+        .join(', ') || t`nothing in particular`,
     ],
-    ['To put on', `${Math.round(finishedGrams)} g`],
-    ['Keeps in the fridge', daysText(keepingOf(lines, 'fridge').days)],
+    [t`To put on`, t`${Math.round(finishedGrams)} g`],
+    [t`Keeps in the fridge`, daysText(keepingOf(lines, 'fridge').days)],
   ];
   return { lines, verdict: verdict.value, headline: verdictHeadline(verdict.value), rows };
 }
 
 function daysText(days: number): string {
-  return days === 0 ? 'not beyond the day' : days === 1 ? 'a day' : `${days} days`;
+  return days === 0 ? t`not beyond the day` : days === 1 ? t`a day` : t`${days} days`;
 }

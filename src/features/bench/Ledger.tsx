@@ -7,6 +7,7 @@ import {
   type LedgerRow,
   type Verdict,
 } from '@/core/classification';
+import { t } from '@/core/language';
 import { Body, Small, Strong, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
 import { grams } from '../shared/amounts';
@@ -19,8 +20,8 @@ export function Ledger({ verdict }: { verdict: Verdict }) {
   return (
     <View onLayout={onLayout} className="gap-1">
       <View className="flex-row justify-between">
-        <Small>softens</Small>
-        <Small>firms</Small>
+        <Small>{t`softens`}</Small>
+        <Small>{t`firms`}</Small>
       </View>
       <View>
         <View className="absolute bottom-0 left-1/2 top-0 -ml-[18px] w-[36px] bg-lane" />
@@ -61,15 +62,15 @@ function ledgerWords(row: LedgerRow): string {
     { share: row.shares.firm, of: 'firming' },
   ]
     .filter(({ share }) => share >= WORTH_SAYING)
-    .map(({ share, of }) => `${Math.round(100 * share)} % of the ${of}`);
+    .map(({ share, of }) => t`${Math.round(100 * share)} % of the ${of}`);
   if (oil >= WORTH_SAYING) parts.push('oil');
-  return parts.length > 0 ? parts.join(', ') : 'adds next to nothing';
+  return parts.length > 0 ? parts.join(', ') : t`adds next to nothing`;
 }
 
 /** The three schools side by side, the one in force marked by a rule and by word. */
 export function Schools({ verdict }: { verdict: Verdict }) {
   return (
-    <View className="flex-row gap-3" role="list" aria-label="Verdict by school">
+    <View className="flex-row gap-3" role="list" aria-label={t`Verdict by school`}>
       {SCHOOLS.map((school) => {
         const inForce = school === verdict.school;
         const { kind, strength } = verdict.schools[school];
@@ -81,7 +82,7 @@ export function Schools({ verdict }: { verdict: Verdict }) {
           >
             <Small>
               {SCHOOL_WORDS[school].label}
-              {inForce ? ', in force' : ''}
+              {inForce ? t`, in force` : ''}
             </Small>
             <Strong>{KIND_WORDS[kind]}</Strong>
             <Small>{strengthWord(strength)}</Small>

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { batchSchema, keepingOf, type Batch } from '@/core/batches';
+import { plural, t } from '@/core/language';
 import { afterMaking, realYieldGrams } from '@/core/making';
 import { failedBySchema, ok, type Result } from '@/core/measures';
 import { remainingGrams } from '@/core/recipes';
@@ -53,7 +54,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
     if (parsed.success) return ok(parsed.data);
     return failedBySchema(parsed.error.issues, ({ path }) => ({
       path: String(path[0] ?? 'portions'),
-      message: WHAT_TO_WRITE[String(path[0])] ?? 'Check this.',
+      message: WHAT_TO_WRITE[String(path[0])] ?? t`Check this.`,
     }));
   };
   // What is weighed after this pane is drawn still moves the figures that she has not typed over.
@@ -78,19 +79,19 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
     const planned = making.lines.map(({ grams }) => grams);
     const left = afterMaking(pantry, making.weighed, { planned, weighed: batch.value.weighed });
     const used = left.map((item) => ({ ...item, ...newStamp() }));
-    add([batch.value, ...used], `${making.recipe.name} is on the shelf.`);
+    add([batch.value, ...used], t`${making.recipe.name} is on the shelf.`);
     dispatch(makingEnded());
     router.navigate('/shelf');
   });
 
   return (
     <View className="gap-4">
-      <Heading level={2}>Put it on the shelf</Heading>
+      <Heading level={2}>{t`Put it on the shelf`}</Heading>
       <View className="flex-row flex-wrap gap-4">
         <FormField
           control={control}
           name="portions"
-          label="Portions"
+          label={t`Portions`}
           numeric
           className="w-[110px]"
           testID="portions"
@@ -98,57 +99,55 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
         <FormField
           control={control}
           name="portionGrams"
-          label="One portion, g"
+          label={t`One portion, g`}
           numeric
           className="w-[130px]"
           testID="portion-grams"
         />
       </View>
       <Small>
-        {grams(yieldGrams)} in all
-        {run.waterAddedGrams > 0 ? `, with ${grams(run.waterAddedGrams)} of water added` : ''}.
+        {t`${grams(yieldGrams)} in all${run.waterAddedGrams > 0 ? t`, with ${grams(run.waterAddedGrams)} of water added` : ''}.`}
       </Small>
       <FormChoice
         control={control}
         name="place"
-        label="Where it is kept"
+        label={t`Where it is kept`}
         options={places.map((value) => ({ value, label: value }))}
       />
       <Small>
-        {days === 0 ? 'To be used today' : `Keeps ${days} ${days === 1 ? 'day' : 'days'}`}: limited by{' '}
-        {limitedBy}. {why}
+        {t`${days === 0 ? t`To be used today` : t`Keeps ${days} ${plural(days, 'day', 'days')}`}: limited by ${limitedBy}. ${why}`}
       </Small>
       <FormField
         control={control}
         name="note"
-        label="Note, if any"
-        placeholder="such as: thicker than last time"
+        label={t`Note, if any`}
+        placeholder={t`such as: thicker than last time`}
         testID="batch-note"
       />
       {missing.length > 0 ? (
         <Problem>
-          Not yet: {missing.length === 1 ? 'one step' : `${missing.length} steps`} must be done first,
-          beginning with “{missing[0]?.text}”
+          {t`Not yet: ${missing.length === 1 ? t`one step` : t`${missing.length} steps`} must be done first, beginning with “`}
+          {missing[0]?.text}”
         </Problem>
       ) : null}
       <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
-          label="Put it on the shelf"
+          label={t`Put it on the shelf`}
           disabled={missing.length > 0}
           onPress={save}
           testID="save-batch"
         />
-        <Button label="Stop this making" onPress={() => dispatch(makingEnded())} />
+        <Button label={t`Stop this making`} onPress={() => dispatch(makingEnded())} />
       </View>
     </View>
   );
 }
 
 const WHAT_TO_WRITE: Record<string, string> = {
-  portions: 'Write portions in whole or half numbers, up to 60.',
-  portionGrams: 'Write the grams of a portion, more than 0.',
-  note: 'A note may have 500 characters.',
+  portions: t`Write portions in whole or half numbers, up to 60.`,
+  portionGrams: t`Write the grams of a portion, more than 0.`,
+  note: t`A note may have 500 characters.`,
 };
 
 /** Grams that came out, from what really went in. */

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Text, View } from 'react-native';
+import { t } from '@/core/language';
 import { weighable, type TimedStep } from '@/core/making';
 import { rounded } from '@/core/measures';
 import { lineWeighed, stepDone, useAppDispatch, waterAdded, type MakingRun } from '@/store';
@@ -28,15 +29,14 @@ export function MakeList({ making, run, lastWater }: MakeListProps) {
   const wanted = next && next.line !== null ? (making.lines[next.line]?.grams ?? null) : null;
   return (
     <View className="gap-3">
-      <Heading level={2}>Make it</Heading>
+      <Heading level={2}>{t`Make it`}</Heading>
       <Strong className="text-lead">{nextWords(next, steps, done)}</Strong>
       <Small>
-        {minutesText(totalMinutes)} from the first grip to the jar, {minutesText(handsMinutes)} of it with
-        your hands. What waits runs beside the rest.
+        {t`${minutesText(totalMinutes)} from the first grip to the jar, ${minutesText(handsMinutes)} of it with your hands. What waits runs beside the rest.`}
       </Small>
       <WithoutTool steps={steps} />
       <ScalePanel scale={scale} wanted={wanted} />
-      <View role="list" aria-label="Steps" className="gap-1">
+      <View role="list" aria-label={t`Steps`} className="gap-1">
         {steps.map((step) => (
           <StepRow
             key={step.id}
@@ -65,21 +65,20 @@ function WaterIn({ added, last }: { added: number; last: number | null }) {
   return (
     <View className="gap-1 pb-2 pl-9">
       <Small live>
-        Water added: {grams(added)}
-        {last === null ? '' : `; last time ${grams(last)} for this much`}
+        {t`Water added: ${grams(added)}${last === null ? '' : t`; last time ${grams(last)} for this much`}`}
       </Small>
       <View className="flex-row flex-wrap gap-2">
         {WATER_STEPS.map((step) => (
           <Button
             key={step}
             label={`+ ${step} g`}
-            hint={`${step} grams of water more`}
+            hint={t`${step} grams of water more`}
             onPress={() => dispatch(waterAdded(added + step))}
             testID={`water-${step}`}
           />
         ))}
         {added > 0 ? (
-          <Button label="None" hint="No water was added" onPress={() => dispatch(waterAdded(0))} />
+          <Button label={t`None`} hint={t`No water was added`} onPress={() => dispatch(waterAdded(0))} />
         ) : null}
       </View>
     </View>
@@ -92,8 +91,8 @@ function nextWords(
   steps: readonly TimedStep[],
   done: ReadonlySet<string>,
 ): string {
-  if (next) return `Next: ${next.text}`;
-  return steps.every(({ id }) => done.has(id)) ? 'All is done: put it on the shelf.' : '';
+  if (next) return t`Next: ${next.text}`;
+  return steps.every(({ id }) => done.has(id)) ? t`All is done: put it on the shelf.` : '';
 }
 
 /** The step that must be done before this one, or undefined. A step that may be left out holds nothing up. */
@@ -138,8 +137,8 @@ function StepRow({ step, done, blocked, wanted, weighed, scale, isNext, children
         <Text className={`font-text text-body text-ink ${done ? 'line-through' : ''}`}>{step.text}</Text>
         <Small>
           {clockText(step.startMinute)} · {minutesText(step.minutes)}
-          {step.mustDo && step.do !== 'weigh' ? ' · not to be left out' : ''}
-          {blocked ? ` · first: ${shortened(blocked.text)}` : ''}
+          {step.mustDo && step.do !== 'weigh' ? t` · not to be left out` : ''}
+          {blocked ? t` · first: ${shortened(blocked.text)}` : ''}
         </Small>
       </Tick>
       {step.line === null || wanted === null || done ? null : isNext || open ? (
@@ -148,8 +147,8 @@ function StepRow({ step, done, blocked, wanted, weighed, scale, isNext, children
         <View className="items-start pl-8">
           <Button
             tone="quiet"
-            label="Weigh it now"
-            hint={`Weigh it now: ${step.text}`}
+            label={t`Weigh it now`}
+            hint={t`Weigh it now: ${step.text}`}
             onPress={() => setOpen(true)}
             testID={`weigh-now-${step.line}`}
           />
@@ -157,9 +156,7 @@ function StepRow({ step, done, blocked, wanted, weighed, scale, isNext, children
       )}
       {children}
       {done && weighed !== undefined && wanted !== null ? (
-        <Small>
-          Went in: {rounded(weighed, 1)} g of {weighable(wanted).text}.
-        </Small>
+        <Small>{t`Went in: ${rounded(weighed, 1)} g of ${weighable(wanted).text}.`}</Small>
       ) : null}
     </View>
   );
@@ -198,7 +195,7 @@ function WeighIn({
   const [problem, setProblem] = useState<string | null>(null);
   const take = (grams: number) => {
     if (!(grams > 0) || grams > 20_000) {
-      setProblem('Write grams, more than 0.');
+      setProblem(t`Write grams, more than 0.`);
       return;
     }
     setProblem(null);
@@ -209,22 +206,22 @@ function WeighIn({
     <View className="flex-row flex-wrap items-end gap-2 pb-2 pl-9">
       <Field
         className="w-[120px]"
-        label="Really, g"
-        spoken={`Grams that really go in, of ${weighable(wanted).text}`}
+        label={t`Really, g`}
+        spoken={t`Grams that really go in, of ${weighable(wanted).text}`}
         numeric
         value={text}
         onChange={setText}
         testID={`weigh-${line}`}
       />
       <Button
-        label="Take"
-        hint="Take the typed weight"
+        label={t`Take`}
+        hint={t`Take the typed weight`}
         onPress={() => take(numberFrom(text))}
         testID={`take-${line}`}
       />
       {scale.settled !== null && scale.settled >= LEAST_WEIGHED_GRAMS ? (
         <Button
-          label={`Take ${rounded(scale.settled, 1)} g from the scale`}
+          label={t`Take ${rounded(scale.settled, 1)} g from the scale`}
           onPress={() => {
             if (scale.settled !== null) take(rounded(scale.settled, 1));
             scale.tare();

@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { errorText, lineInView } from '@/core/making';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import type { Ingredient } from '@/core/ingredients';
@@ -54,9 +55,9 @@ function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
   const making = running.value;
   return (
     <Screen
-      over={`${version.name} · version ${version.version}`}
-      headline={`${grams(making.finishedGrams)} in the making`}
-      reason="Tick what is done; a reload loses nothing."
+      over={t`${version.name} · version ${version.version}`}
+      headline={t`${grams(making.finishedGrams)} in the making`}
+      reason={t`Tick what is done; a reload loses nothing.`}
       side={<MakeDone making={making} run={mine} />}
     >
       <MakeList making={making} run={mine} lastWater={lastWaterOf(records, making)} />
@@ -129,9 +130,9 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
     );
   return (
     <Screen
-      over={`${recipe.name} · version ${recipe.version}`}
-      headline={`Make ${grams(making.value.finishedGrams)}`}
-      reason={`${making.value.headline}. ${grams(making.value.verdict.grams)} to measure out.`}
+      over={t`${recipe.name} · version ${recipe.version}`}
+      headline={t`Make ${grams(making.value.finishedGrams)}`}
+      reason={t`${making.value.headline}. ${grams(making.value.verdict.grams)} to measure out.`}
       side={
         <CostPane
           cost={making.value.cost}
@@ -166,18 +167,18 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
       {chosen.map((each) => (
         <PatchTests key={each.headId} recipeId={recipe.recipeId} recipeName={recipe.name} head={each} />
       ))}
-      {otherRun ? <Small>Another making is under way; beginning this one ends it.</Small> : null}
+      {otherRun ? <Small>{t`Another making is under way; beginning this one ends it.`}</Small> : null}
       <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
-          label="Begin"
+          label={t`Begin`}
           disabled={!factor.ok || stops.length > 0}
           onPress={begin}
           testID="begin-making"
         />
-        <Button label="Back" onPress={() => router.navigate('/bench')} />
+        <Button label={t`Back`} onPress={() => router.navigate('/bench')} />
       </View>
-      {stops.length > 0 ? <Problem>It is not to be made for this head as it stands.</Problem> : null}
+      {stops.length > 0 ? <Problem>{t`It is not to be made for this head as it stands.`}</Problem> : null}
     </Screen>
   );
 }
@@ -199,7 +200,7 @@ interface LinesProps {
 function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
   const [missing, setMissing] = useState<number | null>(null);
   return (
-    <View role="list" aria-label="To measure out" className="gap-1" testID="to-measure">
+    <View role="list" aria-label={t`To measure out`} className="gap-1" testID="to-measure">
       {making.lines.map((line, index) => {
         if (line.grams === null) return null;
         const { name, words, grams: weight, spoons } = lineInView(line, larder);
@@ -217,15 +218,15 @@ function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
                 {spoons.text}
                 {error ? ` (${error})` : ''}
                 {short
-                  ? ` · only ${grams(item.gramsLeft ?? 0)} in the pantry`
+                  ? t` · only ${grams(item.gramsLeft ?? 0)} in the pantry`
                   : inStock(item)
-                    ? ' · in the pantry'
+                    ? t` · in the pantry`
                     : ''}
               </Small>
               <Button
                 tone="quiet"
-                label={missing === index ? 'Close' : 'Instead …'}
-                hint={`What could take the place of ${name}?`}
+                label={missing === index ? t`Close` : t`Instead …`}
+                hint={t`What could take the place of ${name}?`}
                 expanded={missing === index}
                 onPress={() => setMissing(missing === index ? null : index)}
               />
@@ -274,15 +275,15 @@ function CostPane({ cost, making, amounts, pantry, larder }: CostPaneProps) {
   );
   return (
     <View className="gap-2">
-      <Heading level={2}>Cost</Heading>
+      <Heading level={2}>{t`Cost`}</Heading>
       {cost.parts.length === 0 ? (
-        <Small>No ingredient has a price yet. Prices are kept in the Pantry.</Small>
+        <Small>{t`No ingredient has a price yet. Prices are kept in the Pantry.`}</Small>
       ) : (
         <>
-          <Body>{money(cost.total)} for the batch, in the currency of your prices</Body>
+          <Body>{t`${money(cost.total)} for the batch, in the currency of your prices`}</Body>
           {(making.finishedGrams > 0 ? amounts : []).map(({ head, grams: used }) => (
             <Body key={head.headId}>
-              {money((cost.total * used) / making.finishedGrams)} a use on {head.name}
+              {t`${money((cost.total * used) / making.finishedGrams)} a use on ${head.name}`}
             </Body>
           ))}
           {cost.parts.map(({ name, price }) => (
@@ -293,13 +294,13 @@ function CostPane({ cost, making, amounts, pantry, larder }: CostPaneProps) {
           ))}
         </>
       )}
-      {cost.unpriced.length > 0 ? <Small>Without a price: {cost.unpriced.join(', ')}.</Small> : null}
+      {cost.unpriced.length > 0 ? <Small>{t`Without a price: ${cost.unpriced.join(', ')}.`}</Small> : null}
       {jars.map((jar) => {
         const compared = againstJar(cost, making.finishedGrams, jar);
         return compared && cost.parts.length > 0 ? (
           <Small key={jar.ingredientId}>
-            100 g cost {money(compared.perHundred)}; of {larder.ingredient(jar.ingredientId)?.name}{' '}
-            {money(compared.jarPerHundred)}.
+            {t`100 g cost ${money(compared.perHundred)}; of `}
+            {larder.ingredient(jar.ingredientId)?.name} {money(compared.jarPerHundred)}.
           </Small>
         ) : null;
       })}

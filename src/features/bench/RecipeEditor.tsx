@@ -1,13 +1,23 @@
 import { router } from 'expo-router';
+import { useEffect } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { verdictHeadline } from '@/core/classification';
 import { ofKind } from '@/core/exchange';
+import { t } from '@/core/language';
 import { writeRecipes } from '@/core/sharing';
 import { rewriteIn } from '@/core/making';
 import { CUPS, VIEWS } from '@/core/measures';
 import { RECIPE_USES, type RecipeVersion } from '@/core/recipes';
-import { prefsChanged, selectLiveRecords, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
+import {
+  NEW_RECIPE,
+  prefsChanged,
+  selectLiveRecords,
+  selectPrefs,
+  useAppDispatch,
+  useAppSelector,
+  type RecipeDraft,
+} from '@/store';
 import { Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
 import { USE_WORDS } from '../shared/beatWords';
 import { fileNameOf, saveTextFile } from '../shared/browserFiles';
@@ -19,14 +29,15 @@ import { useHairAnswer } from '../shared/HairAnswer';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { RecipeLines } from './RecipeLines';
-import { draftOf, EMPTY_RECIPE, versionFromDraft, type RecipeDraft } from './recipeDraft';
+import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
 import { useJudged, type JudgedText } from './useJudged';
+import { isSameDraft, useKeptDraft } from './useKeptDraft';
 import { VerdictPane } from './VerdictPane';
 
-const EXAMPLE = '2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk';
+const EXAMPLE = t`2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk`;
 
 const VIEW_OPTIONS = VIEWS.map((value) => ({ value, label: VIEW_WORDS[value].label }));
-const CUP_OPTIONS = CUP_KINDS.map((value) => ({ value, label: `cup ${CUPS[value].millilitres} ml` }));
+const CUP_OPTIONS = CUP_KINDS.map((value) => ({ value, label: t`cup ${CUPS[value].millilitres} ml` }));
 
 /** Paste or type a recipe; the verdict follows. Saving an existing one writes its next version. */
 export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; text?: string | undefined }) {
@@ -39,15 +50,16 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
     const own = { recipeId: existing?.recipeId ?? stamp.id, version: (existing?.version ?? 0) + 1 };
     return versionFromDraft(draft, { ...stamp, ...own }, { larder, cup });
   };
-  const { control, handleSubmit, setValue, formState } = useForm<RecipeDraft>({
-    defaultValues: {
-      ...(existing ? draftOf(existing) : EMPTY_RECIPE),
-      ...(text === undefined ? {} : { text }),
-    },
+  const saved = existing ? draftOf(existing) : EMPTY_RECIPE;
+  const { start, keep, drop } = useKeptDraft(existing?.recipeId ?? NEW_RECIPE, saved);
+  const { control, handleSubmit, setValue, reset, formState } = useForm<RecipeDraft>({
+    defaultValues: text === undefined ? start : { ...saved, text },
     resolver: resolverOf(stamped),
   });
   const wide = useWide();
   const draft = useWatch({ control }) as RecipeDraft;
+  const isChanged = !isSameDraft(draft, saved);
+  useEffect(() => keep(draft), [draft, keep]);
   const { parsed, judged, formula } = useJudged(draft.text);
   const minutes = Number(draft.contactMinutes) || 30;
   const { answer } = useHairAnswer();
@@ -68,16 +80,17 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   const save = handleSubmit((checked) => {
     const version = stamped(checked);
     if (!version.ok) return;
+    drop();
     const { name, version: number } = version.value;
-    add([version.value], existing ? `${name} is saved as version ${number}.` : `${name} is saved.`);
+    add([version.value], existing ? t`${name} is saved as version ${number}.` : t`${name} is saved.`);
     router.navigate('/bench');
   });
 
   return (
     <Screen
-      over={existing ? `${existing.name} · version ${existing.version}` : 'New recipe'}
-      headline={judged.ok ? verdictHeadline(judged.value.verdict) : 'What is in the bowl?'}
-      {...(judged.ok ? {} : { reason: 'One ingredient to a line. The verdict appears as you type.' })}
+      over={existing ? t`${existing.name} · version ${existing.version}` : t`New recipe`}
+      headline={judged.ok ? verdictHeadline(judged.value.verdict) : t`What is in the bowl?`}
+      {...(judged.ok ? {} : { reason: t`One ingredient to a line. The verdict appears as you type.` })}
       sideShare="half"
       side={wide ? pane : undefined}
     >
@@ -85,7 +98,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       <FormField
         control={control}
         name="text"
-        label="Recipe, one ingredient to a line"
+        label={t`Recipe, one ingredient to a line`}
         placeholder={EXAMPLE}
         lines={7}
         testID="recipe-text"
@@ -98,11 +111,11 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
         onText={(changed) => setValue('text', changed)}
       />
       {wide ? null : pane}
-      <FormField control={control} name="name" label="Name" testID="recipe-name" />
+      <FormField control={control} name="name" label={t`Name`} testID="recipe-name" />
       <FormChoice
         control={control}
         name="use"
-        label="Used as"
+        label={t`Used as`}
         options={RECIPE_USES.map((value) => ({ value, label: USE_WORDS[value] }))}
       />
       <View className="flex-row flex-wrap items-start gap-4">
@@ -110,30 +123,40 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
           control={control}
           name="contactMinutes"
           className="w-[160px]"
-          label="Minutes on the hair"
+          label={t`Minutes on the hair`}
           numeric
         />
         <FormChoice
           control={control}
           name="warmth"
-          label="Warmth"
+          label={t`Warmth`}
           options={[
-            { value: 'room', label: 'room' },
-            { value: 'warm', label: 'warm, under a cap' },
+            { value: 'room', label: t`room` },
+            { value: 'warm', label: t`warm, under a cap` },
           ]}
         />
       </View>
       <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
-          label={existing ? 'Save as a new version' : 'Save recipe'}
+          label={existing ? t`Save as a new version` : t`Save recipe`}
           onPress={save}
           testID="save-recipe"
         />
-        <Button label="Back" onPress={() => router.navigate('/bench')} />
+        <Button label={t`Back`} onPress={() => router.navigate('/bench')} />
+        {isChanged ? (
+          <Button
+            tone="quiet"
+            label={existing ? t`As it was saved` : t`Start over`}
+            hint={t`Put away what is typed here and not saved`}
+            onPress={() => reset(saved)}
+            testID="start-over"
+          />
+        ) : null}
       </View>
+      {isChanged ? <Small>{t`What you type stays here until you save it or put it away.`}</Small> : null}
       <NotSavedYet state={formState} />
-      {existing ? <Small>Past sessions and batches keep the version they used.</Small> : null}
+      {existing ? <Small>{t`Past sessions and batches keep the version they used.`}</Small> : null}
     </Screen>
   );
 }
@@ -148,7 +171,7 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
     const versions = records.filter((record) => record.kind === 'recipe' && record.recipeId === recipeId);
     add(
       versions.map(({ id }) => ({ ...newStamp(), kind: 'withdrawal' as const, withdraws: id })),
-      `${name} is taken out; what was made and done with it stays.`,
+      t`${name} is taken out; what was made and done with it stays.`,
     );
     router.navigate('/bench');
   };
@@ -161,26 +184,31 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
   return (
     <View className="flex-row flex-wrap gap-3">
       <Button
-        label="Make it"
+        label={t`Make it`}
         onPress={() => router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId } })}
         testID="make-recipe"
       />
       <Button
-        label="Compare"
-        hint={`Compare ${recipe.name} with another version or recipe`}
+        label={t`Compare`}
+        hint={t`Compare ${recipe.name} with another version or recipe`}
         onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}
       />
       <Button
-        label="A card to print"
-        hint={`A card of ${name} to print`}
+        label={t`A card to print`}
+        hint={t`A card of ${name} to print`}
         onPress={() => router.push({ pathname: '/bench/card/[recipeId]', params: { recipeId } })}
         testID="recipe-card"
       />
-      <Button label="Pass it on" hint={`A file of ${name} for a friend`} onPress={passOn} testID="pass-on" />
+      <Button
+        label={t`Pass it on`}
+        hint={t`A file of ${name} for a friend`}
+        onPress={passOn}
+        testID="pass-on"
+      />
       <Button
         tone="quiet"
-        label="Take it out"
-        hint={`Take ${name} out of the bench; what was made and done with it stays`}
+        label={t`Take it out`}
+        hint={t`Take ${name} out of the bench; what was made and done with it stays`}
         onPress={takeOut}
         testID="remove-recipe"
       />
@@ -203,13 +231,13 @@ function ReadRows({ text, parsed, judged, formula, onText }: ReadRowsProps) {
     <View className="gap-3">
       <View className="flex-row flex-wrap items-center gap-3">
         <Choice
-          label="Show amounts in"
+          label={t`Show amounts in`}
           options={VIEW_OPTIONS}
           value={view}
           onChange={(chosen) => dispatch(prefsChanged({ view: chosen }))}
         />
         <Choice
-          label="A cup holds"
+          label={t`A cup holds`}
           options={CUP_OPTIONS}
           value={cup}
           onChange={(chosen) => dispatch(prefsChanged({ cup: chosen }))}
@@ -218,7 +246,7 @@ function ReadRows({ text, parsed, judged, formula, onText }: ReadRowsProps) {
       <View className="items-start">
         <Button
           tone="quiet"
-          label={`Write the recipe in ${view}`}
+          label={t`Write the recipe in ${view}`}
           onPress={() => onText(rewriteIn(view, parsed.value, larder))}
           testID="rewrite"
         />

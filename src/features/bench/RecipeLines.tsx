@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Formula, FormulaFinding } from '@/core/formulation';
+import { t } from '@/core/language';
 import type { View as AmountView } from '@/core/measures';
 import { errorText, lineInView, percentText } from '@/core/making';
 import {
@@ -36,7 +37,7 @@ export function RecipeLines({ recipe, view, formula, onReplace }: RecipeLinesPro
         .map((finding) => (
           <Problem key={finding.code}>{finding.text}</Problem>
         ))}
-      <View role="list" aria-label="Lines as understood" className="gap-2">
+      <View role="list" aria-label={t`Lines as understood`} className="gap-2">
         {recipe.lines.map((line, index) =>
           line.status === 'read' ? (
             <ReadRow
@@ -50,7 +51,7 @@ export function RecipeLines({ recipe, view, formula, onReplace }: RecipeLinesPro
             />
           ) : line.status === 'note' ? (
             <View key={index} role="listitem">
-              <Small>Note: {line.text}</Small>
+              <Small>{t`Note: ${line.text}`}</Small>
             </View>
           ) : null,
         )}
@@ -67,7 +68,7 @@ function UnreadRow({ line, onReplace }: { line: UnreadLine; onReplace: RecipeLin
   return (
     <View
       role="group"
-      aria-label={`Not understood: ${line.text}`}
+      aria-label={t`Not understood: ${line.text}`}
       className="gap-1 border-l-4 border-danger pl-3"
     >
       <Strong>{line.text.slice(0, 120)}</Strong>
@@ -77,7 +78,7 @@ function UnreadRow({ line, onReplace }: { line: UnreadLine; onReplace: RecipeLin
           <Button
             key={suggestion}
             label={suggestion}
-            hint={`Write ${suggestion} instead`}
+            hint={t`Write ${suggestion} instead`}
             onPress={() => onReplace(line.row, suggestion)}
           />
         ))}
@@ -111,7 +112,7 @@ function ReadRow({ line, named, view, percent, findings, onReplace }: ReadRowPro
           {error ? ` (${error})` : ''}
         </Body>
       </View>
-      {said && !line.made ? null : <Small>{line.made ? `Your recipe ${line.name}` : line.name}</Small>}
+      {said && !line.made ? null : <Small>{line.made ? t`Your recipe ${line.name}` : line.name}</Small>}
       {line.assumptions.map((assumption) => (
         <Doubt
           key={assumption.code}
@@ -150,15 +151,15 @@ function Doubt({
           key={label}
           tone="quiet"
           label={label}
-          hint={`Take it as ${line.replace('\n', ' and ')}`}
+          hint={t`Take it as ${line.replace('\n', ' and ')}`}
           onPress={() => onChoose(line)}
         />
       ))}
       {shown.length < alternatives.length ? (
         <Button
           tone="quiet"
-          label="more …"
-          hint={`More ways to take it: ${text}`}
+          label={t`more …`}
+          hint={t`More ways to take it: ${text}`}
           onPress={() => setAll(true)}
         />
       ) : null}

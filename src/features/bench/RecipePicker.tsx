@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import type { RecipeVersion } from '@/core/recipes';
 import { selectLiveRecords, selectRecipes, useAppSelector } from '@/store';
 import { Button, Choice, Field, FieldGroup, Strong } from '@/ui';
@@ -32,8 +33,8 @@ export function RecipePicker({ label, chosen, onChoose, testID }: RecipePickerPr
       {chosen ? <Strong>{chosen.name}</Strong> : null}
       {versions.length > 1 && chosen ? (
         <Choice
-          label={`Version of ${chosen.name}`}
-          options={versions.map(({ version }) => ({ value: version, label: `version ${version}` }))}
+          label={t`Version of ${chosen.name}`}
+          options={versions.map(({ version }) => ({ value: version, label: t`version ${version}` }))}
           value={chosen.version}
           onChange={(number) => {
             const version = versions.find((known) => known.version === number);
@@ -42,7 +43,7 @@ export function RecipePicker({ label, chosen, onChoose, testID }: RecipePickerPr
         />
       ) : null}
       <Field
-        label={chosen ? 'Another recipe' : 'Name of a recipe'}
+        label={chosen ? t`Another recipe` : t`Name of a recipe`}
         value={words}
         onChange={setWords}
         testID={testID}
@@ -52,7 +53,7 @@ export function RecipePicker({ label, chosen, onChoose, testID }: RecipePickerPr
           <Button
             key={recipe.recipeId}
             label={recipe.name}
-            hint={`Take ${recipe.name} as ${label}`}
+            hint={t`Take ${recipe.name} as ${label}`}
             onPress={() => {
               setWords('');
               onChoose(recipe);

@@ -1,12 +1,13 @@
 import { Text, View } from 'react-native';
+import { t } from '@/core/language';
 import { rounded } from '@/core/measures';
 import { Body, Button, Small } from '@/ui';
 import type { Scale } from './useScale';
 
 const STATUS_WORDS = {
-  off: 'No scale is connected. Weights can be typed.',
-  connecting: 'Looking for the scale …',
-  gone: 'The scale is gone. Type the weights, or connect it again: what was taken stays.',
+  off: t`No scale is connected. Weights can be typed.`,
+  connecting: t`Looking for the scale …`,
+  gone: t`The scale is gone. Type the weights, or connect it again: what was taken stays.`,
   live: '',
 } as const;
 
@@ -14,13 +15,13 @@ const STATUS_WORDS = {
 export function ScalePanel({ scale, wanted }: { scale: Scale; wanted: number | null }) {
   const live = scale.status === 'live';
   return (
-    <View className="gap-2 rounded-2xl border-2 border-line p-3" role="group" aria-label="Kitchen scale">
+    <View className="gap-2 rounded-2xl border-2 border-line p-3" role="group" aria-label={t`Kitchen scale`}>
       {live ? (
         <View className="flex-row items-baseline gap-3">
           <Text className="font-head text-headline text-ink" testID="scale-display">
             {rounded(scale.grams ?? 0, 1)} g
           </Text>
-          <Small live>{scale.settled === null ? 'moving' : 'settled'}</Small>
+          <Small live>{scale.settled === null ? t`moving` : t`settled`}</Small>
         </View>
       ) : (
         <Body>{STATUS_WORDS[scale.status]}</Body>
@@ -28,20 +29,20 @@ export function ScalePanel({ scale, wanted }: { scale: Scale; wanted: number | n
       <View className="flex-row flex-wrap gap-2">
         {live ? (
           <>
-            <Button label="Tare" onPress={scale.tare} testID="scale-tare" />
+            <Button label={t`Tare`} onPress={scale.tare} testID="scale-tare" />
             {wanted === null ? null : (
               <Button
-                label={`Stand-in: pour ${rounded(wanted, 1)} g`}
+                label={t`Stand-in: pour ${rounded(wanted, 1)} g`}
                 onPress={() => scale.put(wanted)}
                 testID="scale-pour"
               />
             )}
-            <Button label="Stand-in: a little more" onPress={() => scale.put(1)} />
-            <Button label="Stand-in: unplug" onPress={scale.vanish} testID="scale-unplug" />
+            <Button label={t`Stand-in: a little more`} onPress={() => scale.put(1)} />
+            <Button label={t`Stand-in: unplug`} onPress={scale.vanish} testID="scale-unplug" />
           </>
         ) : (
           <Button
-            label={scale.status === 'gone' ? 'Connect again' : 'Connect the scale'}
+            label={scale.status === 'gone' ? t`Connect again` : t`Connect the scale`}
             disabled={scale.status === 'connecting'}
             onPress={scale.connect}
             testID="scale-connect"

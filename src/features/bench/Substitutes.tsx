@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { verdictHeadline, type School, type Verdict } from '@/core/classification';
+import { t } from '@/core/language';
 import { asWritten, partText, withReplaced, type Substitute } from '@/core/making';
 import type { RecipeVersion, WeighedLine } from '@/core/recipes';
 import { askSolver } from '@/workers';
@@ -33,7 +34,7 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
     let current = true;
     askSolver('substitutes', { lines, replaced, stock, school }).then(
       (answer) => current && setFound(answer),
-      (error: unknown) => current && setFailure(`The solver could not be started: ${String(error)}`),
+      (error: unknown) => current && setFailure(t`The solver could not be started: ${String(error)}`),
     );
     return () => {
       current = false;
@@ -41,11 +42,11 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
   }, [lines, replaced, stock, school]);
 
   if (failure) return <Problem live>{failure}</Problem>;
-  if (!found) return <Small>Looking through the pantry …</Small>;
+  if (!found) return <Small>{t`Looking through the pantry …`}</Small>;
   if (found.length === 0)
-    return <Small>Nothing in the pantry plays the same part. Tell the Pantry what you have.</Small>;
+    return <Small>{t`Nothing in the pantry plays the same part. Tell the Pantry what you have.`}</Small>;
   return (
-    <View className="gap-2 border-l-4 border-line pl-3" role="list" aria-label="Instead, from the pantry">
+    <View className="gap-2 border-l-4 border-line pl-3" role="list" aria-label={t`Instead, from the pantry`}>
       {found.map((substitute) => (
         <View key={namesOf(substitute)} role="listitem" className="gap-1">
           <Body>{namesOf(substitute)}</Body>
@@ -53,8 +54,8 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
           <View className="items-start">
             <Button
               tone="quiet"
-              label="Write it into the recipe"
-              hint={`Write ${namesOf(substitute)} into the recipe`}
+              label={t`Write it into the recipe`}
+              hint={t`Write ${namesOf(substitute)} into the recipe`}
               onPress={() =>
                 router.push({
                   pathname: '/bench/[recipeId]',
@@ -73,14 +74,14 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
 }
 
 function namesOf({ parts }: Substitute): string {
-  return parts.map(partText).join(' and ');
+  return parts.map(partText).join(t` and `);
 }
 
 /** What changes in the verdict, in words. */
 function changeWords(before: Verdict, { verdict, miss }: Substitute): string {
   const [was, is] = [verdictHeadline(before), verdictHeadline(verdict)];
   const kind =
-    was === is ? `Stays: ${is.toLowerCase()}` : `Becomes: ${is.toLowerCase()} (was ${was.toLowerCase()})`;
-  const strength = `strength ${before.strength} → ${verdict.strength}`;
-  return `${kind}, ${strength}${miss > FAR_MISS ? '. It is rather another recipe' : ''}.`;
+    was === is ? t`Stays: ${is.toLowerCase()}` : t`Becomes: ${is.toLowerCase()} (was ${was.toLowerCase()})`;
+  const strength = t`strength ${before.strength} → ${verdict.strength}`;
+  return `${kind}, ${strength}${miss > FAR_MISS ? t`. It is rather another recipe` : ''}.`;
 }

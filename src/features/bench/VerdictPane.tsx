@@ -14,6 +14,7 @@ import {
   type Warmth,
 } from '@/core/classification';
 import { ownVerdict, ownVerdictWords, type Head, type Response } from '@/core/hair';
+import { fixed, t } from '@/core/language';
 import { rounded } from '@/core/measures';
 import type { Caution } from '@/core/safety';
 import { Body, Button, Heading, Small, Strong } from '@/ui';
@@ -46,7 +47,9 @@ export function VerdictPane({ verdict, details, cautions, response, ...use }: Ve
         <Heading level={2} live>
           {headline}
         </Heading>
-        {headline === own ? null : <Strong>For you, by the school in force: {own.toLowerCase()}.</Strong>}
+        {headline === own ? null : (
+          <Strong>{t`For you, by the school in force: ${own.toLowerCase()}.`}</Strong>
+        )}
         {onHair && use.head ? <Strong>{ownVerdictWords(onHair, use.head.name)}</Strong> : null}
         {verdictReasons(verdict).map((reason) => (
           <Body key={reason} className="text-soft-ink">
@@ -54,9 +57,7 @@ export function VerdictPane({ verdict, details, cautions, response, ...use }: Ve
           </Body>
         ))}
         <Small>
-          {capital(confidenceWord(verdict.confidence))} ({Math.round(100 * verdict.confidence)} %) · strength{' '}
-          {verdict.strength} of 5 · {grams(verdict.grams)} measured out, {grams(verdict.finishedGrams)} to put
-          on
+          {t`${capital(confidenceWord(verdict.confidence))} (${Math.round(100 * verdict.confidence)} %) · strength ${verdict.strength} of 5 · ${grams(verdict.grams)} measured out, ${grams(verdict.finishedGrams)} to put on`}
         </Small>
         {verdict.doubts.map((doubt) => (
           <Small key={doubt}>{doubt}</Small>
@@ -78,7 +79,7 @@ function Cautions({ cautions, level }: { cautions: readonly Caution[]; level: Ca
   if (shown.length === 0) return null;
   return (
     <View className="gap-2" role={level === 'stop' ? 'alert' : undefined}>
-      {level === 'care' ? <Heading level={3}>Take care</Heading> : null}
+      {level === 'care' ? <Heading level={3}>{t`Take care`}</Heading> : null}
       {shown.map((caution) => (
         <View
           key={caution.id}
@@ -96,7 +97,7 @@ function Flips({ flips }: { flips: VerdictDetails['flips'] }) {
   if (flips.length === 0) return null;
   return (
     <View className="gap-1">
-      <Heading level={3}>What would turn it</Heading>
+      <Heading level={3}>{t`What would turn it`}</Heading>
       {flips.map((flip) => (
         <Body key={`${flip.line}-${flip.to}`}>{flipWords(flip)}</Body>
       ))}
@@ -104,13 +105,13 @@ function Flips({ flips }: { flips: VerdictDetails['flips'] }) {
   );
 }
 
-const FIT_WORDS = { good: 'good', possible: 'can be', no: 'not' } as const;
+const FIT_WORDS = { good: 'good', possible: t`can be`, no: 'not' } as const;
 
 function Roles({ roles }: { roles: VerdictDetails['roles'] }) {
   return (
     <View className="gap-1">
-      <Heading level={3}>Good as</Heading>
-      <View className="gap-1" role="list" aria-label="What it is good as">
+      <Heading level={3}>{t`Good as`}</Heading>
+      <View className="gap-1" role="list" aria-label={t`What it is good as`}>
         {[...roles]
           .sort((a, b) => ORDER[a.fits] - ORDER[b.fits])
           .map(({ role, fits, why }) => (
@@ -146,22 +147,22 @@ function Arithmetic({
   const { loads, push } = verdict;
   const dose = doseOf(contactMinutes, warmth, head?.porosityGuess);
   const rows: readonly (readonly [string, string | null])[] = [
-    ['Acting protein', `${loads.protein.toFixed(2)} g`],
-    ['Tannin', `${loads.tannin.toFixed(2)} g, counted 0.6`],
-    ['Sugars, humectants', `${loads.humectant.toFixed(1)} g`],
-    ['Mucilage', `${loads.mucilage.toFixed(2)} g`],
-    ['Starch', `${loads.starch.toFixed(1)} g`],
-    ['Conditioner', `${loads.cationic.toFixed(2)} g that clings`],
-    ['Oil that enters', `${loads.penetratingOil.toFixed(1)} g`],
-    ['Oil that seals', `${loads.sealingOil.toFixed(1)} g`],
-    ['Acid', acidityWords(details.acidity) ?? 'none to speak of'],
-    ['Essential oil', loads.essentialOil > 0 ? `${rounded(loads.essentialOil, 2)} %` : null],
-    ['Dye', loads.dye > 0.05 ? `${rounded(loads.dye, 2)} %` : null],
-    ['Push toward firm', `${Math.round(100 * push.firm)} of 100`],
-    ['Pull toward soft', `${Math.round(100 * push.soft)} of 100`],
+    [t`Acting protein`, t`${fixed(loads.protein, 2)} g`],
+    [t`Tannin`, t`${fixed(loads.tannin, 2)} g, counted 0.6`],
+    [t`Sugars, humectants`, t`${fixed(loads.humectant, 1)} g`],
+    [t`Mucilage`, t`${fixed(loads.mucilage, 2)} g`],
+    [t`Starch`, t`${fixed(loads.starch, 1)} g`],
+    [t`Conditioner`, t`${fixed(loads.cationic, 2)} g that clings`],
+    [t`Oil that enters`, t`${fixed(loads.penetratingOil, 1)} g`],
+    [t`Oil that seals`, t`${fixed(loads.sealingOil, 1)} g`],
+    [t`Acid`, acidityWords(details.acidity) ?? t`none to speak of`],
+    [t`Essential oil`, loads.essentialOil > 0 ? t`${rounded(loads.essentialOil, 2)} %` : null],
+    [t`Dye`, loads.dye > 0.05 ? t`${rounded(loads.dye, 2)} %` : null],
+    [t`Push toward firm`, t`${Math.round(100 * push.firm)} of 100`],
+    [t`Pull toward soft`, t`${Math.round(100 * push.soft)} of 100`],
     [
-      'One use',
-      `${minutesText(contactMinutes)} ${warmth === 'warm' ? 'warm' : 'at room warmth'}${head ? ` on ${head.name}’s hair` : ''}: ${rounded(dose, 2)} of a dose`,
+      t`One use`,
+      t`${minutesText(contactMinutes)} ${warmth === 'warm' ? t`warm` : t`at room warmth`}${head ? t` on ${head.name}’s hair` : ''}: ${rounded(dose, 2)} of a dose`,
     ],
   ];
   return (
@@ -169,15 +170,15 @@ function Arithmetic({
       <View className="items-start">
         <Button
           tone="quiet"
-          label={open ? 'Hide the figures' : 'Why? Show the figures'}
+          label={open ? t`Hide the figures` : t`Why? Show the figures`}
           expanded={open}
           onPress={() => setOpen(!open)}
           testID="figures"
         />
       </View>
       {open ? (
-        <View className="gap-1" role="table" aria-label="Figures per 100 g of finished mask">
-          <Small>Per 100 g of finished mask</Small>
+        <View className="gap-1" role="table" aria-label={t`Figures per 100 g of finished mask`}>
+          <Small>{t`Per 100 g of finished mask`}</Small>
           {rows.map(([name, value]) =>
             value === null ? null : (
               <View key={name} role="row" className="flex-row gap-3">

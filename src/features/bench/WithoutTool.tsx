@@ -1,4 +1,5 @@
 import { KIT_WORDS, type KitItem } from '@/core/agenda';
+import { t } from '@/core/language';
 import type { MakingStep } from '@/core/making';
 import { Small } from '@/ui';
 import { useKit } from '../shared/useKit';
@@ -18,7 +19,7 @@ export function WithoutTool({ steps }: { steps: readonly Pick<MakingStep, 'do'>[
     .filter((item) => wanted.has(item))
     .map((item) => (
       <Small key={item} className="text-ink">
-        Without {KIT_WORDS[item].label}: {KIT_WORDS[item].without}
+        {t`Without ${KIT_WORDS[item].label}: ${KIT_WORDS[item].without}`}
       </Small>
     ));
 }

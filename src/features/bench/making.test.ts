@@ -113,7 +113,7 @@ describe('a recipe on a card', () => {
     expect(part('What goes in')).toMatch(/^\d+ g honey \(2 tbsp\)$/im);
     expect(part('Making')).toMatch(/fine cloth/);
     // The egg decides.
-    expect(part('Keeping')).toMatch(/fridge: .*because of .*egg/i);
+    expect(part('How it keeps')).toMatch(/fridge: .*because of .*egg/i);
   });
 
   it('minds what this head reacts to', () => {

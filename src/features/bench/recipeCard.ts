@@ -1,6 +1,7 @@
 import { keepingOf } from '@/core/batches';
 import { verdictReasons } from '@/core/classification';
 import type { Head } from '@/core/hair';
+import { plural, t } from '@/core/language';
 import { lineInView } from '@/core/making';
 import type { Larder } from '@/core/recipes';
 import { cautionsFor } from '@/core/safety';
@@ -13,13 +14,13 @@ const MOST_CAUTIONS = 6;
 
 function makingTitle({ totalMinutes, handsMinutes }: Making['timetable']): string {
   const waits = totalMinutes - handsMinutes;
-  return `Making: ${minutesText(totalMinutes)}${waits > 0 ? `, ${minutesText(waits)} of them waiting` : ''}`;
+  return t`Making: ${minutesText(totalMinutes)}${waits > 0 ? t`, ${minutesText(waits)} of them waiting` : ''}`;
 }
 
 /** A recipe on one sheet, for the kitchen wall: what it is, what goes in, how it is made, how long it keeps, what to mind. */
 export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPart[] {
   const { recipe, lines, weighed, verdict, headline, timetable } = making;
-  const heat = recipe.warmth === 'warm' ? ', warm under a cap' : '';
+  const heat = recipe.warmth === 'warm' ? t`, warm under a cap` : '';
   const cautions = cautionsFor(
     weighed,
     verdict,
@@ -30,12 +31,12 @@ export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPa
     {
       title: headline,
       lines: [
-        `${USE_WORDS[recipe.use]}, ${minutesText(recipe.contactMinutes)} on${heat}.`,
+        t`${USE_WORDS[recipe.use]}, ${minutesText(recipe.contactMinutes)} on${heat}.`,
         ...verdictReasons(verdict),
       ],
     },
     {
-      title: `What goes in, for ${Math.round(making.finishedGrams)} g to put on`,
+      title: t`What goes in, for ${Math.round(making.finishedGrams)} g to put on`,
       lines: lines.flatMap((line) => {
         if (line.grams === null) return [line.text];
         const { grams, spoons, words } = lineInView(line, larder);
@@ -48,22 +49,22 @@ export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPa
       title: makingTitle(timetable),
       lines: timetable.steps.map(({ text, startMinute }, index) =>
         startMinute === 0
-          ? `${index + 1}. ${text}`
-          : `${index + 1}. After ${minutesText(startMinute)}: ${text}`,
+          ? t`${index + 1}. ${text}`
+          : t`${index + 1}. After ${minutesText(startMinute)}: ${text}`,
       ),
     },
     {
-      title: 'Keeping',
+      title: t`How it keeps`,
       lines: (['fridge', 'freezer'] as const).map((place) => {
         const { days, limitedBy } = keepingOf(weighed, place);
-        const where = place === 'fridge' ? 'In the fridge' : 'Frozen';
+        const where = place === 'fridge' ? t`In the fridge` : t`Frozen`;
         return days === 0
-          ? `${where}: not at all, because of ${limitedBy.toLowerCase()}.`
-          : `${where}: ${days} ${days === 1 ? 'day' : 'days'}, because of ${limitedBy.toLowerCase()}.`;
+          ? t`${where}: not at all, because of ${limitedBy.toLowerCase()}.`
+          : t`${where}: ${days} ${plural(days, 'day', 'days')}, because of ${limitedBy.toLowerCase()}.`;
       }),
     },
     {
-      title: 'Mind',
+      title: t`Mind`,
       lines: cautions.slice(0, MOST_CAUTIONS).map(({ text, act }) => `${text} ${act}`),
     },
   ].filter((part) => part.lines.length > 0);

@@ -1,5 +1,6 @@
 import { CATALOGUE_LARDER } from '@/core/recipes';
-import { draftOf, EMPTY_RECIPE, versionFromDraft, type RecipeDraft } from './recipeDraft';
+import type { RecipeDraft } from '@/store';
+import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
 
 const READING = { larder: CATALOGUE_LARDER, cup: 'us' } as const;
 const stamp = { id: 'r1', recordedAt: '2026-05-10T10:00:00Z', recipeId: 'r1', version: 1 };

@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/measures';
 import {
   checkNoCycle,
@@ -7,15 +8,7 @@ import {
   type RecipeVersion,
 } from '@/core/recipes';
 import { parseRecipe } from '@/core/parsing';
-
-/** A recipe as it stands in the form. */
-export interface RecipeDraft {
-  readonly name: string;
-  readonly text: string;
-  readonly use: RecipeVersion['use'];
-  readonly contactMinutes: string;
-  readonly warmth: RecipeVersion['warmth'];
-}
+import type { RecipeDraft } from '@/store';
 
 export const EMPTY_RECIPE: RecipeDraft = {
   name: '',
@@ -43,20 +36,20 @@ export function versionFromDraft(
   if (!parsed.value.lines.some((line) => line.status === 'read')) {
     return failed(
       'nothing-weighed',
-      'Not one line is understood yet; mend at least one before saving.',
+      t`Not one line is understood yet; mend at least one before saving.`,
       'text',
     );
   }
   const lines = parsed.value.lines.map(savedLine);
   const round = checkNoCycle(
-    { recipeId: stamp.recipeId, name: draft.name || 'this recipe' },
+    { recipeId: stamp.recipeId, name: draft.name || t`this recipe` },
     lines,
     reading.larder,
   );
   if (!round.ok) return failed(round.problems[0].code, round.problems[0].message, 'text');
   const minutes = Number(draft.contactMinutes.trim().replace(',', '.'));
   if (draft.contactMinutes.trim() === '' || !Number.isInteger(minutes) || minutes < 1 || minutes > 720) {
-    return failed('minutes', 'Write whole minutes, 1 to 720.', 'contactMinutes');
+    return failed('minutes', t`Write whole minutes, 1 to 720.`, 'contactMinutes');
   }
   const result = recipeVersionSchema.safeParse({
     ...stamp,

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { Body, Button, Screen, Small, Strong } from '@/ui';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -28,16 +29,16 @@ function FirstRecipes({ head }: { head: Head }) {
       .filter(({ id }) => chosen.includes(id))
       .map(({ version }) => ({ ...version, ...newStamp() }));
     if (records.length > 0)
-      add(records, records.length === 1 ? 'One recipe is saved.' : `${records.length} recipes are saved.`);
+      add(records, records.length === 1 ? t`One recipe is saved.` : t`${records.length} recipes are saved.`);
     router.navigate('/week');
   };
   return (
     <Screen
       over={head.name}
-      headline="What is in the kitchen?"
-      reason="Something to begin with; each says what it is. Paste recipes of your own on the Bench at any time."
+      headline={t`What is in the kitchen?`}
+      reason={t`Something to begin with; each says what it is. Paste recipes of your own on the Bench at any time.`}
     >
-      <View role="list" aria-label="Recipes to begin with">
+      <View role="list" aria-label={t`Recipes to begin with`}>
         {starters.map(({ id, needs, says, version }) => (
           <View key={id} role="listitem" className="flex-row items-center gap-3 border-t border-line py-3">
             <View className="flex-1">
@@ -46,18 +47,18 @@ function FirstRecipes({ head }: { head: Head }) {
               <Small>{needs}</Small>
             </View>
             <Button
-              label={chosen.includes(id) ? 'Taken' : 'Take'}
-              hint={`Take ${version.name}`}
+              label={chosen.includes(id) ? t`Taken` : t`Take`}
+              hint={t`Take ${version.name}`}
               pressed={chosen.includes(id)}
               onPress={() => toggle(id)}
             />
           </View>
         ))}
       </View>
-      <Body>Everything new is tested behind the ear first: the plan leaves two days for it.</Body>
+      <Body>{t`Everything new is tested behind the ear first: the plan leaves two days for it.`}</Body>
       <View className="flex-row flex-wrap gap-3">
-        <Button tone="main" label="Show my first week" onPress={take} testID="first-week" />
-        <Button label="Paste a recipe of my own" onPress={() => router.push('/bench/new')} />
+        <Button tone="main" label={t`Show my first week`} onPress={take} testID="first-week" />
+        <Button label={t`Paste a recipe of my own`} onPress={() => router.push('/bench/new')} />
       </View>
     </Screen>
   );

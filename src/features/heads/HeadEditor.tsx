@@ -3,6 +3,7 @@ import { useForm, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { SCHOOL_WORDS, SCHOOLS } from '@/core/classification';
 import { AGE_BANDS, CHEMISTRY, HEALTH, type Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { REGIONS } from '@/core/readings';
 import { headChosen, selectPrefs, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Button, FieldGroup, Screen } from '@/ui';
@@ -67,7 +68,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
   const save = handleSubmit((draft) => {
     const head = stamped(draft);
     if (!head.ok) return;
-    add([head.value], `${head.value.name} is saved.`);
+    add([head.value], t`${head.value.name} is saved.`);
     dispatch(headChosen(head.value.headId));
     // A first week wants something to plan with.
     router.navigate(existing ? '/heads' : hasRecipes ? '/week' : '/heads/first');
@@ -75,35 +76,35 @@ export function HeadEditor({ existing }: { existing?: Head }) {
 
   return (
     <Screen
-      over="Heads"
-      headline={existing ? existing.name : 'Whose head is it?'}
-      reason="Guesses are fine; readings will correct them."
+      over={t`Heads`}
+      headline={existing ? existing.name : t`Whose head is it?`}
+      reason={t`Guesses are fine; readings will correct them.`}
       side={
         <View className="gap-4">
           <WeekdayFields
             control={control}
             name="free"
-            label="Free minutes on each day"
-            help="Waiting time included; 0 where there is no time to wash."
+            label={t`Free minutes on each day`}
+            help={t`Waiting time included; 0 where there is no time to wash.`}
           />
           <WeekdayFields
             control={control}
             name="from"
-            label="A wash may begin at"
-            help="The hour, 0 to 23: what has to soak is counted back from it."
+            label={t`A wash may begin at`}
+            help={t`The hour, 0 to 23: what has to soak is counted back from it.`}
           />
           <FormToggles
             control={control}
             name="nights"
-            label="Evenings at home"
-            help="When something may be set to soak, or put on for the night."
+            label={t`Evenings at home`}
+            help={t`When something may be set to soak, or put on for the night.`}
             options={weekdays.map(({ label, index }) => ({ value: String(index), label }))}
           />
           <FormChoice
             control={control}
             name="school"
-            label="What counts as protein"
-            help="Makers differ; the verdict shows all three, this one is in force."
+            label={t`What counts as protein`}
+            help={t`Makers differ; the verdict shows all three, this one is in force.`}
             options={SCHOOLS.map((value) => ({
               value,
               label: SCHOOL_WORDS[value].label,
@@ -113,46 +114,46 @@ export function HeadEditor({ existing }: { existing?: Head }) {
           <FormChoice
             control={control}
             name="ageBand"
-            label="Age"
-            help="Children get no strong protein and no essential oil."
+            label={t`Age`}
+            help={t`Children get no strong protein and no essential oil.`}
             options={AGE_BANDS.map((value) => ({ value, label: AGE_WORDS[value] }))}
           />
           <FormToggles
             control={control}
             name="chemistry"
-            label="What was done to the hair that is there now"
-            help="Later times are written down under Strand."
+            label={t`What was done to the hair that is there now`}
+            help={t`Later times are written down under Strand.`}
             options={CHEMISTRY.map((value) => ({ value, label: CHEMISTRY_WORDS[value] }))}
           />
           <FormToggles
             control={control}
             name="health"
-            label="To mind"
-            help="Cautions follow from it; a doctor knows more."
+            label={t`To mind`}
+            help={t`Cautions follow from it; a doctor knows more.`}
             options={HEALTH.map((value) => ({ value, label: HEALTH_WORDS[value] }))}
           />
           <FormToggles
             control={control}
             name="allergies"
-            label="This head reacts to"
-            help="A recipe that holds it is stopped for this head."
+            label={t`This head reacts to`}
+            help={t`A recipe that holds it is stopped for this head.`}
             options={ALLERGY_OPTIONS}
           />
         </View>
       }
     >
       <View className="flex-row flex-wrap gap-4">
-        <FormField control={control} name="name" label="Name" className="w-[220px]" testID="head-name" />
+        <FormField control={control} name="name" label={t`Name`} className="w-[220px]" testID="head-name" />
         <FormField
           control={control}
           name="lengthCm"
-          label="Length, cm"
+          label={t`Length, cm`}
           numeric
           className="w-[110px]"
           testID="head-length"
         />
       </View>
-      <FieldGroup label="Where it is longer or shorter, cm" help="Left empty it is as long as above.">
+      <FieldGroup label={t`Where it is longer or shorter, cm`} help={t`Left empty it is as long as above.`}>
         <View className="flex-row flex-wrap gap-2">
           {REGIONS.map((region) => (
             <FormField
@@ -170,74 +171,74 @@ export function HeadEditor({ existing }: { existing?: Head }) {
       <FormChoice
         control={control}
         name="complaint"
-        label="What troubles you most?"
+        label={t`What troubles you most?`}
         options={[
-          { value: 'none', label: 'nothing much' },
-          { value: 'mushy', label: 'limp, gummy' },
-          { value: 'straw', label: 'hard, like straw' },
-          { value: 'breaks', label: 'it breaks' },
+          { value: 'none', label: t`nothing much` },
+          { value: 'mushy', label: t`limp, gummy` },
+          { value: 'straw', label: t`hard, like straw` },
+          { value: 'breaks', label: t`it breaks` },
         ]}
       />
       <FormChoice
         control={control}
         name="curl"
-        label="How does it fall by itself?"
+        label={t`How does it fall by itself?`}
         options={[
-          { value: 'straight', label: 'straight' },
-          { value: 'wavy', label: 'in waves' },
-          { value: 'curly', label: 'in curls' },
-          { value: 'coily', label: 'in tight coils' },
-          { value: 'unknown', label: 'don’t know' },
+          { value: 'straight', label: t`straight` },
+          { value: 'wavy', label: t`in waves` },
+          { value: 'curly', label: t`in curls` },
+          { value: 'coily', label: t`in tight coils` },
+          { value: 'unknown', label: t`don’t know` },
         ]}
       />
       <FormChoice
         control={control}
         name="porosityGuess"
-        label="Does it drink water?"
-        help="Drop water on a clean, dry lock and watch for a minute."
+        label={t`Does it drink water?`}
+        help={t`Drop water on a clean, dry lock and watch for a minute.`}
         options={[
-          { value: 'low', label: 'drops stay on it' },
-          { value: 'medium', label: 'in between' },
-          { value: 'high', label: 'soaks at once' },
-          { value: 'unknown', label: 'don’t know' },
+          { value: 'low', label: t`drops stay on it` },
+          { value: 'medium', label: t`in between` },
+          { value: 'high', label: t`soaks at once` },
+          { value: 'unknown', label: t`don’t know` },
         ]}
       />
       <FormChoice
         control={control}
         name="strand"
-        label="One strand between two fingers"
+        label={t`One strand between two fingers`}
         options={[
-          { value: 'fine', label: 'barely felt' },
-          { value: 'medium', label: 'felt' },
-          { value: 'coarse', label: 'like a thread' },
+          { value: 'fine', label: t`barely felt` },
+          { value: 'medium', label: t`felt` },
+          { value: 'coarse', label: t`like a thread` },
         ]}
       />
       <FormChoice
         control={control}
         name="density"
-        label="How much hair"
+        label={t`How much hair`}
         options={[
-          { value: 'thin', label: 'little' },
-          { value: 'medium', label: 'ordinary' },
-          { value: 'thick', label: 'plenty' },
+          { value: 'thin', label: t`little` },
+          { value: 'medium', label: t`ordinary` },
+          { value: 'thick', label: t`plenty` },
         ]}
       />
       <View className="flex-row flex-wrap gap-6">
         <FormChoice
           control={control}
           name="sensitive"
-          label="Gets stiff from a little protein"
+          label={t`Gets stiff from a little protein`}
           options={YES_NO}
         />
       </View>
       <View className="flex-row flex-wrap gap-3 pt-2">
         <Button
           tone="main"
-          label={existing ? 'Save' : 'Save and plan the week'}
+          label={existing ? t`Save` : t`Save and plan the week`}
           onPress={save}
           testID="save-head"
         />
-        <Button label="Back" onPress={() => router.navigate('/heads')} />
+        <Button label={t`Back`} onPress={() => router.navigate('/heads')} />
       </View>
       <NotSavedYet state={formState} />
     </Screen>

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { allergenWords } from '@/core/batches';
 import { SCHOOL_WORDS } from '@/core/classification';
 import { hairMassReason, type Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS } from '../shared/headWords';
@@ -17,15 +18,15 @@ export function HeadsScreen() {
   return (
     <Screen
       before={<HeadsTabs here="/heads" />}
-      over="Heads & settings"
-      headline={heads.length === 0 ? 'No head yet' : heads.map((head) => head.name).join(' and ')}
-      reason="Who is looked after, and what counts here."
+      over={t`Heads & settings`}
+      headline={heads.length === 0 ? t`No head yet` : heads.map((head) => head.name).join(t` and `)}
+      reason={t`Who is looked after, and what counts here.`}
     >
       {heads.map((head) => (
         <HeadEntry key={head.headId} head={head} current={head.headId === current?.headId} />
       ))}
       <View className="items-start">
-        <Button label="Add a head" onPress={() => router.push('/heads/new')} testID="add-head" />
+        <Button label={t`Add a head`} onPress={() => router.push('/heads/new')} testID="add-head" />
       </View>
       <KitPane />
     </Screen>
@@ -40,28 +41,26 @@ function HeadEntry({ head, current }: { head: Head; current: boolean }) {
     ...head.chemistry.map((each) => CHEMISTRY_WORDS[each]),
     ...head.health.map((each) => HEALTH_WORDS[each]),
     head.proteinSensitive ? 'protein-sensitive' : '',
-    head.allergies.length > 0 ? `reacts to ${head.allergies.map(allergenWords).join(', ')}` : '',
+    head.allergies.length > 0 ? t`reacts to ${head.allergies.map(allergenWords).join(', ')}` : '',
   ].filter(Boolean);
   return (
     <View className="gap-2 border-t border-line pt-3">
       <Strong className="text-lead">{head.name}</Strong>
       <Small>
-        {[`${head.lengthCm} cm`, `${head.strand} strands`, `${freeDays} free days`, ...flags].join(' · ')}
+        {[t`${head.lengthCm} cm`, t`${head.strand} strands`, t`${freeDays} free days`, ...flags].join(' · ')}
       </Small>
       <Small>{hairMassReason(head)}</Small>
-      <Small>
-        Protein: {SCHOOL_WORDS[head.school].label}. {SCHOOL_WORDS[head.school].meaning}
-      </Small>
+      <Small>{t`Protein: ${SCHOOL_WORDS[head.school].label}. ${SCHOOL_WORDS[head.school].meaning}`}</Small>
       <View className="flex-row flex-wrap gap-3">
         <Button
-          label={current ? 'On screen' : 'Put on screen'}
-          hint={current ? `${head.name} is on screen` : `Put ${head.name} on screen`}
+          label={current ? t`On screen` : t`Put on screen`}
+          hint={current ? t`${head.name} is on screen` : t`Put ${head.name} on screen`}
           pressed={current}
           onPress={() => dispatch(headChosen(head.headId))}
         />
         <Button
-          label="Change"
-          hint={`Change ${head.name}`}
+          label={t`Change`}
+          hint={t`Change ${head.name}`}
           onPress={() => router.push({ pathname: '/heads/[headId]', params: { headId: head.headId } })}
         />
       </View>

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { KIT, KIT_WORDS, type KitItem } from '@/core/agenda';
+import { t } from '@/core/language';
 import { Button, FieldGroup, Small } from '@/ui';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -14,17 +15,17 @@ export function KitPane() {
     const next = isLacking ? lacks.filter((other) => other !== item) : [...lacks, item];
     add(
       [{ ...newStamp(), kind: 'kit', lacks: [...next] }],
-      `${isLacking ? 'With' : 'Without'} ${KIT_WORDS[item].label}.`,
+      `${isLacking ? t`With` : t`Without`} ${KIT_WORDS[item].label}.`,
     );
   };
   return (
-    <FieldGroup label="What the house has" help="For everybody. What is not there is planned around.">
+    <FieldGroup label={t`What the house has`} help={t`For everybody. What is not there is planned around.`}>
       <View className="flex-row flex-wrap gap-2">
         {KIT.map((item) => (
           <Button
             key={item}
             label={KIT_WORDS[item].label}
-            hint={`The house has ${KIT_WORDS[item].label}`}
+            hint={t`The house has ${KIT_WORDS[item].label}`}
             pressed={!lacks.includes(item)}
             onPress={() => toggle(item)}
             testID={`kit-${item}`}
@@ -32,9 +33,7 @@ export function KitPane() {
         ))}
       </View>
       {lacks.map((item) => (
-        <Small key={item}>
-          Without {KIT_WORDS[item].label}: {KIT_WORDS[item].without}
-        </Small>
+        <Small key={item}>{t`Without ${KIT_WORDS[item].label}: ${KIT_WORDS[item].without}`}</Small>
       ))}
     </FieldGroup>
   );

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { SCHOOL_WORDS, SCHOOLS, type School } from '@/core/classification';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { VIEWS } from '@/core/measures';
 import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Choice, FieldGroup, Screen, Small } from '@/ui';
@@ -26,19 +27,19 @@ function Schools({ head }: { head: Head }) {
   const dispatch = useAppDispatch();
   const { view } = useAppSelector(selectPrefs);
   const chooseSchool = (school: School) =>
-    add([{ ...head, ...newStamp(), corrects: head.id, school }], `Protein: ${SCHOOL_WORDS[school].label}.`);
+    add([{ ...head, ...newStamp(), corrects: head.id, school }], t`Protein: ${SCHOOL_WORDS[school].label}.`);
   return (
     <Screen
       before={<HeadsTabs here="/heads/schools" />}
       over={head.name}
-      headline="Where makers disagree"
-      reason="Nobody has measured most of this. Choose a side; your own readings may settle it."
+      headline={t`Where makers disagree`}
+      reason={t`Nobody has measured most of this. Choose a side; your own readings may settle it.`}
       side={<MeasuredInstead />}
     >
       <HeadPicker />
-      <FieldGroup label="What counts as protein">
+      <FieldGroup label={t`What counts as protein`}>
         <Choice
-          label="What counts as protein"
+          label={t`What counts as protein`}
           options={SCHOOLS.map((value) => ({ value, label: SCHOOL_WORDS[value].label }))}
           value={head.school}
           onChange={chooseSchool}
@@ -49,9 +50,9 @@ function Schools({ head }: { head: Head }) {
         />
       </FieldGroup>
       <SchoolRows choices={choices} change={change} />
-      <FieldGroup label="Spoons or grams">
+      <FieldGroup label={t`Spoons or grams`}>
         <Choice
-          label="Spoons or grams"
+          label={t`Spoons or grams`}
           options={VIEWS.map((value) => ({ value, label: VIEW_WORDS[value].label }))}
           value={view}
           onChange={(chosen) => dispatch(prefsChanged({ view: chosen }))}
@@ -66,17 +67,11 @@ function Schools({ head }: { head: Head }) {
 function MeasuredInstead() {
   return (
     <View className="gap-3">
-      <FieldGroup label="How long it stays on">
-        <Small>
-          Twenty minutes, for most of what acts has happened by then. Or an hour or two, or the night, for
-          what goes in slowly. Heat shortens the time and its lack lengthens it.
-        </Small>
-        <Small className="text-ink">
-          In force: the minutes that each recipe says. The dose is worked out from them, with or without heat,
-          and what longer really does on your hair shows under “What works”.
-        </Small>
+      <FieldGroup label={t`How long it stays on`}>
+        <Small>{t`Twenty minutes, for most of what acts has happened by then. Or an hour or two, or the night, for what goes in slowly. Heat shortens the time and its lack lengthens it.`}</Small>
+        <Small className="text-ink">{t`In force: the minutes that each recipe says. The dose is worked out from them, with or without heat, and what longer really does on your hair shows under “What works”.`}</Small>
         <View className="items-start">
-          <Button label="To what works" onPress={() => router.push('/strand/works')} />
+          <Button label={t`To what works`} onPress={() => router.push('/strand/works')} />
         </View>
       </FieldGroup>
     </View>

@@ -1,7 +1,9 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { LANGUAGES, languageSchema, t } from '@/core/language';
 import { VIEWS } from '@/core/measures';
 import {
+  languageChosen,
   prefsChanged,
   selectPrefs,
   TEXT_SIZES,
@@ -14,6 +16,8 @@ import { Button, Choice, FieldGroup, Heading, Screen, Small } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import { CUP_KINDS, CUP_WORDS, TEXT_SIZE_WORDS, VIEW_WORDS, WEEK_START_WORDS } from '../shared/settingWords';
 
+const LANGUAGE_IDS = languageSchema.options;
+
 /** How this browser shows things. Of this browser only: a backup does not hold it. */
 export function SettingsScreen() {
   const prefs = useAppSelector(selectPrefs);
@@ -22,78 +26,87 @@ export function SettingsScreen() {
   return (
     <Screen
       before={<HeadsTabs here="/heads/settings" />}
-      over="Heads & settings"
-      headline="How it looks and sounds"
-      reason="For this browser. Your records are the same everywhere."
+      over={t`Heads & settings`}
+      headline={t`How it looks and sounds`}
+      reason={t`For this browser. Your records are the same everywhere.`}
       sideShare="half"
       side={<Elsewhere />}
     >
       <Setting
-        label="Light or dark"
+        label={t`Language`}
         options={[
-          { value: 'system', label: 'as the device' },
-          { value: 'light', label: 'light' },
-          { value: 'dark', label: 'dark' },
+          { value: 'system', label: t`as the browser` },
+          ...LANGUAGE_IDS.map((value) => ({ value, label: LANGUAGES[value].name })),
+        ]}
+        value={prefs.language}
+        onChange={(language) => void dispatch(languageChosen(language)).then(() => location.reload())}
+      />
+      <Setting
+        label={t`Light or dark`}
+        options={[
+          { value: 'system', label: t`as the device` },
+          { value: 'light', label: t`light page` },
+          { value: 'dark', label: t`dark page` },
         ]}
         value={prefs.theme}
         onChange={(theme) => set({ theme })}
       />
       <Setting
-        label="Size of text"
+        label={t`Size of text`}
         options={TEXT_SIZES.map((value) => ({ value, label: TEXT_SIZE_WORDS[value] }))}
         value={prefs.textSize}
         onChange={(textSize) => set({ textSize })}
       />
       <Setting
-        label="Movement on screen"
+        label={t`Movement on screen`}
         options={[
-          { value: 'system', label: 'as the device' },
-          { value: 'less', label: 'none' },
+          { value: 'system', label: t`as the device` },
+          { value: 'less', label: t`none` },
         ]}
         value={prefs.motion}
         onChange={(motion) => set({ motion })}
       />
       <Setting
-        label="When a clock runs out"
+        label={t`When a clock runs out`}
         options={[
-          { value: 'on', label: 'ring' },
-          { value: 'off', label: 'stay silent' },
+          { value: 'on', label: t`ring` },
+          { value: 'off', label: t`stay silent` },
         ]}
         value={prefs.sound ? 'on' : 'off'}
         onChange={(value) => set({ sound: value === 'on' })}
       />
       <Setting
-        label="Steps of a wash day"
+        label={t`Steps of a wash day`}
         options={[
-          { value: 'off', label: 'to read' },
-          { value: 'on', label: 'read aloud too' },
+          { value: 'off', label: t`to read` },
+          { value: 'on', label: t`read aloud too` },
         ]}
         value={prefs.aloud ? 'on' : 'off'}
         onChange={(value) => set({ aloud: value === 'on' })}
       />
       <Setting
-        label="Amounts in"
+        label={t`Amounts in`}
         options={VIEWS.map((value) => ({ value, label: VIEW_WORDS[value].label }))}
         value={prefs.view}
         onChange={(view) => set({ view })}
       />
       <Setting
-        label="A cup is"
+        label={t`A cup is`}
         options={CUP_KINDS.map((value) => ({ value, label: CUP_WORDS[value] }))}
         value={prefs.cup}
         onChange={(cup) => set({ cup })}
       />
       <Setting
-        label="A week begins on"
+        label={t`A week begins on`}
         options={WEEK_STARTS.map((value) => ({ value, label: WEEK_START_WORDS[value] }))}
         value={prefs.weekStart}
         onChange={(weekStart) => set({ weekStart })}
       />
       <Setting
-        label="Single keys lead to places"
+        label={t`Single keys lead to places`}
         options={[
-          { value: 'on', label: 'yes; ? lists them' },
-          { value: 'off', label: 'no' },
+          { value: 'on', label: t`yes; ? lists them` },
+          { value: 'off', label: t`no` },
         ]}
         value={prefs.keys ? 'on' : 'off'}
         onChange={(value) => set({ keys: value === 'on' })}
@@ -121,18 +134,18 @@ function Setting<Value extends string>({ label, options, value, onChange }: Sett
 function Elsewhere() {
   return (
     <View className="gap-3">
-      <Heading level={2}>Set elsewhere</Heading>
+      <Heading level={2}>{t`Set elsewhere`}</Heading>
       <Place
         to="/week/rules"
-        label="Rules of the plan"
-        text="Spacing, longest times without, how long things take, what weighs more; each with its reason and a way back."
+        label={t`Rules of the plan`}
+        text={t`Spacing, longest times without, how long things take, what weighs more; each with its reason and a way back.`}
       />
-      <Place to="/heads/schools" label="Schools" text="Where makers disagree, for each head." />
-      <Place to="/pantry" label="Pantry" text="What you have and what it costs." />
+      <Place to="/heads/schools" label={t`Schools`} text={t`Where makers disagree, for each head.`} />
+      <Place to="/pantry" label={t`Pantry`} text={t`What you have and what it costs.`} />
       <Place
         to="/strand/stretch"
-        label="The ruler"
-        text="Held against a card, so that a millimetre on screen is one."
+        label={t`The ruler`}
+        text={t`Held against a card, so that a millimetre on screen is one.`}
       />
     </View>
   );

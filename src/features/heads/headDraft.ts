@@ -1,17 +1,18 @@
 import { headSchema, type Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { REGIONS, type Region } from '@/core/readings';
 import { WEEK_START_DAYS, type Prefs } from '@/store';
 import { failedBySchema, ok, type Result } from '@/core/measures';
 
 /** The number is the day's place in Head.freeMinutes. */
 const WEEKDAYS = [
-  { label: 'Mon', index: 1 },
-  { label: 'Tue', index: 2 },
-  { label: 'Wed', index: 3 },
-  { label: 'Thu', index: 4 },
-  { label: 'Fri', index: 5 },
-  { label: 'Sat', index: 6 },
-  { label: 'Sun', index: 0 },
+  { label: t`Mon`, index: 1 },
+  { label: t`Tue`, index: 2 },
+  { label: t`Wed`, index: 3 },
+  { label: t`Thu`, index: 4 },
+  { label: t`Fri`, index: 5 },
+  { label: t`Sat`, index: 6 },
+  { label: t`Sun`, index: 0 },
 ] as const;
 
 /** Weekdays from the one on which her week begins. */
@@ -101,9 +102,9 @@ function wholeNumber(text: string): number {
 }
 
 const FIELD_OF: Readonly<Record<string, { readonly field: string; readonly message: string }>> = {
-  freeMinutes: { field: 'free', message: 'Write whole minutes, 0 to 720.' },
-  lengthsCm: { field: 'lengths', message: 'Write the length in centimetres, or nothing.' },
-  washFrom: { field: 'from', message: 'Write a full hour, 0 to 23.' },
+  freeMinutes: { field: 'free', message: t`Write whole minutes, 0 to 720.` },
+  lengthsCm: { field: 'lengths', message: t`Write the length in centimetres, or nothing.` },
+  washFrom: { field: 'from', message: t`Write a full hour, 0 to 23.` },
 };
 
 /** Checks a draft and makes the record; problems carry the draft's own field names. */

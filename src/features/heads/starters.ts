@@ -1,6 +1,7 @@
 import starterList from '../../../data/starters.json';
 import { verdictHeadline, type Verdict } from '@/core/classification';
 import type { Head } from '@/core/hair';
+import { inWords } from '@/core/language';
 import { parseRecipe } from '@/core/parsing';
 import { savedLine, type Larder, type RecipeVersion } from '@/core/recipes';
 import { isChild, judgedFor } from '@/core/safety';
@@ -18,7 +19,7 @@ export interface Starter {
 /** Those that this head may take; what it reacts to is not offered. */
 export function startersFor(head: Head, larder: Larder): Starter[] {
   return starterList.flatMap(({ id, name, use, contactMinutes, warmth, needs, lines }): Starter[] => {
-    const text = lines.join('\n');
+    const text = lines.map(inWords).join('\n');
     const parsed = parseRecipe(text, { larder });
     if (!parsed.ok) return [];
     const saved = parsed.value.lines.map(savedLine);
@@ -28,14 +29,14 @@ export function startersFor(head: Head, larder: Larder): Starter[] {
     return [
       {
         id,
-        needs,
+        needs: inWords(needs),
         verdict,
         says: verdictHeadline(verdict),
         version: {
           kind: 'recipe',
           recipeId: id,
           version: 1,
-          name,
+          name: inWords(name),
           text,
           use: use as RecipeVersion['use'],
           contactMinutes,

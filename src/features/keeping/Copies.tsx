@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { Copy, StoredRecord } from '@/core/exchange';
+import { t } from '@/core/language';
 import { formatInstant } from '@/core/measures';
 import { copiesListed, copyLookedAt, everythingReplaced, useAppDispatch } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
@@ -36,7 +37,7 @@ export function Copies({ changes }: { changes: unknown }) {
     setLooked(result.ok ? { copy, ...result.value } : null);
   };
   const bring = ({ missing }: Looked) => {
-    add(missing, `${missing.length} records are back.`);
+    add(missing, t`${missing.length} records are back.`);
     setLooked(null);
   };
   const goBack = async ({ records, copy }: Looked) => {
@@ -44,33 +45,29 @@ export function Copies({ changes }: { changes: unknown }) {
     const result = await dispatch(everythingReplaced(records, { id, now }));
     setSaid(
       result.ok
-        ? `Everything is as it was on ${whenText(copy)}. What was here before is kept as a copy, too.`
+        ? t`Everything is as it was on ${whenText(copy)}. What was here before is kept as a copy, too.`
         : result.problems[0].message,
     );
     setLooked(null);
   };
   return (
     <View className="gap-3">
-      <Heading level={2}>Copies</Heading>
-      <Small>
-        One a day is kept beside the records, without pictures, over some weeks; one more is taken before
-        everything is replaced. What cannot be read any more is taken from them by itself.
-      </Small>
+      <Heading level={2}>{t`Copies`}</Heading>
+      <Small>{t`One a day is kept beside the records, without pictures, over some weeks; one more is taken before everything is replaced. What cannot be read any more is taken from them by itself.`}</Small>
       {copies.length === 0 ? (
-        <Body>None yet: the first is taken when there is something to copy.</Body>
+        <Body>{t`None yet: the first is taken when there is something to copy.`}</Body>
       ) : null}
       {copies.map((copy) => (
         <View key={copy.id} className="flex-row flex-wrap items-center gap-3 border-b border-line pb-2">
           <View className="min-w-[170px] flex-1">
             <Body>{whenText(copy)}</Body>
             <Small>
-              {copy.records} records, {sizeText(copy.characters)}
-              {copy.why === 'before' ? ', before everything was replaced' : ''}
+              {t`${copy.records} records, ${sizeText(copy.characters)}${copy.why === 'before' ? t`, before everything was replaced` : ''}`}
             </Small>
           </View>
           <Button
-            label="Look"
-            hint={`Look into the copy of ${whenText(copy)}`}
+            label={t`Look`}
+            hint={t`Look into the copy of ${whenText(copy)}`}
             onPress={() => void look(copy)}
           />
         </View>
@@ -79,19 +76,19 @@ export function Copies({ changes }: { changes: unknown }) {
         <View role="status" className="gap-2 rounded-2xl bg-sunken p-4">
           <Body>
             {looked.missing.length === 0
-              ? 'Everything in it is here, too.'
-              : `Not here any more: ${kindCounts(looked.missing).join(', ')}.`}
+              ? t`Everything in it is here, too.`
+              : t`Not here any more: ${kindCounts(looked.missing).join(', ')}.`}
           </Body>
           <View className="flex-row flex-wrap gap-3">
             {looked.missing.length > 0 ? (
-              <Button label="Bring these back" onPress={() => bring(looked)} testID="copy-bring" />
+              <Button label={t`Bring these back`} onPress={() => bring(looked)} testID="copy-bring" />
             ) : null}
             <Button
-              label="Make everything as it was then"
+              label={t`Make everything as it was then`}
               onPress={() => void goBack(looked)}
               testID="copy-back"
             />
-            <Button tone="quiet" label="Close" onPress={() => setLooked(null)} />
+            <Button tone="quiet" label={t`Close`} onPress={() => setLooked(null)} />
           </View>
         </View>
       ) : null}

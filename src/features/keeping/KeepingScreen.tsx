@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ofKind } from '@/core/exchange';
+import { t } from '@/core/language';
 import { dayOfDate, daysBetween } from '@/core/measures';
 import { photoBytes } from '@/core/readings';
 import {
@@ -27,7 +28,7 @@ export function KeepingScreen() {
   return (
     <Screen
       before={<HeadsTabs here="/heads/keeping" />}
-      over="Heads & settings"
+      over={t`Heads & settings`}
       headline={useKeptText()}
       reason={useExportText()}
       sideShare="half"
@@ -49,9 +50,9 @@ function useKeptText(): string {
   const count = useAppSelector(selectAllRecords).length;
   const unsaved = useAppSelector(selectUnsaved).length;
   const status = useAppSelector(selectStatus);
-  if (status === 'blocked') return 'Nothing can be stored here';
-  if (unsaved > 0) return `${unsaved} of ${count} records are not stored yet`;
-  return count === 0 ? 'Nothing is kept yet' : `${count} records, all stored`;
+  if (status === 'blocked') return t`Nothing can be stored here`;
+  if (unsaved > 0) return t`${unsaved} of ${count} records are not stored yet`;
+  return count === 0 ? t`Nothing is kept yet` : t`${count} records, all stored`;
 }
 
 /** They lie in one browser; how long ago did they lie anywhere else? */
@@ -59,10 +60,10 @@ function useExportText(): string {
   const { exportedAt } = useAppSelector(selectPrefs);
   const count = useAppSelector(selectAllRecords).length;
   const today = useToday();
-  if (count === 0) return 'What you write down stays in this browser, and nowhere else.';
-  if (exportedAt === null) return 'They are in this browser and nowhere else: take a file out now and then.';
+  if (count === 0) return t`What you write down stays in this browser, and nowhere else.`;
+  if (exportedAt === null) return t`They are in this browser and nowhere else: take a file out now and then.`;
   const days = daysBetween(dayOfDate(new Date(exportedAt)), today);
-  return `They are in this browser; a file was last taken out ${days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`}.`;
+  return t`They are in this browser; a file was last taken out ${days <= 0 ? t`today` : days === 1 ? t`yesterday` : t`${days} days ago`}.`;
 }
 
 /** Share of the room from which there is reason to act (working assumption). */
@@ -74,17 +75,15 @@ function RoomLeft() {
   const pictures = ofKind(records, 'photo');
   return (
     <View className="gap-2">
-      <Heading level={2}>Room</Heading>
+      <Heading level={2}>{t`Room`}</Heading>
       {room === null ? (
-        <Body>This browser does not tell how much room there is.</Body>
+        <Body>{t`This browser does not tell how much room there is.`}</Body>
       ) : (
         <>
-          <Body>
-            {sizeText(room.usedBytes)} of about {sizeText(room.mostBytes)}
-          </Body>
+          <Body>{t`${sizeText(room.usedBytes)} of about ${sizeText(room.mostBytes)}`}</Body>
           <View
             role="meter"
-            aria-label="Room that is taken"
+            aria-label={t`Room that is taken`}
             aria-valuemin={0}
             aria-valuemax={100}
             aria-valuenow={Math.round((100 * room.usedBytes) / room.mostBytes)}
@@ -96,22 +95,19 @@ function RoomLeft() {
             />
           </View>
           {room.usedBytes > NEARLY_FULL * room.mostBytes ? (
-            <Problem>
-              Almost full. Export everything, then take pictures out under Strand or free some space on the
-              device.
-            </Problem>
+            <Problem>{t`Almost full. Export everything, then take pictures out under Strand or free some space on the device.`}</Problem>
           ) : null}
           <Small>
             {pictures.length > 0
-              ? `${pictures.length} pictures take ${sizeText(photoBytes(pictures))} of it. `
+              ? t`${pictures.length} pictures take ${sizeText(photoBytes(pictures))} of it. `
               : ''}
             {room.isLasting
-              ? 'The browser keeps it until you delete it.'
-              : 'A browser that runs out of room may clear it by itself.'}
+              ? t`The browser keeps it until you delete it.`
+              : t`A browser that runs out of room may clear it by itself.`}
           </Small>
           {room.isLasting ? null : (
             <View className="items-start">
-              <Button label="Ask the browser to keep it" onPress={() => void ask()} />
+              <Button label={t`Ask the browser to keep it`} onPress={() => void ask()} />
             </View>
           )}
         </>
@@ -133,23 +129,20 @@ function DeleteAll() {
   };
   return (
     <View className="gap-2 border-t border-line pt-4">
-      <Heading level={2}>Delete everything</Heading>
+      <Heading level={2}>{t`Delete everything`}</Heading>
       {asked ? (
         <View role="alert" className="gap-3">
-          <Problem>
-            All records, copies and settings in this browser go, and nobody can bring them back. Export
-            everything first if you may want them.
-          </Problem>
+          <Problem>{t`All records, copies and settings in this browser go, and nobody can bring them back. Export everything first if you may want them.`}</Problem>
           <View className="flex-row flex-wrap gap-3">
-            <Button label="Yes, delete everything" onPress={() => void remove()} testID="delete-sure" />
-            <Button label="Keep it" onPress={() => setAsked(false)} />
+            <Button label={t`Yes, delete everything`} onPress={() => void remove()} testID="delete-sure" />
+            <Button label={t`Keep it`} onPress={() => setAsked(false)} />
           </View>
         </View>
       ) : (
         <View className="items-start">
           <Button
             tone="quiet"
-            label="Delete everything here"
+            label={t`Delete everything here`}
             onPress={() => setAsked(true)}
             testID="delete-all"
           />

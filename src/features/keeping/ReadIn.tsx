@@ -1,6 +1,7 @@
 import { useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
 import type { StoredRecord } from '@/core/exchange';
+import { plural, t } from '@/core/language';
 import { everythingReplaced, selectAllRecords, selectLarder, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { askEstimator } from '@/workers';
@@ -56,7 +57,7 @@ export function ReadIn() {
       result.ok
         ? {
             step: 'done',
-            said: `${all.length} records stand in the place of what was here. A copy of that is kept below.`,
+            said: t`${all.length} records stand in the place of what was here. A copy of that is kept below.`,
           }
         : { step: 'refused', messages: result.problems.map(({ message }) => message) },
     );
@@ -65,10 +66,10 @@ export function ReadIn() {
 
   return (
     <View className="gap-3">
-      <Heading level={2}>In</Heading>
-      <Small>A backup, a head or recipes from somebody else, or a table of readings or treatments.</Small>
+      <Heading level={2}>{t`In`}</Heading>
+      <Small>{t`A backup, a head or recipes from somebody else, or a table of readings or treatments.`}</Small>
       <View className="flex-row flex-wrap gap-3">
-        <Button label="Read a file" onPress={() => input.current?.click()} />
+        <Button label={t`Read a file`} onPress={() => input.current?.click()} />
         <input
           ref={input}
           type="file"
@@ -80,13 +81,13 @@ export function ReadIn() {
           onChange={(event) => void choose(event)}
         />
       </View>
-      {state.step === 'busy' ? <Body>One moment</Body> : null}
+      {state.step === 'busy' ? <Body>{t`One moment`}</Body> : null}
       {state.step === 'refused' ? (
         <View role="alert" className="gap-1">
           {state.messages.map((message) => (
             <Problem key={message}>{message}</Problem>
           ))}
-          <Small>Nothing was changed.</Small>
+          <Small>{t`Nothing was changed.`}</Small>
         </View>
       ) : null}
       {state.step === 'ready' ? (
@@ -126,12 +127,12 @@ function Preview(props: PreviewProps) {
         <>
           <Body>
             {fileName}:{' '}
-            {names.length === 0 ? 'no recipe that is not here already' : `new: ${names.join(', ')}`}.
+            {names.length === 0 ? t`no recipe that is not here already` : t`new: ${names.join(', ')}`}.
           </Body>
-          {same.length > 0 ? <Small>Here already: {same.join(', ')}.</Small> : null}
-          <Small>They come beside your own, never in their place, and are new to every head.</Small>
+          {same.length > 0 ? <Small>{t`Here already: ${same.join(', ')}.`}</Small> : null}
+          <Small>{t`They come beside your own, never in their place, and are new to every head.`}</Small>
           <Take
-            said={`${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} here.`}
+            said={t`${names.join(', ')} ${plural(names.length, 'is', 'are')} here.`}
             {...{ records, onTake, onLeave }}
           />
         </>
@@ -142,11 +143,11 @@ function Preview(props: PreviewProps) {
       return (
         <>
           <Body>
-            {fileName}: {added} new {incoming.what}, {corrected} corrected, {same} as they are here.
+            {t`${fileName}: ${added} new ${incoming.what}, ${corrected} corrected, ${same} as they are here.`}
           </Body>
-          {unknown.length > 0 ? <Small>Not read: the columns {unknown.join(', ')}.</Small> : null}
-          {corrected > 0 ? <Small>What is corrected stays readable as it was.</Small> : null}
-          <Take said={`${records.length} rows are read in.`} {...{ records, onTake, onLeave }} />
+          {unknown.length > 0 ? <Small>{t`Not read: the columns ${unknown.join(', ')}.`}</Small> : null}
+          {corrected > 0 ? <Small>{t`What is corrected stays readable as it was.`}</Small> : null}
+          <Take said={t`${records.length} rows are read in.`} {...{ records, onTake, onLeave }} />
         </>
       );
     }
@@ -163,9 +164,9 @@ function Take({ records, said, onTake, onLeave }: TakeProps) {
   return (
     <View className="flex-row flex-wrap gap-3">
       {isNew ? (
-        <Button tone="main" label="Take them" onPress={() => onTake(records, said)} testID="take-file" />
+        <Button tone="main" label={t`Take them`} onPress={() => onTake(records, said)} testID="take-file" />
       ) : null}
-      <Button label={isNew ? 'Leave it' : 'Fine'} onPress={onLeave} />
+      <Button label={isNew ? t`Leave it` : t`Fine`} onPress={onLeave} />
     </View>
   );
 }
@@ -186,39 +187,34 @@ function BackupPreview({
   return (
     <>
       <Body>
-        {fileName}: {added.length} new, {same} already here
-        {differing.length > 0 ? `, ${differing.length} differ from what is here` : ''}.
+        {t`${fileName}: ${added.length} new, ${same} already here${differing.length > 0 ? t`, ${differing.length} differ from what is here` : ''}.`}
       </Body>
-      {added.length > 0 ? <Small>New: {kindCounts(added).join(', ')}.</Small> : null}
+      {added.length > 0 ? <Small>{t`New: ${kindCounts(added).join(', ')}.`}</Small> : null}
       {differing.length > 0 ? (
-        <Small>
-          What differs is left out when you add: your own stands. It comes only when the file replaces
-          everything.
-        </Small>
+        <Small>{t`What differs is left out when you add: your own stands. It comes only when the file replaces everything.`}</Small>
       ) : null}
       <View className="flex-row flex-wrap gap-3">
         {added.length > 0 ? (
           <Button
             tone="main"
-            label={`Add ${added.length}`}
-            onPress={() => onTake(added, `${added.length} records are read in.`)}
+            label={t`Add ${added.length}`}
+            onPress={() => onTake(added, t`${added.length} records are read in.`)}
             testID="take-backup"
           />
         ) : null}
         {leaving.length + differing.length > 0 && !sure ? (
-          <Button label="Replace everything here" onPress={() => setSure(true)} testID="replace-all" />
+          <Button label={t`Replace everything here`} onPress={() => setSure(true)} testID="replace-all" />
         ) : null}
-        <Button label={added.length > 0 ? 'Leave it' : 'Fine'} onPress={onLeave} />
+        <Button label={added.length > 0 ? t`Leave it` : t`Fine`} onPress={onLeave} />
       </View>
       {sure ? (
         <View role="alert" className="gap-2">
           <Problem>
-            {leaving.length} records would go ({kindCounts(leaving).slice(0, 6).join(', ')}) and{' '}
-            {added.length + differing.length} come. A copy of what is here now is kept first.
+            {t`${leaving.length} records would go (${kindCounts(leaving).slice(0, 6).join(', ')}) and ${added.length + differing.length} come. A copy of what is here now is kept first.`}
           </Problem>
           <View className="items-start">
             <Button
-              label="Yes, replace everything"
+              label={t`Yes, replace everything`}
               onPress={() => onReplace(records)}
               testID="replace-sure"
             />

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { ofKind, writeBackup } from '@/core/exchange';
+import { t } from '@/core/language';
 import { recordsOfHead, writeRecipes } from '@/core/sharing';
 import { READING_TABLE, SESSION_TABLE, writeRecords } from '@/core/tables';
 import {
@@ -55,38 +56,38 @@ export function TakeOut() {
     saveTextFile(`${name}-${today}.csv`, BYTE_ORDER_MARK + text, TABLE_TYPE);
   return (
     <View className="gap-4">
-      <Heading level={2}>Out</Heading>
+      <Heading level={2}>{t`Out`}</Heading>
       <View className="items-start gap-1">
         <Button
           tone="main"
-          label="Export everything"
+          label={t`Export everything`}
           onPress={everything}
           disabled={records.length === 0}
           testID="export"
         />
-        <Small>One file with all of it, to keep elsewhere or to read in on another device.</Small>
+        <Small>{t`One file with all of it, to keep elsewhere or to read in on another device.`}</Small>
       </View>
       {heads.length > 0 ? (
         <FieldGroup
-          label="One head, for another person"
-          help="Its readings, treatments and plan, and the recipes it used. Nothing of the other heads and nothing of the kitchen."
+          label={t`One head, for another person`}
+          help={t`Its readings, treatments and plan, and the recipes it used. Nothing of the other heads and nothing of the kitchen.`}
         >
           <View className="flex-row flex-wrap gap-2">
             {heads.map(({ headId, name }) => (
-              <Button key={headId} label={name} hint={`Export ${name}`} onPress={() => head(headId, name)} />
+              <Button key={headId} label={name} hint={t`Export ${name}`} onPress={() => head(headId, name)} />
             ))}
           </View>
         </FieldGroup>
       ) : null}
       {recipes.length > 0 ? (
         <FieldGroup
-          label="Recipes, for a friend"
-          help="With the ingredients of your own that they need. One alone goes out from its own page."
+          label={t`Recipes, for a friend`}
+          help={t`With the ingredients of your own that they need. One alone goes out from its own page.`}
         >
           <View className="items-start">
             <Button
-              label="All recipes"
-              hint="Export all recipes"
+              label={t`All recipes`}
+              hint={t`Export all recipes`}
               onPress={allRecipes}
               testID="export-recipes"
             />
@@ -94,19 +95,19 @@ export function TakeOut() {
         </FieldGroup>
       ) : null}
       <FieldGroup
-        label="Tables, for a spreadsheet"
-        help="Change a row there, read the table in again, and that record is corrected; a row without an id is new."
+        label={t`Tables, for a spreadsheet`}
+        help={t`Change a row there, read the table in again, and that record is corrected; a row without an id is new.`}
       >
         <View className="flex-row flex-wrap gap-2">
           <Button
-            label="Readings"
-            hint="Export readings as a table"
+            label={t`Readings`}
+            hint={t`Export readings as a table`}
             onPress={() => table('readings', writeRecords(READING_TABLE, records))}
             testID="export-readings"
           />
           <Button
-            label="Treatments"
-            hint="Export treatments as a table"
+            label={t`Treatments`}
+            hint={t`Export treatments as a table`}
             onPress={() => table('treatments', writeRecords(SESSION_TABLE, records))}
           />
         </View>

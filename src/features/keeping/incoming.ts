@@ -1,4 +1,5 @@
 import { mergeRecords, type Backup, type Merge, type StoredRecord } from '@/core/exchange';
+import { t } from '@/core/language';
 import { readRecipes, recipesTaken, type RecipesTaken } from '@/core/sharing';
 import { failed, ok, type CalendarDay, type Result } from '@/core/measures';
 import type { Larder } from '@/core/recipes';
@@ -33,7 +34,7 @@ export async function incomingOf(text: string, here: Here): Promise<Result<Incom
   }
   return failed(
     'unknown-file',
-    'This is none of the files that Velvet Rhythm reads: a backup, a recipe file, or a table whose first row names the columns.',
+    t`This is none of the files that Velvet Rhythm reads: a backup, a recipe file, or a table whose first row names the columns.`,
   );
 }
 

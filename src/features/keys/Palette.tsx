@@ -1,5 +1,6 @@
 import { Command } from 'cmdk';
 import { router, type Href } from 'expo-router';
+import { t } from '@/core/language';
 import { headChosen, selectHeads, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Sheet } from '@/ui/Sheet';
 import { ACTIONS } from '../shared/keyActions';
@@ -17,17 +18,15 @@ export function Palette({ onClose }: { onClose: () => void }) {
     router.push(to);
   };
   return (
-    <Sheet title="Go to" onClose={onClose} testID="palette">
-      <Command label="Go to" loop>
+    <Sheet title={t`Go to`} onClose={onClose} testID="palette">
+      <Command label={t`Go to`} loop>
         <Command.Input
           autoFocus
-          placeholder="A place, a recipe, a head"
+          placeholder={t`A place, a recipe, a head`}
           className="min-h-target w-full rounded-xl border-2 border-line bg-raised px-4 py-2 font-text text-body text-ink"
         />
         <Command.List className="max-h-[50vh] overflow-auto pt-3">
-          <Command.Empty className="px-4 py-3 font-text text-body text-ink">
-            Nothing is called that.
-          </Command.Empty>
+          <Command.Empty className="px-4 py-3 font-text text-body text-ink">{t`Nothing is called that.`}</Command.Empty>
           {ACTIONS.map(({ to, label, words }) => (
             <Command.Item key={to} value={`${label} ${words}`} onSelect={() => go(to)} className={ITEM}>
               {label}
@@ -43,7 +42,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
               }}
               className={ITEM}
             >
-              {name}, on screen
+              {t`${name}, on screen`}
             </Command.Item>
           ))}
           {recipes.map(({ recipeId, name }) => (

@@ -3,6 +3,7 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { allergenWords, keepingOf } from '@/core/batches';
 import { preparationMinutes, sourceOf, type Ingredient, type OwnIngredient } from '@/core/ingredients';
+import { t } from '@/core/language';
 import { UNITS } from '@/core/measures';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
@@ -23,14 +24,14 @@ export function IngredientScreen({ ingredientId }: { ingredientId: string }) {
   if (!ingredient) return <NotFound />;
   return (
     <Screen
-      over="Pantry"
+      over={t`Pantry`}
       headline={capital(ingredient.name)}
       reason={`${ingredient.roles.map((role) => role.replaceAll('-', ' ')).join(', ')}.`}
       side={<Facts ingredient={ingredient} />}
     >
       <Stock key={ingredient.id} ingredient={ingredient} />
       {own ? <OwnNote own={own} /> : null}
-      {ingredient.names.length > 0 ? <Small>Also read as: {ingredient.names.join(', ')}.</Small> : null}
+      {ingredient.names.length > 0 ? <Small>{t`Also read as: ${ingredient.names.join(', ')}.`}</Small> : null}
     </Screen>
   );
 }
@@ -47,18 +48,18 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
   const save = handleSubmit((draft) => {
     const record = stocked(draft);
     if (!record.ok) return;
-    add([record.value], `${capital(ingredient.name)} is in the pantry.`);
+    add([record.value], t`${capital(ingredient.name)} is in the pantry.`);
     router.navigate('/pantry');
   });
   return (
     <View className="gap-3">
-      <Heading level={2}>In the pantry</Heading>
+      <Heading level={2}>{t`In the pantry`}</Heading>
       <View className="flex-row flex-wrap gap-4">
         <FormField
           control={control}
           name="left"
-          label="Grams left"
-          help="Empty for “some”, 0 when it ran out."
+          label={t`Grams left`}
+          help={t`Empty for “some”, 0 when it ran out.`}
           numeric
           className="w-[200px]"
           testID="stock-left"
@@ -66,7 +67,7 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
         <FormField
           control={control}
           name="packGrams"
-          label="A pack holds, g"
+          label={t`A pack holds, g`}
           numeric
           className="w-[150px]"
           testID="pack-grams"
@@ -74,15 +75,15 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
         <FormField
           control={control}
           name="packPrice"
-          label="and costs"
+          label={t`and costs`}
           numeric
           className="w-[130px]"
           testID="pack-price"
         />
       </View>
       <View className="flex-row flex-wrap gap-3">
-        <Button tone="main" label="Save" onPress={save} testID="save-stock" />
-        <Button label="Back" onPress={() => router.navigate('/pantry')} />
+        <Button tone="main" label={t`Save`} onPress={save} testID="save-stock" />
+        <Button label={t`Back`} onPress={() => router.navigate('/pantry')} />
       </View>
     </View>
   );
@@ -93,14 +94,14 @@ function OwnNote({ own }: { own: OwnIngredient }) {
   const takeBack = useTakeBack();
   return (
     <View className="gap-2">
-      <Heading level={2}>Yours</Heading>
+      <Heading level={2}>{t`Yours`}</Heading>
       <Small>{own.note}</Small>
       <View className="items-start">
         <Button
-          label="Take it out of the catalogue"
-          hint={`Take ${own.ingredient.name} out of the catalogue; recipes that use it stay readable`}
+          label={t`Take it out of the catalogue`}
+          hint={t`Take ${own.ingredient.name} out of the catalogue; recipes that use it stay readable`}
           onPress={() => {
-            takeBack(own.id, `${own.ingredient.name} is taken out; recipes that use it stay readable.`);
+            takeBack(own.id, t`${own.ingredient.name} is taken out; recipes that use it stay readable.`);
             router.navigate('/pantry');
           }}
           testID="remove-ingredient"
@@ -120,10 +121,10 @@ interface Fact {
 /** Every figure with where it comes from. */
 function Facts({ ingredient }: { ingredient: Ingredient }) {
   const groups: readonly (readonly [string, readonly Fact[]])[] = [
-    ['In 100 g', compositionFacts(ingredient)],
-    ['Weights', measureFacts(ingredient)],
-    ['Preparing', preparationFacts(ingredient)],
-    ['Use and keeping', useFacts(ingredient)],
+    [t`In 100 g`, compositionFacts(ingredient)],
+    [t`Weights`, measureFacts(ingredient)],
+    [t`Preparing`, preparationFacts(ingredient)],
+    [t`Use and keeping`, useFacts(ingredient)],
   ];
   return (
     <View className="gap-4">
@@ -159,7 +160,7 @@ function Facts({ ingredient }: { ingredient: Ingredient }) {
   );
 }
 
-const SOURCE_WORDS = { measured: 'Measured', label: 'From labels', assumed: 'Assumed' } as const;
+const SOURCE_WORDS = { measured: t`Measured`, label: t`From labels`, assumed: t`Assumed` } as const;
 
 function sourceText(ingredient: Ingredient, figure: string): string {
   const { kind, title } = sourceOf(ingredient, figure);
@@ -167,22 +168,22 @@ function sourceText(ingredient: Ingredient, figure: string): string {
 }
 
 const FORM_WORDS: Record<Ingredient['proteinForm'], string> = {
-  none: 'too little to count',
-  'amino-acids': 'amino acids',
-  hydrolysed: 'hydrolysed',
-  gelatin: 'gelatin',
-  intact: 'whole',
+  none: t`too little to count`,
+  'amino-acids': t`amino acids`,
+  hydrolysed: t`hydrolysed`,
+  gelatin: t`gelatin`,
+  intact: t`whole`,
 };
 
 function compositionFacts({ composition, actives, proteinForm }: Ingredient): Fact[] {
   const parts = Object.entries(composition).map(([part, value]) => ({
-    name: part === 'protein' && value > 0 ? `protein, ${FORM_WORDS[proteinForm]}` : part,
-    value: `${value} g`,
+    name: part === 'protein' && value > 0 ? t`protein, ${FORM_WORDS[proteinForm]}` : part,
+    value: t`${value} g`,
     figure: `composition.${part}`,
   }));
   const acting = Object.entries(actives).map(([part, value]) => ({
-    name: part === 'essentialOil' ? 'essential oil' : part,
-    value: `${value} g`,
+    name: part === 'essentialOil' ? t`essential oil` : part,
+    value: t`${value} g`,
     figure: `actives.${part}`,
   }));
   return [...parts, ...acting];
@@ -194,25 +195,27 @@ function measureFacts({ measures }: Ingredient): Fact[] {
     (unit) => `${grams(gramsPerMl * UNITS[unit].size)} a ${unit}`,
   );
   return [
-    { name: 'by spoon', value: spoons.join(', '), figure: 'measures.gramsPerMl' },
+    { name: t`by spoon`, value: spoons.join(', '), figure: 'measures.gramsPerMl' },
     ...(pieceGrams
       ? [
           {
-            name: 'a piece',
-            value: `${pieceGrams.small} · ${pieceGrams.medium} · ${pieceGrams.large} g`,
+            name: t`a piece`,
+            value: t`${pieceGrams.small} · ${pieceGrams.medium} · ${pieceGrams.large} g`,
             figure: 'measures.pieceGrams',
           },
         ]
       : []),
-    ...(leafGrams ? [{ name: 'a leaf', value: `${leafGrams} g`, figure: 'measures.leafGrams' }] : []),
-    ...(packetGrams ? [{ name: 'a packet', value: `${packetGrams} g`, figure: 'measures.packetGrams' }] : []),
+    ...(leafGrams ? [{ name: t`a leaf`, value: t`${leafGrams} g`, figure: 'measures.leafGrams' }] : []),
+    ...(packetGrams
+      ? [{ name: t`a packet`, value: t`${packetGrams} g`, figure: 'measures.packetGrams' }]
+      : []),
   ];
 }
 
 function preparationFacts({ preparations }: Ingredient): Fact[] {
   return preparations.map((preparation) => {
     const kept = preparation.survives.protein;
-    const protein = kept === undefined ? '' : `, ${Math.round(100 * kept)} % of the protein stays`;
+    const protein = kept === undefined ? '' : t`, ${Math.round(100 * kept)} % of the protein stays`;
     return {
       name: preparation.label,
       value: `${minutesText(preparationMinutes(preparation))}${protein}`,
@@ -226,13 +229,13 @@ function useFacts(ingredient: Ingredient): Fact[] {
   const alone = { text: '', ingredient, preparation: null, grams: 100, line: 0, via: [] };
   return [
     ...(usualShare
-      ? [{ name: 'usual share', value: `${usualShare.from} to ${usualShare.to} %`, figure: 'usualShare' }]
+      ? [{ name: t`usual share`, value: t`${usualShare.from} to ${usualShare.to} %`, figure: 'usualShare' }]
       : []),
     ...(pH === undefined ? [] : [{ name: 'pH', value: String(pH), figure: 'pH' }]),
     ...(coolBelowC === undefined
       ? []
-      : [{ name: 'goes in below', value: `${coolBelowC} °C`, figure: 'coolBelowC' }]),
-    { name: 'keeps in the fridge', value: `${keepingOf([alone], 'fridge').days} days`, figure: 'keeping' },
+      : [{ name: t`goes in below`, value: `${coolBelowC} °C`, figure: 'coolBelowC' }]),
+    { name: t`keeps in the fridge`, value: t`${keepingOf([alone], 'fridge').days} days`, figure: t`keeping` },
     ...(allergens.length > 0
       ? [{ name: 'allergens', value: allergens.map(allergenWords).join(', '), figure: 'allergens' }]
       : []),

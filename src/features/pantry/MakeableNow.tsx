@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { verdictHeadline } from '@/core/classification';
+import { t } from '@/core/language';
 import { partText, WISHES, type PantryRecipe, type WishId } from '@/core/making';
 import { askSolver } from '@/workers';
 import { Body, Button, Choice, Heading, Problem, Small } from '@/ui';
@@ -26,7 +27,7 @@ export function MakeableNow() {
         setAnswer({ wish, recipes });
         setFailure(null);
       },
-      (error: unknown) => current && setFailure(`The solver could not be started: ${String(error)}`),
+      (error: unknown) => current && setFailure(t`The solver could not be started: ${String(error)}`),
     );
     return () => {
       current = false;
@@ -35,29 +36,29 @@ export function MakeableNow() {
   const recipes = answer && answer.wish === wish ? answer.recipes : null;
   return (
     <View className="gap-3" testID="makeable">
-      <Heading level={2}>What can I make of it?</Heading>
-      <Choice label="Make me" options={OPTIONS} value={wish} onChange={setWish} />
+      <Heading level={2}>{t`What can I make of it?`}</Heading>
+      <Choice label={t`Make me`} options={OPTIONS} value={wish} onChange={setWish} />
       {failure ? <Problem live>{failure}</Problem> : null}
-      {wish && !recipes && !failure ? <Small>Looking through the pantry …</Small> : null}
+      {wish && !recipes && !failure ? <Small>{t`Looking through the pantry …`}</Small> : null}
       {recipes?.length === 0 ? (
-        <Small live>Nothing in the pantry makes {wish ? WISHES[wish].label : 'that'} yet.</Small>
+        <Small live>{t`Nothing in the pantry makes ${wish ? WISHES[wish].label : t`that`} yet.`}</Small>
       ) : null}
       {recipes?.map((recipe) => (
         <View key={textOf(recipe)} className="gap-1 border-t border-line pt-2">
           <Body>{recipe.lines.map(partText).join(', ')}</Body>
-          <Small>{verdictHeadline(recipe.verdict)}, for 100 g.</Small>
+          <Small>{t`${verdictHeadline(recipe.verdict)}, for 100 g.`}</Small>
           <View className="items-start">
             <Button
               tone="quiet"
-              label="Write it down"
-              hint={`Write down ${textOf(recipe).replaceAll('\n', ', ')}`}
+              label={t`Write it down`}
+              hint={t`Write down ${textOf(recipe).replaceAll('\n', ', ')}`}
               onPress={() => router.push({ pathname: '/bench/new', params: { text: textOf(recipe) } })}
             />
           </View>
         </View>
       ))}
       {recipes && recipes.length > 0 ? (
-        <Small>Found by the verdict’s arithmetic alone: cautions are shown when you write one down.</Small>
+        <Small>{t`Found by the verdict’s arithmetic alone: cautions are shown when you write one down.`}</Small>
       ) : null}
     </View>
   );

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
+import { t } from '@/core/language';
 import { rounded } from '@/core/measures';
 import { Body, Button, FieldGroup, Problem, Screen, Small } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
@@ -32,33 +33,38 @@ export function OwnIngredientScreen() {
   const save = handleSubmit((checked) => {
     const own = stamped(checked);
     if (!own.ok) return;
-    add([own.value], `${own.value.ingredient.name} can be used in recipes now.`);
+    add([own.value], t`${own.value.ingredient.name} can be used in recipes now.`);
     router.navigate('/pantry');
   });
   return (
     <Screen
-      over="Pantry"
-      headline="An ingredient of your own"
-      reason="Recipes read it by its name."
+      over={t`Pantry`}
+      headline={t`An ingredient of your own`}
+      reason={t`Recipes read it by its name.`}
       side={reading?.ok ? <LabelRows reading={reading.value} /> : undefined}
     >
-      <FormField control={control} name="name" label="Name, as you write it in recipes" testID="own-name" />
+      <FormField
+        control={control}
+        name="name"
+        label={t`Name, as you write it in recipes`}
+        testID="own-name"
+      />
       <FormChoice
         control={control}
         name="by"
-        label="What do you know of it?"
+        label={t`What do you know of it?`}
         options={[
-          { value: 'label', label: 'what stands on the label' },
-          { value: 'figures', label: 'its figures' },
+          { value: 'label', label: t`what stands on the label` },
+          { value: 'figures', label: t`its figures` },
         ]}
       />
       {draft.by === 'label' ? (
         <FormField
           control={control}
           name="label"
-          label="Ingredients as on the label"
-          help="The whole list with commas, or one line such as: hydrolysed wheat protein, position 5 of 20."
-          placeholder="Aqua, Cetearyl Alcohol, Glycerin, Behentrimonium Chloride …"
+          label={t`Ingredients as on the label`}
+          help={t`The whole list with commas, or one line such as: hydrolysed wheat protein, position 5 of 20.`}
+          placeholder={t`Aqua, Cetearyl Alcohol, Glycerin, Behentrimonium Chloride …`}
           lines={6}
           testID="own-label"
         />
@@ -68,14 +74,14 @@ export function OwnIngredientScreen() {
       <FormToggles
         control={control}
         name="allergens"
-        label="It holds something people react to"
-        help="A head that reacts to it is warned. What a label names is found by itself."
+        label={t`It holds something people react to`}
+        help={t`A head that reacts to it is warned. What a label names is found by itself.`}
         options={ALLERGY_OPTIONS}
       />
       {reading && !reading.ok ? <Problem live>{reading.problems[0].message}</Problem> : null}
       <View className="flex-row flex-wrap gap-3">
-        <Button tone="main" label="Save" onPress={save} testID="save-own" />
-        <Button label="Back" onPress={() => router.navigate('/pantry')} />
+        <Button tone="main" label={t`Save`} onPress={save} testID="save-own" />
+        <Button label={t`Back`} onPress={() => router.navigate('/pantry')} />
       </View>
       <NotSavedYet state={formState} />
     </Screen>
@@ -85,7 +91,7 @@ export function OwnIngredientScreen() {
 function Figures({ control }: { control: ReturnType<typeof useForm<OwnDraft>>['control'] }) {
   return (
     <View className="gap-4">
-      <FieldGroup label="Grams in 100 g" help="Leave empty what it does not hold.">
+      <FieldGroup label={t`Grams in 100 g`} help={t`Leave empty what it does not hold.`}>
         <View className="flex-row flex-wrap gap-2">
           {FIGURES.map(({ key, label }) => (
             <FormField
@@ -103,26 +109,26 @@ function Figures({ control }: { control: ReturnType<typeof useForm<OwnDraft>>['c
       <FormChoice
         control={control}
         name="proteinForm"
-        label="Its protein is"
+        label={t`Its protein is`}
         options={PROTEIN_FORM_OPTIONS}
       />
-      <FormChoice control={control} name="fatKind" label="Its oil" options={FAT_KIND_OPTIONS} />
+      <FormChoice control={control} name="fatKind" label={t`Its oil`} options={FAT_KIND_OPTIONS} />
       <FormChoice
         control={control}
         name="keeping"
-        label="It keeps like"
+        label={t`It keeps like`}
         options={[
-          { value: 'preserved', label: 'a bought product' },
-          { value: 'oil', label: 'an oil' },
-          { value: 'dry', label: 'a dry powder' },
-          { value: 'cooked', label: 'something cooked' },
-          { value: 'fresh', label: 'fresh fruit' },
+          { value: 'preserved', label: t`a bought product` },
+          { value: 'oil', label: t`an oil` },
+          { value: 'dry', label: t`a dry powder` },
+          { value: 'cooked', label: t`something cooked` },
+          { value: 'fresh', label: t`fresh fruit` },
         ]}
       />
       <FormField
         control={control}
         name="gramsPerMl"
-        label="Grams in a millilitre"
+        label={t`Grams in a millilitre`}
         numeric
         className="w-[160px]"
       />
@@ -135,7 +141,7 @@ function LabelRows({ reading }: { reading: LabelReading }) {
   return (
     <View className="gap-2">
       <Small live>{reading.said}</Small>
-      <View className="gap-2" role="table" aria-label="How the label was read">
+      <View className="gap-2" role="table" aria-label={t`How the label was read`}>
         {reading.rows.map((row) => (
           <View
             key={row.position}
@@ -144,10 +150,10 @@ function LabelRows({ reading }: { reading: LabelReading }) {
           >
             <View role="cell" className="flex-1">
               <Body>{row.name}</Body>
-              <Small>{row.part === null ? 'not known here' : PART_WORDS[row.part]}</Small>
+              <Small>{row.part === null ? t`not known here` : PART_WORDS[row.part]}</Small>
             </View>
             <View role="cell">
-              <Body>about {rounded(row.percent, row.percent < 1 ? 2 : 0)} %</Body>
+              <Body>{t`about ${rounded(row.percent, row.percent < 1 ? 2 : 0)} %`}</Body>
             </View>
           </View>
         ))}
@@ -157,20 +163,20 @@ function LabelRows({ reading }: { reading: LabelReading }) {
 }
 
 const PART_WORDS: Record<NonNullable<LabelReading['rows'][number]['part']>, string> = {
-  water: 'water',
-  cationic: 'conditioner that clings',
-  emollient: 'softener',
-  silicone: 'silicone',
-  humectant: 'draws water',
-  sugars: 'sugars',
-  mucilage: 'gum, slip',
-  protein: 'protein',
-  penetrating: 'oil that enters',
-  sealing: 'oil that stays on',
-  tannin: 'tannin',
-  acid: 'acid',
-  surfactant: 'washing agent',
-  preservative: 'preservative',
-  fragrance: 'fragrance',
-  none: 'does nothing for the verdict',
+  water: t`water`,
+  cationic: t`conditioner that clings`,
+  emollient: t`softener`,
+  silicone: t`silicone`,
+  humectant: t`draws water`,
+  sugars: t`sugars`,
+  mucilage: t`gum, slip`,
+  protein: t`protein`,
+  penetrating: t`oil that enters`,
+  sealing: t`oil that stays on`,
+  tannin: t`tannin`,
+  acid: t`acid`,
+  surfactant: t`washing agent`,
+  preservative: t`preservative`,
+  fragrance: t`fragrance`,
+  none: t`does nothing for the verdict`,
 };

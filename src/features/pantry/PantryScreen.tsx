@@ -3,6 +3,7 @@ import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 
 import type { Ingredient } from '@/core/ingredients';
+import { plural, t } from '@/core/language';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Button, Field, Heading, Screen, Small, Strong } from '@/ui';
 import { BenchTabs } from '../shared/BenchTabs';
@@ -34,13 +35,13 @@ export function PantryScreen() {
     <Screen
       before={<BenchTabs here="/pantry" />}
       headline={
-        there === 0 ? 'The pantry is empty' : `${there} ${there === 1 ? 'thing' : 'things'} in the pantry`
+        there === 0 ? t`The pantry is empty` : t`${there} ${plural(there, 'thing', 'things')} in the pantry`
       }
-      reason="Say what you have and what a pack costs: substitutes, costs and ideas come from it."
+      reason={t`Say what you have and what a pack costs: substitutes, costs and ideas come from it.`}
       side={<MakeableNow />}
     >
       <FindIngredient />
-      <View role="list" aria-label="In the pantry">
+      <View role="list" aria-label={t`In the pantry`}>
         {items.map(({ item, ingredient }) => (
           <PantryRow key={ingredient.id} item={item} ingredient={ingredient} />
         ))}
@@ -58,7 +59,7 @@ function FindIngredient() {
   const found = asked === '' ? [] : larder.near(asked, OFFERED).flatMap(({ ingredient }) => ingredient ?? []);
   return (
     <View className="gap-2">
-      <Field label="Find an ingredient" value={words} onChange={setWords} testID="find-ingredient" />
+      <Field label={t`Find an ingredient`} value={words} onChange={setWords} testID="find-ingredient" />
       <View className="flex-row flex-wrap gap-2">
         {found.map((ingredient) => (
           <Button
@@ -69,7 +70,9 @@ function FindIngredient() {
             }
           />
         ))}
-        {asked !== '' && found.length === 0 ? <Small>Nothing of this name; add it as your own.</Small> : null}
+        {asked !== '' && found.length === 0 ? (
+          <Small>{t`Nothing of this name; add it as your own.`}</Small>
+        ) : null}
       </View>
     </View>
   );
@@ -81,7 +84,7 @@ function PantryRow({ item, ingredient }: { item: PantryItem; ingredient: Ingredi
   const turn = () =>
     add(
       [{ ...item, ...newStamp(), gramsLeft: there ? 0 : null }],
-      there ? `${capital(ingredient.name)} ran out.` : `${capital(ingredient.name)} is there again.`,
+      there ? t`${capital(ingredient.name)} ran out.` : t`${capital(ingredient.name)} is there again.`,
     );
   return (
     <View role="listitem" className="flex-row items-center justify-between gap-3 border-t border-line">
@@ -93,14 +96,14 @@ function PantryRow({ item, ingredient }: { item: PantryItem; ingredient: Ingredi
           <Strong className={there ? '' : 'line-through'}>{ingredient.name}</Strong>
           <Small>
             {stockText(item)}
-            {item.pack ? ` · ${money(item.pack.price)} for ${grams(item.pack.grams)}` : ''}
+            {item.pack ? t` · ${money(item.pack.price)} for ${grams(item.pack.grams)}` : ''}
           </Small>
         </View>
       </Link>
       <Button
         tone="quiet"
-        label={there ? 'ran out' : 'got more'}
-        hint={there ? `${ingredient.name} ran out` : `There is ${ingredient.name} again`}
+        label={there ? t`ran out` : t`got more`}
+        hint={there ? t`${ingredient.name} ran out` : t`There is ${ingredient.name} again`}
         onPress={turn}
       />
     </View>
@@ -108,15 +111,15 @@ function PantryRow({ item, ingredient }: { item: PantryItem; ingredient: Ingredi
 }
 
 function stockText({ gramsLeft }: PantryItem): string {
-  return gramsLeft === null ? 'some' : gramsLeft === 0 ? 'ran out' : `${grams(gramsLeft)} left`;
+  return gramsLeft === null ? t`some` : gramsLeft === 0 ? t`ran out` : t`${grams(gramsLeft)} left`;
 }
 
 function OwnIngredients() {
   const own = useAppSelector(selectOwnIngredients);
   return (
     <View className="gap-2 pt-2">
-      <Heading level={2}>Your own ingredients</Heading>
-      <Small>A bought product by its label, or anything by its figures.</Small>
+      <Heading level={2}>{t`Your own ingredients`}</Heading>
+      <Small>{t`A bought product by its label, or anything by its figures.`}</Small>
       <View className="flex-row flex-wrap gap-2">
         {own.map(({ ingredient }) => (
           <Button
@@ -129,7 +132,7 @@ function OwnIngredients() {
         ))}
         <Button
           tone="main"
-          label="Add one"
+          label={t`Add one`}
           onPress={() => router.push('/pantry/new')}
           testID="new-ingredient"
         />

@@ -7,23 +7,24 @@ import {
   type Role,
 } from '@/core/ingredients';
 import type { Allergy } from '@/core/hair';
+import { t } from '@/core/language';
 import { failed, failedBySchema, ok, rounded, sum, type Result } from '@/core/measures';
 import { numberFrom } from '../shared/amounts';
 import { productFromLabel, type LabelReading } from '@/core/products';
 
 /** Figures that can be typed, per 100 g; empty is none. */
 export const FIGURES = [
-  { key: 'water', label: 'Water' },
-  { key: 'protein', label: 'Protein' },
-  { key: 'fat', label: 'Fat, oil' },
-  { key: 'sugars', label: 'Sugars' },
-  { key: 'starch', label: 'Starch' },
-  { key: 'fibre', label: 'Fibre' },
-  { key: 'humectant', label: 'Humectants' },
-  { key: 'mucilage', label: 'Gums' },
-  { key: 'cationic', label: 'Conditioner' },
-  { key: 'tannin', label: 'Tannin' },
-  { key: 'acid', label: 'Acid' },
+  { key: 'water', label: t`Water` },
+  { key: 'protein', label: t`Protein` },
+  { key: 'fat', label: t`Fat, oil` },
+  { key: 'sugars', label: t`Sugars` },
+  { key: 'starch', label: t`Starch` },
+  { key: 'fibre', label: t`Fibre` },
+  { key: 'humectant', label: t`Humectants` },
+  { key: 'mucilage', label: t`Gums` },
+  { key: 'cationic', label: t`Conditioner` },
+  { key: 'tannin', label: t`Tannin` },
+  { key: 'acid', label: t`Acid` },
 ] as const;
 type FigureKey = (typeof FIGURES)[number]['key'];
 
@@ -58,14 +59,14 @@ type Stamp = Pick<OwnIngredient, 'id' | 'recordedAt'>;
 /** What a label says, for showing it while it is typed; null before there is one. */
 export function labelOf(draft: OwnDraft): Result<LabelReading> | null {
   return draft.by === 'label' && draft.label.trim() !== ''
-    ? productFromLabel('draft', draft.name.trim() || 'this product', draft.label)
+    ? productFromLabel('draft', draft.name.trim() || t`this product`, draft.label)
     : null;
 }
 
 /** Checks a draft and makes the record; problems carry the draft's own field names. */
 export function ownFromDraft(draft: OwnDraft, stamp: Stamp): Result<OwnIngredient> {
   const id = `own-${stamp.id}`;
-  if (draft.name.trim() === '') return failed('name', 'Give the ingredient a name.', 'name');
+  if (draft.name.trim() === '') return failed('name', t`Give the ingredient a name.`, 'name');
   const made: Result<{ ingredient: Ingredient; note: string }> =
     draft.by === 'label' ? fromLabel(draft, id) : fromFigures(draft, id);
   if (!made.ok) return made;
@@ -83,7 +84,7 @@ function fromLabel(draft: OwnDraft, id: string): Result<{ ingredient: Ingredient
   const allergens = [...new Set([...ingredient.allergens, ...draft.allergens])];
   return ok({
     ingredient: { ...ingredient, allergens },
-    note: `${said} Label: ${draft.label.trim().slice(0, 1500)}`,
+    note: t`${said} Label: ${draft.label.trim().slice(0, 1500)}`,
   });
 }
 
@@ -93,23 +94,23 @@ function fromFigures(draft: OwnDraft, id: string): Result<{ ingredient: Ingredie
     const text = draft.figures[key];
     value[key] = text.trim() === '' ? 0 : numberFrom(text);
     if (!(value[key] >= 0 && value[key] <= 100))
-      return failed('figure', 'Write grams in 100 g, 0 to 100.', `figures.${key}`);
+      return failed('figure', t`Write grams in 100 g, 0 to 100.`, `figures.${key}`);
   }
   const { water, protein, fat, sugars, starch, fibre, ...actives } = value;
   const named = sum([water, protein, fat, sugars, starch, fibre]);
   if (named > 100.5)
     return failed(
       'too-much',
-      `These add to ${rounded(named, 1)} g; 100 g cannot hold more than 100.`,
+      t`These add to ${rounded(named, 1)} g; 100 g cannot hold more than 100.`,
       'figures.water',
     );
   if (named + sum(Object.values(actives)) === 0)
-    return failed('nothing', 'Write at least one figure.', 'figures.water');
+    return failed('nothing', t`Write at least one figure.`, 'figures.water');
   const gramsPerMl = numberFrom(draft.gramsPerMl);
   if (!(gramsPerMl >= 0.1 && gramsPerMl <= 2))
-    return failed('density', 'Write grams in a millilitre, 0.1 to 2; water is 1.', 'gramsPerMl');
+    return failed('density', t`Write grams in a millilitre, 0.1 to 2; water is 1.`, 'gramsPerMl');
   return ok({
-    note: 'Figures typed in by hand.',
+    note: t`Figures typed in by hand.`,
     ingredient: {
       id,
       name: draft.name.trim(),
@@ -156,11 +157,11 @@ function rolesOf(value: Record<FigureKey, number>, fatKind: Ingredient['fatKind'
 
 export const PROTEIN_FORM_OPTIONS = PROTEIN_FORMS.filter((form) => form !== 'none').map((value) => ({
   value,
-  label: { 'amino-acids': 'amino acids', hydrolysed: 'hydrolysed', gelatin: 'gelatin', intact: 'whole' }[
+  label: { 'amino-acids': t`amino acids`, hydrolysed: 'hydrolysed', gelatin: 'gelatin', intact: 'whole' }[
     value
   ],
 }));
 export const FAT_KIND_OPTIONS = FAT_KINDS.filter((kind) => kind !== 'none').map((value) => ({
   value,
-  label: { penetrating: 'enters the strand', sealing: 'stays on it' }[value],
+  label: { penetrating: t`enters the strand`, sealing: t`stays on it` }[value],
 }));

@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import { failed, failedBySchema, ok, type Result } from '@/core/measures';
 import { numberFrom } from '../shared/amounts';
 import { pantryItemSchema, type PantryItem } from '@/core/pantry';
@@ -25,7 +26,7 @@ export function stockFromDraft(
   const empty = (text: string) => text.trim() === '';
   const hasPack = !empty(draft.packGrams) || !empty(draft.packPrice);
   const left = empty(draft.left) ? null : numberFrom(draft.left);
-  if (Number.isNaN(left)) return failed('left', 'Write grams, or leave it empty for “some”.', 'left');
+  if (Number.isNaN(left)) return failed('left', t`Write grams, or leave it empty for “some”.`, 'left');
   const parsed = pantryItemSchema.safeParse({
     ...stamp,
     kind: 'pantry',
@@ -36,8 +37,8 @@ export function stockFromDraft(
   return failedBySchema(parsed.error.issues, ({ path }) =>
     path[0] === 'pack'
       ? path[1] === 'price'
-        ? { path: 'packPrice', message: 'Write the price of the pack.' }
-        : { path: 'packGrams', message: 'Write the grams of the pack, more than 0.' }
-      : { path: 'left', message: 'Write grams, or leave it empty for “some”.' },
+        ? { path: 'packPrice', message: t`Write the price of the pack.` }
+        : { path: 'packGrams', message: t`Write the grams of the pack, more than 0.` }
+      : { path: 'left', message: t`Write grams, or leave it empty for “some”.` },
   );
 }

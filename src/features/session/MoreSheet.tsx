@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import {
   inMinutes,
   insteadOfMain,
@@ -41,25 +42,25 @@ export function MoreSheet({ head, live, aloud, setAloud, onClose }: MoreProps) {
     onClose();
   };
   return (
-    <Sheet title="Otherwise than planned" onClose={onClose} testID="wash-sheet" dark>
+    <Sheet title={t`Otherwise than planned`} onClose={onClose} testID="wash-sheet" dark>
       {state.changes.map((said) => (
         <Body key={said}>{said}</Body>
       ))}
-      {changes.withHeat ? <Button label="No heat today" onPress={and(changes.noHeat)} /> : null}
-      <FieldGroup label="Only so many minutes from now">
+      {changes.withHeat ? <Button label={t`No heat today`} onPress={and(changes.noHeat)} /> : null}
+      <FieldGroup label={t`Only so many minutes from now`}>
         <View className="flex-row flex-wrap gap-2">
           {MINUTES.map((minutes) => (
             <Button
               key={minutes}
               label={String(minutes)}
-              hint={`Only ${minutes} minutes from now`}
+              hint={t`Only ${minutes} minutes from now`}
               onPress={and(() => changes.only(minutes))}
             />
           ))}
         </View>
       </FieldGroup>
       {changes.others.length > 0 ? (
-        <FieldGroup label="Ran out? Another treatment instead">
+        <FieldGroup label={t`Ran out? Another treatment instead`}>
           <View className="flex-row flex-wrap gap-2">
             {changes.others.map(({ name, take }) => (
               <Button key={name} label={name} onPress={and(take)} />
@@ -67,51 +68,51 @@ export function MoreSheet({ head, live, aloud, setAloud, onClose }: MoreProps) {
           </View>
         </FieldGroup>
       ) : null}
-      <FieldGroup label="A clock beside, in minutes" help="For what soaks, steeps or dries meanwhile.">
+      <FieldGroup label={t`A clock beside, in minutes`} help={t`For what soaks, steeps or dries meanwhile.`}>
         <View className="flex-row flex-wrap gap-2">
           {TIMERS.map((minutes) => (
             <Button
               key={minutes}
               label={String(minutes)}
-              hint={`A clock of ${minutes} minutes`}
+              hint={t`A clock of ${minutes} minutes`}
               onPress={and(() =>
-                happen({ what: 'timer', id: `own-${Date.now()}`, label: `${minutes} minutes`, minutes }),
+                happen({ what: 'timer', id: `own-${Date.now()}`, label: t`${minutes} minutes`, minutes }),
               )}
             />
           ))}
         </View>
       </FieldGroup>
       <Choice
-        label="Sound"
+        label={t`Sound`}
         options={[
-          { value: 'on', label: 'ring when time is up' },
-          { value: 'off', label: 'stay silent' },
+          { value: 'on', label: t`ring when time is up` },
+          { value: 'off', label: t`stay silent` },
         ]}
         value={sound ? 'on' : 'off'}
         onChange={(value) => dispatch(prefsChanged({ sound: value === 'on' }))}
       />
       {setAloud ? (
         <Choice
-          label="Voice"
+          label={t`Voice`}
           options={[
-            { value: 'on', label: 'read each step aloud' },
-            { value: 'off', label: 'no voice' },
+            { value: 'on', label: t`read each step aloud` },
+            { value: 'off', label: t`no voice` },
           ]}
           value={aloud ? 'on' : 'off'}
           onChange={(value) => setAloud(value === 'on')}
         />
       ) : (
-        <Small>This browser has no voice to read the steps aloud.</Small>
+        <Small>{t`This browser has no voice to read the steps aloud.`}</Small>
       )}
       <View className="flex-row flex-wrap gap-3 border-t border-line pt-4">
         <Button
-          label="End here, keep what was done"
+          label={t`End here, keep what was done`}
           onPress={and(() => happen({ what: 'ended' }))}
           testID="end-early"
         />
         <Button
-          label="The rest is done, too"
-          hint="The rest is done, too, without the phone"
+          label={t`The rest is done, too`}
+          hint={t`The rest is done, too, without the phone`}
           onPress={and(() => happen({ what: 'ended', restDone: true }))}
         />
         <ThrowAway headId={head.headId} onDone={onClose} />
@@ -150,7 +151,7 @@ function useChanges(head: Head, { run, state, happen }: LiveRun) {
             name: version.name,
             take: () => change(insteadOfMain(plan, mainOf(version))),
           })),
-          ...(plan.main ? [{ name: 'No treatment', take: () => change(insteadOfMain(plan, null)) }] : []),
+          ...(plan.main ? [{ name: t`No treatment`, take: () => change(insteadOfMain(plan, null)) }] : []),
         ]
       : [],
   };

@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
+import { t } from '@/core/language';
 import { lateMinutes } from '@/core/sessions';
 import { headChosen, useAppDispatch, washHappened } from '@/store';
 import { clockText, clockWords } from './clockText';
@@ -12,7 +13,11 @@ export function OtherTimers({ headId, except }: { headId: string; except: string
   const others = timers.filter((timer) => !(timer.headId === headId && timer.id === except));
   if (others.length === 0) return null;
   return (
-    <View role="list" aria-label="Other clocks" className="flex-row flex-wrap gap-2 border-b border-line p-2">
+    <View
+      role="list"
+      aria-label={t`Other clocks`}
+      className="flex-row flex-wrap gap-2 border-b border-line p-2"
+    >
       {others.map((timer) => {
         const isOver = lateMinutes(timer, now) > 0;
         const isOther = timer.headId !== headId;
@@ -32,7 +37,7 @@ export function OtherTimers({ headId, except }: { headId: string; except: string
           <View key={`${timer.headId}-${timer.id}`} role="listitem">
             <Pressable
               role="button"
-              aria-label={`${timer.label}, ${clockWords(timer, now)}: ${isOther ? `go to ${timer.headName}` : 'stop this clock'}`}
+              aria-label={`${timer.label}, ${clockWords(timer, now)}: ${isOther ? t`go to ${timer.headName}` : t`stop this clock`}`}
               onPress={press}
               className={`min-h-[56px] flex-row items-center gap-3 rounded-2xl border-2 px-4 ${isOver ? 'border-danger' : 'border-line'}`}
             >

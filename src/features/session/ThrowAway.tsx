@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { t } from '@/core/language';
 import { useAppDispatch, washClosed } from '@/store';
 import { Button } from '@/ui';
 
@@ -11,8 +12,8 @@ export function ThrowAway({ headId, onDone }: { headId: string; onDone?: () => v
     onDone?.();
   };
   return throwing ? (
-    <Button label="Yes, throw it away" onPress={throwAway} />
+    <Button label={t`Yes, throw it away`} onPress={throwAway} />
   ) : (
-    <Button tone="quiet" label="Throw this wash day away" onPress={() => setThrowing(true)} />
+    <Button tone="quiet" label={t`Throw this wash day away`} onPress={() => setThrowing(true)} />
   );
 }

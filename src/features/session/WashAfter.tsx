@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import type { Place } from '@/core/batches';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import { expectedMaskGrams, type Head } from '@/core/hair';
+import { t } from '@/core/language';
 import type { Larder } from '@/core/recipes';
 import { stepsDone, wornIn, type Rating, type Worn } from '@/core/sessions';
 import { selectLiveRecords, useAppDispatch, useAppSelector, washClosed } from '@/store';
@@ -19,16 +20,16 @@ import type { LiveRun } from './useRun';
 import { LEFT_OVER, NO_ANSWER, recordsOf, type DayAnswers, type UseAnswer } from './washRecords';
 
 const RATING_OPTIONS: readonly { value: Rating; label: string }[] = [
-  { value: 'again', label: 'again' },
-  { value: 'unsure', label: 'not sure' },
-  { value: 'not-again', label: 'not again' },
+  { value: 'again', label: t`again` },
+  { value: 'unsure', label: t`not sure` },
+  { value: 'not-again', label: t`not again` },
 ];
-const LEFT_LABELS = { 0: 'nothing', 0.5: 'about half a portion', 1: 'a portion or more' } as const;
-const SLIP_OPTIONS = ['none', 'little', 'some', 'much', 'a great deal'].map((label, index) => ({
+const LEFT_LABELS = { 0: 'nothing', 0.5: t`about half a portion`, 1: t`a portion or more` } as const;
+const SLIP_OPTIONS = ['none', 'little', 'some', 'much', t`a great deal`].map((label, index) => ({
   value: String(index),
   label,
 }));
-const THROWN = 'thrown out';
+const THROWN = t`thrown out`;
 
 /** The minute after: what it was like, what is left, and the day goes into the log. */
 export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
@@ -43,7 +44,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
   const set = (part: Partial<DayAnswers>) => setAnswers((before) => ({ ...before, ...part }));
   const setUse = (slot: Worn['slot'], part: Partial<UseAnswer>) =>
     set({ uses: { ...answers.uses, [slot]: { ...(answers.uses[slot] ?? NO_ANSWER), ...part } } });
-  const nameOf = (recipeId: string) => history.larder.lastVersion(recipeId)?.name ?? 'It';
+  const nameOf = (recipeId: string) => history.larder.lastVersion(recipeId)?.name ?? t`It`;
   const save = () => {
     const records = recordsOf({
       run,
@@ -54,44 +55,42 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
       usualGrams: (recipeId) => usualGrams(head, recipeId, live_, history.larder),
       stamp: newStamp,
     });
-    add(records, `The wash day of ${head.name} is written down.`);
+    add(records, t`The wash day of ${head.name} is written down.`);
     dispatch(washClosed(head.headId));
     router.navigate('/');
   };
   return (
     <Screen
-      over={`Wash day of ${head.name}`}
-      headline={state.endedEarly ? 'Ended early: what was done is kept' : 'Done. What was it like?'}
-      reason="Tap what you know; nothing has to be answered."
+      over={t`Wash day of ${head.name}`}
+      headline={state.endedEarly ? t`Ended early: what was done is kept` : t`Done. What was it like?`}
+      reason={t`Tap what you know; nothing has to be answered.`}
       side={<PlannedAndDone live={live} />}
     >
-      {worn.length === 0 ? <Body>No treatment went on.</Body> : null}
+      {worn.length === 0 ? <Body>{t`No treatment went on.`}</Body> : null}
       {worn.map(({ slot, recipeId, minutes }) => {
         const answer = answers.uses[slot] ?? NO_ANSWER;
         const treatment = state.treatments.find((each) => each.slot === slot);
         return (
           <View key={slot} className="gap-3 border-t border-line pt-3">
-            <Strong className="text-lead">
-              {nameOf(recipeId)}, on for {minutes} min
-            </Strong>
+            <Strong className="text-lead">{t`${nameOf(recipeId)}, on for ${minutes} min`}</Strong>
             <Choice
-              label={`${nameOf(recipeId)}: again?`}
+              label={t`${nameOf(recipeId)}: again?`}
               options={RATING_OPTIONS}
               value={answer.rating}
               onChange={(rating) => setUse(slot, { rating })}
             />
-            <FieldGroup label="Left over">
+            <FieldGroup label={t`Left over`}>
               <Choice
-                label={`${nameOf(recipeId)}: left over`}
+                label={t`${nameOf(recipeId)}: left over`}
                 options={LEFT_OVER.map((left) => ({ value: String(left), label: LEFT_LABELS[left] }))}
                 value={String(answer.left)}
                 onChange={(left) => setUse(slot, { left: Number(left) as UseAnswer['left'] })}
               />
             </FieldGroup>
             {answer.left > 0 && treatment?.batchId === null ? (
-              <FieldGroup label="Where it goes">
+              <FieldGroup label={t`Where it goes`}>
                 <Choice
-                  label="Where it goes"
+                  label={t`Where it goes`}
                   options={[
                     ...places.map((value) => ({ value, label: value })),
                     { value: THROWN, label: THROWN },
@@ -102,7 +101,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
               </FieldGroup>
             ) : null}
             <Field
-              label="Grams that went on, if you weighed"
+              label={t`Grams that went on, if you weighed`}
               value={answer.grams === null ? '' : String(answer.grams)}
               onChange={(text) => {
                 const grams = numberFrom(text);
@@ -115,27 +114,27 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
           </View>
         );
       })}
-      <FieldGroup label="Slip: how easily fingers ran through">
+      <FieldGroup label={t`Slip: how easily fingers ran through`}>
         <Choice
-          label="Slip"
+          label={t`Slip`}
           options={SLIP_OPTIONS}
           value={textOf(answers.slip)}
           onChange={(slip) => set({ slip: Number(slip) })}
         />
       </FieldGroup>
-      <FieldGroup label="Left on the hair: film, grit, grease">
+      <FieldGroup label={t`Left on the hair: film, grit, grease`}>
         <Choice
-          label="Residue"
+          label={t`Residue`}
           options={SLIP_OPTIONS}
           value={textOf(answers.residue)}
           onChange={(residue) => set({ residue: Number(residue) })}
         />
       </FieldGroup>
       <View className="flex-row flex-wrap gap-3 pt-2">
-        <Button tone="main" label="Write it down" onPress={save} testID="save-wash" />
+        <Button tone="main" label={t`Write it down`} onPress={save} testID="save-wash" />
       </View>
       {worn.length > 0 ? (
-        <Small>Tomorrow, when it is dry, a minute’s reading tells what it did; it will be on your day.</Small>
+        <Small>{t`Tomorrow, when it is dry, a minute’s reading tells what it did; it will be on your day.`}</Small>
       ) : null}
     </Screen>
   );
@@ -154,7 +153,7 @@ const textOf = (value: number | null) => (value === null ? null : String(value))
 function PlannedAndDone({ live: { state } }: { live: LiveRun }) {
   return (
     <View className="gap-2" testID="planned-and-done">
-      <Heading level={2}>Planned and done</Heading>
+      <Heading level={2}>{t`Planned and done`}</Heading>
       {stepsDone(state).map((step) => (
         <View key={step.id} className="flex-row justify-between gap-3">
           <Body className="flex-1">{step.title}</Body>

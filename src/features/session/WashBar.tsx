@@ -2,6 +2,7 @@ import { router, usePathname } from 'expo-router';
 import { notificationAsync, NotificationFeedbackType } from 'expo-haptics';
 import { useEffect, useState } from 'react';
 import { Pressable, Text } from 'react-native';
+import { t } from '@/core/language';
 import { millisecondsOf } from '@/core/measures';
 import { lateMinutes, quietSince } from '@/core/sessions';
 import { headChosen, selectPrefs, selectWashRuns, useAppDispatch, useAppSelector } from '@/store';
@@ -26,7 +27,7 @@ export function WashBar() {
   return (
     <Pressable
       role="button"
-      aria-label={timer ? `Wash day: ${timer.label}, ${clockWords(timer, now)}` : 'Go on with the wash day'}
+      aria-label={timer ? t`Wash day: ${timer.label}, ${clockWords(timer, now)}` : t`Go on with the wash day`}
       testID="wash-bar"
       onPress={() => {
         dispatch(headChosen(timer?.headId ?? run.headId));
@@ -34,9 +35,9 @@ export function WashBar() {
       }}
       className={`min-h-target flex-row items-center gap-3 px-5 py-2 ${isOver ? 'bg-danger' : 'bg-ink'}`}
     >
-      <Text className="font-head text-title text-paper">{timer ? clockText(timer, now) : 'Wash day'}</Text>
+      <Text className="font-head text-title text-paper">{timer ? clockText(timer, now) : t`Wash day`}</Text>
       <Text className="flex-1 font-text text-body text-paper">
-        {timer ? timer.label : isQuiet ? 'It was not ended' : 'Go on where you were'}
+        {timer ? timer.label : isQuiet ? t`It was not ended` : t`Go on where you were`}
       </Text>
     </Pressable>
   );

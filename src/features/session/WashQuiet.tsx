@@ -2,6 +2,7 @@ import { format } from 'date-fns/format';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay, type Instant } from '@/core/measures';
 import { Body, Button, Screen } from '@/ui';
 import { ThrowAway } from './ThrowAway';
@@ -25,20 +26,20 @@ export function WashQuiet({ head, live: { run, state, happen }, since }: WashQui
   };
   return (
     <Screen
-      over={`Wash day of ${head.name}`}
-      headline={`The wash day of ${formatDay(run.day, 'EEEE')} was not ended`}
-      reason={`Nothing was tapped since ${format(new Date(since), 'EEEE d MMMM, HH:mm')}, at “${step}”.`}
+      over={t`Wash day of ${head.name}`}
+      headline={t`The wash day of ${formatDay(run.day, 'EEEE')} was not ended`}
+      reason={t`Nothing was tapped since ${format(new Date(since), 'EEEE d MMMM, HH:mm')}, at “${step}”.`}
     >
-      <Body>What became of it? Minutes that nobody watched are written down as not known.</Body>
+      <Body>{t`What became of it? Minutes that nobody watched are written down as not known.`}</Body>
       <View className="flex-row flex-wrap gap-3 pt-2">
         <Button
           tone="main"
-          label="I did all of it"
+          label={t`I did all of it`}
           onPress={() => happen({ what: 'ended', at: since, restDone: true })}
         />
-        <Button label="It ended there" onPress={() => happen({ what: 'ended', at: stoodUntil })} />
-        <Button label="Go on from here" onPress={goOn} />
-        <Button label="Not now" onPress={() => router.navigate('/')} />
+        <Button label={t`It ended there`} onPress={() => happen({ what: 'ended', at: stoodUntil })} />
+        <Button label={t`Go on from here`} onPress={goOn} />
+        <Button label={t`Not now`} onPress={() => router.navigate('/')} />
         <ThrowAway headId={head.headId} />
       </View>
     </Screen>

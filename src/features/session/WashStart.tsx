@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { SECTIONS } from '@/core/sessions';
 import { plannedMinutes, washScript } from '@/core/washday';
 import { useAppDispatch, washStarted } from '@/store';
@@ -46,42 +47,40 @@ export function WashStart({ head, answer }: { head: Head; answer: NonNullable<Ha
   };
   return (
     <Screen
-      over={`Wash day of ${head.name}`}
-      headline={plan.main ? plan.main.version.name : 'A wash without a treatment'}
+      over={t`Wash day of ${head.name}`}
+      headline={plan.main ? plan.main.version.name : t`A wash without a treatment`}
       reason={lengthText(steps)}
       side={<StepList steps={steps} />}
     >
       <HeadPicker />
-      <FieldGroup label="What goes on">
+      <FieldGroup label={t`What goes on`}>
         <Choice
-          label="What goes on"
+          label={t`What goes on`}
           options={[
             ...masks.map(({ recipeId, name }) => ({ value: recipeId, label: name })),
-            { value: NONE, label: 'nothing, only a wash' },
+            { value: NONE, label: t`nothing, only a wash` },
           ]}
           value={main?.recipeId ?? NONE}
           onChange={choose}
         />
       </FieldGroup>
       {beats.some(({ slot }) => slot === 'main') ? null : (
-        <Small className="text-ink">
-          The plan has no wash today; the next days are planned anew from it.
-        </Small>
+        <Small className="text-ink">{t`The plan has no wash today; the next days are planned anew from it.`}</Small>
       )}
       {left.map((why) => (
         <Small key={why}>{why}</Small>
       ))}
-      <FieldGroup label="Parts" help="More hair wants more parts.">
+      <FieldGroup label={t`Parts`} help={t`More hair wants more parts.`}>
         <Choice
-          label="Parts"
+          label={t`Parts`}
           options={SECTIONS.map((count) => ({ value: String(count), label: String(count) }))}
           value={String(setting.sections)}
           onChange={(count) => setSetting({ ...setting, sections: Number(count) })}
         />
       </FieldGroup>
       <View className="flex-row flex-wrap gap-3 pt-2">
-        <Button tone="main" label="Begin" onPress={begin} testID="begin-wash" />
-        <Button label="Back" onPress={() => router.navigate('/')} />
+        <Button tone="main" label={t`Begin`} onPress={begin} testID="begin-wash" />
+        <Button label={t`Back`} onPress={() => router.navigate('/')} />
       </View>
     </Screen>
   );
@@ -93,23 +92,23 @@ function lengthText(steps: ReturnType<typeof washScript>): string {
   const all = plannedMinutes(steps);
   const least = plannedMinutes(sure);
   const waits = plannedMinutes(sure.filter(({ waits: isWaiting }) => isWaiting));
-  return `About ${minutesText(least)}${all > least ? `, or ${minutesText(all)} if it feels firm after it` : ''}.${waits > 0 ? ` Your hands are free for ${minutesText(waits)} of them.` : ''}`;
+  return t`About ${minutesText(least)}${all > least ? t`, or ${minutesText(all)} if it feels firm after it` : ''}.${waits > 0 ? t` Your hands are free for ${minutesText(waits)} of them.` : ''}`;
 }
 
 function StepList({ steps }: { steps: ReturnType<typeof washScript> }) {
   return (
     <View className="gap-2">
-      <Heading level={2}>The steps</Heading>
+      <Heading level={2}>{t`The steps`}</Heading>
       {steps.map(({ id, title, minutes, waits, onlyIfFirm }) => (
         <View key={id} className="flex-row justify-between gap-3">
           <Body className="flex-1">
             {title}
-            {onlyIfFirm ? ', if it feels firm' : ''}
+            {onlyIfFirm ? t`, if it feels firm` : ''}
           </Body>
-          <Strong>{minutes > 0 ? `${minutes} min${waits ? ' ◦' : ''}` : ''}</Strong>
+          <Strong>{minutes > 0 ? t`${minutes} min${waits ? ' ◦' : ''}` : ''}</Strong>
         </View>
       ))}
-      <Small>◦ the clock runs by itself.</Small>
+      <Small>{t`◦ the clock runs by itself.`}</Small>
     </View>
   );
 }

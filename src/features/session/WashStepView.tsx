@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { FELT, lateMinutes, type Felt, type StepState, type TimerState } from '@/core/sessions';
 import { selectPrefs, useAppSelector } from '@/store';
 import { useCramped, useWide } from '@/ui';
@@ -14,10 +15,10 @@ import { useReadAloud } from './useReadAloud';
 import type { LiveRun } from './useRun';
 
 const FELT_WORDS: Readonly<Record<Felt, { readonly label: string; readonly note: string }>> = {
-  soft: { label: 'Soft', note: 'it gives a long way' },
-  right: { label: 'Just right', note: 'it bends and springs' },
-  firm: { label: 'Firm', note: 'it hardly gives' },
-  rough: { label: 'Rough', note: 'it catches, or feels like straw' },
+  soft: { label: t`Soft`, note: t`it gives a long way` },
+  right: { label: t`Just right`, note: t`it bends and springs` },
+  firm: { label: t`Firm`, note: t`it hardly gives` },
+  rough: { label: t`Rough`, note: t`it catches, or feels like straw` },
 };
 
 /** One step, one action, for wet hands and two metres' distance. */
@@ -43,23 +44,19 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
       <View className="flex-row flex-wrap items-center gap-3 border-b border-line px-4 py-2">
         <View className="min-w-[120px] flex-1">
           <Text className="font-strong text-lead text-ink" role="status">
-            {head.name} · {place} of {count}
+            {t`${head.name} · ${place} of ${count}`}
           </Text>
-          <Text className="font-text text-body text-soft-ink">
-            about {Math.round(state.minutesAhead)} min left
-          </Text>
+          <Text className="font-text text-body text-soft-ink">{t`about ${Math.round(state.minutesAhead)} min left`}</Text>
         </View>
         <Small
-          label={state.paused ? 'Go on' : 'Pause'}
+          label={state.paused ? t`Go on` : t`Pause`}
           onPress={() => happen({ what: state.paused ? 'resumed' : 'paused' })}
         />
-        <Small label="More" onPress={() => setMore(true)} testID="wash-more" />
+        <Small label={t`More`} onPress={() => setMore(true)} testID="wash-more" />
       </View>
       {sound && !mayRing && state.timers.length > 0 ? (
         <Pressable role="button" className="min-h-[56px] justify-center border-b border-line px-4">
-          <Text className="font-strong text-lead text-ink">
-            Tap here, so that this page may ring: it began anew, and the browser keeps it silent till then.
-          </Text>
+          <Text className="font-strong text-lead text-ink">{t`Tap here, so that this page may ring: it began anew, and the browser keeps it silent till then.`}</Text>
         </Pressable>
       ) : null}
       <OtherTimers headId={head.headId} except={step.id} />
@@ -79,7 +76,7 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
           <View className="flex-row flex-wrap items-center gap-4">
             <SectionHead sections={step.sections} done={sectionsDone} />
             <Text className="font-strong text-title text-ink" aria-live="polite">
-              {sectionsDone.length} of {step.sections} done
+              {t`${sectionsDone.length} of ${step.sections} done`}
             </Text>
           </View>
         ) : null}
@@ -123,21 +120,25 @@ function StepActions({ live: { state, happen }, current: { step, sectionsDone },
     if (sectionsDone.length + 1 === step.sections) done();
   };
   const main = () => {
-    if (state.paused) return <Huge label="Go on" onPress={() => happen({ what: 'resumed' })} />;
+    if (state.paused) return <Huge label={t`Go on`} onPress={() => happen({ what: 'resumed' })} />;
     if (step.phase === 'feel') return <FeltChoice happen={happen} done={done} />;
-    if (open !== undefined) return <Huge label={`Part ${open + 1} done`} onPress={() => partDone(open)} />;
-    return <Huge label={step.waits ? 'Off with it' : 'Done'} onPress={done} />;
+    if (open !== undefined) return <Huge label={t`Part ${open + 1} done`} onPress={() => partDone(open)} />;
+    return <Huge label={step.waits ? t`Off with it` : t`Done`} onPress={done} />;
   };
   return (
     <View className={`gap-2 border-t border-line p-3 ${wide ? 'mx-auto w-full max-w-[820px]' : ''}`}>
       {main()}
       <View className="flex-row flex-wrap gap-2">
-        <Small grow label="Back" disabled={isFirst} onPress={() => happen({ what: 'back' })} />
+        <Small grow label={t`Back`} disabled={isFirst} onPress={() => happen({ what: 'back' })} />
         {step.waits ? (
-          <Small grow label="+5 min" onPress={() => happen({ what: 'longer', step: step.id, minutes: 5 })} />
+          <Small
+            grow
+            label={t`+5 min`}
+            onPress={() => happen({ what: 'longer', step: step.id, minutes: 5 })}
+          />
         ) : null}
-        {open === undefined ? null : <Small grow label="All done" onPress={done} />}
-        <Small grow label="Skip" onPress={() => happen({ what: 'skipped', step: step.id })} />
+        {open === undefined ? null : <Small grow label={t`All done`} onPress={done} />}
+        <Small grow label={t`Skip`} onPress={() => happen({ what: 'skipped', step: step.id })} />
       </View>
     </View>
   );
@@ -187,11 +188,11 @@ function Clock({
         {clockText(timer, now)}
       </Text>
       <Text className="text-center font-text text-lead text-soft-ink">
-        {isOver ? `over the ${timer.minutes} planned` : `of ${timer.minutes} minutes`}
+        {isOver ? t`over the ${timer.minutes} planned` : t`of ${timer.minutes} minutes`}
       </Text>
       {isOver ? (
         <Text role="alert" className="text-center font-strong text-lead text-ink">
-          {late && over >= late.afterMinutes ? late.text : 'Time is up.'}
+          {late && over >= late.afterMinutes ? late.text : t`Time is up.`}
         </Text>
       ) : null}
     </View>

@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import { lateMinutes, type TimerState } from '@/core/sessions';
 
 const two = (value: number) => String(value).padStart(2, '0');
@@ -14,6 +15,6 @@ export function clockText(timer: TimerState, now: string): string {
 /** For a screen reader, which is not told each second. */
 export function clockWords(timer: TimerState, now: string): string {
   const minutes = Math.round(Math.abs(lateMinutes(timer, now)));
-  const text = minutes === 1 ? 'one minute' : `${minutes} minutes`;
-  return lateMinutes(timer, now) > 0 ? `${text} over` : `${text} left`;
+  const text = minutes === 1 ? t`one minute` : t`${minutes} minutes`;
+  return lateMinutes(timer, now) > 0 ? t`${text} over` : t`${text} left`;
 }

@@ -1,5 +1,6 @@
 import { contactAt, rulesOfHead, choicesOf, RULES } from '@/core/agenda';
 import type { Head, HeadHistory } from '@/core/hair';
+import { t } from '@/core/language';
 import { addDays, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { newestVersions, type RecipeVersion } from '@/core/recipes';
@@ -58,7 +59,7 @@ export function offered(
   const masks = newestVersions(recipes).filter(({ use }) => use === 'mask');
   const whyNot = (version: RecipeVersion): string | null => {
     const judged = judgedFor(version, head, larder);
-    if (!judged.ok) return `${version.name} is not understood well enough.`;
+    if (!judged.ok) return t`${version.name} is not understood well enough.`;
     const [stop] = judged.value.stops;
     if (stop) return `${version.name}: ${stop.text}`;
     const usedBefore = sessions.some(({ recipeId }) => recipeId === version.recipeId);

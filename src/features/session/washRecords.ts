@@ -1,5 +1,6 @@
 import type { Batch, BatchEvent, Place } from '@/core/batches';
 import type { StoredRecord } from '@/core/exchange';
+import { t } from '@/core/language';
 import { NO_MARKS, NOTHING_MEASURED, type Reading } from '@/core/readings';
 import type { Larder } from '@/core/recipes';
 import {
@@ -153,7 +154,7 @@ function shelfRecords(told: Told, treatment: DayTreatment, answer: UseAnswer): (
       portions: answer.left,
       portionGrams: Math.max(1, Math.round(portionGrams(told, treatment))),
       place: answer.place,
-      note: 'Left over on the wash day.',
+      note: t`Left over on the wash day.`,
     },
   ];
 }

@@ -1,12 +1,13 @@
+import { t } from '@/core/language';
 import { PlaceTabs } from './PlaceTabs';
 
 const TABS = [
-  { href: '/bench', label: 'Recipes' },
-  { href: '/shelf', label: 'Shelf' },
-  { href: '/pantry', label: 'Pantry' },
+  { href: '/bench', label: t`Recipes` },
+  { href: '/shelf', label: t`Shelf` },
+  { href: '/pantry', label: t`Pantry` },
 ] as const;
 
 /** The three rooms of the bench. */
 export function BenchTabs({ here }: { here: (typeof TABS)[number]['href'] }) {
-  return <PlaceTabs label="Bench" tabs={TABS} here={here} />;
+  return <PlaceTabs label={t`Bench`} tabs={TABS} here={here} />;
 }

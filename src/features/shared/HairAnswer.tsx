@@ -3,6 +3,7 @@ import { proxy } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { recordsFor, type StoredRecord } from '@/core/exchange';
 import type { HairState, Head } from '@/core/hair';
+import { t } from '@/core/language';
 import type { CalendarDay } from '@/core/measures';
 import type { Plan } from '@/core/planning';
 import type { Loosening } from '@/core/scheduling';
@@ -157,7 +158,7 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
     compute().catch((error: unknown) => {
       if (!current) return;
       setSearch(null);
-      if (!(error instanceof Stopped)) setFailure(`The week could not be computed: ${String(error)}`);
+      if (!(error instanceof Stopped)) setFailure(t`The week could not be computed: ${String(error)}`);
     });
     return () => {
       current = false;

@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Choice } from '@/ui';
 import { useHead } from './useHead';
@@ -10,7 +11,7 @@ export function HeadPicker() {
   if (heads.length < 2) return null;
   return (
     <Choice
-      label="Whose head"
+      label={t`Whose head`}
       options={heads.map(({ headId, name }) => ({ value: headId, label: name }))}
       value={head?.headId ?? null}
       onChange={(headId) => dispatch(headChosen(headId))}

@@ -1,13 +1,14 @@
+import { t } from '@/core/language';
 import { PlaceTabs } from './PlaceTabs';
 
 const TABS = [
-  { href: '/heads', label: 'Heads' },
-  { href: '/heads/schools', label: 'Schools' },
-  { href: '/heads/settings', label: 'Settings' },
-  { href: '/heads/keeping', label: 'Keeping' },
+  { href: '/heads', label: t`Heads` },
+  { href: '/heads/schools', label: t`Schools` },
+  { href: '/heads/settings', label: t`Settings` },
+  { href: '/heads/keeping', label: t`Keeping` },
 ] as const;
 
 /** The rooms of heads and settings. */
 export function HeadsTabs({ here }: { here: (typeof TABS)[number]['href'] }) {
-  return <PlaceTabs label="Heads and settings" tabs={TABS} here={here} />;
+  return <PlaceTabs label={t`Heads and settings`} tabs={TABS} here={here} />;
 }

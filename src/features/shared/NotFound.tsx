@@ -1,12 +1,13 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { Button, Screen } from '@/ui';
 
 export function NotFound() {
   return (
-    <Screen headline="There is nothing at this address" reason="It may have been moved or taken back.">
+    <Screen headline={t`There is nothing at this address`} reason={t`It may have been moved or taken back.`}>
       <View className="items-start">
-        <Button tone="main" label="Go to today" onPress={() => router.replace('/')} />
+        <Button tone="main" label={t`Go to today`} onPress={() => router.replace('/')} />
       </View>
     </Screen>
   );

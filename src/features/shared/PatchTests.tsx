@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { firstUse, patchTestOf, type FirstUse, type PatchTest } from '@/core/safety';
 import { Button, Small, Strong } from '@/ui';
 import { newStamp } from './stamp';
@@ -71,23 +72,23 @@ export function PatchTests({ recipeId, recipeName, head }: PatchTestsProps) {
       <View className="flex-row flex-wrap gap-3">
         {use.act === 'start' ? (
           <Button
-            label="Patch test begun today"
-            hint={`The patch test on ${head.name} is begun today`}
-            onPress={() => record('waiting', `The patch test of ${recipeName} on ${head.name} is begun.`)}
+            label={t`Patch test begun today`}
+            hint={t`The patch test on ${head.name} is begun today`}
+            onPress={() => record('waiting', t`The patch test of ${recipeName} on ${head.name} is begun.`)}
           />
         ) : null}
         {use.act === 'read' || use.act === 'wait' ? (
           <Button
-            label="It reacted"
-            hint={`The skin of ${head.name} reacted`}
-            onPress={() => record('reacted', `${recipeName} is not for ${head.name}.`)}
+            label={t`It reacted`}
+            hint={t`The skin of ${head.name} reacted`}
+            onPress={() => record('reacted', t`${recipeName} is not for ${head.name}.`)}
           />
         ) : null}
         {use.act === 'read' ? (
           <Button
-            label="Skin is clear"
-            hint={`The skin of ${head.name} is clear`}
-            onPress={() => record('clear', `${recipeName} may go on ${head.name}.`)}
+            label={t`Skin is clear`}
+            hint={t`The skin of ${head.name} is clear`}
+            onPress={() => record('clear', t`${recipeName} may go on ${head.name}.`)}
           />
         ) : null}
       </View>

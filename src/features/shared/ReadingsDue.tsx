@@ -1,4 +1,5 @@
 import { router, type Href } from 'expo-router';
+import { plural, t } from '@/core/language';
 import { formatDay, formatInstant } from '@/core/measures';
 import { trialState } from '@/core/trials';
 import { selectUnderway, useAppSelector } from '@/store';
@@ -26,9 +27,9 @@ export function useReadingsDue(headId: string): readonly Due[] {
   const rows: Due[] = [];
   if (due) {
     rows.push({
-      title: 'Read it dry',
-      text: `The treatment of ${formatDay(due, 'EEEE')} shows now: one minute, five strands.`,
-      button: 'Take a reading',
+      title: t`Read it dry`,
+      text: t`The treatment of ${formatDay(due, 'EEEE')} shows now: one minute, five strands.`,
+      button: t`Take a reading`,
       to: '/strand/take',
     });
   }
@@ -36,33 +37,33 @@ export function useReadingsDue(headId: string): readonly Due[] {
     const { stage, done, of } = trialState(trial, history.trialWashes, history.readings, today);
     if (stage.what !== 'wash' || !stage.isDue) continue;
     rows.push({
-      title: `Trial: ${armWords(stage.arm, trial, history.larder)}`,
-      text: `Wash ${done + 1} of ${of}, from today on.`,
-      button: 'Open the trial',
+      title: t`Trial: ${armWords(stage.arm, trial, history.larder)}`,
+      text: t`Wash ${done + 1} of ${of}, from today on.`,
+      button: t`Open the trial`,
       to: `/strand/trials/${trial.trialId}`,
     });
   }
   if (taps.length > 0) {
     rows.push({
-      title: 'A count is under way',
-      text: `${hairs} ${hairs === 1 ? 'hair' : 'hairs'} so far.`,
-      button: 'Go on counting',
+      title: t`A count is under way`,
+      text: t`${hairs} ${plural(hairs, 'hair', 'hairs')} so far.`,
+      button: t`Go on counting`,
       to: '/strand/tally',
     });
   }
   if (strands.length > 0) {
     rows.push({
-      title: 'A stretch test is under way',
-      text: `${strands.length} ${strands.length === 1 ? 'strand' : 'strands'} so far.`,
-      button: 'Go on measuring',
+      title: t`A stretch test is under way`,
+      text: t`${strands.length} ${plural(strands.length, 'strand', 'strands')} so far.`,
+      button: t`Go on measuring`,
       to: '/strand/stretch',
     });
   }
   if (dryingSince !== null) {
     rows.push({
-      title: 'Hair is drying',
-      text: `Since ${formatInstant(dryingSince, 'H:mm')}.`,
-      button: 'Is it dry?',
+      title: t`Hair is drying`,
+      text: t`Since ${formatInstant(dryingSince, 'H:mm')}.`,
+      button: t`Is it dry?`,
       to: '/strand/porosity',
     });
   }

@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import { Small } from '@/ui';
 
 interface SchoolSidesProps<Value extends string> {
@@ -11,7 +12,7 @@ export function SchoolSides<Value extends string>({ sides, inForce }: SchoolSide
     const isInForce = value === inForce;
     return (
       <Small key={value} className={isInForce ? 'font-strong text-ink' : undefined}>
-        {isInForce ? 'In force: ' : 'Or: '}
+        {isInForce ? t`In force: ` : t`Or: `}
         {label}. {meaning}
       </Small>
     );

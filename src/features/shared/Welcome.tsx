@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { useAppDispatch } from '@/store';
 import { Body, Button, Screen } from '@/ui';
 import { loadDemo } from './demo';
@@ -9,21 +10,23 @@ export function Welcome() {
   const dispatch = useAppDispatch();
   return (
     <Screen
-      headline="Soft, firm, or in between?"
-      reason="Paste a recipe and see whether it is protein or moisture. Measure your hair. Get a week that answers it."
+      headline={t`Soft, firm, or in between?`}
+      reason={t`Paste a recipe and see whether it is protein or moisture. Measure your hair. Get a week that answers it.`}
     >
       <View className="max-w-[420px] gap-3">
         <Button
           tone="main"
-          label="Start with my own head"
+          label={t`Start with my own head`}
           onPress={() => router.push('/heads/new')}
           testID="start-own"
         />
-        <Button label="Look around in the demo" onPress={() => void loadDemo(dispatch)} testID="start-demo" />
-        <Button label="Read a file in" onPress={() => router.push('/heads/keeping')} />
-        <Body className="pt-2 text-soft-ink">
-          Everything stays in this browser. Nothing is sent anywhere.
-        </Body>
+        <Button
+          label={t`Look around in the demo`}
+          onPress={() => void loadDemo(dispatch)}
+          testID="start-demo"
+        />
+        <Button label={t`Read a file in`} onPress={() => router.push('/heads/keeping')} />
+        <Body className="pt-2 text-soft-ink">{t`Everything stays in this browser. Nothing is sent anywhere.`}</Body>
       </View>
     </Screen>
   );

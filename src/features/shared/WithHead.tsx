@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { Body, Screen } from '@/ui';
 import { Welcome } from './Welcome';
 import { useHairAnswer, type HairAnswer } from './HairAnswer';
@@ -16,11 +17,11 @@ export function WithHead({ children }: WithHeadProps) {
   if (!head) return <Welcome />;
   if (answer) return children(head, answer);
   return failure ? (
-    <Screen headline="That did not work">
+    <Screen headline={t`That did not work`}>
       <Body>{failure}</Body>
     </Screen>
   ) : (
-    <Screen headline="One moment" reason={`Working out ${head.name}'s week from the readings.`}>
+    <Screen headline={t`One moment`} reason={t`Working out ${head.name}'s week from the readings.`}>
       {null}
     </Screen>
   );

@@ -1,12 +1,13 @@
+import { fixed, t } from '@/core/language';
 import { rounded } from '@/core/measures';
 
 export function grams(value: number): string {
-  return `${rounded(value, value < 10 ? 1 : 0)} g`;
+  return t`${rounded(value, value < 10 ? 1 : 0)} g`;
 }
 
 /** In her own currency, which nobody here knows: the bare number. */
 export function money(value: number): string {
-  return value.toFixed(2);
+  return fixed(value, 2);
 }
 
 export function capital(text: string): string {

@@ -1,5 +1,6 @@
 import { strengthWord, type TreatmentKind } from '@/core/classification';
 import type { Slot } from '@/core/agenda';
+import { t } from '@/core/language';
 import type { RecipeUse } from '@/core/recipes';
 import type { MarkKind } from '@/ui';
 
@@ -12,11 +13,11 @@ export const MARK_OF_KIND: Record<TreatmentKind, MarkKind> = {
 };
 
 const KIND_NOUN: Record<TreatmentKind, string> = {
-  protein: 'protein',
-  moisture: 'moisture',
-  balanced: 'balanced',
-  oil: 'oil',
-  rinse: 'rinse',
+  protein: t`protein`,
+  moisture: t`moisture`,
+  balanced: t`balanced`,
+  oil: t`oil`,
+  rinse: t`rinse`,
 };
 
 /** "strong protein": kind and strength in words, for a line of text. */
@@ -25,22 +26,22 @@ export function kindInWords(kind: TreatmentKind, strength: number): string {
 }
 
 export const SLOT_WORDS: Record<Slot, string> = {
-  'pre-poo': 'before the shampoo',
-  main: 'after the shampoo',
-  'follow-up': 'straight after it',
-  refresh: 'a small beat',
-  mist: 'a small beat',
-  scalp: 'on the scalp, to be washed out',
-  serum: 'for the night, on the ends',
+  'pre-poo': t`before the shampoo`,
+  main: t`after the shampoo`,
+  'follow-up': t`straight after it`,
+  refresh: t`a small beat`,
+  mist: t`a small beat`,
+  scalp: t`on the scalp, to be washed out`,
+  serum: t`for the night, on the ends`,
 };
 
 export const USE_WORDS: Record<RecipeUse, string> = {
-  mask: 'mask',
-  'pre-poo': 'pre-poo',
-  rinse: 'rinse or refresh',
-  mist: 'daily mist',
-  'scalp-oil': 'scalp oil',
-  serum: 'night serum',
+  mask: t`mask`,
+  'pre-poo': t`pre-poo`,
+  rinse: t`rinse or refresh`,
+  mist: t`daily mist`,
+  'scalp-oil': t`scalp oil`,
+  serum: t`night serum`,
 };
 
 /** From so many minutes on a time is said in hours. */
@@ -49,5 +50,5 @@ const HOURS_FROM = 120;
 export function minutesText(minutes: number): string {
   if (minutes < HOURS_FROM) return `${minutes} min`;
   const rest = minutes % 60;
-  return `${Math.floor(minutes / 60)} h${rest === 0 ? '' : ` ${rest} min`}`;
+  return t`${Math.floor(minutes / 60)} h${rest === 0 ? '' : ` ${rest} min`}`;
 }

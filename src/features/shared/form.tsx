@@ -7,6 +7,7 @@ import {
   type FormState,
   type Resolver,
 } from 'react-hook-form';
+import { t } from '@/core/language';
 import type { Result } from '@/core/measures';
 import { View } from 'react-native';
 import { Button, Choice, Field, FieldGroup, Problem } from '@/ui';
@@ -142,5 +143,5 @@ export function FormToggles<Draft extends FieldValues>({
 /** Said below a form that was sent and did not hold. */
 export function NotSavedYet({ state }: { state: Pick<FormState<FieldValues>, 'isSubmitted' | 'isValid'> }) {
   if (!state.isSubmitted || state.isValid) return null;
-  return <Problem live>Not saved yet: see the marked fields.</Problem>;
+  return <Problem live>{t`Not saved yet: see the marked fields.`}</Problem>;
 }

@@ -1,23 +1,24 @@
 import type { AGE_BANDS, CHEMISTRY, HEALTH } from '@/core/hair';
+import { t } from '@/core/language';
 
 export const AGE_WORDS: Readonly<Record<(typeof AGE_BANDS)[number], string>> = {
-  baby: 'under three',
-  child: 'three to twelve',
-  teen: 'thirteen to nineteen',
-  adult: 'grown up',
-  older: 'sixty or more',
+  baby: t`under three`,
+  child: t`three to twelve`,
+  teen: t`thirteen to nineteen`,
+  adult: t`grown up`,
+  older: t`sixty or more`,
 };
 
 export const CHEMISTRY_WORDS: Readonly<Record<(typeof CHEMISTRY)[number], string>> = {
-  coloured: 'coloured',
-  bleached: 'bleached',
-  relaxed: 'relaxed',
-  permed: 'permed',
-  henna: 'henna',
+  coloured: t`coloured`,
+  bleached: t`bleached`,
+  relaxed: t`relaxed`,
+  permed: t`permed`,
+  henna: t`henna`,
 };
 
 export const HEALTH_WORDS: Readonly<Record<(typeof HEALTH)[number], string>> = {
-  pregnant: 'pregnant or nursing',
-  'scalp-condition': 'a scalp that is ill or sore',
-  medicine: 'medicine that changes hair or skin',
+  pregnant: t`pregnant or nursing`,
+  'scalp-condition': t`a scalp that is ill or sore`,
+  medicine: t`medicine that changes hair or skin`,
 };

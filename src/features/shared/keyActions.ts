@@ -1,4 +1,5 @@
 import type { Href } from 'expo-router';
+import { t } from '@/core/language';
 
 /** A place to go to, by key or by name. */
 export interface Action {
@@ -19,36 +20,36 @@ const to = (href: Href & string, label: string, key: string | null = null, words
 
 /** Everywhere one can go, in the order of the places. */
 export const ACTIONS: readonly Action[] = [
-  to('/', 'Today', '1', 'now'),
-  to('/week', 'Week', '2', 'plan thread calendar'),
-  to('/bench', 'Bench', '3', 'recipes'),
-  to('/strand', 'Strand', '4', 'readings state'),
-  to('/heads', 'Heads', '5', 'people profile'),
-  to('/wash', 'Wash day', 'w', 'session begin start'),
-  to('/strand/take', 'Take a reading', 'r', 'measure stretch tally'),
-  to('/bench/new', 'Read a recipe', 'n', 'new paste'),
-  to('/bench/compare', 'Compare two recipes', 'c'),
-  to('/shelf', 'Shelf', 's', 'batches portions'),
-  to('/pantry', 'Pantry', 'p', 'ingredients prices'),
-  to('/strand/log', 'Log', 'l', 'history past treatments'),
-  to('/strand/works', 'What works', null, 'effects'),
-  to('/strand/trials', 'Trials', null, 'question compare'),
-  to('/strand/event', 'Something happened', null, 'event heat dye swim'),
-  to('/strand/report', 'A sheet for a stylist or a doctor', null, 'report print'),
-  to('/week/days', 'Days', null, 'style event no wash holiday'),
-  to('/week/rules', 'Rules of the plan', null, 'weights spacing'),
-  to('/week/try', 'Try a rhythm out', null, 'what if'),
-  to('/heads/schools', 'Schools', null, 'disagree protein'),
-  to('/heads/settings', 'Settings', null, 'theme dark text size units sound'),
-  to('/heads/keeping', 'Keeping', 'k', 'export import backup copies delete csv'),
+  to('/', t`Today`, '1', t`now`),
+  to('/week', t`Week`, '2', t`plan thread calendar`),
+  to('/bench', t`Bench`, '3', t`recipes`),
+  to('/strand', t`Strand`, '4', t`readings state`),
+  to('/heads', t`Heads`, '5', t`people profile`),
+  to('/wash', t`Wash day`, 'w', t`session begin start`),
+  to('/strand/take', t`Take a reading`, 'r', t`measure stretch tally`),
+  to('/bench/new', t`Read a recipe`, 'n', t`new paste`),
+  to('/bench/compare', t`Compare two recipes`, 'c'),
+  to('/shelf', t`Shelf`, 's', t`batches portions`),
+  to('/pantry', t`Pantry`, 'p', t`ingredients prices`),
+  to('/strand/log', t`Log`, 'l', t`history past treatments`),
+  to('/strand/works', t`What works`, null, t`effects`),
+  to('/strand/trials', t`Trials`, null, t`question compare`),
+  to('/strand/event', t`Something happened`, null, t`event heat dye swim`),
+  to('/strand/report', t`A sheet for a stylist or a doctor`, null, t`report print`),
+  to('/week/days', t`Days`, null, t`style event no wash holiday`),
+  to('/week/rules', t`Rules of the plan`, null, t`weights spacing`),
+  to('/week/try', t`Try a rhythm out`, null, t`what if`),
+  to('/heads/schools', t`Schools`, null, t`disagree protein`),
+  to('/heads/settings', t`Settings`, null, t`theme dark text size units sound language`),
+  to('/heads/keeping', t`Keeping`, 'k', t`export import backup copies delete csv`),
 ];
 
 /** Keys that do something other than to lead somewhere. */
 export const OTHER_KEYS = [
-  { keys: '?', label: 'This list' },
-  { keys: '/ or Ctrl K', label: 'Go anywhere by its name, on a wide screen' },
-  { keys: 'Escape', label: 'Close what is open' },
-  { keys: 'Tab, Enter, arrows', label: 'Everything else' },
+  { keys: '?', label: t`This list` },
+  { keys: t`/ or Ctrl K`, label: t`Go anywhere by its name, on a wide screen` },
+  { keys: t`Escape`, label: t`Close what is open` },
+  { keys: t`Tab, Enter, arrows`, label: t`Everything else` },
 ] as const;
 
 export function actionOfKey(key: string): Action | undefined {

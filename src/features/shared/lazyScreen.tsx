@@ -1,4 +1,5 @@
 import { lazy, Suspense, type ComponentType } from 'react';
+import { t } from '@/core/language';
 import { Screen } from '@/ui';
 
 /**
@@ -11,7 +12,7 @@ export function lazyScreen<Props extends object>(
   const Loaded = lazy(async () => ({ default: await load() }));
   return function LazyScreen(props: Props) {
     return (
-      <Suspense fallback={<Screen headline="One moment">{null}</Screen>}>
+      <Suspense fallback={<Screen headline={t`One moment`}>{null}</Screen>}>
         <Loaded {...props} />
       </Suspense>
     );

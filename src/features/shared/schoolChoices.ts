@@ -1,4 +1,5 @@
 import type { PlanChoices } from '@/core/agenda';
+import { t } from '@/core/language';
 
 type SchoolKey =
   | 'rhythm'
@@ -31,99 +32,99 @@ const school = <Key extends SchoolKey>(key: Key, label: string, options: Options
 
 /** Both sides of what makers disagree on, in a sentence each. */
 export const SCHOOL_CHOICES: readonly SchoolChoice[] = [
-  school('rhythm', 'When protein is due', [
+  school('rhythm', t`When protein is due`, [
     {
       value: 'readings',
-      label: 'by readings',
-      hint: 'The measured state and how it moves decide; dates only remind.',
+      label: t`by readings`,
+      hint: t`The measured state and how it moves decide; dates only remind.`,
     },
     {
       value: 'calendar',
-      label: 'by the calendar',
-      hint: 'Dates decide: moisture weekly, protein every few weeks, whatever it feels like.',
+      label: t`by the calendar`,
+      hint: t`Dates decide: moisture weekly, protein every few weeks, whatever it feels like.`,
     },
     {
       value: 'feel',
-      label: 'by how it feels',
-      hint: 'The state of today decides the next week; nothing is foreseen beyond it.',
+      label: t`by how it feels`,
+      hint: t`The state of today decides the next week; nothing is foreseen beyond it.`,
     },
   ]),
-  school('afterProtein', 'Moisture after a light protein', [
+  school('afterProtein', t`Moisture after a light protein`, [
     {
       value: 'if-firm',
-      label: 'only if it feels firm',
-      hint: 'Light protein alone is often enough; after a strong one moisture always follows.',
+      label: t`only if it feels firm`,
+      hint: t`Light protein alone is often enough; after a strong one moisture always follows.`,
     },
-    { value: 'always', label: 'always', hint: 'Every protein is followed by moisture on the same day.' },
+    { value: 'always', label: t`always`, hint: t`Every protein is followed by moisture on the same day.` },
   ]),
-  school('maskOrder', 'Where the mask goes', [
+  school('maskOrder', t`Where the mask goes`, [
     {
       value: 'after-shampoo',
-      label: 'after the shampoo',
-      hint: 'On clean, damp hair, where nothing is in its way.',
+      label: t`after the shampoo`,
+      hint: t`On clean, damp hair, where nothing is in its way.`,
     },
     {
       value: 'before-shampoo',
-      label: 'before the shampoo',
-      hint: 'On dry hair, washed out with the shampoo; it takes the pre-poo’s place on the day.',
+      label: t`before the shampoo`,
+      hint: t`On dry hair, washed out with the shampoo; it takes the pre-poo’s place on the day.`,
     },
   ]),
-  school('prePoo', 'What may go on before the shampoo', [
-    { value: 'oil-only', label: 'oil only', hint: 'Oil slows the water; protein waits for the mask.' },
+  school('prePoo', t`What may go on before the shampoo`, [
+    { value: 'oil-only', label: t`oil only`, hint: t`Oil slows the water; protein waits for the mask.` },
     {
       value: 'any',
-      label: 'protein too',
-      hint: 'A protein-rich pre-poo counts as protein and is spaced like it.',
+      label: t`protein too`,
+      hint: t`A protein-rich pre-poo counts as protein and is spaced like it.`,
     },
   ]),
-  school('leftovers', 'What is left over', [
-    { value: 'keep', label: 'is kept', hint: 'Portions on the shelf are planned before they spoil.' },
+  school('leftovers', t`What is left over`, [
+    { value: 'keep', label: t`is kept`, hint: t`Portions on the shelf are planned before they spoil.` },
     {
       value: 'fresh',
-      label: 'is made fresh',
-      hint: 'Each time is mixed anew; nothing from the shelf is planned.',
+      label: t`is made fresh`,
+      hint: t`Each time is mixed anew; nothing from the shelf is planned.`,
     },
   ]),
-  school('zones', 'Where a mask goes on', [
-    { value: 'lengths', label: 'lengths and ends', hint: 'The scalp makes its own oil; it is left alone.' },
+  school('zones', t`Where a mask goes on`, [
+    { value: 'lengths', label: t`lengths and ends`, hint: t`The scalp makes its own oil; it is left alone.` },
     {
       value: 'ends-first',
-      label: 'the ends first',
-      hint: 'The oldest hair gets the most and the longest, then the lengths.',
+      label: t`the ends first`,
+      hint: t`The oldest hair gets the most and the longest, then the lengths.`,
     },
     {
       value: 'scalp-too',
-      label: 'the scalp too',
-      hint: 'From the roots down; powders, oil, egg and protein stay off the scalp all the same.',
+      label: t`the scalp too`,
+      hint: t`From the roots down; powders, oil, egg and protein stay off the scalp all the same.`,
     },
   ]),
-  school('rinse', 'What a mask is rinsed with', [
-    { value: 'water', label: 'water', hint: 'As much as possible of the treatment stays on.' },
+  school('rinse', t`What a mask is rinsed with`, [
+    { value: 'water', label: t`water`, hint: t`As much as possible of the treatment stays on.` },
     {
       value: 'conditioner',
-      label: 'conditioner, never shampoo',
-      hint: 'It carries out what water leaves, and smooths.',
+      label: t`conditioner, never shampoo`,
+      hint: t`It carries out what water leaves, and smooths.`,
     },
     {
       value: 'mild-shampoo',
-      label: 'a mild shampoo',
-      hint: 'Nothing is left behind, and a little of the effect goes with it.',
+      label: t`a mild shampoo`,
+      hint: t`Nothing is left behind, and a little of the effect goes with it.`,
     },
   ]),
-  school('finish', 'The last water', [
-    { value: 'warm', label: 'warm', hint: 'Lukewarm to the end is kinder, and hair does not mind.' },
+  school('finish', t`The last water`, [
+    { value: 'warm', label: t`warm only`, hint: t`Lukewarm to the end is kinder, and hair does not mind.` },
     {
       value: 'warm-then-cold',
-      label: 'warm, then cold',
-      hint: 'A cold last rinse lays the outside of the strand flat.',
+      label: t`warm, then cold`,
+      hint: t`A cold last rinse lays the outside of the strand flat.`,
     },
   ]),
-  school('conditioner', 'Conditioner in the wash', [
-    { value: 'after-only', label: 'not before the mask', hint: 'The mask meets bare, clean hair.' },
+  school('conditioner', t`Conditioner in the wash`, [
+    { value: 'after-only', label: t`not before the mask`, hint: t`The mask meets bare, clean hair.` },
     {
       value: 'before-mask',
-      label: 'before the mask too',
-      hint: 'It combs more easily, and a little less of the mask goes in.',
+      label: t`before the mask too`,
+      hint: t`It combs more easily, and a little less of the mask goes in.`,
     },
   ]),
 ];

@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import { CUPS, type CupKind, type View } from '@/core/measures';
 import type { Prefs } from '@/store';
 
@@ -7,27 +8,27 @@ interface Words {
 }
 
 export const VIEW_WORDS: Readonly<Record<View, Words>> = {
-  grams: { label: 'grams', meaning: 'A scale says the same each time; what worked can be repeated.' },
-  spoons: { label: 'spoons', meaning: 'As most kitchens measure; a heaped spoon is a third more.' },
-  percent: { label: 'percent', meaning: 'As formulas are written: shares of the whole, for any batch.' },
+  grams: { label: t`grams`, meaning: t`A scale says the same each time; what worked can be repeated.` },
+  spoons: { label: t`spoons`, meaning: t`As most kitchens measure; a heaped spoon is a third more.` },
+  percent: { label: t`percent`, meaning: t`As formulas are written: shares of the whole, for any batch.` },
 };
 
 export const CUP_KINDS = Object.keys(CUPS) as CupKind[];
 
 export const CUP_WORDS: Readonly<Record<CupKind, string>> = {
-  us: 'US, 237 ml',
+  us: t`US, 237 ml`,
   metric: 'metric, 250 ml',
 };
 
 export const TEXT_SIZE_WORDS: Readonly<Record<Prefs['textSize'], string>> = {
-  '100': 'usual',
-  '115': 'larger',
-  '130': 'large',
-  '150': 'largest',
+  '100': t`usual`,
+  '115': t`larger`,
+  '130': t`large`,
+  '150': t`largest`,
 };
 
 export const WEEK_START_WORDS: Readonly<Record<Prefs['weekStart'], string>> = {
-  monday: 'Monday',
-  saturday: 'Saturday',
-  sunday: 'Sunday',
+  monday: t`Monday`,
+  saturday: t`Saturday`,
+  sunday: t`Sunday`,
 };

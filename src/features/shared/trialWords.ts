@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import type { Larder } from '@/core/recipes';
 import type { Arm, Trial } from '@/core/trials';
 
@@ -5,20 +6,20 @@ import type { Arm, Trial } from '@/core/trials';
 export function trialQuestion({ recipeId, againstId, signal }: Trial, larder: Larder): string {
   const name = larder.recipeName(recipeId);
   return againstId === null
-    ? `Does ${name} by itself change the ${signal}?`
-    : `${name} or ${larder.recipeName(againstId)}: which does more for the ${signal}?`;
+    ? t`Does ${name} by itself change the ${signal}?`
+    : t`${name} or ${larder.recipeName(againstId)}: which does more for the ${signal}?`;
 }
 
 /** What goes on the hair in one arm. */
 export function armWords(arm: Arm, { recipeId, againstId }: Trial, larder: Larder): string {
   if (arm === 'a') return larder.recipeName(recipeId);
-  return againstId === null ? 'a wash without any treatment' : larder.recipeName(againstId);
+  return againstId === null ? t`a wash without any treatment` : larder.recipeName(againstId);
 }
 
 /** The readings a trial lives on. */
 export function trialReadings({ signal }: Pick<Trial, 'signal'>): string {
   if (signal === 'firmness')
-    return 'A stretch test before each of these washes, and another when dry, a day or two later.';
-  if (signal === 'breakage') return 'A count at every detangle, with nothing left out.';
-  return 'The same porosity test before each of these washes, and again when dry.';
+    return t`A stretch test before each of these washes, and another when dry, a day or two later.`;
+  if (signal === 'breakage') return t`A count at every detangle, with nothing left out.`;
+  return t`The same porosity test before each of these washes, and again when dry.`;
 }

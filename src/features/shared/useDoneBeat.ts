@@ -1,4 +1,5 @@
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import type { CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { selectRecipes, useAppSelector } from '@/store';
@@ -12,6 +13,6 @@ export function useDoneBeat(): (head: Head, beat: Beat, day: CalendarDay) => voi
   return (head, beat, day) => {
     const recipe = recipes.find((known) => known.recipeId === beat.recipeId);
     if (!recipe) return;
-    add([sessionOf(recipe, head.headId, day)], `${recipe.name} is written down for ${head.name}.`);
+    add([sessionOf(recipe, head.headId, day)], t`${recipe.name} is written down for ${head.name}.`);
   };
 }

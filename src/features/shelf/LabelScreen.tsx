@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { Text, View } from 'react-native';
 import { batchLines, jarLabel, shelfOf } from '@/core/batches';
 import { ofKind } from '@/core/exchange';
+import { t } from '@/core/language';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, Screen, Small } from '@/ui';
 import { NotFound } from '../shared/NotFound';
@@ -29,9 +30,9 @@ export function LabelScreen({ batchId }: { batchId: string }) {
   const label = jarLabel(item, batchLines(item.batch, recipe, larder));
   return (
     <Screen
-      over="Shelf"
-      headline="Label"
-      reason="One for each portion; freezers wash ink away, so cover it with tape."
+      over={t`Shelf`}
+      headline={t`Label`}
+      reason={t`One for each portion; freezers wash ink away, so cover it with tape.`}
     >
       <View
         nativeID="print-label"
@@ -48,10 +49,10 @@ export function LabelScreen({ batchId }: { batchId: string }) {
         {label.allergens ? <Text className="font-strong text-small text-ink">{label.allergens}</Text> : null}
       </View>
       <View className="flex-row flex-wrap gap-3">
-        <Button tone="main" label="Print" onPress={() => window.print()} testID="print" />
-        <Button label="Back" onPress={() => router.navigate('/shelf')} />
+        <Button tone="main" label={t`Print`} onPress={() => window.print()} testID="print" />
+        <Button label={t`Back`} onPress={() => router.navigate('/shelf')} />
       </View>
-      <Small>Never keep it in a jar that looks like food.</Small>
+      <Small>{t`Never keep it in a jar that looks like food.`}</Small>
     </Screen>
   );
 }

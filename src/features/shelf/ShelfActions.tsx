@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { batchLines, movingForbidden, type BatchEvent, type Place, type ShelfItem } from '@/core/batches';
 import { classifyLines } from '@/core/classification';
 import type { Head } from '@/core/hair';
+import { plural, t } from '@/core/language';
 import { stopsFor } from '@/core/safety';
 import { selectHeads, useAppSelector } from '@/store';
 import { Body, Button, Choice, Problem, Small } from '@/ui';
@@ -15,13 +16,13 @@ import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
 
 export const PLACE_WORDS: Record<Place, string> = {
-  room: 'at room warmth',
-  fridge: 'in the fridge',
-  freezer: 'frozen',
+  room: t`at room warmth`,
+  fridge: t`in the fridge`,
+  freezer: t`frozen`,
 };
 
 const HALVES = [0.5, 1, 2] as const;
-const REASONS = ['smell', 'mould or specks', 'past its day', 'did not like it'] as const;
+const REASONS = ['smell', t`mould or specks`, t`past its day`, t`did not like it`] as const;
 
 /** What can be done with a batch: used on a head that may have it, moved, thrown out, made again. */
 export function ShelfActions({ item }: { item: ShelfItem }) {
@@ -53,17 +54,17 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
   const move = (place: Place) => {
     const why = movingForbidden(item, place);
     setProblem(why ?? null);
-    if (!why) event({ what: 'moved', place }, `${name} is now ${PLACE_WORDS[place]}.`);
+    if (!why) event({ what: 'moved', place }, t`${name} is now ${PLACE_WORDS[place]}.`);
   };
   return (
     <View className="gap-3 border-l-4 border-line pl-3">
       {item.state === 'past' ? (
-        <Problem>Past its day: throw it out rather than use it.</Problem>
+        <Problem>{t`Past its day: throw it out rather than use it.`}</Problem>
       ) : (
         <View className="gap-2">
           {heads.length > 1 ? (
             <Choice
-              label="Used on"
+              label={t`Used on`}
               options={heads.map((each) => ({ value: each.headId, label: each.name }))}
               value={headId}
               onChange={setHeadId}
@@ -74,11 +75,11 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
               item={item}
               head={head}
               onUse={(portions) =>
-                event({ what: 'used', portions, headId }, `${portions} of ${name} used on ${head.name}.`)
+                event({ what: 'used', portions, headId }, t`${portions} of ${name} used on ${head.name}.`)
               }
             />
           ) : (
-            <Small>Describe a head first; then what is used can be written down.</Small>
+            <Small>{t`Describe a head first; then what is used can be written down.`}</Small>
           )}
         </View>
       )}
@@ -88,29 +89,29 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
           .map((place) => (
             <Button
               key={place}
-              label={item.place === 'freezer' ? `Thaw: ${place}` : `Move: ${place}`}
-              hint={`${item.place === 'freezer' ? 'Thaw' : 'Move'} ${name}: ${PLACE_WORDS[place]}`}
+              label={item.place === 'freezer' ? t`Thaw: ${place}` : t`Move: ${place}`}
+              hint={`${item.place === 'freezer' ? t`Thaw` : t`Move`} ${name}: ${PLACE_WORDS[place]}`}
               onPress={() => move(place)}
             />
           ))}
       </View>
       {problem ? <Problem live>{problem}</Problem> : null}
-      <Body>Throw it out, because of:</Body>
+      <Body>{t`Throw it out, because of:`}</Body>
       <View className="flex-row flex-wrap gap-2">
         {REASONS.map((reason) => (
           <Button
             key={reason}
             label={reason}
-            hint={`Throw out ${name}: ${reason}`}
-            onPress={() => event({ what: 'discarded', reason }, `${name} is thrown out.`)}
+            hint={t`Throw out ${name}: ${reason}`}
+            onPress={() => event({ what: 'discarded', reason }, t`${name} is thrown out.`)}
           />
         ))}
       </View>
       <View className="items-start">
         <Button
           tone="quiet"
-          label="Make it again"
-          hint={`Make ${name} again`}
+          label={t`Make it again`}
+          hint={t`Make ${name} again`}
           onPress={() =>
             router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId: batch.recipeId } })
           }
@@ -142,9 +143,7 @@ function UseOn({ item, head, onUse }: UseOnProps) {
     return (
       <View role="alert">
         {stops.map(({ id, text, act }) => (
-          <Small key={id}>
-            Not for {head.name}: {text} {act}
-          </Small>
+          <Small key={id}>{t`Not for ${head.name}: ${text} ${act}`}</Small>
         ))}
       </View>
     );
@@ -154,8 +153,8 @@ function UseOn({ item, head, onUse }: UseOnProps) {
       {HALVES.filter((portions) => portions <= left).map((portions) => (
         <Button
           key={portions}
-          label={`Used ${portions === 0.5 ? 'half' : portions}`}
-          hint={`Used ${portions === 0.5 ? 'half a portion' : `${portions} ${portions === 1 ? 'portion' : 'portions'}`} of ${name}`}
+          label={t`Used ${portions === 0.5 ? t`half` : portions}`}
+          hint={t`Used ${portions === 0.5 ? t`half a portion` : `${portions} ${plural(portions, 'portion', 'portions')}`} of ${name}`}
           onPress={() => onUse(portions)}
         />
       ))}

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { shelfOf, type ShelfItem } from '@/core/batches';
 import { ofKind } from '@/core/exchange';
+import { plural, t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, Heading, Screen, Small, Strong } from '@/ui';
@@ -32,20 +33,20 @@ export function ShelfScreen() {
   const shown = there.slice(0, more * SHOWN);
   return (
     <Screen before={<BenchTabs here="/shelf" />} headline={headlineOf(there)} reason={reasonOf(there)}>
-      <View role="list" aria-label="On the shelf" className="gap-1">
+      <View role="list" aria-label={t`On the shelf`} className="gap-1">
         {shown.map((item) => (
           <ShelfRow key={item.batch.batchId} item={item} />
         ))}
       </View>
       {shown.length < there.length ? (
-        <Button label={`Show ${there.length - shown.length} more`} onPress={() => setMore(more + 1)} />
+        <Button label={t`Show ${there.length - shown.length} more`} onPress={() => setMore(more + 1)} />
       ) : null}
       {gone.length > 0 ? (
         <View className="gap-1">
-          <Heading level={2}>Used up or thrown out</Heading>
+          <Heading level={2}>{t`Used up or thrown out`}</Heading>
           {gone.map((item) => (
             <Small key={item.batch.batchId}>
-              {item.name}, made {formatDay(item.batch.madeOn, 'd MMM')}
+              {t`${item.name}, made ${formatDay(item.batch.madeOn, 'd MMM')}`}
             </Small>
           ))}
         </View>
@@ -58,15 +59,15 @@ function headlineOf(there: readonly ShelfItem[]): string {
   const past = there.filter(({ state }) => state === 'past');
   const first = there.find(({ state }) => state === 'use-first');
   if (past.length > 0)
-    return `Throw out ${past[0]?.name}${past.length > 1 ? ` and ${past.length - 1} more` : ''}`;
-  if (first) return `Use ${first.name} first`;
-  return there.length === 0 ? 'The shelf is empty' : 'Everything keeps';
+    return t`Throw out ${past[0]?.name}${past.length > 1 ? t` and ${past.length - 1} more` : ''}`;
+  if (first) return t`Use ${first.name} first`;
+  return there.length === 0 ? t`The shelf is empty` : t`Everything keeps`;
 }
 
 function reasonOf(there: readonly ShelfItem[]): string {
-  if (there.length === 0) return 'Make a recipe, and its portions stand here with their use-by day.';
+  if (there.length === 0) return t`Make a recipe, and its portions stand here with their use-by day.`;
   const portions = there.reduce((total, { left }) => total + left, 0);
-  return `${there.length} ${there.length === 1 ? 'batch' : 'batches'}, ${portions} portions. Browning is no spoilage; smell, gas, slime or specks are.`;
+  return t`${there.length} ${plural(there.length, 'batch', 'batches')}, ${portions} portions. Browning is no spoilage; smell, gas, slime or specks are.`;
 }
 
 function ShelfRow({ item }: { item: ShelfItem }) {
@@ -83,25 +84,21 @@ function ShelfRow({ item }: { item: ShelfItem }) {
         <Strong className={state === 'past' ? 'text-danger' : ''}>{whenText(item)}</Strong>
       </View>
       <Small>
-        {left} of {batch.portions} portions of {grams(batch.portionGrams)} {PLACE_WORDS[place]}
-        {item.thawed ? ', thawed' : ''} · made {formatDay(batch.madeOn, 'd MMM')}
-        {batch.waterAddedGrams > 0 ? ` · ${grams(batch.waterAddedGrams)} water added` : ''}
+        {t`${left} of ${batch.portions} portions of ${grams(batch.portionGrams)} ${PLACE_WORDS[place]}${item.thawed ? t`, thawed` : ''} · made ${formatDay(batch.madeOn, 'd MMM')}${batch.waterAddedGrams > 0 ? t` · ${grams(batch.waterAddedGrams)} water added` : ''}`}
       </Small>
-      <Small>
-        Limited by {item.limitedBy}. {item.why}
-      </Small>
+      <Small>{t`Limited by ${item.limitedBy}. ${item.why}`}</Small>
       <View className="flex-row flex-wrap gap-x-4">
         <Button
           tone="quiet"
-          label={open ? 'Close' : 'Use, move, throw out'}
-          hint={`${open ? 'Close' : 'Use, move or throw out'} ${name}`}
+          label={open ? t`Close` : t`Use, move, throw out`}
+          hint={`${open ? t`Close` : t`Use, move or throw out`} ${name}`}
           expanded={open}
           onPress={() => setOpen(!open)}
         />
         <Button
           tone="quiet"
-          label="Label"
-          hint={`Label of ${name}`}
+          label={t`Label`}
+          hint={t`Label of ${name}`}
           onPress={() => router.push({ pathname: '/shelf/[batchId]', params: { batchId: batch.batchId } })}
         />
       </View>
@@ -111,8 +108,8 @@ function ShelfRow({ item }: { item: ShelfItem }) {
 }
 
 function whenText({ daysLeft, useBy, state }: ShelfItem): string {
-  if (state === 'past') return `past since ${formatDay(useBy, 'd MMM')}`;
-  if (daysLeft === 0) return 'last day today';
-  if (daysLeft === 1) return 'until tomorrow';
-  return `until ${formatDay(useBy, 'd MMM')}`;
+  if (state === 'past') return t`past since ${formatDay(useBy, 'd MMM')}`;
+  if (daysLeft === 0) return t`last day today`;
+  if (daysLeft === 1) return t`until tomorrow`;
+  return t`until ${formatDay(useBy, 'd MMM')}`;
 }

@@ -2,6 +2,7 @@ import type { ErrorBoundaryProps } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { writeBackup } from '@/core/exchange';
+import { t } from '@/core/language';
 import { dayOfDate } from '@/core/measures';
 import { browserStorage } from '@/store';
 import { Body, Button, Problem, Screen, Small } from '@/ui';
@@ -27,28 +28,28 @@ export function ErrorBoundary({ error }: ErrorBoundaryProps) {
         writeBackup(records, now.toISOString()),
         'application/json',
       );
-      setSaid(`${records.length} records are in the file.`);
+      setSaid(t`${records.length} records are in the file.`);
     } catch {
-      setSaid('The records cannot be read from the browser now. They are not deleted; try again later.');
+      setSaid(t`The records cannot be read from the browser now. They are not deleted; try again later.`);
     }
   };
   return (
     <View className="flex-1 bg-paper">
       <Screen
-        headline={isMissing ? 'A part did not come' : 'This screen broke'}
+        headline={isMissing ? t`A part did not come` : t`This screen broke`}
         reason={
           isMissing
-            ? 'The server is away, or has a newer version. Your records are in this browser, as they were.'
-            : 'It is our mistake, not yours. Your records are in this browser, as they were.'
+            ? t`The server is away, or has a newer version. Your records are in this browser, as they were.`
+            : t`It is our mistake, not yours. Your records are in this browser, as they were.`
         }
       >
         <View className="flex-row flex-wrap gap-3">
-          <Button tone="main" label="Open it again" onPress={() => window.location.reload()} />
-          <Button label="Go to today" onPress={() => window.location.assign('/')} />
-          <Button label="Export everything" onPress={() => void exportAll()} testID="broken-export" />
+          <Button tone="main" label={t`Open it again`} onPress={() => window.location.reload()} />
+          <Button label={t`Go to today`} onPress={() => window.location.assign('/')} />
+          <Button label={t`Export everything`} onPress={() => void exportAll()} testID="broken-export" />
         </View>
         {said ? <Body>{said}</Body> : null}
-        <Small>What happened, to pass on:</Small>
+        <Small>{t`What happened, to pass on:`}</Small>
         <Problem>{error.message.slice(0, 300)}</Problem>
       </Screen>
     </View>

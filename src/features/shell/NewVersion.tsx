@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { Workbox } from 'workbox-window';
+import { t } from '@/core/language';
 import { Body, Button } from '@/ui';
 import { whenIdle } from './whenIdle';
 
@@ -22,10 +23,14 @@ export function NewVersion() {
       className="flex-row flex-wrap items-center gap-3 border-b border-line bg-raised px-5 py-2"
     >
       <View className="min-w-[180px] flex-1">
-        <Body>A new version is here. Your records stay as they are.</Body>
+        <Body>{t`A new version is here. Your records stay as they are.`}</Body>
       </View>
-      <Button label="Use it" hint="Use the new version now" onPress={() => waiting.messageSkipWaiting()} />
-      <Button tone="quiet" label="Later" hint="The new version later" onPress={() => setLater(true)} />
+      <Button
+        label={t`Use it`}
+        hint={t`Use the new version now`}
+        onPress={() => waiting.messageSkipWaiting()}
+      />
+      <Button tone="quiet" label={t`Later`} hint={t`The new version later`} onPress={() => setLater(true)} />
     </View>
   );
 }

@@ -1,5 +1,6 @@
 import { Link, usePathname } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
+import { t } from '@/core/language';
 import { useTokens, useWide } from '@/ui';
 import { isAt, PLACES } from './places';
 
@@ -11,7 +12,7 @@ export function Places() {
   return (
     <View
       role="navigation"
-      aria-label="Places"
+      aria-label={t`Places`}
       className={
         wide
           ? 'w-[104px] gap-2 border-r border-line bg-sunken py-8'

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { plural, t } from '@/core/language';
 import {
   saveRetried,
   selectDamaged,
@@ -23,8 +24,8 @@ export function StorageNotice() {
   const text =
     problem ??
     (damaged > 0
-      ? `${entries(damaged)} could not be read, and no copy has ${damaged === 1 ? 'it' : 'them'}. Nothing was deleted; everything else is here.`
-      : `${entries(healed)} could not be read and ${healed === 1 ? 'was' : 'were'} taken from a copy. Nothing is missing.`);
+      ? t`${entries(damaged)} could not be read, and no copy has ${plural(damaged, 'it', 'them')}. Nothing was deleted; everything else is here.`
+      : t`${entries(healed)} could not be read and ${plural(healed, 'was', 'were')} taken from a copy. Nothing is missing.`);
   return (
     <View
       role="alert"
@@ -34,11 +35,13 @@ export function StorageNotice() {
         <Problem>{text}</Problem>
       </View>
       {problem && status !== 'blocked' ? (
-        <Button label="Try again" onPress={() => dispatch(saveRetried())} />
+        <Button label={t`Try again`} onPress={() => dispatch(saveRetried())} />
       ) : null}
-      {problem ? null : <Button label="Fine" hint="Fine, put this away" onPress={() => setSeen(true)} />}
+      {problem ? null : (
+        <Button label={t`Fine`} hint={t`Fine, put this away`} onPress={() => setSeen(true)} />
+      )}
     </View>
   );
 }
 
-const entries = (count: number) => `${count} stored ${count === 1 ? 'entry' : 'entries'}`;
+const entries = (count: number) => t`${count} stored ${plural(count, 'entry', 'entries')}`;

@@ -1,6 +1,7 @@
 import * as Toast from '@rn-primitives/toast';
 import { useEffect } from 'react';
 import { Text } from 'react-native';
+import { t } from '@/core/language';
 import { recordsAdded, selectUndo, undoClosed, useAppDispatch, useAppSelector } from '@/store';
 import { useWide } from '@/ui';
 import { newStamp } from '../shared/stamp';
@@ -42,14 +43,14 @@ export function UndoBar() {
       <Toast.Title className="flex-1 font-text text-body text-paper">{offer?.said ?? ''}</Toast.Title>
       <Toast.Action
         onPress={undo}
-        aria-label="Undo"
+        aria-label={t`Undo`}
         testID="undo"
         className="min-h-target min-w-target items-center justify-center rounded-xl px-3"
       >
-        <Text className="font-strong text-body text-paper underline">Undo</Text>
+        <Text className="font-strong text-body text-paper underline">{t`Undo`}</Text>
       </Toast.Action>
       <Toast.Close
-        aria-label="Close"
+        aria-label={t`Close`}
         className="min-h-target min-w-target items-center justify-center rounded-xl px-3"
       >
         <Text className="font-strong text-body text-paper">×</Text>

@@ -3,14 +3,15 @@ import Soup from 'lucide-react-native/icons/soup';
 import Spline from 'lucide-react-native/icons/spline';
 import Users from 'lucide-react-native/icons/users';
 import Waves from 'lucide-react-native/icons/waves-vertical';
+import { t } from '@/core/language';
 
 /** The five places, in the order of the bar. */
 export const PLACES = [
-  { href: '/', label: 'Today', icon: CircleDot },
-  { href: '/week', label: 'Week', icon: Spline },
-  { href: '/bench', label: 'Bench', icon: Soup },
-  { href: '/strand', label: 'Strand', icon: Waves },
-  { href: '/heads', label: 'Heads', icon: Users },
+  { href: '/', label: t`Today`, icon: CircleDot },
+  { href: '/week', label: t`Week`, icon: Spline },
+  { href: '/bench', label: t`Bench`, icon: Soup },
+  { href: '/strand', label: t`Strand`, icon: Waves },
+  { href: '/heads', label: t`Heads`, icon: Users },
 ] as const;
 
 export function isAt(pathname: string, href: string): boolean {

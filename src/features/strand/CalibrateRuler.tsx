@@ -2,6 +2,7 @@ import * as Slider from '@radix-ui/react-slider';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
+import { fixed, t } from '@/core/language';
 import { Button, Screen, useTokens, useWide } from '@/ui';
 import { prefsChanged, useAppDispatch } from '@/store';
 
@@ -33,21 +34,21 @@ export function CalibrateRuler({ start, onDone, onTyping }: CalibrateRulerProps)
     setPixelsPerMm((value) => Math.min(RANGE.most, Math.max(RANGE.least, value * (1 + side * NUDGE))));
   return (
     <Screen
-      headline="Once: set the ruler"
-      reason="Hold a bank card on the outline, top at the dark line. Pull the handle to its lower edge."
+      headline={t`Once: set the ruler`}
+      reason={t`Hold a bank card on the outline, top at the dark line. Pull the handle to its lower edge.`}
     >
       <View className="flex-row flex-wrap items-center gap-3">
         <Button
           tone="main"
-          label="It fits"
+          label={t`It fits`}
           onPress={() => {
             dispatch(prefsChanged({ pixelsPerMm }));
             onDone();
           }}
           testID="calibrated"
         />
-        <Button label="−" hint="A little smaller" onPress={() => nudge(-1)} />
-        <Button label="+" hint="A little larger" onPress={() => nudge(1)} />
+        <Button label="−" hint={t`A little smaller`} onPress={() => nudge(-1)} />
+        <Button label="+" hint={t`A little larger`} onPress={() => nudge(1)} />
       </View>
       <View className="-ml-4" style={{ width: short + HANDLE + 4, height: long + HANDLE / 2 }}>
         <View aria-hidden>
@@ -86,15 +87,15 @@ export function CalibrateRuler({ start, onDone, onTyping }: CalibrateRulerProps)
           >
             <Slider.Track className="h-full w-full" />
             <Slider.Thumb
-              aria-label="Lower edge of the card on the screen"
-              aria-valuetext={`${pixelsPerMm.toFixed(2)} pixels a millimetre`}
+              aria-label={t`Lower edge of the card on the screen`}
+              aria-valuetext={t`${fixed(pixelsPerMm, 2)} pixels a millimetre`}
               className="block h-[44px] w-[44px] rounded-xl border-2 border-ink bg-saffron"
             />
           </Slider.Root>
         </View>
       </View>
       <View className="items-start">
-        <Button tone="quiet" label="No card: type the lengths" onPress={onTyping} />
+        <Button tone="quiet" label={t`No card: type the lengths`} onPress={onTyping} />
       </View>
     </Screen>
   );

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { changeWords, sessionChange, type SessionChange } from '@/core/evidence';
 import type { Head, HeadHistory } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import type { SignalId } from '@/core/readings';
 import { Button, Heading, Small, Strong } from '@/ui';
@@ -12,7 +13,7 @@ const ROWS_AT_ONCE = 6;
 function changeText(signal: SignalId, { change, afterMoment }: SessionChange): string {
   const words = changeWords(signal, change);
   if (signal === 'breakage') return words;
-  return `${words}, read ${afterMoment === 'dry' ? 'dry' : 'wet, the same day'}`;
+  return t`${words}, read ${afterMoment === 'dry' ? t`dry` : t`wet, the same day`}`;
 }
 
 interface ChangesListProps {
@@ -27,8 +28,8 @@ export function ChangesList({ head, history, signal }: ChangesListProps) {
   const sessions = [...history.sessions].sort((a, b) => (a.day < b.day ? 1 : -1));
   return (
     <View className="gap-2 pt-2">
-      <Heading level={2}>Before and after</Heading>
-      {sessions.length === 0 ? <Small>No treatment is on record yet.</Small> : null}
+      <Heading level={2}>{t`Before and after`}</Heading>
+      {sessions.length === 0 ? <Small>{t`No treatment is on record yet.`}</Small> : null}
       <View role="list" className="gap-2">
         {sessions.slice(0, shown).map((session) => {
           const change = sessionChange(session.day, signal, history.readings, head);
@@ -40,7 +41,7 @@ export function ChangesList({ head, history, signal }: ChangesListProps) {
               <Small>
                 {change
                   ? changeText(signal, change)
-                  : `no ${signal === 'breakage' ? 'count' : 'reading'} before and after`}
+                  : t`no ${signal === 'breakage' ? t`count` : t`reading`} before and after`}
               </Small>
             </View>
           );
@@ -48,7 +49,7 @@ export function ChangesList({ head, history, signal }: ChangesListProps) {
       </View>
       {sessions.length > shown ? (
         <View className="items-start">
-          <Button tone="quiet" label="Show earlier ones" onPress={() => setShown(shown + ROWS_AT_ONCE)} />
+          <Button tone="quiet" label={t`Show earlier ones`} onPress={() => setShown(shown + ROWS_AT_ONCE)} />
         </View>
       ) : null}
     </View>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { rateRatio, rateRatioWords, type Rate } from '@/core/evidence';
+import { fixed, plural, t } from '@/core/language';
 import { firstUses } from '@/core/sessions';
 import type { HeadHistory } from '@/core/hair';
 import { calendarDaySchema, formatDay, type CalendarDay } from '@/core/measures';
@@ -9,8 +10,8 @@ import { Body, Choice, Field, FieldGroup, Heading, Small, Strong } from '@/ui';
 
 type What = 'broken' | 'shed';
 const WHATS: readonly { value: What; label: string }[] = [
-  { value: 'broken', label: 'broken pieces' },
-  { value: 'shed', label: 'shed hairs' },
+  { value: 'broken', label: t`broken pieces` },
+  { value: 'shed', label: t`shed hairs` },
 ];
 const OTHER = 'other';
 
@@ -24,15 +25,15 @@ export function ClaimCheck({ history }: { history: HeadHistory }) {
     chosen === OTHER ? typed : (since.find(({ value }) => value === chosen)?.day ?? ''),
   ).data;
   return (
-    <View className="gap-2 pt-4" role="group" aria-label="Check a claim">
-      <Heading level={2}>“Much less since then”?</Heading>
-      <Choice label="What" options={WHATS} value={what} onChange={setWhat} />
-      <FieldGroup label="Since">
+    <View className="gap-2 pt-4" role="group" aria-label={t`Check a claim`}>
+      <Heading level={2}>{t`“Much less since then”?`}</Heading>
+      <Choice label={t`What`} options={WHATS} value={what} onChange={setWhat} />
+      <FieldGroup label={t`Since`}>
         <Choice
-          label="Since"
+          label={t`Since`}
           options={[
             ...since.map(({ value, label }) => ({ value, label })),
-            { value: OTHER, label: 'another day' },
+            { value: OTHER, label: t`another day` },
           ]}
           value={chosen}
           onChange={setChosen}
@@ -40,7 +41,7 @@ export function ClaimCheck({ history }: { history: HeadHistory }) {
       </FieldGroup>
       {chosen === OTHER ? (
         <Field
-          label="Day, as YYYY-MM-DD"
+          label={t`Day, as YYYY-MM-DD`}
           value={typed}
           onChange={setTyped}
           className="w-[160px]"
@@ -60,24 +61,20 @@ function Answer({ history, what, since }: { history: HeadHistory; what: What; si
   const after = counts.filter((count) => count.day > since);
   if (before.length === 0 || after.length === 0)
     return (
-      <Body>
-        There is no count {before.length === 0 ? 'before' : 'after'} that day, so nothing can be said.
-      </Body>
+      <Body>{t`There is no count ${before.length === 0 ? t`before` : t`after`} that day, so nothing can be said.`}</Body>
     );
   const ratio = rateRatio(before, after);
   return (
     <View className="gap-1" testID="claim-answer">
       <Strong>{rateRatioWords(ratio)}</Strong>
-      <Small className="text-ink">
-        Before: {rateText(ratio.before)}. Since: {rateText(ratio.after)}.
-      </Small>
+      <Small className="text-ink">{t`Before: ${rateText(ratio.before)}. Since: ${rateText(ratio.after)}.`}</Small>
     </View>
   );
 }
 
 function rateText({ perDay, low, high, pieces, days, counts }: Rate): string {
-  const one = (value: number) => value.toFixed(value < 10 ? 1 : 0);
-  return `${one(perDay)} a day (${one(low)} to ${one(high)}), ${pieces} in ${days} days, ${counts} ${counts === 1 ? 'count' : 'counts'}`;
+  const one = (value: number) => fixed(value, value < 10 ? 1 : 0);
+  return t`${one(perDay)} a day (${one(low)} to ${one(high)}), ${pieces} in ${days} days, ${counts} ${plural(counts, 'count', 'counts')}`;
 }
 
 const MOST_OPTIONS = 5;
@@ -92,7 +89,7 @@ function sinceOptions({
     .slice(0, MOST_OPTIONS)
     .map(({ recipeId, day }) => ({
       value: recipeId,
-      label: `${larder.recipeName(recipeId)}, first on ${formatDay(day, 'd MMM')}`,
+      label: t`${larder.recipeName(recipeId)}, first on ${formatDay(day, 'd MMM')}`,
       day,
     }));
 }

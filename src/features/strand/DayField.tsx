@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import { t } from '@/core/language';
 import type { CalendarDay } from '@/core/measures';
 import { Choice, FieldGroup } from '@/ui';
 import { FormField } from '../shared/form';
@@ -23,13 +24,13 @@ export function DayField<Draft extends FieldValues>({
   const { field } = useController({ control, name });
   const [isOther, setIsOther] = useState(() => field.value !== today && field.value !== yesterday);
   return (
-    <FieldGroup label="Day">
+    <FieldGroup label={t`Day`}>
       <Choice<string>
-        label="Day"
+        label={t`Day`}
         options={[
-          { value: today, label: 'today' },
-          { value: yesterday, label: 'yesterday' },
-          { value: ANOTHER, label: 'another day' },
+          { value: today, label: t`today` },
+          { value: yesterday, label: t`yesterday` },
+          { value: ANOTHER, label: t`another day` },
         ]}
         value={isOther ? ANOTHER : (field.value as string)}
         onChange={(day) => {
@@ -41,7 +42,7 @@ export function DayField<Draft extends FieldValues>({
         <FormField
           control={control}
           name={name}
-          label="Day, as YYYY-MM-DD"
+          label={t`Day, as YYYY-MM-DD`}
           className="w-[160px]"
           testID="reading-day"
         />

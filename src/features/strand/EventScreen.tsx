@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { SIGNALS, EVENT_EFFECTS, type Head } from '@/core/hair';
+import { fixed, t } from '@/core/language';
 import { addDays, failed, failedBySchema, ok, type Result } from '@/core/measures';
 import { EVENT_KINDS, headEventSchema, SIGNAL_IDS, type EventKind, type HeadEvent } from '@/core/readings';
 import { Body, Button, Screen, Small } from '@/ui';
@@ -28,10 +29,10 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
     if (!parsed.success)
       return failedBySchema(parsed.error.issues, ({ path, message }) => ({
         path: path.map(String).join('.'),
-        message: path[0] === 'what' ? 'Choose what happened.' : message,
+        message: path[0] === 'what' ? t`Choose what happened.` : message,
       }));
     return parsed.data.day > today
-      ? failed('future-day', 'That day has not come yet.', 'day')
+      ? failed('future-day', t`That day has not come yet.`, 'day')
       : ok(parsed.data);
   };
   const { control, handleSubmit, formState } = useForm<EventDraft>({
@@ -42,19 +43,19 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
   const save = handleSubmit((draft) => {
     const event = made(draft);
     if (!event.ok) return;
-    add([event.value], `${EVENT_WORDS[event.value.what].label} is written down for ${head.name}.`);
+    add([event.value], t`${EVENT_WORDS[event.value.what].label} is written down for ${head.name}.`);
     router.navigate('/strand');
   });
   return (
     <Screen
       over={head.name}
-      headline="What happened to it?"
-      reason="What moves the hair beside treatments, so that no recipe is blamed or praised for it."
+      headline={t`What happened to it?`}
+      reason={t`What moves the hair beside treatments, so that no recipe is blamed or praised for it.`}
     >
       <FormChoice
         control={control}
         name="what"
-        label="What happened"
+        label={t`What happened`}
         options={EVENT_KINDS.map((value) => ({ value, label: EVENT_WORDS[value].label }))}
       />
       {what ? (
@@ -64,10 +65,10 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
         </View>
       ) : null}
       <DayField control={control} name="day" today={today} yesterday={addDays(today, -1)} />
-      <FormField control={control} name="note" label="A note, if you like" testID="event-note" />
+      <FormField control={control} name="note" label={t`A note, if you like`} testID="event-note" />
       <View className="flex-row flex-wrap gap-3">
-        <Button tone="main" label="Write it down" onPress={save} testID="save-event" />
-        <Button label="Back" onPress={() => router.navigate('/strand')} />
+        <Button tone="main" label={t`Write it down`} onPress={save} testID="save-event" />
+        <Button label={t`Back`} onPress={() => router.navigate('/strand')} />
       </View>
       <NotSavedYet state={formState} />
     </Screen>
@@ -78,8 +79,8 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
 function expectedWords(what: EventKind): string {
   const moved = SIGNAL_IDS.filter((signal) => EVENT_EFFECTS[what][signal] !== 0).map((signal) => {
     const effect = EVENT_EFFECTS[what][signal];
-    if (signal === 'breakage') return `breakage × ${Math.exp(effect).toFixed(2)}`;
-    return `${SIGNALS[signal].label.toLowerCase()} ${effect > 0 ? '+' : '−'}${Math.abs(effect).toFixed(2)}`;
+    if (signal === 'breakage') return t`breakage × ${fixed(Math.exp(effect), 2)}`;
+    return t`${SIGNALS[signal].label.toLowerCase()} ${effect > 0 ? '+' : '−'}${fixed(Math.abs(effect), 2)}`;
   });
-  return `Expected at first: ${moved.join(', ')}. Your own readings correct it.`;
+  return t`Expected at first: ${moved.join(', ')}. Your own readings correct it.`;
 }

@@ -1,6 +1,7 @@
 import * as RadioGroup from '@rn-primitives/radio-group';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
+import { t } from '@/core/language';
 import { FEEL_WORDS } from '@/core/readings';
 import { Small, Strong, useTokens } from '@/ui';
 
@@ -26,7 +27,7 @@ export function FeelScale({ value, onChange }: { value: number | null; onChange:
   return (
     <View className="gap-1">
       <RadioGroup.Root
-        aria-label="Feel"
+        aria-label={t`Feel`}
         value={value === null ? undefined : String(value)}
         onValueChange={(text) => onChange(Number(text))}
         className="flex-row gap-1"
@@ -61,9 +62,9 @@ export function FeelScale({ value, onChange }: { value: number | null; onChange:
         })}
       </RadioGroup.Root>
       <View className="max-w-[520px] flex-row justify-between" aria-hidden>
-        <Small>gummy</Small>
-        <Small>springy</Small>
-        <Small>straw</Small>
+        <Small>{t`gummy`}</Small>
+        <Small>{t`springy`}</Small>
+        <Small>{t`straw`}</Small>
       </View>
       {value === null ? null : <Strong live>{FEEL_WORDS[value + MIDDLE] ?? ''}</Strong>}
     </View>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { MARKS, NO_MARKS, type Measured } from '@/core/readings';
 import { Button, Choice, FieldGroup } from '@/ui';
 import { FeelScale } from './FeelScale';
@@ -20,11 +21,11 @@ export const FeelScreen = withHead(function Feel({ head }: { head: Head }) {
     <FlowScreen
       head={head}
       flow="feel"
-      headline="How does it feel?"
-      reason="Only what you notice; leave the rest."
+      headline={t`How does it feel?`}
+      reason={t`Only what you notice; leave the rest.`}
       measured={isAny ? felt : null}
     >
-      <FieldGroup label="Feel">
+      <FieldGroup label={t`Feel`}>
         <FeelScale value={felt.feel} onChange={(feel) => setFelt({ ...felt, feel })} />
       </FieldGroup>
       {MARKS.map((mark) => (
@@ -37,12 +38,12 @@ export const FeelScreen = withHead(function Feel({ head }: { head: Head }) {
           />
         </FieldGroup>
       ))}
-      <FieldGroup label="Scalp">
+      <FieldGroup label={t`Scalp`}>
         <ScalpSigns signs={felt.scalp} onChange={(scalp) => setFelt({ ...felt, scalp })} />
       </FieldGroup>
       {isAny ? (
         <View className="items-start">
-          <Button tone="quiet" label="Clear everything" onPress={() => setFelt(NOTHING)} />
+          <Button tone="quiet" label={t`Clear everything`} onPress={() => setFelt(NOTHING)} />
         </View>
       ) : null}
     </FlowScreen>

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import type { Measured, Moment, Reading } from '@/core/readings';
 import { Button, Choice, FieldGroup, Problem, Screen, Small, useWide } from '@/ui';
 import { useHead } from '../shared/useHead';
@@ -33,9 +34,9 @@ const HOLDS: Record<Exclude<FlowId, 'photo'>, (reading: Reading) => boolean> = {
 };
 
 const MOMENTS: readonly { value: Moment; label: string }[] = [
-  { value: 'before', label: 'before treatment' },
-  { value: 'after', label: 'after it, still wet' },
-  { value: 'dry', label: 'dry, a day or two later' },
+  { value: 'before', label: t`before treatment` },
+  { value: 'after', label: t`after it, still wet` },
+  { value: 'dry', label: t`dry, a day or two later` },
 ];
 
 interface FlowScreenProps {
@@ -54,7 +55,7 @@ interface FlowScreenProps {
 
 /** The frame of every reading: how and why, the doing, what it says, and one button to keep it. */
 export function FlowScreen(props: FlowScreenProps) {
-  const { head, flow, headline, reason, measured, onSaved, saveLabel = 'Save reading', momentFree } = props;
+  const { head, flow, headline, reason, measured, onSaved, saveLabel = t`Save reading`, momentFree } = props;
   const today = useToday();
   const history = useHistory(head.headId);
   const wide = useWide();
@@ -71,7 +72,7 @@ export function FlowScreen(props: FlowScreenProps) {
   };
   return (
     <Screen
-      over={`Reading of ${head.name}`}
+      over={t`Reading of ${head.name}`}
       headline={headline}
       reason={reason}
       side={wide ? <HowToSide flow={flow} /> : undefined}
@@ -82,22 +83,19 @@ export function FlowScreen(props: FlowScreenProps) {
         <>
           <Says head={head} measured={measured} />
           {momentFree ? null : (
-            <FieldGroup label="When was it taken?">
-              <Choice label="When was it taken?" options={MOMENTS} value={moment} onChange={setMoment} />
+            <FieldGroup label={t`When was it taken?`}>
+              <Choice label={t`When was it taken?`} options={MOMENTS} value={moment} onChange={setMoment} />
             </FieldGroup>
           )}
           {twice ? (
-            <Small className="text-ink">
-              There is one of this kind from today already. Both count; to replace the first, correct it in
-              the log.
-            </Small>
+            <Small className="text-ink">{t`There is one of this kind from today already. Both count; to replace the first, correct it in the log.`}</Small>
           ) : null}
           {problem ? <Problem live>{problem}</Problem> : null}
         </>
       ) : null}
       <View className="flex-row flex-wrap gap-3 pt-1">
         {measured ? <Button tone="main" label={saveLabel} onPress={keep} testID="save-reading" /> : null}
-        <Button label="Back" onPress={() => router.navigate('/strand')} />
+        <Button label={t`Back`} onPress={() => router.navigate('/strand')} />
       </View>
     </Screen>
   );

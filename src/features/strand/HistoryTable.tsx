@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { SignalState } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import { Button, Small } from '@/ui';
 import { useState } from 'react';
@@ -19,14 +20,14 @@ export function HistoryTable({ state, marks }: { state: SignalState; marks: read
   const rows = [
     ...state.measurements.map((row) => ({
       day: row.day,
-      value: `${show(row.value)} (${show(row.value - row.sd)} to ${show(row.value + row.sd)})`,
-      text: row.off ? `${row.why}; probably a slip, it counted little` : row.why,
+      value: t`${show(row.value)} (${show(row.value - row.sd)} to ${show(row.value + row.sd)})`,
+      text: row.off ? t`${row.why}; probably a slip, it counted little` : row.why,
     })),
     ...marks.map((mark) => ({ ...mark, value: '' })),
   ].sort((a, b) => (a.day < b.day ? 1 : -1));
   return (
     <View className="gap-1">
-      <View role="table" aria-label="Readings, treatments and events" className="gap-1">
+      <View role="table" aria-label={t`Readings, treatments and events`} className="gap-1">
         {rows.slice(0, shown).map((row, index) => (
           <View key={index} role="row" className="flex-row gap-3 border-t border-line py-1">
             <View role="cell" className="w-[64px]">
@@ -45,7 +46,7 @@ export function HistoryTable({ state, marks }: { state: SignalState; marks: read
         <View className="items-start">
           <Button
             tone="quiet"
-            label={`Show ${Math.min(ROWS_AT_ONCE, rows.length - shown)} more of ${rows.length}`}
+            label={t`Show ${Math.min(ROWS_AT_ONCE, rows.length - shown)} more of ${rows.length}`}
             onPress={() => setShown(shown + ROWS_AT_ONCE)}
           />
         </View>

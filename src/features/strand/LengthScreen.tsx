@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { BLANK_DRAFT, readingFromDraft, REGIONS, type Region } from '@/core/readings';
 import { Field, Small } from '@/ui';
@@ -26,8 +27,8 @@ export const LengthScreen = withHead(function Length({ head }: { head: Head }) {
     <FlowScreen
       head={head}
       flow="length"
-      headline="How long is it?"
-      reason="Once a month is plenty. Stretched straight, in centimetres."
+      headline={t`How long is it?`}
+      reason={t`Once a month is plenty. Stretched straight, in centimetres.`}
       measured={made.ok ? { lengths: made.value.lengths } : null}
       momentFree
     >
@@ -45,7 +46,7 @@ export const LengthScreen = withHead(function Length({ head }: { head: Head }) {
                 testID={`length-${place}`}
               />
               <Small>
-                {before ? `${before.cm} cm on ${formatDay(before.day, 'd MMM yyyy')}` : 'not measured yet'}
+                {before ? t`${before.cm} cm on ${formatDay(before.day, 'd MMM yyyy')}` : t`not measured yet`}
               </Small>
             </View>
           );

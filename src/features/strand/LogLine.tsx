@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { ofKind } from '@/core/exchange';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay, formatInstant } from '@/core/measures';
 import { selectAllRecords, useAppSelector } from '@/store';
 import { Button, Small, Strong } from '@/ui';
@@ -36,24 +37,24 @@ export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
         {correct ? (
           <Button
             tone="quiet"
-            label="Correct"
-            hint={`Correct the ${noun} of ${title}`}
+            label={t`Correct`}
+            hint={t`Correct the ${noun} of ${title}`}
             onPress={() => router.push(correct(id))}
           />
         ) : null}
         <Button
           tone="quiet"
-          label="Take back"
+          label={t`Take back`}
           hint={
-            entry.kind === 'events' ? `Take back: ${eventHint(entry)}` : `Take back the ${noun} of ${title}`
+            entry.kind === 'events' ? t`Take back: ${eventHint(entry)}` : t`Take back the ${noun} of ${title}`
           }
-          onPress={() => takeBack(id, `The ${noun} is taken back.`)}
+          onPress={() => takeBack(id, t`The ${noun} is taken back.`)}
         />
         {steps ? (
           <Button
             tone="quiet"
-            label={open === 'steps' ? 'Hide the steps' : 'Planned and done'}
-            hint={`The steps of ${title}`}
+            label={open === 'steps' ? t`Hide the steps` : t`Planned and done`}
+            hint={t`The steps of ${title}`}
             expanded={open === 'steps'}
             onPress={() => toggle('steps')}
           />
@@ -61,8 +62,8 @@ export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
         {old.length > 0 ? (
           <Button
             tone="quiet"
-            label={open === 'old' ? 'Hide what it was' : 'What it was'}
-            hint={`What the ${noun} of ${title} was`}
+            label={open === 'old' ? t`Hide what it was` : t`What it was`}
+            hint={t`What the ${noun} of ${title} was`}
             expanded={open === 'old'}
             onPress={() => toggle('old')}
           />
@@ -81,14 +82,14 @@ export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
 }
 
 const eventHint = ({ title, day }: LogEntry) =>
-  `${title.slice(title.indexOf(', ') + 2)} on ${formatDay(day, 'd MMM')}`;
+  t`${title.slice(title.indexOf(', ') + 2)} on ${formatDay(day, 'd MMM')}`;
 
 /** What the record said before it was corrected, newest first. */
 function useOlder(head: Head, entry: LogEntry): string[] {
   const records = useAppSelector(selectAllRecords);
   const { record } = entry;
   if (record.corrects === undefined) return [];
-  const until = (recordedAt: string) => `Until ${formatInstant(recordedAt, 'd MMM yyyy H:mm')}: `;
+  const until = (recordedAt: string) => t`Until ${formatInstant(recordedAt, 'd MMM yyyy H:mm')}: `;
   if (record.kind === 'reading')
     return olderOf(record, ofKind(records, 'reading')).map(
       ({ older, by }) => until(by.recordedAt) + readingWords(head, older),
@@ -96,7 +97,7 @@ function useOlder(head: Head, entry: LogEntry): string[] {
   if (record.kind === 'session')
     return olderOf(record, ofKind(records, 'session')).map(
       ({ older, by }) =>
-        `${until(by.recordedAt)}${formatDay(older.day, 'd MMM')}, ${older.contactMinutes} min${older.grams === null ? '' : `, ${older.grams} g`}`,
+        t`${until(by.recordedAt)}${formatDay(older.day, 'd MMM')}, ${older.contactMinutes} min${older.grams === null ? '' : `, ${older.grams} g`}`,
     );
   return [];
 }

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { addDays, dayRange, formatDay, weekdayOf, type CalendarDay } from '@/core/measures';
 import { selectPrefs, useAppSelector, WEEK_START_DAYS } from '@/store';
 import { Button, Heading, Small, Strong } from '@/ui';
@@ -41,10 +42,10 @@ export function LogMonth({ head, entries, today, day, onDay }: MonthProps) {
         </View>
         <Button
           label="←"
-          hint="The month before"
+          hint={t`The month before`}
           onPress={() => setFirst(firstOfMonth(addDays(first, -1)))}
         />
-        <Button label="→" hint="The next month" disabled={next > today} onPress={() => setFirst(next)} />
+        <Button label="→" hint={t`The next month`} disabled={next > today} onPress={() => setFirst(next)} />
       </View>
       <View className="flex-row">
         {dayRange(addDays(first, -blanks), WEEK).map((each) => (

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ofKind } from '@/core/exchange';
+import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import type { Head } from '@/core/hair';
 import { selectLiveRecords, useAppSelector } from '@/store';
@@ -18,11 +19,11 @@ import { StrandTabs } from './StrandTabs';
 const ROWS_AT_ONCE = 25;
 type Shown = 'all' | LogKind;
 const SHOWN: readonly { value: Shown; label: string }[] = [
-  { value: 'all', label: 'all' },
-  { value: 'treatments', label: 'treatments' },
-  { value: 'readings', label: 'readings' },
-  { value: 'events', label: 'events' },
-  { value: 'shelf', label: 'shelf' },
+  { value: 'all', label: t`all` },
+  { value: 'treatments', label: t`treatments` },
+  { value: 'readings', label: t`readings` },
+  { value: 'events', label: t`events` },
+  { value: 'shelf', label: t`shelf` },
 ];
 
 /** Everything that was written down of a head, newest first; what was corrected keeps what was written before. */
@@ -59,32 +60,32 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
     <Screen
       before={<StrandTabs here="/strand/log" />}
       over={head.name}
-      headline={all.length === 0 ? 'Nothing is written down yet' : 'What was written down'}
+      headline={all.length === 0 ? t`Nothing is written down yet` : t`What was written down`}
       reason={
         all.length === 0
-          ? 'Take a reading or do a wash day, and it stands here.'
-          : 'Everything can be corrected; the old value stays.'
+          ? t`Take a reading or do a wash day, and it stands here.`
+          : t`Everything can be corrected; the old value stays.`
       }
       side={wide ? month : undefined}
     >
       <HeadPicker />
       <View className="flex-row flex-wrap items-end gap-3">
         <Field
-          label="Look for"
-          placeholder="a recipe, a word"
+          label={t`Look for`}
+          placeholder={t`a recipe, a word`}
           value={query}
           onChange={setQuery}
           className="w-[220px]"
           testID="log-search"
         />
-        <Button label="For a stylist or a doctor" onPress={() => router.push('/strand/report')} />
+        <Button label={t`For a stylist or a doctor`} onPress={() => router.push('/strand/report')} />
       </View>
-      <Choice label="Show" options={SHOWN} value={shown} onChange={setShown} />
+      <Choice label={t`Show`} options={SHOWN} value={shown} onChange={setShown} />
       {wide ? null : (
         <View className="items-start">
           <Button
             tone="quiet"
-            label={isMonthShown ? 'Hide the month' : 'Show the month'}
+            label={isMonthShown ? t`Hide the month` : t`Show the month`}
             expanded={isMonthShown}
             onPress={() => setMonthShown(!isMonthShown)}
           />
@@ -93,10 +94,12 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
       {!wide && isMonthShown ? month : null}
       {day ? (
         <View className="items-start">
-          <Button label={`Only ${formatDay(day, 'd MMMM')}: show all days`} onPress={() => setDay(null)} />
+          <Button label={t`Only ${formatDay(day, 'd MMMM')}: show all days`} onPress={() => setDay(null)} />
         </View>
       ) : null}
-      {all.length > 0 && entries.length === 0 ? <Small live>Nothing like that is written down.</Small> : null}
+      {all.length > 0 && entries.length === 0 ? (
+        <Small live>{t`Nothing like that is written down.`}</Small>
+      ) : null}
       <View role="list">
         {entries.slice(0, rows).map((entry) => (
           <View key={entry.id} role="listitem" className="gap-1 border-t border-line py-3">
@@ -106,7 +109,7 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
       </View>
       {entries.length > rows ? (
         <View className="items-start">
-          <Button tone="quiet" label="Show earlier ones" onPress={() => setRows(rows + ROWS_AT_ONCE)} />
+          <Button tone="quiet" label={t`Show earlier ones`} onPress={() => setRows(rows + ROWS_AT_ONCE)} />
         </View>
       ) : null}
     </Screen>

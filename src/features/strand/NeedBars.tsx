@@ -1,13 +1,14 @@
 import { View } from 'react-native';
 import { NEEDS, type Need } from '@/core/hair';
+import { t } from '@/core/language';
 import { Small } from '@/ui';
 
 const NEED_WORDS: Record<(typeof NEEDS)[number], string> = {
-  protein: 'protein',
-  moisture: 'moisture',
-  both: 'both, one day',
-  oil: 'oil, to seal',
-  keep: 'keep going',
+  protein: t`protein`,
+  moisture: t`moisture`,
+  both: t`both, one day`,
+  oil: t`oil, to seal`,
+  keep: t`keep going`,
 };
 /** What is less probable than this is not listed. */
 const LEAST = 0.02;
@@ -18,7 +19,7 @@ export function NeedBars({ need }: { need: Need }) {
     .filter(({ chance }) => chance >= LEAST)
     .sort((a, b) => b.chance - a.chance);
   return (
-    <View role="list" aria-label="What it needs, and how likely" className="gap-1">
+    <View role="list" aria-label={t`What it needs, and how likely`} className="gap-1">
       {rows.map(({ kind, chance }) => (
         <View key={kind} role="listitem" className="flex-row items-center gap-3">
           <View className="w-[104px]">

@@ -3,6 +3,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { expectedHalfWidth } from '@/core/evidence';
 import { SIGNALS, type Head } from '@/core/hair';
+import { fixed, t } from '@/core/language';
 import { addDays, failedBySchema, formatDay, ok, type CalendarDay, type Result } from '@/core/measures';
 import { SIGNAL_IDS, type SignalId } from '@/core/readings';
 import { shortestDays, TRIAL_LIMITS, trialSchema, type Trial } from '@/core/trials';
@@ -54,61 +55,59 @@ export const NewTrialScreen = withHead(function NewTrial({ head }: { head: Head 
   const save = handleSubmit((asked) => {
     const begun = made(asked);
     if (!begun.ok) return;
-    add([begun.value], 'The trial has begun.');
+    add([begun.value], t`The trial has begun.`);
     router.navigate(`/strand/trials/${begun.value.trialId}`);
   });
   return (
     <Screen
       before={null}
-      over={`Trial on ${head.name}`}
-      headline={trial.ok ? trialQuestion(trial.value, larder) : 'What do you want to know?'}
-      reason="One change at a time, drawn by lot, with a wait between: then the answer is the recipe’s and nobody else’s."
+      over={t`Trial on ${head.name}`}
+      headline={trial.ok ? trialQuestion(trial.value, larder) : t`What do you want to know?`}
+      reason={t`One change at a time, drawn by lot, with a wait between: then the answer is the recipe’s and nobody else’s.`}
       side={trial.ok ? <Terms trial={trial.value} /> : undefined}
     >
       {running ? (
-        <Problem>
-          A trial is running already: {trialQuestion(running, larder)} Two at once would spoil each other.
-        </Problem>
+        <Problem>{t`A trial is running already: ${trialQuestion(running, larder)} Two at once would spoil each other.`}</Problem>
       ) : null}
-      <FormChoice control={control} name="recipeId" label="Try" options={recipes} />
+      <FormChoice control={control} name="recipeId" label={t`Try`} options={recipes} />
       <FormChoice
         control={control}
         name="againstId"
-        label="Against"
+        label={t`Against`}
         options={[
-          { value: WITHOUT, label: 'a wash without any' },
+          { value: WITHOUT, label: t`a wash without any` },
           ...recipes.filter(({ value }) => value !== draft.recipeId),
         ]}
       />
       <FormChoice
         control={control}
         name="signal"
-        label="Looking at"
+        label={t`Looking at`}
         options={SIGNAL_IDS.map((id) => ({ value: id, label: SIGNALS[id].label.toLowerCase() }))}
       />
       <FormChoice
         control={control}
         name="rounds"
-        label="Rounds"
-        help="Each round is one wash of both kinds."
+        label={t`Rounds`}
+        help={t`Each round is one wash of both kinds.`}
         options={ROUNDS.map((rounds) => ({ value: rounds, label: String(rounds) }))}
       />
       <FormChoice
         control={control}
         name="washoutDays"
-        label="Days between"
-        help="So that the wash before has faded. Longer is cleaner, and slower."
+        label={t`Days between`}
+        help={t`So that the wash before has faded. Longer is cleaner, and slower.`}
         options={WASHOUTS.map((days) => ({ value: days, label: String(days) }))}
       />
       <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
-          label="Begin the trial"
+          label={t`Begin the trial`}
           disabled={running !== undefined}
           onPress={save}
           testID="begin-trial"
         />
-        <Button label="Back" onPress={() => router.navigate('/strand/trials')} />
+        <Button label={t`Back`} onPress={() => router.navigate('/strand/trials')} />
       </View>
       <NotSavedYet state={formState} />
     </Screen>
@@ -121,17 +120,12 @@ function Terms({ trial }: { trial: Trial }) {
     <View className="gap-2 pt-2">
       <Body>{trialReadings(trial)}</Body>
       <Body>
-        {2 * trial.rounds} washes, {trial.washoutDays} days apart at least. It ends with the last of them, or
-        on {formatDay(trial.endsBy, 'd MMM yyyy')}; looking in between changes nothing, so no peeking rule is
-        needed.
+        {t`${2 * trial.rounds} washes, ${trial.washoutDays} days apart at least. It ends with the last of them, or on ${formatDay(trial.endsBy, 'd MMM yyyy')}; looking in between changes nothing, so no peeking rule is needed.`}
       </Body>
       {trial.signal === 'breakage' ? null : (
-        <Body>
-          The answer will be good to about ±{expectedHalfWidth(trial).toFixed(1)}, where comfortable is{' '}
-          {trial.signal === 'firmness' ? '1' : '2'} wide.
-        </Body>
+        <Body>{t`The answer will be good to about ±${fixed(expectedHalfWidth(trial), 1)}, where comfortable is ${trial.signal === 'firmness' ? '1' : '2'} wide.`}</Body>
       )}
-      <Small>No other new recipe meanwhile, please, and everything else as always.</Small>
+      <Small>{t`No other new recipe meanwhile, please, and everything else as always.`}</Small>
     </View>
   );
 }
@@ -157,6 +151,6 @@ function trialFrom(draft: TrialDraft, head: Head, today: CalendarDay): Result<Tr
   if (parsed.success) return ok(parsed.data);
   return failedBySchema(parsed.error.issues, ({ path, message }) => ({
     path: path.map(String).join('.'),
-    message: path[0] === 'recipeId' ? 'Choose a recipe to try.' : message,
+    message: path[0] === 'recipeId' ? t`Choose a recipe to try.` : message,
   }));
 }

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { Image, View } from 'react-native';
 import { ofKind } from '@/core/exchange';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay, rounded } from '@/core/measures';
 import { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, REGIONS, type Photo } from '@/core/readings';
 import { selectLiveRecords, useAppSelector } from '@/store';
@@ -53,20 +54,20 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
       moment,
       place,
     });
-    if (photo.success) add([photo.data], `The picture of ${head.name} is kept.`);
-    else setProblem(photo.error.issues[0]?.message ?? 'This picture cannot be kept.');
+    if (photo.success) add([photo.data], t`The picture of ${head.name} is kept.`);
+    else setProblem(photo.error.issues[0]?.message ?? t`This picture cannot be kept.`);
   };
   const [first, last] = [here[0], here.at(-1)];
   return (
     <Screen
       over={head.name}
-      headline="Then and now"
-      reason="A picture of the same place, in the same light, once a month or around a trial."
+      headline={t`Then and now`}
+      reason={t`A picture of the same place, in the same light, once a month or around a trial.`}
       side={wide ? <HowToSide flow="photo" /> : undefined}
     >
       <HowToFold flow="photo" firstTime={photos.length === 0} />
       <Choice
-        label="Place"
+        label={t`Place`}
         options={REGIONS.map((value) => ({ value, label: PLACE_LABELS[value].toLowerCase() }))}
         value={place}
         onChange={setPlace}
@@ -74,16 +75,16 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
       <View className="flex-row flex-wrap items-center gap-3">
         <Button
           tone="main"
-          label={busy ? 'One moment' : 'Take or choose a picture'}
+          label={busy ? t`One moment` : t`Take or choose a picture`}
           disabled={busy || isFull}
           onPress={() => void take()}
           testID="take-photo"
         />
-        <Button label="Back" onPress={() => router.navigate('/strand/take')} />
+        <Button label={t`Back`} onPress={() => router.navigate('/strand/take')} />
       </View>
       {isFull ? (
         <Problem>
-          {PHOTO_LIMITS.pictures} pictures are kept, and no more fit: take an older one back first.
+          {t`${PHOTO_LIMITS.pictures} pictures are kept, and no more fit: take an older one back first.`}
         </Problem>
       ) : null}
       {problem ? <Problem live>{problem}</Problem> : null}
@@ -94,11 +95,11 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
             <Picture photo={first} head={head} />
             {last && last !== first ? <Picture photo={last} head={head} /> : null}
           </View>
-          {here.length > 2 ? <Small>{here.length - 2} more between them.</Small> : null}
-          {last === first ? <Body>Line the next one up with this.</Body> : null}
+          {here.length > 2 ? <Small>{t`${here.length - 2} more between them.`}</Small> : null}
+          {last === first ? <Body>{t`Line the next one up with this.`}</Body> : null}
         </>
       ) : (
-        <Body>No picture of this place yet.</Body>
+        <Body>{t`No picture of this place yet.`}</Body>
       )}
       <StoreShare photos={photos} />
     </Screen>
@@ -120,10 +121,10 @@ function Picture({ photo, head }: { photo: Photo; head: Head }) {
       <View className="items-start">
         <Button
           tone="quiet"
-          label="Take back"
-          hint={`Take back the picture of ${when}`}
+          label={t`Take back`}
+          hint={t`Take back the picture of ${when}`}
           onPress={() =>
-            takeBack(photo.id, 'The picture is taken back; it is erased when the app starts again.')
+            takeBack(photo.id, t`The picture is taken back; it is erased when the app starts again.`)
           }
         />
       </View>
@@ -138,10 +139,10 @@ function StoreShare({ photos }: { photos: readonly Photo[] }) {
     void navigator.storage?.estimate?.().then((estimate) => setQuota(estimate.quota ?? null));
   }, []);
   const bytes = photoBytes(photos);
-  const share = quota ? ` That is ${rounded((100 * bytes) / quota, 2)} % of what this browser gives.` : '';
+  const share = quota ? t` That is ${rounded((100 * bytes) / quota, 2)} % of what this browser gives.` : '';
   return (
     <Small>
-      {photos.length} of {PHOTO_LIMITS.pictures} pictures, {rounded(bytes / MEGABYTE, 1)} MB.{share}
+      {t`${photos.length} of ${PHOTO_LIMITS.pictures} pictures, ${rounded(bytes / MEGABYTE, 1)} MB.${share}`}
     </Small>
   );
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { hairMassGrams, type Head } from '@/core/hair';
+import { t } from '@/core/language';
 import {
   POROSITY_TESTS,
   porositySchema,
@@ -28,8 +29,8 @@ export const PorosityScreen = withHead(function Porosity({ head }: { head: Head 
     <FlowScreen
       head={head}
       flow="porosity"
-      headline="How fast does it drink?"
-      reason="Any of the four. Two or three together say more than one."
+      headline={t`How fast does it drink?`}
+      reason={t`Any of the four. Two or three together say more than one.`}
       measured={checked.success ? { porosity: checked.data } : null}
       onSaved={() => {
         if (tests.dryMinutes !== null) dispatch(underwayEnded({ headId: head.headId, part: 'dryingSince' }));
@@ -37,20 +38,20 @@ export const PorosityScreen = withHead(function Porosity({ head }: { head: Head 
     >
       <Mist seconds={tests.mistSoakSeconds} onSeconds={(mistSoakSeconds) => set({ mistSoakSeconds })} />
       <Drying head={head} minutes={tests.dryMinutes} onMinutes={(dryMinutes) => set({ dryMinutes })} />
-      <FieldGroup label="Finger up the strand">
+      <FieldGroup label={t`Finger up the strand`}>
         <Choice
-          label="Finger up the strand"
+          label={t`Finger up the strand`}
           options={SLIDE_OPTIONS}
           value={tests.slide}
           onChange={(slide) => set({ slide })}
         />
       </FieldGroup>
       <FieldGroup
-        label="Strand in a glass"
-        help={`After ${POROSITY_TESTS.sink.afterMinutes} minutes. Weak: a trace of oil decides it, so it counts little.`}
+        label={t`Strand in a glass`}
+        help={t`After ${POROSITY_TESTS.sink.afterMinutes} minutes. Weak: a trace of oil decides it, so it counts little.`}
       >
         <Choice
-          label="Strand in a glass"
+          label={t`Strand in a glass`}
           options={SINK_OPTIONS}
           value={tests.sink}
           onChange={(sink) => set({ sink })}
@@ -59,7 +60,7 @@ export const PorosityScreen = withHead(function Porosity({ head }: { head: Head 
       {isAny && !checked.success ? <Problem live>{checked.error.issues[0]?.message ?? ''}</Problem> : null}
       {isAny ? (
         <View className="items-start">
-          <Button tone="quiet" label="Clear all four" onPress={() => setTests(NONE)} />
+          <Button tone="quiet" label={t`Clear all four`} onPress={() => setTests(NONE)} />
         </View>
       ) : null}
     </FlowScreen>
@@ -78,14 +79,14 @@ function Mist({
   const now = useNow(200, since !== null);
   const running = since === null ? null : Math.max(0, Math.round((now - since) / 1000));
   return (
-    <FieldGroup label="Mist until it is gone">
+    <FieldGroup label={t`Mist until it is gone`}>
       <View className="flex-row flex-wrap items-center gap-3">
         <Text className="min-w-[110px] font-head text-huge text-ink" testID="mist-seconds" role="timer">
           {running ?? seconds ?? 0} s
         </Text>
         <Button
           tone={since === null ? 'plain' : 'main'}
-          label={since === null ? (seconds === null ? 'Misted: start' : 'Start again') : 'Gone: stop'}
+          label={since === null ? (seconds === null ? t`Misted: start` : t`Start again`) : t`Gone: stop`}
           onPress={() => {
             if (since === null) setSince(Date.now());
             else {
@@ -120,14 +121,14 @@ function Drying({
   const isForgotten = gone > READING_LIMITS.dryMinutes.most;
   return (
     <FieldGroup
-      label="Drying in the air"
-      help={`About ${minutesText(usual)} is usual for this much hair. It goes on when the app is closed.`}
+      label={t`Drying in the air`}
+      help={t`About ${minutesText(usual)} is usual for this much hair. It goes on when the app is closed.`}
     >
-      {minutes !== null ? <Body>Dry after {minutesText(minutes)}.</Body> : null}
+      {minutes !== null ? <Body>{t`Dry after ${minutesText(minutes)}.`}</Body> : null}
       {dryingSince === null ? (
         <View className="items-start">
           <Button
-            label="Blotted: start"
+            label={t`Blotted: start`}
             onPress={() => dispatch(dryingStarted({ headId: head.headId, at: new Date().toISOString() }))}
             testID="drying-start"
           />
@@ -137,23 +138,23 @@ function Drying({
           {minutes === null ? (
             <Body>
               {isForgotten
-                ? 'It was begun more than a day ago: that says nothing about the hair any more.'
+                ? t`It was begun more than a day ago: that says nothing about the hair any more.`
                 : gone < 0
-                  ? 'The clock of this device was set back since it began: begin again.'
-                  : `Drying for ${minutesText(Math.max(0, Math.round(gone)))}.`}
+                  ? t`The clock of this device was set back since it began: begin again.`
+                  : t`Drying for ${minutesText(Math.max(0, Math.round(gone)))}.`}
             </Body>
           ) : null}
           <View className="flex-row flex-wrap gap-3">
             {isForgotten || minutes !== null || gone < 0 ? null : (
               <Button
                 tone="main"
-                label="Dry now"
+                label={t`Dry now`}
                 onPress={() => onMinutes(Math.max(1, Math.round(gone)))}
                 testID="drying-stop"
               />
             )}
             <Button
-              label="Give up this drying"
+              label={t`Give up this drying`}
               onPress={() => {
                 onMinutes(null);
                 dispatch(underwayEnded({ headId: head.headId, part: 'dryingSince' }));
@@ -163,9 +164,7 @@ function Drying({
         </>
       )}
       {minutes !== null && minutes < READING_LIMITS.dryMinutes.least ? (
-        <Small className="text-ink">
-          Hair does not dry in the air that fast: it was not wet, or it was not blotted yet.
-        </Small>
+        <Small className="text-ink">{t`Hair does not dry in the air that fast: it was not wet, or it was not blotted yet.`}</Small>
       ) : null}
     </FieldGroup>
   );

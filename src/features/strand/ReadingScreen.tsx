@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useController, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { addDays, type CalendarDay } from '@/core/measures';
 import {
   BLANK_DRAFT,
@@ -82,19 +83,19 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
     add(
       [reading.value],
       existing
-        ? `The reading of ${head.name} is corrected; the old one stays in the log.`
-        : `The reading of ${head.name} is written down.`,
+        ? t`The reading of ${head.name} is corrected; the old one stays in the log.`
+        : t`The reading of ${head.name} is written down.`,
     );
     router.navigate(existing ? '/strand/log' : '/strand');
   });
   return (
     <Screen
-      over={`Reading of ${head.name}`}
-      headline={existing ? 'Correct a reading' : 'Write figures'}
+      over={t`Reading of ${head.name}`}
+      headline={existing ? t`Correct a reading` : t`Write figures`}
       reason={
         existing
-          ? 'The corrected reading counts; what was written before stays to be seen.'
-          : 'For another day, or from a sheet of paper. Anything may stay blank.'
+          ? t`The corrected reading counts; what was written before stays to be seen.`
+          : t`For another day, or from a sheet of paper. Anything may stay blank.`
       }
       side={<DraftSays head={head} control={control} made={made} />}
     >
@@ -103,11 +104,11 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
         <FormChoice
           control={control}
           name="moment"
-          label="Moment"
+          label={t`Moment`}
           options={[
-            { value: 'before', label: 'before' },
-            { value: 'after', label: 'after' },
-            { value: 'dry', label: 'dry, next day' },
+            { value: 'before', label: t`before` },
+            { value: 'after', label: t`after` },
+            { value: 'dry', label: t`dry, next day` },
           ]}
         />
       </View>
@@ -117,7 +118,7 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
       <FormChoice
         control={control}
         name="feel"
-        label="Feel"
+        label={t`Feel`}
         options={FEEL_WORDS.map((label, index) => ({ value: index - 3, label }))}
       />
       {MARKS.map((mark) => (
@@ -130,7 +131,7 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
         />
       ))}
       <ScalpField control={control} />
-      <FieldGroup label="Length, cm">
+      <FieldGroup label={t`Length, cm`}>
         <View className="flex-row flex-wrap gap-3">
           {REGIONS.map((place) => (
             <FormField
@@ -148,11 +149,11 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
       <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
-          label={existing ? 'Save the correction' : 'Save reading'}
+          label={existing ? t`Save the correction` : t`Save reading`}
           onPress={save}
           testID="save-reading"
         />
-        <Button label="Back" onPress={() => router.navigate(existing ? '/strand/log' : '/strand')} />
+        <Button label={t`Back`} onPress={() => router.navigate(existing ? '/strand/log' : '/strand')} />
       </View>
       <NotSavedYet state={formState} />
     </Screen>
@@ -165,21 +166,28 @@ interface Fields {
 
 function CountFields({ control }: Fields) {
   return (
-    <FieldGroup label="Detangling" help="Broken: short, no bulb. Shed: full length, with a bulb.">
+    <FieldGroup label={t`Detangling`} help={t`Broken: short, no bulb. Shed: full length, with a bulb.`}>
       <View className="flex-row flex-wrap gap-3">
         <FormField
           control={control}
           name="broken"
-          label="Broken"
+          label={t`Broken`}
           numeric
           className="w-[100px]"
           testID="broken"
         />
-        <FormField control={control} name="shed" label="Shed" numeric className="w-[100px]" testID="shed" />
+        <FormField
+          control={control}
+          name="shed"
+          label={t`Shed`}
+          numeric
+          className="w-[100px]"
+          testID="shed"
+        />
         <FormField
           control={control}
           name="days"
-          label="Days since the last"
+          label={t`Days since the last`}
           numeric
           className="w-[140px]"
           testID="days"
@@ -196,7 +204,7 @@ function PorosityFields({ control }: Fields) {
         <FormField
           control={control}
           name="mistSeconds"
-          label="Mist gone after, s"
+          label={t`Mist gone after, s`}
           numeric
           className="w-[150px]"
           testID="mist"
@@ -204,14 +212,14 @@ function PorosityFields({ control }: Fields) {
         <FormField
           control={control}
           name="dryMinutes"
-          label="Dry in the air after, min"
+          label={t`Dry in the air after, min`}
           numeric
           className="w-[180px]"
           testID="dry-minutes"
         />
       </View>
-      <FormChoice control={control} name="slide" label="Finger up the strand" options={SLIDE_OPTIONS} />
-      <FormChoice control={control} name="sink" label="Strand in a glass" options={SINK_OPTIONS} />
+      <FormChoice control={control} name="slide" label={t`Finger up the strand`} options={SLIDE_OPTIONS} />
+      <FormChoice control={control} name="sink" label={t`Strand in a glass`} options={SINK_OPTIONS} />
     </>
   );
 }
@@ -219,7 +227,7 @@ function PorosityFields({ control }: Fields) {
 function ScalpField({ control }: Fields) {
   const { field } = useController({ control, name: 'scalp' });
   return (
-    <FieldGroup label="Scalp">
+    <FieldGroup label={t`Scalp`}>
       <ScalpSigns signs={field.value} onChange={field.onChange} />
     </FieldGroup>
   );

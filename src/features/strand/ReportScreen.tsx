@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { Button, Screen, Small } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
@@ -17,20 +18,20 @@ export const ReportScreen = withHead(function Report({ head }: { head: Head }) {
   return (
     <Screen
       over={head.name}
-      headline="For a stylist or a doctor"
-      reason="One sheet: what was measured, what went on, what the skin did."
+      headline={t`For a stylist or a doctor`}
+      reason={t`One sheet: what was measured, what went on, what the skin did.`}
     >
       <HeadPicker />
       <View className="flex-row flex-wrap gap-3">
-        <Button tone="main" label="Print" onPress={() => window.print()} testID="print" />
-        <Button label="Back" onPress={() => router.navigate('/strand/log')} />
+        <Button tone="main" label={t`Print`} onPress={() => window.print()} testID="print" />
+        <Button label={t`Back`} onPress={() => router.navigate('/strand/log')} />
       </View>
       <PrintSheet
         title={`${head.name}, ${formatDay(today, 'd MMMM yyyy')}`}
         parts={reportOf(head, history, today)}
-        foot="Measured and written down at home; no diagnosis."
+        foot={t`Measured and written down at home; no diagnosis.`}
       />
-      <Small>Nothing is sent anywhere: print it, or show it on the screen.</Small>
+      <Small>{t`Nothing is sent anywhere: print it, or show it on the screen.`}</Small>
     </Screen>
   );
 });

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Text, useWindowDimensions, View } from 'react-native';
+import { t } from '@/core/language';
 import { rounded } from '@/core/measures';
 import {
   returnPercentOf,
@@ -18,9 +19,9 @@ const FIRST_LINE = 0.55;
 
 type Phase = 'rest' | 'stretched' | 'released';
 const NEXT: Record<Phase, string> = {
-  rest: 'That is its rest',
-  stretched: 'That is enough',
-  released: 'Take this strand',
+  rest: t`That is its rest`,
+  stretched: t`That is enough`,
+  released: t`Take this strand`,
 };
 
 interface RulerStrandProps {
@@ -46,7 +47,7 @@ export function RulerStrand({ number, region, pixelsPerMm, onTaken }: RulerStran
   const finish = (strand: unknown) => {
     const checked = strandSchema.safeParse(strand);
     if (checked.success) onTaken(checked.data);
-    else setProblem(checked.error.issues[0]?.message ?? 'These lengths cannot be.');
+    else setProblem(checked.error.issues[0]?.message ?? t`These lengths cannot be.`);
   };
   const go = () => {
     setProblem(null);
@@ -54,18 +55,19 @@ export function RulerStrand({ number, region, pixelsPerMm, onTaken }: RulerStran
       setRestMm(line);
       setPhase('stretched');
     } else if (phase === 'stretched') {
-      if (line < restMm) return setProblem('The stretched length cannot be shorter than the length at rest.');
+      if (line < restMm)
+        return setProblem(t`The stretched length cannot be shorter than the length at rest.`);
       setStretchedMm(line);
       setLine(restMm);
       setPhase('released');
     } else finish({ outcome: 'returned', region, restMm, stretchedMm, releasedMm: line });
   };
   return (
-    <View className="gap-2" role="group" aria-label={`Strand ${number}`}>
+    <View className="gap-2" role="group" aria-label={t`Strand ${number}`}>
       <Strong className="text-lead">{phaseWords(phase, number)}</Strong>
       <View className="flex-row gap-4">
         <Ruler
-          label={`Length of strand ${number}, ${phase === 'rest' ? 'at rest' : phase}`}
+          label={t`Length of strand ${number}, ${phase === 'rest' ? t`at rest` : phase}`}
           pixelsPerMm={pixelsPerMm}
           lengthMm={lengthMm}
           value={line}
@@ -83,16 +85,15 @@ export function RulerStrand({ number, region, pixelsPerMm, onTaken }: RulerStran
           </Text>
           <Body>{underFigure(phase, lengthMm)}</Body>
           {phase === 'stretched' && line > enoughMm ? (
-            <Problem live>
-              Stop here: beyond {STRETCH.comfortablePercent} % the pull itself harms the strand. Take it as it
-              is.
-            </Problem>
+            <Problem
+              live
+            >{t`Stop here: beyond ${STRETCH.comfortablePercent} % the pull itself harms the strand. Take it as it is.`}</Problem>
           ) : null}
           {problem ? <Problem live>{problem}</Problem> : null}
           <Button tone="main" label={NEXT[phase]} onPress={go} testID="strand-next" />
           {phase === 'stretched' ? (
             <Button
-              label="It snapped"
+              label={t`It snapped`}
               onPress={() =>
                 finish({ outcome: 'snapped', region, restMm, snappedMm: line > restMm ? line : null })
               }
@@ -102,14 +103,14 @@ export function RulerStrand({ number, region, pixelsPerMm, onTaken }: RulerStran
           {phase === 'rest' ? null : (
             <Button
               tone="quiet"
-              label="Begin this strand again"
+              label={t`Begin this strand again`}
               onPress={() => {
                 setPhase('rest');
                 setLine(restMm);
               }}
             />
           )}
-          <Small>Or use the arrow keys: half a millimetre each.</Small>
+          <Small>{t`Or use the arrow keys: half a millimetre each.`}</Small>
         </View>
       </View>
     </View>
@@ -117,19 +118,19 @@ export function RulerStrand({ number, region, pixelsPerMm, onTaken }: RulerStran
 }
 
 function phaseWords(phase: Phase, number: number): string {
-  if (phase === 'rest') return `Strand ${number}: its top at 0, the line at its end`;
-  return phase === 'stretched' ? 'Pull slowly, then move the line' : 'Let go, then move the line';
+  if (phase === 'rest') return t`Strand ${number}: its top at 0, the line at its end`;
+  return phase === 'stretched' ? t`Pull slowly, then move the line` : t`Let go, then move the line`;
 }
 
 function figureOf(phase: Phase, line: number, restMm: number, stretchedMm: number): string {
-  if (phase === 'rest') return `${line} mm`;
+  if (phase === 'rest') return t`${line} mm`;
   return phase === 'stretched'
-    ? `${rounded(stretchPercentOf(restMm, line))} %`
-    : `${rounded(returnPercentOf(restMm, stretchedMm, line))} %`;
+    ? t`${rounded(stretchPercentOf(restMm, line))} %`
+    : t`${rounded(returnPercentOf(restMm, stretchedMm, line))} %`;
 }
 
 function underFigure(phase: Phase, lengthMm: number): string {
   if (phase === 'rest')
-    return `at rest. Pinch off a piece of up to ${Math.floor(lengthMm / 1.4 / 5) * 5} mm, so that it can stretch.`;
-  return phase === 'stretched' ? 'stretched' : 'come back';
+    return t`at rest. Pinch off a piece of up to ${Math.floor(lengthMm / 1.4 / 5) * 5} mm, so that it can stretch.`;
+  return phase === 'stretched' ? t`stretched` : t`come back`;
 }

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { hairMassGrams, type Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { measurementsOf, NOTHING_MEASURED, referralOf, type Measured } from '@/core/readings';
 import { Heading, Small, Strong } from '@/ui';
 import { measurementWords } from './measurementWords';
@@ -13,7 +14,7 @@ export function Says({ head, measured }: { head: Head; measured: Partial<Measure
   if (found.length === 0 && referral === null) return null;
   return (
     <View className="gap-3" testID="reading-says">
-      {found.length > 0 ? <Heading level={2}>This reading alone says</Heading> : null}
+      {found.length > 0 ? <Heading level={2}>{t`This reading alone says`}</Heading> : null}
       {found.map((measurement) => (
         <View key={measurement.test}>
           <Strong>{measurementWords(measurement)}</Strong>

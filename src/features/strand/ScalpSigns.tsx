@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import type { ScalpSign } from '@/core/readings';
 import { Button } from '@/ui';
 import { SCALP_OPTIONS, withScalpSign } from './readingOptions';
@@ -16,7 +17,7 @@ export function ScalpSigns({ signs, onChange }: ScalpSignsProps) {
         <Button
           key={value}
           label={label}
-          hint={`Scalp: ${label}`}
+          hint={t`Scalp: ${label}`}
           pressed={signs.includes(value)}
           onPress={() => onChange(withScalpSign(signs, value))}
         />

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { SIGNALS, Z90, type HeadHistory, type SignalState } from '@/core/hair';
+import { t } from '@/core/language';
 import { addDays, daysBetween, formatDay, type CalendarDay } from '@/core/measures';
 import type { SignalId } from '@/core/readings';
 import { Button, Heading, Small, useWidth } from '@/ui';
@@ -21,9 +22,9 @@ const AXIS: Record<
   firmness: {
     domain: [-2.2, 2.2],
     marks: [
-      { value: 1.8, text: 'firm' },
+      { value: 1.8, text: t`firm` },
       { value: 0, text: '0' },
-      { value: -1.8, text: 'soft' },
+      { value: -1.8, text: t`soft` },
     ],
   },
   breakage: {
@@ -33,9 +34,9 @@ const AXIS: Record<
   porosity: {
     domain: [-2, 2],
     marks: [
-      { value: 1.6, text: 'high' },
+      { value: 1.6, text: t`high` },
       { value: 0, text: '0' },
-      { value: -1.6, text: 'low' },
+      { value: -1.6, text: t`low` },
     ],
   },
 };
@@ -69,8 +70,8 @@ export function SignalHistory({ state, history, today }: SignalHistoryProps) {
         {state.measurements.length > 0 ? (
           <Button
             tone="quiet"
-            label={asTable ? 'Hide the figures' : 'Show the figures'}
-            hint={`${asTable ? 'Hide' : 'Show'} the figures of ${model.label.toLowerCase()}`}
+            label={asTable ? t`Hide the figures` : t`Show the figures`}
+            hint={t`${asTable ? t`Hide` : t`Show`} the figures of ${model.label.toLowerCase()}`}
             expanded={asTable}
             onPress={() => setAsTable((shown) => !shown)}
           />
@@ -78,8 +79,8 @@ export function SignalHistory({ state, history, today }: SignalHistoryProps) {
         {isLong ? (
           <Button
             tone="quiet"
-            label={whole ? `Last ${SHOWN.weeks} weeks` : 'From the beginning'}
-            hint={`${model.label}: ${whole ? 'the last weeks' : 'from the beginning'}`}
+            label={whole ? t`Last ${SHOWN.weeks} weeks` : t`From the beginning`}
+            hint={`${model.label}: ${whole ? t`the last weeks` : t`from the beginning`}`}
             onPress={() => setWhole((shown) => !shown)}
           />
         ) : null}
@@ -119,9 +120,9 @@ function Picture({ state, history, today, width, words, from, whole }: PicturePr
       values={AXIS[state.signal].marks}
       days={[from, today].map((day) => ({
         at: at(day),
-        text: day === today ? 'today' : formatDay(day, whole ? 'MMM yyyy' : 'd MMM'),
+        text: day === today ? t`today` : formatDay(day, whole ? 'MMM yyyy' : 'd MMM'),
       }))}
-      label={`${model.label} over time. ${words}`}
+      label={t`${model.label} over time. ${words}`}
     />
   );
 }
@@ -130,7 +131,7 @@ function marksOf({ sessions, events, larder }: HeadHistory): HistoryMark[] {
   return [
     ...sessions.map(({ day, recipeId }) => ({
       day,
-      text: `treatment: ${larder.recipeName(recipeId)}`,
+      text: t`treatment: ${larder.recipeName(recipeId)}`,
     })),
     ...events.map(({ day, what, note }) => ({
       day,
@@ -149,12 +150,12 @@ function levelInWords(state: SignalState): string {
     { chance: probabilities.above, word: words.above },
   ].sort((a, b) => b.chance - a.chance);
   const best = sides[0];
-  const surely = (best?.chance ?? 0) > 0.9 ? '' : (best?.chance ?? 0) > 0.6 ? 'Likely ' : 'Perhaps ';
-  const unit = signal === 'breakage' ? ' broken pieces a day' : '';
-  const sentence = `${surely}${best?.word}: about ${levelText(signal, mean)}${unit}, between ${levelText(signal, mean - Z90 * sd)} and ${levelText(signal, mean + Z90 * sd)} nine times in ten.`;
+  const surely = (best?.chance ?? 0) > 0.9 ? '' : (best?.chance ?? 0) > 0.6 ? t`Likely ` : t`Perhaps `;
+  const unit = signal === 'breakage' ? t` broken pieces a day` : '';
+  const sentence = t`${surely}${best?.word}: about ${levelText(signal, mean)}${unit}, between ${levelText(signal, mean - Z90 * sd)} and ${levelText(signal, mean + Z90 * sd)} nine times in ten.`;
   return (
     sentence.charAt(0).toUpperCase() +
     sentence.slice(1) +
-    (state.measurements.length === 0 ? ' No reading yet: a guess.' : '')
+    (state.measurements.length === 0 ? t` No reading yet: a guess.` : '')
   );
 }

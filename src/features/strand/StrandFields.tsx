@@ -1,6 +1,7 @@
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 
+import { t } from '@/core/language';
 import { BLANK_STRAND, READING_LIMITS, strandFromDraft, type ReadingDraft } from '@/core/readings';
 import { Button, FieldGroup, Small } from '@/ui';
 import { FormField } from '../shared/form';
@@ -11,15 +12,15 @@ export function StrandFields({ control }: { control: Control<ReadingDraft> }) {
   const { fields, append } = useFieldArray({ control, name: 'strands' });
   return (
     <FieldGroup
-      label="Wet stretch, mm"
-      help="Shed hairs only, never plucked. Five are better than three. Stop short of resistance."
+      label={t`Wet stretch, mm`}
+      help={t`Shed hairs only, never plucked. Five are better than three. Stop short of resistance.`}
     >
       {fields.map((field, index) => (
         <StrandRow key={field.id} control={control} index={index} />
       ))}
       {fields.length < READING_LIMITS.strands ? (
         <View className="items-start">
-          <Button label="One more strand" onPress={() => append({ ...BLANK_STRAND })} />
+          <Button label={t`One more strand`} onPress={() => append({ ...BLANK_STRAND })} />
         </View>
       ) : null}
     </FieldGroup>
@@ -32,12 +33,12 @@ function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: 
   const number = index + 1;
   const lengths = [
     { part: 'rest', label: 'rest' },
-    { part: 'stretched', label: snapped.value ? 'snapped at' : 'stretched' },
-    ...(snapped.value ? [] : ([{ part: 'released', label: 'let go' }] as const)),
+    { part: 'stretched', label: snapped.value ? t`snapped at` : t`stretched` },
+    ...(snapped.value ? [] : ([{ part: 'released', label: t`let go` }] as const)),
   ] as const;
   const strand = strandFromDraft({ ...BLANK_STRAND, ...draft });
   return (
-    <View className="gap-1" role="group" aria-label={`Strand ${number}`}>
+    <View className="gap-1" role="group" aria-label={t`Strand ${number}`}>
       <View className="flex-row flex-wrap items-start gap-2">
         {lengths.map(({ part, label }) => (
           <FormField
@@ -45,7 +46,7 @@ function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: 
             control={control}
             name={`strands.${index}.${part}`}
             label={label}
-            spoken={`Strand ${number}, ${label}, mm`}
+            spoken={t`Strand ${number}, ${label}, mm`}
             numeric
             className="min-w-[74px] max-w-[110px] flex-1"
             testID={`${part}-${index}`}
@@ -53,8 +54,8 @@ function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: 
         ))}
         <Button
           className="mt-[24px]"
-          label="snapped"
-          hint={`Strand ${number} snapped`}
+          label={t`snapped`}
+          hint={t`Strand ${number} snapped`}
           pressed={snapped.value}
           onPress={() => snapped.onChange(!snapped.value)}
           testID={`snapped-${index}`}

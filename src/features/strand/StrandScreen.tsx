@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { plural, t } from '@/core/language';
 import { SIGNAL_IDS } from '@/core/readings';
 import type { Head, NextReading } from '@/core/hair';
 import { formatDay } from '@/core/measures';
@@ -22,11 +23,11 @@ export function StrandScreen() {
 }
 
 const TEST_WORDS: Record<NextReading['test'], string> = {
-  stretch: 'a stretch test of five strands',
-  feel: 'a stroke over the hair',
-  signs: 'a look at slip, tangles and shine',
-  tally: 'a count while detangling',
-  porosity: 'a porosity test',
+  stretch: t`a stretch test of five strands`,
+  feel: t`a stroke over the hair`,
+  signs: t`a look at slip, tangles and shine`,
+  tally: t`a count while detangling`,
+  porosity: t`a porosity test`,
 };
 
 function StrandView({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
@@ -38,7 +39,7 @@ function StrandView({ head, answer }: { head: Head; answer: NonNullable<HairAnsw
   return (
     <Screen
       before={<StrandTabs here="/strand" />}
-      over={`${head.name} · ${count === 0 ? 'no reading yet' : `${count} ${count === 1 ? 'reading' : 'readings'}`}`}
+      over={`${head.name} · ${count === 0 ? t`no reading yet` : `${count} ${plural(count, 'reading', 'readings')}`}`}
       headline={state.need.headline}
       reason={state.need.reasons.at(-1)}
       side={<Why head={head} answer={answer} />}
@@ -48,7 +49,7 @@ function StrandView({ head, answer }: { head: Head; answer: NonNullable<HairAnsw
       <View className="items-start">
         <Button
           tone="main"
-          label="Take a reading"
+          label={t`Take a reading`}
           onPress={() => router.push('/strand/take')}
           testID="take-reading"
         />
@@ -71,7 +72,7 @@ function Why({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['ans
   const kept = lengthKept(readings);
   return (
     <View className="gap-3 pt-2">
-      <Heading level={2}>Why</Heading>
+      <Heading level={2}>{t`Why`}</Heading>
       <NeedBars need={state.need} />
       {state.need.reasons.slice(0, -1).map((reason) => (
         <Body key={reason}>{reason}</Body>
@@ -79,15 +80,13 @@ function Why({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['ans
       <Body>{nextReadingWords(state.nextReadings[0])}</Body>
       {state.readingCount > 0 ? (
         <Small>
-          What a treatment moves is half gone after about {Math.round(halfLifeDays)} days ({halfLifeRange.low}{' '}
-          to {halfLifeRange.high}). {errorWords(errorFactor)}
+          {t`What a treatment moves is half gone after about ${Math.round(halfLifeDays)} days (${halfLifeRange.low} to ${halfLifeRange.high}). ${errorWords(errorFactor)}`}
         </Small>
       ) : null}
-      {kept.length > 0 ? <Heading level={2}>Length kept</Heading> : null}
+      {kept.length > 0 ? <Heading level={2}>{t`Length kept`}</Heading> : null}
       {kept.map(({ place, first, last, gainedCm }) => (
         <Body key={place}>
-          {PLACE_LABELS[place]}: {last.cm} cm, {gainedCm >= 0 ? '+' : '−'}
-          {Math.abs(gainedCm)} cm since {formatDay(first.day, 'd MMM yyyy')}.
+          {t`${PLACE_LABELS[place]}: ${last.cm} cm, ${gainedCm >= 0 ? '+' : '−'}${Math.abs(gainedCm)} cm since ${formatDay(first.day, 'd MMM yyyy')}.`}
         </Body>
       ))}
     </View>
@@ -98,17 +97,18 @@ function Why({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['ans
 const IN_DOUBT = 0.3;
 
 function nextReadingWords(next: NextReading | undefined): string {
-  if (!next || next.ofBits < IN_DOUBT) return 'It is clear enough: no reading would change the answer today.';
+  if (!next || next.ofBits < IN_DOUBT)
+    return t`It is clear enough: no reading would change the answer today.`;
   const share = Math.round((100 * next.bits) / next.ofBits);
-  return `What would settle it fastest: ${TEST_WORDS[next.test]}. It would take away about ${share} % of the doubt.`;
+  return t`What would settle it fastest: ${TEST_WORDS[next.test]}. It would take away about ${share} % of the doubt.`;
 }
 
 /** Factors from which the scatter of her readings is worth a word. */
 const SCATTER = { more: 1.3, less: 0.85 } as const;
 
 function errorWords(factor: number): string {
-  if (factor > SCATTER.more) return 'The readings scatter more than usual, so each counts less.';
+  if (factor > SCATTER.more) return t`The readings scatter more than usual, so each counts less.`;
   return factor < SCATTER.less
-    ? 'The readings scatter less than usual, so each counts more.'
-    : 'The readings scatter about as much as usual.';
+    ? t`The readings scatter less than usual, so each counts more.`
+    : t`The readings scatter about as much as usual.`;
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { SIGNALS, type Head } from '@/core/hair';
+import { plural, t } from '@/core/language';
 import { READING_LIMITS, strandsTogether, strandsToSettle, type Region, type Strand } from '@/core/readings';
 import { Body, Button, Choice, FieldGroup, Heading, Small, Strong } from '@/ui';
 import {
@@ -20,12 +21,12 @@ import { TypedStrand } from './TypedStrand';
 
 type Way = 'ruler' | 'typed';
 const WAYS: readonly { value: Way; label: string }[] = [
-  { value: 'ruler', label: 'ruler on the screen' },
-  { value: 'typed', label: 'type the lengths' },
+  { value: 'ruler', label: t`ruler on the screen` },
+  { value: 'typed', label: t`type the lengths` },
 ];
 const UNKNOWN = 'unknown';
 const REGION_OPTIONS = [
-  { value: UNKNOWN, label: 'from the comb' },
+  { value: UNKNOWN, label: t`from the comb` },
   { value: 'front', label: 'front' },
   { value: 'crown', label: 'crown' },
   { value: 'sides', label: 'side' },
@@ -59,15 +60,15 @@ export const StretchScreen = withHead(function Stretch({ head }: { head: Head })
       flow="stretch"
       headline={
         strands.length === 0
-          ? 'Stretch a wet strand'
-          : `${strands.length} ${strands.length === 1 ? 'strand' : 'strands'} measured`
+          ? t`Stretch a wet strand`
+          : t`${strands.length} ${plural(strands.length, 'strand', 'strands')} measured`
       }
-      reason={strands.length === 0 ? 'Three strands say something, five say it well.' : settleWords(strands)}
+      reason={strands.length === 0 ? t`Three strands say something, five say it well.` : settleWords(strands)}
       measured={strands.length > 0 ? { strands } : null}
       onSaved={() => dispatch(underwayEnded({ headId: head.headId, part: 'strands' }))}
     >
       {full ? (
-        <Body>That is as many as one reading takes.</Body>
+        <Body>{t`That is as many as one reading takes.`}</Body>
       ) : (
         <>
           {way === 'ruler' && pixelsPerMm !== null ? (
@@ -82,13 +83,13 @@ export const StretchScreen = withHead(function Stretch({ head }: { head: Head })
           {way === 'typed' ? (
             <TypedStrand key={key} number={strands.length + 1} region={place} onTaken={take} />
           ) : null}
-          <FieldGroup label="Where it grew">
-            <Choice label="Where it grew" options={REGION_OPTIONS} value={region} onChange={setRegion} />
+          <FieldGroup label={t`Where it grew`}>
+            <Choice label={t`Where it grew`} options={REGION_OPTIONS} value={region} onChange={setRegion} />
           </FieldGroup>
         </>
       )}
-      <FieldGroup label="How to measure">
-        <Choice label="How to measure" options={WAYS} value={way} onChange={setWay} />
+      <FieldGroup label={t`How to measure`}>
+        <Choice label={t`How to measure`} options={WAYS} value={way} onChange={setWay} />
       </FieldGroup>
       <TakenStrands
         strands={strands}
@@ -96,7 +97,7 @@ export const StretchScreen = withHead(function Stretch({ head }: { head: Head })
       />
       {way === 'ruler' ? (
         <View className="items-start">
-          <Button tone="quiet" label="Hold it against a card again" onPress={() => setCalibrating(true)} />
+          <Button tone="quiet" label={t`Hold it against a card again`} onPress={() => setCalibrating(true)} />
         </View>
       ) : null}
     </FlowScreen>
@@ -111,18 +112,18 @@ function settleWords(strands: readonly Strand[]): string {
     strands.length,
     [low, high].flatMap((edge) => edge ?? []),
   );
-  if (strands.length < 3) return `${3 - strands.length} more at least: one strand may be an odd one.`;
-  if (more === 0) return 'That settles on which side of comfortable it is. More would only sharpen it.';
+  if (strands.length < 3) return t`${3 - strands.length} more at least: one strand may be an odd one.`;
+  if (more === 0) return t`That settles on which side of comfortable it is. More would only sharpen it.`;
   if (more === null)
-    return 'It lies so near the edge of comfortable that more strands would not settle it today.';
-  return `If the next are alike, ${more} more would settle on which side of comfortable it is.`;
+    return t`It lies so near the edge of comfortable that more strands would not settle it today.`;
+  return t`If the next are alike, ${more} more would settle on which side of comfortable it is.`;
 }
 
 function TakenStrands({ strands, onDrop }: { strands: readonly Strand[]; onDrop: (index: number) => void }) {
   if (strands.length === 0) return null;
   return (
     <View className="gap-1">
-      <Heading level={2}>So far</Heading>
+      <Heading level={2}>{t`So far`}</Heading>
       <View role="list">
         {strands.map((strand, index) => (
           <View key={index} role="listitem" className="flex-row items-center gap-3 border-t border-line">
@@ -132,8 +133,8 @@ function TakenStrands({ strands, onDrop }: { strands: readonly Strand[]; onDrop:
             </View>
             <Button
               tone="quiet"
-              label="Remove"
-              hint={`Remove strand ${index + 1}`}
+              label={t`Remove`}
+              hint={t`Remove strand ${index + 1}`}
               onPress={() => onDrop(index)}
             />
           </View>

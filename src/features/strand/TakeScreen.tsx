@@ -1,6 +1,7 @@
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import type { Head, HairState, NextReading } from '@/core/hair';
+import { t } from '@/core/language';
 import type { TestId } from '@/core/readings';
 import { selectUnderway, useAppSelector, type Underway } from '@/store';
 import { Screen, Small, Strong } from '@/ui';
@@ -27,38 +28,38 @@ interface Flow {
 const FLOWS: readonly Flow[] = [
   {
     href: '/strand/stretch',
-    title: 'Stretch test',
-    text: 'wet, 5 strands · 2 min',
+    title: t`Stretch test`,
+    text: t`wet, 5 strands · 2 min`,
     test: 'stretch',
     isUnderway: ({ strands }) => strands.length > 0,
   },
-  { href: '/strand/feel', title: 'Feel and look', text: 'a stroke over the hair · 20 s', test: 'feel' },
+  { href: '/strand/feel', title: t`Feel and look`, text: t`a stroke over the hair · 20 s`, test: 'feel' },
   {
     href: '/strand/tally',
-    title: 'Count while detangling',
-    text: 'broken and shed · no extra time',
+    title: t`Count while detangling`,
+    text: t`broken and shed · no extra time`,
     test: 'tally',
     isUnderway: ({ taps }) => taps.length > 0,
   },
   {
     href: '/strand/porosity',
-    title: 'Porosity',
-    text: 'mist, drying, finger, glass · 1 min',
+    title: t`Porosity`,
+    text: t`mist, drying, finger, glass · 1 min`,
     test: 'porosity',
     isUnderway: ({ dryingSince }) => dryingSince !== null,
   },
-  { href: '/strand/photo', title: 'Picture', text: 'same place, same light', test: null },
-  { href: '/strand/length', title: 'Length', text: 'four places, once a month', test: null },
+  { href: '/strand/photo', title: t`Picture`, text: t`same place, same light`, test: null },
+  { href: '/strand/length', title: t`Length`, text: t`four places, once a month`, test: null },
   {
     href: '/strand/event',
-    title: 'Something happened',
-    text: 'heat, swim, dye, style, weather …',
+    title: t`Something happened`,
+    text: t`heat, swim, dye, style, weather …`,
     test: null,
   },
   {
     href: '/strand/reading',
-    title: 'Write figures',
-    text: 'everything on one sheet, also for another day',
+    title: t`Write figures`,
+    text: t`everything on one sheet, also for another day`,
     test: null,
   },
 ];
@@ -75,12 +76,12 @@ function Take({ head, state }: { head: Head; state: HairState }) {
   const best = flows[0];
   return (
     <Screen
-      over={`Reading of ${head.name}`}
-      headline="What can you measure now?"
+      over={t`Reading of ${head.name}`}
+      headline={t`What can you measure now?`}
       reason={
         best && isWorth(gain(best))
-          ? `${best.title} would settle most.`
-          : 'All is fairly clear; measure what is due.'
+          ? t`${best.title} would settle most.`
+          : t`All is fairly clear; measure what is due.`
       }
     >
       <HeadPicker />
@@ -97,7 +98,7 @@ function Take({ head, state }: { head: Head; state: HairState }) {
                     {words ? ` · ${words}` : ''}
                   </Small>
                   {flow.isUnderway?.(underway) ? (
-                    <Small className="font-strong text-accent">under way: go on</Small>
+                    <Small className="font-strong text-accent">{t`under way: go on`}</Small>
                   ) : null}
                 </Pressable>
               </Link>
@@ -118,6 +119,6 @@ function isWorth(next: NextReading | undefined): boolean {
 
 function gainWords(next: NextReading | undefined): string | null {
   if (!next) return null;
-  if (!isWorth(next)) return 'would tell little new';
-  return next.bits / next.ofBits >= WORTH.most ? 'would settle much' : 'would settle something';
+  if (!isWorth(next)) return t`would tell little new`;
+  return next.bits / next.ofBits >= WORTH.most ? t`would settle much` : t`would settle something`;
 }

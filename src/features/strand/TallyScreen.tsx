@@ -2,6 +2,7 @@ import { impactAsync, ImpactFeedbackStyle } from 'expo-haptics';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { READING_LIMITS, sectionsOf, tallyTotals, type Tap } from '@/core/readings';
 import { Body, Button, FieldGroup, Small, Strong } from '@/ui';
 import { selectUnderway, tapped, underwayEnded, untapped, useAppDispatch, useAppSelector } from '@/store';
@@ -34,63 +35,73 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
     <FlowScreen
       head={head}
       flow="tally"
-      headline="Tap for each hair"
-      reason="From the ends upward. It keeps count through a locked screen."
+      headline={t`Tap for each hair`}
+      reason={t`From the ends upward. It keeps count through a locked screen.`}
       measured={taps.length > 0 || none ? { tally: { sections, days } } : null}
-      saveLabel="Detangled: save the count"
+      saveLabel={t`Detangled: save the count`}
       onSaved={() => dispatch(underwayEnded({ headId: head.headId, part: 'taps' }))}
     >
       <View className="flex-row gap-3">
-        <Pad label="broken" under="short, no bulb" count={totals.broken} onPress={() => tap('broken')} firm />
-        <Pad label="shed" under="long, with a bulb" count={totals.shed} onPress={() => tap('shed')} />
+        <Pad
+          label={t`broken`}
+          under={t`short, no bulb`}
+          count={totals.broken}
+          onPress={() => tap('broken')}
+          firm
+        />
+        <Pad label={t`shed`} under={t`long, with a bulb`} count={totals.shed} onPress={() => tap('shed')} />
       </View>
       <View className="flex-row flex-wrap items-center gap-3">
         <Button
-          label={last === undefined ? 'Undo' : last === 'section' ? 'Undo: section' : `Undo: ${last}`}
-          hint="Undo the last tap"
+          label={last === undefined ? t`Undo` : last === 'section' ? t`Undo: section` : t`Undo: ${last}`}
+          hint={t`Undo the last tap`}
           disabled={last === undefined}
           onPress={() => dispatch(untapped({ headId: head.headId }))}
           testID="untap"
         />
         <Button
-          label="Next section"
+          label={t`Next section`}
           disabled={sections.length >= READING_LIMITS.sections}
           onPress={() => tap('section')}
           testID="next-section"
         />
         {sections.length > 1 ? (
           <Small live className="text-ink">
-            Section {sections.length}: {sections.at(-1)?.broken} broken, {sections.at(-1)?.shed} shed
+            {t`Section ${sections.length}: `}
+            {sections.at(-1)?.broken}
+            {t` broken, `}
+            {sections.at(-1)?.shed}
+            {t` shed`}
           </Small>
         ) : null}
       </View>
       <FieldGroup
-        label="Days since the last detangle"
+        label={t`Days since the last detangle`}
         help={
           known === null
-            ? 'Nothing is on record: set it yourself.'
-            : `${known === 1 ? 'Yesterday' : `${known} days ago`}, by the log.`
+            ? t`Nothing is on record: set it yourself.`
+            : t`${known === 1 ? t`Yesterday` : t`${known} days ago`}, by the log.`
         }
       >
         <View className="flex-row items-center gap-3">
-          <Button label="−" hint="One day less" disabled={days <= 1} onPress={() => setDays(days - 1)} />
+          <Button label="−" hint={t`One day less`} disabled={days <= 1} onPress={() => setDays(days - 1)} />
           <Strong className="text-title">{days}</Strong>
           <Button
             label="+"
-            hint="One day more"
+            hint={t`One day more`}
             disabled={days >= READING_LIMITS.days}
             onPress={() => setDays(days + 1)}
           />
         </View>
       </FieldGroup>
       {history.readings.some(({ tally, day }) => tally !== null && day === today) ? (
-        <Body>Today’s hair was counted once already: count only what comes out now, for one day.</Body>
+        <Body>{t`Today’s hair was counted once already: count only what comes out now, for one day.`}</Body>
       ) : null}
       {taps.length === 0 ? (
         <View className="items-start">
           <Button
             tone="quiet"
-            label="Nothing came out at all"
+            label={t`Nothing came out at all`}
             pressed={none}
             onPress={() => setNone(!none)}
             testID="nothing-came-out"
@@ -100,7 +111,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
         <View className="items-start">
           <Button
             tone="quiet"
-            label="Throw this count away"
+            label={t`Throw this count away`}
             onPress={() => dispatch(underwayEnded({ headId: head.headId, part: 'taps' }))}
           />
         </View>
@@ -121,7 +132,7 @@ function Pad({ label, under, count, onPress, firm = false }: PadProps) {
   return (
     <Pressable
       role="button"
-      aria-label={`One more ${label}, ${count} so far`}
+      aria-label={t`One more ${label}, ${count} so far`}
       onPress={onPress}
       testID={`pad-${label}`}
       className={`min-h-[220px] flex-1 items-center justify-center gap-1 rounded-3xl border-4 border-ink active:opacity-70 ${firm ? 'bg-lane' : 'bg-raised'}`}

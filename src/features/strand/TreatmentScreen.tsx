@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import {
   addDays,
   failed,
@@ -47,16 +48,16 @@ export function TreatmentScreen({ sessionId }: { sessionId: string }) {
 }
 
 const WHAT_TO_WRITE: Readonly<Record<string, string>> = {
-  contactMinutes: 'Write whole minutes, 1 to 720.',
-  grams: 'Write grams, up to 5000, or leave it empty.',
-  note: 'A note may have 1000 characters.',
+  contactMinutes: t`Write whole minutes, 1 to 720.`,
+  grams: t`Write grams, up to 5000, or leave it empty.`,
+  note: t`A note may have 1000 characters.`,
 };
 const FIELD: Readonly<Record<string, string>> = { contactMinutes: 'minutes' };
 
 function Treatment({ head, existing, today }: { head: Head; existing: Session; today: CalendarDay }) {
   const add = useAddRecords();
   const { larder } = useHistory(head.headId);
-  const name = larder.lastVersion(existing.recipeId)?.name ?? 'The treatment';
+  const name = larder.lastVersion(existing.recipeId)?.name ?? t`The treatment`;
   const made = ({ day, minutes, warmth, grams, note }: Draft): Result<Session> => {
     const parsed = sessionSchema.safeParse({
       ...existing,
@@ -74,7 +75,7 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
         message: WHAT_TO_WRITE[String(path[0])] ?? message,
       }));
     return parsed.data.day > today
-      ? failed('future-day', 'That day has not come yet.', 'day')
+      ? failed('future-day', t`That day has not come yet.`, 'day')
       : ok(parsed.data);
   };
   const { control, handleSubmit, formState } = useForm<Draft>({
@@ -90,21 +91,21 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
   const save = handleSubmit((draft) => {
     const session = made(draft);
     if (!session.ok) return;
-    add([session.value], `${name} is corrected; the old one stays in the log.`);
+    add([session.value], t`${name} is corrected; the old one stays in the log.`);
     router.navigate('/strand/log');
   });
   return (
     <Screen
       over={`${head.name} · ${formatDay(existing.day, 'EEEE d MMMM')}`}
       headline={name}
-      reason="As it really was: the dose and the plan follow from it."
+      reason={t`As it really was: the dose and the plan follow from it.`}
     >
       <DayField control={control} name="day" today={today} yesterday={addDays(today, -1)} />
       <View className="flex-row flex-wrap gap-4">
         <FormField
           control={control}
           name="minutes"
-          label="On for, min"
+          label={t`On for, min`}
           numeric
           className="w-[120px]"
           testID="treatment-minutes"
@@ -112,7 +113,7 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
         <FormField
           control={control}
           name="grams"
-          label="Grams, if weighed"
+          label={t`Grams, if weighed`}
           numeric
           className="w-[150px]"
           testID="treatment-grams"
@@ -121,16 +122,16 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
       <FormChoice
         control={control}
         name="warmth"
-        label="With heat"
+        label={t`With heat`}
         options={[
-          { value: 'room', label: 'without' },
-          { value: 'warm', label: 'warm' },
+          { value: 'room', label: t`without` },
+          { value: 'warm', label: t`warm` },
         ]}
       />
-      <FormField control={control} name="note" label="A note, if you like" testID="treatment-note" />
+      <FormField control={control} name="note" label={t`A note, if you like`} testID="treatment-note" />
       <View className="flex-row flex-wrap gap-3">
-        <Button tone="main" label="Save the correction" onPress={save} testID="save-treatment" />
-        <Button label="Back" onPress={() => router.navigate('/strand/log')} />
+        <Button tone="main" label={t`Save the correction`} onPress={save} testID="save-treatment" />
+        <Button label={t`Back`} onPress={() => router.navigate('/strand/log')} />
       </View>
       <NotSavedYet state={formState} />
     </Screen>

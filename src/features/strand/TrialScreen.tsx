@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { changeWords, trialReport, type TrialReport } from '@/core/evidence';
 import { Z90, type Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { trialState, type Trial, type TrialState } from '@/core/trials';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
@@ -33,16 +34,16 @@ function TrialView({ head, trial }: { head: Head; trial: Trial }) {
   const isOver = state.stage.what === 'over';
   return (
     <Screen
-      over={`Trial on ${head.name}`}
+      over={t`Trial on ${head.name}`}
       headline={trialQuestion(trial, larder)}
-      reason={isOver ? report.answer.words : `${state.done} of ${state.of} washes are done.`}
+      reason={isOver ? report.answer.words : t`${state.done} of ${state.of} washes are done.`}
       side={<Report trial={trial} report={report} isOver={isOver} />}
     >
       <Next head={head} state={state} />
       {isOver ? <Body>{state.stage.what === 'over' ? state.stage.why : ''}</Body> : null}
       <Washes report={report} trial={trial} />
       <View className="flex-row flex-wrap gap-3">
-        <Button label="All trials" onPress={() => router.navigate('/strand/trials')} />
+        <Button label={t`All trials`} onPress={() => router.navigate('/strand/trials')} />
         {isOver ? null : <GiveUp trial={trial} />}
       </View>
     </Screen>
@@ -72,19 +73,19 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
         },
         ...(recipe ? [sessionOf(recipe, head.headId, today)] : []),
       ],
-      `The wash of the trial is written down: ${arm}.`,
+      t`The wash of the trial is written down: ${arm}.`,
     );
   return (
     <View className="gap-2 border-l-4 border-rule pl-3">
       {readingDue ? (
         <>
           <Strong className="text-lead">
-            {readingDue === 'before' ? 'First: the reading before' : 'The dry reading is due'}
+            {readingDue === 'before' ? t`First: the reading before` : t`The dry reading is due`}
           </Strong>
           <View className="items-start">
             <Button
               tone="main"
-              label="Take the reading"
+              label={t`Take the reading`}
               onPress={() =>
                 router.push(trial.signal === 'porosity' ? '/strand/porosity' : '/strand/stretch')
               }
@@ -92,15 +93,15 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
           </View>
         </>
       ) : null}
-      <Strong className="text-lead">{stage.isDue ? `Now: ${arm}` : `Next: ${arm}`}</Strong>
+      <Strong className="text-lead">{stage.isDue ? t`Now: ${arm}` : t`Next: ${arm}`}</Strong>
       <Small className="text-ink">
         {stage.isDue
-          ? `${trialReadings(trial)} Which of the two comes first was drawn by lot.`
-          : `From ${formatDay(stage.from, 'EEEE d MMM')}, so that the last wash has faded.`}
+          ? t`${trialReadings(trial)} Which of the two comes first was drawn by lot.`
+          : t`From ${formatDay(stage.from, 'EEEE d MMM')}, so that the last wash has faded.`}
       </Small>
       <View className="items-start">
         <Button
-          label={stage.isDue ? 'I washed like this today' : 'I washed like this today, too soon'}
+          label={stage.isDue ? t`I washed like this today` : t`I washed like this today, too soon`}
           onPress={write}
           testID="trial-wash"
         />
@@ -114,7 +115,7 @@ function Washes({ report, trial }: { report: TrialReport; trial: Trial }) {
   if (report.rows.length === 0) return null;
   return (
     <View className="gap-1">
-      <Heading level={2}>Washes so far</Heading>
+      <Heading level={2}>{t`Washes so far`}</Heading>
       <View role="list">
         {report.rows.map(({ wash, change }) => (
           <View key={wash.id} role="listitem" className="border-t border-line py-2">
@@ -123,7 +124,7 @@ function Washes({ report, trial }: { report: TrialReport; trial: Trial }) {
             </Strong>
             {trial.signal === 'breakage' ? null : (
               <Small>
-                {change ? changeWords(trial.signal, change) : 'a reading is missing: it does not count'}
+                {change ? changeWords(trial.signal, change) : t`a reading is missing: it does not count`}
               </Small>
             )}
           </View>
@@ -140,24 +141,16 @@ function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; 
   );
   return (
     <View className="gap-2 pt-2" testID="trial-report">
-      <Heading level={2}>{isOver ? 'What it showed' : 'What it says so far'}</Heading>
+      <Heading level={2}>{isOver ? t`What it showed` : t`What it says so far`}</Heading>
       <Body>{report.answer.words}</Body>
       {report.answer.what === 'difference' ? (
-        <Small>
-          Mean of {report.answer.pairs} differences, one a round, with Student’s t; the trial’s own readings
-          and nothing else.
-        </Small>
+        <Small>{t`Mean of ${report.answer.pairs} differences, one a round, with Student’s t; the trial’s own readings and nothing else.`}</Small>
       ) : null}
       {report.besides.map((text) => (
         <Problem key={text}>{text}</Problem>
       ))}
       {response ? (
-        <Small className="text-ink">
-          The state, which also uses everything outside the trial, has it at{' '}
-          {effectText(trial.signal, response.mean)} a use (
-          {effectText(trial.signal, response.mean - Z90 * response.sd)} to{' '}
-          {effectText(trial.signal, response.mean + Z90 * response.sd)}).
-        </Small>
+        <Small className="text-ink">{t`The state, which also uses everything outside the trial, has it at ${effectText(trial.signal, response.mean)} a use (${effectText(trial.signal, response.mean - Z90 * response.sd)} to ${effectText(trial.signal, response.mean + Z90 * response.sd)}).`}</Small>
       ) : null}
     </View>
   );
@@ -168,9 +161,9 @@ function GiveUp({ trial }: { trial: Trial }) {
   const add = useAddRecords();
   return (
     <Button
-      label="Give it up"
+      label={t`Give it up`}
       onPress={() =>
-        add([{ ...trial, ...newStamp(), corrects: trial.id, givenUpOn: today }], 'The trial is given up.')
+        add([{ ...trial, ...newStamp(), corrects: trial.id, givenUpOn: today }], t`The trial is given up.`)
       }
       testID="give-up-trial"
     />

@@ -1,6 +1,7 @@
 import { Link, router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { trialState } from '@/core/trials';
 import { Button, Screen, Small, Strong } from '@/ui';
@@ -21,20 +22,20 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
     <Screen
       before={<StrandTabs here="/strand/trials" />}
       over={head.name}
-      headline={running ? trialQuestion(running.trial, larder) : 'No trial is running'}
+      headline={running ? trialQuestion(running.trial, larder) : t`No trial is running`}
       reason={
         running?.stage.what === 'wash'
           ? running.stage.isDue
-            ? `Due now: ${armWords(running.stage.arm, running.trial, larder)}.`
-            : `Next, from ${formatDay(running.stage.from, 'EEEE d MMM')}: ${armWords(running.stage.arm, running.trial, larder)}.`
-          : '“I think it helped” can be settled: one question, a few weeks, an answer with its error.'
+            ? t`Due now: ${armWords(running.stage.arm, running.trial, larder)}.`
+            : t`Next, from ${formatDay(running.stage.from, 'EEEE d MMM')}: ${armWords(running.stage.arm, running.trial, larder)}.`
+          : t`“I think it helped” can be settled: one question, a few weeks, an answer with its error.`
       }
     >
       <HeadPicker />
       <View className="items-start">
         <Button
           tone={running ? 'plain' : 'main'}
-          label="Ask a question"
+          label={t`Ask a question`}
           onPress={() => router.push('/strand/trials/new')}
           testID="new-trial"
         />
@@ -46,8 +47,7 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
               <Pressable role="link" className="min-h-[64px] justify-center border-t border-line py-3">
                 <Strong className="text-lead">{trialQuestion(trial, larder)}</Strong>
                 <Small>
-                  {done} of {of} washes since {formatDay(trial.startsOn, 'd MMM yyyy')} ·{' '}
-                  {stage.what === 'over' ? stage.why : 'running'}
+                  {t`${done} of ${of} washes since ${formatDay(trial.startsOn, 'd MMM yyyy')} · ${stage.what === 'over' ? stage.why : t`running`}`}
                 </Small>
               </Pressable>
             </Link>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { rounded } from '@/core/measures';
 import {
   BLANK_STRAND,
@@ -27,14 +28,14 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
   const problems = tried ? strandCheck({ ...draft, region }) : {};
   const set = (part: Partial<typeof draft>) => setDraft((before) => ({ ...before, ...part }));
   const lengths = [
-    { part: 'rest', label: 'at rest' },
-    { part: 'stretched', label: draft.snapped ? 'snapped at' : 'stretched' },
-    ...(draft.snapped ? [] : ([{ part: 'released', label: 'let go' }] as const)),
+    { part: 'rest', label: t`at rest` },
+    { part: 'stretched', label: draft.snapped ? t`snapped at` : t`stretched` },
+    ...(draft.snapped ? [] : ([{ part: 'released', label: t`let go` }] as const)),
   ] as const;
   const live = liveWords(Number(draft.rest), Number(draft.stretched), Number(draft.released));
   return (
-    <View className="gap-2" role="group" aria-label={`Strand ${number}`}>
-      <Strong className="text-lead">Strand {number}, in millimetres</Strong>
+    <View className="gap-2" role="group" aria-label={t`Strand ${number}`}>
+      <Strong className="text-lead">{t`Strand ${number}, in millimetres`}</Strong>
       <View className="flex-row flex-wrap items-start gap-2">
         {lengths.map(({ part, label }) => (
           <Field
@@ -50,7 +51,7 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
         ))}
         <View className="pt-6">
           <Button
-            label="It snapped"
+            label={t`It snapped`}
             pressed={draft.snapped}
             onPress={() => set({ snapped: !draft.snapped })}
             testID="typed-snapped"
@@ -59,12 +60,14 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
       </View>
       {live ? <Small className="text-ink">{live}</Small> : null}
       {Number(draft.stretched) > Number(draft.rest) * (1 + STRETCH.comfortablePercent / 100) ? (
-        <Problem live>Further than {STRETCH.comfortablePercent} % the pull itself harms the strand.</Problem>
+        <Problem
+          live
+        >{t`Further than ${STRETCH.comfortablePercent} % the pull itself harms the strand.`}</Problem>
       ) : null}
       <View className="items-start">
         <Button
           tone="main"
-          label="Take this strand"
+          label={t`Take this strand`}
           onPress={() => (strand ? onTaken(strand) : setTried(true))}
           testID="take-strand"
         />
@@ -75,8 +78,8 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
 
 function liveWords(rest: number, stretched: number, released: number): string | null {
   if (!(rest > 0 && stretched >= rest)) return null;
-  const stretch = `stretch ${rounded(stretchPercentOf(rest, stretched))} %`;
+  const stretch = t`stretch ${rounded(stretchPercentOf(rest, stretched))} %`;
   return released > 0
-    ? `${stretch}, return ${rounded(returnPercentOf(rest, stretched, released))} %`
+    ? t`${stretch}, return ${rounded(returnPercentOf(rest, stretched, released))} %`
     : stretch;
 }

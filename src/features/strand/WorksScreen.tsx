@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { firstUsesTogether } from '@/core/sessions';
 import { SIGNALS, Z90, type Head, type HeadHistory, type SignalState } from '@/core/hair';
 import { formatDay } from '@/core/measures';
@@ -39,8 +40,8 @@ function Works({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
       headline={headlineOf(state, history)}
       reason={
         used.length === 0
-          ? 'Nothing has been used yet, so there is nothing to tell.'
-          : 'The effect of one use, learned from the readings around it. Bars hold nine times in ten.'
+          ? t`Nothing has been used yet, so there is nothing to tell.`
+          : t`The effect of one use, learned from the readings around it. Bars hold nine times in ten.`
       }
       side={
         <>
@@ -51,7 +52,7 @@ function Works({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
     >
       <HeadPicker />
       <Choice
-        label="Effect on"
+        label={t`Effect on`}
         options={SIGNAL_IDS.map((id) => ({ value: id, label: SIGNALS[id].label.toLowerCase() }))}
         value={signal}
         onChange={setSignal}
@@ -70,7 +71,7 @@ function headlineOf(state: SignalState, { larder }: HeadHistory): string {
         response.uses > 0 && !isMostlyGuess(response) && Math.abs(response.mean) > Z90 * response.sd,
     )
     .sort((a, b) => Math.abs(b.mean) / b.sd - Math.abs(a.mean) / a.sd)[0];
-  if (!surest) return 'What works is not settled yet';
+  if (!surest) return t`What works is not settled yet`;
   const way = surest.mean > 0 ? WAYS[state.signal].up : WAYS[state.signal].down;
   return `${larder.recipeName(surest.recipeId)}: ${way.toLowerCase()}`;
 }
@@ -116,9 +117,7 @@ function Effects({ state, history }: { state: SignalState; history: HeadHistory 
         ))}
       </View>
       {rows.length > 0 ? (
-        <Small>
-          Filled: what the readings show. Hollow: what the recipe reads as. Bar: nine times in ten.
-        </Small>
+        <Small>{t`Filled: what the readings show. Hollow: what the recipe reads as. Bar: nine times in ten.`}</Small>
       ) : null}
     </View>
   );
@@ -131,18 +130,15 @@ function Confounded({ state, history }: { state: SignalState; history: HeadHisto
   if (state.entangled.length === 0 && together.length === 0) return null;
   return (
     <View className="gap-2">
-      <Heading level={2}>Not to be told apart</Heading>
+      <Heading level={2}>{t`Not to be told apart`}</Heading>
       {state.entangled.map(({ recipeIds: [one, other] }) => (
         <Body key={`${one}-${other}`}>
-          {recipeName(one)} and {recipeName(other)} are always used together or close behind each other: what
-          one does cannot be told from what the other does. Use one without the other a few times, or start a
-          trial.
+          {t`${recipeName(one)} and ${recipeName(other)} are always used together or close behind each other: what one does cannot be told from what the other does. Use one without the other a few times, or start a trial.`}
         </Body>
       ))}
       {together.map((group) => (
         <Body key={group[0]?.recipeId}>
-          {group.map(({ recipeId }) => recipeName(recipeId)).join(', ')} were each used for the first time in
-          the week from {formatDay(group[0]!.day, 'd MMM')}: what changed then may be any of them.
+          {t`${group.map(({ recipeId }) => recipeName(recipeId)).join(', ')} were each used for the first time in the week from ${formatDay(group[0]!.day, 'd MMM')}: what changed then may be any of them.`}
         </Body>
       ))}
     </View>

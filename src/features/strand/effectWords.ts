@@ -1,4 +1,5 @@
 import { lastingDays, Z90, type Response, type SignalState } from '@/core/hair';
+import { fixed, plural, t } from '@/core/language';
 import { rounded } from '@/core/measures';
 import type { SignalId } from '@/core/readings';
 
@@ -10,15 +11,15 @@ export const WAYS: Record<
   SignalId,
   { readonly down: string; readonly up: string; readonly left: string; readonly right: string }
 > = {
-  firmness: { down: 'Softens', up: 'Firms', left: 'softer', right: 'firmer' },
-  breakage: { down: 'Less breakage', up: 'More breakage', left: 'fewer pieces', right: 'more pieces' },
-  porosity: { down: 'Less porous', up: 'More porous', left: 'less porous', right: 'more porous' },
+  firmness: { down: t`Softens`, up: t`Firms`, left: t`softer`, right: t`firmer` },
+  breakage: { down: t`Less breakage`, up: t`More breakage`, left: t`fewer pieces`, right: t`more pieces` },
+  porosity: { down: t`Less porous`, up: t`More porous`, left: t`less porous`, right: t`more porous` },
 };
 
 /** An effect as people read it: breakage as a percentage of pieces, the others on their scale. */
 export function effectText(signal: SignalId, value: number): string {
   const shown = signal === 'breakage' ? 100 * (Math.exp(value) - 1) : value;
-  const digits = signal === 'breakage' ? rounded(Math.abs(shown)).toFixed(0) : Math.abs(shown).toFixed(1);
+  const digits = signal === 'breakage' ? fixed(rounded(Math.abs(shown)), 0) : fixed(Math.abs(shown), 1);
   const isNone = Number(digits) === 0;
   return `${isNone ? '' : shown < 0 ? '−' : '+'}${digits}${signal === 'breakage' ? ' %' : ''}`;
 }
@@ -36,18 +37,18 @@ export function effectInWords(state: SignalState, response: Omit<Response, 'reci
   const { mean, sd, uses, expected } = response;
   const [low, high] = [mean - Z90 * sd, mean + Z90 * sd];
   const show = (value: number) => effectText(signal, value);
-  const span = `${show(mean)} (${show(low)} to ${show(high)})`;
-  const counted = `${uses} ${uses === 1 ? 'use' : 'uses'}, it reads as ${show(expected.mean)}`;
+  const span = t`${show(mean)} (${show(low)} to ${show(high)})`;
+  const counted = t`${uses} ${plural(uses, 'use', 'uses')}, it reads as ${show(expected.mean)}`;
   const way = mean > 0 ? WAYS[signal].up : WAYS[signal].down;
-  if (isMostlyGuess(response)) return `Mostly a guess from the recipe so far: ${span}. ${counted}.`;
+  if (isMostlyGuess(response)) return t`Mostly a guess from the recipe so far: ${span}. ${counted}.`;
   if (low > 0 || high < 0) return `${way}: ${span}${lastingText(state, mean)}. ${counted}.`;
-  const doubt = uses < SETTLED_USES ? 'Too few uses to tell' : 'Hard to tell';
-  return `${doubt}, perhaps ${way.toLowerCase()}: ${span}. ${counted}.`;
+  const doubt = uses < SETTLED_USES ? t`Too few uses to tell` : t`Hard to tell`;
+  return t`${doubt}, perhaps ${way.toLowerCase()}: ${span}. ${counted}.`;
 }
 
 function lastingText(state: SignalState, effect: number): string {
   const lasting = lastingDays(effect, state);
-  if (!lasting) return ', too little to be noticed';
+  if (!lasting) return t`, too little to be noticed`;
   const days = (value: number) => Math.max(1, Math.round(value));
-  return `, felt for about ${days(lasting.days)} days (${days(lasting.low)} to ${days(lasting.high)})`;
+  return t`, felt for about ${days(lasting.days)} days (${days(lasting.low)} to ${days(lasting.high)})`;
 }

@@ -1,4 +1,5 @@
 import { shownValue } from '@/core/hair';
+import { fixed } from '@/core/language';
 import { rounded } from '@/core/measures';
 import type { SignalId } from '@/core/readings';
 
@@ -9,5 +10,5 @@ export function levelText(signal: SignalId, level: number): string {
     return String(rounded(perDay, perDay < 2 ? 1 : 0));
   }
   const shown = rounded(level, 1);
-  return `${shown < 0 ? '−' : shown > 0 ? '+' : ''}${Math.abs(shown).toFixed(1)}`;
+  return `${shown < 0 ? '−' : shown > 0 ? '+' : ''}${fixed(Math.abs(shown), 1)}`;
 }

@@ -1,6 +1,7 @@
 import type { Batch, BatchEvent } from '@/core/batches';
 import type { TreatmentKind } from '@/core/classification';
 import type { Head, HeadHistory } from '@/core/hair';
+import { plural, t } from '@/core/language';
 import { daysBetween, formatDay, type CalendarDay } from '@/core/measures';
 import type { HeadEvent, Reading } from '@/core/readings';
 import type { Rating, Session, WashDay } from '@/core/sessions';
@@ -29,14 +30,14 @@ export type LogEntry = {
 );
 
 const MOMENT_WORDS: Record<Reading['moment'], string> = {
-  before: 'before treatment',
-  after: 'after treatment',
-  dry: 'dry',
+  before: t`before treatment`,
+  after: t`after treatment`,
+  dry: t`dry`,
 };
 const RATING_WORDS: Record<Rating, string> = {
-  again: 'again',
-  unsure: 'not sure of it',
-  'not-again': 'not again',
+  again: t`again`,
+  unsure: t`not sure of it`,
+  'not-again': t`not again`,
 };
 
 interface Shelf {
@@ -103,7 +104,7 @@ const stamped = ({ id, day, recordedAt }: { id: string; day: CalendarDay; record
 
 function nameOf({ larder }: HeadHistory, { recipeId, recipeVersion }: Session): string {
   const version = larder.recipe(recipeId, recipeVersion) ?? larder.lastVersion(recipeId);
-  return version?.name ?? 'a recipe that is no longer here';
+  return version?.name ?? t`a recipe that is no longer here`;
 }
 
 /** The kind that a session counts as; null where nothing is known of its recipe any more. */
@@ -126,7 +127,7 @@ function sessionWords(
     verdict ? kindInWords(verdict.kind, verdict.strength) : '',
     onForWords(session, planned),
     session.grams === null ? '' : `${Math.round(session.grams)} g`,
-    washDay?.felt ? `felt ${washDay.felt}` : '',
+    washDay?.felt ? t`felt ${washDay.felt}` : '',
     use?.rating ? RATING_WORDS[use.rating] : '',
     lastTimeWords(session, sessions),
     session.note,
@@ -137,15 +138,15 @@ function sessionWords(
 
 function onForWords({ contactMinutes, warmth }: Session, planned: number | undefined): string {
   const asPlanned = planned === undefined || planned === contactMinutes;
-  return `${minutesText(contactMinutes)}${asPlanned ? '' : ` (${planned} planned)`}${warmth === 'warm' ? ', warm' : ''}`;
+  return `${minutesText(contactMinutes)}${asPlanned ? '' : t` (${planned} planned)`}${warmth === 'warm' ? t`, warm` : ''}`;
 }
 
 /** How long ago the same recipe was used before. */
 function lastTimeWords({ recipeId, day }: Session, sessions: readonly Session[]): string {
   const earlier = sessions.filter((other) => other.recipeId === recipeId && other.day < day);
-  if (earlier.length === 0) return 'for the first time';
+  if (earlier.length === 0) return t`for the first time`;
   const ago = Math.min(...earlier.map((other) => daysBetween(other.day, day)));
-  return `${ago === 1 ? 'a day' : `${ago} days`} after the time before`;
+  return t`${ago === 1 ? t`a day` : t`${ago} days`} after the time before`;
 }
 
 function shelfEntries(
@@ -154,7 +155,7 @@ function shelfEntries(
   dated: (day: CalendarDay) => string,
 ): LogEntry[] {
   const names = new Map(
-    batches.map(({ batchId, recipeId }) => [batchId, larder.lastVersion(recipeId)?.name ?? 'a batch']),
+    batches.map(({ batchId, recipeId }) => [batchId, larder.lastVersion(recipeId)?.name ?? t`a batch`]),
   );
   const made = batches.map((record): LogEntry => ({
     kind: 'shelf',
@@ -162,10 +163,10 @@ function shelfEntries(
     id: record.id,
     day: record.madeOn,
     recordedAt: record.recordedAt,
-    title: `${dated(record.madeOn)}, made ${names.get(record.batchId) ?? ''}`,
+    title: t`${dated(record.madeOn)}, made ${names.get(record.batchId) ?? ''}`,
     text: () =>
       [
-        `${record.portions} ${record.portions === 1 ? 'portion' : 'portions'} of ${Math.round(record.portionGrams)} g, ${record.place}`,
+        t`${record.portions} ${plural(record.portions, 'portion', 'portions')} of ${Math.round(record.portionGrams)} g, ${record.place}`,
         record.note,
       ]
         .filter(Boolean)
@@ -179,8 +180,8 @@ function shelfEntries(
       kind: 'shelf',
       record,
       ...stamped(record),
-      title: `${dated(record.day)}, ${record.what === 'moved' ? 'moved' : 'threw out'} ${names.get(record.batchId) ?? 'a batch'}`,
-      text: () => (record.what === 'moved' ? `to the ${record.place}` : record.reason),
+      title: `${dated(record.day)}, ${record.what === 'moved' ? t`moved` : t`threw out`} ${names.get(record.batchId) ?? t`a batch`}`,
+      text: () => (record.what === 'moved' ? t`to the ${record.place}` : record.reason),
     })),
   ];
 }

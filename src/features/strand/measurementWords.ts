@@ -1,4 +1,5 @@
 import { SIGNALS } from '@/core/hair';
+import { t } from '@/core/language';
 import type { Measurement } from '@/core/readings';
 import { levelText } from './levelText';
 
@@ -8,6 +9,6 @@ export function measurementWords({
   value,
   sd,
 }: Pick<Measurement, 'signal' | 'value' | 'sd'>): string {
-  const unit = signal === 'breakage' ? ' pieces a day' : '';
-  return `${SIGNALS[signal].label} ${levelText(signal, value)}${unit}, likely between ${levelText(signal, value - sd)} and ${levelText(signal, value + sd)}`;
+  const unit = signal === 'breakage' ? t` pieces a day` : '';
+  return t`${SIGNALS[signal].label} ${levelText(signal, value)}${unit}, likely between ${levelText(signal, value - sd)} and ${levelText(signal, value + sd)}`;
 }

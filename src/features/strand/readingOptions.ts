@@ -1,4 +1,5 @@
-import type { MarkId, Region, ScalpSign } from '@/core/readings';
+import { t } from '@/core/language';
+import { SCALP_SIGNS, SCALP_WORDS, type MarkId, type Region, type ScalpSign } from '@/core/readings';
 
 const steps = (...words: string[]) => words.map((label, value) => ({ value, label }));
 
@@ -7,39 +8,34 @@ export const MARK_OPTIONS: Record<
   MarkId,
   { readonly label: string; readonly options: readonly { readonly value: number; readonly label: string }[] }
 > = {
-  slip: { label: 'Slip', options: steps('none', 'little', 'some', 'good', 'glides') },
-  tangles: { label: 'Tangles', options: steps('none', 'few', 'some', 'many', 'knots') },
-  shine: { label: 'Shine', options: steps('dull', 'faint', 'some', 'good', 'bright') },
-  clumping: { label: 'Curls clump', options: steps('not', 'hardly', 'partly', 'mostly', 'all') },
-  residue: { label: 'Left in the hair', options: steps('nothing', 'a trace', 'some', 'much', 'coated') },
+  slip: { label: t`Slip`, options: steps(t`none`, t`little`, t`some`, t`good`, t`glides`) },
+  tangles: { label: t`Tangles`, options: steps(t`none`, t`few`, t`some`, t`many`, t`knots`) },
+  shine: { label: t`Shine`, options: steps(t`dull`, t`faint`, t`some`, t`good`, t`bright`) },
+  clumping: { label: t`Curls clump`, options: steps(t`not`, t`hardly`, t`partly`, t`mostly`, t`all`) },
+  residue: {
+    label: t`Left in the hair`,
+    options: steps(t`nothing`, t`a trace`, t`some`, t`much`, t`coated`),
+  },
 };
 
-export const SCALP_OPTIONS: readonly { readonly value: ScalpSign; readonly label: string }[] = [
-  { value: 'calm', label: 'calm' },
-  { value: 'itch', label: 'itches' },
-  { value: 'flakes', label: 'flakes' },
-  { value: 'tender', label: 'tender' },
-  { value: 'sores', label: 'sores' },
-  { value: 'patches', label: 'bald patches' },
-  { value: 'pain', label: 'hurts' },
-];
+export const SCALP_OPTIONS = SCALP_SIGNS.map((value) => ({ value, label: SCALP_WORDS[value] }));
 
 export const SLIDE_OPTIONS = [
-  { value: 'smooth', label: 'smooth' },
-  { value: 'ridges', label: 'faint ridges' },
-  { value: 'catches', label: 'rough, it catches' },
+  { value: 'smooth', label: t`smooth` },
+  { value: 'ridges', label: t`faint ridges` },
+  { value: 'catches', label: t`rough, it catches` },
 ] as const;
 export const SINK_OPTIONS = [
-  { value: 'floats', label: 'on top' },
-  { value: 'hovers', label: 'in between' },
-  { value: 'sinks', label: 'at the bottom' },
+  { value: 'floats', label: t`on top` },
+  { value: 'hovers', label: t`in between` },
+  { value: 'sinks', label: t`at the bottom` },
 ] as const;
 
 export const PLACE_LABELS: Record<Region, string> = {
-  front: 'Front',
-  crown: 'Crown',
-  sides: 'Side',
-  nape: 'Nape',
+  front: t`Front`,
+  crown: t`Crown`,
+  sides: t`Side`,
+  nape: t`Nape`,
 };
 
 /** A calm scalp shows nothing else. */

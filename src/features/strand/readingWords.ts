@@ -1,6 +1,7 @@
 import { hairMassGrams, type Head } from '@/core/hair';
-import { FEEL_WORDS, MARKS, measurementsOf, type Reading } from '@/core/readings';
-import { MARK_OPTIONS, PLACE_LABELS, SCALP_OPTIONS } from './readingOptions';
+import { t } from '@/core/language';
+import { FEEL_WORDS, MARKS, measurementsOf, SCALP_WORDS, type Reading } from '@/core/readings';
+import { MARK_OPTIONS, PLACE_LABELS } from './readingOptions';
 
 /** What a reading holds, in one line. */
 export function readingWords(head: Head, reading: Reading): string {
@@ -13,12 +14,12 @@ export function readingWords(head: Head, reading: Reading): string {
     const { label, options } = MARK_OPTIONS[mark];
     return `${label.toLowerCase()}: ${options[value]?.label ?? value}`;
   });
-  const scalp = reading.scalp.map((sign) => SCALP_OPTIONS.find(({ value }) => value === sign)?.label ?? sign);
+  const scalp = reading.scalp.map((sign) => SCALP_WORDS[sign]);
   return [
     ...measured,
-    ...(reading.feel === null ? [] : [`feels ${FEEL_WORDS[reading.feel + 3]}`]),
+    ...(reading.feel === null ? [] : [t`feels ${FEEL_WORDS[reading.feel + 3]}`]),
     ...marks,
-    ...(scalp.length > 0 ? [`scalp ${scalp.join(', ')}`] : []),
-    ...reading.lengths.map(({ place, cm }) => `${PLACE_LABELS[place].toLowerCase()} ${cm} cm`),
+    ...(scalp.length > 0 ? [t`scalp ${scalp.join(', ')}`] : []),
+    ...reading.lengths.map(({ place, cm }) => t`${PLACE_LABELS[place].toLowerCase()} ${cm} cm`),
   ].join('; ');
 }

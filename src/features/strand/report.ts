@@ -1,4 +1,6 @@
 import type { Head, HeadHistory } from '@/core/hair';
+import { t } from '@/core/language';
+import { SCALP_WORDS } from '@/core/readings';
 import { addDays, formatDay, type CalendarDay } from '@/core/measures';
 import { kindInWords } from '../shared/beatWords';
 import type { SheetPart } from '../shared/PrintSheet';
@@ -7,28 +9,27 @@ import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS } from '../shared/headWords';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { EVENT_WORDS } from './eventWords';
 import { readingWords } from './readingWords';
-import { SCALP_OPTIONS } from './readingOptions';
 
 /** As much as one sheet of paper holds, and as far back as is of use. */
 const LOOK_BACK = { treatments: 84, signs: 365 } as const;
 const MOST = { readings: 5, treatments: 12, ingredients: 16, signs: 8 } as const;
 
 const POROSITY_WORDS: Record<Head['porosityGuess'], string> = {
-  low: 'drops stay on it',
-  medium: 'drinks water neither fast nor slowly',
-  high: 'soaks at once',
-  unknown: 'not tested',
+  low: t`drops stay on it`,
+  medium: t`drinks water neither fast nor slowly`,
+  high: t`soaks at once`,
+  unknown: t`not tested`,
 };
 
 /** What someone else has to know of a head, from what was written down at home: no diagnosis, and nothing added. */
 export function reportOf(head: Head, history: HeadHistory, today: CalendarDay): SheetPart[] {
   return [
-    { title: 'The head', lines: aboutHead(head) },
-    { title: 'Last readings', lines: lastReadings(head, history) },
-    { title: 'Treatments of the last twelve weeks', lines: treatments(head, history, today) },
-    { title: 'What went on, most often first', lines: ingredients(history, today) },
-    { title: 'Reactions and signs of the last year', lines: signs(history, today) },
-    { title: 'What else happened in the last year', lines: happened(history, today) },
+    { title: t`The head`, lines: aboutHead(head) },
+    { title: t`Last readings`, lines: lastReadings(head, history) },
+    { title: t`Treatments of the last twelve weeks`, lines: treatments(head, history, today) },
+    { title: t`What went on, most often first`, lines: ingredients(history, today) },
+    { title: t`Reactions and signs of the last year`, lines: signs(history, today) },
+    { title: t`What else happened in the last year`, lines: happened(history, today) },
   ];
 }
 
@@ -50,14 +51,14 @@ function aboutHead({
     (allergy) => ALLERGY_OPTIONS.find(({ value }) => value === allergy)?.label ?? allergy,
   );
   return [
-    `${lengthCm} cm long, ${density} density, ${strand} strands; water: ${POROSITY_WORDS[porosityGuess]}`,
-    `Age: ${AGE_WORDS[ageBand]}`,
+    t`${lengthCm} cm long, ${density} density, ${strand} strands; water: ${POROSITY_WORDS[porosityGuess]}`,
+    t`Age: ${AGE_WORDS[ageBand]}`,
     ...(chemistry.length > 0
-      ? [`Done to it: ${chemistry.map((each) => CHEMISTRY_WORDS[each]).join(', ')}`]
+      ? [t`Done to it: ${chemistry.map((each) => CHEMISTRY_WORDS[each]).join(', ')}`]
       : []),
-    ...health.map((each) => `To mind: ${HEALTH_WORDS[each]}`),
-    ...(proteinSensitive ? ['Gets stiff from little protein'] : []),
-    reactsTo.length > 0 ? `Reacts to: ${reactsTo.join(', ')}` : 'No allergies known',
+    ...health.map((each) => t`To mind: ${HEALTH_WORDS[each]}`),
+    ...(proteinSensitive ? [t`Gets stiff from little protein`] : []),
+    reactsTo.length > 0 ? t`Reacts to: ${reactsTo.join(', ')}` : t`No allergies known`,
   ];
 }
 
@@ -68,7 +69,7 @@ function lastReadings(head: Head, { readings }: HeadHistory): readonly string[] 
   const lines = newestFirst(readings)
     .slice(0, MOST.readings)
     .map((reading) => `${dated(reading.day)}: ${readingWords(head, reading)}`);
-  return orNone(lines, 'None yet');
+  return orNone(lines, t`None yet`);
 }
 
 function treatments(head: Head, { sessions, larder }: HeadHistory, today: CalendarDay): readonly string[] {
@@ -80,14 +81,14 @@ function treatments(head: Head, { sessions, larder }: HeadHistory, today: Calend
       const version = larder.recipe(recipeId, recipeVersion);
       const verdict = version ? verdictOf(version, head.school, larder) : null;
       return [
-        `${dated(day)}: ${version?.name ?? 'a recipe that is no longer here'}`,
+        `${dated(day)}: ${version?.name ?? t`a recipe that is no longer here`}`,
         ...(verdict ? [kindInWords(verdict.kind, verdict.strength)] : []),
-        `${contactMinutes} min${warmth === 'warm' ? ' warm' : ''}`,
+        t`${contactMinutes} min${warmth === 'warm' ? t` warm` : ''}`,
         ...(grams === null ? [] : [`${Math.round(grams)} g`]),
       ].join(', ');
     });
   const more = recent.length - lines.length;
-  return orNone(more > 0 ? [...lines, `and ${more} more`] : lines, 'None');
+  return orNone(more > 0 ? [...lines, t`and ${more} more`] : lines, t`None`);
 }
 
 function ingredients({ sessions, larder }: HeadHistory, today: CalendarDay): readonly string[] {
@@ -102,8 +103,8 @@ function ingredients({ sessions, larder }: HeadHistory, today: CalendarDay): rea
   const names = [...times]
     .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
     .slice(0, MOST.ingredients)
-    .map(([id, count]) => `${larder.ingredient(id)?.name ?? larder.lastVersion(id)?.name ?? id} (${count})`);
-  return names.length > 0 ? [names.join(', ')] : ['Nothing'];
+    .map(([id, count]) => t`${larder.ingredient(id)?.name ?? larder.lastVersion(id)?.name ?? id} (${count})`);
+  return names.length > 0 ? [names.join(', ')] : [t`Nothing`];
 }
 
 function signs({ patchTests, readings, larder }: HeadHistory, today: CalendarDay): readonly string[] {
@@ -112,17 +113,15 @@ function signs({ patchTests, readings, larder }: HeadHistory, today: CalendarDay
     .filter(({ outcome, startedOn }) => outcome === 'reacted' && startedOn > since)
     .map(
       ({ startedOn, recipeId }) =>
-        `${dated(startedOn)}: skin reacted to ${larder.lastVersion(recipeId)?.name ?? 'a recipe'}`,
+        t`${dated(startedOn)}: skin reacted to ${larder.lastVersion(recipeId)?.name ?? t`a recipe`}`,
     );
   const scalp = newestFirst(readings)
     .filter(({ day }) => day > since)
     .flatMap(({ day, scalp: seen }) => {
-      const told = seen
-        .filter((sign) => sign !== 'calm')
-        .map((sign) => SCALP_OPTIONS.find(({ value }) => value === sign)?.label ?? sign);
-      return told.length > 0 ? [`${dated(day)}: scalp ${told.join(', ')}`] : [];
+      const told = seen.filter((sign) => sign !== 'calm').map((sign) => SCALP_WORDS[sign]);
+      return told.length > 0 ? [t`${dated(day)}: scalp ${told.join(', ')}`] : [];
     });
-  return orNone([...reacted, ...scalp].slice(0, MOST.signs), 'None were written down');
+  return orNone([...reacted, ...scalp].slice(0, MOST.signs), t`None were written down`);
 }
 
 function happened({ events }: HeadHistory, today: CalendarDay): readonly string[] {
@@ -130,5 +129,5 @@ function happened({ events }: HeadHistory, today: CalendarDay): readonly string[
   const lines = newestFirst(events.filter(({ day }) => day > since))
     .slice(0, MOST.signs)
     .map(({ day, what, note }) => `${dated(day)}: ${EVENT_WORDS[what].label}${note ? `, ${note}` : ''}`);
-  return orNone(lines, 'Nothing was written down');
+  return orNone(lines, t`Nothing was written down`);
 }

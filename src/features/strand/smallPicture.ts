@@ -1,5 +1,6 @@
 import { ImageManipulator, SaveFormat } from 'expo-image-manipulator';
 import { launchImageLibraryAsync } from 'expo-image-picker';
+import { t } from '@/core/language';
 import { failed, ok, type Result } from '@/core/measures';
 import { PHOTO_LIMITS, type Photo } from '@/core/readings';
 
@@ -27,6 +28,6 @@ export async function smallPicture(): Promise<Result<Picture> | null> {
     const jpeg = (saved.base64 ?? '').replace(/^data:[^,]*,/, '');
     return ok({ jpeg, widthPx: size.width, heightPx: size.height });
   } catch {
-    return failed('not-a-picture', 'This file cannot be read as a picture; choose another.');
+    return failed('not-a-picture', t`This file cannot be read as a picture; choose another.`);
   }
 }

@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import type { CalendarDay, Result } from '@/core/measures';
 import { readingOf, type Measured, type Moment, type Reading } from '@/core/readings';
 import { newStamp } from '../shared/stamp';
@@ -13,7 +14,7 @@ export function useSaveReading(head: Head): (measured: Partial<Measured>, moment
   return (measured, moment) => {
     const made = readingOf(measured, { ...newStamp(), headId: head.headId, day: today, moment }, today);
     if (made.ok) {
-      add([made.value], `The reading of ${head.name} is written down.`);
+      add([made.value], t`The reading of ${head.name} is written down.`);
       router.navigate('/strand');
     }
     return made;

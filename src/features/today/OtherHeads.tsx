@@ -1,5 +1,6 @@
 import { isSmall } from '@/core/agenda';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import type { Plan } from '@/core/planning';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button } from '@/ui';
@@ -23,16 +24,16 @@ export function OtherHeads({ head, plans }: { head: Head; plans: readonly Plan[]
         ...(day?.beats ?? []).map((beat) => beat.name),
       ];
       return todo.length === 0 ? null : (
-        <Entry key={headId} title={`${name}, today`} text={todo.join(' · ')}>
+        <Entry key={headId} title={t`${name}, today`} text={todo.join(' · ')}>
           {(day?.beats ?? []).filter(isSmall).map((beat) => (
             <Button
               key={beat.recipeId}
-              label={`${beat.name}: done`}
-              hint={`I did ${beat.name} on ${name}`}
+              label={t`${beat.name}: done`}
+              hint={t`I did ${beat.name} on ${name}`}
               onPress={() => done(other, beat, today)}
             />
           ))}
-          <Button label={`To ${name}`} onPress={() => dispatch(headChosen(headId))} />
+          <Button label={t`To ${name}`} onPress={() => dispatch(headChosen(headId))} />
         </Entry>
       );
     });

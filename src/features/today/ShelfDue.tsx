@@ -1,4 +1,5 @@
 import { router } from 'expo-router';
+import { plural, t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { Button } from '@/ui';
 import type { ShelfNote } from '@/workers';
@@ -9,14 +10,14 @@ export function ShelfDue({ shelf }: { shelf: readonly ShelfNote[] }) {
   return shelf.map(({ batchId, name, state, useBy, left }) => (
     <Entry
       key={batchId}
-      title={state === 'past' ? `Throw out: ${name}` : `Use first: ${name}`}
+      title={state === 'past' ? t`Throw out: ${name}` : t`Use first: ${name}`}
       text={
         state === 'past'
-          ? `Past since ${formatDay(useBy, 'EEEE d MMMM')}.`
-          : `${left} ${left === 1 ? 'portion' : 'portions'}, good until ${formatDay(useBy, 'EEEE d MMMM')}.`
+          ? t`Past since ${formatDay(useBy, 'EEEE d MMMM')}.`
+          : t`${left} ${plural(left, 'portion', 'portions')}, good until ${formatDay(useBy, 'EEEE d MMMM')}.`
       }
     >
-      <Button label="To the shelf" hint={`To the shelf, ${name}`} onPress={() => router.push('/shelf')} />
+      <Button label={t`To the shelf`} hint={t`To the shelf, ${name}`} onPress={() => router.push('/shelf')} />
     </Entry>
   ));
 }

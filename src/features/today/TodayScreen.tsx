@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat, PlanDay } from '@/core/planning';
 import { selectWashRuns, useAppSelector } from '@/store';
@@ -71,7 +72,7 @@ function Rest({ head, now }: { head: Head; now: PlanDay | undefined }) {
     (now && (now.beats.length > 0 || now.preparation.length > 0)) ||
     due.length > 0 ||
     sessions.some(({ day }) => day === today);
-  return isBusy ? null : <Body>A day of rest. Nothing to prepare, nothing to wash.</Body>;
+  return isBusy ? null : <Body>{t`A day of rest. Nothing to prepare, nothing to wash.`}</Body>;
 }
 
 function Beats({ head, now }: { head: Head; now: PlanDay }) {
@@ -89,16 +90,16 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
       {beat.slot === 'main' ? (
         <Button
           tone="main"
-          label={isUnderWay ? 'Go on' : 'Wash now'}
-          hint={`${isUnderWay ? 'Go on with' : 'Begin'} the wash day`}
+          label={isUnderWay ? t`Go on` : t`Wash now`}
+          hint={t`${isUnderWay ? t`Go on with` : t`Begin`} the wash day`}
           onPress={() => router.push('/wash')}
           testID="wash-now"
         />
       ) : null}
       <Button
         tone={beat.slot === 'main' ? 'quiet' : 'plain'}
-        label="I did this"
-        hint={`I did ${beat.name}`}
+        label={t`I did this`}
+        hint={t`I did ${beat.name}`}
         onPress={() => done(head, beat, today)}
       />
     </Entry>
@@ -114,14 +115,10 @@ function Next({ head, beats }: { head: Head; beats: readonly Beat[] }) {
     <>
       {doneToday > 0 ? (
         <Body>
-          {doneToday === 1 ? 'One treatment is' : `${doneToday} treatments are`} written down today.
+          {t`${doneToday === 1 ? t`One treatment is` : t`${doneToday} treatments are`} written down today.`}
         </Body>
       ) : null}
-      {next ? (
-        <Small>
-          Next: {next.name} on {formatDay(next.day, 'EEEE')}.
-        </Small>
-      ) : null}
+      {next ? <Small>{t`Next: ${next.name} on ${formatDay(next.day, 'EEEE')}.`}</Small> : null}
     </>
   );
 }
@@ -133,22 +130,22 @@ function Ways({ head, now }: { head: Head; now: PlanDay | undefined }) {
   const isPlanned = now?.beats.some(({ slot }) => slot === 'main') ?? false;
   return (
     <View className="flex-row flex-wrap gap-3 pt-2">
-      <Button label="See the week" onPress={() => router.push('/week')} />
+      <Button label={t`See the week`} onPress={() => router.push('/week')} />
       {isPlanned && (!run || run.day === today) ? null : (
         <Button label={washLabel(run?.day, today)} onPress={() => router.push('/wash')} />
       )}
       {due.some(({ to }) => to === '/strand/take') ? null : (
-        <Button label="Take a reading" onPress={() => router.push('/strand/take')} />
+        <Button label={t`Take a reading`} onPress={() => router.push('/strand/take')} />
       )}
     </View>
   );
 }
 
 function washLabel(begun: CalendarDay | undefined, today: CalendarDay): string {
-  if (begun === undefined) return 'Wash today';
+  if (begun === undefined) return t`Wash today`;
   return begun === today
-    ? 'Go on with the wash day'
-    : `The wash day of ${formatDay(begun, 'EEEE')} is not ended`;
+    ? t`Go on with the wash day`
+    : t`The wash day of ${formatDay(begun, 'EEEE')} is not ended`;
 }
 
 function Aside({
@@ -160,13 +157,13 @@ function Aside({
 }) {
   return (
     <View className="gap-2 pt-2">
-      <Heading level={2}>Why</Heading>
+      <Heading level={2}>{t`Why`}</Heading>
       {reasons.map((reason) => (
         <Body key={reason}>{reason}</Body>
       ))}
       {dues.length > 0 ? (
         <View className="gap-2 pt-3">
-          <Heading level={2}>Since when, and when again</Heading>
+          <Heading level={2}>{t`Since when, and when again`}</Heading>
           <Dues dues={dues} />
         </View>
       ) : null}

@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import type { PrepTask } from '@/core/planning';
 
 const two = (value: number) => String(value).padStart(2, '0');
@@ -7,9 +8,9 @@ const two = (value: number) => String(value).padStart(2, '0');
  * @param minuteOfDay now, minutes since midnight
  */
 export function prepareTitle({ startMinute }: Pick<PrepTask, 'startMinute'>, minuteOfDay: number): string {
-  if (startMinute === null) return 'Prepare';
+  if (startMinute === null) return t`Prepare`;
   const clock = `${Math.floor(startMinute / 60)}:${two(startMinute % 60)}`;
   return minuteOfDay > startMinute
-    ? `Prepare at once: ${clock} was the last moment for the hour you wash at`
-    : `Prepare, by ${clock} at the latest`;
+    ? t`Prepare at once: ${clock} was the last moment for the hour you wash at`
+    : t`Prepare, by ${clock} at the latest`;
 }

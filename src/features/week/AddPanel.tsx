@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
@@ -13,19 +14,19 @@ export function AddPanel({ day }: { day: CalendarDay }) {
     <View className="gap-2">
       {isAsked ? <WonderAnswer /> : null}
       <RecipeChoices
-        label={`For ${on}`}
+        label={t`For ${on}`}
         actions={({ recipeId, name }) => [
           {
-            label: 'Put it here',
-            hint: `Put ${name} on ${on}`,
+            label: t`Put it here`,
+            hint: t`Put ${name} on ${on}`,
             run: () => {
               startAdd(null);
               decisions.add(day, recipeId, name);
             },
           },
           {
-            label: 'Why not?',
-            hint: `Why not ${name} on ${on}?`,
+            label: t`Why not?`,
+            hint: t`Why not ${name} on ${on}?`,
             run: () => ask({ what: 'why-not', slot: 'main', recipeId, day }),
           },
         ]}

@@ -1,4 +1,5 @@
 import { airAdvice } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { Body } from '@/ui';
@@ -15,7 +16,7 @@ export function AirAdvice({ beat }: { beat: Beat }) {
   return (
     <Body>
       {advice}
-      {weather.of === today ? '' : ` (Forecast of ${formatDay(weather.of, 'EEEE')}.)`}
+      {weather.of === today ? '' : t` (Forecast of ${formatDay(weather.of, 'EEEE')}.)`}
     </Body>
   );
 }

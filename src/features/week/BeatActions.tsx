@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import type { Beat } from '@/core/planning';
 import { Button } from '@/ui';
 import { isSmall } from '@/core/agenda';
@@ -21,38 +22,38 @@ export function BeatActions({ beat }: { beat: Beat }) {
     <View className="gap-2">
       <View className="flex-row flex-wrap gap-2">
         <Button
-          label={beat.locked ? 'Kept' : 'Keep'}
-          hint={beat.locked ? `Let the plan move ${beat.name} again` : `Keep ${beat.name} on this day`}
+          label={beat.locked ? t`Kept` : t`Keep`}
+          hint={beat.locked ? t`Let the plan move ${beat.name} again` : t`Keep ${beat.name} on this day`}
           pressed={beat.locked}
           onPress={() => (beat.locked ? decisions.release(beat) : decisions.keep(beat))}
         />
         {beat.slot === 'main' ? (
           <>
             <Button
-              label="Move"
-              hint={`Move ${beat.name} to another day`}
+              label={t`Move`}
+              hint={t`Move ${beat.name} to another day`}
               pressed={isMoving}
               onPress={() => startMove(isMoving ? null : beat)}
               testID={`move-${beat.day}`}
             />
             <Button
-              label="Swap"
-              hint={`Another recipe instead of ${beat.name}`}
+              label={t`Swap`}
+              hint={t`Another recipe instead of ${beat.name}`}
               expanded={swapping}
               onPress={() => setSwapping(!swapping)}
             />
           </>
         ) : null}
-        <Button label="Leave out" hint={`Leave out ${beat.name}`} onPress={() => decisions.skip(beat)} />
+        <Button label={t`Leave out`} hint={t`Leave out ${beat.name}`} onPress={() => decisions.skip(beat)} />
       </View>
       {swapping ? (
         <RecipeChoices
-          label={`Instead of ${beat.name}`}
+          label={t`Instead of ${beat.name}`}
           except={beat.recipeId}
           actions={(recipe) => [
             {
-              label: 'Take it',
-              hint: `${recipe.name} instead of ${beat.name}`,
+              label: t`Take it`,
+              hint: t`${recipe.name} instead of ${beat.name}`,
               run: () => {
                 setSwapping(false);
                 decisions.swap(beat, recipe.recipeId, recipe.name);
@@ -65,8 +66,8 @@ export function BeatActions({ beat }: { beat: Beat }) {
         <View className="items-start">
           <Button
             tone="quiet"
-            label="What if I leave it out?"
-            hint={`What if I leave out ${beat.name}?`}
+            label={t`What if I leave it out?`}
+            hint={t`What if I leave out ${beat.name}?`}
             expanded={isAsked}
             onPress={() => {
               if (beat.slot !== 'main' && beat.slot !== 'pre-poo') return;

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { fixed, t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import type { Beat, PrepTask } from '@/core/planning';
 import { Body, Button, Heading, Small, Strong } from '@/ui';
@@ -20,9 +21,9 @@ export function PlannedBeat({ beat }: { beat: Beat }) {
       <View className="flex-row flex-wrap gap-x-3">
         <Button
           tone="quiet"
-          label="More"
+          label={t`More`}
           testID="more"
-          hint={`More about ${beat.name}`}
+          hint={t`More about ${beat.name}`}
           expanded={isOpen}
           onPress={() => toggle(beat)}
         />
@@ -41,8 +42,8 @@ export function beatLine(beat: Beat): string {
   return [
     isSmall(beat) ? SLOT_WORDS[beat.slot] : kindInWords(beat.kind, beat.strength),
     beat.overnight ? 'overnight' : minutesText(beat.minutes),
-    ...(beat.onlyIfFirm ? ['only if it feels firm'] : []),
-    ...(beat.locked ? ['kept by you'] : []),
+    ...(beat.onlyIfFirm ? [t`only if it feels firm`] : []),
+    ...(beat.locked ? [t`kept by you`] : []),
   ].join(' · ');
 }
 
@@ -50,7 +51,12 @@ function DoneButton({ beat, tone }: { beat: Beat; tone: 'quiet' | 'main' }) {
   const { today, done } = useWeek();
   if (beat.day !== today) return null;
   return (
-    <Button tone={tone} label="I did this" hint={`I did ${beat.name}`} onPress={() => done(beat, today)} />
+    <Button
+      tone={tone}
+      label={t`I did this`}
+      hint={t`I did ${beat.name}`}
+      onPress={() => done(beat, today)}
+    />
   );
 }
 
@@ -94,7 +100,7 @@ function BeatFacts({ beat }: { beat: Beat }) {
         </Body>
       ))}
       {isSmall(beat) ? null : <Body>{moveWords(beat)}</Body>}
-      {beat.cost !== null && beat.cost > 0 ? <Body>It costs about {beat.cost.toFixed(2)}.</Body> : null}
+      {beat.cost !== null && beat.cost > 0 ? <Body>{t`It costs about ${fixed(beat.cost, 2)}.`}</Body> : null}
       {beat.reasons.map((reason) => (
         <Body key={reason.code}>{reason.text}</Body>
       ))}
@@ -108,10 +114,10 @@ const NOTICEABLE = 0.1;
 
 /** What one use should do, with how sure that is. */
 function moveWords({ moves: { mean, sd } }: Beat): string {
-  const size = Math.abs(mean).toFixed(1);
-  const sure = sd < Math.abs(mean) / 1.3 ? '' : ', but that is mostly a guess';
-  if (Math.abs(mean) < NOTICEABLE) return 'It should hardly move firmness.';
-  return `It should move the hair ${size} toward ${mean > 0 ? 'firm' : 'soft'}, give or take ${(1.28 * sd).toFixed(1)}${sure}.`;
+  const size = fixed(Math.abs(mean), 1);
+  const sure = sd < Math.abs(mean) / 1.3 ? '' : t`, but that is mostly a guess`;
+  if (Math.abs(mean) < NOTICEABLE) return t`It should hardly move firmness.`;
+  return t`It should move the hair ${size} toward ${mean > 0 ? t`firm` : t`soft`}, give or take ${fixed(1.28 * sd, 1)}${sure}.`;
 }
 
 export function FinishedBeat({ beat }: { beat: DoneBeat }) {
@@ -119,7 +125,7 @@ export function FinishedBeat({ beat }: { beat: DoneBeat }) {
     <View className="gap-0.5">
       <Strong>{beat.name}</Strong>
       <Small>
-        {kindInWords(beat.kind, beat.strength)} · {minutesText(beat.contactMinutes)} on · done
+        {t`${kindInWords(beat.kind, beat.strength)} · ${minutesText(beat.contactMinutes)} on · done`}
       </Small>
     </View>
   );
@@ -128,7 +134,7 @@ export function FinishedBeat({ beat }: { beat: DoneBeat }) {
 export function Preparation({ tasks }: { tasks: readonly PrepTask[] }) {
   return tasks.map((task) => (
     <Small key={`${task.forRecipeId}-${task.text}`}>
-      <Small className="font-strong text-ink">Prepare: </Small>
+      <Small className="font-strong text-ink">{t`Prepare: `}</Small>
       {task.text}
     </Small>
   ));

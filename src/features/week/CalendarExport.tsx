@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import type { Plan } from '@/core/planning';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, Heading, Small } from '@/ui';
@@ -24,17 +25,16 @@ export function CalendarExport({ head, plan }: { head: Head; plan: Plan }) {
       headId: head.headId,
       entries: [...entries],
     };
-    add([written], 'The calendar file is written. Open it with your calendar.');
+    add([written], t`The calendar file is written. Open it with your calendar.`);
   };
   return (
     <View className="gap-2 pt-2">
-      <Heading level={2}>In your calendar</Heading>
+      <Heading level={2}>{t`In your calendar`}</Heading>
       <Small>
-        Wash days at the hour at which you may begin, with what has to be begun before, and an alarm for each.
-        {last ? ' Written again, it moves what has moved and takes out what is no longer planned.' : ''}
+        {t`Wash days at the hour at which you may begin, with what has to be begun before, and an alarm for each.${last ? t` Written again, it moves what has moved and takes out what is no longer planned.` : ''}`}
       </Small>
       <View className="items-start">
-        <Button label="Calendar file" onPress={() => void save()} testID="calendar-file" />
+        <Button label={t`Calendar file`} onPress={() => void save()} testID="calendar-file" />
       </View>
     </View>
   );

@@ -2,6 +2,7 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { challengeSchema, type Challenge, type ChallengeCounts } from '@/core/agenda';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { failedBySchema, ok, type CalendarDay, type Result } from '@/core/measures';
 import { Button, Heading } from '@/ui';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
@@ -28,43 +29,43 @@ export function ChallengeForm({ head, today }: { head: Head; today: CalendarDay 
   const save = handleSubmit((draft) => {
     const challenge = made(draft);
     if (!challenge.ok) return;
-    add([challenge.value], `${challenge.value.name} begins today.`);
+    add([challenge.value], t`${challenge.value.name} begins today.`);
     reset(BLANK);
   });
   return (
     <View className="gap-3">
-      <Heading level={3}>Begin one</Heading>
-      <FormField control={control} name="name" label="What do you call it?" testID="challenge-name" />
+      <Heading level={3}>{t`Begin one`}</Heading>
+      <FormField control={control} name="name" label={t`What do you call it?`} testID="challenge-name" />
       <FormChoice
         control={control}
         name="counts"
-        label="What counts"
+        label={t`What counts`}
         options={[
-          { value: 'main', label: 'any treatment' },
-          { value: 'moisture', label: 'moisture' },
-          { value: 'protein', label: 'protein' },
+          { value: 'main', label: t`any treatment` },
+          { value: 'moisture', label: t`moisture` },
+          { value: 'protein', label: t`protein` },
           { value: 'pre-poo', label: 'pre-poo' },
         ]}
       />
       <FormChoice
         control={control}
         name="perWeek"
-        label="Days a week"
+        label={t`Days a week`}
         options={[1, 2, 3].map((value) => ({ value, label: String(value) }))}
       />
       <FormChoice
         control={control}
         name="weeks"
-        label="For"
+        label={t`For`}
         options={[
-          { value: 4, label: 'four weeks' },
-          { value: 8, label: 'eight weeks' },
-          { value: 26, label: 'half a year' },
-          { value: 52, label: 'a year' },
+          { value: 4, label: t`four weeks` },
+          { value: 8, label: t`eight weeks` },
+          { value: 26, label: t`half a year` },
+          { value: 52, label: t`a year` },
         ]}
       />
       <View className="items-start">
-        <Button label="Begin it" onPress={save} testID="save-challenge" />
+        <Button label={t`Begin it`} onPress={save} testID="save-challenge" />
       </View>
       <NotSavedYet state={formState} />
     </View>

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import type { ChallengeState, Occasion } from '@/core/agenda';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import { Body, Button, Heading, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
@@ -31,8 +32,8 @@ function Days({ head, answer }: { head: Head; answer: HeadAnswer }) {
     <Screen
       before={<WeekTabs here="/week/days" />}
       over={head.name}
-      headline={next ? occasionWords(next).title : 'Nothing special ahead'}
-      reason="Say what is coming, and the plan goes around it."
+      headline={next ? occasionWords(next).title : t`Nothing special ahead`}
+      reason={t`Say what is coming, and the plan goes around it.`}
       side={<Challenges head={head} states={answer.plan.challenges} today={today} />}
     >
       <HeadPicker />
@@ -56,9 +57,9 @@ function OccasionRow({ occasion }: { occasion: Occasion }) {
       <View className="items-start">
         <Button
           tone="quiet"
-          label="Take it out"
-          hint={`Take out: ${title}`}
-          onPress={() => takeBack(occasion.id, `${title} is taken out.`)}
+          label={t`Take it out`}
+          hint={t`Take out: ${title}`}
+          onPress={() => takeBack(occasion.id, t`${title} is taken out.`)}
         />
       </View>
     </View>
@@ -75,9 +76,9 @@ function Challenges({ head, states, today }: ChallengesProps) {
   const add = useAddRecords();
   return (
     <View className="gap-4">
-      <Heading level={2}>Challenges</Heading>
+      <Heading level={2}>{t`Challenges`}</Heading>
       {states.length === 0 ? (
-        <Body>Eight weeks or a year of one good habit. A missed week stays visible; the count goes on.</Body>
+        <Body>{t`Eight weeks or a year of one good habit. A missed week stays visible; the count goes on.`}</Body>
       ) : null}
       {states.map((state) => {
         const { challenge } = state;
@@ -94,12 +95,12 @@ function Challenges({ head, states, today }: ChallengesProps) {
               <View className="items-start">
                 <Button
                   tone="quiet"
-                  label="Give it up"
-                  hint={`Give up ${challenge.name}`}
+                  label={t`Give it up`}
+                  hint={t`Give up ${challenge.name}`}
                   onPress={() =>
                     add(
                       [{ ...challenge, ...newStamp(), corrects: challenge.id, givenUpOn: today }],
-                      `${challenge.name} is given up on ${formatDay(today, 'd MMMM')}.`,
+                      t`${challenge.name} is given up on ${formatDay(today, 'd MMMM')}.`,
                     )
                   }
                 />

@@ -14,6 +14,7 @@ import {
 } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
 import { Text, View } from 'react-native';
+import { t } from '@/core/language';
 import { calendarDay, formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { useWeek } from './WeekContext';
@@ -39,14 +40,14 @@ const toNextDay: KeyboardCoordinateGetter = (event, { context }) => {
 
 const said = (id: string | number | undefined) => {
   const day = dayOf(id);
-  return day ? formatDay(day, 'EEEE d MMMM') : 'no day';
+  return day ? formatDay(day, 'EEEE d MMMM') : t`no day`;
 };
 const announcements: Announcements = {
   onDragStart: () =>
-    'Picked up. Use the arrow keys to choose a day, space to put it there, escape to leave it.',
-  onDragOver: ({ over }) => `Over ${said(over?.id)}.`,
-  onDragEnd: ({ over }) => (over ? `Put on ${said(over.id)}.` : 'Left where it was.'),
-  onDragCancel: () => 'Left where it was.',
+    t`Picked up. Use the arrow keys to choose a day, space to put it there, escape to leave it.`,
+  onDragOver: ({ over }) => t`Over ${said(over?.id)}.`,
+  onDragEnd: ({ over }) => (over ? t`Put on ${said(over.id)}.` : t`Left where it was.`),
+  onDragCancel: () => t`Left where it was.`,
 };
 
 /** Lets the main treatments within it be dragged from day to day, by pointer, by touch and by keyboard. */
@@ -105,7 +106,7 @@ export function DragHandle({ beat }: { beat: Beat }) {
       tabIndex={0}
       aria-roledescription={attributes['aria-roledescription']}
       aria-describedby={attributes['aria-describedby']}
-      aria-label={`Drag ${beat.name} to another day`}
+      aria-label={t`Drag ${beat.name} to another day`}
       testID={`drag-${beat.day}`}
       className={`min-h-target min-w-target cursor-grab touch-none items-center justify-center rounded-xl ${isDragging ? 'z-10 bg-raised' : ''}`}
       style={

@@ -1,14 +1,15 @@
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
+import { t } from '@/core/language';
 import { Small, useTokens, type MarkKind } from '@/ui';
 import { Mark } from '@/ui/charts/Mark';
 
 const MARKS: readonly { readonly kind: MarkKind; readonly x: number; readonly text: string }[] = [
-  { kind: 'firm', x: 10, text: 'protein, pushes firm' },
-  { kind: 'soft', x: 38, text: 'moisture, pulls soft' },
-  { kind: 'both', x: 28, text: 'both' },
-  { kind: 'hold', x: 26, text: 'oil, holds' },
-  { kind: 'small', x: 26, text: 'mist or refresh' },
+  { kind: 'firm', x: 10, text: t`protein, pushes firm` },
+  { kind: 'soft', x: 38, text: t`moisture, pulls soft` },
+  { kind: 'both', x: 28, text: t`both` },
+  { kind: 'hold', x: 26, text: t`oil, holds` },
+  { kind: 'small', x: 26, text: t`mist or refresh` },
 ];
 
 /** What each mark means; hollow is planned, filled is done. */
@@ -24,7 +25,7 @@ export function MarkLegend() {
           <Small className="text-ink">{text}</Small>
         </View>
       ))}
-      <Small>Hollow is planned, filled is done.</Small>
+      <Small>{t`Hollow is planned, filled is done.`}</Small>
     </View>
   );
 }

@@ -2,6 +2,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { OCCASIONS, occasionSchema, type Occasion, type OccasionKind } from '@/core/agenda';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { addDays, failedBySchema, ok, type CalendarDay, type Result } from '@/core/measures';
 import { Button, Heading, Small } from '@/ui';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
@@ -39,27 +40,27 @@ export function OccasionForm({ head, today }: { head: Head; today: CalendarDay }
   const save = handleSubmit((draft) => {
     const occasion = made(draft);
     if (!occasion.ok) return;
-    add([occasion.value], `${occasionWords(occasion.value).title}: the plan knows.`);
+    add([occasion.value], t`${occasionWords(occasion.value).title}: the plan knows.`);
     reset(blank);
   });
   return (
     <View className="gap-3 pt-2">
-      <Heading level={2}>What is coming?</Heading>
+      <Heading level={2}>{t`What is coming?`}</Heading>
       <FormChoice
         control={control}
         name="what"
-        label="What"
+        label={t`What`}
         options={OCCASIONS.map((value) => ({ value, label: OCCASION_LABELS[value].label }))}
       />
       {what ? <Small>{OCCASION_LABELS[what].note}</Small> : null}
       <View className="flex-row flex-wrap gap-4">
-        <DateField control={control} name="from" label="From" testID="occasion-from" />
-        <DateField control={control} name="to" label="To, the last day" testID="occasion-to" />
+        <DateField control={control} name="from" label={t`From`} testID="occasion-from" />
+        <DateField control={control} name="to" label={t`To, the last day`} testID="occasion-to" />
         {what === 'hours' ? (
           <FormField
             control={control}
             name="minutes"
-            label="Minutes a day"
+            label={t`Minutes a day`}
             numeric
             className="w-[130px]"
             testID="occasion-minutes"
@@ -69,15 +70,15 @@ export function OccasionForm({ head, today }: { head: Head; today: CalendarDay }
       <FormChoice
         control={control}
         name="everybody"
-        label="For whom"
+        label={t`For whom`}
         options={[
           { value: 'no', label: head.name },
-          { value: 'yes', label: 'everybody' },
+          { value: 'yes', label: t`everybody` },
         ]}
       />
-      <FormField control={control} name="note" label="A note, if you like" testID="occasion-note" />
+      <FormField control={control} name="note" label={t`A note, if you like`} testID="occasion-note" />
       <View className="items-start">
-        <Button tone="main" label="Tell the plan" onPress={save} testID="save-occasion" />
+        <Button tone="main" label={t`Tell the plan`} onPress={save} testID="save-occasion" />
       </View>
       <NotSavedYet state={formState} />
     </View>
@@ -101,6 +102,6 @@ function occasionFrom(
   if (parsed.success) return ok(parsed.data);
   return failedBySchema(parsed.error.issues, ({ path, message }) => ({
     path: path.map(String).join('.'),
-    message: path[0] === 'what' ? 'Choose what is coming.' : message,
+    message: path[0] === 'what' ? t`Choose what is coming.` : message,
   }));
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import type { OwnPart } from '@/core/scheduling';
 import { Button, Choice, FieldGroup, Heading, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
@@ -16,18 +17,18 @@ export function OwnRhythm({ onTry }: { onTry: (own: readonly OwnPart[]) => void 
   const nameOf = (id: string) => masks.find((recipe) => recipe.recipeId === id)?.name ?? id;
   return (
     <View className="gap-3 pt-2">
-      <Heading level={2}>A rhythm of your own</Heading>
-      <FieldGroup label="Recipe">
+      <Heading level={2}>{t`A rhythm of your own`}</Heading>
+      <FieldGroup label={t`Recipe`}>
         <Choice<string>
-          label="Recipe"
+          label={t`Recipe`}
           options={masks.map((recipe) => ({ value: recipe.recipeId, label: recipe.name }))}
           value={recipeId}
           onChange={setRecipeId}
         />
       </FieldGroup>
-      <FieldGroup label="Every so many days">
+      <FieldGroup label={t`Every so many days`}>
         <Choice<number>
-          label="Every so many days"
+          label={t`Every so many days`}
           options={EVERY.map((days) => ({ value: days, label: String(days) }))}
           value={everyDays}
           onChange={setEveryDays}
@@ -35,21 +36,19 @@ export function OwnRhythm({ onTry }: { onTry: (own: readonly OwnPart[]) => void 
       </FieldGroup>
       {parts.map((part) => (
         <View key={part.recipeId} className="flex-row flex-wrap items-center gap-x-3">
-          <Strong>
-            {nameOf(part.recipeId)}, every {part.everyDays} days
-          </Strong>
+          <Strong>{t`${nameOf(part.recipeId)}, every ${part.everyDays} days`}</Strong>
           <Button
             tone="quiet"
-            label="Take out"
-            hint={`Take out ${nameOf(part.recipeId)}`}
+            label={t`Take out`}
+            hint={t`Take out ${nameOf(part.recipeId)}`}
             onPress={() => setParts(parts.filter((each) => each !== part))}
           />
         </View>
       ))}
       <View className="flex-row flex-wrap gap-2">
         <Button
-          label="Add"
-          hint="Add this recipe to the rhythm"
+          label={t`Add`}
+          hint={t`Add this recipe to the rhythm`}
           disabled={recipeId === null}
           onPress={() => {
             if (recipeId === null) return;
@@ -58,8 +57,8 @@ export function OwnRhythm({ onTry }: { onTry: (own: readonly OwnPart[]) => void 
           }}
         />
         <Button
-          label="Try it"
-          hint="Try this rhythm"
+          label={t`Try it`}
+          hint={t`Try this rhythm`}
           disabled={parts.length === 0}
           onPress={() => onTry(parts)}
         />

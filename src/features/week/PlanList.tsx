@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { Heading, Small } from '@/ui';
 import { placeInWords } from '@/core/hair';
@@ -8,16 +9,14 @@ import type { WeekRow } from './weekRows';
 /** The same days in words alone, for who reads better than she looks, and for a screen reader. */
 export function PlanList({ rows }: { rows: readonly WeekRow[] }) {
   return (
-    <View role="list" aria-label="The days of the plan" className="gap-4">
+    <View role="list" aria-label={t`The days of the plan`} className="gap-4">
       {rows.map((row) => (
         <View key={row.day} role="listitem" className="gap-1 border-b border-line pb-3">
           <Heading level={3}>
-            {row.isToday ? 'Today, ' : ''}
+            {row.isToday ? t`Today, ` : ''}
             {formatDay(row.day, 'EEEE d MMMM')}
           </Heading>
-          <Small>
-            {row.isPast ? 'It was' : 'It should be'} {placeInWords(row)} in the evening.
-          </Small>
+          <Small>{t`${row.isPast ? t`It was` : t`It should be`} ${placeInWords(row)} in the evening.`}</Small>
           <WeekDay row={row} />
         </View>
       ))}

@@ -1,4 +1,5 @@
 import { Pressable, View } from 'react-native';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import type { Beat, PlanDay } from '@/core/planning';
 import { Small, Strong } from '@/ui';
@@ -27,12 +28,12 @@ export function PlanOverview() {
         }))}
         height={HEIGHT}
         domain={THREAD_DOMAIN}
-        label={`Firmness as expected until ${formatDay(last, 'd MMMM')}; the weeks are listed below.`}
+        label={t`Firmness as expected until ${formatDay(last, 'd MMMM')}; the weeks are listed below.`}
       />
-      <View role="table" aria-label="The plan by weeks" className="gap-1">
+      <View role="table" aria-label={t`The plan by weeks`} className="gap-1">
         <View role="row" className="flex-row">
           <View role="columnheader" className="w-[84px]">
-            <Small>Week of</Small>
+            <Small>{t`Week of`}</Small>
           </View>
           {(weeks[0] ?? []).map(({ day }) => (
             <View key={day} role="columnheader" style={{ width: COLUMN }} className="px-1">

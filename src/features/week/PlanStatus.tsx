@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { fixed, t } from '@/core/language';
 import { planNoteSeen, selectAgreed, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, Small, Strong } from '@/ui';
 import { useHairAnswer } from '../shared/HairAnswer';
@@ -11,34 +12,35 @@ export function PlanStatus() {
   const { search, stopSearch, pending, taken } = useHairAnswer();
   if (search) {
     const found = Number.isFinite(search.gap)
-      ? `at most ${percentText(search.gap)} from the best there is`
-      : 'begun';
+      ? t`at most ${percentText(search.gap)} from the best there is`
+      : t`begun`;
     return (
       <View role="status" className="flex-row flex-wrap items-center gap-x-3">
-        <Small>Looking for a better plan: {found}.</Small>
-        <Button tone="quiet" label="Take this one" onPress={stopSearch} />
+        <Small>{t`Looking for a better plan: ${found}.`}</Small>
+        <Button tone="quiet" label={t`Take this one`} onPress={stopSearch} />
       </View>
     );
   }
   return (
     <View role="status">
-      <Small>{pending ? 'Working it out again.' : qualityWords(plan, taken)}</Small>
+      <Small>{pending ? t`Working it out again.` : qualityWords(plan, taken)}</Small>
     </View>
   );
 }
 
 function qualityWords({ planner, gap }: { planner: string; gap: number | null }, taken: boolean): string {
-  if (planner === 'week-search' && taken) return 'Taken before the solver was done: a better plan may exist.';
+  if (planner === 'week-search' && taken)
+    return t`Taken before the solver was done: a better plan may exist.`;
   if (planner === 'week-search')
-    return 'Planned by the simple search: the solver could not be loaded, so a better plan may exist.';
-  if (gap === null) return 'The best plan that keeps what you decided.';
-  if (gap < 0.0005) return 'No plan for these weeks is better.';
-  return `At most ${percentText(gap)} from the best plan there is.`;
+    return t`Planned by the simple search: the solver could not be loaded, so a better plan may exist.`;
+  if (gap === null) return t`The best plan that keeps what you decided.`;
+  if (gap < 0.0005) return t`No plan for these weeks is better.`;
+  return t`At most ${percentText(gap)} from the best plan there is.`;
 }
 
 function percentText(share: number): string {
   const percent = 100 * share;
-  return `${percent < 10 ? percent.toFixed(1) : Math.round(percent)} %`;
+  return t`${percent < 10 ? fixed(percent, 1) : Math.round(percent)} %`;
 }
 
 /** What changed since she last looked, and why. */
@@ -49,15 +51,15 @@ export function PlanNotes() {
   if (!note) return null;
   return (
     <View role="status" testID="plan-note" className="gap-1 rounded-2xl bg-sunken p-4">
-      <Strong>The plan changed {note.why}</Strong>
+      <Strong>{t`The plan changed ${note.why}`}</Strong>
       {note.changes.map(({ text }) => (
         <Body key={text}>{text}.</Body>
       ))}
       <View className="items-start">
         <Button
           tone="quiet"
-          label="Good"
-          hint="I have seen the change"
+          label={t`Good`}
+          hint={t`I have seen the change`}
           onPress={() => dispatch(planNoteSeen(head.headId))}
         />
       </View>
@@ -78,7 +80,7 @@ export function PlanLimits() {
       ))}
       {own.length > 0 ? (
         <>
-          <Strong>What you decided does not fit its rules. The least that would have to give way:</Strong>
+          <Strong>{t`What you decided does not fit its rules. The least that would have to give way:`}</Strong>
           <Loosenings loosenings={own} />
         </>
       ) : null}

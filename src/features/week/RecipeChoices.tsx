@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { classifyVersion } from '@/core/classification';
+import { t } from '@/core/language';
 import type { RecipeVersion } from '@/core/recipes';
 import { Button, Small, Strong } from '@/ui';
 import { kindInWords } from '../shared/beatWords';
@@ -24,7 +25,7 @@ export function RecipeChoices({ label, except, actions }: RecipeChoicesProps) {
   const larder = useLarder();
   const { head } = useWeek();
   const masks = larder.recipes.filter(({ use, recipeId }) => use === 'mask' && recipeId !== except);
-  if (masks.length === 0) return <Small>There is no other mask: save one on the Bench.</Small>;
+  if (masks.length === 0) return <Small>{t`There is no other mask: save one on the Bench.`}</Small>;
   return (
     <View role="list" aria-label={label} className="gap-1">
       {masks.map((recipe) => {

@@ -9,6 +9,7 @@ import {
   type Rule,
 } from '@/core/agenda';
 import type { Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { learnedWashMinutes } from '@/core/sessions';
 import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
@@ -20,17 +21,17 @@ import { useChoices } from '../shared/useChoices';
 import { WeekTabs } from './WeekTabs';
 
 const SORTS = [
-  { sort: 'hard', title: 'What no plan breaks' },
-  { sort: 'wish', title: 'What it tries to keep' },
-  { sort: 'time', title: 'How long things take' },
+  { sort: 'hard', title: t`What no plan breaks` },
+  { sort: 'wish', title: t`What it tries to keep` },
+  { sort: 'time', title: t`How long things take` },
 ] as const;
 
 const LEAN_WORDS: Readonly<Record<number, string>> = {
-  [-2]: 'much less',
-  [-1]: 'less',
-  0: 'usual',
-  1: 'more',
-  2: 'much more',
+  [-2]: t`much less`,
+  [-1]: t`less`,
+  0: t`usual`,
+  1: t`more`,
+  2: t`much more`,
 };
 
 /** Schools, leanings and rules of the plan, each with its reason, and each to be changed. */
@@ -48,16 +49,16 @@ function Rules({ head }: { head: Head }) {
       over={head.name}
       headline={
         changed === 0
-          ? 'The usual rules'
+          ? t`The usual rules`
           : changed === 1
-            ? 'One rule of your own'
-            : `${changed} rules of your own`
+            ? t`One rule of your own`
+            : t`${changed} rules of your own`
       }
-      reason="The plan is made of these. Change one, and it is planned anew."
+      reason={t`The plan is made of these. Change one, and it is planned anew.`}
       side={<Leanings choices={choices} change={change} />}
     >
       <HeadPicker />
-      <Heading level={2}>Where makers disagree</Heading>
+      <Heading level={2}>{t`Where makers disagree`}</Heading>
       <SchoolRows choices={choices} change={change} />
       {SORTS.map(({ sort, title }) => (
         <View key={sort} className="gap-3 pt-2">
@@ -113,14 +114,14 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
         </View>
         <Button
           label="−"
-          hint={`Less: ${rule.label}`}
+          hint={t`Less: ${rule.label}`}
           disabled={value === null || value <= rule.least}
           onPress={() => move(-step)}
         />
-        <Body className="min-w-[72px] text-center">{value === null ? 'off' : ruleText(rule, value)}</Body>
+        <Body className="min-w-[72px] text-center">{value === null ? t`off` : ruleText(rule, value)}</Body>
         <Button
           label="+"
-          hint={`More: ${rule.label}`}
+          hint={t`More: ${rule.label}`}
           disabled={value === null || value >= rule.most}
           onPress={() => move(step)}
         />
@@ -131,8 +132,8 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
         {rule.canBeOff ? (
           <Button
             tone="quiet"
-            label={value === null ? 'Switch on' : 'Switch off'}
-            hint={`${value === null ? 'Switch on' : 'Switch off'}: ${rule.label}`}
+            label={value === null ? t`Switch on` : t`Switch off`}
+            hint={`${value === null ? t`Switch on` : t`Switch off`}: ${rule.label}`}
             onPress={() =>
               set(value === null ? undefined : null, `${rule.label}: ${value === null ? 'on' : 'off'}.`)
             }
@@ -141,9 +142,9 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
         {chosen === undefined ? null : (
           <Button
             tone="quiet"
-            label={`Back to ${ruleText(rule, usual)}`}
-            hint={`Back to the usual: ${rule.label}`}
-            onPress={() => set(undefined, `${rule.label} is as usual.`)}
+            label={t`Back to ${ruleText(rule, usual)}`}
+            hint={t`Back to the usual: ${rule.label}`}
+            onPress={() => set(undefined, t`${rule.label} is as usual.`)}
           />
         )}
       </View>
@@ -152,16 +153,16 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
 }
 
 function learnedText({ minutes, of }: Learned, isChosen: boolean): string {
-  const from = of === 1 ? 'one wash day' : `${of} wash days`;
+  const from = of === 1 ? t`one wash day` : t`${of} wash days`;
   return isChosen
-    ? `Your last ${from} would say ${minutes} min.`
-    : `Planned with ${minutes} min: learned from ${from} of this head.`;
+    ? t`Your last ${from} would say ${minutes} min.`
+    : t`Planned with ${minutes} min: learned from ${from} of this head.`;
 }
 
 function Leanings({ choices, change }: Changing) {
   return (
     <View className="gap-4">
-      <Heading level={2}>How you want it</Heading>
+      <Heading level={2}>{t`How you want it`}</Heading>
       {LEANINGS.map((leaning) => {
         const { label, why } = LEANING_WORDS[leaning];
         return (

@@ -1,4 +1,5 @@
 import { Pressable, View } from 'react-native';
+import { t } from '@/core/language';
 import { Thread } from '@/ui/charts/Thread';
 import { formatDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
@@ -28,7 +29,7 @@ export function ThreadAcross({ rows, label }: ThreadAcrossProps) {
       <View className="flex-row">
         {rows.map((row) => (
           <View key={row.day} className="flex-1 items-center pb-2">
-            <Small className={row.isFree ? 'text-ink' : ''}>{row.isToday ? 'Today' : row.weekday}</Small>
+            <Small className={row.isFree ? 'text-ink' : ''}>{row.isToday ? t`Today` : row.weekday}</Small>
             <Strong className={`text-lead ${row.isFree ? '' : 'text-soft-ink'}`}>{row.date}</Strong>
           </View>
         ))}
@@ -63,7 +64,7 @@ function ColumnDay({ row }: { row: WeekRow }) {
       {row.done.map((beat) => (
         <View key={beat.sessionId} className="p-1">
           <Strong>{beat.name}</Strong>
-          <Small>{kindInWords(beat.kind, beat.strength)}, done</Small>
+          <Small>{t`${kindInWords(beat.kind, beat.strength)}, done`}</Small>
         </View>
       ))}
       {row.planned.map((beat) => (
@@ -71,7 +72,7 @@ function ColumnDay({ row }: { row: WeekRow }) {
       ))}
       <Preparation tasks={row.preparation} />
       {row.done.length + row.planned.length + row.preparation.length === 0 && !row.isPast ? (
-        <Small className="p-1">{row.isFree ? 'rest' : 'no time'}</Small>
+        <Small className="p-1">{row.isFree ? t`rest` : t`no time`}</Small>
       ) : null}
     </>
   );
@@ -81,8 +82,8 @@ function ColumnDay({ row }: { row: WeekRow }) {
       {content}
       {moving && moving.day !== row.day ? (
         <Button
-          label="Here"
-          hint={`Put ${moving.name} on ${formatDay(row.day, 'EEEE d MMMM')}`}
+          label={t`Here`}
+          hint={t`Put ${moving.name} on ${formatDay(row.day, 'EEEE d MMMM')}`}
           onPress={() => moveTo(row.day)}
         />
       ) : (
@@ -100,7 +101,7 @@ function ColumnBeat({ beat }: { beat: Beat }) {
       <Pressable
         role="button"
         aria-pressed={isChosen}
-        aria-label={`More about ${beat.name}`}
+        aria-label={t`More about ${beat.name}`}
         onPress={() => toggle(beat)}
         testID={`beat-${beat.slot}-${beat.day}`}
         className={`min-h-target rounded-xl p-1 ${isChosen ? 'bg-lane' : ''}`}

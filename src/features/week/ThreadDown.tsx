@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { Thread } from '@/ui/charts/Thread';
 import { Small, Strong } from '@/ui';
 import { THREAD_DOMAIN, THREAD_LANE, threadOf, type DaySpan } from './threadOf';
@@ -29,8 +30,8 @@ export function ThreadDown({ rows, label }: ThreadDownProps) {
     <View>
       <View className="flex-row pb-1" style={{ paddingLeft: DATE_WIDTH }}>
         <View className="flex-row justify-between" style={{ width: CHART_WIDTH }}>
-          <Small>soft</Small>
-          <Small>firm</Small>
+          <Small>{t`soft`}</Small>
+          <Small>{t`firm`}</Small>
         </View>
       </View>
       <View>
@@ -56,7 +57,7 @@ export function ThreadDown({ rows, label }: ThreadDownProps) {
             }}
           >
             <View className="pt-2" style={{ width: DATE_WIDTH }}>
-              <Small className={row.isFree ? 'text-ink' : ''}>{row.isToday ? 'Today' : row.weekday}</Small>
+              <Small className={row.isFree ? 'text-ink' : ''}>{row.isToday ? t`Today` : row.weekday}</Small>
               <Strong className={`text-lead ${row.isFree ? '' : 'text-soft-ink'}`}>{row.date}</Strong>
             </View>
             <View style={{ width: CHART_WIDTH + 12 }} />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
+import { fixed, t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import type { OwnPart, TriedRhythm } from '@/core/scheduling';
 import { Body, Button, Choice, Heading, Screen, Small, Strong, useWide } from '@/ui';
@@ -42,8 +43,8 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
           step: 'failed',
           text:
             error instanceof Stopped
-              ? 'The plan was worked out anew meanwhile: begin again.'
-              : 'This needs the solver, and it could not be loaded.',
+              ? t`The plan was worked out anew meanwhile: begin again.`
+              : t`This needs the solver, and it could not be loaded.`,
         }),
       );
   };
@@ -54,30 +55,30 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
     <Screen
       before={<WeekTabs here="/week/try" />}
       over={head.name}
-      headline={other && plan ? verdictWords(other, plan) : 'Try a rhythm without living it'}
-      reason="Twelve weeks on the model of this head: what it has learned of your recipes, and what it does not know. It is a model, not your hair."
+      headline={other && plan ? verdictWords(other, plan) : t`Try a rhythm without living it`}
+      reason={t`Twelve weeks on the model of this head: what it has learned of your recipes, and what it does not know. It is a model, not your hair.`}
     >
       <HeadPicker />
       {tried === null ? (
         <View className="items-start">
-          <Button tone="main" label="Work out twelve weeks" onPress={() => ask([])} testID="try-begin" />
+          <Button tone="main" label={t`Work out twelve weeks`} onPress={() => ask([])} testID="try-begin" />
         </View>
       ) : null}
       {tried?.step === 'asked' ? (
         <View role="status">
-          <Small>Working it out: the plan of twelve weeks, and the rhythms beside it. Some seconds.</Small>
+          <Small>{t`Working it out: the plan of twelve weeks, and the rhythms beside it. Some seconds.`}</Small>
         </View>
       ) : null}
       {tried?.step === 'failed' ? (
         <View className="items-start gap-2">
           <Body>{tried.text}</Body>
-          <Button label="Again" onPress={() => ask([])} />
+          <Button label={t`Again`} onPress={() => ask([])} />
         </View>
       ) : null}
       {plan && other ? (
         <>
           <Choice
-            label="Rhythm"
+            label={t`Rhythm`}
             options={rhythms
               .filter(({ id, uses }) => id !== 'plan' && (id !== 'own' || uses > 0))
               .map(({ id }) => ({ value: id, label: RHYTHM_LABELS[id].label, hint: RHYTHM_LABELS[id].why }))}
@@ -107,7 +108,7 @@ function RhythmPane({ rhythm }: { rhythm: TriedRhythm }) {
   const { id, daysOutside, daysTooFirm, overloadFrom, brokenFirst, brokenLast, minutes, cost, breaks } =
     rhythm;
   const weeks = rhythm.days.length / 7;
-  const text = `${RHYTHM_LABELS[id].label}: expected outside the lane on ${Math.round(daysOutside)} of ${rhythm.days.length} days, too firm on ${Math.round(daysTooFirm)}.`;
+  const text = t`${RHYTHM_LABELS[id].label}: expected outside the lane on ${Math.round(daysOutside)} of ${rhythm.days.length} days, too firm on ${Math.round(daysTooFirm)}.`;
   return (
     <View className={`gap-2 ${wide ? 'flex-1' : ''}`} testID={`rhythm-${id}`}>
       <Heading level={2}>{RHYTHM_LABELS[id].label}</Heading>
@@ -117,26 +118,16 @@ function RhythmPane({ rhythm }: { rhythm: TriedRhythm }) {
         domain={DOMAIN}
         label={text}
       />
-      <Body>
-        Outside the lane on about {Math.round(daysOutside)} of {rhythm.days.length} days, too firm on{' '}
-        {Math.round(daysTooFirm)} of them.
-      </Body>
+      <Body>{t`Outside the lane on about ${Math.round(daysOutside)} of ${rhythm.days.length} days, too firm on ${Math.round(daysTooFirm)} of them.`}</Body>
       {overloadFrom ? (
-        <Strong>
-          More likely too firm than not from {formatDay(overloadFrom, 'd MMMM')} on: that is overload.
-        </Strong>
+        <Strong>{t`More likely too firm than not from ${formatDay(overloadFrom, 'd MMMM')} on: that is overload.`}</Strong>
       ) : null}
+      <Body>{t`Broken pieces a day: ${fixed(brokenFirst, 1)} at first, ${fixed(brokenLast, 1)} at the end.`}</Body>
       <Body>
-        Broken pieces a day: {brokenFirst.toFixed(1)} at first, {brokenLast.toFixed(1)} at the end.
-      </Body>
-      <Body>
-        {minutesText(Math.round(minutes / weeks))} a week
-        {cost > 0 ? `, about ${(cost / weeks).toFixed(2)} a week` : ''}.
+        {t`${minutesText(Math.round(minutes / weeks))} a week${cost > 0 ? t`, about ${fixed(cost / weeks, 2)} a week` : ''}.`}
       </Body>
       {breaks.map(({ label, times }) => (
-        <Small key={label}>
-          Against “{label}”, {times === 1 ? 'once' : `${times} times`}.
-        </Small>
+        <Small key={label}>{t`Against “${label}”, ${times === 1 ? t`once` : t`${times} times`}.`}</Small>
       ))}
     </View>
   );
@@ -145,9 +136,9 @@ function RhythmPane({ rhythm }: { rhythm: TriedRhythm }) {
 function verdictWords(other: TriedRhythm, plan: TriedRhythm): string {
   const days = Math.round(other.daysOutside - plan.daysOutside);
   const name = RHYTHM_LABELS[other.id].label;
-  if (other.overloadFrom) return `${name}: too firm from ${formatDay(other.overloadFrom, 'd MMMM')} on`;
-  if (Math.abs(days) < 3) return `${name}: about as good as the plan`;
+  if (other.overloadFrom) return t`${name}: too firm from ${formatDay(other.overloadFrom, 'd MMMM')} on`;
+  if (Math.abs(days) < 3) return t`${name}: about as good as the plan`;
   return days > 0
-    ? `${name}: ${days} days more outside the lane`
-    : `${name}: ${-days} days less outside the lane`;
+    ? t`${name}: ${days} days more outside the lane`
+    : t`${name}: ${-days} days less outside the lane`;
 }

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { Button, Small } from '@/ui';
 import { FinishedBeat, beatKey, PlannedBeat, Preparation } from './BeatCard';
@@ -24,7 +25,7 @@ export function WeekDay({ row }: { row: WeekRow }) {
           {beat.slot === 'main' ? <DragHandle beat={beat} /> : null}
         </View>
       ))}
-      {rests && !row.isPast ? <Small>{row.isFree ? 'rest' : 'no time set aside'}</Small> : null}
+      {rests && !row.isPast ? <Small>{row.isFree ? t`rest` : t`no time set aside`}</Small> : null}
     </>
   );
   if (row.isPast) return <View className="flex-1 gap-2">{content}</View>;
@@ -35,8 +36,8 @@ export function WeekDay({ row }: { row: WeekRow }) {
         moving.day === row.day ? null : (
           <Button
             className="self-start"
-            label="Here"
-            hint={`Put ${moving.name} on ${formatDay(row.day, 'EEEE d MMMM')}`}
+            label={t`Here`}
+            hint={t`Put ${moving.name} on ${formatDay(row.day, 'EEEE d MMMM')}`}
             onPress={() => moveTo(row.day)}
           />
         )
@@ -55,8 +56,8 @@ export function AddButton({ row }: { row: WeekRow }) {
     <Button
       tone="quiet"
       className="self-start"
-      label="Add"
-      hint={`Add or ask, ${formatDay(row.day, 'EEEE d MMMM')}`}
+      label={t`Add`}
+      hint={t`Add or ask, ${formatDay(row.day, 'EEEE d MMMM')}`}
       expanded={isOpen}
       onPress={() => startAdd(isOpen ? null : row.day)}
     />

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { placeInWords, type Head } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import type { Wondering } from '@/core/scheduling';
@@ -98,7 +99,7 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
   return (
     <Screen
       before={<WeekTabs here="/week" />}
-      over={`${head.name} · ${week === 0 ? 'next seven days' : `seven days from ${formatDay(plan.days[7 * week]?.day ?? plan.from, 'd MMMM')}`}`}
+      over={`${head.name} · ${week === 0 ? t`next seven days` : t`seven days from ${formatDay(plan.days[7 * week]?.day ?? plan.from, 'd MMMM')}`}`}
       headline={plan.headline}
       reason={`${state.need.headline}. ${state.need.reasons[0] ?? ''}`}
     >
@@ -108,14 +109,14 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
       <View className="flex-row flex-wrap items-center gap-x-6 gap-y-2">
         <HeadPicker />
         <Choice
-          label="How the plan is shown"
+          label={t`How the plan is shown`}
           options={[
-            { value: 'thread', label: 'Thread' },
-            { value: 'list', label: 'List' },
+            { value: 'thread', label: t`Thread` },
+            { value: 'list', label: t`List` },
             ...(wide
               ? ([
-                  { value: 'month', label: 'Four weeks' },
-                  { value: 'quarter', label: 'Twelve weeks' },
+                  { value: 'month', label: t`Four weeks` },
+                  { value: 'quarter', label: t`Twelve weeks` },
                 ] as const)
               : []),
           ]}
@@ -131,9 +132,9 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
           <MovingBar />
           <Days answer={answer} view={view} week={week} />
           <View className="flex-row flex-wrap gap-2">
-            {week > 0 ? <Button label="The week before" onPress={() => setWeek(week - 1)} /> : null}
+            {week > 0 ? <Button label={t`The week before`} onPress={() => setWeek(week - 1)} /> : null}
             {week < plan.weeks - 1 ? (
-              <Button label="The week after" onPress={() => setWeek(week + 1)} />
+              <Button label={t`The week after`} onPress={() => setWeek(week + 1)} />
             ) : null}
           </View>
         </>
@@ -147,16 +148,13 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
           <OpenSheet />
         )}
         <View className="flex-1 gap-2 pt-4">
-          <Heading level={2}>Since when, and when again</Heading>
+          <Heading level={2}>{t`Since when, and when again`}</Heading>
           <Dues dues={plan.dues} />
-          <Heading level={2}>Reading the thread</Heading>
+          <Heading level={2}>{t`Reading the thread`}</Heading>
           <MarkLegend />
-          <Small>
-            The pale lane is comfortable firmness. Solid is what the readings say, dotted is what is expected
-            with this plan; the band holds about eight of ten cases.
-          </Small>
+          <Small>{t`The pale lane is comfortable firmness. Solid is what the readings say, dotted is what is expected with this plan; the band holds about eight of ten cases.`}</Small>
           <View className="items-start pt-2">
-            <Button label="Take a reading" onPress={() => router.push('/strand/take')} />
+            <Button label={t`Take a reading`} onPress={() => router.push('/strand/take')} />
           </View>
         </View>
       </View>
@@ -173,8 +171,8 @@ function MovingBar() {
       role="status"
       className="sticky top-0 z-10 flex-row flex-wrap items-center gap-x-3 rounded-2xl bg-sunken px-4 py-1"
     >
-      <Body>{moving.name}: choose its day, each has a button “Here”.</Body>
-      <Button tone="quiet" label="Leave it" onPress={() => startMove(null)} />
+      <Body>{t`${moving.name}: choose its day, each has a button “Here”.`}</Body>
+      <Button tone="quiet" label={t`Leave it`} onPress={() => startMove(null)} />
     </View>
   );
 }
@@ -188,8 +186,8 @@ function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'li
     [answer, head, history.sessions, history.larder, week],
   );
   const last = plan.days[7 * week + 6];
-  const label = `${head.name}'s hair is ${placeInWords(answer.state.signals.firmness)} today and should be ${
-    last ? placeInWords(last.forecast) : 'the same'
+  const label = t`${head.name}'s hair is ${placeInWords(answer.state.signals.firmness)} today and should be ${
+    last ? placeInWords(last.forecast) : t`the same`
   } at the end of the week. The days are listed beside this picture.`;
   const ThreadView = wide ? ThreadAcross : ThreadDown;
   const cramped = useCramped();

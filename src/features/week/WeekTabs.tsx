@@ -1,13 +1,14 @@
+import { t } from '@/core/language';
 import { PlaceTabs } from '../shared/PlaceTabs';
 
 const TABS = [
-  { href: '/week', label: 'Plan' },
-  { href: '/week/days', label: 'Days' },
-  { href: '/week/try', label: 'Try out' },
-  { href: '/week/rules', label: 'Rules' },
+  { href: '/week', label: t`Plan` },
+  { href: '/week/days', label: t`Days` },
+  { href: '/week/try', label: t`Try out` },
+  { href: '/week/rules', label: t`Rules` },
 ] as const;
 
 /** The four rooms of the week. */
 export function WeekTabs({ here }: { here: (typeof TABS)[number]['href'] }) {
-  return <PlaceTabs label="Week" tabs={TABS} here={here} />;
+  return <PlaceTabs label={t`Week`} tabs={TABS} here={here} />;
 }

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { Body, Button, Small, Strong } from '@/ui';
 import { Loosenings } from './Loosenings';
 import { useWeek } from './WeekContext';
@@ -12,7 +13,7 @@ export function WonderAnswer() {
   if (!answer)
     return (
       <View role="status">
-        <Small>Working it out: the plan is solved again.</Small>
+        <Small>{t`Working it out: the plan is solved again.`}</Small>
       </View>
     );
   const doIt = () => {
@@ -34,21 +35,21 @@ export function WonderAnswer() {
       {answer.reasons.map((reason) => (
         <Body key={reason}>{reason}.</Body>
       ))}
-      {answer.changes.length > 0 ? <Small>Then also:</Small> : null}
+      {answer.changes.length > 0 ? <Small>{t`Then also:`}</Small> : null}
       {answer.changes.map(({ text }) => (
         <Body key={text}>{text}.</Body>
       ))}
       <Loosenings loosenings={answer.loosenings} />
       {nearest ? (
         <View className="items-start">
-          <Button label={`${nearest.text}: put it there`} onPress={putNearest} />
+          <Button label={t`${nearest.text}: put it there`} onPress={putNearest} />
         </View>
       ) : null}
       <View className="flex-row flex-wrap gap-2">
         {answer.possible ? (
-          <Button label={asked.what === 'without' ? 'Leave it out' : 'Put it there'} onPress={doIt} />
+          <Button label={asked.what === 'without' ? t`Leave it out` : t`Put it there`} onPress={doIt} />
         ) : null}
-        <Button tone="quiet" label="Close" onPress={close} />
+        <Button tone="quiet" label={t`Close`} onPress={close} />
       </View>
     </View>
   );

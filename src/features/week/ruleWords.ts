@@ -1,16 +1,17 @@
 import type { Rule } from '@/core/agenda';
+import { t } from '@/core/language';
 
 /** "7 days", "40 %", "2 a week" */
 export function ruleText({ unit }: Pick<Rule, 'unit'>, value: number): string {
   switch (unit) {
     case 'share':
-      return `${Math.round(100 * value)} %`;
+      return t`${Math.round(100 * value)} %`;
     case 'days':
-      return value === 1 ? '1 day' : `${value} days`;
+      return value === 1 ? t`1 day` : t`${value} days`;
     case 'minutes':
       return `${value} min`;
     case 'a week':
-      return `${value} a week`;
+      return t`${value} a week`;
     case 'pieces':
       return String(value);
   }

@@ -1,5 +1,6 @@
 import { placedBy, type Decision, type Slot } from '@/core/agenda';
 import type { StoredRecord } from '@/core/exchange';
+import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { newStamp } from '../shared/stamp';
@@ -51,26 +52,26 @@ export function useDecisions(headId: string, from: CalendarDay): Decisions {
 
   return {
     keep: ({ day, slot, recipeId, name }) =>
-      decide([place(day, slot, recipeId)], `${name} stays on ${on(day)}.`),
+      decide([place(day, slot, recipeId)], t`${name} stays on ${on(day)}.`),
     release: (beat) => {
       const known = placedBy(decisions, beat);
       if (known)
         addRecords(
           [{ ...newStamp(), kind: 'withdrawal', withdraws: known.id }],
-          `The plan may move ${beat.name} again.`,
+          t`The plan may move ${beat.name} again.`,
         );
     },
     move: ({ day, slot, recipeId, name }, to) => {
       if (to === day) return;
       decide(
         [avoid(day, slot, recipeId), place(to, slot, recipeId)],
-        `${name} moves from ${on(day)} to ${on(to)}.`,
+        t`${name} moves from ${on(day)} to ${on(to)}.`,
       );
     },
     swap: ({ day, slot, name }, recipeId, other) =>
-      decide([place(day, slot, recipeId)], `${other} instead of ${name} on ${on(day)}.`),
+      decide([place(day, slot, recipeId)], t`${other} instead of ${name} on ${on(day)}.`),
     skip: ({ day, slot, recipeId, name }) =>
-      decide([avoid(day, slot, slot === 'main' ? null : recipeId)], `${name} is left out on ${on(day)}.`),
-    add: (day, recipeId, name) => decide([place(day, 'main', recipeId)], `${name} is put on ${on(day)}.`),
+      decide([avoid(day, slot, slot === 'main' ? null : recipeId)], t`${name} is left out on ${on(day)}.`),
+    add: (day, recipeId, name) => decide([place(day, 'main', recipeId)], t`${name} is put on ${on(day)}.`),
   };
 }

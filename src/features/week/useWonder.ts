@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { t } from '@/core/language';
 import type { Wondered, Wondering } from '@/core/scheduling';
 import { askScheduler, Stopped } from '@/workers';
 import type { HeadAnswer } from '../shared/HairAnswer';
@@ -31,8 +32,8 @@ export function useWonder({ question, plans }: Pick<HeadAnswer, 'question' | 'pl
       })
       .catch((error: unknown) => {
         if (!isLatest(wondering)) return;
-        if (error instanceof Stopped) setFailure('The plan was worked out anew meanwhile: ask again.');
-        else setFailure('The question needs the solver, and it could not be loaded.');
+        if (error instanceof Stopped) setFailure(t`The plan was worked out anew meanwhile: ask again.`);
+        else setFailure(t`The question needs the solver, and it could not be loaded.`);
       });
   };
   const close = () => {

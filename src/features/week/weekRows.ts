@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import type { HeadAnswer } from '../shared/HairAnswer';
 import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat, PrepTask } from '@/core/planning';
@@ -76,7 +77,7 @@ function doneBeat(session: Session, larder: Larder, head: Head): DoneBeat {
   const verdict = version ? verdictOf(version, head.school, larder) : null;
   return {
     sessionId: session.id,
-    name: version?.name ?? 'A recipe that is no longer here',
+    name: version?.name ?? t`A recipe that is no longer here`,
     kind: verdict?.kind ?? 'rinse',
     strength: verdict?.strength ?? 0,
     contactMinutes: session.contactMinutes,

@@ -62,7 +62,7 @@ describe('a challenge, in words', () => {
 
   it.each([
     ['nothing yet', said([], 0), 'It has begun.', 'This week wants 2 more moisture treatments.'],
-    ['one short', said([1], 3), 'It has begun.', 'This week wants one more moisture treatment.'],
+    ['one short', said([1], 3), 'It has begun.', 'This week wants 1 more moisture treatment.'],
     ['a week kept', said([1, 3], 8), 'One week in a row.', 'wants 2 more'],
     ['two weeks kept', said([1, 3, 8, 9], 13), '2 weeks in a row.', 'This week is kept.'],
     [

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
+import { t } from '@/core/language';
 import { useTokens } from '../theme';
 
 interface EffectBarProps {
@@ -59,9 +60,7 @@ export function EffectAxis({ width, left, right }: { width: number; left: string
       <SvgText x={EDGE} {...text}>
         {left}
       </SvgText>
-      <SvgText x={width / 2} textAnchor="middle" {...text}>
-        no effect
-      </SvgText>
+      <SvgText x={width / 2} textAnchor="middle" {...text}>{t`no effect`}</SvgText>
       <SvgText x={width - EDGE} textAnchor="end" {...text}>
         {right}
       </SvgText>

@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, curveMonotoneY, line } from 'd3-shape';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { t } from '@/core/language';
 import { useTokens } from '../theme';
 import { Mark, type MarkKind } from './Mark';
 
@@ -117,12 +118,20 @@ export function Thread(props: ThreadProps) {
       />
       {down ? null : (
         <>
-          <SvgText x={4} y={16} fontSize={14} fontFamily="Atkinson" fill={tokens['soft-ink']}>
-            firm
-          </SvgText>
-          <SvgText x={4} y={height - 8} fontSize={14} fontFamily="Atkinson" fill={tokens['soft-ink']}>
-            soft
-          </SvgText>
+          <SvgText
+            x={4}
+            y={16}
+            fontSize={14}
+            fontFamily="Atkinson"
+            fill={tokens['soft-ink']}
+          >{t`firm`}</SvgText>
+          <SvgText
+            x={4}
+            y={height - 8}
+            fontSize={14}
+            fontFamily="Atkinson"
+            fill={tokens['soft-ink']}
+          >{t`soft`}</SvgText>
         </>
       )}
       {marks.map((mark, index) => (

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { t } from '@/core/language';
 import { Body, Button, Heading, Small, useWide } from '@/ui';
 import { DRAWINGS } from './drawings';
 import { HOW_TOS, type FlowId } from './howTos';
@@ -27,7 +28,7 @@ function HowTo({ flow }: { flow: FlowId }) {
 export function HowToSide({ flow }: { flow: FlowId }) {
   return (
     <View className="gap-3 pt-2">
-      <Heading level={2}>How, and why</Heading>
+      <Heading level={2}>{t`How, and why`}</Heading>
       <HowTo flow={flow} />
     </View>
   );
@@ -43,7 +44,7 @@ export function HowToFold({ flow, firstTime }: { flow: FlowId; firstTime: boolea
       <View className="items-start">
         <Button
           tone="quiet"
-          label={open ? 'Hide how and why' : 'How, and why'}
+          label={open ? t`Hide how and why` : t`How, and why`}
           expanded={open}
           onPress={() => setOpen((shown) => !shown)}
         />

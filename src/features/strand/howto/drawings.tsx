@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { t } from '@/core/language';
 import { useTokens } from '@/ui';
 
 const WIDTH = 150;
@@ -276,12 +277,20 @@ function FingerUp() {
           ))}
           <Fingertip tokens={tokens} x={92} y={62} turn={70} />
           <Arrow tokens={tokens} from={[128, 78]} to={[128, 24]} />
-          <SvgText x={14} y={20} fontSize={12} fontFamily="Atkinson" fill={tokens['soft-ink']}>
-            root
-          </SvgText>
-          <SvgText x={14} y={88} fontSize={12} fontFamily="Atkinson" fill={tokens['soft-ink']}>
-            end
-          </SvgText>
+          <SvgText
+            x={14}
+            y={20}
+            fontSize={12}
+            fontFamily="Atkinson"
+            fill={tokens['soft-ink']}
+          >{t`root`}</SvgText>
+          <SvgText
+            x={14}
+            y={88}
+            fontSize={12}
+            fontFamily="Atkinson"
+            fill={tokens['soft-ink']}
+          >{t`end`}</SvgText>
         </>
       )}
     </Sheet>

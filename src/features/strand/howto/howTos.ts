@@ -1,3 +1,4 @@
+import { t } from '@/core/language';
 import type { DRAWINGS } from './drawings';
 
 export type FlowId = 'stretch' | 'tally' | 'porosity' | 'feel' | 'length' | 'photo';
@@ -10,69 +11,69 @@ interface HowTo {
 /** How each reading is taken, and what it is good for. */
 export const HOW_TOS: Record<FlowId, HowTo> = {
   stretch: {
-    why: 'How far a wet strand gives, and whether it comes back, tells soft from firm better than any touch.',
+    why: t`How far a wet strand gives, and whether it comes back, tells soft from firm better than any touch.`,
     steps: [
       {
         drawing: 'strandAtRest',
-        text: 'A wet, shed strand, never a plucked one. Lay it along the ruler and move the line to its end.',
+        text: t`A wet, shed strand, never a plucked one. Lay it along the ruler and move the line to its end.`,
       },
       {
         drawing: 'strandStretched',
-        text: 'Hold both ends and pull slowly until it begins to resist. Thirty per cent is plenty.',
+        text: t`Hold both ends and pull slowly until it begins to resist. Thirty per cent is plenty.`,
       },
       {
         drawing: 'strandReleased',
-        text: 'Let go of one end and see how long it stays. Or say that it snapped.',
+        text: t`Let go of one end and see how long it stays. Or say that it snapped.`,
       },
     ],
   },
   tally: {
-    why: 'Pieces a day, counted the same way each time, show breakage weeks before the ends do. Shed hairs are the ordinary ones.',
+    why: t`Pieces a day, counted the same way each time, show breakage weeks before the ends do. Shed hairs are the ordinary ones.`,
     steps: [
-      { drawing: 'brokenPiece', text: 'Broken: short, both ends bare.' },
-      { drawing: 'shedHair', text: 'Shed: long, with a small pale bulb at one end.' },
+      { drawing: 'brokenPiece', text: t`Broken: short, both ends bare.` },
+      { drawing: 'shedHair', text: t`Shed: long, with a small pale bulb at one end.` },
       {
         drawing: 'endsFirst',
-        text: 'Detangle from the ends upward, section by section, and tap for each hair.',
+        text: t`Detangle from the ends upward, section by section, and tap for each hair.`,
       },
     ],
   },
   porosity: {
-    why: 'How fast hair takes water up and lets it go. No single test is good; several together are.',
+    why: t`How fast hair takes water up and lets it go. No single test is good; several together are.`,
     steps: [
-      { drawing: 'mistOn', text: 'Mist one clean, dry section once. Stop when no drop is left to see.' },
-      { drawing: 'drying', text: 'Blot, start, and go about your day. Stop when it is dry to the touch.' },
-      { drawing: 'fingerUp', text: 'Slide a fingertip up a dry strand, from its end to its root.' },
+      { drawing: 'mistOn', text: t`Mist one clean, dry section once. Stop when no drop is left to see.` },
+      { drawing: 'drying', text: t`Blot, start, and go about your day. Stop when it is dry to the touch.` },
+      { drawing: 'fingerUp', text: t`Slide a fingertip up a dry strand, from its end to its root.` },
       {
         drawing: 'strandInGlass',
-        text: 'A clean shed strand in a glass of water, looked at after four minutes. A trace of oil decides it as much as the hair does, so it counts little.',
+        text: t`A clean shed strand in a glass of water, looked at after four minutes. A trace of oil decides it as much as the hair does, so it counts little.`,
       },
     ],
   },
   feel: {
-    why: 'Fingers are quick and always there. They are less exact than a ruler, so they count half as much.',
+    why: t`Fingers are quick and always there. They are less exact than a ruler, so they count half as much.`,
     steps: [
       {
         drawing: 'softToFirm',
-        text: 'Gummy and limp at the left, springy in the middle, straw at the right. Judge the lengths, not the ends.',
+        text: t`Gummy and limp at the left, springy in the middle, straw at the right. Judge the lengths, not the ends.`,
       },
     ],
   },
   length: {
-    why: 'Length that is kept is what less breakage adds up to. It says nothing about growth.',
+    why: t`Length that is kept is what less breakage adds up to. It says nothing about growth.`,
     steps: [
       {
         drawing: 'places',
-        text: 'The same four places each time: front, crown, side, nape. Pull the lock straight along a tape.',
+        text: t`The same four places each time: front, crown, side, nape. Pull the lock straight along a tape.`,
       },
     ],
   },
   photo: {
-    why: 'A pair of pictures shows what numbers do not. They stay on this device and in the backups you make.',
+    why: t`A pair of pictures shows what numbers do not. They stay on this device and in the backups you make.`,
     steps: [
       {
         drawing: 'sameLight',
-        text: 'Same place, same window, same distance, dry hair. The last picture is shown beside for lining up.',
+        text: t`Same place, same window, same distance, dry hair. The last picture is shown beside for lining up.`,
       },
     ],
   },

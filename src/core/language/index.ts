@@ -1,0 +1,3 @@
+export { LANGUAGES, languageSchema, type Language } from './languages';
+export { currentLanguage, currentSpeech, speak, type Speech } from './speech';
+export { fixed, grouped, inWords, plural, t } from './text';

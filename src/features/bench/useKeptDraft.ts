@@ -1,0 +1,35 @@
+import { useCallback, useState } from 'react';
+import {
+  draftDropped,
+  draftKept,
+  selectDrafts,
+  useAppDispatch,
+  useAppSelector,
+  type RecipeDraft,
+} from '@/store';
+
+export const isSameDraft = (one: RecipeDraft, other: RecipeDraft): boolean =>
+  (Object.keys(other) as (keyof RecipeDraft)[]).every((field) => one[field] === other[field]);
+
+/** What is typed into a recipe's form outlives a reload, another screen, another language, until it is saved. */
+export function useKeptDraft(of: string, saved: RecipeDraft) {
+  const kept = useAppSelector(selectDrafts)[of];
+  const dispatch = useAppDispatch();
+  const [start] = useState(kept ?? saved);
+  const [asSaved] = useState(saved);
+  const [isClosed, setIsClosed] = useState(false);
+  const isKept = kept !== undefined;
+  const keep = useCallback(
+    (draft: RecipeDraft) => {
+      if (isClosed) return;
+      if (!isSameDraft(draft, asSaved)) dispatch(draftKept({ of, draft }));
+      else if (isKept) dispatch(draftDropped(of));
+    },
+    [dispatch, of, asSaved, isKept, isClosed],
+  );
+  const drop = useCallback(() => {
+    setIsClosed(true);
+    dispatch(draftDropped(of));
+  }, [dispatch, of]);
+  return { start, keep, drop };
+}

@@ -1,0 +1,3 @@
+/** The browser's database, and where in it stands what this browser shows and how. */
+export const DATABASE = 'velvet-rhythm';
+export const PREFS_KEY = 'prefs';
