@@ -34,6 +34,7 @@ const ES_MODULES = [
   'parse-ingredient',
   'numeric-quantity',
   'comlink',
+  'i18next',
   '@rn-primitives/.*',
   'sonner-native',
 ].join('|');

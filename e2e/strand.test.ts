@@ -165,9 +165,9 @@ describe('what is felt and seen', () => {
     await browser.sees('please ask a doctor');
     await browser.pressId('save-reading');
     await browser.sees('is written down');
-    await browser.sees('The scalp shows sores');
+    await browser.sees('Scalp: sores. No treatment');
     await browser.goto('/');
-    await browser.sees('The scalp shows sores');
+    await browser.sees('Scalp: sores. No treatment');
   });
 
   it('can be corrected, and the old value stays to be seen', async () => {

@@ -141,6 +141,7 @@ export class Browser {
     } catch (caught) {
       // The page began anew while it was read.
       if (caught instanceof error.StaleElementReferenceError) return this.text();
+      if (caught instanceof error.NoSuchElementError) return '';
       throw caught;
     }
   }
@@ -201,6 +202,10 @@ export class Browser {
     const field = await this.byTestId(testId);
     await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', field);
     await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text);
+  }
+
+  async valueOf(testId: string): Promise<string> {
+    return (await (await this.byTestId(testId)).getAttribute('value')) ?? '';
   }
 
   async opensDemo(): Promise<void> {

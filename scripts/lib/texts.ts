@@ -95,3 +95,17 @@ export function textsOfData(root: string): string[] {
     ...fields(path.join(DATA, 'starters.json'), ['name', 'needs', 'lines']),
   ];
 }
+
+/** What a plural's forms are called in a language file, as i18next looks for them. */
+const FORMS = ['one', 'many', 'other'] as const;
+
+/** The keys of a complete language file, each with its English text; English has no form of its own for many. */
+export function englishTexts(root: string): Record<string, string> {
+  const texts: Record<string, string> = {};
+  for (const { text, one } of textsOfCode(root)) {
+    if (one === null) texts[text] = text;
+    else for (const form of FORMS) texts[`${text}_${form}`] = form === 'one' ? one : text;
+  }
+  for (const text of textsOfData(root)) texts[text] = text;
+  return texts;
+}

@@ -3,6 +3,7 @@ import { selectUndo, undoClosed, undoOffered, undoSlice } from './undoSlice';
 
 const DEFAULTS = {
   theme: 'system',
+  language: 'system',
   headId: null,
   cup: 'us',
   view: 'grams',

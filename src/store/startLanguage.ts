@@ -20,8 +20,9 @@ export async function startLanguage(wanted: readonly string[] = navigator.langua
     const [{ speechOf }, texts] = await Promise.all([import('@/core/translation'), TEXTS[language]()]);
     speak(speechOf(language, texts.default));
     document.documentElement.lang = LANGUAGES[language].tag;
-  } catch {
+  } catch (error) {
     // English is better than nothing on screen.
+    console.warn(error);
   }
 }
 

@@ -7,7 +7,7 @@ export const TREATMENT_ROLES = ['pre-poo', 'mask', 'deep-conditioner', 'rinse', 
 export type TreatmentRole = (typeof TREATMENT_ROLES)[number];
 
 export const ROLE_WORDS: Record<TreatmentRole, string> = {
-  'pre-poo': 'pre-poo',
+  'pre-poo': t`pre-poo`,
   mask: t`mask`,
   'deep-conditioner': t`deep conditioner`,
   rinse: t`rinse or mist`,

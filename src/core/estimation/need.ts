@@ -75,8 +75,8 @@ function headlineOf(firmness: SignalState): string {
   const certain = Math.max(below, above);
   const beyond = side === 'soft' ? (low ?? 0) - firmness.mean : firmness.mean - (high ?? 0);
   const amount = beyond > FAR_BEYOND ? t`much too` : t`a little too`;
-  if (certain >= COMMIT) return capitalised(`${amount} ${side}`);
-  if (certain >= LEAN) return t`Likely ${amount} ${side}`;
+  if (certain >= COMMIT) return capitalised(t`${amount} ${side === 'soft' ? t`soft` : t`firm`}`);
+  if (certain >= LEAN) return t`Likely ${amount} ${side === 'soft' ? t`soft` : t`firm`}`;
   if (within >= COMMIT) return t`Soft, springy, returning`;
   if (within >= LEAN) return t`Likely in its comfortable lane`;
   return t`Too few readings to tell`;

@@ -12,8 +12,15 @@ describe('what is a doctor’s matter', () => {
     expect(referralOf({ tally: testTally(3, 300, 4), scalp: [] })).toBeNull();
   });
 
-  it.each(['sores', 'patches', 'tender', 'pain'] as const)('is a scalp with %s', (sign) => {
-    expect(referralOf({ tally: null, scalp: ['itch', sign] })).toContain(sign);
+  it.each([
+    ['sores', 'sores'],
+    ['patches', 'bald patches'],
+    ['tender', 'tender'],
+    ['pain', 'hurts'],
+  ] as const)('is a scalp with %s', (sign, words) => {
+    expect(referralOf({ tally: null, scalp: ['itch', sign] })).toMatch(
+      new RegExp(`^Scalp: ${words}\\. .*doctor`),
+    );
   });
 
   it('is not an itch or a flake', () => {

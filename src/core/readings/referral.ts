@@ -28,7 +28,7 @@ function shedPerDay({ tally }: Pick<Measured, 'tally'>): number | null {
 export function referralOf(reading: Pick<Measured, 'tally' | 'scalp'>): string | null {
   const signs = reading.scalp.filter((sign) => DOCTORS_SIGNS.includes(sign));
   if (signs.length > 0)
-    return t`The scalp shows ${signs.map((sign) => SCALP_WORDS[sign]).join(', ')}: no treatment on it until it is well. ${ASK}`;
+    return t`Scalp: ${signs.map((sign) => SCALP_WORDS[sign]).join(', ')}. No treatment on it until it is well. ${ASK}`;
   const shed = shedPerDay(reading);
   return shed !== null && shed > SHED_REFERRAL_PER_DAY
     ? t`More than ${SHED_REFERRAL_PER_DAY} shed hairs a day. ${ASK}`

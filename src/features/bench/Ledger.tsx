@@ -58,12 +58,12 @@ const WORTH_SAYING = 0.02;
 function ledgerWords(row: LedgerRow): string {
   const oil = row.push.oil;
   const parts = [
-    { share: row.shares.soft, of: 'softening' },
-    { share: row.shares.firm, of: 'firming' },
+    { share: row.shares.soft, of: t`softening` },
+    { share: row.shares.firm, of: t`firming` },
   ]
     .filter(({ share }) => share >= WORTH_SAYING)
     .map(({ share, of }) => t`${Math.round(100 * share)} % of the ${of}`);
-  if (oil >= WORTH_SAYING) parts.push('oil');
+  if (oil >= WORTH_SAYING) parts.push(t`oil`);
   return parts.length > 0 ? parts.join(', ') : t`adds next to nothing`;
 }
 

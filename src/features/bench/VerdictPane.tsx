@@ -105,7 +105,7 @@ function Flips({ flips }: { flips: VerdictDetails['flips'] }) {
   );
 }
 
-const FIT_WORDS = { good: 'good', possible: t`can be`, no: 'not' } as const;
+const FIT_WORDS = { good: t`good`, possible: t`can be`, no: t`not` } as const;
 
 function Roles({ roles }: { roles: VerdictDetails['roles'] }) {
   return (

@@ -15,8 +15,8 @@ import { useAddRecords } from '../shared/useAddRecords';
 import { draftOfHead, headFromDraft, NEW_HEAD, weekdaysFrom, type HeadDraft } from './headDraft';
 
 const YES_NO = [
-  { value: 'no', label: 'no' },
-  { value: 'yes', label: 'yes' },
+  { value: 'no', label: t`no` },
+  { value: 'yes', label: t`yes` },
 ] as const;
 
 /** Weekdays in the order that she reads them in. */

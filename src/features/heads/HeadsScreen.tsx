@@ -6,7 +6,7 @@ import { hairMassReason, type Head } from '@/core/hair';
 import { t } from '@/core/language';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Screen, Small, Strong } from '@/ui';
-import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS } from '../shared/headWords';
+import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS, STRAND_WORDS } from '../shared/headWords';
 import { useHead } from '../shared/useHead';
 import { KitPane } from './KitPane';
 import { HeadsTabs } from '../shared/HeadsTabs';
@@ -47,7 +47,12 @@ function HeadEntry({ head, current }: { head: Head; current: boolean }) {
     <View className="gap-2 border-t border-line pt-3">
       <Strong className="text-lead">{head.name}</Strong>
       <Small>
-        {[t`${head.lengthCm} cm`, t`${head.strand} strands`, t`${freeDays} free days`, ...flags].join(' · ')}
+        {[
+          t`${head.lengthCm} cm`,
+          t`${STRAND_WORDS[head.strand]} strands`,
+          t`${freeDays} free days`,
+          ...flags,
+        ].join(' · ')}
       </Small>
       <Small>{hairMassReason(head)}</Small>
       <Small>{t`Protein: ${SCHOOL_WORDS[head.school].label}. ${SCHOOL_WORDS[head.school].meaning}`}</Small>

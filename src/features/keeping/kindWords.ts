@@ -34,7 +34,7 @@ export function kindCounts(records: readonly Pick<StoredRecord, 'kind'>[]): stri
     .map(([kind, count]) => t`${count} ${KIND_WORDS[kind][count === 1 ? 0 : 1]}`);
 }
 
-const UNITS = ['bytes', 'KB', 'MB', 'GB'] as const;
+const UNITS = [t`bytes`, 'KB', 'MB', 'GB'] as const;
 
 /** "3.4 MB", in thousands. */
 export function sizeText(bytes: number): string {

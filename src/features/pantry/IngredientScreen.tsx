@@ -2,9 +2,15 @@ import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { allergenWords, keepingOf } from '@/core/batches';
-import { preparationMinutes, sourceOf, type Ingredient, type OwnIngredient } from '@/core/ingredients';
+import {
+  preparationMinutes,
+  sourceOf,
+  type Active,
+  type Ingredient,
+  type OwnIngredient,
+} from '@/core/ingredients';
 import { t } from '@/core/language';
-import { UNITS } from '@/core/measures';
+import { UNITS, unitWord } from '@/core/measures';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { capital, grams } from '../shared/amounts';
@@ -167,6 +173,28 @@ function sourceText(ingredient: Ingredient, figure: string): string {
   return `${SOURCE_WORDS[kind]}: ${title}`;
 }
 
+/** What an ingredient is made of, and what in it acts. */
+const PART_WORDS: Readonly<Record<string, string>> = {
+  water: t`water`,
+  protein: t`protein`,
+  fat: t`fat`,
+  sugars: t`sugars`,
+  starch: t`starch`,
+  fibre: t`fibre`,
+  other: t`other`,
+  humectant: t`humectant`,
+  mucilage: t`mucilage`,
+  cationic: t`conditioner that clings`,
+  emollient: t`softener`,
+  tannin: t`tannin`,
+  acid: t`acid`,
+  surfactant: t`washing agent`,
+  dye: t`dye`,
+  essentialOil: t`essential oil`,
+  preservative: t`preservative`,
+  emulsifier: t`emulsifier`,
+} satisfies Record<keyof Ingredient['composition'] | Active, string>;
+
 const FORM_WORDS: Record<Ingredient['proteinForm'], string> = {
   none: t`too little to count`,
   'amino-acids': t`amino acids`,
@@ -177,12 +205,13 @@ const FORM_WORDS: Record<Ingredient['proteinForm'], string> = {
 
 function compositionFacts({ composition, actives, proteinForm }: Ingredient): Fact[] {
   const parts = Object.entries(composition).map(([part, value]) => ({
-    name: part === 'protein' && value > 0 ? t`protein, ${FORM_WORDS[proteinForm]}` : part,
+    name:
+      part === 'protein' && value > 0 ? t`protein, ${FORM_WORDS[proteinForm]}` : (PART_WORDS[part] ?? part),
     value: t`${value} g`,
     figure: `composition.${part}`,
   }));
   const acting = Object.entries(actives).map(([part, value]) => ({
-    name: part === 'essentialOil' ? t`essential oil` : part,
+    name: PART_WORDS[part] ?? part,
     value: t`${value} g`,
     figure: `actives.${part}`,
   }));
@@ -192,7 +221,7 @@ function compositionFacts({ composition, actives, proteinForm }: Ingredient): Fa
 function measureFacts({ measures }: Ingredient): Fact[] {
   const { gramsPerMl, pieceGrams, leafGrams, packetGrams } = measures;
   const spoons = (['tsp', 'tbsp', 'cup'] as const).map(
-    (unit) => `${grams(gramsPerMl * UNITS[unit].size)} a ${unit}`,
+    (unit) => t`${grams(gramsPerMl * UNITS[unit].size)} a ${unitWord(unit, 1)}`,
   );
   return [
     { name: t`by spoon`, value: spoons.join(', '), figure: 'measures.gramsPerMl' },
@@ -235,7 +264,7 @@ function useFacts(ingredient: Ingredient): Fact[] {
     ...(coolBelowC === undefined
       ? []
       : [{ name: t`goes in below`, value: `${coolBelowC} °C`, figure: 'coolBelowC' }]),
-    { name: t`keeps in the fridge`, value: t`${keepingOf([alone], 'fridge').days} days`, figure: t`keeping` },
+    { name: t`keeps in the fridge`, value: t`${keepingOf([alone], 'fridge').days} days`, figure: 'keeping' },
     ...(allergens.length > 0
       ? [{ name: 'allergens', value: allergens.map(allergenWords).join(', '), figure: 'allergens' }]
       : []),

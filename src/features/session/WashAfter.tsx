@@ -24,8 +24,8 @@ const RATING_OPTIONS: readonly { value: Rating; label: string }[] = [
   { value: 'unsure', label: t`not sure` },
   { value: 'not-again', label: t`not again` },
 ];
-const LEFT_LABELS = { 0: 'nothing', 0.5: t`about half a portion`, 1: t`a portion or more` } as const;
-const SLIP_OPTIONS = ['none', 'little', 'some', 'much', t`a great deal`].map((label, index) => ({
+const LEFT_LABELS = { 0: t`nothing`, 0.5: t`about half a portion`, 1: t`a portion or more` } as const;
+const SLIP_OPTIONS = [t`none`, t`little`, t`some`, t`much`, t`a great deal`].map((label, index) => ({
   value: String(index),
   label,
 }));

@@ -1,4 +1,4 @@
-import type { AGE_BANDS, CHEMISTRY, HEALTH } from '@/core/hair';
+import type { AGE_BANDS, CHEMISTRY, HEALTH, Head } from '@/core/hair';
 import { t } from '@/core/language';
 
 export const AGE_WORDS: Readonly<Record<(typeof AGE_BANDS)[number], string>> = {
@@ -21,4 +21,16 @@ export const HEALTH_WORDS: Readonly<Record<(typeof HEALTH)[number], string>> = {
   pregnant: t`pregnant or nursing`,
   'scalp-condition': t`a scalp that is ill or sore`,
   medicine: t`medicine that changes hair or skin`,
+};
+
+export const DENSITY_WORDS: Readonly<Record<Head['density'], string>> = {
+  thin: t`thin`,
+  medium: t`medium`,
+  thick: t`thick`,
+};
+
+export const STRAND_WORDS: Readonly<Record<Head['strand'], string>> = {
+  fine: t`fine`,
+  medium: t`medium`,
+  coarse: t`coarse`,
 };

@@ -17,7 +17,7 @@ export const CUP_KINDS = Object.keys(CUPS) as CupKind[];
 
 export const CUP_WORDS: Readonly<Record<CupKind, string>> = {
   us: t`US, 237 ml`,
-  metric: 'metric, 250 ml',
+  metric: t`metric, 250 ml`,
 };
 
 export const TEXT_SIZE_WORDS: Readonly<Record<Prefs['textSize'], string>> = {

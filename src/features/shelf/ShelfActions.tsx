@@ -14,15 +14,10 @@ import { useAddRecords } from '../shared/useAddRecords';
 import { useKit } from '../shared/useKit';
 import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
-
-export const PLACE_WORDS: Record<Place, string> = {
-  room: t`at room warmth`,
-  fridge: t`in the fridge`,
-  freezer: t`frozen`,
-};
+import { PLACE_WORDS } from '../shared/placeWords';
 
 const HALVES = [0.5, 1, 2] as const;
-const REASONS = ['smell', t`mould or specks`, t`past its day`, t`did not like it`] as const;
+const REASONS = [t`smell`, t`mould or specks`, t`past its day`, t`did not like it`] as const;
 
 /** What can be done with a batch: used on a head that may have it, moved, thrown out, made again. */
 export function ShelfActions({ item }: { item: ShelfItem }) {

@@ -11,7 +11,8 @@ import { grams } from '../shared/amounts';
 import { BenchTabs } from '../shared/BenchTabs';
 import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
-import { PLACE_WORDS, ShelfActions } from './ShelfActions';
+import { PLACE_WORDS } from '../shared/placeWords';
+import { ShelfActions } from './ShelfActions';
 
 /** Gone batches that are still shown; the rest stay in the records. */
 const SHOWN_GONE = 5;

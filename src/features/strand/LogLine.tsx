@@ -14,10 +14,10 @@ import { readingWords } from './readingWords';
 
 /** What a line of the log lets her do with its record. */
 const KIND_WORDS = {
-  treatments: { noun: 'treatment', correct: (id: string): Href => `/strand/treatment/${id}` },
-  readings: { noun: 'reading', correct: (id: string): Href => `/strand/reading/${id}` },
-  events: { noun: 'event', correct: null },
-  shelf: { noun: 'entry', correct: null },
+  treatments: { noun: t`treatment`, correct: (id: string): Href => `/strand/treatment/${id}` },
+  readings: { noun: t`reading`, correct: (id: string): Href => `/strand/reading/${id}` },
+  events: { noun: t`event`, correct: null },
+  shelf: { noun: t`entry`, correct: null },
 } as const;
 
 export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {

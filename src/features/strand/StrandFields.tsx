@@ -32,7 +32,7 @@ function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: 
   const draft = useWatch({ control, name: `strands.${index}` });
   const number = index + 1;
   const lengths = [
-    { part: 'rest', label: 'rest' },
+    { part: 'rest', label: t`at rest` },
     { part: 'stretched', label: snapped.value ? t`snapped at` : t`stretched` },
     ...(snapped.value ? [] : ([{ part: 'released', label: t`let go` }] as const)),
   ] as const;

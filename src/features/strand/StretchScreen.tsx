@@ -2,7 +2,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { SIGNALS, type Head } from '@/core/hair';
 import { plural, t } from '@/core/language';
-import { READING_LIMITS, strandsTogether, strandsToSettle, type Region, type Strand } from '@/core/readings';
+import {
+  REGIONS,
+  READING_LIMITS,
+  strandsTogether,
+  strandsToSettle,
+  type Region,
+  type Strand,
+} from '@/core/readings';
 import { Body, Button, Choice, FieldGroup, Heading, Small, Strong } from '@/ui';
 import {
   selectPrefs,
@@ -18,6 +25,7 @@ import { FlowScreen, withHead } from './FlowScreen';
 import { RulerStrand } from './RulerStrand';
 import { strandWords } from './strandWords';
 import { TypedStrand } from './TypedStrand';
+import { PLACE_LABELS } from './readingOptions';
 
 type Way = 'ruler' | 'typed';
 const WAYS: readonly { value: Way; label: string }[] = [
@@ -27,10 +35,7 @@ const WAYS: readonly { value: Way; label: string }[] = [
 const UNKNOWN = 'unknown';
 const REGION_OPTIONS = [
   { value: UNKNOWN, label: t`from the comb` },
-  { value: 'front', label: 'front' },
-  { value: 'crown', label: 'crown' },
-  { value: 'sides', label: 'side' },
-  { value: 'nape', label: 'nape' },
+  ...REGIONS.map((value) => ({ value, label: PLACE_LABELS[value].toLowerCase() })),
 ] as const;
 
 /** Several wet strands, one after the other: lay, stretch, let go. */

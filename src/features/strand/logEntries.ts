@@ -9,6 +9,7 @@ import { kindInWords, minutesText } from '../shared/beatWords';
 import { verdictOf } from '../shared/verdictOf';
 import { EVENT_WORDS } from './eventWords';
 import { readingWords } from './readingWords';
+import { PLACE_WORDS } from '../shared/placeWords';
 
 export const LOG_KINDS = ['treatments', 'readings', 'events', 'shelf'] as const;
 export type LogKind = (typeof LOG_KINDS)[number];
@@ -166,7 +167,7 @@ function shelfEntries(
     title: t`${dated(record.madeOn)}, made ${names.get(record.batchId) ?? ''}`,
     text: () =>
       [
-        t`${record.portions} ${plural(record.portions, 'portion', 'portions')} of ${Math.round(record.portionGrams)} g, ${record.place}`,
+        t`${record.portions} ${plural(record.portions, 'portion', 'portions')} of ${Math.round(record.portionGrams)} g, ${PLACE_WORDS[record.place]}`,
         record.note,
       ]
         .filter(Boolean)
@@ -181,7 +182,8 @@ function shelfEntries(
       record,
       ...stamped(record),
       title: `${dated(record.day)}, ${record.what === 'moved' ? t`moved` : t`threw out`} ${names.get(record.batchId) ?? t`a batch`}`,
-      text: () => (record.what === 'moved' ? t`to the ${record.place}` : record.reason),
+      text: () =>
+        record.what === 'moved' && record.place ? t`now ${PLACE_WORDS[record.place]}` : record.reason,
     })),
   ];
 }

@@ -5,7 +5,7 @@ import { addDays, formatDay, type CalendarDay } from '@/core/measures';
 import { kindInWords } from '../shared/beatWords';
 import type { SheetPart } from '../shared/PrintSheet';
 import { verdictOf } from '../shared/verdictOf';
-import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS } from '../shared/headWords';
+import { AGE_WORDS, CHEMISTRY_WORDS, DENSITY_WORDS, HEALTH_WORDS, STRAND_WORDS } from '../shared/headWords';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { EVENT_WORDS } from './eventWords';
 import { readingWords } from './readingWords';
@@ -51,7 +51,7 @@ function aboutHead({
     (allergy) => ALLERGY_OPTIONS.find(({ value }) => value === allergy)?.label ?? allergy,
   );
   return [
-    t`${lengthCm} cm long, ${density} density, ${strand} strands; water: ${POROSITY_WORDS[porosityGuess]}`,
+    t`${lengthCm} cm long, ${DENSITY_WORDS[density]} density, ${STRAND_WORDS[strand]} strands; water: ${POROSITY_WORDS[porosityGuess]}`,
     t`Age: ${AGE_WORDS[ageBand]}`,
     ...(chemistry.length > 0
       ? [t`Done to it: ${chemistry.map((each) => CHEMISTRY_WORDS[each]).join(', ')}`]

@@ -84,7 +84,7 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
       key={`${beat.slot}-${beat.recipeId}`}
       title={beat.name}
       text={`${kindInWords(beat.kind, beat.strength)}, ${SLOT_WORDS[beat.slot]} · ${
-        beat.overnight ? 'overnight' : minutesText(beat.minutes)
+        beat.overnight ? t`overnight` : minutesText(beat.minutes)
       }`}
     >
       {beat.slot === 'main' ? (

@@ -41,7 +41,7 @@ export function beatKey(beat: Pick<Beat, 'day' | 'slot' | 'recipeId'>): string {
 export function beatLine(beat: Beat): string {
   return [
     isSmall(beat) ? SLOT_WORDS[beat.slot] : kindInWords(beat.kind, beat.strength),
-    beat.overnight ? 'overnight' : minutesText(beat.minutes),
+    beat.overnight ? t`overnight` : minutesText(beat.minutes),
     ...(beat.onlyIfFirm ? [t`only if it feels firm`] : []),
     ...(beat.locked ? [t`kept by you`] : []),
   ].join(' · ');

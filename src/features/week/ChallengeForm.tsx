@@ -44,7 +44,7 @@ export function ChallengeForm({ head, today }: { head: Head; today: CalendarDay 
           { value: 'main', label: t`any treatment` },
           { value: 'moisture', label: t`moisture` },
           { value: 'protein', label: t`protein` },
-          { value: 'pre-poo', label: 'pre-poo' },
+          { value: 'pre-poo', label: t`pre-poo` },
         ]}
       />
       <FormChoice
