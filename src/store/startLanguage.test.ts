@@ -1,4 +1,6 @@
+import portuguese from '../../data/languages/pt.json';
 import { currentLanguage, speak } from '@/core/language';
+import { speechOf } from '@/core/translation';
 import { firstSpoken, startLanguage } from './startLanguage';
 
 const mockStored = new Map<string, string>();
@@ -10,6 +12,8 @@ jest.mock('@react-native-async-storage/async-storage', () => ({
     },
   }),
 }));
+
+const speeches = { pt: async () => speechOf('pt', portuguese) };
 
 beforeEach(() => {
   mockStored.clear();
@@ -38,13 +42,18 @@ it.each([
   ['what is stored is no choice', '{"language":"xx"', ['en'], 'en'],
 ])('where %s, the page starts so', async (_, prefs, wanted, language) => {
   if (prefs) mockStored.set('prefs', prefs);
-  await startLanguage(wanted);
+  await startLanguage(wanted, speeches);
   expect(currentLanguage()).toBe(language);
   if (language === 'pt') expect(document.documentElement.lang).toBe('pt-BR');
 });
 
 it('a browser whose storage is blocked gets the language that it asks for', async () => {
   mockStored.set('broken', 'yes');
-  await startLanguage(['pt']);
+  await startLanguage(['pt'], speeches);
   expect(currentLanguage()).toBe('pt');
+});
+
+it('a language whose file cannot be had leaves English', async () => {
+  await startLanguage(['pt'], { pt: () => Promise.reject(new Error('the server is away')) });
+  expect(currentLanguage()).toBe('en');
 });

@@ -1,28 +1,35 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { LANGUAGES, languageSchema, speak, type Language } from '@/core/language';
+import { LANGUAGES, languageSchema, speak, type Language, type Speech } from '@/core/language';
 import { DATABASE, PREFS_KEY } from './database';
 
 type Other = Exclude<Language, 'en'>;
 
 /** Each language in files of its own, which only those load who read it. */
-const TEXTS: Record<Other, () => Promise<{ readonly default: Readonly<Record<string, string>> }>> = {
-  pt: () => import('../../data/languages/pt.json'),
+const SPEECHES: Record<Other, () => Promise<Speech>> = {
+  pt: async () => {
+    const [{ speechOf }, texts] = await Promise.all([
+      import('@/core/translation'),
+      import('../../data/languages/pt.json'),
+    ]);
+    return speechOf('pt', texts.default);
+  },
 };
 
 /**
  * Sets the language before any module that holds texts is read. What was chosen goes first, then what the browser asks
  * for; English where neither is spoken here, or where its file cannot be had.
  */
-export async function startLanguage(wanted: readonly string[] = navigator.languages): Promise<void> {
+export async function startLanguage(
+  wanted: readonly string[] = navigator.languages,
+  speeches = SPEECHES,
+): Promise<void> {
   const language = (await chosenLanguage()) ?? firstSpoken(wanted);
   if (language === 'en') return;
   try {
-    const [{ speechOf }, texts] = await Promise.all([import('@/core/translation'), TEXTS[language]()]);
-    speak(speechOf(language, texts.default));
+    speak(await speeches[language]());
     document.documentElement.lang = LANGUAGES[language].tag;
-  } catch (error) {
+  } catch {
     // English is better than nothing on screen.
-    console.warn(error);
   }
 }
 

@@ -136,28 +136,44 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
           ]}
         />
       </View>
+      <EditorActions isNew={!existing} isChanged={isChanged} onSave={save} onReset={() => reset(saved)} />
+      <NotSavedYet state={formState} />
+      {existing ? <Small>{t`Past sessions and batches keep the version they used.`}</Small> : null}
+    </Screen>
+  );
+}
+
+interface EditorActionsProps {
+  readonly isNew: boolean;
+  /** Something is typed that is not saved. */
+  readonly isChanged: boolean;
+  readonly onSave: () => void;
+  readonly onReset: () => void;
+}
+
+function EditorActions({ isNew, isChanged, onSave, onReset }: EditorActionsProps) {
+  return (
+    <>
       <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
-          label={existing ? t`Save as a new version` : t`Save recipe`}
-          onPress={save}
+          label={isNew ? t`Save recipe` : t`Save as a new version`}
+          onPress={onSave}
           testID="save-recipe"
         />
         <Button label={t`Back`} onPress={() => router.navigate('/bench')} />
         {isChanged ? (
           <Button
             tone="quiet"
-            label={existing ? t`As it was saved` : t`Start over`}
+            label={isNew ? t`Start over` : t`As it was saved`}
             hint={t`Put away what is typed here and not saved`}
-            onPress={() => reset(saved)}
+            onPress={onReset}
             testID="start-over"
           />
         ) : null}
       </View>
       {isChanged ? <Small>{t`What you type stays here until you save it or put it away.`}</Small> : null}
-      <NotSavedYet state={formState} />
-      {existing ? <Small>{t`Past sessions and batches keep the version they used.`}</Small> : null}
-    </Screen>
+    </>
   );
 }
 
@@ -246,7 +262,7 @@ function ReadRows({ text, parsed, judged, formula, onText }: ReadRowsProps) {
       <View className="items-start">
         <Button
           tone="quiet"
-          label={t`Write the recipe in ${view}`}
+          label={t`Write the recipe in ${VIEW_WORDS[view].label}`}
           onPress={() => onText(rewriteIn(view, parsed.value, larder))}
           testID="rewrite"
         />

@@ -8,7 +8,7 @@ import { REGIONS } from '@/core/readings';
 import { headChosen, selectPrefs, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Button, FieldGroup, Screen } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
-import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS } from '../shared/headWords';
+import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS, PLACE_LABELS } from '../shared/headWords';
 import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -161,7 +161,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
               control={control}
               name={`lengths.${region}`}
               testID={`length-${region}`}
-              label={region}
+              label={PLACE_LABELS[region]}
               numeric
               className="w-[76px]"
             />

@@ -1,5 +1,6 @@
 import type { AGE_BANDS, CHEMISTRY, HEALTH, Head } from '@/core/hair';
 import { t } from '@/core/language';
+import type { Region } from '@/core/readings';
 
 export const AGE_WORDS: Readonly<Record<(typeof AGE_BANDS)[number], string>> = {
   baby: t`under three`,
@@ -33,4 +34,11 @@ export const STRAND_WORDS: Readonly<Record<Head['strand'], string>> = {
   fine: t`fine`,
   medium: t`medium`,
   coarse: t`coarse`,
+};
+
+export const PLACE_LABELS: Record<Region, string> = {
+  front: t`Front`,
+  crown: t`Crown`,
+  sides: t`Side`,
+  nape: t`Nape`,
 };

@@ -9,7 +9,7 @@ import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { FlowScreen, withHead } from './FlowScreen';
 import { lastLength } from './lengthKept';
-import { PLACE_LABELS } from './readingOptions';
+import { PLACE_LABELS } from '../shared/headWords';
 
 /** A tape at four fixed places. */
 export const LengthScreen = withHead(function Length({ head }: { head: Head }) {

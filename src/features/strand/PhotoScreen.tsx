@@ -16,7 +16,7 @@ import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
 import { HowToFold, HowToSide } from './howto/HowToPane';
 import { momentNow } from './momentNow';
-import { PLACE_LABELS } from './readingOptions';
+import { PLACE_LABELS } from '../shared/headWords';
 
 const MEGABYTE = 1_000_000;
 

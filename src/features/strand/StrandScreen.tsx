@@ -14,7 +14,7 @@ import { WithHead } from '../shared/WithHead';
 import { ReadingsDue } from '../shared/ReadingsDue';
 import { lengthKept } from './lengthKept';
 import { NeedBars } from './NeedBars';
-import { PLACE_LABELS } from './readingOptions';
+import { PLACE_LABELS } from '../shared/headWords';
 import { SignalHistory } from './SignalHistory';
 import { StrandTabs } from './StrandTabs';
 

@@ -25,7 +25,7 @@ import { FlowScreen, withHead } from './FlowScreen';
 import { RulerStrand } from './RulerStrand';
 import { strandWords } from './strandWords';
 import { TypedStrand } from './TypedStrand';
-import { PLACE_LABELS } from './readingOptions';
+import { PLACE_LABELS } from '../shared/headWords';
 
 type Way = 'ruler' | 'typed';
 const WAYS: readonly { value: Way; label: string }[] = [

@@ -1,5 +1,5 @@
 import { t } from '@/core/language';
-import { SCALP_SIGNS, SCALP_WORDS, type MarkId, type Region, type ScalpSign } from '@/core/readings';
+import { SCALP_SIGNS, SCALP_WORDS, type MarkId, type ScalpSign } from '@/core/readings';
 
 const steps = (...words: string[]) => words.map((label, value) => ({ value, label }));
 
@@ -30,13 +30,6 @@ export const SINK_OPTIONS = [
   { value: 'hovers', label: t`in between` },
   { value: 'sinks', label: t`at the bottom` },
 ] as const;
-
-export const PLACE_LABELS: Record<Region, string> = {
-  front: t`Front`,
-  crown: t`Crown`,
-  sides: t`Side`,
-  nape: t`Nape`,
-};
 
 /** A calm scalp shows nothing else. */
 export function withScalpSign(signs: readonly ScalpSign[], sign: ScalpSign): ScalpSign[] {

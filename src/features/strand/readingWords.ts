@@ -1,7 +1,8 @@
 import { hairMassGrams, type Head } from '@/core/hair';
 import { t } from '@/core/language';
 import { FEEL_WORDS, MARKS, measurementsOf, SCALP_WORDS, type Reading } from '@/core/readings';
-import { MARK_OPTIONS, PLACE_LABELS } from './readingOptions';
+import { PLACE_LABELS } from '../shared/headWords';
+import { MARK_OPTIONS } from './readingOptions';
 
 /** What a reading holds, in one line. */
 export function readingWords(head: Head, reading: Reading): string {
