@@ -133,7 +133,7 @@ describe('a part of it', () => {
     await chooses(browser, changed);
     await browser.sees(/0 new readings, 1 corrected, \d+ as they are here/);
     await browser.pressId('take-file');
-    await browser.sees('1 rows are read in');
+    await browser.sees('Read in: 1 row.');
     await chooses(browser, changed);
     await browser.sees('was changed or taken back since');
     await browser.sees('Nothing was changed');
@@ -151,7 +151,7 @@ describe('a part of it', () => {
     await chooses(browser, evil);
     await browser.sees(/\d+ new/);
     await browser.pressId('take-backup');
-    await browser.sees(/records are read in/);
+    await browser.sees(/Read in: \d+ records/);
     await browser.goto('/heads');
     await browser.sees(script);
     expect(await browser.driver.executeScript('return window.hit')).toBeNull();

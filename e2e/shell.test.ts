@@ -69,7 +69,7 @@ describe('a screen that breaks', () => {
     await browser.goto('/strand');
     await browser.sees('A part did not come');
     await browser.pressId('broken-export');
-    await browser.sees(/\d+ records are in the file/);
+    await browser.sees(/In the file: \d+ records/);
     const name = await browser.driver.wait(
       async () => readdirSync(browser.downloads).find((each) => each.endsWith('.json')) ?? '',
       15_000,

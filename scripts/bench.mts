@@ -86,6 +86,28 @@ const longHistory = historyOf(years, head.headId);
 console.log(
   `state from five years, ${longHistory.sessions.length} sessions with 30 recipes, ${longHistory.readings.length} readings: ${medianMs(9, () => estimateHair(head, longHistory, today)).toFixed(0)} ms`,
 );
+// What happens between opening the page and the first answer: on the page what is kept is read and checked and put in
+// order; the state and the plan come from workers.
+const kept = years.map(packRecord);
+const readIn = () =>
+  kept.flatMap((text) => {
+    const record = unpackRecord(text);
+    return record.ok ? [record.value] : [];
+  });
+const opened = readIn();
+if (opened.length !== years.length) throw new Error('not everything that was kept is read back');
+const readMs = medianMs(9, readIn);
+const orderMs = medianMs(9, () => {
+  larderOf(opened, liveRecords(opened));
+  historyOf(opened, head.headId);
+});
+const openedHistory = historyOf(opened, head.headId);
+const openedState = estimateHair(head, openedHistory, today);
+const stateMs = medianMs(5, () => estimateHair(head, openedHistory, today));
+const planMs = medianMs(5, () => searched(planProblemFrom(opened, [{ head, state: openedState }], today, 1)));
+console.log(
+  `start-up with five years, ${opened.length} records: read and checked ${readMs.toFixed(0)} ms, put in order ${orderMs.toFixed(0)} ms; in workers state ${stateMs.toFixed(0)} ms, first plan ${planMs.toFixed(0)} ms`,
+);
 // A head with time on every day and fifteen recipes that it has used: more than the demo's.
 const fifteen = thirty.slice(0, 15);
 const busy = { ...head, freeMinutes: [240, 200, 200, 200, 200, 200, 240] };

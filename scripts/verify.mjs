@@ -41,6 +41,7 @@ async function tests(what, projects, more = []) {
 await ensureInstalled();
 await ensureBrowser();
 mkdirSync('.cache', { recursive: true });
+await check('Audit', process.execPath, ['scripts/audit.mjs']);
 await check('Types', process.execPath, [
   'node_modules/.bin/tsc',
   '--noEmit',

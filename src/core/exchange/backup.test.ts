@@ -45,6 +45,10 @@ describe('a backup', () => {
     expect(problemOf(input)).toContain(said);
   });
 
+  it('is read although an editor has put its mark before it', () => {
+    expect(problemOf(`\uFEFF${text}`)).toBeNull();
+  });
+
   it('counts the problems it does not list', () => {
     const broken = changed((backup) =>
       backup.records.forEach((record: any) => (record.recordedAt = 'yesterday')),

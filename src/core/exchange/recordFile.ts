@@ -26,7 +26,8 @@ function openedFile(text: string, format: FileFormat): Result<Outer> {
     return failed('too-large', t`The file is larger than ${FILE_CHARACTERS / 1_000_000} million characters.`);
   let raw: unknown;
   try {
-    raw = JSON.parse(text);
+    // Some editors put a byte order mark before what they save.
+    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
     return failed(
       'not-json',

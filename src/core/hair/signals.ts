@@ -75,10 +75,25 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
 
 const BREAKAGE_MIDDLE = Math.log(6);
 
+/**
+ * How porous hair is guessed to be after what was done to it, where its drinking was not looked at: index of porosity, 0
+ * middle, +1 clearly high (working assumption; bleach opens the outside of the strand most). The first test corrects it.
+ */
+const OPENED_BY: Readonly<Record<Head['chemistry'][number], number>> = {
+  bleached: 0.6,
+  relaxed: 0.5,
+  permed: 0.4,
+  coloured: 0.2,
+  henna: 0,
+};
+
 /** Where a head probably stands, from the start questions alone. */
-export function startingLevel(head: Pick<Head, 'complaint' | 'porosityGuess'>): Record<SignalId, number> {
+export function startingLevel(
+  head: Pick<Head, 'complaint' | 'porosityGuess'> & Partial<Pick<Head, 'chemistry'>>,
+): Record<SignalId, number> {
   const firmness = { none: 0, mushy: -0.8, straw: 0.8, breaks: 0.2 }[head.complaint];
-  const porosity = { low: -1, medium: 0, high: 1, unknown: 0 }[head.porosityGuess];
+  const opened = Math.max(0, ...(head.chemistry ?? []).map((each) => OPENED_BY[each]));
+  const porosity = { low: -1, medium: 0, high: 1, unknown: opened }[head.porosityGuess];
   return { firmness, breakage: BREAKAGE_MIDDLE + (head.complaint === 'breaks' ? 0.6 : 0), porosity };
 }
 

@@ -1,6 +1,6 @@
 import { PLAIN_WASH_ID, placedBy, RULES } from '../agenda';
 import { laneProbabilities, placeInWords, SIGNALS } from '../hair';
-import { t } from '../language';
+import { plural, t } from '../language';
 import { addDays, dayRange, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
 import { duesOf } from './dues';
 import { breachesOf, chanceTooFirm } from './checkPlan';
@@ -166,13 +166,13 @@ function mainReasons(problem: PlanProblem, head: HeadProblem, all: readonly Draf
   if (treatment.firms && Number.isFinite(protein) && head.rules.lightProteinGap !== null) {
     reasons.push({
       code: RULES.lightProteinGap.id,
-      text: t`The last protein is ${protein} days back; ${head.rules.lightProteinGap} are needed.`,
+      text: t`The last protein is ${protein} ${plural(protein, 'day', 'days')} back; ${head.rules.lightProteinGap} are needed.`,
     });
   }
   const moisture = daysSince(problem, head, before, day, ({ moistens }) => moistens);
   if (treatment.moistens && moisture >= (head.rules.moistureWithin ?? Infinity)) {
     const text = Number.isFinite(moisture)
-      ? t`The last moisture is ${moisture} days back.`
+      ? t`The last moisture is ${moisture} ${plural(moisture, 'day', 'days')} back.`
       : t`No moisture treatment is on record yet.`;
     reasons.push({ code: RULES.moistureWithin.id, text });
   }

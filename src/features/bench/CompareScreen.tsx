@@ -44,6 +44,12 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
       headline={a && b ? t`${title(a)} beside ${title(b)}` : t`Two side by side`}
       reason={t`What each does, and what is in one and not in the other.`}
     >
+      {recipes.length === 0 ? (
+        <View className="items-start gap-2">
+          <Body>{t`There is no recipe yet to set beside another.`}</Body>
+          <Button tone="main" label={t`Read a recipe`} onPress={() => router.navigate('/bench/new')} />
+        </View>
+      ) : null}
       <View className="flex-row flex-wrap gap-6">
         <View className="min-w-[260px] flex-1">
           <RecipePicker label={t`the first`} chosen={a} onChoose={setA} testID="compare-a" />

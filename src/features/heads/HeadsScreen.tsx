@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { allergenWords } from '@/core/batches';
 import { SCHOOL_WORDS } from '@/core/classification';
 import { hairMassReason, type Head } from '@/core/hair';
-import { t } from '@/core/language';
+import { plural, t } from '@/core/language';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS, STRAND_WORDS } from '../shared/headWords';
@@ -50,7 +50,7 @@ function HeadEntry({ head, current }: { head: Head; current: boolean }) {
         {[
           t`${head.lengthCm} cm`,
           t`${STRAND_WORDS[head.strand]} strands`,
-          t`${freeDays} free days`,
+          t`${freeDays} ${plural(freeDays, 'free day', 'free days')}`,
           ...flags,
         ].join(' · ')}
       </Small>

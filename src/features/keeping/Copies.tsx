@@ -7,6 +7,7 @@ import { copiesListed, copyLookedAt, everythingReplaced, useAppDispatch } from '
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
+import { recordsText } from '../shared/recordsText';
 import { kindCounts, sizeText } from './kindWords';
 
 interface Looked {
@@ -37,7 +38,7 @@ export function Copies({ changes }: { changes: unknown }) {
     setLooked(result.ok ? { copy, ...result.value } : null);
   };
   const bring = ({ missing }: Looked) => {
-    add(missing, t`${missing.length} records are back.`);
+    add(missing, t`Back again: ${recordsText(missing.length)}.`);
     setLooked(null);
   };
   const goBack = async ({ records, copy }: Looked) => {
@@ -62,7 +63,7 @@ export function Copies({ changes }: { changes: unknown }) {
           <View className="min-w-[170px] flex-1">
             <Body>{whenText(copy)}</Body>
             <Small>
-              {t`${copy.records} records, ${sizeText(copy.characters)}${copy.why === 'before' ? t`, before everything was replaced` : ''}`}
+              {t`${recordsText(copy.records)}, ${sizeText(copy.characters)}${copy.why === 'before' ? t`, before everything was replaced` : ''}`}
             </Small>
           </View>
           <Button

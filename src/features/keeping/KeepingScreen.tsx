@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ofKind } from '@/core/exchange';
-import { t } from '@/core/language';
+import { plural, t } from '@/core/language';
 import { dayOfDate, daysBetween } from '@/core/measures';
 import { photoBytes } from '@/core/readings';
 import {
@@ -16,6 +16,7 @@ import {
 import { Body, Button, Heading, Problem, Screen, Small } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import { useToday } from '../shared/useToday';
+import { recordsText } from '../shared/recordsText';
 import { Copies } from './Copies';
 import { sizeText } from './kindWords';
 import { ReadIn } from './ReadIn';
@@ -51,8 +52,8 @@ function useKeptText(): string {
   const unsaved = useAppSelector(selectUnsaved).length;
   const status = useAppSelector(selectStatus);
   if (status === 'blocked') return t`Nothing can be stored here`;
-  if (unsaved > 0) return t`${unsaved} of ${count} records are not stored yet`;
-  return count === 0 ? t`Nothing is kept yet` : t`${count} records, all stored`;
+  if (unsaved > 0) return t`Not stored yet: ${unsaved} of ${recordsText(count)}`;
+  return count === 0 ? t`Nothing is kept yet` : t`${recordsText(count)}, all stored`;
 }
 
 /** They lie in one browser; how long ago did they lie anywhere else? */
@@ -99,7 +100,7 @@ function RoomLeft() {
           ) : null}
           <Small>
             {pictures.length > 0
-              ? t`${pictures.length} pictures take ${sizeText(photoBytes(pictures))} of it. `
+              ? t`${pictures.length} ${plural(pictures.length, 'picture', 'pictures')}: ${sizeText(photoBytes(pictures))} of it. `
               : ''}
             {room.isLasting
               ? t`The browser keeps it until you delete it.`

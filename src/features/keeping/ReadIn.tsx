@@ -8,6 +8,7 @@ import { askEstimator } from '@/workers';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useToday } from '../shared/useToday';
+import { recordsText } from '../shared/recordsText';
 import { incomingOf, type Incoming } from './incoming';
 import { kindCounts } from './kindWords';
 
@@ -57,7 +58,7 @@ export function ReadIn() {
       result.ok
         ? {
             step: 'done',
-            said: t`${all.length} records stand in the place of what was here. A copy of that is kept below.`,
+            said: t`In the place of what was here: ${recordsText(all.length)}. A copy of that is kept below.`,
           }
         : { step: 'refused', messages: result.problems.map(({ message }) => message) },
     );
@@ -147,7 +148,10 @@ function Preview(props: PreviewProps) {
           </Body>
           {unknown.length > 0 ? <Small>{t`Not read: the columns ${unknown.join(', ')}.`}</Small> : null}
           {corrected > 0 ? <Small>{t`What is corrected stays readable as it was.`}</Small> : null}
-          <Take said={t`${records.length} rows are read in.`} {...{ records, onTake, onLeave }} />
+          <Take
+            said={t`Read in: ${records.length} ${plural(records.length, 'row', 'rows')}.`}
+            {...{ records, onTake, onLeave }}
+          />
         </>
       );
     }
@@ -198,7 +202,7 @@ function BackupPreview({
           <Button
             tone="main"
             label={t`Add ${added.length}`}
-            onPress={() => onTake(added, t`${added.length} records are read in.`)}
+            onPress={() => onTake(added, t`Read in: ${recordsText(added.length)}.`)}
             testID="take-backup"
           />
         ) : null}
@@ -210,7 +214,7 @@ function BackupPreview({
       {sure ? (
         <View role="alert" className="gap-2">
           <Problem>
-            {t`${leaving.length} records would go (${kindCounts(leaving).slice(0, 6).join(', ')}) and ${added.length + differing.length} come. A copy of what is here now is kept first.`}
+            {t`${recordsText(leaving.length)} would go (${kindCounts(leaving).slice(0, 6).join(', ')}) and ${added.length + differing.length} come. A copy of what is here now is kept first.`}
           </Problem>
           <View className="items-start">
             <Button

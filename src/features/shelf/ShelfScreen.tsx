@@ -68,7 +68,7 @@ function headlineOf(there: readonly ShelfItem[]): string {
 function reasonOf(there: readonly ShelfItem[]): string {
   if (there.length === 0) return t`Make a recipe, and its portions stand here with their use-by day.`;
   const portions = there.reduce((total, { left }) => total + left, 0);
-  return t`${there.length} ${plural(there.length, 'batch', 'batches')}, ${portions} portions. Browning is no spoilage; smell, gas, slime or specks are.`;
+  return t`${there.length} ${plural(there.length, 'batch', 'batches')}, ${portions} ${plural(portions, 'portion', 'portions')}. Browning is no spoilage; smell, gas, slime or specks are.`;
 }
 
 function ShelfRow({ item }: { item: ShelfItem }) {
@@ -85,7 +85,7 @@ function ShelfRow({ item }: { item: ShelfItem }) {
         <Strong className={state === 'past' ? 'text-danger' : ''}>{whenText(item)}</Strong>
       </View>
       <Small>
-        {t`${left} of ${batch.portions} portions of ${grams(batch.portionGrams)} ${PLACE_WORDS[place]}${item.thawed ? t`, thawed` : ''} · made ${formatDay(batch.madeOn, 'd MMM')}${batch.waterAddedGrams > 0 ? t` · ${grams(batch.waterAddedGrams)} water added` : ''}`}
+        {t`${left} of ${batch.portions} ${plural(batch.portions, 'portion', 'portions')} of ${grams(batch.portionGrams)} ${PLACE_WORDS[place]}${item.thawed ? t`, thawed` : ''} · made ${formatDay(batch.madeOn, 'd MMM')}${batch.waterAddedGrams > 0 ? t` · ${grams(batch.waterAddedGrams)} water added` : ''}`}
       </Small>
       <Small>{t`Limited by ${item.limitedBy}. ${item.why}`}</Small>
       <View className="flex-row flex-wrap gap-x-4">

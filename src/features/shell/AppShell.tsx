@@ -17,6 +17,7 @@ import { useAppearance, useTheme, useWide } from '@/ui';
 import { HairAnswerProvider } from '../shared/HairAnswer';
 import { Keys } from './Keys';
 import { NewVersion } from './NewVersion';
+import { Opening } from './Opening';
 import { Places } from './Places';
 import { StorageNotice } from './StorageNotice';
 import { UndoBar } from './UndoBar';
@@ -72,7 +73,7 @@ function Frame({ children }: { children: ReactNode }) {
             <WashBar />
           </Suspense>
         ) : null}
-        {loading ? null : children}
+        {loading ? <Opening /> : children}
       </View>
       {wide || isBare ? null : <Places />}
       <UndoBar />

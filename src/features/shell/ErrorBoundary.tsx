@@ -7,6 +7,7 @@ import { dayOfDate } from '@/core/measures';
 import { browserStorage } from '@/store';
 import { Body, Button, Problem, Screen, Small } from '@/ui';
 import { saveTextFile } from '../shared/browserFiles';
+import { recordsText } from '../shared/recordsText';
 
 /** A file of the application that did not come: the server is away, or has a newer version. */
 const NOT_FETCHED =
@@ -28,7 +29,7 @@ export function ErrorBoundary({ error }: ErrorBoundaryProps) {
         writeBackup(records, now.toISOString()),
         'application/json',
       );
-      setSaid(t`${records.length} records are in the file.`);
+      setSaid(t`In the file: ${recordsText(records.length)}.`);
     } catch {
       setSaid(t`The records cannot be read from the browser now. They are not deleted; try again later.`);
     }
