@@ -6,7 +6,7 @@ const node = (displayName, testMatch, more = {}) => ({
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '\\.[cm]?[jt]sx?$': ['babel-jest', { configFile: './babel.node.config.js' }] },
   transformIgnorePatterns: [
-    '/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink)/)',
+    '/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink|zod/v4/(?:locales|core))/)',
   ],
   ...more,
 });
@@ -35,6 +35,7 @@ const ES_MODULES = [
   'numeric-quantity',
   'comlink',
   'i18next',
+  'zod/v4/(?:locales|core)',
   '@rn-primitives/.*',
   'sonner-native',
 ].join('|');

@@ -1,4 +1,5 @@
 import type { Locale } from 'date-fns';
+import { z } from 'zod';
 import type { Language } from './languages';
 
 /**
@@ -13,6 +14,8 @@ export interface Speech {
   /** @param count which of the forms for one, for several … where the text has them */
   readonly translate: (text: string, values: readonly string[], count?: number) => string;
   readonly dates: Locale;
+  /** Messages of schemas that have none of their own. */
+  readonly problems: Parameters<typeof z.config>[0];
 }
 
 let speech: Speech | null = null;
@@ -23,6 +26,7 @@ let speech: Speech | null = null;
  */
 export function speak(other: Speech | null): void {
   speech = other;
+  if (other) z.config(other.problems);
 }
 
 export const currentSpeech = (): Speech | null => speech;

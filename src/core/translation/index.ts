@@ -1,8 +1,11 @@
 import { ptBR } from 'date-fns/locale/pt-BR';
 import { createInstance } from 'i18next';
+import problemsInPortuguese from 'zod/v4/locales/pt-BR.js';
 import { LANGUAGES, type Language, type Speech } from '../language';
 
 const DATES = { pt: ptBR };
+/** What Zod says of input where a schema has no words of its own. */
+const PROBLEMS = { pt: problemsInPortuguese };
 
 /** A language file made to speak. Plurals are chosen by CLDR's rules; a text that the file lacks stays in English. */
 export function speechOf(language: Exclude<Language, 'en'>, texts: Readonly<Record<string, string>>): Speech {
@@ -26,5 +29,6 @@ export function speechOf(language: Exclude<Language, 'en'>, texts: Readonly<Reco
     translate: (text, values, count) =>
       words.t(text, { ...values, ...(count === undefined ? {} : { count, defaultValue_other: text }) }),
     dates: DATES[language],
+    problems: PROBLEMS[language](),
   };
 }

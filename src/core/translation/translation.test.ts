@@ -65,6 +65,14 @@ describe('a language', () => {
   });
 });
 
+it('a schema without words of its own complains in the language', () => {
+  const complaint = spoken('pt', () => {
+    const { z } = require('zod') as typeof import('zod');
+    return z.string().max(3).safeParse('hello').error?.issues[0]?.message;
+  });
+  expect(complaint).toMatch(/^Grande demais/);
+});
+
 describe('in Portuguese', () => {
   it.each(starters.map(({ name, lines }) => [name, lines] as const))(
     'the lines of “%s” are read, to the same grams and the same verdict',

@@ -50,6 +50,10 @@ const announcements: Announcements = {
   onDragCancel: () => t`Left where it was.`,
 };
 
+const screenReaderInstructions = {
+  draggable: t`To pick it up, press space or enter. Choose a day with the arrow keys; space or enter puts it there, escape leaves it.`,
+};
+
 /** Lets the main treatments within it be dragged from day to day, by pointer, by touch and by keyboard. */
 export function DragBeats({ children }: { children: ReactNode }) {
   const { plan, decisions } = useWeek();
@@ -69,7 +73,7 @@ export function DragBeats({ children }: { children: ReactNode }) {
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
-      accessibility={{ announcements }}
+      accessibility={{ announcements, screenReaderInstructions }}
       onDragEnd={dropped}
     >
       {children}
