@@ -90,8 +90,8 @@ describe.each([
 ])('Portuguese on %s', (_, open) => {
   it('is said at every place, and nothing is left in English', async () => {
     const browser = await open();
-    await browser.opensDemo();
     await speaks(browser, 'Português', 'Como se vê e se ouve');
+    await browser.opensDemo();
     expect(await browser.driver.executeScript('return document.documentElement.lang')).toBe('pt-BR');
     const left: string[] = [];
     let counted = 0;

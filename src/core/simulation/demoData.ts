@@ -1,5 +1,6 @@
 import { classifyVersion } from '../classification';
 import type { StoredRecord } from '../exchange';
+import { t } from '../language';
 import {
   addDays,
   countingIds,
@@ -176,7 +177,7 @@ function benchOf(recipes: readonly RecipeVersion[], today: CalendarDay, newId: I
       id: productId,
       kind: 'ingredient',
       ingredient: product.value.ingredient,
-      note: `${product.value.said} Label: ${DEMO_PRODUCT.label}`,
+      note: t`${product.value.said} Label: ${DEMO_PRODUCT.label}`,
     },
     {
       ...longAgo,
@@ -278,7 +279,7 @@ function lifeOf(
     virtual.passDay();
     if (key === 'maren' && FURNACE_WEEKDAYS.includes(weekdayOf(day))) {
       virtual.suffer('heat');
-      records.push({ ...base(day, 1), kind: 'event', what: 'heat', note: 'furnace day' });
+      records.push({ ...base(day, 1), kind: 'event', what: 'heat', note: t`furnace day` });
     }
     if (lastWash !== null && daysBetween(lastWash, day) === 1) {
       const dry = virtual.read(strands, null);

@@ -1,4 +1,5 @@
 import type { Head } from '../hair';
+import { t } from '../language';
 import type { RecipeVersion } from '../recipes';
 
 /**
@@ -66,7 +67,7 @@ export interface DemoRecipe {
 export const DEMO_RECIPES = [
   {
     recipeId: 'furnace-day-cream',
-    name: 'Furnace-day cream',
+    name: t`Furnace-day cream`,
     use: 'mask',
     contactMinutes: 45,
     warmth: 'warm',
@@ -80,7 +81,7 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'silk-glaze',
-    name: 'Silk & rice-water glaze',
+    name: t`Silk & rice-water glaze`,
     use: 'mask',
     contactMinutes: 25,
     warmth: 'room',
@@ -88,7 +89,7 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'cold-kiln-set',
-    name: 'Cold-kiln set',
+    name: t`Cold-kiln set`,
     use: 'mask',
     contactMinutes: 20,
     warmth: 'room',
@@ -96,7 +97,7 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'okra-slip',
-    name: 'Okra slip',
+    name: t`Okra slip`,
     use: 'mask',
     contactMinutes: 30,
     warmth: 'room',
@@ -104,7 +105,7 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'kefir-mango',
-    name: 'Kefir & mango',
+    name: t`Kefir & mango`,
     use: 'mask',
     contactMinutes: 30,
     warmth: 'room',
@@ -112,7 +113,7 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'pear-for-pip',
-    name: 'Pear for Pip',
+    name: t`Pear for Pip`,
     use: 'mask',
     contactMinutes: 20,
     warmth: 'room',
@@ -120,7 +121,7 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'sesame-evening',
-    name: 'Sesame evening',
+    name: t`Sesame evening`,
     use: 'pre-poo',
     contactMinutes: 60,
     warmth: 'room',
@@ -128,7 +129,7 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'bench-gel',
-    name: 'Bench gel',
+    name: t`Bench gel`,
     use: 'rinse',
     contactMinutes: 10,
     warmth: 'room',
@@ -136,7 +137,7 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'annealing-cream',
-    name: 'Annealing cream',
+    name: t`Annealing cream`,
     use: 'mask',
     contactMinutes: 30,
     warmth: 'warm',
@@ -150,14 +151,14 @@ export const DEMO_RECIPES = [
       '3% cetyl alcohol',
       '5% jojoba oil',
       'Cool-down phase',
-      '10% bench gel',
+      t`10% bench gel`,
       '1% panthenol',
       '1% preservative',
     ],
   },
   {
     recipeId: 'nettle-mist',
-    name: 'Nettle mist',
+    name: t`Nettle mist`,
     use: 'rinse',
     contactMinutes: 5,
     warmth: 'room',
@@ -280,7 +281,7 @@ export const DEMO_PANTRY: readonly (
 
 /** A bought jar, as its label reads; all of it is invented. */
 export const DEMO_PRODUCT = {
-  name: 'Quay Lane repair mask',
+  name: t`Quay Lane repair mask`,
   label:
     'Aqua, Cetearyl Alcohol, Glycerin, Behentrimonium Chloride, Hydrolyzed Wheat Protein, Cetyl Esters, Panthenol, Butyrospermum Parkii Butter, Parfum, Phenoxyethanol, Citric Acid',
   pack: { grams: 200, price: 11.5 },

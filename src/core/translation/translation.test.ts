@@ -124,6 +124,21 @@ describe('in Portuguese', () => {
     }
   });
 
+  it('the demo is the same heads, readings and treatments; only its names are others', () => {
+    const demo = (language: 'en' | 'pt') =>
+      spoken(language, () => {
+        const { demoRecords } = require('../simulation') as typeof import('../simulation');
+        return demoRecords(en.calendarDay('2026-05-13'));
+      });
+    const figures = (records: ReturnType<typeof demo>) =>
+      JSON.stringify(records, (key, value: unknown) =>
+        /^(?:name|text|note|names|said)$/.test(key) ? undefined : value,
+      );
+    const [english, portuguese] = [demo('en'), demo('pt')];
+    expect(figures(portuguese)).toBe(figures(english));
+    expect(portuguese).not.toEqual(english);
+  });
+
   it('cautions, verdicts and signals are said in it, and computed as before', () => {
     expect(pt.CAUTIONS.map(({ id }) => id)).toEqual(en.CAUTIONS.map(({ id }) => id));
     expect(pt.CAUTIONS.filter(({ text }, index) => text === en.CAUTIONS[index]?.text)).toEqual([]);
