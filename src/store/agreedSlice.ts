@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { agreedSchema, type Agreed, type Agreement, type PlanNote } from '@/core/agenda';
+import { readStored } from './readStored';
 
 export const agreedSlice = createSlice({
   name: 'agreed',
@@ -36,10 +37,5 @@ export const selectAgreed = (root: { readonly agreed: Agreed }) => root.agreed;
 
 /** Stored text to what was agreed; what cannot be read is forgotten, and the next plan stands for itself. */
 export function readAgreed(text: string | null): Agreed {
-  try {
-    const parsed = agreedSchema.safeParse(JSON.parse(text ?? '{}'));
-    return parsed.success ? parsed.data : {};
-  } catch {
-    return {};
-  }
+  return readStored(agreedSchema, text, {});
 }

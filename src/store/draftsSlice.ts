@@ -1,6 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { recipeVersionSchema } from '@/core/recipes';
+import { readStored } from './readStored';
 
 /** A recipe as it stands in the form: what is typed, right or wrong. */
 export const recipeDraftSchema = z.strictObject({
@@ -39,10 +40,5 @@ export const selectDrafts = (root: { readonly drafts: Drafts }) => root.drafts;
 
 /** Stored text to drafts; what cannot be read is none. */
 export function readDrafts(text: string | null): Drafts {
-  try {
-    const parsed = draftsSchema.safeParse(JSON.parse(text ?? '{}'));
-    return parsed.success ? parsed.data : {};
-  } catch {
-    return {};
-  }
+  return readStored(draftsSchema, text, {});
 }

@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
+import { readStored } from './readStored';
 
 const runSchema = z.strictObject({
   recipeId: z.string(),
@@ -49,10 +50,5 @@ export const selectMaking = (root: { readonly making: MakingRun | null }) => roo
 
 /** Stored text to a run; what cannot be read is no run. */
 export function readMaking(text: string | null): MakingRun | null {
-  try {
-    const parsed = runSchema.safeParse(JSON.parse(text ?? 'null'));
-    return parsed.success ? parsed.data : null;
-  } catch {
-    return null;
-  }
+  return readStored(runSchema.nullable(), text, null);
 }

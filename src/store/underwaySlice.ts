@@ -2,6 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { instantSchema } from '@/core/measures';
 import { READING_LIMITS, strandSchema, TAPS, type Strand, type Tap } from '@/core/readings';
+import { readStored } from './readStored';
 
 const underwaySchema = z.strictObject({
   /** A count while detangling: what was tapped, in order. */
@@ -66,10 +67,5 @@ export const selectAllUnderway = (root: { readonly underway: UnderwayByHead }) =
 
 /** Stored text to what is under way; what cannot be read is nothing. */
 export function readUnderway(text: string | null): UnderwayByHead {
-  try {
-    const parsed = allSchema.safeParse(JSON.parse(text ?? '{}'));
-    return parsed.success ? parsed.data : {};
-  } catch {
-    return {};
-  }
+  return readStored(allSchema, text, {});
 }

@@ -1,6 +1,7 @@
 import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { washRunSchema, withEvent, type RunEvent, type WashRun } from '@/core/sessions';
+import { readStored } from './readStored';
 import { selectHeads, type RecordsRoot } from './recordsSlice';
 
 const allSchema = z.record(z.string().max(64), washRunSchema);
@@ -42,10 +43,5 @@ export const selectWashRuns = createSelector(
 
 /** Stored text to runs; what cannot be read is none. */
 export function readWash(text: string | null): WashRuns {
-  try {
-    const parsed = allSchema.safeParse(JSON.parse(text ?? '{}'));
-    return parsed.success ? parsed.data : {};
-  } catch {
-    return {};
-  }
+  return readStored(allSchema, text, {});
 }
