@@ -126,11 +126,11 @@ export class Browser {
   }
 
   /** Waits until this text, or one like it, stands on the page. */
-  async sees(text: string | RegExp): Promise<void> {
+  async sees(text: string | RegExp, patienceMs = PATIENCE_MS): Promise<void> {
     await this.driver.wait(
       async () =>
         typeof text === 'string' ? (await this.text()).includes(text) : text.test(await this.text()),
-      PATIENCE_MS,
+      patienceMs,
       `${text} does not appear on the page`,
     );
   }
