@@ -57,7 +57,7 @@ for (const view of VIEWS) {
   await browser.driver.wait(async () => (await browser.headline()) !== 'One moment', 10_000);
   if ('press' in view) await browser.pressId(view.press);
   if ('thenPress' in view) await browser.press(view.thenPress);
-  if ('until' in view) await browser.sees(view.until);
+  if ('until' in view) await browser.sees(view.until, 90_000);
   if ('scrollTo' in view) {
     await browser.driver.executeScript(`document.querySelector('${view.scrollTo}').scrollIntoView()`);
   }
