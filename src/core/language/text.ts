@@ -5,7 +5,7 @@ const FORMS = new Intl.PluralRules('en');
 /** A text of the application in the language that is spoken; numbers among the values are written as it writes them. */
 export function t(strings: TemplateStringsArray, ...values: readonly unknown[]): string {
   const speech = currentSpeech();
-  const shown = values.map((value) => (typeof value === 'number' ? plainNumber(value) : String(value)));
+  const shown = values.map((value) => (typeof value === 'number' ? numberText(value) : String(value)));
   if (!speech) {
     return strings.reduce((text, string, index) => `${text}${shown[index - 1] ?? ''}${string}`);
   }
@@ -43,7 +43,8 @@ export function grouped(value: number): string {
   return value.toLocaleString(currentSpeech()?.tag ?? 'en');
 }
 
-function plainNumber(value: number): string {
+/** A number with as many decimals as it has, in the writing of the language. */
+export function numberText(value: number): string {
   const speech = currentSpeech();
   if (!speech) return String(value);
   return value.toLocaleString(speech.tag, { useGrouping: false, maximumFractionDigits: 20 });

@@ -19,8 +19,9 @@ export const WAYS: Record<
 /** An effect as people read it: breakage as a percentage of pieces, the others on their scale. */
 export function effectText(signal: SignalId, value: number): string {
   const shown = signal === 'breakage' ? 100 * (Math.exp(value) - 1) : value;
-  const digits = signal === 'breakage' ? fixed(rounded(Math.abs(shown)), 0) : fixed(Math.abs(shown), 1);
-  const isNone = Number(digits) === 0;
+  const decimals = signal === 'breakage' ? 0 : 1;
+  const digits = fixed(rounded(Math.abs(shown), decimals), decimals);
+  const isNone = rounded(Math.abs(shown), decimals) === 0;
   return `${isNone ? '' : shown < 0 ? '−' : '+'}${digits}${signal === 'breakage' ? ' %' : ''}`;
 }
 

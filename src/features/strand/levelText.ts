@@ -1,5 +1,5 @@
 import { shownValue } from '@/core/hair';
-import { fixed } from '@/core/language';
+import { fixed, numberText } from '@/core/language';
 import { rounded } from '@/core/measures';
 import type { SignalId } from '@/core/readings';
 
@@ -7,7 +7,7 @@ import type { SignalId } from '@/core/readings';
 export function levelText(signal: SignalId, level: number): string {
   if (signal === 'breakage') {
     const perDay = shownValue(signal, level);
-    return String(rounded(perDay, perDay < 2 ? 1 : 0));
+    return numberText(rounded(perDay, perDay < 2 ? 1 : 0));
   }
   const shown = rounded(level, 1);
   return `${shown < 0 ? '−' : shown > 0 ? '+' : ''}${fixed(Math.abs(shown), 1)}`;
