@@ -90,6 +90,30 @@ const problemFrom = ({ freeMinutes, nights, ageBand, stretchedMm, planSettings, 
     },
   });
 
+it('a treatment that was done today counts among those of its week', () => {
+  const problem = problemFrom({
+    sessions: [testSession('cream', from), testSession('cream', addDays(from, -4))],
+    freeMinutes: [0, 0, 0, 240, 0, 150, 0],
+    nights: [false, false, false, false, true, false, false],
+    ageBand: 'child',
+    stretchedMm: 62,
+    occasions: [],
+    decisions: [],
+    planSettings: {
+      ...STAMP,
+      ...USUAL_CHOICES,
+      rules: {},
+      rhythm: 'calendar',
+      kind: 'plan-settings',
+      id: 's',
+      headId: 'h',
+    },
+    known: false,
+  });
+  const { plans } = scheduled(problem, solve, { seconds: 5, gap: 0.01 });
+  expect(checkPlan(problem, plans)).toEqual([]);
+});
+
 describe('whatever the head, its days, its schools and its past', () => {
   it('the programme and the search keep every hard rule', () => {
     fc.assert(

@@ -94,7 +94,7 @@ function spacingRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   for (let start = -6; start < part.days; start++) {
     const before = past.filter(({ use, day }) => {
       const at = daysBetween(problem.from, day);
-      return use === 'mask' && at >= start && at < Math.min(0, start + 7);
+      return use === 'mask' && at >= start && at < start + 7;
     }).length;
     const within = mainsIn(part, start, 7);
     if (within.length > most - before)
@@ -137,7 +137,7 @@ function newcomerRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   for (let start = -6; start < part.days; start++) {
     const before = part.head.firstUses.filter((day) => {
       const at = daysBetween(problem.from, day);
-      return at >= start && at < Math.min(0, start + 7);
+      return at >= start && at < start + 7;
     }).length;
     const within = [];
     for (let at = Math.max(0, start); at < Math.min(part.days, start + 7); at++) {
