@@ -1,4 +1,3 @@
-import { t } from '../language';
 import { readingSchema, MARKS, type Reading, type Strand, type Tally } from '../readings';
 import type { RecordTable } from './recordTable';
 import { numberIn, partsIn } from './table';
@@ -93,7 +92,7 @@ export const READING_TABLE: RecordTable<Reading> = {
     textOf(feel),
     ...MARKS.map((mark) => textOf(marks[mark])),
     scalp.join('; '),
-    lengths.map(({ place, cm }) => t`${place} ${cm}`).join('; '),
+    lengths.map(({ place, cm }) => `${place} ${cm}`).join('; '),
   ],
   contents: (cell) => ({
     ok: true,

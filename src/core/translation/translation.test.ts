@@ -139,6 +139,30 @@ describe('in Portuguese', () => {
     expect(portuguese).not.toEqual(english);
   });
 
+  it('what is written for a file is the same to the byte', () => {
+    const day = en.calendarDay('2026-05-13');
+    const written = (language: 'en' | 'pt') =>
+      spoken(language, () => {
+        const tables = require('../tables') as typeof import('../tables');
+        const { writeBackup } = require('../exchange') as typeof import('../exchange');
+        const records = demoInEnglish.map((record) =>
+          record.kind === 'reading' && record.lengths.length > 0
+            ? { ...record, lengths: record.lengths.map((each) => ({ ...each, cm: each.cm + 0.5 })) }
+            : record,
+        );
+        return [
+          tables.writeRecords(tables.READING_TABLE, records),
+          tables.writeRecords(tables.SESSION_TABLE, records),
+          writeBackup(records, '2026-05-13T12:00:00Z'),
+        ];
+      });
+    const demoInEnglish = spoken('en', () =>
+      (require('../simulation') as typeof import('../simulation')).demoRecords(day),
+    );
+    expect(written('pt')).toEqual(written('en'));
+    expect(written('pt')[0]).toMatch(/crown \d+\.5/);
+  });
+
   it('cautions, verdicts and signals are said in it, and computed as before', () => {
     expect(pt.CAUTIONS.map(({ id }) => id)).toEqual(en.CAUTIONS.map(({ id }) => id));
     expect(pt.CAUTIONS.filter(({ text }, index) => text === en.CAUTIONS[index]?.text)).toEqual([]);

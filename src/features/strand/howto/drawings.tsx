@@ -266,6 +266,14 @@ function Drying() {
   );
 }
 
+function Caption({ tokens, y, text }: { tokens: Tokens; y: number; text: string }) {
+  return (
+    <SvgText x={14} y={y} fontSize={12} fontFamily="Atkinson" fill={tokens['soft-ink']}>
+      {text}
+    </SvgText>
+  );
+}
+
 function FingerUp() {
   return (
     <Sheet>
@@ -277,20 +285,8 @@ function FingerUp() {
           ))}
           <Fingertip tokens={tokens} x={92} y={62} turn={70} />
           <Arrow tokens={tokens} from={[128, 78]} to={[128, 24]} />
-          <SvgText
-            x={14}
-            y={20}
-            fontSize={12}
-            fontFamily="Atkinson"
-            fill={tokens['soft-ink']}
-          >{t`root`}</SvgText>
-          <SvgText
-            x={14}
-            y={88}
-            fontSize={12}
-            fontFamily="Atkinson"
-            fill={tokens['soft-ink']}
-          >{t`end`}</SvgText>
+          <Caption tokens={tokens} y={20} text={t`root`} />
+          <Caption tokens={tokens} y={88} text={t`end`} />
         </>
       )}
     </Sheet>
