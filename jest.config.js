@@ -41,6 +41,8 @@ const ES_MODULES = [
 ].join('|');
 
 module.exports = {
+  // As many as the machine has cores; Jest's own choice leaves one of two idle.
+  maxWorkers: '100%',
   projects: [
     node('core', ['<rootDir>/src/core/**/*.test.ts']),
     node('node', ['<rootDir>/server/**/*.test.ts', '<rootDir>/cli/**/*.test.ts']),

@@ -2,7 +2,6 @@ import { By, Key } from 'selenium-webdriver';
 import type { Browser } from './support/browser';
 import { servedBuild } from './support/served';
 
-jest.setTimeout(120_000);
 const { phone, wide } = servedBuild();
 
 /** Ticks every step that is open, until none is left. */
@@ -11,22 +10,21 @@ async function ticksEverything(browser: Browser): Promise<void> {
   for (let left = (await open()).length; left > 0;) {
     const before = left;
     await browser.pressAt(By.css('[role="checkbox"][aria-checked="false"]:not([aria-disabled="true"])'));
-    await browser.driver.wait(async () => (left = (await open()).length) < before, 5000);
+    await browser.waits(async () => (left = (await open()).length) < before);
   }
 }
 
 describe('from a pasted text to a labelled jar', () => {
   it('reads, mends, judges, scales for two heads, weighs, loses the scale, and puts it on the shelf', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench/new');
+    await browser.opensDemo('/bench/new');
     await browser.write(
       'recipe-text',
       '3 tbsp linseed, boiled\n300 ml water\n2-3 tbsp honey\nBoil until it strings.',
     );
     await browser.sees('A range: the middle was taken');
     await browser.press('Take it as 3 tbsp honey');
-    await browser.driver.wait(async () => !(await browser.text()).includes('A range'), 5000);
+    await browser.lacks('A range');
     await browser.sees('Moisture, ');
     await browser.write('recipe-name', 'Slipway gel');
     await browser.pressId('save-recipe');
@@ -44,7 +42,7 @@ describe('from a pasted text to a labelled jar', () => {
     const one = await browser.headline();
     await browser.pressId('for-pip');
     await browser.sees('Pip: ');
-    await browser.driver.wait(async () => (await browser.headline()) !== one, 5000);
+    await browser.waits(async () => (await browser.headline()) !== one);
     const grams = (text: string) => Number(/(\d+) g/.exec(text)?.[1]);
     expect(grams(await browser.headline())).toBeGreaterThan(grams(one));
     await browser.sees('New on this head');
@@ -91,8 +89,7 @@ describe('from a pasted text to a labelled jar', () => {
 describe('the shelf', () => {
   it('goes down by halves, is frozen and thawed once, and says why not again', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/shelf');
+    await browser.opensDemo('/shelf');
     await browser.press('Use, move or throw out Furnace-day cream');
     await browser.press('Used half a portion of Furnace-day cream');
     await browser.sees('1.5 of 3 portions');
@@ -108,8 +105,7 @@ describe('the shelf', () => {
 
   it('asks for a patch test before what is new goes on a head', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/shelf');
+    await browser.opensDemo('/shelf');
     await browser.press('Use, move or throw out Bench gel');
     await browser.sees('New on this head');
     expect(await browser.text()).not.toContain('Used half');
@@ -123,22 +119,19 @@ describe('the shelf', () => {
 describe('what may not go on a head', () => {
   it('an allergy stops the making, and says for whom', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench/make/sesame-evening');
+    await browser.opensDemo('/bench/make/sesame-evening');
     await browser.pressId('for-pip');
     await browser.sees('This head reacts to something in it: sesame oil');
     expect(await (await browser.byTestId('begin-making')).getAttribute('aria-disabled')).toBe('true');
     await browser.pressId('for-pip');
-    await browser.driver.wait(
+    await browser.waits(
       async () => (await (await browser.byTestId('begin-making')).getAttribute('aria-disabled')) !== 'true',
-      5000,
     );
   });
 
   it('a recipe of itself is refused with the way round', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench/bench-gel');
+    await browser.opensDemo('/bench/bench-gel');
     await browser.write('recipe-text', '40 g linseed, boiled\n10 g annealing cream');
     await browser.pressId('save-recipe');
     await browser.sees('Bench gel → Annealing cream → Bench gel');
@@ -148,8 +141,7 @@ describe('what may not go on a head', () => {
 describe('an ingredient of her own', () => {
   it('is read from a label, used in a recipe, and stays readable there when it is taken out', async () => {
     const browser = await wide();
-    await browser.opensDemo();
-    await browser.goto('/pantry/new');
+    await browser.opensDemo('/pantry/new');
     await browser.write(
       'own-label',
       'Aqua, Cetearyl Alcohol, Behentrimonium Chloride, Hydrolyzed Wheat Protein, Parfum',
@@ -184,8 +176,7 @@ describe('an ingredient of her own', () => {
 describe('with the solver', () => {
   it('finds what takes the place of a missing line, and writes it into the recipe', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench/make/furnace-day-cream');
+    await browser.opensDemo('/bench/make/furnace-day-cream');
     await browser.press('What could take the place of honey?');
     await browser.sees('Write it into the recipe');
     await browser.driver.executeScript(
@@ -199,8 +190,7 @@ describe('with the solver', () => {
 
   it('says what the pantry makes of a wished kind', async () => {
     const browser = await wide();
-    await browser.opensDemo();
-    await browser.goto('/pantry');
+    await browser.opensDemo('/pantry');
     await browser.press('a light moisture');
     await browser.sees('Moisture, light, for 100 g');
   });
@@ -209,8 +199,7 @@ describe('with the solver', () => {
 describe('two recipes', () => {
   it('are compared side by side, one version with another', async () => {
     const browser = await wide();
-    await browser.opensDemo();
-    await browser.goto('/bench/okra-slip');
+    await browser.opensDemo('/bench/okra-slip');
     await browser.write('recipe-text', '14 okra pods, boiled\n220 ml water\n12 g gelatin');
     await browser.pressId('save-recipe');
     await browser.sees('version 2');
@@ -224,8 +213,7 @@ describe('two recipes', () => {
 describe('a recipe', () => {
   it('is taken out and what was done with it stays; the undo brings it back', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench/furnace-day-cream');
+    await browser.opensDemo('/bench/furnace-day-cream');
     await browser.pressId('remove-recipe');
     await browser.sees('9 recipes');
     await browser.press('Shelf');
@@ -239,8 +227,7 @@ describe('a recipe', () => {
 describe('amounts', () => {
   it('are grams, spoons or percent of one recipe, and can be written so', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench/new');
+    await browser.opensDemo('/bench/new');
     await browser.write('recipe-text', '2 tbsp honey\n200 ml water');
     await browser.press('percent');
     await browser.sees('17.6 %');
@@ -253,15 +240,14 @@ describe('amounts', () => {
 describe('a formula', () => {
   it('says beside the line what is wrong, and is silent when it is mended', async () => {
     const browser = await wide();
-    await browser.opensDemo();
-    await browser.goto('/bench/new');
+    await browser.opensDemo('/bench/new');
     const formula = (glycerin: string, emulsifier: string) =>
       `Phase A\nwater to 100%\n${glycerin}% glycerin\nPhase B\n${emulsifier}% BTMS\n8% argan oil\nPhase C\n1% preservative`;
     await browser.write('recipe-text', formula('40', '0.2'));
     await browser.sees('40 % glycerin: usual is');
     await browser.sees('emulsifier is little for 8 % oil');
     await browser.write('recipe-text', formula('3', '5'));
-    await browser.driver.wait(async () => !(await browser.text()).includes('usual is'), 5000);
+    await browser.lacks('usual is');
     expect(await browser.text()).not.toContain('is little for');
 
     await browser.write('recipe-text', '60% glycerin\n70% argan oil');
@@ -272,8 +258,7 @@ describe('a formula', () => {
 describe('by keyboard alone', () => {
   it('a step is ticked with the space bar, and the jar is filled when all are', async () => {
     const browser = await wide();
-    await browser.opensDemo();
-    await browser.goto('/bench/make/sesame-evening');
+    await browser.opensDemo('/bench/make/sesame-evening');
     await browser.pressId('begin-making');
     await browser.sees('Tick what is done');
     const page = await browser.driver.findElement(By.css('body'));
@@ -289,7 +274,7 @@ describe('by keyboard alone', () => {
       if (role !== 'checkbox' || checked !== 'false') continue;
       await active.sendKeys(Key.SPACE);
       const before = left;
-      await browser.driver.wait(async () => (left = await unticked()) < before, 5000);
+      await browser.waits(async () => (left = await unticked()) < before);
     }
     expect(left).toBe(0);
     await browser.pressId('save-batch');

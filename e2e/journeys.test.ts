@@ -5,10 +5,9 @@ import { calendarDay } from '../src/core/measures';
 import { DATA_VERSION, readBackup, writeBackup } from '../src/core/exchange';
 import { demoRecords } from '../src/core/simulation';
 import type { Browser } from './support/browser';
-import { readsIn, unhurriedDemo } from './support/records';
+import { snapshotOf, unhurriedDemo } from './support/records';
 import { servedBuild } from './support/served';
 
-jest.setTimeout(90_000);
 const { phone, wide } = servedBuild();
 
 async function pasteRecipe(browser: Browser): Promise<void> {
@@ -59,14 +58,13 @@ describe('a pasted recipe', () => {
 
   it('is kept in its next version, and the change can be undone', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench/okra-slip');
+    await browser.opensDemo('/bench/okra-slip');
     await browser.write('recipe-text', '12 g gelatin\n150 ml water');
     await browser.sees('Protein, very strong');
     await browser.pressId('save-recipe');
     await browser.sees('version 2');
     await browser.pressId('undo');
-    await browser.driver.wait(async () => !(await browser.text()).includes('version 2'), 5000);
+    await browser.lacks('version 2');
   });
 });
 
@@ -74,9 +72,8 @@ describe('a reading', () => {
   it('that says gummy turns the week to protein, one that says brittle turns it to moisture', async () => {
     const browser = await phone();
     // While a trial runs nothing else is planned.
-    await readsIn(
-      browser,
-      unhurriedDemo().filter(({ kind }) => kind !== 'trial' && kind !== 'trial-wash'),
+    await browser.stores(
+      snapshotOf(unhurriedDemo().filter(({ kind }) => kind !== 'trial' && kind !== 'trial-wash')),
     );
     await browser.goto('/heads');
     await browser.press('Put Pip on screen');
@@ -102,8 +99,7 @@ describe('a reading', () => {
 
   it('is there after a reload', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/strand');
+    await browser.opensDemo('/strand');
     await browser.sees(/\d+ readings/);
     const count = Number(/(\d+) readings/.exec(await browser.text())?.[1]);
     await takeReading(browser, ['60', '78', '62'], 'springy');
@@ -113,8 +109,7 @@ describe('a reading', () => {
 
   it('with impossible numbers is refused beside the field and nothing is saved', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/strand/reading');
+    await browser.opensDemo('/strand/reading');
     await browser.write('rest-0', '60');
     await browser.write('stretched-0', '40');
     await browser.write('released-0', '40');
@@ -174,13 +169,11 @@ describe('a first visitor', () => {
 describe('records', () => {
   it('go out to one file and come back; a wrong file changes nothing and says what is wrong', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/heads/keeping');
+    await browser.opensDemo('/heads/keeping');
     await browser.sees('records, all stored');
     await browser.pressId('export');
-    const file = await browser.driver.wait(
-      async () => readdirSync(browser.downloads).find((name) => name.endsWith('.json')),
-      15_000,
+    const file = await browser.waits(async () =>
+      readdirSync(browser.downloads).find((name) => name.endsWith('.json')),
     );
     const exported = readBackup(readFileSync(path.join(browser.downloads, file ?? ''), 'utf8'));
     if (!exported.ok) throw new Error(exported.problems[0].message);
@@ -204,8 +197,7 @@ describe('records', () => {
 
   it('written in one tab appear in the other', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench');
+    await browser.opensDemo('/bench');
     await browser.sees('10 recipes');
     const first = await browser.driver.getWindowHandle();
     await browser.driver.switchTo().newWindow('tab');
@@ -219,8 +211,7 @@ describe('records', () => {
 
   it('that find no room stay on screen, and are stored when there is room again', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/heads/keeping');
+    await browser.opensDemo('/heads/keeping');
     await browser.sees('records, all stored');
     await browser.driver.executeScript(`
       window.realPut = IDBObjectStore.prototype.put;
@@ -235,7 +226,7 @@ describe('records', () => {
     await browser.sees('Too much');
     await browser.driver.executeScript('IDBObjectStore.prototype.put = window.realPut');
     await browser.press('Try again');
-    await browser.driver.wait(async () => !(await browser.text()).includes('no room left'), 5000);
+    await browser.lacks('no room left');
     await browser.driver.navigate().refresh();
     await browser.sees('Too much');
   });
@@ -276,8 +267,7 @@ describe('records', () => {
 describe('a head', () => {
   it('can be changed; the week follows, the change is kept and can be undone', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/heads');
+    await browser.opensDemo('/heads');
     await browser.press('Change Pip');
     await browser.sees('Guesses are fine');
     await browser.write('head-length', 'long');
@@ -294,8 +284,7 @@ describe('a head', () => {
 
   it('that counts any protein sees another verdict', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench/kefir-mango');
+    await browser.opensDemo('/bench/kefir-mango');
     await browser.sees('For you, by the school in force: balanced, light');
     await browser.goto('/heads/maren');
     await browser.press('any protein: Food protein counts nearly as much as broken-down protein.');
@@ -309,21 +298,20 @@ describe('a head', () => {
 describe('a treatment', () => {
   it('that was done is written down in one tap and moves the plan, and can be taken back', async () => {
     const browser = await phone();
-    await readsIn(browser, unhurriedDemo());
+    await browser.stores(snapshotOf(unhurriedDemo()));
     await browser.goto('/week');
     await browser.press('I did Silk & rice-water glaze');
     await browser.sees('is written down for Maren');
     await browser.sees('25 min on · done');
     await browser.pressId('undo');
-    await browser.driver.wait(async () => !(await browser.text()).includes('25 min on · done'), 10_000);
+    await browser.lacks('25 min on · done');
   });
 });
 
 describe('an address that leads nowhere', () => {
   it.each(['/poem', '/bench/poem', '/heads/poem'])('%s says so and leads back', async (place) => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto(place);
+    await browser.opensDemo(place);
     await browser.sees('There is nothing at this address');
     await browser.press('Go to today');
     await browser.sees('Maren ·');
@@ -333,22 +321,21 @@ describe('an address that leads nowhere', () => {
 describe('the dark theme', () => {
   it('is chosen in the settings and stays', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/heads/settings');
+    await browser.opensDemo('/heads/settings');
     await browser.press('dark page');
     const isDark = () =>
       browser.driver.executeScript<boolean>("return document.documentElement.classList.contains('dark')");
-    await browser.driver.wait(isDark, 5000);
+    await browser.waits(isDark);
     await browser.driver.navigate().refresh();
     await browser.sees('How it looks and sounds');
-    await browser.driver.wait(isDark, 5000);
+    await browser.waits(isDark);
   });
 });
 
 describe('a wide screen', () => {
   it('has the rail, days as columns and the reasons below, all within reach of the keyboard', async () => {
     const browser = await wide();
-    await readsIn(browser, unhurriedDemo());
+    await browser.stores(snapshotOf(unhurriedDemo()));
     await browser.goto('/week');
     await browser.sees('Without it the hair would be');
     const columns = await browser.driver.findElements(By.css('[data-testid="day-column"]'));
@@ -362,7 +349,7 @@ describe('a wide screen', () => {
       const active = browser.driver.switchTo().activeElement();
       if (!((await active.getAttribute('aria-label')) ?? '').startsWith('More about ')) continue;
       await active.sendKeys(Key.ENTER);
-      await browser.driver.wait(async () => (await active.getAttribute('aria-pressed')) === 'true', 5000);
+      await browser.waits(async () => (await active.getAttribute('aria-pressed')) === 'true');
       return;
     }
     throw new Error('the keyboard never reached the beat');

@@ -8,7 +8,6 @@ import { Browser, PHONE } from './support/browser';
 import { serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';
 
-jest.setTimeout(240_000);
 const { phone, wide } = servedBuild();
 
 /** The file that a press brings, once all of it is there. */
@@ -16,9 +15,8 @@ async function fileFrom(browser: Browser, press: () => Promise<void>, ending: st
   const files = () => readdirSync(browser.downloads).filter((name) => name.endsWith(ending));
   const before = new Set(files());
   await press();
-  const name = await browser.driver.wait(
+  const name = await browser.waits(
     async () => files().find((each) => !before.has(each)) ?? '',
-    15_000,
     'no file comes',
   );
   return path.join(browser.downloads, name);
@@ -166,15 +164,14 @@ describe('a part of it', () => {
 describe('settings', () => {
   it('change how the page looks at once, and stay', async () => {
     const browser = await wide();
-    await browser.opensDemo();
-    await browser.goto('/heads/settings');
+    await browser.opensDemo('/heads/settings');
     const zoom = () => browser.driver.executeScript<string>('return document.documentElement.style.zoom');
     await browser.press('largest');
-    await browser.driver.wait(async () => (await zoom()) === '1.5', 5000);
+    await browser.waits(async () => (await zoom()) === '1.5');
     await browser.press('Sunday');
     await browser.press('none');
     await browser.driver.navigate().refresh();
-    await browser.driver.wait(async () => (await zoom()) === '1.5', 10_000);
+    await browser.waits(async () => (await zoom()) === '1.5');
     await browser.goto('/heads/maren');
     await browser.sees('Free minutes on each day');
     const order = await browser.driver.executeScript<string[]>(
@@ -185,8 +182,7 @@ describe('settings', () => {
 
   it('what the house lacks is planned around, and can be taken back', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/heads');
+    await browser.opensDemo('/heads');
     await browser.pressId('kit-freezer');
     await browser.sees('Nothing is put by frozen');
     await browser.goto('/shelf');
@@ -195,16 +191,12 @@ describe('settings', () => {
     expect(await browser.text()).not.toContain('Move: freezer');
     await browser.goto('/heads');
     await browser.pressId('kit-freezer');
-    await browser.driver.wait(
-      async () => !(await browser.text()).includes('Nothing is put by frozen'),
-      10_000,
-    );
+    await browser.waits(async () => !(await browser.text()).includes('Nothing is put by frozen'));
   });
 
   it('schools are chosen for a head, each with its other side', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/heads/schools');
+    await browser.opensDemo('/heads/schools');
     await browser.sees('In force: by my hair.');
     await browser.press('any protein');
     await browser.sees('In force: any protein.');
@@ -217,9 +209,8 @@ describe('settings', () => {
 
 describe('with the server gone', () => {
   const isKept = (browser: Browser) =>
-    browser.driver.wait(
+    browser.waits(
       () => browser.driver.executeScript<boolean>('return navigator.serviceWorker.controller !== null'),
-      60_000,
       'the application is not kept in the browser',
     );
 
@@ -245,7 +236,7 @@ describe('with the server gone', () => {
   it('a new version is offered and taken when she says so', async () => {
     const dist = mkdtempSync(path.join(tmpdir(), 'velvet-dist-'));
     cpSync('dist', dist, { recursive: true });
-    const server = await serveBuild(undefined, dist);
+    const server = await serveBuild({}, dist);
     const browser = await Browser.open(server.address, PHONE);
     await browser.opensDemo();
     await isKept(browser);
@@ -258,12 +249,11 @@ describe('with the server gone', () => {
     await browser.driver.executeScript('window.before = 1');
     await browser.press('Use the new version now');
     // The page begins anew by itself, with the records that it had.
-    await browser.driver.wait(
+    await browser.waits(
       () =>
         browser.driver.executeScript<boolean>(
           `return window.before !== 1 && (document.body?.innerText ?? '').includes('Maren')`,
         ),
-      30_000,
       'the page does not begin anew',
     );
     expect(await browser.text()).not.toContain('A new version');

@@ -7,7 +7,6 @@ import { Browser, PHONE } from './support/browser';
 import { serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';
 
-jest.setTimeout(240_000);
 const { phone, wide } = servedBuild();
 
 const keys = (browser: Browser, ...pressed: string[]) =>
@@ -63,16 +62,14 @@ describe('keys', () => {
 
 describe('a screen that breaks', () => {
   it('says so plainly, gives the backup out, and opens again', async () => {
-    const server = await serveBuild('/_expo/static/js/web/rooms');
+    const server = await serveBuild({ '/_expo/static/js/web/rooms': [404] });
     const browser = await Browser.open(server.address, PHONE);
-    await browser.opensDemo();
-    await browser.goto('/strand');
+    await browser.opensDemo('/strand');
     await browser.sees('A part did not come');
     await browser.pressId('broken-export');
     await browser.sees(/In the file: \d+ records/);
-    const name = await browser.driver.wait(
+    const name = await browser.waits(
       async () => readdirSync(browser.downloads).find((each) => each.endsWith('.json')) ?? '',
-      15_000,
     );
     const backup = valueOf(readBackup(readFileSync(path.join(browser.downloads, name), 'utf8')));
     expect(backup.records.length).toBeGreaterThan(100);
@@ -86,12 +83,10 @@ describe('a screen that breaks', () => {
 describe('a recipe', () => {
   it('goes on one sheet of paper, and to a friend as a file of its own', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/bench/kefir-mango');
+    await browser.opensDemo('/bench/kefir-mango');
     await browser.pressId('pass-on');
-    await browser.driver.wait(
-      async () => readdirSync(browser.downloads).some((each) => each === 'kefir-mango.json'),
-      15_000,
+    await browser.waits(async () =>
+      readdirSync(browser.downloads).some((each) => each === 'kefir-mango.json'),
     );
     await browser.pressId('recipe-card');
     await browser.sees('For hair only, not food');

@@ -1,10 +1,9 @@
 import { By } from 'selenium-webdriver';
 import { ofKind, type StoredRecord } from '../src/core/exchange';
 import { addDays, dayOfDate } from '../src/core/measures';
-import { readsIn, unhurriedDemo } from './support/records';
+import { snapshotOf, unhurriedDemo } from './support/records';
 import { servedBuild } from './support/served';
 
-jest.setTimeout(240_000);
 const { phone, wide } = servedBuild();
 const today = dayOfDate(new Date());
 const stamp = (id: string) => ({ id, recordedAt: `${addDays(today, -1)}T12:00:00Z` });
@@ -61,7 +60,7 @@ describe('a day on which everything is due', () => {
     ['a wide screen', wide],
   ])('says what now, each with what to do about it, on %s', async (_, open) => {
     const browser = await open();
-    await readsIn(browser, everythingDue());
+    await browser.stores(snapshotOf(everythingDue()));
     await browser.goto('/');
     await browser.sees('Read it dry');
     await browser.sees('Throw out:');
@@ -75,21 +74,20 @@ describe('a day on which everything is due', () => {
 
   it('ticks a small beat of another head in one tap', async () => {
     const browser = await phone();
-    await readsIn(browser, mistForPip());
+    await browser.stores(snapshotOf(mistForPip()));
     await browser.goto('/');
     await browser.press('Maren');
     await browser.press('I did Rose mist on Pip');
     await browser.sees('Rose mist is written down for Pip.');
-    await browser.driver.wait(
+    await browser.waits(
       async () => !(await browser.text()).includes('Rose mist: done'),
-      15_000,
       'what is done stays on the list',
     );
   });
 
   it('can be read and worked with text at twice its size on a phone', async () => {
     const browser = await phone();
-    await readsIn(browser, everythingDue());
+    await browser.stores(snapshotOf(everythingDue()));
     // Twice the size on 390 pixels is what 195 pixels are at the usual size.
     const places = ['/', '/week', '/wash', '/strand/log', '/strand/report', 'the first step of the wash day'];
     for (const place of places) {
@@ -100,7 +98,7 @@ describe('a day on which everything is due', () => {
         deviceScaleFactor: 2,
         mobile: true,
       });
-      await browser.driver.wait(async () => (await browser.headline()) !== 'One moment', 20_000);
+      await browser.waits(async () => (await browser.headline()) !== 'One moment');
       if (!place.startsWith('/')) await browser.pressId('begin-wash');
       const over = await browser.driver.executeScript<string[]>(`
         return [...document.querySelectorAll('[role="button"], [role="radio"], h1, [role="heading"]')]

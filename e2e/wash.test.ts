@@ -1,10 +1,9 @@
 import { By } from 'selenium-webdriver';
 import { Browser } from './support/browser';
 import { passes, withClock } from './support/clock';
-import { readsIn, unhurriedDemo } from './support/records';
+import { snapshotOf, unhurriedDemo } from './support/records';
 import { servedBuild } from './support/served';
 
-jest.setTimeout(240_000);
 const { phone, wide } = servedBuild();
 
 /** What a phone does beside the page, written down: headless Chromium has no screen to keep on, no voice and no ear. */
@@ -48,7 +47,7 @@ async function untilStep(browser: Browser, wanted: RegExp): Promise<void> {
         ? 'Off with it'
         : 'Done';
     await browser.press(button);
-    await browser.driver.wait(async () => (await title(browser)) !== here, 10_000, `${here} does not end`);
+    await browser.waits(async () => (await title(browser)) !== here, `${here} does not end`);
   }
   throw new Error(`no step is called ${wanted}`);
 }
@@ -56,18 +55,14 @@ async function untilStep(browser: Browser, wanted: RegExp): Promise<void> {
 /** A wash day of the first head of the demo, with a mask that firms. */
 async function begins(browser: Browser): Promise<void> {
   await withClock(browser);
-  await browser.opensDemo();
-  await browser.goto('/wash');
+  await browser.opensDemo('/wash');
   await browser.press('Silk & rice-water glaze');
   await browser.pressId('begin-wash');
   await browser.byTestId('wash-step');
 }
 
 async function feels(browser: Browser, felt: string): Promise<void> {
-  const button = await browser.driver.findElement(
-    By.xpath(`//*[@role='button'][starts-with(normalize-space(.), '${felt}')]`),
-  );
-  await button.click();
+  await browser.pressAt(By.xpath(`//*[@role='button'][starts-with(normalize-space(.), '${felt}')]`));
 }
 
 describe('a wash day on a phone', () => {
@@ -125,10 +120,7 @@ describe('a wash day on a phone', () => {
     await browser.goto('/strand/log');
     await browser.write('log-search', 'silk planned');
     await browser.sees(/95 min \(\d+ planned\).*felt right.*not sure of it/);
-    const correct = await browser.driver.findElement(
-      By.xpath("//*[starts-with(@aria-label, 'Correct the treatment of')]"),
-    );
-    await correct.click();
+    await browser.pressAt(By.xpath("//*[starts-with(@aria-label, 'Correct the treatment of')]"));
     await browser.sees('As it really was');
     await browser.write('treatment-minutes', '0');
     await browser.pressId('save-treatment');
@@ -139,9 +131,7 @@ describe('a wash day on a phone', () => {
     await browser.press('Close');
     await browser.write('log-search', 'silk planned');
     await browser.sees(/40 min \(\d+ planned\)/);
-    await browser.driver
-      .findElement(By.xpath("//*[starts-with(@aria-label, 'What the treatment of')]"))
-      .click();
+    await browser.pressAt(By.xpath("//*[starts-with(@aria-label, 'What the treatment of')]"));
     await browser.sees('95 min');
     await browser.press('Show the month');
     await browser.press('For a stylist or a doctor');
@@ -159,18 +149,18 @@ describe('a wash day on a phone', () => {
     await browser.pressId('wash-more');
     await browser.press('A clock of 30 minutes');
     const clocks = () => browser.driver.findElements(By.css('[aria-label="Other clocks"] [role="listitem"]'));
-    await browser.driver.wait(async () => (await clocks()).length === 2, 10_000);
+    await browser.waits(async () => (await clocks()).length === 2);
     await passes(browser, 125);
     // Two hours later both are over by what the clock says, to the second.
-    await browser.driver.wait(async () => {
+    await browser.waits(async () => {
       const texts = await Promise.all((await clocks()).map((clock) => clock.getText()));
       return texts.some((text) => /^\+2:00:0\d/.test(text)) && texts.some((text) => /^\+1:35:0\d/.test(text));
-    }, 15_000);
+    });
     await browser.goto('/');
     await browser.pressId('wash-bar');
     await browser.byTestId('wash-step');
     await browser.driver.findElement(By.css('[aria-label="Other clocks"] [role="button"]')).click();
-    await browser.driver.wait(async () => (await clocks()).length === 1, 10_000);
+    await browser.waits(async () => (await clocks()).length === 1);
   });
 
   it('is put together anew: no heat, another treatment, little time', async () => {
@@ -192,18 +182,18 @@ describe('a wash day on a phone', () => {
     const browser = await phone();
     await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: DEVICES });
     await begins(browser);
-    await browser.driver.wait(async () => (await told(browser)).locks === 1, 10_000, 'no lock is asked for');
+    await browser.waits(async () => (await told(browser)).locks === 1, 'no lock is asked for');
     await browser.pressId('wash-more');
     await browser.press('read each step aloud');
     await browser.press('Close');
     await browser.press('Done');
     const second = await title(browser);
-    await browser.driver.wait(async () => (await told(browser)).said.at(-1)?.startsWith(second), 10_000);
+    await browser.waits(async () => (await told(browser)).said.at(-1)?.startsWith(second));
 
     await browser.press('Pause');
-    await browser.driver.wait(async () => (await told(browser)).released === 1, 10_000, 'the lock is kept');
+    await browser.waits(async () => (await told(browser)).released === 1, 'the lock is kept');
     await browser.press('Go on');
-    await browser.driver.wait(async () => (await told(browser)).locks === 2, 10_000);
+    await browser.waits(async () => (await told(browser)).locks === 2);
 
     await browser.pressId('wash-more');
     await browser.press('A clock of 5 minutes');
@@ -214,7 +204,7 @@ describe('a wash day on a phone', () => {
     await browser.press(/Tap here, so that this page may ring/);
     expect(await told(browser)).toMatchObject({ rung: 0, shaken: 0 });
     await passes(browser, 2);
-    await browser.driver.wait(async () => (await told(browser)).rung > 0, 60_000, 'nothing rings');
+    await browser.waits(async () => (await told(browser)).rung > 0, 'nothing rings');
     await browser.sees(/\+0:\d\d/);
     expect(await browser.text()).not.toContain('may ring');
     expect(await told(browser)).toMatchObject({ rung: 3, shaken: 1 });
@@ -225,7 +215,7 @@ describe('a wash day on a phone', () => {
     await begins(browser);
     await untilStep(browser, /works$/);
     await passes(browser, 26 * 60);
-    await browser.goto('/');
+    await browser.loads('/');
     await browser.press(/is not ended$/);
     await browser.sees(/The wash day of [A-Z][a-z]+ was not ended/);
     await browser.press('Go on from here');
@@ -263,7 +253,7 @@ describe('a wash day on a wide screen', () => {
   it('of two heads side by side: each has its own step, and each sees the other’s clock', async () => {
     const browser = await wide();
     await withClock(browser);
-    await readsIn(browser, unhurriedDemo());
+    await browser.stores(snapshotOf(unhurriedDemo()));
     await browser.goto('/wash');
     await browser.press('Maren');
     await browser.press('Furnace-day cream');

@@ -4,17 +4,16 @@ import ICAL from 'ical.js';
 import { By, Key } from 'selenium-webdriver';
 import { addDays, dayOfDate, formatDay, type CalendarDay } from '../src/core/measures';
 import { Browser, PHONE } from './support/browser';
-import { readsIn, unhurriedDemo } from './support/records';
+import { snapshotOf, unhurriedDemo } from './support/records';
 import { serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';
 
-jest.setTimeout(240_000);
 const { phone, wide } = servedBuild();
 const today = dayOfDate(new Date());
 
 /** The week of a head with time on every day, once the solver has answered. */
 async function weekOf(browser: Browser): Promise<void> {
-  await readsIn(browser, unhurriedDemo());
+  await browser.stores(snapshotOf(unhurriedDemo()));
   await browser.goto('/week');
   await solved(browser);
 }
@@ -26,9 +25,8 @@ const SOLVED = /At most [\d.]+ % from the best plan|No plan for these weeks is b
  * solver to its limit of seconds, and a machine with other work far beyond.
  */
 async function solved(browser: Browser): Promise<void> {
-  await browser.driver.wait(
+  await browser.waits(
     async () => SOLVED.test(await browser.text()),
-    60_000,
     'the plan on screen is not the solver’s',
   );
 }
@@ -56,16 +54,15 @@ const hasMain = async (browser: Browser, day: CalendarDay, name: string) =>
     name,
   );
 const seesMain = (browser: Browser, day: CalendarDay, name: string) =>
-  browser.driver.wait(() => hasMain(browser, day, name), 20_000, `${name} is not on ${day}`);
+  browser.waits(() => hasMain(browser, day, name), `${name} is not on ${day}`);
 /** What a screen reader is told while something is dragged. */
 const hears = (browser: Browser, text: string) =>
-  browser.driver.wait(
+  browser.waits(
     () =>
       browser.driver.executeScript<boolean>(
         `return [...document.querySelectorAll('[aria-live]')].some((region) => region.textContent.includes(arguments[0]))`,
         text,
       ),
-    10_000,
     `nobody is told “${text}”`,
   );
 const long = (day: CalendarDay) => formatDay(day, 'EEEE d MMMM');
@@ -105,13 +102,12 @@ describe('the plan on a phone', () => {
     await browser.press(`What if I leave out ${name}?`);
     await browser.sees(new RegExp(`Without ${name} on ${formatDay(day, 'EEEE')}`));
     await browser.press('Leave it out');
-    await browser.driver.wait(async () => !(await hasMain(browser, day, name)), 20_000);
+    await browser.waits(async () => !(await hasMain(browser, day, name)));
   });
 
   it('says why not, by how many minutes it does not fit, and makes room in one tap', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/week');
+    await browser.opensDemo('/week');
     await solved(browser);
     const day = await dayWithoutTime(browser);
     await browser.press(`Add or ask, ${long(day)}`);
@@ -130,8 +126,7 @@ describe('the plan on a phone', () => {
 
   it('why not on that day: offers the nearest day on which it fits', async () => {
     const browser = await phone();
-    await browser.opensDemo();
-    await browser.goto('/week');
+    await browser.opensDemo('/week');
     await solved(browser);
     const none = await dayWithoutTime(browser);
     await browser.press(`Add or ask, ${long(none)}`);
@@ -195,9 +190,8 @@ describe('the plan on a phone', () => {
     await browser.press('Days');
     await browser.pressId('calendar-file');
     await browser.sees('The calendar file is written');
-    const file = await browser.driver.wait(
+    const file = await browser.waits(
       async () => readdirSync(browser.downloads).find((each) => each.endsWith('.ics')) ?? false,
-      10_000,
     );
     const calendar = new ICAL.Component(
       ICAL.parse(readFileSync(path.join(browser.downloads, String(file)), 'utf8')),
@@ -239,11 +233,10 @@ describe('the plan on a phone', () => {
   });
 
   it('answers without the solver, and says so', async () => {
-    const served = await serveBuild('/solver');
+    const served = await serveBuild({ '/solver': [404] });
     const browser = await Browser.open(served.address, PHONE);
     try {
-      await browser.opensDemo();
-      await browser.goto('/week');
+      await browser.opensDemo('/week');
       await browser.sees('Planned by the simple search: the solver could not be loaded');
       expect((await firstMain(browser)).name.length).toBeGreaterThan(3);
     } finally {
@@ -307,15 +300,9 @@ describe('the plan on a wide screen', () => {
     await browser.sees('Looking for a better plan');
     await browser.press('Take this one');
     await browser.sees('Taken before the solver was done');
-    await browser.driver.wait(
-      async () => (await browser.driver.findElements(By.css('[role="row"]'))).length >= 13,
-      30_000,
-    );
+    await browser.waits(async () => (await browser.driver.findElements(By.css('[role="row"]'))).length >= 13);
     await browser.press('Four weeks');
     await solved(browser);
-    await browser.driver.wait(
-      async () => (await browser.driver.findElements(By.css('[role="row"]'))).length === 5,
-      30_000,
-    );
+    await browser.waits(async () => (await browser.driver.findElements(By.css('[role="row"]'))).length === 5);
   });
 });

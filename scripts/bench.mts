@@ -15,7 +15,8 @@ import { addDays, calendarDay, liveRecords } from '../src/core/measures';
 import { parseRecipe } from '../src/core/parsing';
 import loadHighs from 'highs';
 import { solverFrom } from '../src/core/programme';
-import { scheduled, searched, usualOptions } from '../src/core/scheduling';
+import { effortLimits } from '../src/core/agenda';
+import { scheduled, searched } from '../src/core/scheduling';
 import { RecipeSearch } from '../src/core/recipes';
 import { fiveYears } from '../src/core/calibration';
 import { demoRecords } from '../src/core/simulation';
@@ -67,7 +68,6 @@ const head = headsIn(records)[0];
 if (!head) throw new Error('the demo has no head');
 const history = historyOf(records, head.headId);
 console.log(`demo data: ${medianMs(5, () => demoRecords(today)).toFixed(0)} ms`);
-const state = estimateHair(head, history, today);
 console.log(
   `state from eight weeks: ${medianMs(20, () => estimateHair(head, history, today)).toFixed(1)} ms`,
 );
@@ -126,7 +126,7 @@ for (const weeks of [1, 4, 12]) {
   const first = medianMs(3, () => searched(problem));
   let gap: number | null = null;
   const best = medianMs(3, () => {
-    gap = scheduled(problem, solve, usualOptions(weeks)).plans[0]?.gap ?? null;
+    gap = scheduled(problem, solve, effortLimits('usual', weeks)).plans[0]?.gap ?? null;
   });
   console.log(
     `plan of ${weeks} weeks, 15 recipes, every day free: first answer ${first.toFixed(0)} ms, with the solver ${best.toFixed(0)} ms, gap ${(100 * (gap ?? NaN)).toFixed(2)} %`,

@@ -10,7 +10,7 @@ import { fiveYears } from '../src/core/calibration';
 import { demoRecords } from '../src/core/simulation';
 import { testRecipe } from '../src/core/testing';
 import { Browser, PHONE, WIDE } from '../e2e/support/browser';
-import { readsIn } from '../e2e/support/records';
+import { snapshotOf } from '../e2e/support/records';
 import { serveBuild } from '../e2e/support/serveBuild';
 
 const RUNS = 7;
@@ -82,11 +82,12 @@ const recipes = Array.from({ length: 30 }, (_, index) =>
   ]),
 );
 const browser = await Browser.open(address, PHONE);
-await readsIn(browser, [
-  ...demo.filter(({ kind }) => kind === 'head'),
-  ...recipes,
-  ...fiveYears(head, recipes, today),
-]);
+await browser.stores(
+  snapshotOf(
+    [...demo.filter(({ kind }) => kind === 'head'), ...recipes, ...fiveYears(head, recipes, today)],
+    { effort: 'usual' },
+  ),
+);
 await browser.goto('/strand');
 await browser.sees(/\d+ readings/);
 const saved: { longestMs: number; answerMs: number }[] = [];
@@ -143,8 +144,7 @@ const WATCH_SOLVING = `
   look();
 `;
 const planning = await Browser.open(address, WIDE);
-await planning.opensDemo();
-await planning.goto('/week');
+await planning.opensDemo('/week', { effort: 'usual' });
 await planning.sees(/from the best plan|No plan for these weeks is better/);
 const solved = await planning.driver.executeAsyncScript<{ longestMs: number; answerMs: number }>(
   WATCH_SOLVING,

@@ -46,7 +46,7 @@ for (const view of VIEWS) {
       features: [{ name: 'prefers-color-scheme', value: 'dark' }],
     });
   }
-  await browser.opensDemo();
+  await browser.opensDemo('/', { effort: 'usual' });
   if (SHOWS_PLAN.includes(view.place)) {
     // The plan is the solver's when its gap is told, and what was agreed is shown first from then on.
     await browser.goto('/week');

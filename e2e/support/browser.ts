@@ -1,27 +1,72 @@
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Builder, By, error, Key, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome';
+import { DATABASE } from '../../src/store/database';
+import { demoOfToday, snapshotOf, type Snapshot } from './records';
 
 export const PHONE = { width: 390, height: 844 } as const;
 export const WIDE = { width: 1280, height: 800 } as const;
 type Size = typeof PHONE | typeof WIDE;
 
-const PATIENCE_MS = 15_000;
+/** Far beyond what anything takes on a machine that does much else beside. */
+const PATIENCE_MS = 60_000;
+const LOOK_EVERY_MS = 80;
+/** Of one look from within a page; a script of the driver may run 30 s. */
+const LOOK_MOST_MS = 10_000;
 const PRESSES = 3;
 
-/** Whether anything lies in the browser's store: the demo is written at one go. */
-const IS_STORED = `
-  const done = arguments[0];
-  const open = indexedDB.open('velvet-rhythm');
-  open.onerror = () => done(false);
+/** The same database that the application makes, with these entries. */
+const STORE = `
+  const [name, entries, done] = arguments;
+  const open = indexedDB.open(name, 1);
+  open.onupgradeneeded = () => open.result.createObjectStore('entries');
+  open.onerror = () => done(String(open.error));
   open.onsuccess = () => {
-    const [table] = open.result.objectStoreNames;
-    const count = table && open.result.transaction(table).objectStore(table).count();
-    if (!count) done(false);
-    else count.onsuccess = () => done(count.result > 20);
+    const write = open.result.transaction('entries', 'readwrite');
+    const table = write.objectStore('entries');
+    for (const [key, text] of Object.entries(entries)) table.put(text, key);
+    write.oncomplete = () => { open.result.close(); done(null); };
+    write.onerror = () => done(String(write.error));
   };
+`;
+
+/** A page of the same origin on which nothing of the application runs. */
+const EMPTY_PAGE = '/icon.svg';
+
+/** Whether the application runs on this page. */
+const IS_OPEN = `return location.origin === arguments[0] && Boolean(document.querySelector('[role="main"]'))`;
+/** What the router of the application listens to. */
+const WALK = `
+  history.pushState(null, '', arguments[0]);
+  dispatchEvent(new PopStateEvent('popstate', { state: null }));
+`;
+
+/** The text of the page as it is seen. */
+const TEXT = `return (document.body?.innerText ?? '').replaceAll('\u00a0', ' ')`;
+
+/** Whether the page comes to hold a text, or to lack it, within so many milliseconds. */
+const WATCH = `
+  const [source, flags, wanted, most, every, done] = arguments;
+  const pattern = flags === null ? null : new RegExp(source, flags);
+  const until = performance.now() + most;
+  const look = () => {
+    const text = (document.body?.innerText ?? '').replaceAll('\\u00a0', ' ');
+    if ((pattern ? pattern.test(text) : text.includes(source)) === wanted) done(true);
+    else if (performance.now() > until) done(false);
+    else setTimeout(look, every);
+  };
+  look();
+`;
+
+/** Takes all of a field's text, so that what is written next takes its place. @returns the kind of field */
+const TAKE_ALL = `
+  const [field] = arguments;
+  field.scrollIntoView({ block: 'center' });
+  field.focus();
+  if (field.select) field.select();
+  return field.type;
 `;
 
 /** The names of what can be pressed. */
@@ -34,7 +79,7 @@ const NAMES = `
 export class Browser {
   private constructor(
     readonly driver: WebDriver,
-    private readonly address: string,
+    private address: string,
     readonly downloads: string,
   ) {}
 
@@ -52,6 +97,7 @@ export class Browser {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      '--js-flags=--wasm-lazy-compilation --liftoff-only',
       `--user-data-dir=${profile}`,
     );
     options.setUserPreferences({ 'download.default_directory': downloads });
@@ -66,6 +112,23 @@ export class Browser {
     const browser = new Browser(driver, address, downloads);
     await browser.resize(size);
     return browser;
+  }
+
+  /** As if it had just been opened: another tab, nothing stored, no file taken out. */
+  async renewed(address: string, size: Size): Promise<void> {
+    const { driver } = this;
+    const old = await driver.getAllWindowHandles();
+    await driver.switchTo().newWindow('tab');
+    const fresh = await driver.getWindowHandle();
+    for (const handle of old) {
+      await driver.switchTo().window(handle);
+      await driver.close();
+    }
+    await driver.switchTo().window(fresh);
+    await this.command('Storage.clearDataForOrigin', { origin: this.address, storageTypes: 'all' });
+    this.address = address;
+    for (const name of readdirSync(this.downloads)) rmSync(path.join(this.downloads, name));
+    await this.resize(size);
   }
 
   /** Exact size of the page; the size of a window would take its frame off. */
@@ -113,12 +176,40 @@ export class Browser {
     return [...pdf.matchAll(/\/Type \/Page\b(?!s)/g)].length;
   }
 
+  /** Goes to a place: as a link does where the application is open already, else by its address. */
   async goto(place: string): Promise<void> {
+    const isOpen = await this.driver.executeScript<boolean>(IS_OPEN, this.address);
+    if (!isOpen) return this.loads(place);
+    await this.driver.executeScript(WALK, place);
+  }
+
+  /** Opens an address as a new page. */
+  async loads(place: string): Promise<void> {
     await this.driver.get(this.address + place);
   }
 
+  /** Waits until this holds, or is there. @returns what it is */
+  async waits<T>(
+    condition: () => T | Promise<T>,
+    otherwise = 'what is waited for does not come',
+  ): Promise<NonNullable<T>> {
+    return (await this.driver.wait(condition, PATIENCE_MS, otherwise, LOOK_EVERY_MS)) as NonNullable<T>;
+  }
+
+  /** Puts these entries into the browser's store, as if an earlier visit had left them there. */
+  async stores(entries: Snapshot): Promise<void> {
+    await this.loads(EMPTY_PAGE);
+    const failure = await this.driver.executeAsyncScript<string | null>(STORE, DATABASE, entries);
+    if (failure !== null) throw new Error(`The store could not be filled: ${failure}`);
+  }
+
   private waitFor(locator: By): Promise<WebElement> {
-    return this.driver.wait(until.elementLocated(locator), PATIENCE_MS, `nothing on the page is ${locator}`);
+    return this.driver.wait(
+      until.elementLocated(locator),
+      PATIENCE_MS,
+      `nothing on the page is ${locator}`,
+      LOOK_EVERY_MS,
+    );
   }
 
   byTestId(id: string): Promise<WebElement> {
@@ -127,23 +218,34 @@ export class Browser {
 
   /** Waits until this text, or one like it, stands on the page. */
   async sees(text: string | RegExp, patienceMs = PATIENCE_MS): Promise<void> {
-    await this.driver.wait(
-      async () =>
-        typeof text === 'string' ? (await this.text()).includes(text) : text.test(await this.text()),
-      patienceMs,
-      `${text} does not appear on the page`,
-    );
+    if (await this.watches(text, true, patienceMs)) return;
+    throw new Error(`${text} does not appear on the page, but:\n${(await this.text()).slice(0, 2000)}`);
+  }
+
+  /** Waits until this text stands nowhere on the page. */
+  async lacks(text: string): Promise<void> {
+    if (!(await this.watches(text, false, PATIENCE_MS))) throw new Error(`“${text}” stays on the page`);
+  }
+
+  /** Looks from within the page, so that waiting costs next to nothing; a page that begins anew is looked at again. */
+  private async watches(text: string | RegExp, wanted: boolean, patienceMs: number): Promise<boolean> {
+    const [source, flags] = typeof text === 'string' ? [text, null] : [text.source, text.flags];
+    const until = performance.now() + patienceMs;
+    for (let left = patienceMs; left > 0; left = until - performance.now()) {
+      try {
+        const span = Math.min(left, LOOK_MOST_MS);
+        if (await this.driver.executeAsyncScript<boolean>(WATCH, source, flags, wanted, span, LOOK_EVERY_MS))
+          return true;
+      } catch (caught) {
+        if (!(caught instanceof error.WebDriverError) || !/unload|context|document/i.test(caught.message))
+          throw caught;
+      }
+    }
+    return false;
   }
 
   async text(): Promise<string> {
-    try {
-      return (await this.driver.findElement(By.css('body')).getText()).replaceAll('\u00a0', ' ');
-    } catch (caught) {
-      // The page began anew while it was read.
-      if (caught instanceof error.StaleElementReferenceError) return this.text();
-      if (caught instanceof error.NoSuchElementError) return '';
-      throw caught;
-    }
+    return (await this.driver.executeScript<string | null>(TEXT)) ?? '';
   }
 
   /** The answer in words at the top; read in one step, so that a redraw cannot come between. */
@@ -155,6 +257,7 @@ export class Browser {
         ),
       PATIENCE_MS,
       'there is no headline on the page',
+      LOOK_EVERY_MS,
     );
     return (text ?? '').replaceAll('\u00a0', ' ');
   }
@@ -176,6 +279,7 @@ export class Browser {
       async () => (await this.driver.executeScript<string[]>(NAMES)).find((each) => pattern.test(each)) ?? '',
       PATIENCE_MS,
       `nothing to press is called ${pattern}`,
+      LOOK_EVERY_MS,
     );
     return name;
   }
@@ -197,22 +301,32 @@ export class Browser {
     }
   }
 
-  /** Writes over what a field holds. */
+  /** Writes over what a field holds, at one go as by pasting; see {@link types}. */
   async write(testId: string, text: string): Promise<void> {
     const field = await this.byTestId(testId);
-    await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', field);
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text);
+    const kind = await this.driver.executeScript<string>(TAKE_ALL, field);
+    // A date is put together by its own field.
+    if (kind === 'date' || kind === 'time' || text === '') await field.sendKeys(Key.BACK_SPACE, text);
+    else await this.command('Input.insertText', { text });
+  }
+
+  /** Writes over what a field holds, key by key. */
+  async types(testId: string, text: string): Promise<void> {
+    const field = await this.byTestId(testId);
+    await this.driver.executeScript(TAKE_ALL, field);
+    await field.sendKeys(Key.BACK_SPACE, text);
   }
 
   async valueOf(testId: string): Promise<string> {
     return (await (await this.byTestId(testId)).getAttribute('value')) ?? '';
   }
 
-  async opensDemo(): Promise<void> {
-    await this.goto('/?start=demo');
-    await this.sees('Maren');
-    // Leaving the page before its records are stored makes it ask whether to leave.
-    await this.driver.wait(() => this.driver.executeAsyncScript<boolean>(IS_STORED), PATIENCE_MS);
+  /** Opens a place of the application in a browser that has the demo of today. @param prefs that differ from the usual */
+  async opensDemo(place = '/', prefs: object = {}): Promise<void> {
+    await this.stores(snapshotOf(demoOfToday(), prefs));
+    await this.loads(place);
+    if (place === '/') await this.sees('Maren');
+    else await this.headline();
   }
 
   /** Everything the page complained about: errors, refused requests, broken policies. */

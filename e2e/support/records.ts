@@ -1,27 +1,39 @@
-import { writeFileSync } from 'node:fs';
-import path from 'node:path';
-import { writeBackup, type StoredRecord } from '../../src/core/exchange';
+import { packRecord, type StoredRecord } from '../../src/core/exchange';
 import { addDays, dayOfDate } from '../../src/core/measures';
 import { demoRecords } from '../../src/core/simulation';
-import type { Browser } from './browser';
+import { PREFS_KEY, RECORD_PREFIX } from '../../src/store/database';
+
+/** What a browser has stored, by its keys. */
+export type Snapshot = Readonly<Record<string, string>>;
+
+/**
+ * Records as the application stores them, one entry each, and the settings of a browser. Plans are looked for briefly
+ * where a test is not about how well they are proven.
+ */
+export function snapshotOf(records: readonly StoredRecord[], prefs: object = {}): Snapshot {
+  return {
+    ...Object.fromEntries(records.map((record) => [RECORD_PREFIX + record.id, packRecord(record)])),
+    [PREFS_KEY]: JSON.stringify({ effort: 'brief', ...prefs }),
+  };
+}
+
+const made = new Map<string, readonly StoredRecord[]>();
+
+/** The demo as it stands on this day; made once for all tests of a file. */
+function demoOn(day: ReturnType<typeof dayOfDate>): readonly StoredRecord[] {
+  const known = made.get(day) ?? demoRecords(day);
+  made.set(day, known);
+  return known;
+}
+
+export const demoOfToday = () => demoOn(dayOfDate(new Date()));
 
 /**
  * The demo as it was three days ago, with time on every day: whatever weekday the tests run on, the last wash is long
  * enough ago and the next one may be today.
  */
 export function unhurriedDemo(): StoredRecord[] {
-  const before = addDays(dayOfDate(new Date()), -3);
-  return demoRecords(before).map((record) =>
+  return demoOn(addDays(dayOfDate(new Date()), -3)).map((record) =>
     record.kind === 'head' ? { ...record, freeMinutes: [240, 240, 240, 240, 240, 240, 240] } : record,
   );
-}
-
-/** Reads records in as a person would: from a file, under Heads. */
-export async function readsIn(browser: Browser, records: readonly StoredRecord[]): Promise<void> {
-  const file = path.join(browser.downloads, 'records.json');
-  writeFileSync(file, writeBackup(records, '2026-01-01T00:00:00Z'));
-  await browser.goto('/heads/keeping');
-  await (await browser.byTestId('backup-file')).sendKeys(file);
-  await browser.pressId('take-backup');
-  await browser.sees('records, all stored');
 }

@@ -10,13 +10,18 @@ export interface Served {
 
 /**
  * Serves dist/ of the project root, where npm starts every script, on a free port.
- * @param without addresses that begin like this are not there
+ * @param answers in the place of what the server would say: a status, with a text where there is one
  */
-export async function serveBuild(without?: string, dist = path.resolve('dist')): Promise<Served> {
+export async function serveBuild(
+  answers: Readonly<Record<string, readonly [status: number, script?: string]>> = {},
+  dist = path.resolve('dist'),
+): Promise<Served> {
   const app = makeServer({ dist, demo: false });
   const server = createServer((request, response) => {
-    if (without !== undefined && request.url?.startsWith(without)) response.writeHead(404).end();
-    else app(request, response);
+    const at = Object.keys(answers).find((place) => request.url?.startsWith(place));
+    if (at === undefined) return app(request, response);
+    const [status, script] = answers[at] ?? [404];
+    response.writeHead(status, { 'content-type': 'text/javascript' }).end(script);
   });
   await new Promise<void>((resolve) => server.listen(0, resolve));
   return {

@@ -1,27 +1,45 @@
 import { Browser, PHONE, WIDE } from './browser';
 import { serveBuild, type Served } from './serveBuild';
 
-/** Serves the build for the tests of one file. */
+/** Not reached by any test; several waits of one test may each take long on a machine with other work. */
+const TIMEOUT_MS = 360_000;
+
+/**
+ * Serves the build for the tests of one file, and hands each test browsers with nothing stored in them. Starting a browser
+ * takes longer than most tests, so each is used again by the next test, emptied.
+ */
 export function servedBuild() {
-  const open: Browser[] = [];
+  jest.setTimeout(TIMEOUT_MS);
+  const browsers: Browser[] = [];
+  let inUse = 0;
   let served: Served | undefined;
   const address = () => served?.address ?? '';
   beforeAll(async () => {
-    served = await serveBuild();
+    // Keeping all files in each emptied browser anew takes 2 s of processor time; tests about that serve the real one.
+    served = await serveBuild({ '/sw.js': [200, '// keeps nothing'] });
   });
   afterEach(async () => {
     const complaints: string[] = [];
-    for (const browser of open.splice(0)) {
-      complaints.push(...(await browser.complaints()));
-      await browser.close();
-    }
+    for (const browser of browsers.slice(0, inUse)) complaints.push(...(await browser.complaints()));
+    inUse = 0;
     expect(complaints).toEqual([]);
   });
-  afterAll(() => served?.close());
-  const opened = async (size: typeof PHONE | typeof WIDE) => {
-    const browser = await Browser.open(address(), size);
-    open.push(browser);
+  afterAll(async () => {
+    for (const browser of browsers) await browser.close();
+    served?.close();
+  });
+  /** @param at another server than that of the file, closed by the test itself */
+  const opened = async (size: typeof PHONE | typeof WIDE, at = address()) => {
+    const known = browsers[inUse];
+    const browser = known ?? (await Browser.open(at, size));
+    if (known) await known.renewed(at, size);
+    else browsers.push(browser);
+    inUse++;
     return browser;
   };
-  return { phone: () => opened(PHONE), wide: () => opened(WIDE), address };
+  return {
+    phone: (at?: string) => opened(PHONE, at),
+    wide: (at?: string) => opened(WIDE, at),
+    address,
+  };
 }

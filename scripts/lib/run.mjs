@@ -9,6 +9,9 @@ export function say(text) {
   console.log(`\n== ${text}`);
 }
 
+/** This node, with these arguments: what {@link run} takes. */
+export const node = (args) => [process.execPath, args];
+
 /**
  * Runs a command with its output shown, and says every quarter of a minute that it is still at it.
  * @returns {Promise<number>} its exit code

@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
+import { effortSchema } from '@/core/agenda';
 import { languageSchema } from '@/core/language';
 import { instantSchema, VIEWS } from '@/core/measures';
 
@@ -30,6 +31,8 @@ export const prefsSchema = z.object({
   /** "less": nothing moves, whatever the device says. */
   motion: z.enum(['system', 'less']),
   weekStart: z.enum(WEEK_STARTS),
+  /** How long a plan is looked for. */
+  effort: effortSchema,
   /** Single keys lead to places. */
   keys: z.boolean(),
   /** When everything was last taken out to a file; null if never. */
@@ -49,6 +52,7 @@ const initialState: Prefs = {
   textSize: '100',
   motion: 'system',
   weekStart: 'monday',
+  effort: 'usual',
   keys: true,
   exportedAt: null,
 };

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { createAsyncStorage, type AsyncStorage } from '@react-native-async-storage/async-storage';
 import { copyListSchema, packRecord, unpackRecord, type Copy, type StoredRecord } from '@/core/exchange';
-import { DATABASE, PREFS_KEY } from './database';
+import { DATABASE, PREFS_KEY, RECORD_PREFIX } from './database';
 
-const RECORD_PREFIX = 'record/';
 /** Texts of entries that could not be read, put aside when a copy takes their place. */
 const DAMAGED_PREFIX = 'damaged/';
 const COPY_PREFIX = 'copy/';

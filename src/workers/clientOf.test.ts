@@ -34,6 +34,7 @@ describe.each([
       records,
       today: day,
       weeks: 1,
+      effort: 'brief',
     });
     expect(state).toEqual(estimatorApi.estimate(question));
     expect(plans.map(({ headId, days }) => [headId, days.length])).toEqual([['maren', 7]]);

@@ -1,4 +1,4 @@
-import type { Agreement, PlanNote } from '@/core/agenda';
+import type { Agreement, Effort, PlanNote } from '@/core/agenda';
 import { shelfOf, type ShelfItem } from '@/core/batches';
 import { historyOf, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
 import { planProblemFrom } from '@/core/question';
@@ -20,6 +20,8 @@ export interface PlanQuestion {
   readonly records: readonly StoredRecord[];
   readonly today: CalendarDay;
   readonly weeks: number;
+  /** How long the solver may look. */
+  readonly effort: Effort;
 }
 
 /** Something on the shelf that has to be used or thrown out. */

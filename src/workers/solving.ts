@@ -13,7 +13,7 @@ import {
   RHYTHM_IDS,
   triedRhythm,
   scheduled,
-  usualOptions,
+  questionLimits,
   wondered,
   type OwnPart,
   type TriedRhythm,
@@ -21,6 +21,7 @@ import {
   type Wondering,
 } from '@/core/scheduling';
 import { answerOf, problemOf, type PlanAnswer, type PlanQuestion } from './planning';
+import { effortLimits } from '@/core/agenda';
 import type { School } from '@/core/classification';
 import type { WeighedLine } from '@/core/recipes';
 
@@ -44,7 +45,7 @@ let loading: Promise<SolveProgramme> | undefined;
 function solver(): Promise<SolveProgramme> {
   loading ??= highsLoader({
     locateFile: (file) => new URL(`/solver/${file}`, globalThis.location.origin).href,
-  }).then(solverFrom);
+  }).then((highs) => solverFrom(highs, () => performance.now()));
   // What could not be fetched once, without a network, is fetched again at the next question.
   loading.catch(() => (loading = undefined));
   return loading;
@@ -68,17 +69,24 @@ export const schedulingApi = {
     answerOf(
       question,
       scheduled(problemOf(question), await solver(), {
-        ...usualOptions(question.weeks),
+        ...effortLimits(question.effort, question.weeks),
         ...(report ? { onProgress: report } : {}),
       }),
     ),
   wonder: async ({ plans, wondering, ...question }: WonderQuestion): Promise<Wondered> =>
-    wondered(problemOf(question), plans, wondering, await solver()),
+    wondered(
+      problemOf(question),
+      plans,
+      wondering,
+      await solver(),
+      questionLimits(question.effort, question.weeks),
+    ),
   /** The plan and every rhythm that can be made of her recipes, over the weeks of the question. */
   rhythms: async ({ headId, own, ...question }: RhythmQuestion): Promise<TriedRhythm[]> => {
     const problem = problemOf(question);
     const index = problem.heads.findIndex(({ head }) => head.headId === headId);
-    const planned = scheduled(problem, await solver(), usualOptions(question.weeks)).drafts[index] ?? [];
+    const planned =
+      scheduled(problem, await solver(), effortLimits(question.effort, question.weeks)).drafts[index] ?? [];
     return RHYTHM_IDS.flatMap((id) => triedRhythm(problem, index, id, planned, own) ?? []);
   },
 };

@@ -41,6 +41,7 @@ export {
   type WeightKey,
   type WeightValues,
 } from './rules';
+export { effortLimits, EFFORTS, effortSchema, type Effort, type EffortLimits } from './effort';
 export { isOn, OCCASIONS, occasionSchema, occasionsOf, type Occasion, type OccasionKind } from './occasion';
 export {
   choicesOf,

@@ -15,8 +15,10 @@ const bag: Programme = {
 
 describe('the solver', () => {
   let solve: SolveProgramme;
+  let highs: Awaited<ReturnType<typeof loadHighs>>;
   beforeAll(async () => {
-    solve = solverFrom(await loadHighs());
+    highs = await loadHighs();
+    solve = solverFrom(highs);
   });
 
   it('finds what trying everything finds, with a bound that it does not pass', () => {
@@ -89,7 +91,7 @@ describe('the solver', () => {
     expect(solve({ minimise: [], constraints: [], bounds: [], binary: [] }).status).toBe('optimal');
   });
 
-  it('tells how far it is while it works on something long, and stops when its time is over', () => {
+  it('tells how far it is while it works on something long, and stops when its time is over, slept hours aside', () => {
     // Market split (Cornuéjols & Dawande 1998): some of the shops shall hold half of each good; small, and very hard to prove.
     const shops = Array.from({ length: 40 }, (_, shop) => shop);
     const holds = (good: number, shop: number) =>
@@ -120,5 +122,17 @@ describe('the solver', () => {
     expect(status).toBe('feasible');
     expect(bound).toBeLessThanOrEqual(objective);
     expect(seen.length).toBeGreaterThan(0);
+
+    // By a clock that is handed in: what was slept does not count, what was worked does.
+    let clock = 0;
+    let looks = 0;
+    const slept = solverFrom(highs, () => {
+      looks++;
+      return (clock += looks === 3 ? 3_600_000 : 50);
+    });
+    expect(slept(hard, { seconds: 4, gap: 0 }).status).toBe('feasible');
+    // An hour counts as the second that it can be at most: 3 seconds of 50 ms each are left. It looks a few times more until it has stopped.
+    expect(looks).toBeGreaterThanOrEqual(62);
+    expect(looks).toBeLessThan(100);
   });
 });

@@ -5,34 +5,45 @@ const NOTHING: Omit<Solution, 'status'> = { values: {}, objective: 0, bound: 0 }
 
 /** Seconds between two reports of progress. */
 const REPORT_EVERY_SECONDS = 0.2;
+/**
+ * Between two of the solver's own looks lie milliseconds. When the clock says more than this, the device slept meanwhile,
+ * and its sleep is none of the solver's time (working assumption).
+ */
+const LONGEST_STEP_SECONDS = 1;
+/** With a clock of ours the solver's own, which also runs while a device sleeps, is put out of the way. */
+const NO_LIMIT_SECONDS = 1e7;
 
 /**
  * Wraps the solver package. A model that it does not understand comes back as "failed", never as an exception; the same
  * programme with the same options gives the same answer unless the time was over.
+ * @param now milliseconds of a clock that never goes back, where time that a device slept must not count; without one the
+ * solver's own clock is used
  */
-export function solverFrom(highs: Highs): SolveProgramme {
+export function solverFrom(highs: Highs, now?: () => number): SolveProgramme {
   return (programme, options = {}) => {
     const { seconds, gap, start, onProgress } = { ...SOLVE_DEFAULTS, ...options };
     const index = indexOf(programme);
     if (index.size === 0) return { status: 'optimal', ...NOTHING };
     const { modelStatus, callbackType } = highs.constants;
-    let reported = 0;
+    let reported = -Infinity;
+    const worked = now && secondsOfWork(now);
     try {
       return highs.withModel(modelOf(programme, index, highs.infinity), (model): Solution => {
         model.options.set({
           output_flag: false,
-          time_limit: seconds,
+          time_limit: worked ? NO_LIMIT_SECONDS : seconds,
           mip_rel_gap: gap,
           random_seed: 1,
         });
         if (start) model.setSolution(startOf(start, index));
         model.run(
-          onProgress && {
-            [callbackType.mipInterrupt]: ({ data }) => {
-              const spent = Number(data.running_time ?? 0);
-              if (spent - reported < REPORT_EVERY_SECONDS) return;
+          (onProgress || worked) && {
+            [callbackType.mipInterrupt]: (event) => {
+              const spent = worked ? worked() : Number(event.data.running_time ?? 0);
+              if (worked && spent >= seconds) event.interrupt();
+              if (!onProgress || spent - reported < REPORT_EVERY_SECONDS) return;
               reported = spent;
-              onProgress({ seconds: spent, gap: Number(data.mip_gap ?? Infinity) });
+              onProgress({ seconds: spent, gap: Number(event.data.mip_gap ?? Infinity) });
             },
           },
         );
@@ -45,6 +56,18 @@ export function solverFrom(highs: Highs): SolveProgramme {
     } catch {
       return { status: 'failed', ...NOTHING };
     }
+  };
+}
+
+/** Seconds since now that were worked and not slept; to be asked often. */
+function secondsOfWork(now: () => number): () => number {
+  let last = now();
+  let total = 0;
+  return () => {
+    const at = now();
+    total += Math.min((at - last) / 1000, LONGEST_STEP_SECONDS);
+    last = at;
+    return total;
   };
 }
 

@@ -1,4 +1,4 @@
-import type { PlanChange } from '../agenda';
+import { effortLimits, type Effort, type EffortLimits, type PlanChange } from '../agenda';
 import { plural, t } from '../language';
 import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
 import { scoreOf, type HeadProblem, type Plan, type PlanProblem, type ScoreParts } from '../planning';
@@ -6,7 +6,7 @@ import type { SolveProgramme } from '../programme';
 import { changesBetween } from './changes';
 import type { Demand } from './demand';
 import { loosened, type Loosened, type Loosening } from './loosen';
-import { solved, usualOptions, type ScheduleOptions } from './schedule';
+import { solved, type ScheduleOptions } from './schedule';
 import { weekSearch } from './weekSearch';
 
 /** A question about the plan: why not this on that day, or what if this is left out. */
@@ -42,8 +42,8 @@ export interface BetterDay {
 }
 
 /** She waits for the answer with the question open, and one percent of the score changes no sentence of it. */
-function questionOptions(weeks: number): ScheduleOptions {
-  const { seconds, gap } = usualOptions(weeks);
+export function questionLimits(effort: Effort, weeks: number): EffortLimits {
+  const { seconds, gap } = effortLimits(effort, weeks);
   return { seconds: seconds / 2, gap: 2 * gap };
 }
 
@@ -59,7 +59,7 @@ export function wondered(
   current: readonly Plan[],
   { headId, what, slot, recipeId, day }: Wondering,
   solve: SolveProgramme,
-  options: ScheduleOptions = questionOptions(problem.weeks),
+  options: ScheduleOptions = questionLimits('usual', problem.weeks),
 ): Wondered {
   const head = problem.heads.findIndex((each) => each.head.headId === headId);
   const at = daysBetween(problem.from, day);

@@ -1,13 +1,5 @@
 export { agreementAfter } from './agreement';
-export { wondered, type Wondered, type Wondering } from './ask';
+export { questionLimits, wondered, type Wondered, type Wondering } from './ask';
 export { loosened, type Fix, type Loosening } from './loosen';
 export { RHYTHM_IDS, triedRhythm, type OwnPart, type RhythmId, type TriedRhythm } from './tryRhythm';
-export {
-  plansOf,
-  scheduled,
-  searched,
-  usualOptions,
-  type Plans,
-  type Schedule,
-  type ScheduleOptions,
-} from './schedule';
+export { plansOf, scheduled, searched, type Plans, type Schedule, type ScheduleOptions } from './schedule';

@@ -17,8 +17,8 @@ import {
   testOccasion,
   testSession,
 } from '../testing';
-import { loosened, scheduled, searched, usualOptions, wondered, type Loosening } from '.';
-import { RULES, USUAL_CHOICES, type Decision, type Occasion } from '../agenda';
+import { loosened, scheduled, searched, wondered, type Loosening } from '.';
+import { effortLimits, RULES, USUAL_CHOICES, type Decision, type Occasion } from '../agenda';
 
 let solve: SolveProgramme;
 beforeAll(async () => {
@@ -322,7 +322,7 @@ describe('two heads and one pair of hands', () => {
     // Two creams take 113 minutes each, of which 23 make it and 30 are waiting, side by side: 173 together.
     const plansIn = (minutes: number) => {
       const problem = planProblem(heads(minutes), EMPTY_KITCHEN, from, 1);
-      const { plans } = scheduled(problem, solve, usualOptions(1));
+      const { plans } = scheduled(problem, solve, effortLimits('usual', 1));
       expect(checkPlan(problem, plans)).toEqual([]);
       return plans.flatMap(mains).map(({ recipeId }) => recipeId);
     };

@@ -1,3 +1,4 @@
+import { effortLimits, type EffortLimits } from '../agenda';
 import { explained, type Answered, type Draft, type Plan, type PlanProblem } from '../planning';
 import type { SolveProgramme, SolveProgress } from '../programme';
 import { addDays } from '../measures';
@@ -8,17 +9,8 @@ import { smallBeats } from './smallBeats';
 import { weekProgramme, type WeekProgramme } from './weekProgramme';
 import { weekSearch } from './weekSearch';
 
-export interface ScheduleOptions {
-  /** Seconds after which the best plan so far is taken. */
-  readonly seconds: number;
-  /** Relative distance from the best possible plan that is good enough. */
-  readonly gap: number;
+export interface ScheduleOptions extends EffortLimits {
   readonly onProgress?: (progress: SolveProgress) => void;
-}
-
-/** A plan of some weeks is solved to one percent, a long one to two; a time limit is always set. */
-export function usualOptions(weeks: number): ScheduleOptions {
-  return weeks <= 4 ? { seconds: 4, gap: 0.01 } : { seconds: 10, gap: 0.02 };
 }
 
 /** The plans of all heads that one person looks after, and how good they are. */
@@ -52,7 +44,7 @@ function searchedFrom(problem: PlanProblem, drafts: readonly (readonly Draft[])[
 export function scheduled(
   problem: PlanProblem,
   solve: SolveProgramme,
-  options: ScheduleOptions = usualOptions(problem.weeks),
+  options: ScheduleOptions = effortLimits('usual', problem.weeks),
 ): Schedule {
   const first = weekSearch(problem);
   const best = solved(problem, solve, options, [], first);

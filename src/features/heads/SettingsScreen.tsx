@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { EFFORTS } from '@/core/agenda';
 import { LANGUAGES, languageSchema, t } from '@/core/language';
 import { VIEWS } from '@/core/measures';
 import {
@@ -14,7 +15,14 @@ import {
 } from '@/store';
 import { Button, Choice, FieldGroup, Heading, Screen, Small } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
-import { CUP_KINDS, CUP_WORDS, TEXT_SIZE_WORDS, VIEW_WORDS, WEEK_START_WORDS } from '../shared/settingWords';
+import {
+  CUP_KINDS,
+  CUP_WORDS,
+  EFFORT_WORDS,
+  TEXT_SIZE_WORDS,
+  VIEW_WORDS,
+  WEEK_START_WORDS,
+} from '../shared/settingWords';
 
 const LANGUAGE_IDS = languageSchema.options;
 
@@ -101,6 +109,12 @@ export function SettingsScreen() {
         options={WEEK_STARTS.map((value) => ({ value, label: WEEK_START_WORDS[value] }))}
         value={prefs.weekStart}
         onChange={(weekStart) => set({ weekStart })}
+      />
+      <Setting
+        label={t`Looking for the best plan`}
+        options={EFFORTS.map((value) => ({ value, label: EFFORT_WORDS[value] }))}
+        value={prefs.effort}
+        onChange={(effort) => set({ effort })}
       />
       <Setting
         label={t`Single keys lead to places`}

@@ -1,4 +1,4 @@
-import type { Agreed } from '@/core/agenda';
+import type { Agreed, Effort } from '@/core/agenda';
 import { proxy } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { recordsFor, type StoredRecord } from '@/core/exchange';
@@ -12,6 +12,7 @@ import {
   selectAgreed,
   selectAllRecords,
   selectHeads,
+  selectPrefs,
   useAppDispatch,
   useAppSelector,
 } from '@/store';
@@ -42,6 +43,8 @@ export interface HairAnswer {
   readonly search: { readonly gap: number } | null;
   /** Takes the plan that stands, and looks no further. */
   readonly stopSearch: () => void;
+  /** Looks for a better plan for as long as a minute. */
+  readonly searchOn: () => void;
   /** She took the plan before the solver was done. */
   readonly taken: boolean;
   readonly weeks: number;
@@ -66,6 +69,7 @@ interface Asked {
   readonly records: readonly StoredRecord[];
   readonly today: CalendarDay;
   readonly weeks: number;
+  readonly effort: Effort;
 }
 
 interface Computed extends HeadAnswer {
@@ -84,6 +88,10 @@ interface KnownState {
 const isSame = (a: readonly unknown[], b: readonly unknown[]) =>
   a.length === b.length && a.every((each, index) => each === b[index]);
 
+/** Whether two questions differ in nothing but how long their answer is looked for. */
+const isSameQuestion = (a: Asked, b: Asked) =>
+  isSame([a.head, a.records, a.today, a.weeks], [b.head, b.records, b.today, b.weeks]);
+
 /**
  * Computes state and plan whenever records change, off the main thread, once for all screens. The heads share one person's
  * hours, so they are planned together. The first plan comes from the search, at once; the solver's takes its place.
@@ -100,23 +108,28 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
   const [failure, setFailure] = useState<string | null>(null);
   const [search, setSearch] = useState<{ gap: number } | null>(null);
   const [taken, setTaken] = useState(false);
+  const { effort: usualEffort } = useAppSelector(selectPrefs);
+  // Of these records, and no others, she wants the plan looked for longer.
+  const [longerFor, setLongerFor] = useState<readonly StoredRecord[] | null>(null);
+  const effort = longerFor === records ? 'long' : usualEffort;
   const states = useRef(new Map<string, KnownState>());
   // A plan that is agreed is no reason to plan again.
   const lastAgreed = useRef<Agreed>(agreed);
   useEffect(() => {
     lastAgreed.current = agreed;
   }, [agreed]);
-  const shown = useRef<string | null>(null);
+  const shown = useRef<{ readonly asked: Asked; readonly answer: PlanAnswer } | null>(null);
 
   useEffect(() => {
     if (!head) return;
     let current = true;
-    const asked: Asked = { head, records, today, weeks };
-    const show = (question: PlanQuestion, { plans, loosenings, shelf }: PlanAnswer) => {
+    const asked: Asked = { head, records, today, weeks, effort };
+    const show = (question: PlanQuestion, answer: PlanAnswer) => {
+      const { plans, loosenings, shelf } = answer;
       const plan = plans.find(({ headId }) => headId === head.headId);
       const state = question.heads.find((each) => each.head.headId === head.headId)?.state;
       if (!current || !plan || !state) return;
-      shown.current = `${head.headId}/${weeks}`;
+      shown.current = { asked, answer };
       setComputed({ asked, state, plan, plans, question, loosenings, shelf });
       setFailure(null);
     };
@@ -137,17 +150,23 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
         records: planned,
         today,
         weeks,
+        effort,
       };
       if (!current) return;
       // With a plan on screen the better one is waited for; without one anything is better than nothing.
-      const isShown = shown.current === `${head.headId}/${weeks}`;
+      const before = shown.current;
+      const isShown = before?.asked.head.headId === head.headId && before.asked.weeks === weeks;
       const first = isShown ? null : await askPlanner('firstPlan', question);
       if (first) show(question, first);
       if (!current) return;
       const best = await solvedPlan(question, (gap) => current && setSearch({ gap })).catch(async (error) => {
         // Given up because something newer is asked, it wants no answer; given up by her, the search's will do.
         if (error instanceof Stopped && !current) throw error;
-        if (error instanceof Stopped) setTaken(true);
+        if (error instanceof Stopped) {
+          setTaken(true);
+          // A plan that answers the same question is no worse for not having been bettered.
+          if (before && isSameQuestion(before.asked, asked)) return before.answer;
+        }
         return first ?? (await askPlanner('firstPlan', question));
       });
       if (!current) return;
@@ -164,14 +183,15 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
       current = false;
       stopScheduler();
     };
-  }, [head, heads, records, today, weeks, dispatch]);
+  }, [head, heads, records, today, weeks, effort, dispatch]);
 
   const answer = computed && computed.asked.head.headId === head?.headId ? computed : null;
   const pending =
     computed?.asked.head !== head ||
     computed?.asked.records !== records ||
     computed?.asked.today !== today ||
-    computed?.asked.weeks !== weeks;
+    computed?.asked.weeks !== weeks ||
+    computed?.asked.effort !== effort;
   const value = useMemo(
     () => ({
       today,
@@ -180,11 +200,12 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
       failure,
       search,
       stopSearch: stopScheduler,
+      searchOn: () => setLongerFor(records),
       taken,
       weeks,
       lookAhead: setWeeks,
     }),
-    [today, answer, pending, failure, search, taken, weeks],
+    [today, answer, pending, failure, search, records, taken, weeks],
   );
   return <HairAnswerContext.Provider value={value}>{children}</HairAnswerContext.Provider>;
 }

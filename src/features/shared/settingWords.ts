@@ -27,6 +27,12 @@ export const TEXT_SIZE_WORDS: Readonly<Record<Prefs['textSize'], string>> = {
   '150': t`largest`,
 };
 
+export const EFFORT_WORDS: Readonly<Record<Prefs['effort'], string>> = {
+  brief: t`briefly, for a slow device`,
+  usual: t`as usual, seconds`,
+  long: t`up to a minute`,
+};
+
 export const WEEK_START_WORDS: Readonly<Record<Prefs['weekStart'], string>> = {
   monday: t`Monday`,
   saturday: t`Saturday`,

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { fixed, t } from '@/core/language';
+import type { Plan } from '@/core/planning';
 import { planNoteSeen, selectAgreed, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, Small, Strong } from '@/ui';
 import { useHairAnswer } from '../shared/HairAnswer';
@@ -9,7 +10,7 @@ import { useWeek } from './WeekContext';
 /** How good the plan is, and whether a better one is looked for. */
 export function PlanStatus() {
   const { plan } = useWeek();
-  const { search, stopSearch, pending, taken } = useHairAnswer();
+  const { search, stopSearch, searchOn, pending, taken } = useHairAnswer();
   if (search) {
     const found = Number.isFinite(search.gap)
       ? t`at most ${percentText(search.gap)} from the best there is`
@@ -21,20 +22,26 @@ export function PlanStatus() {
       </View>
     );
   }
+  const mayBeBetter = !pending && plan.planner === 'programme' && (plan.gap ?? 0) > GOOD_GAP;
   return (
-    <View role="status">
+    <View role="status" className="flex-row flex-wrap items-center gap-x-3">
       <Small>{pending ? t`Working it out again.` : qualityWords(plan, taken)}</Small>
+      {mayBeBetter ? <Button tone="quiet" label={t`Go on looking`} onPress={searchOn} /> : null}
     </View>
   );
 }
 
-function qualityWords({ planner, gap }: { planner: string; gap: number | null }, taken: boolean): string {
+/** Beyond so much from the best possible, a plan is not called the best that there is. */
+const GOOD_GAP = 0.05;
+
+function qualityWords({ planner, gap }: Pick<Plan, 'planner' | 'gap'>, taken: boolean): string {
   if (planner === 'week-search' && taken)
     return t`Taken before the solver was done: a better plan may exist.`;
   if (planner === 'week-search')
     return t`Planned by the simple search: the solver could not be loaded, so a better plan may exist.`;
   if (gap === null) return t`The best plan that keeps what you decided.`;
   if (gap < 0.0005) return t`No plan for these weeks is better.`;
+  if (gap > GOOD_GAP) return t`A good plan; a better one may exist.`;
   return t`At most ${percentText(gap)} from the best plan there is.`;
 }
 
