@@ -38,6 +38,8 @@ const ES_MODULES = [
   'zod/v4/(?:locales|core)',
   '@rn-primitives/.*',
   'sonner-native',
+  'idb',
+  'nanoid',
 ].join('|');
 
 module.exports = {
@@ -54,7 +56,12 @@ module.exports = {
       transform: {
         '\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
       },
-      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '\\.css$': '<rootDir>/scripts/emptyModule.js' },
+      moduleNameMapper: {
+        '^@/(.*)$': '<rootDir>/src/$1',
+        '\\.css$': '<rootDir>/scripts/emptyModule.js',
+        '^async-storage-connections$':
+          '<rootDir>/node_modules/@react-native-async-storage/async-storage/lib/module/web-module/IndexedDBConnectionRegistry.js',
+      },
       transformIgnorePatterns: [`/node_modules/(?!(${ES_MODULES}))`],
     },
   ],

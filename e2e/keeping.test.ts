@@ -121,9 +121,9 @@ describe('a part of it', () => {
     await keeping(browser);
     const file = await fileFrom(browser, () => browser.pressId('export-readings'), '.csv');
     const rows = readFileSync(file, 'utf8').split('\r\n');
-    const index = rows.findIndex((row) => row.includes(',Maren,') && row.includes(','));
+    const index = rows.findIndex((row) => row.includes(',"Maren",'));
     const changed = path.join(browser.downloads, 'changed.csv');
-    const headings = (rows[0] ?? '').replace('\uFEFF', '').split(',');
+    const headings = (rows[0] ?? '').replace('\uFEFF', '').replaceAll('"', '').split(',');
     const cells = (rows[index] ?? '').split(',');
     cells[headings.indexOf('shine')] = '4';
     rows[index] = cells.join(',');

@@ -4,7 +4,7 @@ import { createRequire } from 'node:module';
 import { fileURLToPath } from 'node:url';
 
 const require = createRequire(import.meta.url);
-const ASSETS = {
+export const ASSETS = {
   'fonts/Atkinson.ttf':
     '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf',
   'fonts/AtkinsonBold.ttf':
@@ -13,9 +13,11 @@ const ASSETS = {
   'solver/highs.wasm': 'highs/runtime',
 };
 
-const folder = new URL('../public/', import.meta.url);
-for (const [name, source] of Object.entries(ASSETS)) {
-  const target = new URL(name, folder);
-  mkdirSync(new URL('.', target), { recursive: true });
-  copyFileSync(require.resolve(source), fileURLToPath(target));
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  const folder = new URL('../public/', import.meta.url);
+  for (const [name, source] of Object.entries(ASSETS)) {
+    const target = new URL(name, folder);
+    mkdirSync(new URL('.', target), { recursive: true });
+    copyFileSync(require.resolve(source), fileURLToPath(target));
+  }
 }

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
+import { networkInterfaces, tmpdir } from 'node:os';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { makeServer } from './app';
@@ -87,30 +87,75 @@ describe('the server', () => {
     bounded.close();
   });
 
+  it('says when a file is not there, and what may be done where', async () => {
+    const status = async (place: string, method = 'GET') => (await fetch(address + place, { method })).status;
+    expect(await status('/robots.txt')).toBe(404);
+    expect(await status('/old-bundle.js')).toBe(404);
+    expect(await status('/devices/kettle')).toBe(404);
+    expect(await status('/strand/reading')).toBe(200);
+    expect(await status('/week', 'HEAD')).toBe(200);
+    for (const method of ['POST', 'PUT', 'DELETE']) expect(await status('/week', method)).toBe(405);
+    const refused = await fetch(`${address}/devices/weather`, { method: 'DELETE' });
+    expect([refused.status, refused.headers.get('allow')]).toEqual([405, 'GET, HEAD, POST']);
+  });
+
   it('refuses to start without a build', () => {
     expect(() => makeServer({ dist: path.join(dist, 'nowhere'), demo: false })).toThrow('npm run build');
   });
 });
 
 describe('starting', () => {
-  it('says plainly when the port is taken, and when PORT is no port', async () => {
+  /** The server as it is started from a terminal. */
+  function started(env: Readonly<Record<string, string>>) {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+      env: { ...process.env, VELVET_DIST: dist, HOST: '', ...env },
+    });
+    const said = { out: '', problems: '' };
+    child.stdout.on('data', (chunk) => (said.out += chunk));
+    child.stderr.on('data', (chunk) => (said.problems += chunk));
+    const ended = new Promise<number | null>((resolve) => child.on('close', resolve));
+    const running = new Promise<string>((resolve) =>
+      child.stdout.on('data', () => {
+        const [address] = /http:\S+?(?=[/]\s|[/]$)/m.exec(said.out) ?? [];
+        if (address) resolve(address);
+      }),
+    );
+    return { child, said, ended, running };
+  }
+
+  it('says plainly when the port is taken, when PORT is no port, and when nothing is built', async () => {
     const other = createServer();
-    const address = await listen(other);
-    const port = new URL(address).port;
-    const run = (PORT: string) =>
-      new Promise<{ code: number | null; text: string }>((resolve) => {
-        const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-          env: { ...process.env, PORT, VELVET_DIST: dist },
-        });
-        let text = '';
-        child.stderr.on('data', (chunk) => (text += chunk));
-        child.on('close', (code) => resolve({ code, text }));
-      });
-    const taken = await run(port);
-    expect([taken.code, taken.text.includes(`Port ${port} is taken`)]).toEqual([1, true]);
-    const wrong = await run('eighty');
-    expect([wrong.code, wrong.text.includes('PORT is "eighty"')]).toEqual([2, true]);
+    await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve));
+    const { port } = other.address() as AddressInfo;
+    const taken = started({ PORT: String(port) });
+    const wrong = ['eighty', '1e3', '0x10', '-1', '70000'].map((PORT) => started({ PORT }));
+    const unbuilt = started({ PORT: '0', VELVET_DIST: path.join(dist, 'nowhere') });
+    expect([await taken.ended, taken.said.problems]).toEqual([
+      1,
+      expect.stringContaining(`Port ${port} is taken`),
+    ]);
+    for (const each of wrong) {
+      expect(await each.ended).toBe(2);
+      expect(each.said.problems).toContain('it must be a whole number');
+    }
+    expect(await unbuilt.ended).toBe(1);
+    expect(unbuilt.said.problems.trim().split('\n')).toEqual([expect.stringContaining('npm run build')]);
     other.close();
-    // Two servers are started, each with its own compiler.
-  }, 60_000);
+    // Seven servers are started, each with its own compiler.
+  }, 120_000);
+
+  it('listens on this machine alone, and stops at once with a stream open', async () => {
+    const server = started({ PORT: '0' });
+    const address = await server.running;
+    const { port } = new URL(address);
+    const outside = Object.values(networkInterfaces())
+      .flatMap((each) => each ?? [])
+      .find(({ internal, family }) => !internal && family === 'IPv4');
+    if (outside) await expect(fetch(`http://${outside.address}:${port}/health`)).rejects.toThrow();
+    const stream = await fetch(`http://127.0.0.1:${port}/devices/scale?device=one`);
+    expect(stream.status).toBe(200);
+    server.child.kill('SIGINT');
+    expect(await server.ended).toBe(0);
+    await stream.body?.cancel().catch(() => undefined);
+  }, 120_000);
 });

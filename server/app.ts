@@ -20,6 +20,9 @@ export interface ServerOptions {
 /** A hand at a scale and a look at the weather make far fewer. */
 const DEVICES_A_MINUTE = 600;
 
+const PAGE_METHODS: readonly string[] = ['GET', 'HEAD'];
+const DEVICE_METHODS: readonly string[] = [...PAGE_METHODS, 'POST'];
+
 const YEAR = '365d';
 
 /**
@@ -38,10 +41,13 @@ function packed(folder: string, serveStatic: expressStaticGzip.ExpressStaticGzip
   });
 }
 
+/** Nothing has been built yet. */
+export class NoBuild extends Error {}
+
 /** Serves the built application, a health answer and the stand-in scale; stores nothing and asks nobody. */
 export function makeServer({ dist, demo, devicesAMinute = DEVICES_A_MINUTE }: ServerOptions): Express {
   const index = path.join(dist, 'index.html');
-  if (!existsSync(index)) throw new Error(`There is no build in ${dist}: run "npm run build" first.`);
+  if (!existsSync(index)) throw new NoBuild(`There is no build in ${dist}: run "npm run build" first.`);
   const page = readFileSync(index, 'utf8');
 
   const app = express();
@@ -72,6 +78,15 @@ export function makeServer({ dist, demo, devicesAMinute = DEVICES_A_MINUTE }: Se
       strictTransportSecurity: false,
     }),
   );
+  app.use((request, response, next) => {
+    const allowed = request.path.startsWith('/devices/') ? DEVICE_METHODS : PAGE_METHODS;
+    if (allowed.includes(request.method)) return next();
+    response
+      .set('Allow', allowed.join(', '))
+      .status(405)
+      .type('text')
+      .send('Only ' + allowed.join(' and ') + ' here.');
+  });
   app.get('/health', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ status: 'ok' });
   });
@@ -92,6 +107,11 @@ export function makeServer({ dist, demo, devicesAMinute = DEVICES_A_MINUTE }: Se
   app.use('/fonts', packed(path.join(dist, 'fonts'), { maxAge: '30d', fallthrough: false }));
   app.use(packed(dist, { maxAge: 0 }));
   app.get('/{*any}', (request, response) => {
+    // A place has no ending; what has one is a file, and this one is not there.
+    if (path.extname(request.path) !== '' || request.path.startsWith('/devices/')) {
+      response.status(404).type('text').send('Not found');
+      return;
+    }
     if (demo && request.path === '/' && request.query.start === undefined) {
       response.redirect(302, '/?start=demo');
       return;

@@ -52,7 +52,7 @@ describe('the weather stand-in', () => {
       expect(answer.daily).toHaveLength(14);
     });
 
-    it.each(['', '?from=soon', '?from=2026-13-45', '?from=../../etc'])(
+    it.each(['', '?from=soon', '?from=2026-13-45', '?from=2026-02-31', '?from=../../etc'])(
       'refuses “%s” with a word',
       async (query) => {
         const response = await fetch(address + query);

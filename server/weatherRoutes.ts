@@ -4,11 +4,18 @@ import { simulatedWeather } from './simulatedWeather';
 
 const FORECAST_DAYS = 14;
 
+/** A day that the calendar has. */
+function isCalendarDay(day: string): boolean {
+  const moment = new Date(`${day}T00:00:00Z`);
+  return !Number.isNaN(moment.getTime()) && moment.toISOString().startsWith(day);
+}
+
 const querySchema = z.object({
   from: z
     .string()
     .regex(/^\d{4}-\d{2}-\d{2}$/)
-    .refine((day) => !Number.isNaN(Date.parse(`${day}T00:00:00Z`))),
+    // 2026-02-31 would be read as the third of March.
+    .refine((day) => isCalendarDay(day)),
 });
 
 /** The stand-in for a weather service: a forecast of fourteen days from the day that is asked for. */

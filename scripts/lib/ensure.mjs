@@ -65,6 +65,7 @@ const BUILD_INPUTS = [
   'tsconfig.json',
   'package-lock.json',
   'scripts/copyAssets.mjs',
+  'scripts/notices.mjs',
   'scripts/packBuild.mjs',
   'scripts/serviceWorker.mjs',
 ];
@@ -75,9 +76,19 @@ export function ensureBuilt() {
     await runOrStop(
       'Building',
       process.execPath,
-      ['node_modules/.bin/expo', 'export', '--platform', 'web', '--output-dir', 'dist'],
+      [
+        'node_modules/.bin/expo',
+        'export',
+        '--platform',
+        'web',
+        '--output-dir',
+        'dist',
+        '--source-maps',
+        'external',
+      ],
       { env: OFFLINE_ENV },
     );
+    await runOrStop('Writing the notices', process.execPath, ['scripts/notices.mjs']);
     await runOrStop('Writing the service worker', process.execPath, ['scripts/serviceWorker.mjs']);
     await runOrStop('Compressing the build', process.execPath, ['scripts/packBuild.mjs']);
   });

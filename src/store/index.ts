@@ -32,6 +32,7 @@ export {
 } from './underwaySlice';
 export {
   recordsAdded,
+  recordsTaken,
   saveRetried,
   selectAllRecords,
   selectDamaged,
@@ -40,14 +41,23 @@ export {
   selectHistory,
   selectLarder,
   selectLiveRecords,
+  selectNewer,
   selectOwnIngredients,
   selectPantry,
   selectProblem,
   selectRecipes,
   selectStatus,
+  selectUnkept,
   selectUnsaved,
 } from './recordsSlice';
-export { copiesListed, copyKept, copyLookedAt, everythingDeleted, everythingReplaced } from './safekeeping';
+export {
+  copiesListed,
+  copyKept,
+  copyLookedAt,
+  everythingDeleted,
+  everythingReplaced,
+  type LookedAt,
+} from './safekeeping';
 export { languageChosen } from './languageChosen';
 export { selectUndo, undoClosed, undoOffered } from './undoSlice';
 export { selectWashRuns, washClosed, washHappened, washStarted } from './washSlice';

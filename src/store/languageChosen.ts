@@ -1,4 +1,4 @@
-import { prefsChanged, selectPrefs, type Prefs } from './prefsSlice';
+import { prefsChanged, readPrefs, type Prefs } from './prefsSlice';
 import { PREFS_KEY } from './database';
 import type { RecordStorage } from './recordStorage';
 
@@ -7,10 +7,10 @@ export const languageChosen =
   (language: Prefs['language']) =>
   async (
     dispatch: (action: { readonly type: string }) => unknown,
-    getState: () => { readonly prefs: Prefs },
+    _getState: () => unknown,
     storage: RecordStorage,
   ): Promise<void> => {
     dispatch(prefsChanged({ language }));
     // Where nothing can be stored the message of the store says so, and the page stays as it is.
-    await storage.saveKept(PREFS_KEY, JSON.stringify(selectPrefs(getState())));
+    await storage.saveKept(PREFS_KEY, (stored) => JSON.stringify({ ...readPrefs(stored), language }));
   };

@@ -5,6 +5,8 @@ import { readStored } from './readStored';
 const runSchema = z.strictObject({
   recipeId: z.string(),
   version: z.number(),
+  /** The record of that version: another may have the same number. */
+  recordId: z.string().optional(),
   /** On every line of the version. */
   factor: z.number().positive(),
   startedAt: z.string(),
@@ -24,7 +26,7 @@ export const makingSlice = createSlice({
     makingLoaded: (_, action: PayloadAction<MakingRun | null>) => action.payload,
     makingStarted: (
       _,
-      action: PayloadAction<Pick<MakingRun, 'recipeId' | 'version' | 'factor' | 'startedAt'>>,
+      action: PayloadAction<Pick<MakingRun, 'recipeId' | 'version' | 'recordId' | 'factor' | 'startedAt'>>,
     ): MakingRun => ({ ...action.payload, done: [], weighed: {}, waterAddedGrams: 0 }),
     stepDone(state, action: PayloadAction<{ id: string; done: boolean }>) {
       if (!state) return;

@@ -1,46 +1,30 @@
 import type { Agreed } from '@/core/agenda';
-import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import { t } from '@/core/language';
+import { createListenerMiddleware, type UnknownAction } from '@reduxjs/toolkit';
+import { agreedLoaded, readAgreed, selectAgreed } from './agreedSlice';
+import { ofKind, type StoredRecord } from '@/core/exchange';
+import { liveRecords } from '@/core/measures';
+import { draftsLoaded, readDrafts, selectDrafts } from './draftsSlice';
+import { makingLoaded, readMaking, selectMaking, type MakingRun } from './makingSlice';
+import { prefsLoaded, readPrefs, selectPrefs, type Prefs } from './prefsSlice';
 import {
-  lineWeighed,
-  makingEnded,
-  makingLoaded,
-  makingStarted,
-  readMaking,
-  selectMaking,
-  stepDone,
-  waterAdded,
-  type MakingRun,
-} from './makingSlice';
-import { headChosen, prefsChanged, prefsLoaded, readPrefs, selectPrefs, type Prefs } from './prefsSlice';
-import {
+  keptFailed,
+  keptSaved,
   recordsAdded,
   recordsLoaded,
   recordsReplaced,
   recordsSaved,
   recordsSeen,
+  recordsTaken,
   saveFailed,
   saveRetried,
   storageBlocked,
+  storeLost,
   type RecordsRoot,
 } from './recordsSlice';
-import { draftDropped, draftKept, draftsLoaded, readDrafts, selectDrafts } from './draftsSlice';
-import { agreedLoaded, planAgreed, planNoteSeen, readAgreed, selectAgreed } from './agreedSlice';
-import { ofKind, type StoredRecord } from '@/core/exchange';
-import { liveRecords } from '@/core/measures';
 import type { KeptKey, LoadedRecords, RecordStorage } from './recordStorage';
-import { readWash, selectAllWashRuns, washClosed, washHappened, washLoaded, washStarted } from './washSlice';
-import {
-  dryingStarted,
-  readUnderway,
-  selectAllUnderway,
-  strandDropped,
-  strandTaken,
-  tapped,
-  underwayEnded,
-  underwayLoaded,
-  untapped,
-} from './underwaySlice';
+import { saveMessage, storageProblemIn, wordsOf } from './storageProblem';
+import { readUnderway, selectAllUnderway, underwayLoaded } from './underwaySlice';
+import { readWash, selectAllWashRuns, washLoaded } from './washSlice';
 
 type Root = RecordsRoot & {
   readonly prefs: Prefs;
@@ -51,86 +35,120 @@ type Root = RecordsRoot & {
   readonly wash: ReturnType<typeof readWash>;
 };
 
-const FULL = t`The browser has no room left to save. Export everything now, then free some space and try again.`;
-const BLOCKED = t`The browser does not let this page save. What you enter stays only while the page is open: export it before you leave.`;
+/** A part of the state that is kept as one entry beside the records. */
+interface Kept<State> {
+  readonly select: (root: Root) => State;
+  readonly read: (text: string | null) => State;
+  readonly loaded: (state: State) => UnknownAction;
+  /** What is under way in one tab is under way in the other; what each shows is its own. */
+  readonly followed: boolean;
+}
+const kept = <State>(each: Kept<State>) => each as Kept<unknown>;
 
-/** Why something could not be stored, and what to do. */
-export function saveMessage(error: unknown): string {
-  const text = String((error as Error | undefined)?.message ?? error);
-  return /quota|full|disk/i.test(text)
-    ? FULL
-    : t`Saving failed (${text}). Export everything to be safe, then try again.`;
+/** Everything that is kept beside the records: which part of the state, and how it comes back. */
+const KEPT: Readonly<Record<KeptKey, Kept<unknown>>> = {
+  prefs: kept({ select: selectPrefs, read: readPrefs, loaded: prefsLoaded, followed: false }),
+  making: kept({ select: selectMaking, read: readMaking, loaded: makingLoaded, followed: true }),
+  underway: kept({ select: selectAllUnderway, read: readUnderway, loaded: underwayLoaded, followed: true }),
+  agreed: kept({ select: selectAgreed, read: readAgreed, loaded: agreedLoaded, followed: false }),
+  wash: kept({ select: selectAllWashRuns, read: readWash, loaded: washLoaded, followed: true }),
+  drafts: kept({ select: selectDrafts, read: readDrafts, loaded: draftsLoaded, followed: false }),
+};
+const KEPT_KEYS = Object.keys(KEPT) as KeptKey[];
+const LOADED = new Set(KEPT_KEYS.map((key) => KEPT[key].loaded({} as never).type));
+
+type Entries = Readonly<Record<string, unknown>>;
+const isEntries = (value: unknown): value is Entries => typeof value === 'object' && value !== null;
+
+/** Names of what differs between two states of one part. */
+function changedIn(before: unknown, after: unknown): string[] {
+  const [a, b] = [isEntries(before) ? before : {}, isEntries(after) ? after : {}];
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((name) => a[name] !== b[name]);
 }
 
-/** Stores what is added, one write after the other, and says when a write fails. */
+/** Stores what is added and what is under way, one write after the other, and says when a write fails. */
 export function persistenceMiddleware(storage: RecordStorage) {
   const listener = createListenerMiddleware<Root>();
   let writes: Promise<void> = Promise.resolve();
+  const next = (write: () => Promise<void>) => (writes = writes.then(write));
 
   listener.startListening({
-    matcher: isAnyOf(recordsAdded, saveRetried),
-    effect: (_, api) => {
-      const write = async () => {
-        const { unsaved, entities } = api.getState().records;
-        const records = unsaved.flatMap((id) => entities[id] ?? []);
-        if (records.length === 0) return;
-        try {
-          await storage.append(records);
-          api.dispatch(recordsSaved(records.map((record) => record.id)));
-        } catch (error) {
-          api.dispatch(saveFailed(saveMessage(error)));
-        }
-      };
-      // A second add waits for the first, then stores all that is still unsaved.
-      writes = writes.then(write);
+    predicate: (action) =>
+      recordsAdded.match(action) || recordsTaken.match(action) || saveRetried.match(action),
+    // A second add waits for the first, then stores all that is still unsaved.
+    effect: (_, api) => next(() => recordsWritten(api, storage)),
+  });
+
+  /** What this tab has changed of each part and not stored yet: the rest may be another tab's. */
+  const changed = new Map<KeptKey, Set<string>>();
+  listener.startListening({
+    predicate: (action, now, before) =>
+      saveRetried.match(action) ||
+      (!LOADED.has(action.type) &&
+        KEPT_KEYS.some((key) => KEPT[key].select(now) !== KEPT[key].select(before))),
+    effect: (action, api) => {
+      for (const key of KEPT_KEYS) {
+        const { select } = KEPT[key];
+        const [before, now] = [select(api.getOriginalState()), select(api.getState())];
+        if (before !== now)
+          changed.set(key, new Set([...(changed.get(key) ?? []), ...changedIn(before, now)]));
+        const isWaiting = saveRetried.match(action) && api.getState().records.unkept.includes(key);
+        if (before !== now || isWaiting) void next(() => keptWritten(api, storage, key, changed));
+      }
       return writes;
     },
-  });
-
-  listener.startListening({
-    matcher: isAnyOf(headChosen, prefsChanged),
-    effect: (_, api) =>
-      kept(api, () => storage.saveKept('prefs', JSON.stringify(selectPrefs(api.getState())))),
-  });
-
-  listener.startListening({
-    matcher: isAnyOf(makingStarted, stepDone, lineWeighed, waterAdded, makingEnded),
-    effect: (_, api) =>
-      kept(api, () => storage.saveKept('making', JSON.stringify(selectMaking(api.getState())))),
-  });
-
-  listener.startListening({
-    matcher: isAnyOf(tapped, untapped, strandTaken, strandDropped, dryingStarted, underwayEnded),
-    effect: (_, api) =>
-      kept(api, () => storage.saveKept('underway', JSON.stringify(selectAllUnderway(api.getState())))),
-  });
-
-  listener.startListening({
-    matcher: isAnyOf(planAgreed, planNoteSeen),
-    effect: (_, api) =>
-      kept(api, () => storage.saveKept('agreed', JSON.stringify(selectAgreed(api.getState())))),
-  });
-
-  listener.startListening({
-    matcher: isAnyOf(washStarted, washHappened, washClosed),
-    effect: (_, api) =>
-      kept(api, () => storage.saveKept('wash', JSON.stringify(selectAllWashRuns(api.getState())))),
-  });
-
-  listener.startListening({
-    matcher: isAnyOf(draftKept, draftDropped),
-    effect: (_, api) =>
-      kept(api, () => storage.saveKept('drafts', JSON.stringify(selectDrafts(api.getState())))),
   });
 
   return listener.middleware;
 }
 
-async function kept(api: Dispatching, save: () => Promise<void>): Promise<void> {
+interface Writing {
+  readonly dispatch: (action: UnknownAction) => unknown;
+  readonly getState: () => Root;
+}
+
+async function recordsWritten({ dispatch, getState }: Writing, storage: RecordStorage): Promise<void> {
+  const { unsaved, entities } = getState().records;
+  const records = unsaved.flatMap((id) => entities[id] ?? []);
+  if (records.length === 0) return;
   try {
-    await save();
+    await storage.append(records);
+    dispatch(recordsSaved(records.map((record) => record.id)));
+    // A database that was opened again may be an empty one: what it had is stored once more when she says so.
+    const here = getState().records;
+    const wanted = Object.keys(here.entities).length - here.unsaved.length;
+    if (storage.wasReopened() && (await storage.countRecords()) < wanted)
+      dispatch(storeLost(wordsOf('lost')));
   } catch (error) {
-    api.dispatch(saveFailed(saveMessage(error)));
+    dispatch(saveFailed(await saveMessage(error)));
+  }
+}
+
+async function keptWritten(
+  { dispatch, getState }: Writing,
+  storage: RecordStorage,
+  key: KeptKey,
+  changed: Map<KeptKey, Set<string>>,
+): Promise<void> {
+  const { select, read } = KEPT[key];
+  const names = changed.get(key) ?? new Set();
+  try {
+    await storage.saveKept(key, (stored) => {
+      const mine = select(getState());
+      const theirs = stored === null ? null : read(stored);
+      if (!isEntries(mine) || !isEntries(theirs) || key === 'making') return JSON.stringify(mine);
+      // Entry by entry: what this tab did not touch stays as the last tab left it.
+      const merged = new Map(Object.entries(theirs));
+      for (const name of names) {
+        if (Object.hasOwn(mine, name)) merged.set(name, mine[name]);
+        else merged.delete(name);
+      }
+      return JSON.stringify(Object.fromEntries(merged));
+    });
+    if (changed.get(key) === names) changed.delete(key);
+    dispatch(keptSaved(key));
+  } catch (error) {
+    dispatch(keptFailed({ key, problem: await saveMessage(error) }));
   }
 }
 
@@ -149,38 +167,25 @@ function picturesTakenBack(records: readonly StoredRecord[]): ReadonlySet<string
 export async function startPersistence(store: Dispatching, storage: RecordStorage): Promise<() => void> {
   try {
     const loaded = await healedFromCopies(await storage.loadRecords(), storage);
-    store.dispatch(prefsLoaded(readPrefs(await storage.loadKept('prefs'))));
-    await Promise.all(SHARED.map((key) => keptLoaded(store, storage, key)));
-    store.dispatch(draftsLoaded(readDrafts(await storage.loadKept('drafts'))));
-    store.dispatch(agreedLoaded(readAgreed(await storage.loadKept('agreed'))));
+    for (const key of KEPT_KEYS) await keptLoaded(store, storage, key);
     const erased = picturesTakenBack(loaded.records);
     const records = loaded.records.filter(({ id }) => !erased.has(id));
     store.dispatch(recordsLoaded({ ...loaded, records }));
     // Her pictures are hers: one that was taken back does not lie about. If it fails, the next start tries again.
     if (erased.size > 0) await storage.erase([...erased]).catch(() => undefined);
-  } catch {
-    store.dispatch(storageBlocked(BLOCKED));
+  } catch (error) {
+    store.dispatch(storageBlocked(wordsOf(storageProblemIn(error) === 'newer' ? 'newer' : 'blocked')));
   }
   return storage.onOtherTab((news) => {
     if (news.what === 'records') store.dispatch(recordsSeen(news.records));
     else if (news.what === 'anew') void loadedAnew(store, storage);
-    else if (isShared(news.key)) void keptLoaded(store, storage, news.key);
+    else if (KEPT[news.key].followed) void keptLoaded(store, storage, news.key);
   });
 }
 
-/** What is under way in one tab is under way in the other; what each shows is its own. */
-const SHARED = ['making', 'underway', 'wash'] as const;
-const isShared = (key: KeptKey): key is (typeof SHARED)[number] => SHARED.some((shared) => shared === key);
-
-async function keptLoaded(
-  store: Dispatching,
-  storage: RecordStorage,
-  key: (typeof SHARED)[number],
-): Promise<void> {
-  const text = await storage.loadKept(key);
-  if (key === 'making') store.dispatch(makingLoaded(readMaking(text)));
-  else if (key === 'underway') store.dispatch(underwayLoaded(readUnderway(text)));
-  else store.dispatch(washLoaded(readWash(text)));
+async function keptLoaded(store: Dispatching, storage: RecordStorage, key: KeptKey): Promise<void> {
+  const { read, loaded } = KEPT[key];
+  store.dispatch(loaded(read(await storage.loadKept(key))));
 }
 
 /** Another tab has put other records in the place of these. */
@@ -188,18 +193,23 @@ async function loadedAnew(store: Dispatching, storage: RecordStorage): Promise<v
   try {
     const { records } = await storage.loadRecords();
     store.dispatch(recordsReplaced(records));
-    await Promise.all(SHARED.map((key) => keptLoaded(store, storage, key)));
+    for (const key of KEPT_KEYS) if (KEPT[key].followed) await keptLoaded(store, storage, key);
   } catch (error) {
-    store.dispatch(saveFailed(saveMessage(error)));
+    store.dispatch(saveFailed(await saveMessage(error)));
   }
 }
 
 /** Entries that cannot be read are looked for in the copies, the newest first; a record never changes, so any copy will do. */
 async function healedFromCopies(
-  { records, damaged }: LoadedRecords,
+  { records, damaged, newer }: LoadedRecords,
   storage: RecordStorage,
-): Promise<{ readonly records: readonly StoredRecord[]; readonly damaged: number; readonly healed: number }> {
-  if (damaged.length === 0) return { records, damaged: 0, healed: 0 };
+): Promise<{
+  readonly records: readonly StoredRecord[];
+  readonly damaged: number;
+  readonly healed: number;
+  readonly newer: number;
+}> {
+  if (damaged.length === 0) return { records, damaged: 0, healed: 0, newer };
   const wanted = new Set(damaged);
   const found: StoredRecord[] = [];
   try {
@@ -211,5 +221,5 @@ async function healedFromCopies(
   } catch {
     // Without its copies the store is as it was: what cannot be read stays where it is, and is said.
   }
-  return { records: [...records, ...found], damaged: wanted.size, healed: found.length };
+  return { records: [...records, ...found], damaged: wanted.size, healed: found.length, newer };
 }

@@ -13,6 +13,7 @@ const DEFAULTS = {
   textSize: '100',
   motion: 'system',
   weekStart: 'monday',
+  effort: 'usual',
   keys: true,
   exportedAt: null,
 };

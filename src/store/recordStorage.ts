@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { createAsyncStorage, type AsyncStorage } from '@react-native-async-storage/async-storage';
 import { copyListSchema, packRecord, unpackRecord, type Copy, type StoredRecord } from '@/core/exchange';
+import connections from 'async-storage-connections';
 import { DATABASE, PREFS_KEY, RECORD_PREFIX } from './database';
+import { reopening } from './reopening';
 
 /** Texts of entries that could not be read, put aside when a copy takes their place. */
 const DAMAGED_PREFIX = 'damaged/';
@@ -19,6 +21,8 @@ export interface LoadedRecords {
   readonly records: readonly StoredRecord[];
   /** Ids of entries that could not be read; they stay where they are. */
   readonly damaged: readonly string[];
+  /** How many a newer version of the application has written; they stay where they are, too. */
+  readonly newer: number;
 }
 
 /** What another tab has done. */
@@ -38,7 +42,15 @@ export interface RecordStorage {
   /** Takes entries out for good: only pictures that were taken back. */
   erase(ids: readonly string[]): Promise<void>;
   loadKept(key: KeptKey): Promise<string | null>;
-  saveKept(key: KeptKey, text: string): Promise<void>;
+  /**
+   * Writes an entry beside the records.
+   * @param textAfter what to write, from what stands there: another tab may have written since it was read here
+   */
+  saveKept(key: KeptKey, textAfter: (stored: string | null) => string): Promise<void>;
+  /** Whether the browser had closed the database since the last time this was asked. */
+  wasReopened(): boolean;
+  /** How many records are stored, read or not. */
+  countRecords(): Promise<number>;
   /** Calls back with what another tab has done. @returns a function that ends it */
   onOtherTab(listener: (news: OtherTab) => void): () => void;
   /** These records and no others. What was there stays whole until all of them are written. */
@@ -67,10 +79,21 @@ const messageSchema = z.union([
 ]);
 type Message = z.infer<typeof messageSchema>;
 
+/** One tab at a time, where the browser can see to that (it does so over HTTPS and on localhost). */
+function alone<T>(work: () => Promise<T>): Promise<T> {
+  const locks = globalThis.navigator?.locks;
+  return locks ? locks.request(`${DATABASE}/kept`, work) : work();
+}
+
 /** So that a page with years of records can breathe between two chunks. */
 const breath = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
 
-export function browserStorage(storage: AsyncStorage = createAsyncStorage(DATABASE)): RecordStorage {
+export function browserStorage(
+  database: AsyncStorage = createAsyncStorage(DATABASE),
+  forget: () => void = () => connections.registry.delete(DATABASE),
+): RecordStorage {
+  let reopened = false;
+  const storage = reopening(database, forget, () => (reopened = true));
   const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(DATABASE);
 
   const tell = (message: Message) => channel?.postMessage(message);
@@ -82,15 +105,17 @@ export function browserStorage(storage: AsyncStorage = createAsyncStorage(DATABA
   async function read(keys: readonly string[]): Promise<LoadedRecords> {
     const records: StoredRecord[] = [];
     const damaged: string[] = [];
+    let newer = 0;
     for (let start = 0; start < keys.length; start += CHUNK) {
       const entries = await storage.getMany(keys.slice(start, start + CHUNK));
       for (const [key, text] of Object.entries(entries)) {
         const unpacked = unpackRecord(text ?? '');
         if (unpacked.ok) records.push(unpacked.value);
+        else if (unpacked.problems[0].code === 'newer-version') newer++;
         else damaged.push(key.slice(RECORD_PREFIX.length));
       }
     }
-    return { records, damaged };
+    return { records, damaged, newer };
   }
 
   /** Takes out what a replacement left behind. */
@@ -117,10 +142,16 @@ export function browserStorage(storage: AsyncStorage = createAsyncStorage(DATABA
     },
     erase: (ids) => storage.removeMany(ids.map(keyOf)),
     loadKept: (key) => storage.getItem(key),
-    async saveKept(key, text) {
-      await storage.setItem(key, text);
+    async saveKept(key, textAfter) {
+      await alone(async () => storage.setItem(key, textAfter(await storage.getItem(key))));
       tell({ what: 'kept', key });
     },
+    wasReopened() {
+      const was = reopened;
+      reopened = false;
+      return was;
+    },
+    countRecords: async () => (await recordKeys()).length,
     onOtherTab(listener) {
       const receive = (event: MessageEvent<unknown>) => {
         const message = messageSchema.safeParse(event.data);

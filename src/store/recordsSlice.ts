@@ -1,8 +1,9 @@
 import { createSelector, createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { headsIn, historyFrom, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
 
-import { inOrder, liveRecords } from '@/core/measures';
+import { inOrder, latestStamp, liveRecords, stampAfter } from '@/core/measures';
 import { pantryOf } from '@/core/pantry';
+import type { KeptKey } from './recordStorage';
 
 interface RecordsState {
   /** By id. */
@@ -16,9 +17,17 @@ interface RecordsState {
   readonly damaged: number;
   /** Those that were taken from a copy at the last start. */
   readonly healed: number;
+  /** Stored by a newer version of the application: left where they are. */
+  readonly newer: number;
+  /** The newest moment of writing of all that is here; undefined where there is nothing. */
+  readonly latest: string | undefined;
+  /** Entries beside the records that could not be stored. */
+  readonly unkept: readonly KeptKey[];
 }
 
-type Loaded = Pick<RecordsState, 'damaged' | 'healed'> & { readonly records: readonly StoredRecord[] };
+type Loaded = Pick<RecordsState, 'damaged' | 'healed' | 'newer'> & {
+  readonly records: readonly StoredRecord[];
+};
 
 const initialState: RecordsState = {
   entities: {},
@@ -27,6 +36,9 @@ const initialState: RecordsState = {
   problem: null,
   damaged: 0,
   healed: 0,
+  newer: 0,
+  latest: undefined,
+  unkept: [],
 };
 
 /**
@@ -35,8 +47,31 @@ const initialState: RecordsState = {
  */
 function withRecords(state: RecordsState, records: readonly StoredRecord[]): RecordsState {
   const entities = { ...state.entities };
-  for (const record of records) entities[record.id] ??= Object.freeze(record);
-  return { ...state, entities };
+  for (const record of records)
+    if (!Object.hasOwn(entities, record.id)) entities[record.id] = Object.freeze(record);
+  return { ...state, entities, latest: later(state.latest, latestStamp(records)) };
+}
+
+function later(a: string | undefined, b: string | undefined): string | undefined {
+  if (a === undefined || b === undefined) return a ?? b;
+  return stampAfter(a, b) === b ? b : a;
+}
+
+/** New records, written after everything that is here, whatever the clock of this device says. */
+function written(records: readonly StoredRecord[], latest: string | undefined): StoredRecord[] {
+  let last = latest;
+  return records.map((record) => {
+    const recordedAt = stampAfter(latest, record.recordedAt);
+    if (recordedAt === record.recordedAt) return record;
+    last = stampAfter(last, record.recordedAt);
+    return { ...record, recordedAt: last };
+  });
+}
+
+/** The state with records that are not stored yet. */
+function withUnsaved(before: RecordsState, records: readonly StoredRecord[]): RecordsState {
+  const fresh = records.filter(({ id }) => !Object.hasOwn(before.entities, id));
+  return { ...withRecords(before, fresh), unsaved: [...before.unsaved, ...fresh.map(({ id }) => id)] };
 }
 
 /** The state behind a draft; a reducer that returns a new one needs nothing else. */
@@ -49,14 +84,14 @@ export const recordsSlice = createSlice({
   initialState,
   reducers: {
     recordsLoaded(state, { payload }: PayloadAction<Loaded>) {
-      const { records, damaged, healed } = payload;
-      return { ...withRecords(plain(state), records), status: 'ready', damaged, healed };
+      const { records, damaged, healed, newer } = payload;
+      return { ...withRecords(plain(state), records), status: 'ready', damaged, healed, newer };
     },
     /** All records of before are gone; what was not stored yet in this tab stays. */
     recordsReplaced(state, { payload }: PayloadAction<readonly StoredRecord[]>) {
       const before = plain(state);
       const waiting = before.unsaved.flatMap((id) => before.entities[id] ?? []);
-      return withRecords({ ...before, entities: {} }, [...payload, ...waiting]);
+      return withRecords({ ...before, entities: {}, latest: undefined }, [...payload, ...waiting]);
     },
     /** The storage cannot be read at all: the app works on, from memory, and says so. */
     storageBlocked(state, action: PayloadAction<string>) {
@@ -66,11 +101,11 @@ export const recordsSlice = createSlice({
     /** New records from this tab; the persistence listener stores them. */
     recordsAdded(state, action: PayloadAction<readonly StoredRecord[]>) {
       const before = plain(state);
-      const fresh = action.payload.filter((record) => !(record.id in before.entities));
-      return {
-        ...withRecords(before, fresh),
-        unsaved: [...before.unsaved, ...fresh.map((record) => record.id)],
-      };
+      return withUnsaved(before, written(action.payload, before.latest));
+    },
+    /** Records that come from elsewhere, as they were written there: a file, a copy, the demo. */
+    recordsTaken(state, action: PayloadAction<readonly StoredRecord[]>) {
+      return withUnsaved(plain(state), action.payload);
     },
     /** Records that another tab has stored already. */
     recordsSeen(state, action: PayloadAction<readonly StoredRecord[]>) {
@@ -79,7 +114,22 @@ export const recordsSlice = createSlice({
     recordsSaved(state, action: PayloadAction<readonly string[]>) {
       const saved = new Set(action.payload);
       state.unsaved = state.unsaved.filter((id) => !saved.has(id));
-      state.problem = null;
+      if (state.unkept.length === 0) state.problem = null;
+    },
+    /** An entry beside the records is stored. */
+    keptSaved(state, { payload }: PayloadAction<KeptKey>) {
+      if (!state.unkept.includes(payload)) return;
+      state.unkept = state.unkept.filter((key) => key !== payload);
+      if (state.unkept.length + state.unsaved.length === 0) state.problem = null;
+    },
+    keptFailed(state, { payload }: PayloadAction<{ readonly key: KeptKey; readonly problem: string }>) {
+      state.problem = payload.problem;
+      if (!state.unkept.includes(payload.key)) state.unkept = [...state.unkept, payload.key];
+    },
+    /** What was stored is gone from the browser; all of it is still here, and is to be stored again. */
+    storeLost(state, { payload }: PayloadAction<string>) {
+      const before = plain(state);
+      return { ...before, unsaved: Object.keys(before.entities), problem: payload };
     },
     saveFailed(state, action: PayloadAction<string>) {
       state.problem = action.payload;
@@ -95,8 +145,12 @@ export const {
   recordsReplaced,
   storageBlocked,
   recordsAdded,
+  recordsTaken,
   recordsSeen,
   recordsSaved,
+  keptSaved,
+  keptFailed,
+  storeLost,
   saveFailed,
   saveRetried,
 } = recordsSlice.actions;
@@ -156,4 +210,6 @@ export const selectStatus = (root: RecordsRoot) => root.records.status;
 export const selectProblem = (root: RecordsRoot) => root.records.problem;
 export const selectDamaged = (root: RecordsRoot) => root.records.damaged;
 export const selectHealed = (root: RecordsRoot) => root.records.healed;
+export const selectNewer = (root: RecordsRoot) => root.records.newer;
 export const selectUnsaved = (root: RecordsRoot) => root.records.unsaved;
+export const selectUnkept = (root: RecordsRoot) => root.records.unkept;

@@ -1,7 +1,14 @@
-import { copiesToDrop, isCopyDue, mergeRecords, type Copy, type StoredRecord } from '@/core/exchange';
+import {
+  copiesToDrop,
+  isCopyDue,
+  mergeRecords,
+  type Copy,
+  type Merge,
+  type StoredRecord,
+} from '@/core/exchange';
 import { t } from '@/core/language';
 import { failed, ok, type Result } from '@/core/measures';
-import { saveMessage } from './persistence';
+import { saveMessage } from './storageProblem';
 import { recordsReplaced, selectAllRecords, type RecordsRoot } from './recordsSlice';
 import type { RecordStorage } from './recordStorage';
 
@@ -69,15 +76,20 @@ export const everythingReplaced =
     });
   };
 
-/** What a copy holds, and which of it is not here any more. */
+/** What of a copy is not here any more, or was taken back here since; see {@link Merge}. */
+export interface LookedAt extends Pick<Merge, 'takenBack'> {
+  readonly records: readonly StoredRecord[];
+  readonly missing: readonly StoredRecord[];
+}
+
+/** What a copy holds, and which of it does not count here any more. */
 export const copyLookedAt =
-  (
-    copy: Copy,
-  ): Step<Result<{ readonly records: readonly StoredRecord[]; readonly missing: readonly StoredRecord[] }>> =>
+  (copy: Copy): Step<Result<LookedAt>> =>
   async (_, getState, storage) =>
     trying(async () => {
       const records = await storage.copied(copy.id);
-      return { records, missing: mergeRecords(selectAllRecords(getState()), records).added };
+      const { added: missing, takenBack } = mergeRecords(selectAllRecords(getState()), records);
+      return { records, missing, takenBack };
     });
 
 /** Everything is deleted, the copies too. */
@@ -92,6 +104,6 @@ async function trying<T>(act: () => Promise<T>): Promise<Result<T>> {
   try {
     return ok(await act());
   } catch (error) {
-    return failed('storage', saveMessage(error));
+    return failed('storage', await saveMessage(error));
   }
 }

@@ -4,7 +4,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 export interface UndoOffer {
   /** What was done, in words. */
   readonly said: string;
-  /** The records to withdraw. */
+  /** The records to withdraw; none where nothing was done, and only that is said. */
   readonly recordIds: readonly string[];
 }
 

@@ -3,25 +3,35 @@ import { clientOf } from './clientOf';
 import type { EstimatorApi, PlannerApi } from './compute';
 import type { SchedulingApi, SolvingApi } from './solving';
 
+/**
+ * Seconds after which a worker is taken for dead: five years of records are estimated in half a second, and the longest
+ * search for a plan may take a minute for each of several tries.
+ */
+const LIMIT_SECONDS = { short: 60, plan: 300 } as const;
+
 const estimator = clientOf<EstimatorApi>(
   () => new Worker(new URL('./estimator.worker', import.meta.url)),
   async () => (await import('./onThePage')).estimatorApi,
+  LIMIT_SECONDS.short,
 );
 
 const planner = clientOf<PlannerApi>(
   () => new Worker(new URL('./planner.worker', import.meta.url)),
   async () => (await import('./onThePage')).plannerApi,
+  LIMIT_SECONDS.short,
 );
 
 const solver = clientOf<SolvingApi>(
   () => new Worker(new URL('./solver.worker', import.meta.url)),
   async () => (await import('./onThePage')).solvingApi,
+  LIMIT_SECONDS.short,
 );
 
 /** The solver in a thread of its own: a plan that is given up takes nothing else with it. */
 const scheduler = clientOf<SchedulingApi>(
   () => new Worker(new URL('./scheduler.worker', import.meta.url)),
   async () => (await import('./onThePage')).schedulingApi,
+  LIMIT_SECONDS.plan,
 );
 
 export const askSolver = solver.ask;
@@ -34,6 +44,7 @@ export const stopScheduler = scheduler.stop;
 const clock = clientOf<ClockApi>(
   () => new Worker(new URL('./clock.worker', import.meta.url)),
   async () => (await import('./clock')).clockApi,
+  null,
 );
 
 /** Resolves after so many milliseconds, to the second even while the page is hidden. */

@@ -1,6 +1,6 @@
 import { headsIn } from '@/core/exchange';
 import { calendarDay } from '@/core/measures';
-import { clientOf, Stopped } from './clientOf';
+import { clientOf, Stopped, TookTooLong } from './clientOf';
 import { estimatorApi, plannerApi, type EstimatorApi, type PlannerApi } from './compute';
 
 const day = calendarDay('2026-05-13');
@@ -22,8 +22,8 @@ describe.each([
   ['breaks', () => new BrokenWorker() as unknown as Worker],
 ])('where a worker %s', (_, start) => {
   it('the page itself gives the same answers', async () => {
-    const estimator = clientOf<EstimatorApi>(start, async () => estimatorApi);
-    const planner = clientOf<PlannerApi>(start, async () => plannerApi);
+    const estimator = clientOf<EstimatorApi>(start, async () => estimatorApi, 60);
+    const planner = clientOf<PlannerApi>(start, async () => plannerApi, 60);
     estimator.warm();
     const records = await estimator.ask('demo', day);
     const [head] = headsIn(records);
@@ -66,6 +66,7 @@ describe('a worker', () => {
         onThePage++;
         return estimatorApi;
       },
+      60,
     );
     const asked = client.ask('readBackup', '{}');
     client.stop();
@@ -85,10 +86,39 @@ describe('a worker', () => {
         return new BrokenWorker() as unknown as Worker;
       },
       async () => estimatorApi,
+      60,
     );
     client.warm();
     await Promise.all([client.ask('readBackup', ''), client.ask('readBackup', '{}')]);
     await client.ask('readBackup', '[]');
     expect(starts).toBe(1);
+  });
+
+  it('that dies without a word is given up when its time is over, says what to do, and is started anew by the next question', async () => {
+    jest.useFakeTimers();
+    try {
+      const workers: BusyWorker[] = [];
+      const client = clientOf<EstimatorApi>(
+        () => {
+          workers.push(new BusyWorker());
+          return workers.at(-1) as unknown as Worker;
+        },
+        async () => estimatorApi,
+        30,
+      );
+      const refused = expect(client.ask('readBackup', '{}')).rejects.toBeInstanceOf(TookTooLong);
+      await jest.advanceTimersByTimeAsync(29_000);
+      expect(workers[0]?.ended).toBe(false);
+      await jest.advanceTimersByTimeAsync(1_000);
+      await refused;
+      expect(workers[0]?.ended).toBe(true);
+      const again = client.ask('readBackup', '{}');
+      expect(workers).toHaveLength(2);
+      client.stop();
+      await expect(again).rejects.toBeInstanceOf(Stopped);
+      expect(jest.getTimerCount()).toBe(0);
+    } finally {
+      jest.useRealTimers();
+    }
   });
 });

@@ -1,5 +1,5 @@
 import { wrap } from 'comlink';
-import { currentSpeech, type Speech } from '@/core/language';
+import { currentSpeech, t, type Speech } from '@/core/language';
 
 export type Answers = Record<string, (...question: never[]) => unknown>;
 /** Which language a worker has to speak, other than English. */
@@ -32,13 +32,42 @@ interface Client<Api extends Answers> {
 /** The question was given up before its answer. */
 export class Stopped extends Error {}
 
+/** No answer came in the time that the longest one takes; the worker was ended. */
+export class TookTooLong extends Error {
+  constructor() {
+    super(
+      t`No answer came in time, and it was given up. Try again; if that does not help, reload this page.`,
+    );
+  }
+}
+
+const SECOND_MS = 1000;
+
+/**
+ * Rejects when so many seconds have passed for this page: second by second, so that a device that sleeps uses up none of
+ * them. A worker may die without a word, and whoever waits for it must not wait for ever.
+ */
+function timeLimit(seconds: number): { readonly over: Promise<never>; readonly end: () => void } {
+  let left = seconds;
+  let timer: ReturnType<typeof setInterval> | undefined;
+  const over = new Promise<never>((_, reject) => {
+    timer = setInterval(() => {
+      left -= 1;
+      if (left <= 0) reject(new TookTooLong());
+    }, SECOND_MS);
+  });
+  return { over, end: () => clearInterval(timer) };
+}
+
 /**
  * Asks a worker. Where no worker can start, the same code answers on the page: slower to the touch, not different in
  * its answer.
+ * @param limitSeconds far above the longest answer; null for a worker whose answer may be hours away
  */
 export function clientOf<Api extends Answers>(
   startWorker: () => Worker,
   onThePage: () => Promise<Api>,
+  limitSeconds: number | null,
 ): Client<Api> {
   let started: Ask<Api> | undefined;
   let end: (() => void) | undefined;
@@ -70,13 +99,23 @@ export function clientOf<Api extends Answers>(
       };
     });
     broken.catch(() => undefined);
-    return (name, ...question) =>
-      Promise.race([remote.answer(String(name), ...question) as Promise<never>, broken]).catch(
-        (error: unknown) => {
-          if (error instanceof Stopped) throw error;
-          return askPage(name, ...question);
-        },
-      );
+    const ask = async (name: keyof Api, ...question: never[]) => {
+      const limit = limitSeconds === null ? null : timeLimit(limitSeconds);
+      try {
+        const answer = remote.answer(String(name), ...question) as Promise<never>;
+        return await Promise.race([answer, broken, ...(limit ? [limit.over] : [])]);
+      } catch (error) {
+        if (error instanceof Stopped) throw error;
+        if (!(error instanceof TookTooLong))
+          return askPage(name, ...(question as unknown as Parameters<Api[keyof Api]>));
+        worker.terminate();
+        started = undefined;
+        throw error;
+      } finally {
+        limit?.end();
+      }
+    };
+    return ask as unknown as Ask<Api>;
   };
 
   const warm = () => {

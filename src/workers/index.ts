@@ -7,6 +7,6 @@ export {
   stopScheduler,
   warmWorkers,
 } from './client';
-export { Stopped } from './clientOf';
+export { Stopped, TookTooLong } from './clientOf';
 export type { HairQuestion } from './compute';
 export type { PlanAnswer, PlanQuestion, ShelfNote } from './planning';

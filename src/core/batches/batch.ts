@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
+import { usedVersionShape } from '../recipes';
 
 export const PLACES = ['room', 'fridge', 'freezer'] as const;
 export type Place = (typeof PLACES)[number];
@@ -13,8 +14,7 @@ const grams = z.number().positive().max(20_000);
 export const batchSchema = recordBaseSchema.extend({
   kind: z.literal('batch'),
   batchId: idSchema,
-  recipeId: idSchema,
-  recipeVersion: z.number().int().min(1).max(10_000),
+  ...usedVersionShape,
   madeOn: calendarDaySchema,
   /** Grams of each line of the version that really went in, in its order; null where a line weighs nothing. */
   weighed: z.array(grams.nullable()).max(600),

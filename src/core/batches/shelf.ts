@@ -45,7 +45,7 @@ function shelfItem(
   larder: Larder,
   today: CalendarDay,
 ): ShelfItem {
-  const recipe = larder.recipe(batch.recipeId, batch.recipeVersion);
+  const recipe = larder.used(batch);
   const lines = batchLines(batch, recipe, larder);
   let left = batch.portions;
   let stay: { place: Place; since: CalendarDay; thawed: boolean } = {

@@ -1,3 +1,4 @@
+import { liveRecords, withdrawalsOf } from '../measures';
 import type { StoredRecord } from './backup';
 import { sortedKeys } from './sortedKeys';
 
@@ -10,6 +11,8 @@ export interface Merge {
   readonly same: number;
   /** Ids that are here with other contents; what is here stays. */
   readonly differing: readonly string[];
+  /** Withdrawals that are here and take back what counts in `incoming`: taking them back brings that here again. */
+  readonly takenBack: readonly string[];
 }
 
 /** What reading `incoming` in would add to `here`. Records are append-only, so a union is all there is to merging. */
@@ -24,5 +27,6 @@ export function mergeRecords(here: readonly StoredRecord[], incoming: readonly S
     else if (textOf(old) === textOf(record)) same++;
     else differing.push(record.id);
   }
-  return { added, same, differing };
+  const counting = new Set(liveRecords(incoming).map(({ id }) => id));
+  return { added, same, differing, takenBack: withdrawalsOf(counting, here) };
 }

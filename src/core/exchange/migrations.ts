@@ -35,6 +35,8 @@ const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
           ...record,
         }
       : record,
+  // Version 7 names the record of the version that was used; before, the number was all there was.
+  6: (record) => record,
 };
 
 function readingOf3({ mistSoakSeconds, tally, strands, ...rest }: RawRecord): RawRecord {

@@ -5,7 +5,8 @@ import { t } from '../language';
 export const idSchema = z
   .string()
   .regex(/^[A-Za-z0-9_-]{1,64}$/, t`An id holds 1 to 64 letters, digits, "-" or "_".`)
-  .refine((id) => id !== '__proto__' && id !== 'constructor' && id !== 'prototype', t`That id is reserved.`);
+  // What every object has anyway is no name for an entry: “toString” would always be there already.
+  .refine((id) => !(id in Object.prototype) && id !== 'prototype', t`That id is reserved.`);
 
 /** Where new ids come from; passed in, so that tests and demo data are repeatable. */
 export type IdSource = () => string;

@@ -26,4 +26,15 @@ export { unitWord } from './unitWord';
 export { scattered, textHash } from './hash';
 export { countingIds, idSchema, type IdSource } from './ids';
 export { formatInstant, instantAt, instantSchema, millisecondsOf, type Instant } from './instant';
-export { inOrder, liveRecords, recordBaseSchema, withdrawalSchema, type Withdrawal } from './record';
+export {
+  inOrder,
+  latestStamp,
+  liveRecords,
+  recordBaseSchema,
+  stampAfter,
+  stampedAhead,
+  withdrawalSchema,
+  withdrawalsOf,
+  withOlder,
+  type Withdrawal,
+} from './record';

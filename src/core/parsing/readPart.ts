@@ -135,7 +135,7 @@ function weighed(
     status: 'read',
     name,
     ingredientId: ingredient?.id ?? null,
-    made: recipe ? { recipeId: recipe.recipeId, version: recipe.version } : null,
+    made: recipe ? { recipeId: recipe.recipeId, version: recipe.version, recordId: recipe.id } : null,
     preparationId: preparation?.id ?? null,
     quantity,
     unit: amount.unit ?? 'piece',

@@ -132,8 +132,9 @@ function lastReadingOf({ readings }: HeadHistory, from: CalendarDay): CalendarDa
 /** What each session was, by the version that it used; none where nothing is known of that version any more. */
 function pastUses({ sessions, larder, trials, trialWashes, washDays }: HeadHistory, head: Head): PastUse[] {
   const known = new Map<RecipeVersion, Spacing | undefined>();
-  const uses = sessions.flatMap(({ day, recipeId, recipeVersion }: Session): PastUse[] => {
-    const version = larder.recipe(recipeId, recipeVersion) ?? larder.lastVersion(recipeId);
+  const uses = sessions.flatMap((session: Session): PastUse[] => {
+    const { day, recipeId } = session;
+    const version = larder.used(session) ?? larder.lastVersion(recipeId);
     if (!version) return [];
     if (!known.has(version)) known.set(version, spacingUsed(version, head.school, larder));
     const spacing = known.get(version);

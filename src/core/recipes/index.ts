@@ -13,6 +13,7 @@ export {
 export { CATALOGUE_LARDER, makeLarder, type Larder, type LarderItem } from './larder';
 export {
   checkNoCycle,
+  failedDepth,
   partGrams,
   remainingGrams,
   surviving,
@@ -29,6 +30,6 @@ export {
   type SavedLine,
 } from './recipe';
 export { RecipeSearch } from './search';
-export { newestVersions } from './versions';
+export { newestVersions, usedVersion, usedVersionShape, type UsedVersion } from './versions';
 export { stepsBefore, type LeadTask } from './leadTasks';
 export { compareLines, type ComparedPart } from './compare';

@@ -1,4 +1,12 @@
-import { checkNoCycle, makeLarder, readLines, RecipeSearch, remainingGrams, weighedLines } from '.';
+import {
+  checkNoCycle,
+  makeLarder,
+  readLines,
+  RecipeSearch,
+  remainingGrams,
+  usedVersion,
+  weighedLines,
+} from '.';
 import { CATALOGUE, type Ingredient, type OwnIngredient } from '../ingredients';
 import { parsedOf, STAMP, testRecipe, valueOf, weighedOf } from '../testing';
 
@@ -124,5 +132,64 @@ describe('a search in her recipes', () => {
     const named = testRecipe('d', ['100 ml water'], { name: 'Honey' });
     const search = await RecipeSearch.over([...recipes, named]);
     expect(search.find('honey')[0]?.recipeId).toBe('d');
+  });
+});
+
+describe('two versions with one number, written in two places', () => {
+  const stamps = ['2026-02-01T10:00:00Z', '2026-02-01T11:00:00Z'] as const;
+  const second = stamps.map((recordedAt, index) =>
+    testRecipe('gel', [`${20 + index} g linseed, boiled`, '300 ml water'], {
+      version: 2,
+      id: `gel-2-${index}`,
+      recordedAt,
+    }),
+  );
+  const [here, there] = second as [(typeof second)[number], (typeof second)[number]];
+  const larder = makeLarder({
+    recipes: [testRecipe('gel', ['9 g linseed, boiled', '300 ml water']), there, here],
+  });
+
+  it('are both kept and told apart, and the later one is the newest', () => {
+    expect([here, there].map((each) => larder.versionName(each))).toEqual(['2', '2b']);
+    expect(larder.lastVersion('gel')).toBe(there);
+    expect(larder.twinsOf(there)).toEqual([here]);
+  });
+
+  it('are each found by what used them; by the number alone the first', () => {
+    expect([here, there].map((each) => larder.used(usedVersion(each)))).toEqual([here, there]);
+    expect(larder.used({ recipeId: 'gel', recipeVersion: 2 })).toBe(here);
+    expect(larder.used({ ...usedVersion(there), recipeRecordId: 'gone' })).toBe(here);
+  });
+});
+
+describe('recipes within recipes, very deep', () => {
+  const deep = (levels: number) =>
+    makeLarder({
+      recipes: Array.from({ length: levels }, (_, level) => ({
+        ...testRecipe(`r${level}`, ['20 g honey']),
+        lines:
+          level === 0
+            ? testRecipe('r0', ['20 g honey']).lines
+            : [
+                {
+                  text: 'one more',
+                  ingredientId: null,
+                  preparationId: null,
+                  grams: 20,
+                  made: { recipeId: `r${level - 1}`, version: 1 },
+                },
+              ],
+      })),
+    });
+
+  it('are taken apart as far as anybody makes them, and refused beyond with what to do', () => {
+    const larder = deep(1900);
+    const linesOf = (level: number) => larder.recipe(`r${level}`, 1)?.lines ?? [];
+    expect(valueOf(weighedLines(linesOf(7), larder))).toHaveLength(1);
+    for (const outcome of [
+      weighedLines(linesOf(1899), larder),
+      checkNoCycle({ recipeId: 'new', name: 'New' }, linesOf(1899), larder),
+    ])
+      expect(!outcome.ok && outcome.problems[0].message).toContain('recipes within one another');
   });
 });

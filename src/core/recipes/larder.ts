@@ -8,7 +8,8 @@ import {
   type PhraseMatch,
 } from '../ingredients';
 import type { RecipeVersion } from './recipe';
-import { newestVersions } from './versions';
+import { inOrder } from '../measures';
+import { newestVersions, versionNames, type UsedVersion } from './versions';
 
 /** What a recipe line can name: an ingredient, or a recipe that is used as one. */
 export type LarderItem = Named &
@@ -24,8 +25,14 @@ export interface Larder {
   readonly recipes: readonly RecipeVersion[];
   /** Also one that has been taken back: old versions stay readable. */
   ingredient(id: string): Ingredient | undefined;
-  /** One version of a recipe, taken back or not. */
-  recipe(recipeId: string, version: number): RecipeVersion | undefined;
+  /** One version of a recipe, taken back or not. Of two with one number the first, unless its record is named. */
+  recipe(recipeId: string, version: number, recordId?: string): RecipeVersion | undefined;
+  /** The version that a record says was used. */
+  used(version: UsedVersion): RecipeVersion | undefined;
+  /** What a version is called: its number, with a letter where two places gave the same one. */
+  versionName(version: RecipeVersion): string;
+  /** Other versions with the same number, written somewhere else. */
+  twinsOf(version: RecipeVersion): readonly RecipeVersion[];
   /** The newest version of a recipe that counts; of one that was taken out, its last. */
   lastVersion(recipeId: string): RecipeVersion | undefined;
   /** The last name of a recipe; its id where nothing is known of it. */
@@ -68,15 +75,24 @@ export function makeLarder({
   const ownById = new Map<string, Ingredient>();
   for (const { ingredient } of [...formerOwn, ...own]) ownById.set(ingredient.id, ingredient);
   const ownLive = [...new Map(own.map(({ ingredient }) => [ingredient.id, ingredient])).values()];
-  const newest = newestVersions(recipes);
-  const versions = new Map(
-    [...formerRecipes, ...recipes].map((recipe) => [versionKey(recipe.recipeId, recipe.version), recipe]),
-  );
-  const last = new Map(
-    [...newestVersions(formerRecipes), ...newest].map((recipe) => [recipe.recipeId, recipe]),
-  );
+  const inOrderWritten = inOrder(recipes);
+  const newest = newestVersions(inOrderWritten);
+  const all = inOrder([...formerRecipes, ...recipes]);
+  const byId = new Map(all.map((recipe) => [recipe.id, recipe]));
+  const versions = new Map<string, RecipeVersion>();
+  // What counts goes before what was taken back, and of those the first that was written.
+  for (const recipe of [...inOrderWritten, ...inOrder(formerRecipes)]) {
+    const key = versionKey(recipe.recipeId, recipe.version);
+    if (!versions.has(key)) versions.set(key, recipe);
+  }
+  const names = versionNames(all);
+  const recipe: Larder['recipe'] = (recipeId, version, recordId) => {
+    const named = recordId === undefined ? undefined : byId.get(recordId);
+    return named?.recipeId === recipeId ? named : versions.get(versionKey(recipeId, version));
+  };
+  const last = new Map([...newestVersions(formerRecipes), ...newest].map((each) => [each.recipeId, each]));
   const lexicon = new Lexicon<LarderItem>(
-    newest.map((recipe) => ({ id: recipe.recipeId, name: recipe.name, names: [], recipe })),
+    newest.map((each) => ({ id: each.recipeId, name: each.name, names: [], recipe: each })),
     new Lexicon(ownLive.map(asItem)),
     CATALOGUE_LEXICON,
   );
@@ -84,7 +100,11 @@ export function makeLarder({
     ingredients: [...ownLive, ...CATALOGUE],
     recipes: newest,
     ingredient: (id) => ownById.get(id) ?? ingredientById(id),
-    recipe: (recipeId, version) => versions.get(versionKey(recipeId, version)),
+    recipe,
+    used: ({ recipeId, recipeVersion, recipeRecordId }) => recipe(recipeId, recipeVersion, recipeRecordId),
+    versionName: ({ id, version }) => names.get(id) ?? String(version),
+    twinsOf: ({ id, recipeId, version }) =>
+      recipes.filter((each) => each.recipeId === recipeId && each.version === version && each.id !== id),
     lastVersion: (recipeId) => last.get(recipeId),
     recipeName: (recipeId) => last.get(recipeId)?.name ?? recipeId,
     inText: (text) => lexicon.inText(text),

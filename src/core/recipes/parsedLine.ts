@@ -31,6 +31,8 @@ export interface Assumption {
 export interface MadeRef {
   readonly recipeId: string;
   readonly version: number;
+  /** The record of that version; see {@link UsedVersion}. */
+  readonly recordId?: string | undefined;
 }
 
 interface LineOfText {

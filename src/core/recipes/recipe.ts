@@ -17,7 +17,9 @@ const savedLineSchema = z.strictObject({
   preparationId: idSchema.nullable(),
   grams: z.number().positive().max(RECIPE_LIMITS.gramsPerLine).nullable(),
   /** The version of another recipe that this line uses as an ingredient. */
-  made: z.strictObject({ recipeId: idSchema, version: versionNumber }).optional(),
+  made: z
+    .strictObject({ recipeId: idSchema, version: versionNumber, recordId: idSchema.optional() })
+    .optional(),
   /** Of a formula, the phase that it stands under. */
   phase: z.string().min(1).max(20).optional(),
 });

@@ -107,17 +107,19 @@ function takenApart(
 }
 
 function insideOf(made: MadeRef, larder: Larder, path: readonly OnTheWay[]): Result<WeighedLine[]> {
-  const recipe = larder.recipe(made.recipeId, made.version);
+  const recipe = larder.recipe(made.recipeId, made.version, made.recordId);
   if (!recipe) return ok([]);
   const way = [...path, { recipeId: recipe.recipeId, name: recipe.name }];
   const round = path.findIndex(({ recipeId }) => recipeId === recipe.recipeId);
   if (round >= 0) return failedRound(way.slice(round));
-  if (way.length > RECIPE_LIMITS.nesting)
-    return failed(
-      'too-deep',
-      t`Recipes may stand ${RECIPE_LIMITS.nesting} deep within one another, not deeper.`,
-    );
-  return takenApart(recipe.lines, larder, way);
+  return way.length > RECIPE_LIMITS.nesting ? failedDepth() : takenApart(recipe.lines, larder, way);
+}
+
+export function failedDepth(): Result<never> {
+  return failed(
+    'too-deep',
+    t`There may be ${RECIPE_LIMITS.nesting} recipes within one another, not more: write out what the innermost is made of.`,
+  );
 }
 
 function failedRound(way: readonly OnTheWay[]): Result<never> {
@@ -128,6 +130,7 @@ function failedRound(way: readonly OnTheWay[]): Result<never> {
 /** Whether a recipe, saved with these lines, would be made of itself; the problem names the way round. */
 export function checkNoCycle(recipe: OnTheWay, lines: readonly Line[], larder: Larder): Result<true> {
   const way = wayBack(recipe, lines, larder, [recipe], new Set());
+  if (way === 'too-deep') return failedDepth();
   return way ? failedRound(way) : ok(true);
 }
 
@@ -137,10 +140,11 @@ function wayBack(
   larder: Larder,
   path: readonly OnTheWay[],
   seen: Set<string>,
-): readonly OnTheWay[] | undefined {
+): readonly OnTheWay[] | 'too-deep' | undefined {
+  if (path.length > RECIPE_LIMITS.nesting + 1) return 'too-deep';
   for (const { made } of lines) {
     if (!made) continue;
-    const inner = larder.recipe(made.recipeId, made.version);
+    const inner = larder.recipe(made.recipeId, made.version, made.recordId);
     const step = { recipeId: made.recipeId, name: inner?.name ?? recipe.name };
     if (made.recipeId === recipe.recipeId) return [...path, { ...step, name: recipe.name }];
     // The newest version too: a gel that now uses the cream would go round even if its old version did not.

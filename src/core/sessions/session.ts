@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { calendarDaySchema, idSchema, recordBaseSchema } from '../measures';
+import { usedVersionShape } from '../recipes';
 
 /** A treatment that was really done. What a plan had asked for stays in the plan; this is what happened. */
 export const sessionSchema = recordBaseSchema.extend({
@@ -7,8 +8,7 @@ export const sessionSchema = recordBaseSchema.extend({
   headId: idSchema,
   day: calendarDaySchema,
   /** The version that was used: a later change of the recipe does not change the past. */
-  recipeId: idSchema,
-  recipeVersion: z.number().int().min(1),
+  ...usedVersionShape,
   contactMinutes: z.number().int().min(1).max(720),
   warmth: z.enum(['room', 'warm']),
   /** Grams that went on this head, where they are known. */

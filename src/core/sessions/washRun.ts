@@ -8,6 +8,7 @@ import {
   sum,
   type Instant,
 } from '../measures';
+import { usedVersionShape } from '../recipes';
 import { asksForMoisture, FELT, STEP_SLOTS, washStepSchema, type Felt, type WashStep } from './washStep';
 
 const at = instantSchema;
@@ -16,8 +17,7 @@ const minutes = z.number().int().min(1).max(720);
 /** What goes on this head today, as it is meant to now. */
 const treatmentSchema = z.strictObject({
   slot: z.enum(STEP_SLOTS),
-  recipeId: idSchema,
-  recipeVersion: z.number().int().min(1),
+  ...usedVersionShape,
   minutes,
   warmth: z.enum(['room', 'warm']),
   /** The batch on the shelf that it is taken from; null where it is made today. */

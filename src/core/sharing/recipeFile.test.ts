@@ -44,7 +44,9 @@ describe('a recipe that is passed on', () => {
     expect(records.every(({ recordedAt }) => recordedAt === '2026-03-02T10:00:00Z')).toBe(true);
     const larder = larderOf(records);
     const [line] = larder.lastVersion('cream')?.lines ?? [];
-    expect(line?.made).toEqual({ recipeId: 'gel', version: 1 });
+    expect(line?.made).toMatchObject({ recipeId: 'gel', version: 1 });
+    // The record that it names is the one that came with it.
+    expect(records.map(({ id }) => id)).toContain(line?.made?.recordId);
     expect(larder.ingredient('heather')?.name).toBe('Heather honey');
   });
 

@@ -2,9 +2,11 @@ import { z } from 'zod';
 import { ownIngredientSchema, type OwnIngredient } from '../ingredients';
 import { instantSchema, type Result } from '../measures';
 import {
+  failedDepth,
   RECIPE_LIMITS,
   recipeVersionSchema,
   type Larder,
+  type MadeRef,
   type RecipeVersion,
   type SavedLine,
 } from '../recipes';
@@ -33,9 +35,6 @@ export const recipeFileSchema = z.strictObject({
 });
 export type RecipeFile = z.infer<typeof recipeFileSchema>;
 
-const keyOf = ({ recipeId, version }: Pick<RecipeVersion, 'recipeId' | 'version'>) =>
-  `${recipeId}/${version}`;
-
 /** The newest versions of these recipes as a file, each with all that it needs to be read elsewhere. */
 export function writeRecipes(
   larder: Larder,
@@ -46,10 +45,10 @@ export function writeRecipes(
   const versions = new Map<string, RecipeVersion>();
   const open = recipeIds.flatMap((recipeId) => larder.lastVersion(recipeId) ?? []);
   for (let version = open.pop(); version; version = open.pop()) {
-    if (versions.has(keyOf(version))) continue;
-    versions.set(keyOf(version), version);
+    if (versions.has(version.id)) continue;
+    versions.set(version.id, version);
     for (const { made } of version.lines) {
-      const inner = made && larder.recipe(made.recipeId, made.version);
+      const inner = made && larder.recipe(made.recipeId, made.version, made.recordId);
       if (inner) open.push(inner);
     }
   }
@@ -66,7 +65,44 @@ export function writeRecipes(
 
 /** Reads a file of recipes. Nothing of a file with a problem is taken. */
 export function readRecipes(text: string): Result<RecipeFile> {
-  return readRecordFile(text, RECIPE_FORMAT, recipeFileSchema);
+  const file = readRecordFile(text, RECIPE_FORMAT, recipeFileSchema);
+  return file.ok && deepest(file.value) > RECIPE_LIMITS.nesting + 1 ? failedDepth() : file;
+}
+
+/** How many recipes of a file stand within one another at most; one that is made of itself is not gone into again. */
+function deepest({ records }: RecipeFile): number {
+  const recipes = records.flatMap((each) => (each.kind === 'recipe' ? [each] : []));
+  const inner = innerOf(recipes);
+  const depths = new Map<string, number>();
+  for (const recipe of recipes) {
+    const way = [recipe];
+    const on = new Set([recipe.id]);
+    for (let last = way.at(-1); last; last = way.at(-1)) {
+      const within = last.lines.flatMap(({ made }) => (made && inner(made)) ?? []);
+      const open = within.find(({ id }) => !depths.has(id) && !on.has(id));
+      if (open) {
+        way.push(open);
+        on.add(open.id);
+        continue;
+      }
+      depths.set(last.id, 1 + Math.max(0, ...within.map(({ id }) => depths.get(id) ?? 0)));
+      way.pop();
+      on.delete(last.id);
+    }
+  }
+  return Math.max(0, ...depths.values());
+}
+
+/** Of these recipes the one that a line names: by its record, or the first with its number. */
+function innerOf(recipes: readonly RecipeVersion[]): (made: MadeRef) => RecipeVersion | undefined {
+  const byId = new Map(recipes.map((each) => [each.id, each]));
+  const byNumber = new Map<string, RecipeVersion>();
+  for (const each of recipes) {
+    const key = `${each.recipeId}/${each.version}`;
+    if (!byNumber.has(key)) byNumber.set(key, each);
+  }
+  return ({ recipeId, version, recordId }) =>
+    byId.get(recordId ?? '') ?? byNumber.get(`${recipeId}/${version}`);
 }
 
 /** What taking recipes in would add. */
@@ -96,15 +132,16 @@ class Taking {
   private readonly names: string[] = [];
   private readonly same: string[] = [];
   private readonly ingredientIds = new Map<string, string>();
-  /** By recipe and version as they are in the file. */
-  private readonly taken = new Map<string, Pick<RecipeVersion, 'recipeId' | 'version'>>();
+  /** By id as they are in the file. */
+  private readonly taken = new Map<string, RecipeVersion>();
   private readonly recipeIds = new Map<string, string>();
   /** All versions of a recipe are called the same. */
   private readonly namesOf = new Map<string, string>();
   private readonly knownRecipes: readonly RecipeVersion[];
   private readonly knownIds: ReadonlySet<string>;
   private readonly usedNames: Set<string>;
-  private readonly versions: ReadonlyMap<string, RecipeVersion>;
+  private readonly versions: readonly RecipeVersion[];
+  private readonly inner: ReturnType<typeof innerOf>;
 
   constructor(
     private readonly file: RecipeFile,
@@ -114,14 +151,13 @@ class Taking {
     this.knownRecipes = ofKind(here.records, 'recipe');
     this.knownIds = new Set(this.knownRecipes.map(({ recipeId }) => recipeId));
     this.usedNames = new Set(here.larder.recipes.map(({ name }) => name.toLowerCase()));
-    this.versions = new Map(
-      file.records.flatMap((each) => (each.kind === 'recipe' ? [[keyOf(each), each]] : [])),
-    );
+    this.versions = file.records.flatMap((each) => (each.kind === 'recipe' ? [each] : []));
+    this.inner = innerOf(this.versions);
   }
 
   all(): RecipesTaken {
     for (const record of this.file.records) if (record.kind === 'ingredient') this.takeIngredient(record);
-    for (const version of this.versions.values()) this.take(version, new Set());
+    for (const version of this.versions) this.take(version, new Set());
     return { records: this.records, names: [...new Set(this.names)], same: [...new Set(this.same)] };
   }
 
@@ -139,11 +175,8 @@ class Taking {
   }
 
   /** @param within the recipes that are being taken: one that is made of itself ends here */
-  private take(
-    version: RecipeVersion,
-    within: ReadonlySet<string>,
-  ): Pick<RecipeVersion, 'recipeId' | 'version'> {
-    const key = keyOf(version);
+  private take(version: RecipeVersion, within: ReadonlySet<string>): RecipeVersion {
+    const key = version.id;
     const done = this.taken.get(key);
     if (done || within.has(key)) return done ?? version;
     const lines = version.lines.map((line) => this.lineHere(line, new Set([...within, key])));
@@ -170,12 +203,14 @@ class Taking {
   }
 
   private lineHere({ made, ingredientId, ...line }: SavedLine, within: ReadonlySet<string>): SavedLine {
-    const inner = made && this.versions.get(keyOf(made));
+    const inner = made && this.inner(made);
     const here = inner && this.take(inner, within);
     return {
       ...line,
       ingredientId: ingredientId === null ? null : (this.ingredientIds.get(ingredientId) ?? ingredientId),
-      ...(made ? { made: here ? { recipeId: here.recipeId, version: here.version } : made } : {}),
+      ...(made
+        ? { made: here ? { recipeId: here.recipeId, version: here.version, recordId: here.id } : made }
+        : {}),
     };
   }
 
@@ -192,5 +227,9 @@ const textOf = (value: unknown) => JSON.stringify(sortedKeys(value));
 
 /** What makes two recipes the same, whoever wrote them down and when. */
 function contentsOf({ text, lines, use, contactMinutes, warmth }: RecipeVersion): string {
-  return textOf({ text, lines, use, contactMinutes, warmth });
+  const same = lines.map(({ made, ...line }) => ({
+    ...line,
+    ...(made ? { made: { recipeId: made.recipeId, version: made.version } } : {}),
+  }));
+  return textOf({ text, lines: same, use, contactMinutes, warmth });
 }

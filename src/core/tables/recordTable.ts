@@ -38,6 +38,8 @@ export interface RecordTable<R extends Reading | Session> {
     row: number,
     /** The record that the row corrects. */
     known: R | undefined,
+    /** For what somebody wrote in words. */
+    text: TableRow['text'],
   ) => Result<Readonly<Record<string, unknown>>>;
 }
 
@@ -156,13 +158,15 @@ function idProblem(
 }
 
 /** What a record says, without when it was written and what it corrects. */
-function contentsText({ id: _, recordedAt: __, corrects: ___, ...contents }: Reading | Session): string {
+function contentsText({ id: _, recordedAt: __, corrects: ___, ...record }: Reading | Session): string {
+  // A table tells a version by its number alone.
+  const { recipeRecordId: ____, ...contents } = record as Partial<Session>;
   return JSON.stringify(sortedKeys(contents as unknown as StoredRecord));
 }
 
 function recordIn<R extends Reading | Session>(
   { kind, schema, columnOf, contents }: RecordTable<R>,
-  { row, cell }: TableRow,
+  { row, cell, text }: TableRow,
   names: Names,
   known: R | undefined,
   { today, stamp }: Pick<Asked, 'today' | 'stamp'>,
@@ -195,7 +199,7 @@ function recordIn<R extends Reading | Session>(
         ),
       ],
     };
-  const said = contents(cell, names, row, known);
+  const said = contents(cell, names, row, known, text);
   if (!said.ok) return said;
   const parsed = schema.safeParse({ ...stamp(), kind, headId: head.headId, day: day.data, ...said.value });
   if (parsed.success) return ok(parsed.data);

@@ -8,13 +8,15 @@ import { cellProblem, numberIn } from './table';
 interface Named {
   readonly recipeId: string;
   readonly version: number;
+  /** The record of that version, where it is known. */
+  readonly id?: string | undefined;
 }
 
 /** The recipe that a name stands for, or why it stands for none. One that was taken out since keeps its name in what is known. */
 function recipeIn(name: string, larder: Larder, known: Session | undefined): Named | string {
   const isSame = (other: string) => other.toLowerCase() === name.toLowerCase();
   if (known && isSame(larder.recipeName(known.recipeId)))
-    return { recipeId: known.recipeId, version: known.recipeVersion };
+    return { recipeId: known.recipeId, version: known.recipeVersion, id: known.recipeRecordId };
   const named = larder.recipes.filter((recipe) => isSame(recipe.name));
   const [recipe] = named;
   if (!recipe) return t`No recipe is called “${name}”. Write the recipe down first, or mend the name.`;
@@ -38,11 +40,13 @@ export const SESSION_TABLE: RecordTable<Session> = {
     String(grams ?? ''),
     note,
   ],
-  contents: (cell, { larder }, row, known) => {
+  contents: (cell, { larder }, row, known, text) => {
     const recipe = recipeIn(cell('recipe'), larder, known);
     if (typeof recipe === 'string') return { ok: false, problems: [cellProblem(row, 'recipe', recipe)] };
     const version = numberIn(cell('version')) ?? recipe.version;
-    if (!larder.recipe(recipe.recipeId, version))
+    const recordId = version === recipe.version ? recipe.id : undefined;
+    const found = larder.recipe(recipe.recipeId, version, recordId);
+    if (!found)
       return {
         ok: false,
         problems: [
@@ -56,10 +60,11 @@ export const SESSION_TABLE: RecordTable<Session> = {
     return ok({
       recipeId: recipe.recipeId,
       recipeVersion: version,
+      ...(recordId === undefined ? {} : { recipeRecordId: recordId }),
       contactMinutes: numberIn(cell('minutes')),
       warmth: cell('warmth').toLowerCase() || 'room',
       grams: numberIn(cell('grams')),
-      note: cell('note'),
+      note: text('note'),
     });
   },
 };

@@ -14,20 +14,32 @@ export const TABLE_LIMITS = {
   problemsListed: 8,
 } as const;
 
-/** What a spreadsheet would run instead of show. A plain negative number is none. */
-const FORMULA = /^'*(?:[=+@\t\r]|-(?!\d+(?:[.,]\d+)?$))/;
-const ESCAPED = /^'+(?:[=+@\t\r]|-(?!\d+(?:[.,]\d+)?$))/;
+/**
+ * Where a spreadsheet could see the beginning of a formula: at the start of a cell, and after any sign that some country's
+ * spreadsheet takes for the end of a cell, because there a comma in a file, or in a text, is none.
+ */
+const BEFORE_FORMULA = /(^|[,;|\t\r\n])(?='*[ \u00a0]*[=+\-@\t\r])/g;
+const MARKED_FORMULA = /(^|[,;|\t\r\n])'(?='*[ \u00a0]*[=+\-@\t\r])/g;
+const NUMBER = /^-?\d+(?:[.,]\d+)?$/;
 
-/** A table as text, with a cell that a spreadsheet would take for a formula marked as text by an apostrophe. */
+/** Marked as text by an apostrophe wherever it could be taken for a formula. A plain number is none. */
+const harmless = (cell: string) => (NUMBER.test(cell) ? cell : cell.replace(BEFORE_FORMULA, "$1'"));
+const asItWas = (cell: string) => (NUMBER.test(cell) ? cell : cell.replace(MARKED_FORMULA, '$1'));
+
+/** A table as text. Every text is quoted, so that no sign in it parts cells; numbers stay numbers. */
 export function writeTable(columns: readonly string[], rows: readonly (readonly string[])[]): string {
-  return `${Papa.unparse([columns, ...rows] as string[][], { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`;
+  const cells = [columns, ...rows].map((row) => row.map(harmless));
+  const quotes = (cell: unknown) => cell !== '' && !NUMBER.test(String(cell));
+  return `${Papa.unparse(cells, { quotes, newline: '\r\n' })}\r\n`;
 }
 
 export interface TableRow {
   /** As a spreadsheet counts, the headings being row 1. */
   readonly row: number;
-  /** The text of a column; empty where the file does not have it. */
+  /** What stands in a column, without spaces around it; empty where the file does not have it. */
   readonly cell: (column: string) => string;
+  /** A text that somebody wrote, with every space of it. */
+  readonly text: (column: string) => string;
 }
 
 export interface TableText {
@@ -67,7 +79,11 @@ export function readTable(
   const rows = lines.flatMap((cells, index): TableRow[] =>
     cells.every((cell) => cell.trim() === '')
       ? []
-      : [{ row: index + 2, cell: (column) => plainCell(cells[at.get(column) ?? -1] ?? '') }],
+      : [
+          rowOf(index + 2, (column) =>
+            asItWas((cells[at.get(column) ?? -1] ?? '').slice(0, TABLE_LIMITS.cell)),
+          ),
+        ],
   );
   return ok({ rows, unknown: columns.filter((column) => column !== '' && !known.includes(column)) });
 }
@@ -81,9 +97,8 @@ function delimiterOf(text: string): string {
   return DELIMITERS.reduce((best, delimiter) => (count(delimiter) > count(best) ? delimiter : best));
 }
 
-function plainCell(cell: string): string {
-  const text = cell.slice(0, TABLE_LIMITS.cell).trim();
-  return ESCAPED.test(text) ? text.slice(1) : text;
+function rowOf(row: number, text: (column: string) => string): TableRow {
+  return { row, text, cell: (column) => text(column).trim() };
 }
 
 /** What is wrong in a cell: the row, the column and what to write instead. */

@@ -172,13 +172,30 @@ describe('a cell', () => {
   it('comes back as it was, whatever stands in it', () => {
     const piece = fc.oneof(
       fc.string({ maxLength: 12 }),
-      fc.constantFrom('=1+1', '+a', '-b', '@c', "'=x", "''-y", '-4', '"', ';', ',', '-2,5'),
+      fc.constantFrom(
+        '=1+1',
+        '+a',
+        '-b',
+        '@c',
+        "'=x",
+        "''-y",
+        '-4',
+        '"',
+        ';',
+        ',',
+        '-2,5',
+        'a;=b',
+        '|\t@',
+        ' =1',
+        '  ',
+      ),
     );
     fc.assert(
       fc.property(fc.array(fc.tuple(piece, piece), { minLength: 1, maxLength: 6 }), (rows) => {
-        const cells = rows.map(([a, b]) => [`k${a}`.trim(), b.replace(/[\r\n\uFEFF]/g, ' ').trim()]);
+        const cells = rows.map(([a, b]) => [`k${a}`, b]);
         const back = valueOf(readTable(writeTable(['a', 'b'], cells), ['a', 'b'], ['a', 'b']));
-        expect(back.rows.map(({ cell }) => cell('b'))).toEqual(cells.map(([, b]) => b));
+        expect(back.rows.map(({ text }) => [text('a'), text('b')])).toEqual(cells);
+        expect(back.rows.map(({ cell }) => cell('b'))).toEqual(cells.map(([, b]) => b?.trim()));
       }),
     );
   });
@@ -191,7 +208,15 @@ describe('a cell', () => {
     },
   );
 
-  it('with a plain negative number stays a number', () => {
-    expect(writeTable(['a'], [['-2'], ['-2.5']])).toBe('a\r\n-2\r\n-2.5\r\n');
+  it.each([',', ';', '\t', '|'])('is no formula where “%s” parts the cells', (sign) => {
+    const text = writeTable(['a', 'b'], [[`x${sign}=1+1`, `"${sign} @SUM(A1)`]]);
+    // As a spreadsheet of that country would part it, quotes or not.
+    for (const cell of text.split(/\r\n|[,;\t|]/)) expect(cell.replace(/^[" ]+/, '')).not.toMatch(/^[=@+-]/);
+  });
+
+  it('is quoted where it is a text, and a plain negative number stays a number', () => {
+    expect(writeTable(['a'], [['-2'], ['-2.5'], ['two words'], ['']])).toBe(
+      '"a"\r\n-2\r\n-2.5\r\n"two words"\r\n\r\n',
+    );
   });
 });

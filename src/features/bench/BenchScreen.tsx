@@ -105,7 +105,7 @@ function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }
             <Body>{verdict.problems[0].message}</Body>
           )}
           <Small>
-            {t`${USE_WORDS[recipe.use]} · ${minutesText(recipe.contactMinutes)} on · version ${recipe.version}`}
+            {t`${USE_WORDS[recipe.use]} · ${minutesText(recipe.contactMinutes)} on · version ${larder.versionName(recipe)}`}
           </Small>
         </View>
       </Link>

@@ -42,7 +42,7 @@ export function CardScreen({ recipeId }: { recipeId: string }) {
         <Button label={t`Back`} onPress={back} />
       </View>
       <PrintSheet
-        title={t`${recipe.name}, version ${recipe.version}`}
+        title={t`${recipe.name}, version ${larder.versionName(recipe)}`}
         parts={recipeCard(making.value, larder, head)}
         foot={t`For hair only, not food. New on this head: put a little behind the ear and look for two days.`}
       />

@@ -35,13 +35,15 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
   const start = recipes.find(({ recipeId }) => recipeId === startWith);
   const other = recipes.find(({ recipeId }) => recipeId === against);
   const before =
-    start && !other && start.version > 1 ? larder.recipe(start.recipeId, start.version - 1) : undefined;
+    start && !other
+      ? (larder.twinsOf(start)[0] ?? larder.recipe(start.recipeId, start.version - 1))
+      : undefined;
   const [a, setA] = useState(before ?? start);
   const [b, setB] = useState(other ?? (before ? start : undefined));
   return (
     <Screen
       over={t`Bench`}
-      headline={a && b ? t`${title(a)} beside ${title(b)}` : t`Two side by side`}
+      headline={a && b ? t`${title(a, larder)} beside ${title(b, larder)}` : t`Two side by side`}
       reason={t`What each does, and what is in one and not in the other.`}
     >
       {recipes.length === 0 ? (
@@ -66,8 +68,8 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
   );
 }
 
-function title({ name, version }: RecipeVersion): string {
-  return t`${name}, version ${version}`;
+function title(version: RecipeVersion, larder: Larder): string {
+  return t`${version.name}, version ${larder.versionName(version)}`;
 }
 
 interface ComparisonProps {

@@ -43,6 +43,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
       batchId: stamp.id,
       recipeId: run.recipeId,
       recipeVersion: run.version,
+      recipeRecordId: run.recordId,
       madeOn: today,
       weighed: weighedIn(making.lines, run),
       waterAddedGrams: run.waterAddedGrams,

@@ -46,7 +46,7 @@ function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
   const pantry = useAppSelector(selectPantry);
   const school = useHead()?.school ?? 'my-hair';
   const mine = run?.recipeId === recipe.recipeId ? run : null;
-  const version = mine ? (larder.recipe(mine.recipeId, mine.version) ?? recipe) : recipe;
+  const version = mine ? (larder.recipe(mine.recipeId, mine.version, mine.recordId) ?? recipe) : recipe;
   const running = useMemo(
     () => (mine ? makingOf(version, mine.factor, larder, pantry, school) : null),
     [mine, version, larder, pantry, school],
@@ -55,7 +55,7 @@ function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
   const making = running.value;
   return (
     <Screen
-      over={t`${version.name} · version ${version.version}`}
+      over={t`${version.name} · version ${larder.versionName(version)}`}
       headline={t`${grams(making.finishedGrams)} in the making`}
       reason={t`Tick what is done; a reload loses nothing.`}
       side={<MakeDone making={making} run={mine} />}
@@ -124,13 +124,14 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
       makingStarted({
         recipeId: recipe.recipeId,
         version: recipe.version,
+        recordId: recipe.id,
         factor: scale,
         startedAt: new Date().toISOString(),
       }),
     );
   return (
     <Screen
-      over={t`${recipe.name} · version ${recipe.version}`}
+      over={t`${recipe.name} · version ${larder.versionName(recipe)}`}
       headline={t`Make ${grams(making.value.finishedGrams)}`}
       reason={t`${making.value.headline}. ${grams(making.value.verdict.grams)} to measure out.`}
       side={

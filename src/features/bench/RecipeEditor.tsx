@@ -18,7 +18,7 @@ import {
   useAppSelector,
   type RecipeDraft,
 } from '@/store';
-import { Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
+import { Body, Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
 import { USE_WORDS } from '../shared/beatWords';
 import { fileNameOf, saveTextFile } from '../shared/browserFiles';
 import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
@@ -88,7 +88,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
 
   return (
     <Screen
-      over={existing ? t`${existing.name} · version ${existing.version}` : t`New recipe`}
+      over={existing ? t`${existing.name} · version ${larder.versionName(existing)}` : t`New recipe`}
       headline={judged.ok ? verdictHeadline(judged.value.verdict) : t`What is in the bowl?`}
       {...(judged.ok ? {} : { reason: t`One ingredient to a line. The verdict appears as you type.` })}
       sideShare="half"
@@ -197,8 +197,14 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
       writeRecipes(larder, [recipeId], ofKind(records, 'ingredient'), new Date().toISOString()),
       'application/json',
     );
+  const [twin] = larder.twinsOf(recipe);
   return (
     <View className="flex-row flex-wrap gap-3">
+      {twin ? (
+        <Body className="basis-full">
+          {t`Version ${recipe.version} was written in two places: ${larder.versionName(twin)} and ${larder.versionName(recipe)} are both kept, and “Compare” shows what differs. This is ${larder.versionName(recipe)}.`}
+        </Body>
+      ) : null}
       <Button
         label={t`Make it`}
         onPress={() => router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId } })}

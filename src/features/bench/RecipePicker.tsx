@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { t } from '@/core/language';
 import type { RecipeVersion } from '@/core/recipes';
-import { selectLiveRecords, selectRecipes, useAppSelector } from '@/store';
+import { selectLarder, selectLiveRecords, selectRecipes, useAppSelector } from '@/store';
 import { Button, Choice, Field, FieldGroup, Strong } from '@/ui';
 import { useRecipeSearch } from './useRecipeSearch';
 
@@ -21,6 +21,7 @@ const VERSIONS = 6;
 export function RecipePicker({ label, chosen, onChoose, testID }: RecipePickerProps) {
   const recipes = useAppSelector(selectRecipes);
   const records = useAppSelector(selectLiveRecords);
+  const larder = useAppSelector(selectLarder);
   const [words, setWords] = useState('');
   const { found } = useRecipeSearch(recipes, words);
   const versions = records
@@ -34,10 +35,13 @@ export function RecipePicker({ label, chosen, onChoose, testID }: RecipePickerPr
       {versions.length > 1 && chosen ? (
         <Choice
           label={t`Version of ${chosen.name}`}
-          options={versions.map(({ version }) => ({ value: version, label: t`version ${version}` }))}
-          value={chosen.version}
-          onChange={(number) => {
-            const version = versions.find((known) => known.version === number);
+          options={versions.map((each) => ({
+            value: each.id,
+            label: t`version ${larder.versionName(each)}`,
+          }))}
+          value={chosen.id}
+          onChange={(id) => {
+            const version = versions.find((known) => known.id === id);
             if (version) onChoose(version);
           }}
         />

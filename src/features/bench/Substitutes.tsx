@@ -5,7 +5,7 @@ import { verdictHeadline, type School, type Verdict } from '@/core/classificatio
 import { t } from '@/core/language';
 import { asWritten, partText, withReplaced, type Substitute } from '@/core/making';
 import type { RecipeVersion, WeighedLine } from '@/core/recipes';
-import { askSolver } from '@/workers';
+import { askSolver, TookTooLong } from '@/workers';
 import { Body, Button, Problem, Small } from '@/ui';
 import { useLarder } from '../shared/useLarder';
 import { useStock } from '../shared/useStock';
@@ -34,7 +34,11 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
     let current = true;
     askSolver('substitutes', { lines, replaced, stock, school }).then(
       (answer) => current && setFound(answer),
-      (error: unknown) => current && setFailure(t`The solver could not be started: ${String(error)}`),
+      (error: unknown) =>
+        current &&
+        setFailure(
+          error instanceof TookTooLong ? error.message : t`The solver could not be started: ${String(error)}`,
+        ),
     );
     return () => {
       current = false;

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { SCALE_GONE_MS, settledWeight, type ScaleSample } from '@/core/making';
+import { newStamp } from '../shared/stamp';
 
 export type ScaleStatus = 'off' | 'connecting' | 'live' | 'gone';
 
@@ -26,7 +27,7 @@ function isSample(value: unknown): value is ScaleSample {
 
 /** The kitchen scale, which may be absent, late, wrong, or gone in the middle. */
 export function useScale(): Scale {
-  const [device] = useState(() => crypto.randomUUID());
+  const [device] = useState(() => newStamp().id.replaceAll('_', '-'));
   const [status, setStatus] = useState<ScaleStatus>('off');
   const [samples, setSamples] = useState<readonly ScaleSample[]>([]);
   const source = useRef<EventSource | null>(null);

@@ -1,19 +1,17 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import type { Copy, StoredRecord } from '@/core/exchange';
+import type { Copy } from '@/core/exchange';
 import { t } from '@/core/language';
 import { formatInstant } from '@/core/measures';
-import { copiesListed, copyLookedAt, everythingReplaced, useAppDispatch } from '@/store';
+import { copiesListed, copyLookedAt, everythingReplaced, useAppDispatch, type LookedAt } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { recordsText } from '../shared/recordsText';
 import { kindCounts, sizeText } from './kindWords';
 
-interface Looked {
+interface Looked extends LookedAt {
   readonly copy: Copy;
-  readonly records: readonly StoredRecord[];
-  readonly missing: readonly StoredRecord[];
 }
 
 /** Copies that keep themselves, and the way back to one. @param changes looked for anew when this changes */
@@ -37,8 +35,14 @@ export function Copies({ changes }: { changes: unknown }) {
     setSaid(result.ok ? null : result.problems[0].message);
     setLooked(result.ok ? { copy, ...result.value } : null);
   };
-  const bring = ({ missing }: Looked) => {
-    add(missing, t`Back again: ${recordsText(missing.length)}.`);
+  const bring = ({ missing, takenBack }: Looked) => {
+    const said = t`Back again: ${recordsText(missing.length + takenBack.length)}.`;
+    if (missing.length > 0) add(missing, said, 'elsewhere');
+    if (takenBack.length > 0)
+      add(
+        takenBack.map((withdraws) => ({ ...newStamp(), kind: 'withdrawal', withdraws })),
+        said,
+      );
     setLooked(null);
   };
   const goBack = async ({ records, copy }: Looked) => {
@@ -80,8 +84,11 @@ export function Copies({ changes }: { changes: unknown }) {
               ? t`Everything in it is here, too.`
               : t`Not here any more: ${kindCounts(looked.missing).join(', ')}.`}
           </Body>
+          {looked.takenBack.length > 0 ? (
+            <Body>{t`Taken back since: ${recordsText(looked.takenBack.length)}.`}</Body>
+          ) : null}
           <View className="flex-row flex-wrap gap-3">
-            {looked.missing.length > 0 ? (
+            {looked.missing.length + looked.takenBack.length > 0 ? (
               <Button label={t`Bring these back`} onPress={() => bring(looked)} testID="copy-bring" />
             ) : null}
             <Button

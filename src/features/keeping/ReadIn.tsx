@@ -2,6 +2,7 @@ import { useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
 import type { StoredRecord } from '@/core/exchange';
 import { plural, t } from '@/core/language';
+import { failed, stampedAhead } from '@/core/measures';
 import { everythingReplaced, selectAllRecords, selectLarder, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { askEstimator } from '@/workers';
@@ -34,13 +35,20 @@ export function ReadIn() {
     event.target.value = '';
     if (!file) return;
     setState({ step: 'busy' });
-    const incoming = await incomingOf(await file.text(), {
-      records,
-      larder,
-      today,
-      stamp: newStamp,
-      readBackup: (text) => askEstimator('readBackup', text),
-    });
+    const incoming = await file
+      .text()
+      .then((text) =>
+        incomingOf(text, {
+          records,
+          larder,
+          today,
+          stamp: newStamp,
+          readBackup: (backup) => askEstimator('readBackup', backup),
+        }),
+      )
+      .catch((error: unknown) =>
+        failed('unreadable', error instanceof Error ? error.message : t`This file could not be read.`),
+      );
     setState(
       incoming.ok
         ? { step: 'ready', incoming: incoming.value, fileName: file.name }
@@ -48,7 +56,7 @@ export function ReadIn() {
     );
   };
   const take = (taken: readonly StoredRecord[], said: string) => {
-    add(taken, said);
+    add(taken, said, 'elsewhere');
     setState({ step: 'done', said });
   };
   const replace = async (all: readonly StoredRecord[]) => {
@@ -62,6 +70,14 @@ export function ReadIn() {
           }
         : { step: 'refused', messages: result.problems.map(({ message }) => message) },
     );
+  };
+  const bring = (withdrawals: readonly string[]) => {
+    const said = t`Back again: ${recordsText(withdrawals.length)}.`;
+    add(
+      withdrawals.map((withdraws) => ({ ...newStamp(), kind: 'withdrawal', withdraws })),
+      said,
+    );
+    setState({ step: 'done', said });
   };
   const leave = () => setState({ step: 'idle' });
 
@@ -98,6 +114,7 @@ export function ReadIn() {
             incoming={state.incoming}
             here={records}
             onTake={take}
+            onBring={bring}
             onReplace={(all) => void replace(all)}
             onLeave={leave}
           />
@@ -113,6 +130,8 @@ interface PreviewProps {
   readonly incoming: Incoming;
   readonly here: readonly StoredRecord[];
   readonly onTake: (records: readonly StoredRecord[], said: string) => void;
+  /** Takes withdrawals back, by id. */
+  readonly onBring: (withdrawals: readonly string[]) => void;
   readonly onReplace: (records: readonly StoredRecord[]) => void;
   readonly onLeave: () => void;
 }
@@ -181,11 +200,13 @@ function BackupPreview({
   fileName,
   here,
   onTake,
+  onBring,
   onReplace,
   onLeave,
 }: PreviewProps & { readonly incoming: Extract<Incoming, { what: 'backup' }> }) {
   const [sure, setSure] = useState(false);
-  const { added, same, differing } = merge;
+  const { added, same, differing, takenBack } = merge;
+  const ahead = stampedAhead(records, newStamp().recordedAt);
   const coming = new Set(records.map(({ id }) => id));
   const leaving = here.filter(({ id }) => !coming.has(id));
   return (
@@ -194,6 +215,12 @@ function BackupPreview({
         {t`${fileName}: ${added.length} new, ${same} already here${differing.length > 0 ? t`, ${differing.length} differ from what is here` : ''}.`}
       </Body>
       {added.length > 0 ? <Small>{t`New: ${kindCounts(added).join(', ')}.`}</Small> : null}
+      {takenBack.length > 0 ? (
+        <Small>{t`Of what is here already, ${recordsText(takenBack.length)} were taken back since.`}</Small>
+      ) : null}
+      {ahead > 0 ? (
+        <Small>{t`${recordsText(ahead)} were written by a clock that was more than a day ahead. They are read as they are; what you write from now on still comes after them.`}</Small>
+      ) : null}
       {differing.length > 0 ? (
         <Small>{t`What differs is left out when you add: your own stands. It comes only when the file replaces everything.`}</Small>
       ) : null}
@@ -204,6 +231,13 @@ function BackupPreview({
             label={t`Add ${added.length}`}
             onPress={() => onTake(added, t`Read in: ${recordsText(added.length)}.`)}
             testID="take-backup"
+          />
+        ) : null}
+        {takenBack.length > 0 ? (
+          <Button
+            label={t`Bring back ${takenBack.length}`}
+            onPress={() => onBring(takenBack)}
+            testID="bring-back"
           />
         ) : null}
         {leaving.length + differing.length > 0 && !sure ? (

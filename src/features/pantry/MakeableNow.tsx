@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { verdictHeadline } from '@/core/classification';
 import { t } from '@/core/language';
 import { partText, WISHES, type PantryRecipe, type WishId } from '@/core/making';
-import { askSolver } from '@/workers';
+import { askSolver, TookTooLong } from '@/workers';
 import { Body, Button, Choice, Heading, Problem, Small } from '@/ui';
 import { useHead } from '../shared/useHead';
 import { useStock } from '../shared/useStock';
@@ -27,7 +27,11 @@ export function MakeableNow() {
         setAnswer({ wish, recipes });
         setFailure(null);
       },
-      (error: unknown) => current && setFailure(t`The solver could not be started: ${String(error)}`),
+      (error: unknown) =>
+        current &&
+        setFailure(
+          error instanceof TookTooLong ? error.message : t`The solver could not be started: ${String(error)}`,
+        ),
     );
     return () => {
       current = false;

@@ -3,7 +3,7 @@ import type { Head, HeadHistory } from '@/core/hair';
 import { t } from '@/core/language';
 import { addDays, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
-import { newestVersions, type RecipeVersion } from '@/core/recipes';
+import { newestVersions, usedVersion, type RecipeVersion } from '@/core/recipes';
 import { firstUse, judgedFor, patchTestOf } from '@/core/safety';
 import type { DayTreatment, WashRun } from '@/core/sessions';
 import { verdictOf } from '../shared/verdictOf';
@@ -21,7 +21,7 @@ export function treatmentOf(
   batchId: string | null = null,
 ): DayTreatment {
   const { contactMinutes: minutes, warmth } = contactAt(version, head, lacks);
-  return { slot, recipeId: version.recipeId, recipeVersion: version.version, minutes, warmth, batchId };
+  return { slot, ...usedVersion(version), minutes, warmth, batchId };
 }
 
 /** The day as the plan has it: its beats of today, and moisture at hand where a protein may ask for it. */
@@ -85,10 +85,7 @@ function moistureFor(head: Head, history: HeadHistory, today: CalendarDay): Reci
 }
 
 function oiledSince({ sessions, larder }: HeadHistory, day: CalendarDay): boolean {
-  return sessions.some(
-    (session) =>
-      session.day >= day && larder.recipe(session.recipeId, session.recipeVersion)?.use === 'pre-poo',
-  );
+  return sessions.some((session) => session.day >= day && larder.used(session)?.use === 'pre-poo');
 }
 
 /** Everything that the steps are put together from. What is not known any more is left out. */
@@ -109,12 +106,9 @@ export function washPlanOf(setting: RunSetting, head: Head, history: HeadHistory
   };
 }
 
-export function dayUseOf(
-  { recipeId, recipeVersion, minutes, warmth, batchId }: DayTreatment,
-  head: Head,
-  { larder }: HeadHistory,
-): DayUse | null {
-  const version = larder.recipe(recipeId, recipeVersion);
+export function dayUseOf(treatment: DayTreatment, head: Head, { larder }: HeadHistory): DayUse | null {
+  const { minutes, warmth, batchId } = treatment;
+  const version = larder.used(treatment);
   const judged = version && judgedFor(version, head, larder);
   if (!version || !judged?.ok) return null;
   const { lines, verdict } = judged.value;
@@ -135,13 +129,11 @@ export function treatmentsIn(
 ): DayTreatment[] {
   const of = (slot: DayTreatment['slot'], use: DayUse | null): DayTreatment[] => {
     if (!use) return [];
-    const { recipeId, version } = use.version;
-    const same = before.find((each) => each.slot === slot && each.recipeId === recipeId);
+    const same = before.find((each) => each.slot === slot && each.recipeId === use.version.recipeId);
     return [
       {
         slot,
-        recipeId,
-        recipeVersion: version,
+        ...usedVersion(use.version),
         minutes: use.minutes,
         warmth: use.withHeat ? 'warm' : 'room',
         batchId: same?.batchId ?? null,

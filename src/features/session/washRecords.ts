@@ -2,7 +2,7 @@ import type { Batch, BatchEvent, Place } from '@/core/batches';
 import type { StoredRecord } from '@/core/exchange';
 import { t } from '@/core/language';
 import { NO_MARKS, NOTHING_MEASURED, type Reading } from '@/core/readings';
-import type { Larder } from '@/core/recipes';
+import { usedVersion, type Larder } from '@/core/recipes';
 import {
   stepsDone,
   wornIn,
@@ -70,6 +70,7 @@ export function recordsOf(told: Told): StoredRecord[] {
     day: run.day,
     recipeId: treatment.recipeId,
     recipeVersion: treatment.recipeVersion,
+    recipeRecordId: treatment.recipeRecordId,
     contactMinutes: Math.min(720, minutes),
     warmth: treatment.warmth,
     grams: answer.grams,
@@ -123,7 +124,7 @@ function portionGrams({ batches, usualGrams }: Told, { batchId, recipeId }: DayT
 /** A portion from the shelf is used; what was made today and is left over goes there. */
 function shelfRecords(told: Told, treatment: DayTreatment, answer: UseAnswer): (Batch | BatchEvent)[] {
   const { run, stamp, larder } = told;
-  const { batchId, recipeId, recipeVersion } = treatment;
+  const { batchId } = treatment;
   if (batchId !== null)
     return [
       {
@@ -138,7 +139,7 @@ function shelfRecords(told: Told, treatment: DayTreatment, answer: UseAnswer): (
         reason: '',
       },
     ];
-  const version = larder.recipe(recipeId, recipeVersion);
+  const version = larder.used(treatment);
   if (answer.left === 0 || answer.place === null || !version) return [];
   const own = stamp();
   return [
@@ -146,8 +147,7 @@ function shelfRecords(told: Told, treatment: DayTreatment, answer: UseAnswer): (
       ...own,
       kind: 'batch',
       batchId: own.id,
-      recipeId,
-      recipeVersion,
+      ...usedVersion(version),
       madeOn: run.day,
       weighed: version.lines.map(({ grams }) => grams),
       waterAddedGrams: 0,

@@ -22,6 +22,7 @@ import {
   askScheduler,
   Stopped,
   stopScheduler,
+  TookTooLong,
   type PlanAnswer,
   type PlanQuestion,
   type ShelfNote,
@@ -177,7 +178,8 @@ export function HairAnswerProvider({ children }: { children: ReactNode }) {
     compute().catch((error: unknown) => {
       if (!current) return;
       setSearch(null);
-      if (!(error instanceof Stopped)) setFailure(t`The week could not be computed: ${String(error)}`);
+      if (error instanceof TookTooLong) setFailure(error.message);
+      else if (!(error instanceof Stopped)) setFailure(t`The week could not be computed: ${String(error)}`);
     });
     return () => {
       current = false;

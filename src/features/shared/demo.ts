@@ -1,8 +1,15 @@
+import { t } from '@/core/language';
 import { dayOfDate } from '@/core/measures';
-import { recordsAdded, type AppStore } from '@/store';
+import { recordsTaken, undoOffered, type AppStore } from '@/store';
 import { askEstimator } from '@/workers';
 
 /** Fills an empty store with the demo. */
 export async function loadDemo(dispatch: AppStore['dispatch']): Promise<void> {
-  dispatch(recordsAdded(await askEstimator('demo', dayOfDate(new Date()))));
+  try {
+    dispatch(recordsTaken(await askEstimator('demo', dayOfDate(new Date()))));
+  } catch (error) {
+    dispatch(undoOffered({ said: t`The demo could not be made. ${messageOf(error)}`, recordIds: [] }));
+  }
 }
+
+const messageOf = (error: unknown) => (error instanceof Error ? error.message : '');

@@ -1,21 +1,17 @@
 import type { CalendarDay } from '@/core/measures';
-import type { RecipeVersion } from '@/core/recipes';
+import { usedVersion, type RecipeVersion } from '@/core/recipes';
 import type { Session } from '@/core/sessions';
 import { newStamp } from './stamp';
 
 /** A use of a recipe on a head as the recipe says it; nobody weighed what went on. */
-export function sessionOf(
-  { recipeId, version, contactMinutes, warmth }: RecipeVersion,
-  headId: string,
-  day: CalendarDay,
-): Session {
+export function sessionOf(recipe: RecipeVersion, headId: string, day: CalendarDay): Session {
+  const { contactMinutes, warmth } = recipe;
   return {
     ...newStamp(),
     kind: 'session',
     headId,
     day,
-    recipeId,
-    recipeVersion: version,
+    ...usedVersion(recipe),
     contactMinutes,
     warmth,
     grams: null,

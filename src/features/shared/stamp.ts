@@ -1,4 +1,9 @@
-/** What every new record carries: an id of its own and the moment of writing. */
+import { nanoid } from 'nanoid';
+
+/**
+ * What every new record carries: an id of its own and the moment of writing. The id comes from the browser's random numbers,
+ * which are there over plain HTTP, too, where the browser's own ids are not.
+ */
 export function newStamp(): { id: string; recordedAt: string } {
-  return { id: crypto.randomUUID(), recordedAt: new Date().toISOString() };
+  return { id: nanoid(), recordedAt: new Date().toISOString() };
 }

@@ -1,13 +1,22 @@
 import { useCallback } from 'react';
 import type { StoredRecord } from '@/core/exchange';
-import { recordsAdded, undoOffered, useAppDispatch } from '@/store';
+import { recordsAdded, recordsTaken, undoOffered, useAppDispatch } from '@/store';
 
-/** Adds records, says so, and offers to take them back. */
-export function useAddRecords(): (records: readonly StoredRecord[], said: string) => void {
+/**
+ * Adds records, says so, and offers to take them back.
+ * @param from "elsewhere": a file or a copy, whose records stay as they were written there
+ */
+export type AddRecords = (
+  records: readonly StoredRecord[],
+  said: string,
+  from?: 'here' | 'elsewhere',
+) => void;
+
+export function useAddRecords(): AddRecords {
   const dispatch = useAppDispatch();
   return useCallback(
-    (records, said) => {
-      dispatch(recordsAdded(records));
+    (records, said, from = 'here') => {
+      dispatch(from === 'here' ? recordsAdded(records) : recordsTaken(records));
       dispatch(undoOffered({ said, recordIds: records.map((record) => record.id) }));
     },
     [dispatch],

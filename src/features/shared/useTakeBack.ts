@@ -1,8 +1,18 @@
+import { withOlder } from '@/core/measures';
+import { selectAllRecords, useAppSelector } from '@/store';
 import { newStamp } from './stamp';
 import { useAddRecords } from './useAddRecords';
 
-/** Takes one record back, says so, and offers to undo it. */
+/** Takes one record back with all that it corrected, says so, and offers to undo it. */
 export function useTakeBack(): (id: string, said: string) => void {
   const add = useAddRecords();
-  return (id, said) => add([{ ...newStamp(), kind: 'withdrawal', withdraws: id }], said);
+  const records = useAppSelector(selectAllRecords);
+  return (id, said) => {
+    const record = records.find((each) => each.id === id);
+    const gone = record ? withOlder(record, records) : [id];
+    add(
+      gone.map((withdraws) => ({ ...newStamp(), kind: 'withdrawal' as const, withdraws })),
+      said,
+    );
+  };
 }

@@ -26,7 +26,7 @@ export function LabelScreen({ batchId }: { batchId: string }) {
     [records, larder, today, batchId],
   );
   if (!item) return <NotFound />;
-  const recipe = larder.recipe(item.batch.recipeId, item.batch.recipeVersion);
+  const recipe = larder.used(item.batch);
   const label = jarLabel(item, batchLines(item.batch, recipe, larder));
   return (
     <Screen

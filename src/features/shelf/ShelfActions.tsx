@@ -128,7 +128,7 @@ function UseOn({ item, head, onUse }: UseOnProps) {
   const larder = useLarder();
   const { use } = useFirstUse(batch.recipeId, head);
   const stops = useMemo(() => {
-    const recipe = larder.recipe(batch.recipeId, batch.recipeVersion);
+    const recipe = larder.used(batch);
     const lines = batchLines(batch, recipe, larder);
     const verdict = classifyLines(lines, head.school);
     const texts = recipe?.lines.map(({ text }) => text);

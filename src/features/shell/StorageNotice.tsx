@@ -5,6 +5,7 @@ import {
   saveRetried,
   selectDamaged,
   selectHealed,
+  selectNewer,
   selectProblem,
   selectStatus,
   useAppDispatch,
@@ -19,13 +20,16 @@ export function StorageNotice() {
   const damaged = useAppSelector(selectDamaged);
   const status = useAppSelector(selectStatus);
   const healed = useAppSelector(selectHealed);
+  const newer = useAppSelector(selectNewer);
   const [seen, setSeen] = useState(false);
-  if (!problem && (damaged + healed === 0 || seen)) return null;
+  if (!problem && (damaged + healed + newer === 0 || seen)) return null;
   const text =
     problem ??
-    (damaged > 0
-      ? t`${entries(damaged)} could not be read, and no copy has ${plural(damaged, 'it', 'them')}. Nothing was deleted; everything else is here.`
-      : t`${entries(healed)} could not be read and ${plural(healed, 'was', 'were')} taken from a copy. Nothing is missing.`);
+    (newer > 0
+      ? t`${entries(newer)} ${plural(newer, 'was', 'were')} written by a newer version of this application and cannot be read by this one. Nothing was deleted: reload this page, and it will be there.`
+      : damaged > 0
+        ? t`${entries(damaged)} could not be read, and no copy has ${plural(damaged, 'it', 'them')}. Nothing was deleted; everything else is here.`
+        : t`${entries(healed)} could not be read and ${plural(healed, 'was', 'were')} taken from a copy. Nothing is missing.`);
   return (
     <View
       role="alert"

@@ -41,14 +41,16 @@ export function UndoBar() {
       }`}
     >
       <Toast.Title className="flex-1 font-text text-body text-paper">{offer?.said ?? ''}</Toast.Title>
-      <Toast.Action
-        onPress={undo}
-        aria-label={t`Undo`}
-        testID="undo"
-        className="min-h-target min-w-target items-center justify-center rounded-xl px-3"
-      >
-        <Text className="font-strong text-body text-paper underline">{t`Undo`}</Text>
-      </Toast.Action>
+      {(offer?.recordIds ?? []).length > 0 ? (
+        <Toast.Action
+          onPress={undo}
+          aria-label={t`Undo`}
+          testID="undo"
+          className="min-h-target min-w-target items-center justify-center rounded-xl px-3"
+        >
+          <Text className="font-strong text-body text-paper underline">{t`Undo`}</Text>
+        </Toast.Action>
+      ) : null}
       <Toast.Close
         aria-label={t`Close`}
         className="min-h-target min-w-target items-center justify-center rounded-xl px-3"

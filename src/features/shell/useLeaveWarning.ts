@@ -1,9 +1,10 @@
 import { useEffect } from 'react';
-import { selectUnsaved, useAppSelector } from '@/store';
+import { selectUnkept, selectUnsaved, useAppSelector } from '@/store';
 
 /** Asks before the page is left while something is not stored yet. */
 export function useLeaveWarning(): void {
-  const unsaved = useAppSelector(selectUnsaved).length;
+  const records = useAppSelector(selectUnsaved).length;
+  const unsaved = records + useAppSelector(selectUnkept).length;
   useEffect(() => {
     if (unsaved === 0) return;
     const warn = (event: BeforeUnloadEvent) => event.preventDefault();

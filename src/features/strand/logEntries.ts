@@ -103,14 +103,15 @@ const stamped = ({ id, day, recordedAt }: { id: string; day: CalendarDay; record
   recordedAt,
 });
 
-function nameOf({ larder }: HeadHistory, { recipeId, recipeVersion }: Session): string {
-  const version = larder.recipe(recipeId, recipeVersion) ?? larder.lastVersion(recipeId);
+function nameOf({ larder }: HeadHistory, session: Session): string {
+  const { recipeId } = session;
+  const version = larder.used(session) ?? larder.lastVersion(recipeId);
   return version?.name ?? t`a recipe that is no longer here`;
 }
 
 /** The kind that a session counts as; null where nothing is known of its recipe any more. */
 export function kindOfSession(head: Head, { larder }: HeadHistory, session: Session): TreatmentKind | null {
-  const version = larder.recipe(session.recipeId, session.recipeVersion);
+  const version = larder.used(session);
   return version ? (verdictOf(version, head.school, larder)?.kind ?? null) : null;
 }
 
@@ -120,7 +121,7 @@ function sessionWords(
   session: Session,
   washDay: WashDay | undefined,
 ): string {
-  const version = larder.recipe(session.recipeId, session.recipeVersion);
+  const version = larder.used(session);
   const verdict = version ? verdictOf(version, head.school, larder) : null;
   const use = washDay?.uses.find(({ recipeId }) => recipeId === session.recipeId);
   const planned = washDay?.steps.find(({ slot, waits }) => slot === use?.slot && waits)?.planned;

@@ -75,18 +75,17 @@ function lastReadings(head: Head, { readings }: HeadHistory): readonly string[] 
 function treatments(head: Head, { sessions, larder }: HeadHistory, today: CalendarDay): readonly string[] {
   const since = addDays(today, -LOOK_BACK.treatments);
   const recent = newestFirst(sessions.filter(({ day }) => day > since));
-  const lines = recent
-    .slice(0, MOST.treatments)
-    .map(({ day, recipeId, recipeVersion, contactMinutes, warmth, grams }) => {
-      const version = larder.recipe(recipeId, recipeVersion);
-      const verdict = version ? verdictOf(version, head.school, larder) : null;
-      return [
-        `${dated(day)}: ${version?.name ?? t`a recipe that is no longer here`}`,
-        ...(verdict ? [kindInWords(verdict.kind, verdict.strength)] : []),
-        t`${contactMinutes} min${warmth === 'warm' ? t` warm` : ''}`,
-        ...(grams === null ? [] : [`${Math.round(grams)} g`]),
-      ].join(', ');
-    });
+  const lines = recent.slice(0, MOST.treatments).map((session) => {
+    const { day, contactMinutes, warmth, grams } = session;
+    const version = larder.used(session);
+    const verdict = version ? verdictOf(version, head.school, larder) : null;
+    return [
+      `${dated(day)}: ${version?.name ?? t`a recipe that is no longer here`}`,
+      ...(verdict ? [kindInWords(verdict.kind, verdict.strength)] : []),
+      t`${contactMinutes} min${warmth === 'warm' ? t` warm` : ''}`,
+      ...(grams === null ? [] : [`${Math.round(grams)} g`]),
+    ].join(', ');
+  });
   const more = recent.length - lines.length;
   return orNone(more > 0 ? [...lines, t`and ${more} more`] : lines, t`None`);
 }
@@ -94,9 +93,10 @@ function treatments(head: Head, { sessions, larder }: HeadHistory, today: Calend
 function ingredients({ sessions, larder }: HeadHistory, today: CalendarDay): readonly string[] {
   const since = addDays(today, -LOOK_BACK.treatments);
   const times = new Map<string, number>();
-  for (const { day, recipeId, recipeVersion } of sessions) {
+  for (const session of sessions) {
+    const { day } = session;
     if (day <= since) continue;
-    const lines = larder.recipe(recipeId, recipeVersion)?.lines ?? [];
+    const lines = larder.used(session)?.lines ?? [];
     for (const id of new Set(lines.flatMap(({ ingredientId }) => ingredientId ?? [])))
       times.set(id, (times.get(id) ?? 0) + 1);
   }

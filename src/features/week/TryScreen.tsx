@@ -5,7 +5,7 @@ import { fixed, t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import type { OwnPart, TriedRhythm } from '@/core/scheduling';
 import { Body, Button, Choice, Heading, Screen, Small, Strong, useWide } from '@/ui';
-import { askScheduler, Stopped } from '@/workers';
+import { askScheduler, Stopped, TookTooLong } from '@/workers';
 import { HeadPicker } from '../shared/HeadPicker';
 import type { HeadAnswer } from '../shared/HairAnswer';
 import { minutesText } from '../shared/beatWords';
@@ -44,7 +44,9 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
           text:
             error instanceof Stopped
               ? t`The plan was worked out anew meanwhile: begin again.`
-              : t`This needs the solver, and it could not be loaded.`,
+              : error instanceof TookTooLong
+                ? error.message
+                : t`This needs the solver, and it could not be loaded.`,
         }),
       );
   };

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { t } from '@/core/language';
 import type { Wondered, Wondering } from '@/core/scheduling';
-import { askScheduler, Stopped } from '@/workers';
+import { askScheduler, Stopped, TookTooLong } from '@/workers';
 import type { HeadAnswer } from '../shared/HairAnswer';
 
 /** One question about the plan, and its answer once it is there. */
@@ -33,6 +33,7 @@ export function useWonder({ question, plans }: Pick<HeadAnswer, 'question' | 'pl
       .catch((error: unknown) => {
         if (!isLatest(wondering)) return;
         if (error instanceof Stopped) setFailure(t`The plan was worked out anew meanwhile: ask again.`);
+        else if (error instanceof TookTooLong) setFailure(error.message);
         else setFailure(t`The question needs the solver, and it could not be loaded.`);
       });
   };

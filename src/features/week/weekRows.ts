@@ -73,7 +73,7 @@ export function weekRows(
 }
 
 function doneBeat(session: Session, larder: Larder, head: Head): DoneBeat {
-  const version = larder.recipe(session.recipeId, session.recipeVersion);
+  const version = larder.used(session);
   const verdict = version ? verdictOf(version, head.school, larder) : null;
   return {
     sessionId: session.id,

@@ -20,8 +20,9 @@ export function memoryStorage(entries = new Map<string, string>()) {
 }
 
 export type Memory = ReturnType<typeof memoryStorage>;
-export const over = (memory: Memory): RecordStorage =>
-  browserStorage(memory as unknown as Parameters<typeof browserStorage>[0]);
+/** @param forget lets go of a connection that was closed */
+export const over = (memory: Memory, forget: () => void = () => undefined): RecordStorage =>
+  browserStorage(memory as unknown as Parameters<typeof browserStorage>[0], forget);
 
 /** A page that is opened on this store. @param ended is given what ends it */
 export async function opened(memory: Memory, ended: (() => void)[]) {
