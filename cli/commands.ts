@@ -2,7 +2,6 @@ import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { calendarFile } from '../src/core/calendar';
 import {
-  classifyLines,
   detailsOf,
   SCHOOLS,
   trustOf,
@@ -18,8 +17,8 @@ import { lastingDays, SIGNALS, type SignalState, type Head } from '../src/core/h
 import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';
 import { MOST_WEEKS } from '../src/core/planning';
 import { solverFrom } from '../src/core/programme';
-import { CATALOGUE_LARDER, readLines, unreadLines, weighedLines, type ParsedLine } from '../src/core/recipes';
-import { cautionsFor } from '../src/core/safety';
+import { CATALOGUE_LARDER, readLines, unreadLines, type ParsedLine } from '../src/core/recipes';
+import { judge } from '../src/core/safety';
 import { scheduled } from '../src/core/scheduling';
 import { demoRecords } from '../src/core/simulation';
 import { parseRecipe } from '../src/core/parsing';
@@ -73,32 +72,28 @@ function shortNumbers(value: unknown): unknown {
 export function classifyCommand(options: CommandOptions, clock: Clock): unknown {
   const recipe = parseRecipe(clock.input());
   if (!recipe.ok) throw new CommandError(oneLine(recipe.problems));
-  const weighed = weighedLines(readLines(recipe.value), CATALOGUE_LARDER);
-  const verdict = weighed.ok
-    ? classifyLines(weighed.value, schoolFrom(options.school), trustOf(recipe.value))
-    : weighed;
+  const judged = judge(readLines(recipe.value), undefined, CATALOGUE_LARDER, {
+    school: schoolFrom(options.school),
+    trust: trustOf(recipe.value),
+    texts: recipe.value.lines.map(({ text }) => text),
+  });
   const unparsed = unreadLines(recipe.value);
-  if (!verdict.ok) {
+  if (!judged.ok) {
     const [first] = unparsed;
     throw new CommandError(
-      `${oneLine(verdict.problems)}${first ? ` First line: ${first.problem.message}` : ''}`,
+      `${oneLine(judged.problems)}${first ? ` First line: ${first.problem.message}` : ''}`,
     );
   }
-  const lines = weighed.ok ? weighed.value : [];
-  const { acidity, roles, flips } = detailsOf(verdict.value, lines);
+  const { lines, verdict, cautions } = judged.value;
+  const { acidity, roles, flips } = detailsOf(verdict, lines);
   return shortNumbers({
-    headline: verdictHeadline(verdict.value),
-    ...verdictJson(verdict.value, recipe.value.lines.flatMap(ledgerLine(verdict.value))),
+    headline: verdictHeadline(verdict),
+    ...verdictJson(verdict, recipe.value.lines.flatMap(ledgerLine(verdict))),
     pH: acidity.pH,
     roles,
     flips: flips.map(({ name, fromGrams, toGrams, to }) => ({ name, fromGrams, toGrams, to })),
     unparsed: unparsed.map(({ text, problem }) => ({ text, problem: problem.message })),
-    warnings: cautionsFor(
-      lines,
-      verdict.value,
-      undefined,
-      recipe.value.lines.map(({ text }) => text),
-    ).map(({ id, level, text, act }) => ({
+    warnings: cautions.map(({ id, level, text, act }) => ({
       id,
       level,
       text,

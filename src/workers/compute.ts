@@ -23,7 +23,10 @@ export const estimatorApi = {
 
 /** In a worker of its own: a plan must not keep a reading waiting. The solver's answer comes from another one, and later. */
 export const plannerApi = {
-  firstPlan: (question: PlanQuestion): PlanAnswer => answerOf(question, searched(problemOf(question))),
+  firstPlan: (question: PlanQuestion): PlanAnswer => {
+    const problem = problemOf(question);
+    return answerOf(question, searched(problem), problem);
+  },
 };
 
 export type EstimatorApi = typeof estimatorApi;

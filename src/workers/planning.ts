@@ -5,7 +5,7 @@ import { planProblemFrom } from '@/core/question';
 import type { HairState, Head } from '@/core/hair';
 import { liveRecords, type CalendarDay } from '@/core/measures';
 import type { Plan, PlanProblem } from '@/core/planning';
-import { agreementAfter, plansOf, type Plans, type Schedule } from '@/core/scheduling';
+import { agreementAfter, plansOf, whyNotIn, type Plans, type Schedule } from '@/core/scheduling';
 
 /** A head to plan for, with what was agreed for it before. */
 export interface PlannedHead {
@@ -62,7 +62,11 @@ function shelfNotes(records: readonly StoredRecord[], today: CalendarDay): Shelf
   );
 }
 
-export function answerOf({ records, heads, today }: PlanQuestion, schedule: Schedule): PlanAnswer {
+export function answerOf(
+  { records, heads, today }: PlanQuestion,
+  schedule: Schedule,
+  problem: PlanProblem,
+): PlanAnswer {
   const described = ofKind(records, 'head');
   return {
     ...plansOf(schedule),
@@ -71,7 +75,9 @@ export function answerOf({ records, heads, today }: PlanQuestion, schedule: Sche
       const plan = schedule.plans.find((each: Plan) => each.headId === headId);
       if (!plan) return [];
       const count = described.filter((head) => head.headId === headId).length;
-      return [{ headId, ...agreementAfter(agreement, plan, historyOf(records, headId), count) }];
+      const planned = problem.heads.find((each) => each.head.headId === headId);
+      const whyNot = planned && whyNotIn(problem, planned, plan);
+      return [{ headId, ...agreementAfter(agreement, plan, historyOf(records, headId), count, whyNot) }];
     }),
   };
 }

@@ -65,14 +65,14 @@ export interface RhythmQuestion extends PlanQuestion {
 /** Plans and questions about plans; the solver is asked for both. */
 export const schedulingApi = {
   /** @param report told how far it is while it works */
-  plan: async (question: PlanQuestion, report?: (progress: SolveProgress) => void): Promise<PlanAnswer> =>
-    answerOf(
-      question,
-      scheduled(problemOf(question), await solver(), {
-        ...effortLimits(question.effort, question.weeks),
-        ...(report ? { onProgress: report } : {}),
-      }),
-    ),
+  plan: async (question: PlanQuestion, report?: (progress: SolveProgress) => void): Promise<PlanAnswer> => {
+    const problem = problemOf(question);
+    const schedule = scheduled(problem, await solver(), {
+      ...effortLimits(question.effort, question.weeks),
+      ...(report ? { onProgress: report } : {}),
+    });
+    return answerOf(question, schedule, problem);
+  },
   wonder: async ({ plans, wondering, ...question }: WonderQuestion): Promise<Wondered> =>
     wondered(
       problemOf(question),

@@ -26,8 +26,10 @@ export {
 } from './decision';
 export {
   FIXED_RULES,
+  holdsUnder,
   LEANING_WORDS,
   overdueFactor,
+  patchTestDays,
   RHYTHMS,
   RULE_KEYS,
   RULES,

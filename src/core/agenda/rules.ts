@@ -1,6 +1,6 @@
 import { t } from '../language';
 import { learnedWashMinutes, type WashDay } from '../sessions';
-import { LEANINGS, type Leaning, type PlanChoices } from './planSettings';
+import { choicesOf, LEANINGS, type Leaning, type PlanChoices, type PlanSettings } from './planSettings';
 
 /** A planning rule as data: what it is, its default, its unit, where it may be moved to, and why it stands. */
 export interface Rule {
@@ -14,13 +14,15 @@ export interface Rule {
   readonly sort: 'hard' | 'wish' | 'time';
   /** What keeps her safe, and what a thing takes, cannot be switched off. */
   readonly canBeOff: boolean;
+  /** It holds only where the calendar decides when protein is due. */
+  readonly byCalendar: boolean;
   readonly why: string;
 }
 
 type Facts = readonly [label: string, value: number, unit: Rule['unit'], least: number, most: number];
 
 const rule =
-  (sort: Rule['sort'], canBeOff: boolean) =>
+  (sort: Rule['sort'], canBeOff: boolean, byCalendar = false) =>
   (id: string, [label, value, unit, least, most]: Facts, why: string): Rule => ({
     id,
     label,
@@ -30,11 +32,13 @@ const rule =
     most,
     sort,
     canBeOff,
+    byCalendar,
     why,
   });
 const hard = rule('hard', true);
 const safe = rule('hard', false);
 const wish = rule('wish', true);
+const calendarWish = rule('wish', true, true);
 const time = rule('time', false);
 
 /** Defaults are those of the job's rhythm rules; figures without a source there are working assumptions. */
@@ -72,7 +76,7 @@ export const RULES = {
   patchTest: safe(
     'patch-test',
     [t`Clear days after a patch test`, 2, 'days', 2, 7],
-    t`A reaction can take 48 hours to show.`,
+    t`A reaction can take two days to show, and longer on some skins.`,
   ),
   newBeforeEvent: hard(
     'new-before-event',
@@ -94,15 +98,15 @@ export const RULES = {
     [t`Longest time without moisture`, 7, 'days', 2, 30],
     t`Moisture goes weekly or twice a week.`,
   ),
-  proteinWithin: wish(
+  proteinWithin: calendarWish(
     'protein-within',
     [t`By the calendar: longest time without protein`, 28, 'days', 7, 120],
     t`Light protein goes every one to four weeks.`,
   ),
-  strongWithin: wish(
+  strongWithin: calendarWish(
     'strong-within',
-    [t`By the calendar: longest time without a strong protein`, 49, 'days', 28, 180],
-    t`A strong protein goes every six to eight weeks.`,
+    [t`By the calendar: longest time without a strong protein`, 56, 'days', 28, 180],
+    t`A strong protein goes every six to eight weeks, so after eight it is overdue.`,
   ),
   proteinBeforeStyle: wish(
     'protein-before-style',
@@ -136,6 +140,14 @@ export const RULES = {
   ),
   refreshMinutes: time('refresh-minutes', [t`A refresh`, 3, 'minutes', 1, 30], t`A mist and a scrunch.`),
 } as const satisfies Record<string, Rule>;
+
+/** Whether a rule holds under the school that decides when protein is due. */
+export function holdsUnder(
+  { byCalendar }: Pick<Rule, 'byCalendar'>,
+  { rhythm }: Pick<PlanChoices, 'rhythm'>,
+): boolean {
+  return !byCalendar || rhythm === 'calendar';
+}
 
 export type RuleKey = keyof typeof RULES;
 export const RULE_KEYS = Object.keys(RULES) as RuleKey[];
@@ -175,6 +187,11 @@ export function rulesInForce({ rules }: Pick<PlanChoices, 'rules'>): RuleValues 
       return [key, Math.min(most, Math.max(least, chosen))];
     }),
   ) as RuleValues;
+}
+
+/** Days that a patch test on this head has to be clear. It keeps her safe, so it is never off. */
+export function patchTestDays(settings: readonly PlanSettings[], headId: string): number {
+  return rulesInForce(choicesOf(settings, headId)).patchTest ?? RULES.patchTest.value;
 }
 
 /** As {@link rulesInForce}; what a wash of this head takes is learned from its wash days, unless she set it herself. */

@@ -25,3 +25,5 @@ export { doseOf, POROSITIES, type PorosityGuess, type Warmth } from './contact';
 export { acidityOf, type Acidity } from './acidity';
 export type { Flip } from './flips';
 export { leavesGrit, ROLE_WORDS, type RoleFit, type TreatmentRole } from './fitness';
+export type { LineTrust } from './confidence';
+export { HALF_LOAD, TANNIN_FIRMING } from './constants';

@@ -9,7 +9,9 @@ export {
   type StoredRecord,
 } from './backup';
 export { mergeRecords, type Merge } from './merge';
-export { headsIn, historyFrom, historyOf, larderOf, ofKind, recordsFor, withInner } from './selectHistory';
+export { batchUses, gramsUsed, useKey, type BatchUse } from './batchUses';
+export { ofKind } from './kinds';
+export { headsIn, historyFrom, historyOf, larderOf, recordsFor, withInner } from './selectHistory';
 export { packRecord, unpackRecord } from './storedRecord';
 export { DATA_VERSION, readRecordFile, writeRecordFile, type FileFormat } from './recordFile';
 export { copiesToDrop, copyListSchema, isCopyDue, type Copy } from './copies';

@@ -3,11 +3,9 @@ import { newestHeads, type Head, type HeadHistory } from '../hair';
 import { inOrder, liveRecords } from '../measures';
 import { makeLarder, newestVersions, type Larder, type RecipeVersion } from '../recipes';
 import type { Session } from '../sessions';
-import type { RecordKind, RecordOf, StoredRecord } from './backup';
-
-export function ofKind<K extends RecordKind>(records: readonly StoredRecord[], kind: K): RecordOf<K>[] {
-  return records.filter((record): record is RecordOf<K> => record.kind === kind);
-}
+import type { StoredRecord } from './backup';
+import { batchUses, gramsUsed } from './batchUses';
+import { ofKind } from './kinds';
 
 /** The heads that are described today, in the order in which they were first written down: a correction moves nobody. */
 export function headsIn(records: readonly StoredRecord[], live = liveRecords(records)): Head[] {
@@ -63,19 +61,12 @@ export function historyFrom(live: readonly StoredRecord[], larder: Larder, headI
   };
 }
 
-/** Sessions with the grams that a batch gave for them, where nothing was written beside the session itself. */
+/** Sessions with the grams that went on, wherever they are known from. */
 function withBatchGrams(sessions: readonly Session[], live: readonly StoredRecord[]): Session[] {
-  const batches = new Map(ofKind(live, 'batch').map((batch) => [batch.batchId, batch]));
-  const used = new Map<string, number>();
-  for (const { what, headId, portions, batchId, day } of ofKind(live, 'batch-event')) {
-    const batch = batches.get(batchId);
-    if (what !== 'used' || headId === null || portions === null || !batch) continue;
-    const key = `${headId}/${day}/${batch.recipeId}`;
-    used.set(key, (used.get(key) ?? 0) + portions * batch.portionGrams);
-  }
-  if (used.size === 0) return [...sessions];
+  const uses = batchUses(live);
+  if (uses.size === 0) return [...sessions];
   return sessions.map((session) => {
-    const grams = session.grams ?? used.get(`${session.headId}/${session.day}/${session.recipeId}`) ?? null;
+    const grams = gramsUsed(session, uses);
     return grams === session.grams ? session : { ...session, grams };
   });
 }

@@ -1,4 +1,11 @@
-import { classifyLines, lineLoads, type School, type TreatmentKind, type Verdict } from '../classification';
+import {
+  HALF_LOAD,
+  classifyLines,
+  lineLoads,
+  type School,
+  type TreatmentKind,
+  type Verdict,
+} from '../classification';
 import type { Active } from '../ingredients';
 import { t } from '../language';
 import { partGrams, remainingGrams, surviving, usualLine, type WeighedLine } from '../recipes';
@@ -14,40 +21,45 @@ interface Wish {
   readonly fat: readonly [number, number];
 }
 
+/** From and to in half loads, as grams per 100 g of finished mask. */
+const band = (half: number) => (from: number, to: number) => [from * half, to * half] as const;
+const firm = band(HALF_LOAD.firm);
+const soft = band(HALF_LOAD.soft);
+
 /**
- * The wishes; the bands follow from the verdict's half loads (1.2 g firm, 8 g soft, 25 g oil): a strength of s is a load of
- * half · s/(5 − s), and a kind must lead the other by 1.3 times with some room.
+ * The wishes; firm and soft are bands in half loads of the verdict: a strength of s is s/(5 − s) half loads, so 0.625 to 0.875
+ * reads from 1.9 to 2.3, and a kind must lead the other by 1.3 times with some room.
  */
 export const WISHES = {
   'light-protein': {
     label: t`a light protein`,
     kind: 'protein',
-    firm: [0.75, 1.05],
-    soft: [0, 3.3],
+    firm: firm(0.625, 0.875),
+    soft: soft(0, 0.4125),
     fat: [0, 12],
   },
   'strong-protein': {
     label: t`a strong protein`,
     kind: 'protein',
-    firm: [2, 4.5],
-    soft: [0, 5],
+    firm: firm(1.667, 3.75),
+    soft: soft(0, 0.625),
     fat: [0, 12],
   },
   'light-moisture': {
     label: t`a light moisture`,
     kind: 'moisture',
-    firm: [0, 0.25],
-    soft: [3.5, 6],
+    firm: firm(0, 0.208),
+    soft: soft(0.4375, 0.75),
     fat: [0, 12],
   },
   'strong-moisture': {
     label: t`a strong moisture`,
     kind: 'moisture',
-    firm: [0, 0.5],
-    soft: [9, 25],
+    firm: firm(0, 0.417),
+    soft: soft(1.125, 3.125),
     fat: [0, 15],
   },
-  oil: { label: t`an oil pre-poo`, kind: 'oil', firm: [0, 0.3], soft: [0, 4], fat: [60, 100] },
+  oil: { label: t`an oil pre-poo`, kind: 'oil', firm: firm(0, 0.25), soft: soft(0, 0.5), fat: [60, 100] },
 } as const satisfies Record<string, Wish>;
 export type WishId = keyof typeof WISHES;
 

@@ -1,13 +1,14 @@
-import { classifyLines, lineLoads, type School, type Verdict } from '../classification';
+import { classifyLines, HALF_LOAD, lineLoads, type School, type Verdict } from '../classification';
 import type { Ingredient } from '../ingredients';
 import { sum } from '../measures';
 import { remainingGrams, usualLine, type WeighedLine } from '../recipes';
 import type { Programme, SolveProgramme, Terms } from '../programme';
 
 /** The profile that a substitute should keep, with what counts as a large miss, g per 100 g of finished mask. */
-const PROFILE = [
-  { load: 'firm', scale: 1.2 },
-  { load: 'soft', scale: 8 },
+export const PROFILE = [
+  // What gives half of the greatest push is a large miss.
+  { load: 'firm', scale: HALF_LOAD.firm },
+  { load: 'soft', scale: HALF_LOAD.soft },
   { load: 'penetratingOil', scale: 12 },
   { load: 'sealingOil', scale: 12 },
   { load: 'mucilage', scale: 0.6 },

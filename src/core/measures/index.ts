@@ -26,6 +26,7 @@ export { unitWord } from './unitWord';
 export { scattered, textHash } from './hash';
 export { countingIds, idSchema, type IdSource } from './ids';
 export { formatInstant, instantAt, instantSchema, millisecondsOf, type Instant } from './instant';
+export { weekdayOrDate, whenWords } from './dayWords';
 export {
   inOrder,
   latestStamp,

@@ -1,41 +1,8 @@
-import { isSmall, PLAIN_WASH_ID, RULES, type RuleKey } from '../agenda';
-import { laneProbabilities, SIGNALS } from '../hair';
+import { isSmall } from '../agenda';
 import { addDays, daysBetween, sum, type CalendarDay } from '../measures';
-import {
-  eveningIsHers,
-  freeMinutesOn,
-  minutesOf,
-  needsEvening,
-  sharedMinutesOn,
-  takesNoStrong,
-  waitingMinutesOf,
-  washWindow,
-  type Draft,
-} from './draft';
-import { forecastOn } from './forecast';
-import {
-  type Beat,
-  type HeadProblem,
-  type PastUse,
-  type Plan,
-  type PlanProblem,
-  type Treatment,
-} from './plan';
-
-/** A hard rule that a plan breaks. */
-export interface Breach {
-  /** Its id, in RULES or FIXED_RULES. */
-  readonly rule: string;
-  readonly headId: string;
-  readonly day: CalendarDay;
-  /** By how much, where that can be said: minutes or days. */
-  readonly by?: number;
-}
-
-/** All that the checker looks at in a beat. */
-export type Standing = Pick<Beat, 'day' | 'slot' | 'recipeId' | 'overnight' | 'batchId'>;
-
-type Broken = readonly [rule: string, isBroken: boolean, by?: number];
+import { freeMinutesOn, minutesOf, sharedMinutesOn, waitingMinutesOf, type Draft } from './draft';
+import type { Breach, HeadProblem, Plan, PlanProblem, Standing, Treatment } from './plan';
+import { RULE_CHECKS, type Course, type Put } from './ruleChecks';
 
 /**
  * Holds finished plans of the heads that share one person's hours against the hard rules. Written apart from any planner,
@@ -53,337 +20,126 @@ export function checkBeats(
   problem: PlanProblem,
   beatsOf: ReadonlyMap<string, readonly Standing[]>,
 ): Breach[] {
+  const courses = problem.heads.map((head) => courseOf(problem, head, beatsOf.get(head.head.headId) ?? []));
   return [
-    ...problem.heads.flatMap((head) => checkHead(problem, head, beatsOf.get(head.head.headId) ?? [])),
-    ...sharedBreaches(problem, beatsOf),
-    ...batchBreaches(problem, [...beatsOf.values()].flat()),
+    ...courses.flatMap(({ course, unknown }) => [...unknown, ...headBreaches(course)]),
+    ...hourBreaches(
+      problem,
+      courses.map(({ course }) => course),
+    ),
+    ...jarBreaches(
+      problem,
+      courses.map(({ course }) => course),
+    ),
   ];
 }
 
-function checkHead(problem: PlanProblem, head: HeadProblem, beats: readonly Standing[]): Breach[] {
-  const days = [...new Set(beats.map(({ day }) => day))];
-  return [
-    ...beats.flatMap((beat) => breachesOf(problem, head, beats, beat)),
-    ...days.flatMap((day) => dayBreaches(head, beats, day)),
-    ...decisionBreaches(head, beats),
-    ...trialBreaches(head, beats),
-  ];
+interface Laid {
+  readonly course: Course;
+  readonly unknown: readonly Breach[];
 }
 
-/** The hard rules that one beat breaks among the others. */
-export function breachesOf(
-  problem: Pick<PlanProblem, 'from'>,
-  head: HeadProblem,
-  beats: readonly Standing[],
-  beat: Standing,
-): Breach[] {
-  const treatment = treatmentOf(head, beat.recipeId);
-  const { day } = beat;
-  const broken = ((): readonly Broken[] => {
-    if (!treatment) return [['unknown-recipe', true]];
-    if (beat.slot === 'main') return mainBreaches(problem, head, beats, beat, treatment);
-    if (beat.slot === 'pre-poo') return prePooBreaches(problem, head, beats, beat, treatment);
-    if (beat.slot === 'follow-up') return followUpBreaches(head, beats, beat, treatment);
-    return [[RULES.patchTest.id, day < treatment.allowedFrom]];
-  })();
-  return broken
-    .filter(([, isBroken]) => isBroken)
-    .map(([rule, , by]) => ({ rule, headId: head.head.headId, day, ...(by === undefined ? {} : { by }) }));
-}
-
-/** A use of the past or of the plan, as spacing sees it. */
-type Use = Omit<PastUse, 'recipeId'> & { readonly recipeId: string; readonly isMain: boolean };
-
-function usesOf(head: HeadProblem, beats: readonly Standing[], except: Standing): Use[] {
-  const past = head.past.map((use): Use => ({ ...use, isMain: use.use === 'mask' }));
-  const planned = beats
-    .filter((other) => other !== except)
-    .flatMap(({ day, recipeId, slot }): Use[] => {
-      const treatment = treatmentOf(head, recipeId);
-      const { use, firms, strong, moistens } = treatment ?? {
-        use: 'mask',
-        firms: false,
-        strong: false,
-        moistens: false,
-      };
-      return [{ day, recipeId, use, firms, strong, moistens, isMain: slot === 'main' }];
-    });
-  return [...past, ...planned];
-}
-
-function mainBreaches(
-  problem: Pick<PlanProblem, 'from'>,
-  head: HeadProblem,
-  beats: readonly Standing[],
-  beat: Standing,
-  treatment: Treatment,
-): Broken[] {
-  const { rules } = head;
-  const { day } = beat;
-  const uses = usesOf(head, beats, beat);
-  const near = (is: (use: Use) => boolean, key: RuleKey) => tooNear(rules, uses, day, is, key);
-  const window = washWindow(head, day);
-  const { firms, strong } = treatment;
-  return [
-    ['not-a-mask', treatment.use !== 'mask'],
-    [window ?? 'no-wash', window !== undefined],
-    near(({ isMain }) => isMain, 'washGap'),
-    firms ? near((use) => use.firms, 'lightProteinGap') : ['', false],
-    strong ? near((use) => use.strong, 'strongProteinGap') : ['', false],
-    ['no-strong-protein', strong && takesNoStrong(head)],
-    [RULES.patchTest.id, day < treatment.allowedFrom, daysBetween(day, treatment.allowedFrom)],
-    [RULES.firmHold.id, firms && tooFirmFor(head, beats, day)],
-    [
-      RULES.mainsPerWeek.id,
-      tooMany(
-        rules.mainsPerWeek,
-        day,
-        uses.filter((use) => use.isMain).map((use) => use.day),
-      ),
-    ],
-    [RULES.newPerWeek.id, treatment.isNew && tooManyNew(head, beats, beat)],
-    ['moisture-after-protein', needsMoisture(head, treatment) && !isFollowed(head, beats, day)],
-    ...eventBreaches(head, treatment, day),
-    [
-      'evening-before',
-      beat.batchId === null && needsEvening(treatment) && !eveningBefore(problem, head, day),
-    ],
-  ];
-}
-
-/** Whether another use of a sort lies closer than a rule allows, before or after. */
-function tooNear(
-  rules: HeadProblem['rules'],
-  uses: readonly Use[],
-  day: CalendarDay,
-  is: (use: Use) => boolean,
-  key: RuleKey,
-): Broken {
-  const gap = rules[key];
-  if (gap === null) return [RULES[key].id, false];
-  const distance = Math.min(...uses.filter(is).map((use) => Math.abs(daysBetween(use.day, day))), Infinity);
-  return [RULES[key].id, distance < gap, gap - distance];
-}
-
-function eventBreaches(head: HeadProblem, { isNew, strong }: Treatment, day: CalendarDay): Broken[] {
-  const before = (days: number | null) =>
-    days !== null &&
-    head.occasions.some(({ what, from }) => {
-      const ahead = daysBetween(day, from);
-      return what === 'look-good' && ahead >= 0 && ahead < days;
-    });
-  return [
-    [RULES.newBeforeEvent.id, isNew && before(head.rules.newBeforeEvent)],
-    [RULES.strongBeforeEvent.id, strong && before(head.rules.strongBeforeEvent)],
-  ];
-}
-
-/** An evening that has passed cannot be used any more. */
-function eveningBefore({ from }: Pick<PlanProblem, 'from'>, head: HeadProblem, day: CalendarDay): boolean {
-  const eve = addDays(day, -1);
-  return eve >= from && eveningIsHers(head, eve);
-}
-
-function tooFirmFor(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): boolean {
-  const { firmHold } = head.rules;
-  return firmHold !== null && chanceTooFirm(head, beats, day) > firmHold + 1e-9;
-}
-
-/** The chance that the hair is already too firm when this day begins. */
-export function chanceTooFirm(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): number {
-  const placed = beats.flatMap((beat) => {
-    const treatment = treatmentOf(head, beat.recipeId);
-    return beat.day < day && treatment && !isSmall(beat) ? [{ day: beat.day, treatment }] : [];
+function courseOf({ from }: PlanProblem, head: HeadProblem, beats: readonly Standing[]): Laid {
+  const byId = new Map(head.treatments.map((treatment) => [treatment.recipeId, treatment]));
+  const puts = beats.flatMap((beat): Put[] => {
+    const treatment = byId.get(beat.recipeId);
+    return treatment ? [{ at: daysBetween(from, beat.day), beat, treatment }] : [];
   });
-  return laneProbabilities(forecastOn(head, 'firmness', placed, day), SIGNALS.firmness.lane).above;
-}
-
-/** Whether one more on `day` makes too many in any seven days in a row. */
-function tooMany(most: number | null, day: CalendarDay, others: readonly CalendarDay[]): boolean {
-  if (most === null) return false;
-  const offsets = others.map((other) => daysBetween(day, other)).filter((offset) => Math.abs(offset) < 7);
-  return [-6, -5, -4, -3, -2, -1, 0].some(
-    (start) => offsets.filter((offset) => offset >= start && offset < start + 7).length >= most,
-  );
-}
-
-function tooManyNew(head: HeadProblem, beats: readonly Standing[], beat: Standing): boolean {
-  const first = new Map<string, CalendarDay>();
-  for (const { slot, recipeId, day } of beats) {
-    if (slot !== 'main' || treatmentOf(head, recipeId)?.isNew !== true) continue;
-    const known = first.get(recipeId);
-    if (known === undefined || day < known) first.set(recipeId, day);
-  }
-  if (first.get(beat.recipeId) !== beat.day) return false;
-  first.delete(beat.recipeId);
-  return tooMany(head.rules.newPerWeek, beat.day, [...first.values(), ...head.firstUses]);
-}
-
-/** After a strong protein always; after a light one where her school says so. */
-export function needsMoisture(
-  { choices }: Pick<HeadProblem, 'choices'>,
-  { firms, strong }: Treatment,
-): boolean {
-  return strong || (firms && choices.afterProtein === 'always');
-}
-
-function isFollowed(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): boolean {
-  return beats.some(
-    (other) =>
-      other.day === day && other.slot === 'follow-up' && treatmentOf(head, other.recipeId)?.moistens === true,
-  );
-}
-
-function prePooBreaches(
-  problem: Pick<PlanProblem, 'from'>,
-  head: HeadProblem,
-  beats: readonly Standing[],
-  beat: Standing,
-  treatment: Treatment,
-): Broken[] {
-  const washDay = beat.overnight ? addDays(beat.day, 1) : beat.day;
-  const isBeforeAWash = beats.some(({ slot, day }) => slot === 'main' && day === washDay);
-  return [
-    ['not-a-pre-poo', treatment.use !== 'pre-poo'],
-    ['pre-poo-without-a-wash', !isBeforeAWash],
-    [
-      'two-pre-poos',
-      beats.some((other) => other !== beat && other.slot === 'pre-poo' && washDayOf(other) === washDay),
-    ],
-    ['oil-only', head.choices.prePoo === 'oil-only' && treatment.kind !== 'oil'],
-    ['mask-goes-first', head.choices.maskOrder === 'before-shampoo' && !beat.overnight],
-    ['overnight-only-oil', beat.overnight && treatment.kind !== 'oil'],
-    ['evening-before', beat.overnight && !(beat.day >= problem.from && eveningIsHers(head, beat.day))],
-    ['style', washWindow(head, beat.day) === 'style'],
-    [RULES.patchTest.id, beat.day < treatment.allowedFrom],
-    [RULES.firmHold.id, treatment.firms && tooFirmFor(head, beats, beat.day)],
-    treatment.firms
-      ? tooNear(head.rules, usesOf(head, beats, beat), beat.day, (use) => use.firms, 'lightProteinGap')
-      : ['', false],
-    [RULES.strongProteinGap.id, treatment.strong],
-  ];
-}
-
-const washDayOf = ({ overnight, day }: Standing) => (overnight ? addDays(day, 1) : day);
-
-function followUpBreaches(
-  head: HeadProblem,
-  beats: readonly Standing[],
-  beat: Standing,
-  treatment: Treatment,
-): Broken[] {
-  const follows = beats.some(
-    ({ slot, day, recipeId }) =>
-      slot === 'main' && day === beat.day && treatmentOf(head, recipeId)?.firms === true,
-  );
-  return [
-    ['not-a-mask', treatment.use !== 'mask' || !treatment.moistens || treatment.firms],
-    ['follow-up-without-protein', !follows],
-    [RULES.patchTest.id, beat.day < treatment.allowedFrom],
-  ];
-}
-
-function dayBreaches(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): Breach[] {
-  const own = beats.filter((beat) => beat.day === day);
-  const over = sumOver(head, own, minutesOf) - freeMinutesOn(head, day);
-  const { headId } = head.head;
-  const mains = own.filter(({ slot }) => slot === 'main').length;
-  return [
-    ...(over > 0 ? [{ rule: 'free-time', headId, day, by: over }] : []),
-    ...(mains > 1 ? [{ rule: RULES.washGap.id, headId, day }] : []),
-  ];
-}
-
-function sumOver(head: HeadProblem, beats: readonly Standing[], of: typeof minutesOf): number {
-  return sum(
-    beats.map((beat) => {
-      const treatment = treatmentOf(head, beat.recipeId);
-      return treatment && !isSmall(beat) ? of(head, { ...beat, treatment } satisfies Omit<Draft, 'day'>) : 0;
-    }),
-  );
-}
-
-/** Several heads and one pair of hands: they wait side by side, and a recipe for two on one day is made once. */
-function sharedBreaches(problem: PlanProblem, beatsOf: ReadonlyMap<string, readonly Standing[]>): Breach[] {
-  if (problem.heads.length < 2) return [];
-  const days = new Set([...beatsOf.values()].flatMap((beats) => beats.map(({ day }) => day)));
-  return [...days].flatMap((day) => {
-    const own = problem.heads.map((head) => ({
+  const inSlot = (slot: Standing['slot']) => puts.filter(({ beat }) => beat.slot === slot);
+  return {
+    course: {
       head,
-      beats: (beatsOf.get(head.head.headId) ?? []).filter((beat) => beat.day === day),
-    }));
-    const waits = own.map(({ head, beats }) => sumOver(head, beats, waitingMinutesOf));
-    const minutes =
-      sum(own.map(({ head, beats }) => sumOver(head, beats, minutesOf))) - sum(waits) + Math.max(0, ...waits);
-    const saved = sum(
-      own.flatMap(({ head, beats }, index) =>
-        beats.map((beat) => {
-          const isMade = own
-            .slice(0, index)
-            .some((other) =>
-              other.beats.some(
-                (each) => each.batchId === null && each.recipeId === beat.recipeId && each.slot === beat.slot,
-              ),
-            );
-          return isMade && beat.batchId === null ? (treatmentOf(head, beat.recipeId)?.makeMinutes ?? 0) : 0;
-        }),
-      ),
-    );
-    const over = minutes - saved - sharedMinutesOn(problem, day);
-    const [first] = problem.heads;
-    return over > 0 && first ? [{ rule: 'free-time', headId: first.head.headId, day, by: over }] : [];
+      from,
+      puts,
+      mains: inSlot('main'),
+      prePoos: inSlot('pre-poo'),
+      followUps: inSlot('follow-up'),
+    },
+    unknown: beats
+      .filter(({ recipeId }) => !byId.has(recipeId))
+      .map(({ day }) => ({ rule: 'unknown-recipe', headId: head.head.headId, day })),
+  };
+}
+
+function headBreaches(course: Course): Breach[] {
+  const { headId } = course.head.head;
+  return Object.entries(RULE_CHECKS).flatMap(([rule, check]) =>
+    check(course).map(({ at, by }): Breach => ({
+      rule,
+      headId,
+      day: addDays(course.from, at),
+      ...(by === undefined ? {} : { by }),
+    })),
+  );
+}
+
+/** Minutes of what stands on one day of one head. */
+function minutesOn({ head, puts }: Course, at: number, of: typeof minutesOf): number {
+  return sum(
+    puts
+      .filter((put) => put.at === at && !isSmall(put.beat))
+      .map(({ beat, treatment }) => of(head, { ...beat, treatment } satisfies Omit<Draft, 'day'>)),
+  );
+}
+
+/** A head has its minutes; and several heads have one pair of hands: they wait side by side, and a recipe for two is made once. */
+function hourBreaches(problem: PlanProblem, courses: readonly Course[]): Breach[] {
+  const days = [...new Set(courses.flatMap(({ puts }) => puts.map(({ at }) => at)))];
+  return days.flatMap((at): Breach[] => {
+    const day = addDays(problem.from, at);
+    const own = courses.flatMap((course) => {
+      const over = minutesOn(course, at, minutesOf) - freeMinutesOn(course.head, day);
+      return over > 0 ? [{ rule: 'free-time', headId: course.head.head.headId, day, by: over }] : [];
+    });
+    return [...own, ...sharedBreach(problem, courses, at, day)];
   });
 }
 
-function decisionBreaches(head: HeadProblem, beats: readonly Standing[]): Breach[] {
-  return head.decisions.flatMap(({ day, slot, what, recipeId }) => {
-    const stands = beats.some(
-      (beat) => beat.day === day && beat.slot === slot && (recipeId === null || beat.recipeId === recipeId),
-    );
-    return stands === (what === 'place') ? [] : [{ rule: 'locked', headId: head.head.headId, day }];
-  });
+function sharedBreach(
+  problem: PlanProblem,
+  courses: readonly Course[],
+  at: number,
+  day: CalendarDay,
+): Breach[] {
+  const [first] = problem.heads;
+  if (!first || problem.heads.length < 2) return [];
+  const all = courses.map((course) => minutesOn(course, at, minutesOf));
+  const waits = courses.map((course) => minutesOn(course, at, waitingMinutesOf));
+  const over =
+    sum(all) - sum(waits) + Math.max(0, ...waits) - madeTwice(courses, at) - sharedMinutesOn(problem, day);
+  return over > 0 ? [{ rule: 'free-time', headId: first.head.headId, day, by: over }] : [];
+}
+
+/** Minutes of making that one bowl for several heads saves. */
+function madeTwice(courses: readonly Course[], at: number): number {
+  const bowls = new Map<string, Treatment[]>();
+  for (const { puts } of courses) {
+    const own = new Set<string>();
+    for (const { at: on, beat, treatment } of puts) {
+      const key = `${beat.slot}/${beat.recipeId}`;
+      if (on !== at || beat.batchId !== null || own.has(key)) continue;
+      own.add(key);
+      bowls.set(key, [...(bowls.get(key) ?? []), treatment]);
+    }
+  }
+  return sum([...bowls.values()].flatMap(([, ...others]) => others.map(({ makeMinutes }) => makeMinutes)));
 }
 
 /** The shelf is everybody's: a portion goes on one head, while it is good, and is of its own recipe. */
-function batchBreaches({ heads, from }: PlanProblem, beats: readonly Standing[]): Breach[] {
-  const ready = new Map(
+function jarBreaches({ heads, from }: PlanProblem, courses: readonly Course[]): Breach[] {
+  const [first] = heads;
+  const jars = new Map(
     heads.flatMap(({ treatments }) =>
       treatments.flatMap(({ batches, recipeId }) =>
         batches.map((batch) => [batch.batchId, { ...batch, recipeId }] as const),
       ),
     ),
   );
-  const [first] = heads;
-  return [...ready].flatMap(([batchId, { portions, useBy, recipeId }]) => {
+  const beats = courses.flatMap(({ puts }) => puts.map(({ beat }) => beat));
+  return [...jars].flatMap(([batchId, { portions, useBy, recipeId }]): Breach[] => {
     const uses = beats.filter((beat) => beat.batchId === batchId);
-    const isWrong =
-      uses.length > portions || uses.some((use) => use.day > useBy || use.recipeId !== recipeId);
-    return isWrong && first ? [{ rule: 'batch', headId: first.head.headId, day: from }] : [];
+    const isRight =
+      uses.length <= portions && uses.every((use) => use.day <= useBy && use.recipeId === recipeId);
+    return isRight || !first ? [] : [{ rule: 'batch', headId: first.head.headId, day: from }];
   });
 }
-
-/** While a trial runs, only its washes, in their order, with their days between. */
-function trialBreaches({ head, trial }: HeadProblem, beats: readonly Standing[]): Breach[] {
-  if (!trial) return [];
-  const { recipeIds, from, washoutDays, endsBy } = trial;
-  const mains = beats
-    .filter(({ slot, day }) => slot === 'main' && day <= endsBy)
-    .sort((a, b) => daysBetween(b.day, a.day))
-    .slice(0, recipeIds.length);
-  return mains.flatMap(({ day, recipeId }, index) => {
-    const wanted = recipeIds[index] ?? PLAIN_WASH_ID;
-    const earliest = index === 0 ? from : addDays(mains[index - 1]?.day ?? from, washoutDays);
-    return recipeId === wanted && day >= earliest ? [] : [{ rule: 'trial', headId: head.headId, day }];
-  });
-}
-
-function treatmentOf({ treatments }: HeadProblem, recipeId: string): Treatment | undefined {
-  let known = BY_ID.get(treatments);
-  if (!known) {
-    known = new Map(treatments.map((treatment) => [treatment.recipeId, treatment]));
-    BY_ID.set(treatments, known);
-  }
-  return known.get(recipeId);
-}
-
-const BY_ID = new WeakMap<readonly Treatment[], ReadonlyMap<string, Treatment>>();

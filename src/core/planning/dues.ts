@@ -1,3 +1,4 @@
+import { holdsUnder, RULES } from '../agenda';
 import { addDays, daysBetween, type CalendarDay } from '../measures';
 import { moving, takesNoStrong, type Draft } from './draft';
 import type { Due, HeadProblem, PlanProblem } from './plan';
@@ -7,14 +8,13 @@ import { SORTS } from './sorts';
 /** When each sort was last, from when on it may be again, when the plan has it, and since when it is overdue. */
 export function duesOf(problem: PlanProblem, head: HeadProblem, drafts: readonly Draft[]): Due[] {
   const { from } = problem;
-  const byCalendar = head.choices.rhythm === 'calendar';
   return SORTS.filter(({ what }) => what !== 'strong protein' || !takesNoStrong(head)).map(
-    ({ what, is, gap, within, onlyByCalendar }): Due => {
+    ({ what, is, gap, within }): Due => {
       const last = lastUse(head.past, is, from);
       const since = Number.isFinite(last) ? -last : null;
       const gapDays = gap === null ? null : head.rules[gap];
       const withinDays = head.rules[within];
-      const counts = byCalendar || !onlyByCalendar;
+      const counts = holdsUnder(RULES[within], head.choices);
       const next = moving(drafts).find(({ treatment }) => is(treatment));
       const allowedFrom = laterOf(
         from,

@@ -1,9 +1,10 @@
 import { PLAIN_WASH_ID, placedBy, RULES } from '../agenda';
 import { laneProbabilities, placeInWords, SIGNALS } from '../hair';
 import { plural, t } from '../language';
-import { addDays, dayRange, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
+import { addDays, dayRange, daysBetween, formatDay, rounded, whenWords, type CalendarDay } from '../measures';
+import { daysText } from '../safety';
 import { duesOf } from './dues';
-import { breachesOf, chanceTooFirm } from './checkPlan';
+import { breachesOf, chanceTooFirm } from './permits';
 import { draftOf, freeMinutesOn, minutesOf, moving, takesNoStrong, type Draft } from './draft';
 import { forecastOn } from './forecast';
 import type { Beat, HeadProblem, Plan, PlanDay, PlanProblem, Reason, UnmetRule } from './plan';
@@ -179,7 +180,7 @@ function mainReasons(problem: PlanProblem, head: HeadProblem, all: readonly Draf
   if (treatment.isNew)
     reasons.push({
       code: RULES.patchTest.id,
-      text: t`New on this head: patch test first, 48 hours clear, and no other new one this week.`,
+      text: t`New on this head: patch test first, ${daysText(head.rules.patchTest ?? RULES.patchTest.value)} clear, and no other new one this week.`,
     });
   reasons.push({ code: 'free-time', text: free });
   return reasons;
@@ -215,9 +216,7 @@ function headlineOf(problem: PlanProblem, beats: readonly Beat[]): string {
     oil: t`Oil`,
     rinse: t`A rinse`,
   }[first.kind];
-  const wait = daysBetween(problem.from, first.day);
-  const when = wait === 0 ? t`today` : wait === 1 ? t`tomorrow` : t`on ${formatDay(first.day, 'EEEE')}`;
-  return `${kind} ${when}`;
+  return `${kind} ${whenWords(first.day, problem.from)}`;
 }
 
 function unmetRules(problem: PlanProblem, head: HeadProblem, drafts: readonly Draft[]): UnmetRule[] {
@@ -245,7 +244,7 @@ function unmetRules(problem: PlanProblem, head: HeadProblem, drafts: readonly Dr
   const add = (rule: string, text: string) => unmet.push({ rule, text });
   const { firmHold } = head.rules;
   if (firmHold !== null && chanceTooFirm(head, [], problem.from) > firmHold)
-    add(RULES.firmHold.id, t`Protein is held back until the hair is no longer too firm.`);
+    add(RULES.firmHold.id, heldBack(head, problem.from, firmHold));
   const firmness = forecastOn(head, 'firmness', [], problem.from);
   const plansProtein = drafts.some((draft) => draft.treatment.firms);
   if (firmness.mean < (SIGNALS.firmness.lane.low ?? 0) && !plansProtein)
@@ -253,6 +252,15 @@ function unmetRules(problem: PlanProblem, head: HeadProblem, drafts: readonly Dr
   if (head.rules.moistureWithin !== null && !masks.some((treatment) => treatment.moistens))
     add(RULES.moistureWithin.id, t`No moisture treatment is saved: add one on the Bench.`);
   return unmet;
+}
+
+/** Why no protein: the hair is too firm, or it may be, and nobody knows well enough. */
+function heldBack(head: HeadProblem, from: CalendarDay, firmHold: number): string {
+  const { mean } = forecastOn(head, 'firmness', [], from);
+  if (mean > (SIGNALS.firmness.lane.high ?? Infinity))
+    return t`Protein is held back until the hair is no longer too firm.`;
+  const chance = Math.round(100 * chanceTooFirm(head, [], from));
+  return t`Protein waits: the chance that the hair is too firm already is ${chance} %, and the limit is ${Math.round(100 * firmHold)} %. A stretch test would settle it.`;
 }
 
 const WAITS: ReadonlySet<string> = new Set([

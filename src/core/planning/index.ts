@@ -1,12 +1,5 @@
-export {
-  breachesOf,
-  chanceTooFirm,
-  checkBeats,
-  checkPlan,
-  needsMoisture,
-  type Breach,
-  type Standing,
-} from './checkPlan';
+export { checkBeats, checkPlan } from './checkPlan';
+export { breachesOf, chanceTooFirm, needsMoisture } from './permits';
 export {
   draftOf,
   eveningIsHers,
@@ -25,6 +18,7 @@ export { explained, type Answered } from './explain';
 export {
   MOST_WEEKS,
   type Beat,
+  type Breach,
   type Due,
   type HeadProblem,
   type PastUse,
@@ -34,6 +28,7 @@ export {
   type PrepTask,
   type Reason,
   type ScoreParts,
+  type Standing,
   type Treatment,
   type UnmetRule,
 } from './plan';

@@ -207,3 +207,16 @@ export interface Plan {
 }
 
 export const MOST_WEEKS = 12;
+
+/** A hard rule that a plan breaks. */
+export interface Breach {
+  /** Its id, in RULES or FIXED_RULES. */
+  readonly rule: string;
+  readonly headId: string;
+  readonly day: CalendarDay;
+  /** By how much, where that can be said: minutes or days. */
+  readonly by?: number;
+}
+
+/** All that a rule looks at in a beat. */
+export type Standing = Pick<Beat, 'day' | 'slot' | 'recipeId' | 'overnight' | 'batchId'>;

@@ -1,4 +1,4 @@
-import { PLAIN_WASH_ID } from '../agenda';
+import { PLAIN_WASH_ID, RULES } from '../agenda';
 import { t } from '../language';
 import { addDays, daysBetween, weekdayOf, type CalendarDay } from '../measures';
 import { needsEvening, type Draft } from './draft';
@@ -67,7 +67,9 @@ function patchTest(
 ): PrepTask[] {
   const isFirst = !all.some((other) => other.treatment === treatment && other.day < day);
   if (treatment.patchTest !== 'waits' || !isFirst) return [];
-  return [task(on(rules.patchTest ?? 0), t`Patch test of ${treatment.name} behind the ear`)];
+  return [
+    task(on(rules.patchTest ?? RULES.patchTest.value), t`Patch test of ${treatment.name} behind the ear`),
+  ];
 }
 
 function spanText(hours: number): string {

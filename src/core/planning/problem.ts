@@ -4,6 +4,7 @@ import {
   choicesOf,
   contactAt,
   PLAIN_WASH_ID,
+  RULES,
   rulesOfHead,
   weightsInForce,
   type Challenge,
@@ -27,7 +28,7 @@ import {
   type RecipeVersion,
   type WeighedLine,
 } from '../recipes';
-import { judgedFor, patchTestOf, type PatchTest } from '../safety';
+import { judge, patchTestOf, patchTestState } from '../safety';
 import { firstUses, type Session, type WashDay } from '../sessions';
 import { armsAhead, trialState, type Trial } from '../trials';
 import {
@@ -188,7 +189,7 @@ interface Around extends Omit<PlannedHead, 'agreed'> {
 /** None for a recipe that cannot be weighed or that a caution stops. */
 function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
   const { head, history, state, shelf, kitchen, rules, from } = around;
-  const judged = judgedFor(version, head, history.larder);
+  const judged = judge(version.lines, head, history.larder);
   if (!judged.ok || judged.value.stops.length > 0) return [];
   // A scalp that is ill or sore is a doctor's, not an oil's.
   if (version.use === 'scalp-oil' && head.health.includes('scalp-condition')) return [];
@@ -213,21 +214,9 @@ function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
       humectant: loads.humectant >= HUMECTANT_FROM,
       effect: effectOfUse(version, state, head),
       isNew,
-      ...testing(test, isNew, rules.patchTest ?? 0, from),
+      ...patchTestState(test, !isNew, from, rules.patchTest ?? RULES.patchTest.value),
     },
   ];
-}
-
-function testing(
-  test: PatchTest | undefined,
-  isNew: boolean,
-  days: number,
-  from: CalendarDay,
-): Pick<Treatment, 'patchTest' | 'allowedFrom'> {
-  if (!isNew) return { patchTest: 'not-needed', allowedFrom: from };
-  if (test?.outcome === 'clear') return { patchTest: 'clear', allowedFrom: from };
-  if (test) return { patchTest: 'runs', allowedFrom: addDays(test.startedOn, days) };
-  return { patchTest: 'waits', allowedFrom: addDays(from, days) };
 }
 
 /** Null where nothing of it has a price; what has none beside others is taken as free. */

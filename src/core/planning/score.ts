@@ -1,6 +1,8 @@
 import {
+  holdsUnder,
   PLAIN_WASH_ID,
   RHYTHMS,
+  RULES,
   WEIGHTS,
   isOn,
   type RuleKey,
@@ -154,9 +156,9 @@ export interface Cadence {
 /** Those that are in force and that a recipe of hers could meet. */
 export function cadences(head: HeadProblem): Cadence[] {
   const { rules, choices, treatments } = head;
-  return SORTS.flatMap(({ what, is, within: rule, onlyByCalendar }): Cadence[] => {
+  return SORTS.flatMap(({ what, is, within: rule }): Cadence[] => {
     const within = rules[rule];
-    const isInForce = choices.rhythm === 'calendar' || !onlyByCalendar;
+    const isInForce = holdsUnder(RULES[rule], choices);
     const isForbidden = what === 'strong protein' && takesNoStrong(head);
     return within !== null && isInForce && !isForbidden && treatments.some(is)
       ? [{ rule, within, counts: is }]

@@ -8,8 +8,6 @@ export interface Sort {
   /** Not sooner, and not later, than these rules say. */
   readonly gap: RuleKey | null;
   readonly within: RuleKey;
-  /** A longest time without it only where the calendar decides. */
-  readonly onlyByCalendar: boolean;
 }
 
 export const SORTS: readonly Sort[] = [
@@ -18,27 +16,23 @@ export const SORTS: readonly Sort[] = [
     is: ({ firms }) => firms,
     gap: 'lightProteinGap',
     within: 'proteinWithin',
-    onlyByCalendar: true,
   },
   {
     what: 'strong protein',
     is: ({ strong }) => strong,
     gap: 'strongProteinGap',
     within: 'strongWithin',
-    onlyByCalendar: true,
   },
   {
     what: 'moisture',
     is: ({ moistens, use }) => moistens && use === 'mask',
     gap: null,
     within: 'moistureWithin',
-    onlyByCalendar: false,
   },
   {
     what: 'main treatment',
     is: ({ use, recipeId }) => use === 'mask' && recipeId !== PLAIN_WASH_ID,
     gap: 'washGap',
     within: 'mainWithin',
-    onlyByCalendar: false,
   },
 ];

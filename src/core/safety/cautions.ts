@@ -56,7 +56,7 @@ export interface WhoseHead {
   readonly chemistry: readonly string[];
   readonly proteinSensitive: boolean;
 }
-const NOBODY: WhoseHead = {
+export const NOBODY: WhoseHead = {
   allergies: [],
   ageBand: 'adult',
   health: [],
@@ -109,11 +109,6 @@ export function cautionsFor(
     (caution) => caution.level === 'care' && !grave.some((other) => other.id.startsWith(caution.id)),
   );
   return [...grave, ...mild];
-}
-
-/** Those that forbid the recipe on this head; none where it may go on. */
-export function stopsFor(...facts: Parameters<typeof cautionsFor>): Caution[] {
-  return cautionsFor(...facts).filter(({ level }) => level === 'stop');
 }
 
 type RuleOf<C extends Condition> = (value: C[keyof C], facts: Facts) => boolean;

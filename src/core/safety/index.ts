@@ -1,11 +1,12 @@
+export { CAUTIONS, cautionSchema, cautionsFor, isChild, type Caution, type WhoseHead } from './cautions';
+export { judge, judgeWeighed, type Judgement } from './judge';
 export {
-  CAUTIONS,
-  cautionSchema,
-  cautionsFor,
-  isChild,
-  stopsFor,
-  type Caution,
-  type WhoseHead,
-} from './cautions';
-export { judgedFor, type JudgedRecipe } from './judgedFor';
-export { firstUse, patchTestOf, patchTestSchema, type FirstUse, type PatchTest } from './patchTest';
+  daysText,
+  firstUse,
+  patchTestOf,
+  patchTestState,
+  patchTestSchema,
+  type FirstUse,
+  type PatchTest,
+  type PatchTestState,
+} from './patchTest';

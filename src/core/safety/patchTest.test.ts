@@ -14,8 +14,8 @@ const test = (outcome: PatchTest['outcome'], changes: Partial<PatchTest> = {}): 
   note: '',
   ...changes,
 });
-const use = (of: PatchTest | undefined, usedBefore: boolean, day: number) =>
-  firstUse(of, usedBefore, addDays(MONDAY, day));
+const use = (of: PatchTest | undefined, usedBefore: boolean, day: number, days = 2) =>
+  firstUse(of, usedBefore, addDays(MONDAY, day), days);
 
 describe('the first use on a head', () => {
   it('asks for a patch test, waits two days, then asks how the skin is', () => {
@@ -24,6 +24,12 @@ describe('the first use on a head', () => {
     expect(use(test('waiting'), false, 1).why).toContain('one day more');
     expect(use(test('waiting'), false, 2)).toMatchObject({ may: false, act: 'read' });
     expect(use(test('clear'), false, 2).may).toBe(true);
+    // The days are a rule of this head.
+    expect(use(undefined, false, 0, 5).why).toContain('look for 5 days');
+    expect(use(test('waiting'), false, 2, 5)).toMatchObject({
+      act: 'wait',
+      why: expect.stringContaining('3 days more'),
+    });
   });
 
   it('is free for what was used before, unless the head reacted', () => {

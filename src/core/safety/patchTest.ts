@@ -1,6 +1,13 @@
 import { z } from 'zod';
 import { t } from '../language';
-import { calendarDaySchema, daysBetween, idSchema, recordBaseSchema, type CalendarDay } from '../measures';
+import {
+  addDays,
+  calendarDaySchema,
+  daysBetween,
+  idSchema,
+  recordBaseSchema,
+  type CalendarDay,
+} from '../measures';
 
 /** A patch test of a recipe on one head; its outcome is a new record that corrects the first. */
 export const patchTestSchema = recordBaseSchema.extend({
@@ -12,9 +19,6 @@ export const patchTestSchema = recordBaseSchema.extend({
   note: z.string().max(500),
 });
 export type PatchTest = z.infer<typeof patchTestSchema>;
-
-/** A reaction can take two days to show (working assumption: the usual 48 hours). */
-export const PATCH_TEST_DAYS = 2;
 
 /** The newest test of a recipe on a head, or undefined. */
 export function patchTestOf(
@@ -29,10 +33,41 @@ export type FirstUse =
   | { readonly may: true; readonly why: string }
   | { readonly may: false; readonly why: string; readonly act: 'start' | 'wait' | 'read' | 'never' };
 
-const daysText = (days: number) => (days === 1 ? t`one day` : t`${days} days`);
+export const daysText = (days: number) => (days === 1 ? t`one day` : t`${days} days`);
 
-/** Whether a recipe may go on this head today, and if not, what to do first. */
-export function firstUse(test: PatchTest | undefined, usedBefore: boolean, today: CalendarDay): FirstUse {
+/** How a recipe stands on one head, and from which day on it may go on: what the plan and every screen go by. */
+export interface PatchTestState {
+  readonly patchTest: 'not-needed' | 'clear' | 'waits' | 'runs';
+  readonly allowedFrom: CalendarDay;
+}
+
+/**
+ * @param test the newest of this recipe on this head
+ * @param today the day that is planned from: a test that is not begun can begin today at the soonest
+ * @param days that a test has to be clear
+ */
+export function patchTestState(
+  test: PatchTest | undefined,
+  usedBefore: boolean,
+  today: CalendarDay,
+  days: number,
+): PatchTestState {
+  if (usedBefore) return { patchTest: 'not-needed', allowedFrom: today };
+  if (test?.outcome === 'clear') return { patchTest: 'clear', allowedFrom: today };
+  if (test) return { patchTest: 'runs', allowedFrom: addDays(test.startedOn, days) };
+  return { patchTest: 'waits', allowedFrom: addDays(today, days) };
+}
+
+/**
+ * Whether a recipe may go on this head today, and if not, what to do first.
+ * @param days that a patch test has to be clear: a rule of this head
+ */
+export function firstUse(
+  test: PatchTest | undefined,
+  usedBefore: boolean,
+  today: CalendarDay,
+  days: number,
+): FirstUse {
   if (test?.outcome === 'reacted')
     return {
       may: false,
@@ -44,11 +79,15 @@ export function firstUse(test: PatchTest | undefined, usedBefore: boolean, today
   if (!test)
     return {
       may: false,
-      why: t`New on this head: put a little behind the ear and look for two days.`,
+      why: t`New on this head: put a little behind the ear and look for ${daysText(days)}.`,
       act: 'start',
     };
-  const waited = daysBetween(test.startedOn, today);
-  return waited < PATCH_TEST_DAYS
-    ? { may: false, why: t`The patch test needs ${daysText(PATCH_TEST_DAYS - waited)} more.`, act: 'wait' }
+  const { allowedFrom } = patchTestState(test, usedBefore, today, days);
+  return allowedFrom > today
+    ? {
+        may: false,
+        why: t`The patch test needs ${daysText(daysBetween(today, allowedFrom))} more.`,
+        act: 'wait',
+      }
     : { may: false, why: t`The patch test is over: say whether the skin is clear.`, act: 'read' };
 }

@@ -3,7 +3,7 @@ import type { HeadHistory } from '../hair';
 import { t } from '../language';
 import { addDays, type CalendarDay } from '../measures';
 import type { Plan } from '../planning';
-import { agreedOf, replanned } from './changes';
+import { agreedOf, replanned, type WhyNot } from './changes';
 
 /** Planned beats stay known for so long after their day. */
 const REMEMBERED_DAYS = 60;
@@ -11,12 +11,14 @@ const REMEMBERED_DAYS = 60;
 /**
  * The plan that is agreed from now on, and what changed since the one before.
  * @param history what the new plan knows
+ * @param whyNot which rule keeps a treatment from the day on which it was agreed
  */
 export function agreementAfter(
   before: Agreement | null,
   plan: Plan,
   history: HeadHistory,
   headRecords: number,
+  whyNot?: WhyNot,
 ): { readonly agreement: Agreement; readonly note: PlanNote | null } {
   const today = plan.from;
   const knew = {
@@ -33,13 +35,15 @@ export function agreementAfter(
   if (!before) return { agreement, note: null };
   const nameOf = (recipeId: string) =>
     history.larder.lastVersion(recipeId)?.name ?? t`A recipe that is no longer here`;
-  const note = replanned(before.beats, plan, nameOf, {
+  const news = {
     otherSessions: otherSessions(before, history).map(nameOf),
     missed: missedBeats(before, history, today).map(nameOf),
     readings: knew.readings - before.knew.readings,
     decisions: Math.abs(knew.decisions - before.knew.decisions),
     settings: Math.abs(knew.settings - before.knew.settings),
-  });
+    dayPassed: before.asOf < today,
+  };
+  const note = replanned(before.beats, plan, nameOf, news, whyNot);
   return { agreement, note };
 }
 

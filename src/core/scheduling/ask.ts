@@ -1,11 +1,19 @@
 import { effortLimits, type Effort, type EffortLimits, type PlanChange } from '../agenda';
 import { plural, t } from '../language';
-import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../measures';
-import { scoreOf, type HeadProblem, type Plan, type PlanProblem, type ScoreParts } from '../planning';
+import { addDays, daysBetween, formatDay, rounded, weekdayOrDate, type CalendarDay } from '../measures';
+import {
+  draftOf,
+  scoreOf,
+  type HeadProblem,
+  type Plan,
+  type PlanProblem,
+  type ScoreParts,
+} from '../planning';
 import type { SolveProgramme } from '../programme';
 import { changesBetween } from './changes';
 import type { Demand } from './demand';
 import { loosened, type Loosened, type Loosening } from './loosen';
+import { neverBecause } from './neverLoosened';
 import { solved, type ScheduleOptions } from './schedule';
 import { weekSearch } from './weekSearch';
 
@@ -72,7 +80,7 @@ export function wondered(
     last: at,
   };
   const name = problem.heads[head]?.treatments.find((known) => known.recipeId === recipeId)?.name ?? t`This`;
-  const on = formatDay(day, 'EEEE');
+  const on = weekdayOrDate(day, problem.from);
   const first = weekSearch(wishedFor(problem, head, demand, day));
   const other = solved(problem, solve, options, [demand], first);
   const before = current.find((plan) => plan.headId === headId);
@@ -82,7 +90,7 @@ export function wondered(
     return {
       possible: false,
       name,
-      headline: whyImpossible(name, on, loose),
+      headline: whyImpossible(name, on, loose, problem, demand),
       reasons: [],
       changes: [],
       loosenings: loose.status === 'loosened' ? loose.loosenings : [],
@@ -130,14 +138,27 @@ function wishedFor(
   return { ...problem, heads: problem.heads.map((each, at) => (at === index ? decide(each) : each)) };
 }
 
-function whyImpossible(name: string, on: string, loose: Loosened): string {
+function whyImpossible(
+  name: string,
+  on: string,
+  loose: Loosened,
+  problem: PlanProblem,
+  { head: index, recipeId, slot, first }: Demand,
+): string {
+  const head = problem.heads[index];
+  const treatment = head?.treatments.find((known) => known.recipeId === recipeId);
+  const never =
+    head && treatment
+      ? neverBecause(problem, head, draftOf(addDays(problem.from, first), treatment, slot))
+      : null;
+  if (never) return t`${name} cannot be on ${on}. ${never}`;
   switch (loose.status) {
     case 'loosened': {
       const { length } = loose.loosenings;
       return t`${name} does not fit on ${on}: ${length === 1 ? t`one rule stands` : t`${length} rules stand`} in the way.`;
     }
     case 'impossible':
-      return t`${name} cannot be on ${on}: what forbids it is never loosened.`;
+      return t`${name} cannot be on ${on}: it needs moisture on the same day, and none that is saved fits there. Save a moisture mask, or give the day more minutes.`;
     case 'unanswered':
       return t`Whether ${name} fits on ${on} could not be worked out in time: ask again, or look at fewer weeks.`;
   }

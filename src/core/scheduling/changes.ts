@@ -13,14 +13,15 @@ export function mainsOf({ days }: Plan): Beat[] {
 }
 
 type NamedBeat = Pick<Beat, 'day' | 'recipeId' | 'name'>;
-
-/** Days within which the same recipe on another day is called moved. */
-const MOVED_WITHIN_DAYS = 7;
+/** The rule that keeps a treatment from the day on which it was agreed, in words; null where none does. */
+export type WhyNot = (beat: Pick<Beat, 'day' | 'recipeId'>) => string | null;
 
 function changesFrom(
   before: readonly NamedBeat[],
   after: readonly NamedBeat[],
   from: CalendarDay,
+  whyNot: WhyNot = () => null,
+  until: CalendarDay | null = null,
 ): PlanChange[] {
   const same = (a: NamedBeat, b: NamedBeat) => a.day === b.day && a.recipeId === b.recipeId;
   const gone = before.filter((beat) => beat.day >= from && !after.some((other) => same(beat, other)));
@@ -30,7 +31,7 @@ function changesFrom(
   for (const beat of gone) {
     const swapped = [...open].find((other) => other.day === beat.day);
     const moved = [...open]
-      .filter((other) => other.recipeId === beat.recipeId && distance(beat, other) <= MOVED_WITHIN_DAYS)
+      .filter((other) => other.recipeId === beat.recipeId)
       .sort((a, b) => distance(beat, a) - distance(beat, b))[0];
     if (moved) {
       open.delete(moved);
@@ -38,9 +39,16 @@ function changesFrom(
     } else if (swapped) {
       open.delete(swapped);
       changes.push({ what: 'swapped', text: t`${swapped.name} instead of ${beat.name} on ${on(beat.day)}` });
-    } else changes.push({ what: 'dropped', text: t`${beat.name} on ${on(beat.day)} is dropped` });
+    } else {
+      const why = whyNot(beat);
+      const text = t`${beat.name} on ${on(beat.day)} is dropped`;
+      changes.push({ what: 'dropped', text: why === null ? text : `${text}: ${why}` });
+    }
   }
-  for (const beat of open) changes.push({ what: 'added', text: t`${beat.name} is new on ${on(beat.day)}` });
+  // What comes after the last day that was agreed is no change: it was not planned that far.
+  for (const beat of open)
+    if (until === null || beat.day <= until)
+      changes.push({ what: 'added', text: t`${beat.name} is new on ${on(beat.day)}` });
   return changes;
 }
 
@@ -65,6 +73,8 @@ export interface News {
   readonly readings: number;
   readonly decisions: number;
   readonly settings: number;
+  /** Whether the plan was agreed on an earlier day. */
+  readonly dayPassed: boolean;
 }
 
 /**
@@ -76,25 +86,28 @@ export function replanned(
   after: Plan,
   nameOf: (recipeId: string) => string,
   news: News,
+  whyNot: WhyNot = () => null,
 ): PlanNote | null {
   const known = agreed
     .filter(({ slot, day }) => slot === 'main' && day >= after.from)
     .map(({ day, recipeId }) => ({ day, recipeId, name: nameOf(recipeId) }));
   const until = known.at(-1)?.day ?? after.from;
-  const now = mainsOf(after).filter(({ day }) => day <= until);
-  const changes = changesFrom(known, now, after.from);
+  const changes = changesFrom(known, mainsOf(after), after.from, whyNot, until);
   if (changes.length === 0) return null;
   return { changes, why: whyOf(news) };
 }
 
-function whyOf({ otherSessions, missed, readings, decisions, settings }: News): string {
+function whyOf(news: News): string {
+  const { otherSessions, missed, readings, decisions, settings } = news;
   if (otherSessions.length > 0) return t`because you did ${listed(otherSessions)} instead`;
   if (missed.length > 0) return t`because ${listed(missed)} was not done`;
   if (decisions > 0) return t`because of what you decided`;
   if (settings > 0) return t`because your rules or days changed`;
   if (readings > 0)
     return readings === 1 ? t`because of the new reading` : t`because of ${readings} new readings`;
-  return t`because a day has passed and the view ahead is another`;
+  return news.dayPassed
+    ? t`because a day has passed and the view ahead is another`
+    : t`because a better one was found`;
 }
 
 function listed(names: readonly string[]): string {

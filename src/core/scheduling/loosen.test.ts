@@ -1,7 +1,14 @@
 import loadHighs from 'highs';
 import { estimateHair } from '../estimation';
 import { addDays, daysBetween } from '../measures';
-import { checkPlan, handsMinutes, planProblem, EMPTY_KITCHEN, type Plan } from '../planning';
+import {
+  checkPlan,
+  handsMinutes,
+  planProblem,
+  EMPTY_KITCHEN,
+  type Plan,
+  type PlanProblem,
+} from '../planning';
 import { solverFrom, type SolveProgramme } from '../programme';
 import {
   ALL,
@@ -15,6 +22,7 @@ import {
   testHead,
   testHistory,
   testOccasion,
+  testRecipe,
   testSession,
 } from '../testing';
 import { loosened, scheduled, searched, wondered, type Loosening } from '.';
@@ -289,7 +297,7 @@ describe('a question about the plan', () => {
     expect(scheduled(problem, brokenOff).plans.map(({ planner }) => planner)).toEqual(['week-search']);
     const never = problemOf({ ...asked, head: { proteinSensitive: true } });
     const strong = wondered(never, searched(never).plans, { ...wondering, recipeId: 'strong' }, solve);
-    expect(strong.headline).toContain('never loosened');
+    expect(strong.headline).toContain('get stiff from small doses');
     expect(strong.nearest).toBeNull();
   });
 });
@@ -348,4 +356,44 @@ it('only strong protein: moisture that must follow is missing, so nothing is for
   expect(mains(plans[0])).toEqual([]);
   expect(loosenings).toEqual([]);
   expect(plans[0]?.unmet.length).toBeGreaterThan(0);
+});
+
+describe('a new recipe that she puts on today', () => {
+  const fresh = testRecipe('fresh', ['100 g papaya', '1 tbsp honey'], { name: 'Papaya slip' });
+  const asked = (at: number, decisions: readonly Decision[]) =>
+    problemOf({
+      weeks: 2,
+      from: addDays(from, at),
+      history: { readings: [GUMMY], recipes: [...ALL, fresh], decisions },
+    });
+  const onToday = [decision(from, 'place', 'fresh')];
+
+  it.each([
+    ['the programme', (problem: PlanProblem) => scheduled(problem, solve)],
+    ['the search', (problem: PlanProblem) => searched(problem)],
+  ])('is not done without its patch test, empties nothing and is told why, by %s', (_, planned) => {
+    for (const at of [0, 1]) {
+      const { plans, loosenings } = planned(asked(at, onToday));
+      const without = planned(asked(at, []));
+      expect(mains(plans[0]).length).toBeGreaterThanOrEqual(mains(without.plans[0]).length - 1);
+      expect(mains(plans[0]).filter(({ day, recipeId }) => recipeId === 'fresh' && day === from)).toEqual([]);
+      for (const { day, preparation, beats } of plans[0]?.days ?? [])
+        if (preparation.some(({ text }) => text.startsWith('Patch test')))
+          expect(beats.map((beat) => [day, beat.recipeId])).not.toContainEqual([day, 'fresh']);
+      if (at === 0) expect(loosenings.map(({ text }) => text).join()).toContain('patch test begun today');
+    }
+  });
+
+  it('is asked about: the rule is named, with its way on', () => {
+    const problem = asked(0, []);
+    const { plans } = scheduled(problem, solve);
+    const { possible, headline } = wondered(
+      problem,
+      plans,
+      { headId: plans[0]?.headId ?? '', what: 'why-not', slot: 'main', recipeId: 'fresh', day: from },
+      solve,
+    );
+    expect(possible).toBe(false);
+    expect(headline).toContain('With a patch test begun today it may go on from Tuesday 12 May');
+  });
 });

@@ -4,6 +4,7 @@ import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../m
 import {
   chanceTooFirm,
   checkBeats,
+  draftOf,
   sharedMinutesOn,
   type Breach,
   type Draft,
@@ -12,6 +13,7 @@ import {
 } from '../planning';
 import type { SolveProgramme } from '../programme';
 import type { Demand } from './demand';
+import { isNeverLoosened, neverBecause } from './neverLoosened';
 import { readDrafts } from './readDrafts';
 import { weekProgramme } from './weekProgramme';
 
@@ -42,11 +44,8 @@ export type Fix =
 function priceOf(rule: string): number | null {
   if (rule.startsWith('free-time')) return 1;
   if (rule.startsWith('lock:')) return 2.5;
+  if (isNeverLoosened(rule)) return null;
   switch (rule) {
-    case 'patch-test':
-    case 'no-strong-protein':
-    case 'moisture-after-protein':
-      return null;
     case 'style':
     case 'no-wash':
     case 'trial':
@@ -141,7 +140,7 @@ function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: 
       };
     }
     case 'locked':
-      return lockFix(head, breach, on);
+      return lockFix(problem, head, breach, on);
     case 'evening-before': {
       const eve = addDays(day, -1);
       if (eve < problem.from) return undefined;
@@ -171,16 +170,23 @@ function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: 
 
 const SUNDAY = '2026-01-04' as CalendarDay;
 
-function lockFix({ decisions, treatments }: HeadProblem, { day }: Breach, on: string): Found {
+function lockFix(problem: PlanProblem, head: HeadProblem, { day }: Breach, on: string): Found {
+  const { decisions, treatments } = head;
   const decision = decisions.find((each) => each.day === day);
   if (!decision) return undefined;
-  const name = treatments.find(({ recipeId }) => recipeId === decision.recipeId)?.name ?? t`this`;
+  const treatment = treatments.find(({ recipeId }) => recipeId === decision.recipeId);
+  const name = treatment?.name ?? t`this`;
+  const why = treatment && neverBecause(problem, head, draftOf(day, treatment, decision.slot));
   const text = decision.what === 'place' ? t`Let ${name} leave ${on}` : t`Allow ${name} on ${on} again`;
-  return { text, fix: { what: 'decision', decisionId: decision.id } };
+  return {
+    text: why && decision.what === 'place' ? t`${text}. ${why}` : text,
+    fix: { what: 'decision', decisionId: decision.id },
+  };
 }
 
 /** Another value of a rule that is a number, as far as it has to go. */
 function ruleFix(head: HeadProblem, { rule, day, by = 1 }: Breach, drafts: readonly Draft[]): Found {
+  if (isNeverLoosened(rule)) return undefined;
   const key = RULE_KEYS.find((known) => RULES[known].id === rule);
   if (!key) return undefined;
   const known: Rule = RULES[key];

@@ -17,6 +17,7 @@ import {
   type HeadProblem,
   type PlanProblem,
 } from '../planning';
+import { isNeverAllowed } from './neverLoosened';
 import { followUpsOf, placementsOf, prePoosOf, type Placement } from './placements';
 
 /** Washes that one pass over a week puts in or moves at most; far more than a week has days. */
@@ -47,6 +48,15 @@ const REACH_DAYS = 60;
 const washDayOf = ({ slot, day, overnight }: Draft): CalendarDay =>
   slot === 'pre-poo' && overnight ? addDays(day, 1) : day;
 
+/** The rules that drafts break, each with its day. */
+function brokenRules(problem: PlanProblem, head: HeadProblem, drafts: readonly Draft[]): ReadonlySet<string> {
+  return new Set(
+    drafts.flatMap((draft) =>
+      breachesOf(problem, head, drafts, draft).map(({ rule, day }) => `${rule}/${day}`),
+    ),
+  );
+}
+
 class HeadSearch {
   drafts: Draft[] = [];
   /** Weeks that were agreed already. */
@@ -76,7 +86,9 @@ class HeadSearch {
       const allowed = this.washDays(main, this.drafts).find((added) =>
         this.isAllowed([...this.drafts, ...added], added),
       );
-      this.drafts = [...this.drafts, ...(allowed ?? [main])];
+      // What is never loosened is not done because she put it there; that is said where her decisions are.
+      if (allowed || !isNeverAllowed(this.problem, this.head, main))
+        this.drafts = [...this.drafts, ...(allowed ?? [main])];
     }
   }
 
@@ -230,6 +242,14 @@ class HeadSearch {
     // A new beat can break a rule for one that stands after it, too.
     const [first] = added;
     const near = drafts.filter(({ day }) => Math.abs(daysBetween(day, first?.day ?? day)) <= REACH_DAYS);
-    return near.every((draft) => breachesOf(problem, head, near, draft).length === 0);
+    const broken = brokenRules(problem, head, near);
+    if (broken.size === 0) return true;
+    // A rule that was broken before, by what she decided, is no reason to leave every other day empty.
+    const before = brokenRules(
+      problem,
+      head,
+      near.filter((draft) => !added.includes(draft)),
+    );
+    return [...broken].every((rule) => before.has(rule));
   }
 }

@@ -48,7 +48,7 @@ function gather({ main, prePoo, followUp }: WashPlan): WashStep {
     id: 'gather',
     phase: 'gather',
     title: t`Lay everything out`,
-    how: t`Within reach of wet hands: ${[...mixed, ...things].join(', ')}.${bowls.some(({ withHeat }) => withHeat) ? t` Warm the cap or the towel.` : ''}`,
+    how: t`Within reach of wet hands: ${[...new Set([...mixed, ...things])].join(', ')}.${bowls.some(({ withHeat }) => withHeat) ? t` Warm the cap or the towel.` : ''}`,
     why: t`Once the hair is wet nothing has to be looked for.`,
     minutes: GATHER_MINUTES,
   });

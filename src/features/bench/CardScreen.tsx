@@ -1,8 +1,11 @@
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { patchTestDays } from '@/core/agenda';
+import { ofKind } from '@/core/exchange';
 import { t } from '@/core/language';
-import { selectPantry, useAppSelector } from '@/store';
+import { daysText } from '@/core/safety';
+import { selectLiveRecords, selectPantry, useAppSelector } from '@/store';
 import { Button, Screen, Small } from '@/ui';
 import { NotFound } from '../shared/NotFound';
 import { PrintSheet } from '../shared/PrintSheet';
@@ -16,6 +19,8 @@ export function CardScreen({ recipeId }: { recipeId: string }) {
   const larder = useLarder();
   const pantry = useAppSelector(selectPantry);
   const head = useHead();
+  const records = useAppSelector(selectLiveRecords);
+  const testDays = patchTestDays(ofKind(records, 'plan-settings'), head?.headId ?? '');
   const recipe = larder.lastVersion(recipeId);
   const making = useMemo(
     () => (recipe ? makingOf(recipe, 1, larder, pantry, head?.school ?? 'my-hair') : null),
@@ -44,7 +49,7 @@ export function CardScreen({ recipeId }: { recipeId: string }) {
       <PrintSheet
         title={t`${recipe.name}, version ${larder.versionName(recipe)}`}
         parts={recipeCard(making.value, larder, head)}
-        foot={t`For hair only, not food. New on this head: put a little behind the ear and look for two days.`}
+        foot={t`For hair only, not food. New on this head: put a little behind the ear and look for ${daysText(testDays)}.`}
       />
       <Small>
         {head ? t`The cautions are those of ${head.name}.` : t`Nobody’s allergies are known here.`}

@@ -2,18 +2,12 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { keepingOf } from '@/core/batches';
-import {
-  acidityWords,
-  classifyLines,
-  detailsOf,
-  ROLE_WORDS,
-  verdictHeadline,
-  type School,
-} from '@/core/classification';
+import { acidityWords, detailsOf, ROLE_WORDS, verdictHeadline, type School } from '@/core/classification';
 import { t } from '@/core/language';
 import { percentText } from '@/core/making';
 import { rounded } from '@/core/measures';
-import { compareLines, weighedLines, type Larder, type RecipeVersion } from '@/core/recipes';
+import { compareLines, type Larder, type RecipeVersion } from '@/core/recipes';
+import { judge } from '@/core/safety';
 import { selectRecipes, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
@@ -138,12 +132,11 @@ function Rows({ label, rows }: { label: string; rows: readonly (readonly [string
 }
 
 function factsOf(recipe: RecipeVersion, larder: Larder, school: School) {
-  const weighed = weighedLines(recipe.lines, larder);
-  const verdict = weighed.ok ? classifyLines(weighed.value, school) : weighed;
-  if (!weighed.ok || !verdict.ok) return undefined;
-  const lines = weighed.value;
-  const { loads, strength, finishedGrams } = verdict.value;
-  const { acidity, roles } = detailsOf(verdict.value, lines);
+  const judged = judge(recipe.lines, undefined, larder, { school });
+  if (!judged.ok) return undefined;
+  const { lines, verdict } = judged.value;
+  const { loads, strength, finishedGrams } = verdict;
+  const { acidity, roles } = detailsOf(verdict, lines);
   const gramsPer100 = (value: number) => t`${rounded(value, 2)} g in 100 g`;
   const rows: readonly (readonly [string, string])[] = [
     [t`Strength`, t`${strength} of 5`],
@@ -163,7 +156,7 @@ function factsOf(recipe: RecipeVersion, larder: Larder, school: School) {
     [t`To put on`, t`${Math.round(finishedGrams)} g`],
     [t`Keeps in the fridge`, daysText(keepingOf(lines, 'fridge').days)],
   ];
-  return { lines, verdict: verdict.value, headline: verdictHeadline(verdict.value), rows };
+  return { lines, verdict, headline: verdictHeadline(verdict), rows };
 }
 
 function daysText(days: number): string {

@@ -6,7 +6,7 @@ import { errorText, lineInView } from '@/core/making';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import type { Ingredient } from '@/core/ingredients';
 import { sum } from '@/core/measures';
-import { stopsFor } from '@/core/safety';
+import { judge } from '@/core/safety';
 import type { Larder, RecipeVersion } from '@/core/recipes';
 import {
   makingStarted,
@@ -111,14 +111,10 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
       </Screen>
     );
   const chosen = draft.kind === 'heads' ? amounts.map((amount) => amount.head) : head ? [head] : [];
-  const stops = chosen.flatMap((each) =>
-    stopsFor(
-      making.value.weighed,
-      making.value.verdict,
-      each,
-      recipe.lines.map((line) => line.text),
-    ).map((caution) => ({ head: each, caution })),
-  );
+  const stops = chosen.flatMap((each) => {
+    const judged = judge(recipe.lines, each, larder);
+    return judged.ok ? judged.value.stops.map((caution) => ({ head: each, caution })) : [];
+  });
   const begin = () =>
     dispatch(
       makingStarted({

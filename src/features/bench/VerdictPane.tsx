@@ -7,6 +7,7 @@ import {
   flipWords,
   kindWords,
   ROLE_WORDS,
+  TANNIN_FIRMING,
   verdictHeadline,
   verdictReasons,
   type Verdict,
@@ -148,7 +149,7 @@ function Arithmetic({
   const dose = doseOf(contactMinutes, warmth, head?.porosityGuess);
   const rows: readonly (readonly [string, string | null])[] = [
     [t`Acting protein`, t`${fixed(loads.protein, 2)} g`],
-    [t`Tannin`, t`${fixed(loads.tannin, 2)} g, counted 0.6`],
+    [t`Tannin`, t`${fixed(loads.tannin, 2)} g, counted ${TANNIN_FIRMING}`],
     [t`Sugars, humectants`, t`${fixed(loads.humectant, 1)} g`],
     [t`Mucilage`, t`${fixed(loads.mucilage, 2)} g`],
     [t`Starch`, t`${fixed(loads.starch, 1)} g`],

@@ -1,14 +1,9 @@
-import { verdictHeadline, classifyLines, type School, type Verdict } from '@/core/classification';
+import { verdictHeadline, type School, type Verdict } from '@/core/classification';
 import { densityOf } from '@/core/formulation';
 import { makingSteps, scaledLines, timetableOf, type Phases, type Timetable } from '@/core/making';
 import { ok, type Result } from '@/core/measures';
-import {
-  weighedLines,
-  type Larder,
-  type RecipeVersion,
-  type SavedLine,
-  type WeighedLine,
-} from '@/core/recipes';
+import { type Larder, type RecipeVersion, type SavedLine, type WeighedLine } from '@/core/recipes';
+import { judge } from '@/core/safety';
 import { costOf, type Cost, type PantryItem } from '@/core/pantry';
 
 export interface Making {
@@ -36,21 +31,20 @@ export function makingOf(
   school: School,
 ): Result<Making> {
   const lines = scaledLines(recipe.lines, factor);
-  const weighed = weighedLines(lines, larder);
-  if (!weighed.ok) return weighed;
-  const verdict = classifyLines(weighed.value, school);
-  if (!verdict.ok) return verdict;
+  const judged = judge(lines, undefined, larder, { school });
+  if (!judged.ok) return judged;
+  const { lines: weighed, verdict } = judged.value;
   return ok({
     recipe,
     factor,
     lines,
-    weighed: weighed.value,
-    verdict: verdict.value,
-    headline: verdictHeadline(verdict.value),
-    finishedGrams: verdict.value.finishedGrams,
-    density: densityOf(weighed.value),
-    cost: costOf(weighed.value, pantry),
-    timetable: timetableOf(makingSteps(weighed.value, phasesOf(recipe))),
+    weighed,
+    verdict,
+    headline: verdictHeadline(verdict),
+    finishedGrams: verdict.finishedGrams,
+    density: densityOf(weighed),
+    cost: costOf(weighed, pantry),
+    timetable: timetableOf(makingSteps(weighed, phasesOf(recipe))),
   });
 }
 

@@ -4,7 +4,7 @@ import type { Head } from '@/core/hair';
 import { plural, t } from '@/core/language';
 import { lineInView } from '@/core/making';
 import type { Larder } from '@/core/recipes';
-import { cautionsFor } from '@/core/safety';
+import { judge } from '@/core/safety';
 import { minutesText, USE_WORDS } from '../shared/beatWords';
 import type { SheetPart } from '../shared/PrintSheet';
 import type { Making } from './makingOf';
@@ -21,12 +21,8 @@ function makingTitle({ totalMinutes, handsMinutes }: Making['timetable']): strin
 export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPart[] {
   const { recipe, lines, weighed, verdict, headline, timetable } = making;
   const heat = recipe.warmth === 'warm' ? t`, warm under a cap` : '';
-  const cautions = cautionsFor(
-    weighed,
-    verdict,
-    head,
-    recipe.lines.map(({ text }) => text),
-  );
+  const judged = judge(recipe.lines, head, larder);
+  const cautions = judged.ok ? judged.value.cautions : [];
   return [
     {
       title: headline,

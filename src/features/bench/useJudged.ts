@@ -1,9 +1,9 @@
 import { useDeferredValue, useMemo } from 'react';
-import { classifyLines, detailsOf, trustOf } from '@/core/classification';
+import { detailsOf, trustOf } from '@/core/classification';
 import { checkFormula, isFormula, type Formula } from '@/core/formulation';
 import { ok, type Result } from '@/core/measures';
-import { readLines, weighedLines, type ParsedRecipe } from '@/core/recipes';
-import { cautionsFor } from '@/core/safety';
+import { readLines, type ParsedRecipe } from '@/core/recipes';
+import { judge } from '@/core/safety';
 import { selectPrefs, useAppSelector } from '@/store';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
@@ -25,23 +25,14 @@ export function useJudged(typed: string): JudgedText {
   return useMemo((): JudgedText => {
     const parsed = parseRecipe(text, { larder, cup });
     if (!parsed.ok) return { parsed, judged: parsed, formula: null };
-    const lines = weighedLines(readLines(parsed.value), larder);
-    const verdict = lines.ok
-      ? classifyLines(lines.value, head?.school ?? 'my-hair', trustOf(parsed.value))
-      : lines;
     const formula = isFormula(parsed.value) ? checkFormula(parsed.value, larder) : null;
-    if (!lines.ok || !verdict.ok)
-      return { parsed, judged: lines.ok ? (verdict as Result<never>) : lines, formula };
-    const judged = ok({
-      verdict: verdict.value,
-      details: detailsOf(verdict.value, lines.value),
-      cautions: cautionsFor(
-        lines.value,
-        verdict.value,
-        head,
-        parsed.value.lines.map((line) => line.text),
-      ),
+    const judgement = judge(readLines(parsed.value), head, larder, {
+      trust: trustOf(parsed.value),
+      texts: parsed.value.lines.map((line) => line.text),
     });
+    const judged = judgement.ok
+      ? ok({ ...judgement.value, details: detailsOf(judgement.value.verdict, judgement.value.lines) })
+      : judgement;
     return { parsed, judged, formula };
   }, [text, larder, cup, head]);
 }

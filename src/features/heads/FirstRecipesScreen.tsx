@@ -55,7 +55,7 @@ function FirstRecipes({ head }: { head: Head }) {
           </View>
         ))}
       </View>
-      <Body>{t`Everything new is tested behind the ear first: the plan leaves two days for it.`}</Body>
+      <Body>{t`Everything new is tested behind the ear first: the plan leaves the days for it.`}</Body>
       <View className="flex-row flex-wrap gap-3">
         <Button tone="main" label={t`Show my first week`} onPress={take} testID="first-week" />
         <Button label={t`Paste a recipe of my own`} onPress={() => router.push('/bench/new')} />

@@ -4,7 +4,7 @@ import type { Head } from '@/core/hair';
 import { inWords } from '@/core/language';
 import { parseRecipe } from '@/core/parsing';
 import { savedLine, type Larder, type RecipeVersion } from '@/core/recipes';
-import { isChild, judgedFor } from '@/core/safety';
+import { isChild, judge } from '@/core/safety';
 
 /** A recipe out of an ordinary kitchen, to have something to plan with on the first day. */
 export interface Starter {
@@ -23,7 +23,7 @@ export function startersFor(head: Head, larder: Larder): Starter[] {
     const parsed = parseRecipe(text, { larder });
     if (!parsed.ok) return [];
     const saved = parsed.value.lines.map(savedLine);
-    const judged = judgedFor({ lines: saved }, head, larder);
+    const judged = judge(saved, head, larder);
     if (!judged.ok || judged.value.stops.length > 0) return [];
     const { verdict } = judged.value;
     return [

@@ -1,10 +1,10 @@
-import { contactAt, rulesOfHead, choicesOf, RULES } from '@/core/agenda';
+import { contactAt, patchTestDays, rulesOfHead, choicesOf, RULES } from '@/core/agenda';
 import type { Head, HeadHistory } from '@/core/hair';
 import { t } from '@/core/language';
 import { addDays, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { newestVersions, usedVersion, type RecipeVersion } from '@/core/recipes';
-import { firstUse, judgedFor, patchTestOf } from '@/core/safety';
+import { firstUse, judge, patchTestOf } from '@/core/safety';
 import type { DayTreatment, WashRun } from '@/core/sessions';
 import { verdictOf } from '../shared/verdictOf';
 import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/washday';
@@ -53,17 +53,23 @@ export function settingOf(
 /** The masks that may go on this head today, and why others may not. */
 export function offered(
   head: Head,
-  { recipes, larder, patchTests, sessions }: HeadHistory,
+  { recipes, larder, patchTests, sessions, planSettings }: HeadHistory,
   today: CalendarDay,
 ): { readonly masks: readonly RecipeVersion[]; readonly left: readonly string[] } {
   const masks = newestVersions(recipes).filter(({ use }) => use === 'mask');
+  const testDays = patchTestDays(planSettings, head.headId);
   const whyNot = (version: RecipeVersion): string | null => {
-    const judged = judgedFor(version, head, larder);
+    const judged = judge(version.lines, head, larder);
     if (!judged.ok) return t`${version.name} is not understood well enough.`;
     const [stop] = judged.value.stops;
     if (stop) return `${version.name}: ${stop.text}`;
     const usedBefore = sessions.some(({ recipeId }) => recipeId === version.recipeId);
-    const first = firstUse(patchTestOf(version.recipeId, head.headId, patchTests), usedBefore, today);
+    const first = firstUse(
+      patchTestOf(version.recipeId, head.headId, patchTests),
+      usedBefore,
+      today,
+      testDays,
+    );
     return first.may ? null : `${version.name}: ${first.why}`;
   };
   const judged = masks.map((version) => ({ version, why: whyNot(version) }));
@@ -109,7 +115,7 @@ export function washPlanOf(setting: RunSetting, head: Head, history: HeadHistory
 export function dayUseOf(treatment: DayTreatment, head: Head, { larder }: HeadHistory): DayUse | null {
   const { minutes, warmth, batchId } = treatment;
   const version = larder.used(treatment);
-  const judged = version && judgedFor(version, head, larder);
+  const judged = version && judge(version.lines, head, larder);
   if (!version || !judged?.ok) return null;
   const { lines, verdict } = judged.value;
   return {

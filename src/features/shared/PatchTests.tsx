@@ -1,7 +1,15 @@
 import { View } from 'react-native';
+import { patchTestDays } from '@/core/agenda';
 import type { Head } from '@/core/hair';
 import { t } from '@/core/language';
-import { firstUse, patchTestOf, type FirstUse, type PatchTest } from '@/core/safety';
+import {
+  firstUse,
+  patchTestOf,
+  patchTestState,
+  type FirstUse,
+  type PatchTest,
+  type PatchTestState,
+} from '@/core/safety';
 import { Button, Small, Strong } from '@/ui';
 import { newStamp } from './stamp';
 import { useAddRecords } from './useAddRecords';
@@ -20,7 +28,21 @@ export function useFirstUse(recipeId: string, head: Head): { use: FirstUse; test
   const today = useToday();
   const test = patchTestOf(recipeId, head.headId, history.patchTests);
   const usedBefore = history.sessions.some((session) => session.recipeId === recipeId);
-  return { use: firstUse(test, usedBefore, today), test };
+  const days = patchTestDays(history.planSettings, head.headId);
+  return { use: firstUse(test, usedBefore, today, days), test };
+}
+
+/** How each recipe stands on a head, and from when on it may go on: as the plan sees it. */
+export function usePatchTestState(head: Head): (recipeId: string) => PatchTestState {
+  const { patchTests, sessions, planSettings } = useHistory(head.headId);
+  const today = useToday();
+  return (recipeId) =>
+    patchTestState(
+      patchTestOf(recipeId, head.headId, patchTests),
+      sessions.some((session) => session.recipeId === recipeId),
+      today,
+      patchTestDays(planSettings, head.headId),
+    );
 }
 
 interface PatchTestsDueProps {

@@ -1,6 +1,6 @@
 import { classifyVersion } from '@/core/classification';
-import { ofKind, type StoredRecord } from '@/core/exchange';
-import { type Larder } from '@/core/recipes';
+import { batchUses, gramsUsed, ofKind, useKey, type StoredRecord } from '@/core/exchange';
+import type { Larder, UsedVersion } from '@/core/recipes';
 
 /**
  * Grams that really went on each head, use by use, from batches and from what was weighed on the wash day: what its own factor is learned from. Oils go on far more
@@ -11,33 +11,30 @@ export function usedGramsByHead(
   larder: Larder,
   oil: boolean,
 ): ReadonlyMap<string, readonly number[]> {
-  const batches = new Map(ofKind(records, 'batch').map((batch) => [batch.batchId, batch]));
   const sorts = new Map<string, boolean>();
-  const isOil = (recipeId: string, version: number) => {
-    const key = `${recipeId}/${version}`;
-    const known = sorts.get(key) ?? madeOfOil(recipeId, version, larder);
+  const isOil = (used: UsedVersion) => {
+    const key = `${used.recipeId}/${used.recipeVersion}/${used.recipeRecordId ?? ''}`;
+    const known = sorts.get(key) ?? madeOfOil(used, larder);
     sorts.set(key, known);
     return known;
   };
   const used = new Map<string, number[]>();
   const add = (headId: string, grams: number) => used.set(headId, [...(used.get(headId) ?? []), grams]);
-  const fromShelf = new Set<string>();
-  for (const { what, headId, portions, batchId, day } of ofKind(records, 'batch-event')) {
-    const batch = batches.get(batchId);
-    if (what !== 'used' || headId === null || !batch || portions === null) continue;
-    if (isOil(batch.recipeId, batch.recipeVersion) !== oil) continue;
-    add(headId, portions * batch.portionGrams);
-    fromShelf.add(`${headId}/${day}/${batch.recipeId}`);
+  const uses = batchUses(records);
+  const told = new Set<string>();
+  for (const session of ofKind(records, 'session')) {
+    const grams = gramsUsed(session, uses);
+    told.add(useKey(session.headId, session.day, session.recipeId));
+    if (grams !== null && isOil(session) === oil) add(session.headId, grams);
   }
-  for (const { headId, day, recipeId, recipeVersion, grams } of ofKind(records, 'session')) {
-    if (grams === null || fromShelf.has(`${headId}/${day}/${recipeId}`)) continue;
-    if (isOil(recipeId, recipeVersion) === oil) add(headId, grams);
-  }
+  // A portion that was taken from the shelf without a treatment written down beside it.
+  for (const [key, { headId, batch, grams }] of uses)
+    if (!told.has(key) && isOil(batch) === oil) add(headId, grams);
   return used;
 }
 
-function madeOfOil(recipeId: string, version: number, larder: Larder): boolean {
-  const recipe = larder.recipe(recipeId, version);
+function madeOfOil(used: UsedVersion, larder: Larder): boolean {
+  const recipe = larder.used(used);
   const verdict = recipe && classifyVersion(recipe, 'my-hair', larder);
   return verdict?.ok === true && verdict.value.kind === 'oil';
 }

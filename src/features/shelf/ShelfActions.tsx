@@ -2,10 +2,9 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { batchLines, movingForbidden, type BatchEvent, type Place, type ShelfItem } from '@/core/batches';
-import { classifyLines } from '@/core/classification';
 import type { Head } from '@/core/hair';
 import { plural, t } from '@/core/language';
-import { stopsFor } from '@/core/safety';
+import { judgeWeighed } from '@/core/safety';
 import { selectHeads, useAppSelector } from '@/store';
 import { Body, Button, Choice, Problem, Small } from '@/ui';
 import { newStamp } from '../shared/stamp';
@@ -130,9 +129,8 @@ function UseOn({ item, head, onUse }: UseOnProps) {
   const stops = useMemo(() => {
     const recipe = larder.used(batch);
     const lines = batchLines(batch, recipe, larder);
-    const verdict = classifyLines(lines, head.school);
-    const texts = recipe?.lines.map(({ text }) => text);
-    return verdict.ok ? stopsFor(lines, verdict.value, head, texts) : [];
+    const judged = judgeWeighed(lines, head, { texts: recipe?.lines.map(({ text }) => text) });
+    return judged.ok ? judged.value.stops : [];
   }, [batch, larder, head]);
   if (stops.length > 0)
     return (

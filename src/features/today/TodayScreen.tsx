@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { t } from '@/core/language';
-import { formatDay, type CalendarDay } from '@/core/measures';
+import { formatDay, whenWords, type CalendarDay } from '@/core/measures';
 import type { Beat, PlanDay } from '@/core/planning';
 import { selectWashRuns, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
@@ -118,7 +118,7 @@ function Next({ head, beats }: { head: Head; beats: readonly Beat[] }) {
           {t`${doneToday === 1 ? t`One treatment is` : t`${doneToday} treatments are`} written down today.`}
         </Body>
       ) : null}
-      {next ? <Small>{t`Next: ${next.name} on ${formatDay(next.day, 'EEEE')}.`}</Small> : null}
+      {next ? <Small>{t`Next: ${next.name} ${whenWords(next.day, today)}.`}</Small> : null}
     </>
   );
 }

@@ -1,33 +1,53 @@
 import { View } from 'react-native';
 import { t } from '@/core/language';
-import { formatDay, type CalendarDay } from '@/core/measures';
+import { formatDay, weekdayOrDate, type CalendarDay } from '@/core/measures';
+import type { RecipeVersion } from '@/core/recipes';
+import { Small } from '@/ui';
+import { PatchTests, usePatchTestState } from '../shared/PatchTests';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
 import { WonderAnswer } from './WonderAnswer';
 
 /** Puts something on a day by hand, or asks why the plan did not. */
 export function AddPanel({ day }: { day: CalendarDay }) {
-  const { decisions, startAdd, ask, wonder } = useWeek();
-  const on = formatDay(day, 'EEEE');
+  const { decisions, startAdd, ask, wonder, head, plan } = useWeek();
+  const stateOf = usePatchTestState(head);
+  const on = weekdayOrDate(day, plan.from);
   const isAsked = wonder.asked?.what === 'why-not' && wonder.asked.day === day;
+  const waits = ({ recipeId }: RecipeVersion) => stateOf(recipeId).allowedFrom > day;
   return (
     <View className="gap-2">
       {isAsked ? <WonderAnswer /> : null}
       <RecipeChoices
         label={t`For ${on}`}
-        actions={({ recipeId, name }) => [
-          {
-            label: t`Put it here`,
-            hint: t`Put ${name} on ${on}`,
-            run: () => {
-              startAdd(null);
-              decisions.add(day, recipeId, name);
-            },
-          },
+        // A patch test comes first, whatever she puts where.
+        note={(recipe) =>
+          waits(recipe) ? (
+            <View className="basis-full gap-1">
+              <PatchTests recipeId={recipe.recipeId} recipeName={recipe.name} head={head} />
+              <Small>
+                {t`With its patch test clear it may go on from ${formatDay(stateOf(recipe.recipeId).allowedFrom, 'EEEE d MMMM')}.`}
+              </Small>
+            </View>
+          ) : null
+        }
+        actions={(recipe) => [
+          ...(waits(recipe)
+            ? []
+            : [
+                {
+                  label: t`Put it here`,
+                  hint: t`Put ${recipe.name} on ${on}`,
+                  run: () => {
+                    startAdd(null);
+                    decisions.add(day, recipe.recipeId, recipe.name);
+                  },
+                },
+              ]),
           {
             label: t`Why not?`,
-            hint: t`Why not ${name} on ${on}?`,
-            run: () => ask({ what: 'why-not', slot: 'main', recipeId, day }),
+            hint: t`Why not ${recipe.name} on ${on}?`,
+            run: () => ask({ what: 'why-not', slot: 'main', recipeId: recipe.recipeId, day }),
           },
         ]}
       />

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { classifyVersion } from '@/core/classification';
 import { t } from '@/core/language';
@@ -18,10 +19,12 @@ interface RecipeChoicesProps {
   /** The recipe that is there already. */
   readonly except?: string;
   readonly actions: (recipe: RecipeVersion) => readonly Action[];
+  /** What has to be known of a recipe first. */
+  readonly note?: (recipe: RecipeVersion) => ReactNode;
 }
 
 /** Her masks, each with what can be done with it here. */
-export function RecipeChoices({ label, except, actions }: RecipeChoicesProps) {
+export function RecipeChoices({ label, except, actions, note }: RecipeChoicesProps) {
   const larder = useLarder();
   const { head } = useWeek();
   const masks = larder.recipes.filter(({ use, recipeId }) => use === 'mask' && recipeId !== except);
@@ -36,6 +39,7 @@ export function RecipeChoices({ label, except, actions }: RecipeChoicesProps) {
               <Strong>{recipe.name}</Strong>
               {verdict.ok ? <Small>{kindInWords(verdict.value.kind, verdict.value.strength)}</Small> : null}
             </View>
+            {note?.(recipe)}
             {actions(recipe).map(({ label: words, hint, run }) => (
               <Button key={words} tone="quiet" label={words} hint={hint} onPress={run} />
             ))}

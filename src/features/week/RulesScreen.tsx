@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import {
+  holdsUnder,
   LEANINGS,
   LEANING_MOST,
   LEANING_WORDS,
@@ -127,6 +128,9 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
         />
       </View>
       <Small>{rule.why}</Small>
+      {holdsUnder(rule, choices) ? null : (
+        <Small className="text-ink">{t`Not in force: “by the calendar” is not what you chose above.`}</Small>
+      )}
       {learned ? <Small className="text-ink">{learnedText(learned, chosen !== undefined)}</Small> : null}
       <View className="flex-row flex-wrap gap-x-4">
         {rule.canBeOff ? (

@@ -1,10 +1,10 @@
-import { judgedFor } from '.';
+import { judge } from '.';
 import { CATALOGUE_LARDER } from '../recipes';
 import { testHead, testRecipe, valueOf } from '../testing';
 
 const EGG = testRecipe('egg', ['1 egg, whole', '100 ml coconut milk']);
 const judged = (...changes: Parameters<typeof testHead>) =>
-  valueOf(judgedFor(EGG, testHead(...changes), CATALOGUE_LARDER));
+  valueOf(judge(EGG.lines, testHead(...changes), CATALOGUE_LARDER));
 
 describe('a recipe as it stands for one head', () => {
   it('is judged by the school of that head', () => {
@@ -22,11 +22,11 @@ describe('a recipe as it stands for one head', () => {
 
   it('is stopped by what its own words ask for', () => {
     const hot = testRecipe('hot', ['2 tbsp honey', 'apply while boiling hot']);
-    expect(valueOf(judgedFor(hot, testHead(), CATALOGUE_LARDER)).stops).not.toEqual([]);
+    expect(valueOf(judge(hot.lines, testHead(), CATALOGUE_LARDER)).stops).not.toEqual([]);
   });
 
   it('has no verdict where nothing of it is understood', () => {
-    const unknown = { lines: [{ text: 'stardust', ingredientId: null, preparationId: null, grams: null }] };
-    expect(judgedFor(unknown, testHead(), CATALOGUE_LARDER).ok).toBe(false);
+    const unknown = [{ text: 'stardust', ingredientId: null, preparationId: null, grams: null }];
+    expect(judge(unknown, testHead(), CATALOGUE_LARDER).ok).toBe(false);
   });
 });

@@ -1,0 +1,38 @@
+import { FIXED_RULES, RULES } from '../agenda';
+import { t } from '../language';
+import { formatDay } from '../measures';
+import { breachesOf, type Draft, type HeadProblem, type PlanProblem } from '../planning';
+
+/** Rules that keep her safe: no decision and no wish loosens them. */
+const NEVER_LOOSENED: ReadonlySet<string> = new Set([
+  RULES.patchTest.id,
+  'no-strong-protein',
+  'moisture-after-protein',
+]);
+
+export const isNeverLoosened = (rule: string): boolean => NEVER_LOOSENED.has(rule);
+
+type Wanted = Pick<Draft, 'treatment' | 'day'> & Draft;
+
+/** Which of these rules forbid something on its day, whatever else is planned. */
+function forbidding(problem: PlanProblem, head: HeadProblem, wanted: Wanted): string[] {
+  return breachesOf(problem, head, [wanted], wanted)
+    .map(({ rule }) => rule)
+    .filter((rule) => isNeverLoosened(rule) && rule !== 'moisture-after-protein');
+}
+
+export function isNeverAllowed(problem: PlanProblem, head: HeadProblem, wanted: Wanted): boolean {
+  return forbidding(problem, head, wanted).length > 0;
+}
+
+/** Why something can never be on its day, and what to do about it; null where nothing of this kind forbids it. */
+export function neverBecause(problem: PlanProblem, head: HeadProblem, wanted: Wanted): string | null {
+  const [rule] = forbidding(problem, head, wanted);
+  if (rule === undefined) return null;
+  if (rule !== RULES.patchTest.id) return FIXED_RULES[rule]?.why ?? null;
+  const { patchTest, allowedFrom } = wanted.treatment;
+  const from = formatDay(allowedFrom, 'EEEE d MMMM');
+  return patchTest === 'runs'
+    ? t`Its patch test runs; it may go on from ${from}, when the skin is clear.`
+    : t`It is new on this head. With a patch test begun today it may go on from ${from}.`;
+}
