@@ -130,7 +130,9 @@ class HeadSearch {
       const treatment = this.head.treatments.find((known) => known.recipeId === recipeId);
       const at = daysBetween(from, day);
       if (!treatment || at < 0 || at >= 7 * weeks) return [];
-      return [draftOf(day, treatment, slot, overnight)];
+      const draft = draftOf(day, treatment, slot, overnight);
+      // A trial that runs has washes of its own, put in as its order wants.
+      return this.head.trial && washDayOf(draft) <= this.head.trial.endsBy ? [] : [draft];
     });
     if (agreed.length === 0) return;
     const fromShelf = agreed.reduce<Draft[]>((kept, draft) => [...kept, this.withPortion(draft, kept)], []);
