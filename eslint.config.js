@@ -14,6 +14,19 @@ module.exports = defineConfig([
       complexity: ['error', 16],
       // fast-check is used as `fc.property` everywhere in its own documentation.
       'import/no-named-as-default-member': 'off',
+      // Made by the bundler: see metro.config.js.
+      'import/no-unresolved': ['error', { ignore: ['^async-storage-connections$'] }],
+      // Packages, then what is ours from the outside in; in each the order of the alphabet.
+      'import/order': [
+        'error',
+        {
+          groups: ['builtin', 'external', 'internal', 'parent', 'sibling', 'index'],
+          pathGroups: [{ pattern: '@/**', group: 'internal' }],
+          pathGroupsExcludedImportTypes: ['builtin'],
+          alphabetize: { order: 'asc', caseInsensitive: true },
+          'newlines-between': 'never',
+        },
+      ],
     },
   },
   {
@@ -36,7 +49,12 @@ module.exports = defineConfig([
   { files: ['src/core/measures/calendarDay.ts'], rules: { 'no-restricted-globals': 'off' } },
   // Read only when the language is known: see docs/architecture.md, “Languages”.
   {
-    files: ['index.ts', 'src/workers/*.worker.ts', 'src/core/translation/*.test.ts'],
+    files: [
+      'index.ts',
+      'src/workers/*.worker.ts',
+      'src/core/translation/*.test.ts',
+      'src/core/classification/constants.test.ts',
+    ],
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },
   { files: ['cli/**', 'server/**', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },

@@ -23,7 +23,6 @@ const ES_MODULES = [
   'reselect',
   'redux',
   'redux-thunk',
-  'redux-remember',
   'nativewind',
   'react-native-css-interop',
   'd3-.*',
@@ -37,7 +36,6 @@ const ES_MODULES = [
   'i18next',
   'zod/v4/(?:locales|core)',
   '@rn-primitives/.*',
-  'sonner-native',
   'idb',
   'nanoid',
 ].join('|');

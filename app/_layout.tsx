@@ -1,12 +1,19 @@
 import '../global.css';
 import { Slot } from 'expo-router';
+import { lazy } from 'react';
 import { AppShell } from '@/features/shell/AppShell';
 
 export { ErrorBoundary } from '@/features/shell/ErrorBoundary';
 
+const PARTS = {
+  WashBar: lazy(async () => ({ default: (await import('@/rooms')).WashBar })),
+  KeyHelp: lazy(async () => ({ default: (await import('@/rooms')).KeyHelp })),
+  Palette: lazy(async () => ({ default: (await import('@/rooms')).Palette })),
+};
+
 export default function Layout() {
   return (
-    <AppShell>
+    <AppShell parts={PARTS}>
       <Slot />
     </AppShell>
   );

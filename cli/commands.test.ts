@@ -2,6 +2,7 @@ import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { calendarDay } from '../src/core/measures';
 import {
   classifyCommand,
   CommandError,
@@ -10,7 +11,6 @@ import {
   stateCommand,
   type Clock,
 } from './commands';
-import { calendarDay } from '../src/core/measures';
 
 const clock = (input = ''): Clock => ({ today: () => calendarDay('2026-05-13'), input: () => input });
 const folder = mkdtempSync(path.join(tmpdir(), 'velvet-'));

@@ -10,18 +10,18 @@ import {
   type School,
   type Verdict,
 } from '../src/core/classification';
-import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '../src/core/exchange';
-import { planProblemFrom } from '../src/core/question';
 import { estimateHair } from '../src/core/estimation';
+import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '../src/core/exchange';
 import { lastingDays, SIGNALS, type SignalState, type Head } from '../src/core/hair';
 import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';
+import { parseRecipe } from '../src/core/parsing';
 import { MOST_WEEKS } from '../src/core/planning';
 import { solverFrom } from '../src/core/programme';
+import { planProblemFrom } from '../src/core/question';
 import { CATALOGUE_LARDER, readLines, unreadLines, type ParsedLine } from '../src/core/recipes';
 import { judge } from '../src/core/safety';
 import { scheduled } from '../src/core/scheduling';
 import { demoRecords } from '../src/core/simulation';
-import { parseRecipe } from '../src/core/parsing';
 
 /** Input that a person can mend; said in one line, exit code 2. */
 export class CommandError extends Error {}

@@ -1,8 +1,8 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { calendarDay } from '../src/core/measures';
 import { DATA_VERSION, readBackup, writeBackup } from '../src/core/exchange';
+import { calendarDay } from '../src/core/measures';
 import { demoRecords } from '../src/core/simulation';
 import type { Browser } from './support/browser';
 import { snapshotOf, unhurriedDemo } from './support/records';

@@ -1,7 +1,7 @@
 /** Installs and builds if needed, then serves the application with the demo data. */
+import { spawn } from 'node:child_process';
 import { ensureBuilt, ensureInstalled } from './lib/ensure.mjs';
 import { say } from './lib/run.mjs';
-import { spawn } from 'node:child_process';
 
 await ensureInstalled();
 await ensureBuilt();

@@ -1,10 +1,10 @@
-import { existsSync, readFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import { rateLimit } from 'express-rate-limit';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
-import { rateLimit } from 'express-rate-limit';
 import { scaleRoutes } from './scaleRoutes';
 import { weatherRoutes } from './weatherRoutes';
 

@@ -1,5 +1,5 @@
-import path from 'node:path';
 import { isIP } from 'node:net';
+import path from 'node:path';
 import { makeServer, NoBuild } from './app';
 
 const DEFAULT_PORT = 4173;

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-const RecipeScreen = lazyScreen(async () => (await import('@/features/rooms')).RecipeScreen);
+const RecipeScreen = lazyScreen(async () => (await import('@/rooms')).RecipeScreen);
 
 export default function Recipe() {
   const { recipeId, text } = useLocalSearchParams<{ recipeId: string; text?: string }>();

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-const RecipeEditor = lazyScreen(async () => (await import('@/features/rooms')).RecipeEditor);
+const RecipeEditor = lazyScreen(async () => (await import('@/rooms')).RecipeEditor);
 
 export default function NewRecipe() {
   const { text } = useLocalSearchParams<{ text?: string }>();

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-const HeadScreen = lazyScreen(async () => (await import('@/features/rooms')).HeadScreen);
+const HeadScreen = lazyScreen(async () => (await import('@/rooms')).HeadScreen);
 
 export default function ChangeHead() {
   const { headId } = useLocalSearchParams<{ headId: string }>();

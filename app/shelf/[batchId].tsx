@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-const LabelScreen = lazyScreen(async () => (await import('@/features/rooms')).LabelScreen);
+const LabelScreen = lazyScreen(async () => (await import('@/rooms')).LabelScreen);
 
 export default function Label() {
   const { batchId } = useLocalSearchParams<{ batchId: string }>();

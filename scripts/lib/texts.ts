@@ -1,6 +1,6 @@
-import ts from 'typescript';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import ts from 'typescript';
 
 /** One text as the code has it. */
 export interface CodeText {

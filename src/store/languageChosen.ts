@@ -1,5 +1,5 @@
-import { prefsChanged, readPrefs, type Prefs } from './prefsSlice';
 import { PREFS_KEY } from './database';
+import { prefsChanged, readPrefs, type Prefs } from './prefsSlice';
 import type { RecordStorage } from './recordStorage';
 
 /** Stores the choice at once: the page is opened anew in that language as soon as this has resolved. */

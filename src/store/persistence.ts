@@ -1,8 +1,8 @@
-import type { Agreed } from '@/core/agenda';
 import { createListenerMiddleware, type UnknownAction } from '@reduxjs/toolkit';
-import { agreedLoaded, readAgreed, selectAgreed } from './agreedSlice';
+import type { Agreed } from '@/core/agenda';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import { liveRecords } from '@/core/measures';
+import { agreedLoaded, readAgreed, selectAgreed } from './agreedSlice';
 import { draftsLoaded, readDrafts, selectDrafts } from './draftsSlice';
 import { makingLoaded, readMaking, selectMaking, type MakingRun } from './makingSlice';
 import { prefsLoaded, readPrefs, selectPrefs, type Prefs } from './prefsSlice';

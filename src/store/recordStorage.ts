@@ -1,7 +1,7 @@
-import { z } from 'zod';
 import { createAsyncStorage, type AsyncStorage } from '@react-native-async-storage/async-storage';
-import { copyListSchema, packRecord, unpackRecord, type Copy, type StoredRecord } from '@/core/exchange';
 import connections from 'async-storage-connections';
+import { z } from 'zod';
+import { copyListSchema, packRecord, unpackRecord, type Copy, type StoredRecord } from '@/core/exchange';
 import { DATABASE, PREFS_KEY, RECORD_PREFIX } from './database';
 import { reopening } from './reopening';
 

@@ -1,6 +1,5 @@
 import { createSelector, createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { headsIn, historyFrom, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
-
 import { inOrder, latestStamp, liveRecords, stampAfter } from '@/core/measures';
 import { pantryOf } from '@/core/pantry';
 import type { KeptKey } from './recordStorage';

@@ -11,6 +11,8 @@ import {
   testWashStep,
   valueOf,
 } from '@/core/testing';
+import { memoryStorage, opened, settle, type Memory } from './testing/memoryStorage';
+import { selectAllWashRuns } from './washSlice';
 import {
   copiesListed,
   copyKept,
@@ -24,8 +26,6 @@ import {
   selectUnsaved,
   washStarted,
 } from '.';
-import { selectAllWashRuns } from './washSlice';
-import { memoryStorage, opened, settle, type Memory } from './testing/memoryStorage';
 
 /** Tabs hear one another through the browser; here through the same thing of node. */
 class Channel extends BroadcastChannel {

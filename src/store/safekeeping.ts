@@ -8,9 +8,9 @@ import {
 } from '@/core/exchange';
 import { t } from '@/core/language';
 import { failed, ok, type Result } from '@/core/measures';
-import { saveMessage } from './storageProblem';
 import { recordsReplaced, selectAllRecords, type RecordsRoot } from './recordsSlice';
 import type { RecordStorage } from './recordStorage';
+import { saveMessage } from './storageProblem';
 
 interface Stamp {
   readonly id: string;

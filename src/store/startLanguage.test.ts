@@ -1,6 +1,6 @@
-import portuguese from '../../data/languages/pt.json';
 import { currentLanguage, speak } from '@/core/language';
 import { speechOf } from '@/core/translation';
+import portuguese from '../../data/languages/pt.json';
 import { firstSpoken, startLanguage } from './startLanguage';
 
 const mockStored = new Map<string, string>();

@@ -5,10 +5,10 @@ import { draftsSlice } from './draftsSlice';
 import { makingSlice } from './makingSlice';
 import { persistenceMiddleware } from './persistence';
 import { prefsSlice } from './prefsSlice';
-import type { RecordStorage } from './recordStorage';
 import { recordsSlice } from './recordsSlice';
-import { undoSlice } from './undoSlice';
+import type { RecordStorage } from './recordStorage';
 import { underwaySlice } from './underwaySlice';
+import { undoSlice } from './undoSlice';
 import { washSlice } from './washSlice';
 
 const reducer = combineReducers({

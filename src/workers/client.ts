@@ -1,5 +1,5 @@
-import type { ClockApi } from './clock';
 import { clientOf } from './clientOf';
+import type { ClockApi } from './clock';
 import type { EstimatorApi, PlannerApi } from './compute';
 import type { SchedulingApi, SolvingApi } from './solving';
 

@@ -1,5 +1,5 @@
-import { historyOf, readBackup, type Backup, type StoredRecord } from '@/core/exchange';
 import { estimateHair } from '@/core/estimation';
+import { historyOf, readBackup, type Backup, type StoredRecord } from '@/core/exchange';
 import type { HairState, Head } from '@/core/hair';
 import type { CalendarDay, Result } from '@/core/measures';
 import { searched } from '@/core/scheduling';

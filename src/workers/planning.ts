@@ -1,10 +1,10 @@
 import type { Agreement, Effort, PlanNote } from '@/core/agenda';
 import { shelfOf, type ShelfItem } from '@/core/batches';
 import { historyOf, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
-import { planProblemFrom } from '@/core/question';
 import type { HairState, Head } from '@/core/hair';
 import { liveRecords, type CalendarDay } from '@/core/measures';
 import type { Plan, PlanProblem } from '@/core/planning';
+import { planProblemFrom } from '@/core/question';
 import { agreementAfter, plansOf, whyNotIn, type Plans, type Schedule } from '@/core/scheduling';
 
 /** A head to plan for, with what was agreed for it before. */

@@ -1,4 +1,6 @@
 import highsLoader from 'highs';
+import { effortLimits } from '@/core/agenda';
+import type { School } from '@/core/classification';
 import {
   makeFromPantry,
   substitutesFor,
@@ -7,8 +9,9 @@ import {
   type Substitute,
   type WishId,
 } from '@/core/making';
-import { solverFrom, type SolveProgramme, type SolveProgress } from '@/core/programme';
 import type { Plan } from '@/core/planning';
+import { solverFrom, type SolveProgramme, type SolveProgress } from '@/core/programme';
+import type { WeighedLine } from '@/core/recipes';
 import {
   RHYTHM_IDS,
   triedRhythm,
@@ -21,9 +24,6 @@ import {
   type Wondering,
 } from '@/core/scheduling';
 import { answerOf, problemOf, type PlanAnswer, type PlanQuestion } from './planning';
-import { effortLimits } from '@/core/agenda';
-import type { School } from '@/core/classification';
-import type { WeighedLine } from '@/core/recipes';
 
 export interface SubstituteQuestion {
   readonly lines: readonly WeighedLine[];

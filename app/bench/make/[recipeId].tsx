@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-const MakeScreen = lazyScreen(async () => (await import('@/features/rooms')).MakeScreen);
+const MakeScreen = lazyScreen(async () => (await import('@/rooms')).MakeScreen);
 
 export default function Make() {
   const { recipeId } = useLocalSearchParams<{ recipeId: string }>();

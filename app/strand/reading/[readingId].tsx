@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-const Reading = lazyScreen(async () => (await import('@/features/rooms')).ReadingScreen);
+const Reading = lazyScreen(async () => (await import('@/rooms')).ReadingScreen);
 
 export default function CorrectReadingRoute() {
   const { readingId } = useLocalSearchParams<{ readingId: string }>();

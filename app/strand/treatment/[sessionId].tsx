@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-const Treatment = lazyScreen(async () => (await import('@/features/rooms')).TreatmentScreen);
+const Treatment = lazyScreen(async () => (await import('@/rooms')).TreatmentScreen);
 
 export default function CorrectTreatmentRoute() {
   const { sessionId } = useLocalSearchParams<{ sessionId: string }>();

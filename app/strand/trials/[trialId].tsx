@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-const Trial = lazyScreen(async () => (await import('@/features/rooms')).TrialScreen);
+const Trial = lazyScreen(async () => (await import('@/rooms')).TrialScreen);
 
 export default function TrialRoute() {
   const { trialId } = useLocalSearchParams<{ trialId: string }>();

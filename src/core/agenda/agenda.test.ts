@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { addDays, calendarDay, dayRange } from '../measures';
+import { STAMP, testOccasion } from '../testing';
 import {
   challengeSchema,
   challengeState,
@@ -10,8 +12,6 @@ import {
   USUAL_CHOICES,
   type Challenge,
 } from '.';
-import { addDays, calendarDay, dayRange } from '../measures';
-import { STAMP, testOccasion } from '../testing';
 
 const start = calendarDay('2026-03-02');
 const challenge: Challenge = {

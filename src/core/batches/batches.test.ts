@@ -1,4 +1,7 @@
 import fc from 'fast-check';
+import { addDays, calendarDay, invariant } from '../measures';
+import { makeLarder } from '../recipes';
+import { STAMP, testBatch, testRecipe, weighedOf } from '../testing';
 import {
   batchSchema,
   jarLabel,
@@ -9,9 +12,6 @@ import {
   type Batch,
   type BatchEvent,
 } from '.';
-import { addDays, calendarDay, invariant } from '../measures';
-import { makeLarder } from '../recipes';
-import { STAMP, testBatch, testRecipe, weighedOf } from '../testing';
 
 const MONDAY = calendarDay('2026-03-02');
 const GEL = ['3 tbsp linseed, boiled, strained', '300 ml water'];

@@ -1,13 +1,13 @@
 import ICAL from 'ical.js';
-import { addDays, calendarDay, type CalendarDay } from '../measures';
-import { calendarFile } from '.';
 import type { CalendarEntry } from '../agenda';
-import { headsIn, historyOf } from '../exchange';
-import { planProblemFrom } from '../question';
 import { estimateHair } from '../estimation';
+import { headsIn, historyOf } from '../exchange';
+import { addDays, calendarDay, type CalendarDay } from '../measures';
 import type { Plan } from '../planning';
+import { planProblemFrom } from '../question';
 import { searched } from '../scheduling';
 import { demoRecords } from '../simulation';
+import { calendarFile } from '.';
 
 const STAMP = '2026-11-25T08:00:00Z';
 const maren = { headId: 'maren', name: 'Maren', washFrom: [10, 18, 18, 17, 18, 18, 14] };

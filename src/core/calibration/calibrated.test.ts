@@ -4,8 +4,8 @@ import { priorEffect } from '../hair';
 import { addDays, calendarDay, dayRange } from '../measures';
 import type { Reading } from '../readings';
 import type { Session } from '../sessions';
-import { testHead, testHistory, testRecipe, testSession, verdictOf } from '../testing';
 import { VirtualHead } from '../simulation';
+import { testHead, testHistory, testRecipe, testSession, verdictOf } from '../testing';
 import { AS_FEARED, AS_PROMISED, calibrated } from '.';
 
 const stamp = { recordedAt: '2026-01-01T10:00:00Z' };

@@ -1,10 +1,10 @@
-import { fiveYears } from '.';
-import { demoRecords } from '../simulation';
 import { trialReport } from '../evidence';
 import { headsIn, historyOf } from '../exchange';
 import { addDays, calendarDay } from '../measures';
+import { demoRecords } from '../simulation';
 import { testHead, testRecipe } from '../testing';
 import { trialOrder, trialState } from '../trials';
+import { fiveYears } from '.';
 
 const today = calendarDay('2026-05-13');
 

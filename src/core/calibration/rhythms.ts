@@ -1,5 +1,4 @@
 import { type AgreedBeat, RULES, USUAL_CHOICES, type PlanSettings } from '../agenda';
-import { STAMP } from '../testing';
 import { type Verdict } from '../classification';
 import { estimateHair } from '../estimation';
 import { SIGNALS, type HairState, type Head, type SignalState } from '../hair';
@@ -9,6 +8,7 @@ import type { SolveProgramme } from '../programme';
 import { type RecipeVersion } from '../recipes';
 import { scheduled } from '../scheduling';
 import { VirtualHead } from '../simulation';
+import { STAMP } from '../testing';
 import { Life, type Use } from './life';
 import { pick, seededHead, START } from './seededHead';
 

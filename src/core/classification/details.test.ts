@@ -1,4 +1,8 @@
 import fc from 'fast-check';
+import { CATALOGUE } from '../ingredients';
+import { rounded, sum } from '../measures';
+import { compareLines, remainingGrams } from '../recipes';
+import { valueOf, verdictOf, weighedOf } from '../testing';
 import {
   acidityOf,
   acidityWords,
@@ -9,10 +13,6 @@ import {
   type School,
   type TreatmentRole,
 } from '.';
-import { CATALOGUE } from '../ingredients';
-import { rounded, sum } from '../measures';
-import { compareLines, remainingGrams } from '../recipes';
-import { valueOf, verdictOf, weighedOf } from '../testing';
 
 const pHOf = (...lines: string[]) => {
   const weighed = weighedOf(lines);

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
-import { classify, LOAD_KINDS, SCHOOLS, verdictHeadline, type TreatmentKind, type Verdict } from '.';
 import { CATALOGUE } from '../ingredients';
-
-import { parsedOf, valueOf, verdictOf as verdictOfLines } from '../testing';
 import { parseRecipe } from '../parsing';
+import { parsedOf, valueOf, verdictOf as verdictOfLines } from '../testing';
+import { classify, LOAD_KINDS, SCHOOLS, verdictHeadline, type TreatmentKind, type Verdict } from '.';
 
 const verdictOf = (...lines: string[]): Verdict => verdictOfLines(lines);
 

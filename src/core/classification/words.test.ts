@@ -1,5 +1,5 @@
-import { confidenceWord, verdictReasons } from '.';
 import { verdictOf } from '../testing';
+import { confidenceWord, verdictReasons } from '.';
 
 const reasonsOf = (...lines: string[]): string => verdictReasons(verdictOf(lines)).join(' ');
 

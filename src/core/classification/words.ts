@@ -3,9 +3,9 @@ import { rounded } from '../measures';
 import type { Acidity } from './acidity';
 import { SCHOOLS, type School } from './constants';
 import type { Flip } from './flips';
+import type { LoadKind } from './loads';
 import type { TreatmentKind } from './schoolVerdict';
 import { strengthWord, type LedgerRow, type Verdict } from './verdict';
-import type { LoadKind } from './loads';
 
 export const KIND_WORDS: Record<TreatmentKind, string> = {
   protein: t`Protein`,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { testHead, testSession } from '../testing';
 import { calendarDay } from '../measures';
+import { testHead, testSession } from '../testing';
 import { amountFactor, sessionDose } from './dose';
 
 const day = calendarDay('2026-05-10');

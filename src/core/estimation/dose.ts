@@ -1,5 +1,5 @@
-import { expectedMaskGrams, type Head, type MASK_PER_HAIR } from '../hair';
 import { doseOf } from '../classification';
+import { expectedMaskGrams, type Head, type MASK_PER_HAIR } from '../hair';
 import type { Session } from '../sessions';
 
 /** How fast more of a treatment stops doing more: 1 − exp(−1.5 × grams / usual grams), 1 at the usual amount (working assumption). */

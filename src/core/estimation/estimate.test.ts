@@ -1,4 +1,3 @@
-import { estimateHair } from '.';
 import { calendarDay, addDays } from '../measures';
 import type { HeadEvent, Reading } from '../readings';
 import { makeLarder } from '../recipes';
@@ -11,6 +10,7 @@ import {
   testStrand,
   testTally,
 } from '../testing';
+import { estimateHair } from '.';
 
 const today = calendarDay('2026-05-10');
 const head = testHead({ porosityGuess: 'unknown', freeMinutes: [120, 0, 0, 120, 0, 0, 120] });

@@ -10,9 +10,9 @@ import {
 import { addDays, daysBetween, type CalendarDay } from '../measures';
 import { referralFrom, SIGNAL_IDS, TALLY, type SignalId } from '../readings';
 import { newestVersions } from '../recipes';
+import { entangledPairs } from './entangled';
 import type { LevelStep } from './filterRun';
 import { estimateLevel } from './levelEstimate';
-import { entangledPairs } from './entangled';
 import { needOf } from './need';
 import { nextReadings } from './nextReading';
 import { effectSources, timelineOf, withoutDoubles, type EffectSource, type Step } from './timeline';

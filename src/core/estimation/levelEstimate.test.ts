@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { estimateLevel, type LevelModel, type LevelStep } from '.';
 import { FilterRun } from './filterRun';
 import { weighedRuns } from './hypotheses';
 import { levelOf } from './kalman';
+import { estimateLevel, type LevelModel, type LevelStep } from '.';
 
 const model: LevelModel = {
   level: { mean: 0, sd: 0.7 },

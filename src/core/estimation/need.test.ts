@@ -1,8 +1,8 @@
 import { laneProbabilities, type DatedMeasurement, SIGNALS, type Head, type SignalState } from '../hair';
-import { needOf } from './need';
 import { calendarDay } from '../measures';
 import type { SignalId } from '../readings';
 import { testHead } from '../testing';
+import { needOf } from './need';
 
 const day = calendarDay('2026-05-10');
 const head = testHead({ strand: 'fine', porosityGuess: 'high', freeMinutes: [0, 0, 0, 0, 0, 0, 0] });

@@ -8,8 +8,8 @@ import {
   type SignalState,
 } from '../hair';
 import { plural, t } from '../language';
-import type { SignalId } from '../readings';
 import { rounded } from '../measures';
+import type { SignalId } from '../readings';
 
 /** Probability from which the app commits to a side; under it, it says that it is likely, or cannot tell. */
 const COMMIT = 0.65;

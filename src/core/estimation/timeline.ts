@@ -1,3 +1,4 @@
+import { classifyVersion, type School } from '../classification';
 import {
   EVENT_EFFECTS,
   SIGNALS,
@@ -7,7 +8,6 @@ import {
   type Head,
   type HeadHistory,
 } from '../hair';
-import { classifyVersion, type School } from '../classification';
 import type { CalendarDay } from '../measures';
 import {
   measurementsOf,

@@ -1,9 +1,9 @@
-import { changeWords, expectedHalfWidth, sessionChange, trialReport } from '.';
-import { firstUsesTogether } from '../sessions';
 import { addDays, calendarDay } from '../measures';
 import type { Reading } from '../readings';
+import { firstUsesTogether } from '../sessions';
 import { testHead, testReading, testSession, testStrand, testTally, STAMP } from '../testing';
 import { trialOrder, type Trial, type TrialWash } from '../trials';
+import { changeWords, expectedHalfWidth, sessionChange, trialReport } from '.';
 
 const head = testHead();
 const day = calendarDay('2026-05-10');

@@ -1,7 +1,7 @@
 import { randomGamma, randomLcg, randomPoisson } from 'd3-random';
 import fc from 'fast-check';
-import { rateRatio, rateRatioWords } from '.';
 import { rateOf } from './rates';
+import { rateRatio, rateRatioWords } from '.';
 
 const counts = (...pieces: number[]) => pieces.map((count) => ({ pieces: count, days: 3 }));
 

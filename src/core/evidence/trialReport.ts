@@ -4,9 +4,9 @@ import { fixed, plural, t } from '../language';
 import { mean } from '../measures';
 import { tallyTotals, type Count, type Reading } from '../readings';
 import type { Session } from '../sessions';
+import { trialOrder, type Arm, type Trial, type TrialWash } from '../trials';
 import { rateRatio, rateRatioWords, type RateRatio } from './rates';
 import { sessionChange, WAYS, type LevelSignal } from './sessionChange';
-import { trialOrder, type Arm, type Trial, type TrialWash } from '../trials';
 
 /** One wash of a trial with what it changed; null where a reading is missing. */
 export interface TrialRow {

@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { calendarDay } from '../measures';
+import { demoRecords } from '../simulation';
 import {
   backupSchema,
   DATA_VERSION,
@@ -9,8 +11,6 @@ import {
   writeBackup,
   type StoredRecord,
 } from '.';
-import { calendarDay } from '../measures';
-import { demoRecords } from '../simulation';
 
 const demo = demoRecords(calendarDay('2026-05-13'));
 const text = writeBackup(demo, '2026-05-13T12:00:00Z');

@@ -10,15 +10,14 @@ import {
 import { batchEventSchema, batchSchema } from '../batches';
 import { headSchema } from '../hair';
 import { ownIngredientSchema } from '../ingredients';
-
 import { instantSchema, withdrawalSchema, type Result } from '../measures';
+import { pantryItemSchema } from '../pantry';
 import { headEventSchema, photoSchema, readingSchema } from '../readings';
 import { recipeVersionSchema } from '../recipes';
 import { patchTestSchema } from '../safety';
 import { sessionSchema, washDaySchema } from '../sessions';
 import { trialSchema, trialWashSchema } from '../trials';
 import { DATA_VERSION, readRecordFile, writeRecordFile, type FileFormat } from './recordFile';
-import { pantryItemSchema } from '../pantry';
 
 /** Everything that is ever stored: one schema a kind. */
 export const storedRecordSchema = z.discriminatedUnion('kind', [

@@ -1,6 +1,6 @@
-import { historyOf, recordsFor, type StoredRecord } from '.';
 import { addDays, calendarDay } from '../measures';
 import { STAMP, testBatch, testHead, testRecipe, testSession } from '../testing';
+import { historyOf, recordsFor, type StoredRecord } from '.';
 
 const day = calendarDay('2026-05-10');
 const gel = testRecipe('gel', ['3 tbsp linseed', '200 ml water']);

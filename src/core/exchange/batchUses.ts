@@ -10,7 +10,8 @@ export interface BatchUse {
   readonly grams: number;
 }
 
-export const useKey = (headId: string, day: CalendarDay, recipeId: string) => `${headId}/${day}/${recipeId}`;
+export const keyOfUse = (headId: string, day: CalendarDay, recipeId: string) =>
+  `${headId}/${day}/${recipeId}`;
 
 /** Uses from the shelf, by head, day and recipe; several portions on one day are one use. @param live records that count */
 export function batchUses(live: readonly StoredRecord[]): ReadonlyMap<string, BatchUse> {
@@ -19,7 +20,7 @@ export function batchUses(live: readonly StoredRecord[]): ReadonlyMap<string, Ba
   for (const { what, headId, portions, batchId, day } of ofKind(live, 'batch-event')) {
     const batch = batches.get(batchId);
     if (what !== 'used' || headId === null || portions === null || !batch) continue;
-    const key = useKey(headId, day, batch.recipeId);
+    const key = keyOfUse(headId, day, batch.recipeId);
     const grams = (uses.get(key)?.grams ?? 0) + portions * batch.portionGrams;
     uses.set(key, { headId, day, batch, grams });
   }
@@ -36,5 +37,5 @@ export function gramsUsed(
   },
   uses: ReadonlyMap<string, BatchUse>,
 ): number | null {
-  return session.grams ?? uses.get(useKey(session.headId, session.day, session.recipeId))?.grams ?? null;
+  return session.grams ?? uses.get(keyOfUse(session.headId, session.day, session.recipeId))?.grams ?? null;
 }

@@ -1,5 +1,5 @@
-import { copiesToDrop, isCopyDue, type Copy } from '.';
 import { instantAt, millisecondsOf } from '../measures';
+import { copiesToDrop, isCopyDue, type Copy } from '.';
 
 const NOW = '2026-05-13T20:00:00.000Z';
 const hoursAgo = (hours: number) => instantAt(millisecondsOf(NOW) - hours * 3_600_000);

@@ -9,7 +9,7 @@ export {
   type StoredRecord,
 } from './backup';
 export { mergeRecords, type Merge } from './merge';
-export { batchUses, gramsUsed, useKey, type BatchUse } from './batchUses';
+export { batchUses, gramsUsed, keyOfUse, type BatchUse } from './batchUses';
 export { ofKind } from './kinds';
 export { headsIn, historyFrom, historyOf, larderOf, recordsFor, withInner } from './selectHistory';
 export { packRecord, unpackRecord } from './storedRecord';

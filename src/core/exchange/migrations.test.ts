@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { headsIn, readBackup, recordsFor, unpackRecord, writeBackup, type StoredRecord } from '.';
 import { calendarDay } from '../measures';
-import { testHead, testRecipe, testSession, valueOf } from '../testing';
 import { makeLarder } from '../recipes';
+import { testHead, testRecipe, testSession, valueOf } from '../testing';
+import { headsIn, readBackup, recordsFor, unpackRecord, writeBackup, type StoredRecord } from '.';
 
 const oldFile = (version: number) =>
   readFileSync(path.join(__dirname, `fixtures/backup${version}.json`), 'utf8');

@@ -1,6 +1,6 @@
-import { headsIn, historyOf, ofKind, type StoredRecord } from '.';
 import { calendarDay } from '../measures';
 import { demoRecords } from '../simulation';
+import { headsIn, historyOf, ofKind, type StoredRecord } from '.';
 
 const demo = demoRecords(calendarDay('2026-05-13'));
 

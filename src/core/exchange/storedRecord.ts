@@ -1,8 +1,8 @@
 import { t } from '../language';
 import { failed, ok, type Result } from '../measures';
 import { storedRecordSchema, type StoredRecord } from './backup';
-import { DATA_VERSION } from './recordFile';
 import { liftRecord } from './migrations';
+import { DATA_VERSION } from './recordFile';
 
 /** A record as it lies in the browser's storage: one entry a record, with the version it was written by. */
 interface Envelope {

@@ -1,7 +1,7 @@
-import { checkFormula, isFormula, type FormulaFinding } from '.';
 import { sum } from '../measures';
 import { CATALOGUE_LARDER } from '../recipes';
 import { parsedOf } from '../testing';
+import { checkFormula, isFormula, type FormulaFinding } from '.';
 
 const CREAM = [
   'Phase A',

@@ -1,5 +1,5 @@
-import { airAdvice, forecastSchema } from '.';
 import { AIR } from './air';
+import { airAdvice, forecastSchema } from '.';
 
 describe('the air of a day', () => {
   it('says nothing between dry and humid, and names the dew point outside', () => {

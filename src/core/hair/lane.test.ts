@@ -1,5 +1,5 @@
-import { expectedExcess, laneProbabilities, SIGNALS } from '.';
 import { normalCdf } from './normal';
+import { expectedExcess, laneProbabilities, SIGNALS } from '.';
 
 describe('the normal distribution', () => {
   it('has the tabled values', () => {

@@ -1,3 +1,5 @@
+import { testHead, verdictOf } from '../testing';
+import { priorEffect } from './signals';
 import {
   expectedMaskGrams,
   hairMassGrams,
@@ -6,8 +8,6 @@ import {
   ownVerdict,
   ownVerdictWords,
 } from '.';
-import { priorEffect } from './signals';
-import { testHead, verdictOf } from '../testing';
 
 const verdict = verdictOf(['1 egg', '2 tbsp olive oil', '1 tbsp honey']);
 const expected = priorEffect(verdict.push).firmness;

@@ -1,6 +1,6 @@
-import { CATALOGUE, ingredientSchema, ROLES, sourceOf, sourceSchema, type Ingredient } from '.';
-import { CATALOGUE_LARDER } from '../recipes';
 import sources from '../../../data/ingredients/sources.json';
+import { CATALOGUE_LARDER } from '../recipes';
+import { CATALOGUE, ingredientSchema, ROLES, sourceOf, sourceSchema, type Ingredient } from '.';
 
 /** The path of every figure that an ingredient has. */
 function figuresOf(ingredient: Ingredient): string[] {

@@ -1,4 +1,9 @@
 import fc from 'fast-check';
+import { densityOf } from '../formulation';
+import { CATALOGUE, ingredientById, usualPreparation } from '../ingredients';
+import { invariant, sum } from '../measures';
+import { CATALOGUE_LARDER, readLines } from '../recipes';
+import { parsedOf, testRecipe, valueOf, verdictOf, weighedOf } from '../testing';
 import {
   errorText,
   fractionText,
@@ -11,11 +16,6 @@ import {
   withReplaced,
   type ScaleTarget,
 } from '.';
-import { densityOf } from '../formulation';
-import { CATALOGUE, ingredientById, usualPreparation } from '../ingredients';
-import { invariant, sum } from '../measures';
-import { CATALOGUE_LARDER, readLines } from '../recipes';
-import { parsedOf, testRecipe, valueOf, verdictOf, weighedOf } from '../testing';
 
 const honey = ingredientById('honey');
 const egg = ingredientById('egg');

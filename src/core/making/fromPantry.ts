@@ -8,8 +8,8 @@ import {
 } from '../classification';
 import type { Active } from '../ingredients';
 import { t } from '../language';
-import { partGrams, remainingGrams, surviving, usualLine, type WeighedLine } from '../recipes';
 import type { Constraint, Programme, SolveProgramme } from '../programme';
+import { partGrams, remainingGrams, surviving, usualLine, type WeighedLine } from '../recipes';
 import type { StockedIngredient } from './substitutes';
 
 /** A kind of treatment to make, as bands of the loads that the verdict reads, g per 100 g of finished mask. */

@@ -7,5 +7,5 @@ export { asWritten, partText, withReplaced } from './replaced';
 export { makingSteps, type MakingStep, type Phases } from './steps';
 export { timetableOf, type TimedStep, type Timetable } from './timetable';
 export { SCALE_GONE_MS, SETTLED, settledWeight, type ScaleSample } from './weighIn';
-export { substitutesFor, type StockedIngredient, type Substitute } from './substitutes';
+export { PROFILE, substitutesFor, type StockedIngredient, type Substitute } from './substitutes';
 export { makeFromPantry, WISHES, type PantryRecipe, type WishId } from './fromPantry';

@@ -1,8 +1,8 @@
 import { t } from '../language';
 import { rounded } from '../measures';
+import { tellingWord } from '../parsing';
 import { MADE_GRAMS_PER_ML, type Larder, type SavedLine } from '../recipes';
 import { spoonable, weighable, type KitchenAmount } from './kitchenAmount';
-import { tellingWord } from '../parsing';
 
 export interface LineInView {
   /** Its name, with the way of preparing that another name would not tell. */

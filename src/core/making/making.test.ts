@@ -1,5 +1,11 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
+import { ingredientById } from '../ingredients';
+import { invariant, sum } from '../measures';
+import { againstJar, costOf, inStock, pantryOf, type PantryItem } from '../pantry';
+import { solverFrom, type SolveProgramme } from '../programme';
+import { remainingGrams } from '../recipes';
+import { STAMP, parsedOf, verdictOf, weighedOf } from '../testing';
 import {
   afterMaking,
   makeFromPantry,
@@ -15,12 +21,6 @@ import {
   type TimedStep,
   type WishId,
 } from '.';
-import { ingredientById } from '../ingredients';
-import { invariant, sum } from '../measures';
-import { solverFrom, type SolveProgramme } from '../programme';
-import { againstJar, costOf, inStock, pantryOf, type PantryItem } from '../pantry';
-import { remainingGrams } from '../recipes';
-import { STAMP, parsedOf, verdictOf, weighedOf } from '../testing';
 
 const stepsOf = (lines: readonly string[]) => makingSteps(weighedOf(lines), null);
 const stepDoing = (steps: readonly MakingStep[], what: MakingStep['do']) => {

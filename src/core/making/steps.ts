@@ -1,7 +1,7 @@
+import { JOINING_C } from '../formulation';
 import type { Stage } from '../ingredients';
 import { t } from '../language';
 import { rounded } from '../measures';
-import { JOINING_C } from '../formulation';
 import type { WeighedLine } from '../recipes';
 import { weighable } from './kitchenAmount';
 

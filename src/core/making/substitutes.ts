@@ -1,8 +1,8 @@
 import { classifyLines, HALF_LOAD, lineLoads, type School, type Verdict } from '../classification';
 import type { Ingredient } from '../ingredients';
 import { sum } from '../measures';
-import { remainingGrams, usualLine, type WeighedLine } from '../recipes';
 import type { Programme, SolveProgramme, Terms } from '../programme';
+import { remainingGrams, usualLine, type WeighedLine } from '../recipes';
 
 /** The profile that a substitute should keep, with what counts as a large miss, g per 100 g of finished mask. */
 export const PROFILE = [

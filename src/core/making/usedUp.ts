@@ -1,7 +1,7 @@
 import type { Batch } from '../batches';
 import { rounded } from '../measures';
-import type { WeighedLine } from '../recipes';
 import type { PantryItem } from '../pantry';
+import type { WeighedLine } from '../recipes';
 
 /** Grams planned and really weighed, by recipe line; what was not weighed is taken to have gone in as planned. */
 export interface WhatWentIn {

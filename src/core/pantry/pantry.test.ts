@@ -1,5 +1,5 @@
-import { againstJar, costOf, inStock, pantryItemSchema, pantryOf, type PantryItem } from '.';
 import { STAMP, weighedOf } from '../testing';
+import { againstJar, costOf, inStock, pantryItemSchema, pantryOf, type PantryItem } from '.';
 
 const lines = weighedOf(['100 g plain conditioner', '20 g honey', '50 g water']);
 const [conditioner, honey] = lines.map(({ ingredient }) => ingredient);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { parseRecipe } from '.';
 import { readLines, RECIPE_LIMITS, unreadLines, type ParsedLine } from '../recipes';
 import { parsedOf } from '../testing';
+import { parseRecipe } from '.';
 
 function lineOf(text: string): ParsedLine {
   const recipe = parseRecipe(text);

@@ -14,8 +14,8 @@ import {
   testSession,
   type Asked,
 } from '../testing';
-import { breachesOf, checkBeats, type Standing } from '.';
 import { RULE_CHECKS } from './ruleChecks';
+import { breachesOf, checkBeats, type Standing } from '.';
 
 /** The rules that these beats break, each once. */
 function broken(beats: readonly Standing[], asked: Asked = {}): string[] {

@@ -1,6 +1,6 @@
+import { addDays, calendarDay } from '../measures';
 import { forecastOn, outOfLane } from './forecast';
 import type { HeadProblem, Treatment } from './plan';
-import { addDays, calendarDay } from '../measures';
 
 const today = calendarDay('2026-05-10');
 const signal = (mean: number, sd: number) => ({

@@ -8,14 +8,14 @@ import {
   rulesInForce,
   weightsInForce,
 } from '../agenda';
-import { addDays } from '../measures';
-import { FROM as from, GUMMY, KNOWN, STAMP, problemOf, testOccasion, testSession } from '../testing';
-import { searched } from '../scheduling';
-import { duesOf } from './dues';
-import { eveningIsHers, freeMinutesOn, washWindow } from './draft';
-import { pathOf, scoreOf, scoreParts, spanOf } from './score';
-import { forecastOn } from './forecast';
 import type { Occasion } from '../agenda';
+import { addDays } from '../measures';
+import { searched } from '../scheduling';
+import { FROM as from, GUMMY, KNOWN, STAMP, problemOf, testOccasion, testSession } from '../testing';
+import { eveningIsHers, freeMinutesOn, washWindow } from './draft';
+import { duesOf } from './dues';
+import { forecastOn } from './forecast';
+import { pathOf, scoreOf, scoreParts, spanOf } from './score';
 
 const occasion = (what: Occasion['what'], first: number, last: number, minutes: number | null = null) =>
   testOccasion(what, addDays(from, first), addDays(from, last), { id: `${what}${first}`, minutes });

@@ -4,7 +4,6 @@ import type { HeadHistory } from '../hair';
 import { addDays } from '../measures';
 import type { PantryItem } from '../pantry';
 import type { WashDay } from '../sessions';
-import { trialOrder, type Trial } from '../trials';
 import {
   ALL,
   BALM,
@@ -20,9 +19,10 @@ import {
   testSession,
   type Asked,
 } from '../testing';
-import { EMPTY_KITCHEN, MOST_WEEKS, type Kitchen, type Treatment } from '.';
-import { preparationOf } from './preparation';
+import { trialOrder, type Trial } from '../trials';
 import { draftOf } from './draft';
+import { preparationOf } from './preparation';
+import { EMPTY_KITCHEN, MOST_WEEKS, type Kitchen, type Treatment } from '.';
 
 const headOf = (asked: Asked) => {
   const [head] = problemOf(asked).heads;

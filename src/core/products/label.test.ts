@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import inciNames from '../../../data/inci.json';
-import { inciEntrySchema, productFromLabel, sharesByRank } from '.';
+import { classifyLines } from '../classification';
 import { ingredientSchema } from '../ingredients';
 import { sum } from '../measures';
 import { makeLarder } from '../recipes';
 import { STAMP, valueOf, verdictOf, weighedOf } from '../testing';
-import { classifyLines } from '../classification';
+import { inciEntrySchema, productFromLabel, sharesByRank } from '.';
 
 const LABEL =
   'Aqua, Cetearyl Alcohol, Glycerin, Behentrimonium Chloride, Hydrolyzed Wheat Protein, Cocos Nucifera Oil, Phenoxyethanol, Parfum';

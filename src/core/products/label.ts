@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import inciNames from '../../../data/inci.json';
+import { plainWords, type Ingredient, type ProteinForm, type Role } from '../ingredients';
 import { t } from '../language';
 import { clamp, failed, invariant, ok, rounded, sum, type Result } from '../measures';
-import { plainWords, type Ingredient, type ProteinForm, type Role } from '../ingredients';
 
 /** What a name on a label stands for. */
 const PARTS = [

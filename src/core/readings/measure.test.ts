@@ -1,6 +1,6 @@
-import { measurementsOf, NO_MARKS, NOTHING_MEASURED, type Measured } from '.';
 import { testStrand, testTally } from '../testing';
 import { countLogLikelihood, logRate } from './counts';
+import { measurementsOf, NO_MARKS, NOTHING_MEASURED, type Measured } from '.';
 
 const hair = { hairGrams: 75 };
 const measured = (part: Partial<Measured>) => measurementsOf({ ...NOTHING_MEASURED, ...part }, hair);

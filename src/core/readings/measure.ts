@@ -3,8 +3,8 @@ import { mean } from '../measures';
 import { logRate, type Count } from './counts';
 import { porosityIndex, type HairFacts } from './porosityIndex';
 import { FEEL, SIGNS, TALLY } from './protocols';
-import { MARK_WORDS } from './signWords';
 import { FEEL_WORDS, tallyTotals, type MarkId, type Measured, type Tally } from './reading';
+import { MARK_WORDS } from './signWords';
 import { strandsTogether } from './strands';
 
 export const SIGNAL_IDS = ['firmness', 'breakage', 'porosity'] as const;

@@ -1,6 +1,6 @@
-import { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, type Photo } from '.';
 import { addDays, calendarDay } from '../measures';
 import { STAMP } from '../testing';
+import { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, type Photo } from '.';
 
 const day = calendarDay('2026-05-10');
 const photo = (id: string, back: number, place: Photo['place'] = 'nape'): Photo =>

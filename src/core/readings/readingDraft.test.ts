@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { BLANK_DRAFT, BLANK_STRAND, draftFromReading, readingFromDraft, type ReadingDraft } from '.';
 import { calendarDay } from '../measures';
 import { testReading, testStrand } from '../testing';
+import { BLANK_DRAFT, BLANK_STRAND, draftFromReading, readingFromDraft, type ReadingDraft } from '.';
 
 const today = calendarDay('2026-05-10');
 const stamp = { id: 'r1', headId: 'h1', recordedAt: '2026-05-10T10:00:00Z' };

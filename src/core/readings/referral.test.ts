@@ -1,6 +1,6 @@
-import { referralFrom, referralOf } from '.';
 import { addDays, calendarDay } from '../measures';
 import { testReading, testTally } from '../testing';
+import { referralFrom, referralOf } from '.';
 
 const today = calendarDay('2026-05-10');
 const shed = (back: number, perDay: number) =>

@@ -1,8 +1,8 @@
 import { t } from '../language';
 import { daysBetween, mean } from '../measures';
-import { SCALP_WORDS } from './signWords';
 import { SHED_REFERRAL_PER_DAY } from './protocols';
 import { tallyTotals, type Measured, type Reading, type ScalpSign } from './reading';
+import { SCALP_WORDS } from './signWords';
 
 /** Signs of the scalp that are a doctor's matter. */
 const DOCTORS_SIGNS: readonly ScalpSign[] = ['tender', 'sores', 'patches', 'pain'];

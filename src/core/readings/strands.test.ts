@@ -1,5 +1,5 @@
-import { strandFigures, strandsTogether, strandsToSettle, type Strand } from '.';
 import { testStrand } from '../testing';
+import { strandFigures, strandsTogether, strandsToSettle, type Strand } from '.';
 
 const snapped = (snappedMm: number | null): Strand => ({
   outcome: 'snapped',

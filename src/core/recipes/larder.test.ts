@@ -1,3 +1,5 @@
+import { CATALOGUE, type Ingredient, type OwnIngredient } from '../ingredients';
+import { parsedOf, STAMP, testRecipe, valueOf, weighedOf } from '../testing';
 import {
   checkNoCycle,
   makeLarder,
@@ -7,8 +9,6 @@ import {
   usedVersion,
   weighedLines,
 } from '.';
-import { CATALOGUE, type Ingredient, type OwnIngredient } from '../ingredients';
-import { parsedOf, STAMP, testRecipe, valueOf, weighedOf } from '../testing';
 
 const base = CATALOGUE.find(({ id }) => id === 'conditioner')!;
 const own = (changes: Partial<Ingredient>): OwnIngredient => ({

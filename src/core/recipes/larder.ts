@@ -7,8 +7,8 @@ import {
   type OwnIngredient,
   type PhraseMatch,
 } from '../ingredients';
-import type { RecipeVersion } from './recipe';
 import { inOrder } from '../measures';
+import type { RecipeVersion } from './recipe';
 import { newestVersions, versionNames, type UsedVersion } from './versions';
 
 /** What a recipe line can name: an ingredient, or a recipe that is used as one. */

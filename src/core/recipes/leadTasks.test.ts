@@ -1,5 +1,5 @@
-import { newestVersions, stepsBefore, type RecipeVersion } from '.';
 import { weighedOf } from '../testing';
+import { newestVersions, stepsBefore, type RecipeVersion } from '.';
 
 describe('what is prepared ahead', () => {
   it('comes with its hours, the longest first; what needs nothing is left out', () => {

@@ -1,5 +1,5 @@
-import { CAUTIONS, cautionSchema, cautionsFor, type WhoseHead } from '.';
 import { verdictOf, weighedOf } from '../testing';
+import { CAUTIONS, cautionSchema, cautionsFor, type WhoseHead } from '.';
 
 const NOBODY = { allergies: [], ageBand: 'adult', health: [], chemistry: [], proteinSensitive: false };
 

@@ -1,6 +1,6 @@
-import { judge } from '.';
 import { CATALOGUE_LARDER } from '../recipes';
 import { testHead, testRecipe, valueOf } from '../testing';
+import { judge } from '.';
 
 const EGG = testRecipe('egg', ['1 egg, whole', '100 ml coconut milk']);
 const judged = (...changes: Parameters<typeof testHead>) =>

@@ -1,6 +1,6 @@
-import { firstUse, patchTestOf, type PatchTest } from '.';
 import { addDays, calendarDay } from '../measures';
 import { STAMP } from '../testing';
+import { firstUse, patchTestOf, type PatchTest } from '.';
 
 const MONDAY = calendarDay('2026-03-02');
 const test = (outcome: PatchTest['outcome'], changes: Partial<PatchTest> = {}): PatchTest => ({

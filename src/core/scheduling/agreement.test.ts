@@ -1,4 +1,7 @@
+import type { Agreement } from '../agenda';
+import type { HeadHistory } from '../hair';
 import { addDays } from '../measures';
+import type { Plan } from '../planning';
 import {
   ALL,
   FROM as from,
@@ -10,9 +13,6 @@ import {
   testSession,
 } from '../testing';
 import { agreementAfter, searched } from '.';
-import type { Agreement } from '../agenda';
-import type { HeadHistory } from '../hair';
-import type { Plan } from '../planning';
 
 const history = (part: Partial<HeadHistory> = {}) => testHistory({ recipes: ALL, sessions: KNOWN, ...part });
 

@@ -2,8 +2,8 @@ import { normalCdf, normalDensity, SIGNALS } from '../hair';
 import { sum } from '../measures';
 import { baseOf, dayFactor, LOOK_BEYOND_DAYS, LOOK_EVERY, type PlanProblem } from '../planning';
 import type { SignalId } from '../readings';
-import type { Rows } from './rows';
 import type { HeadPart } from './headPart';
+import type { Rows } from './rows';
 
 /**
  * Standardised distances at which the curve of the expected distance outside an edge gets a tangent; the outermost are its

@@ -1,4 +1,5 @@
 import loadHighs from 'highs';
+import { effortLimits, RULES, USUAL_CHOICES, type Decision, type Occasion } from '../agenda';
 import { estimateHair } from '../estimation';
 import { addDays, daysBetween } from '../measures';
 import {
@@ -26,7 +27,6 @@ import {
   testSession,
 } from '../testing';
 import { loosened, scheduled, searched, wondered, type Loosening } from '.';
-import { effortLimits, RULES, USUAL_CHOICES, type Decision, type Occasion } from '../agenda';
 
 let solve: SolveProgramme;
 beforeAll(async () => {

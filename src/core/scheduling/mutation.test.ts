@@ -1,11 +1,11 @@
 import loadHighs from 'highs';
 import { isSmall, type Decision } from '../agenda';
+import { daysBetween } from '../measures';
 import { checkPlan, type PlanProblem } from '../planning';
 import { solverFrom, type SolveProgramme } from '../programme';
-import { daysBetween } from '../measures';
 import { FROM, openProblem, RULE_CASES, STAMP, type Asked } from '../testing';
-import { searched } from '.';
 import { solved } from './schedule';
+import { searched } from '.';
 
 /** The rule that the planners forget in a test; null for none. */
 const mockForgotten: { rule: string | null } = { rule: null };

@@ -1,6 +1,6 @@
-import { PLAIN_WASH_ID, RULES } from '../agenda';
 import fc from 'fast-check';
 import loadHighs from 'highs';
+import { PLAIN_WASH_ID, RULES } from '../agenda';
 import type { Head, HeadHistory } from '../hair';
 import { addDays, calendarDay } from '../measures';
 import { checkPlan, type Plan, type PlanProblem } from '../planning';

@@ -6,8 +6,8 @@ import { addDays } from '../measures';
 import { checkPlan, scoreOf } from '../planning';
 import { solverFrom, type SolveProgramme } from '../programme';
 import { ALL, BALM, FROM as from, KNOWN, problemOf, STAMP, strands, testSession } from '../testing';
-import { scheduled, searched } from '.';
 import { weekProgramme } from './weekProgramme';
+import { scheduled, searched } from '.';
 
 let solve: SolveProgramme;
 beforeAll(async () => {

@@ -1,7 +1,7 @@
 import { effortLimits, type EffortLimits } from '../agenda';
+import { addDays } from '../measures';
 import { explained, type Answered, type Draft, type Plan, type PlanProblem } from '../planning';
 import type { SolveProgramme, SolveProgress } from '../programme';
-import { addDays } from '../measures';
 import type { Demand } from './demand';
 import { loosened, looseningsIn, type Loosening } from './loosen';
 import { readDrafts } from './readDrafts';

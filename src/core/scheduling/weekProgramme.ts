@@ -3,11 +3,11 @@ import { addDays, daysBetween } from '../measures';
 import { freeMinutesOn, needsMoisture, sharedMinutesOn, type PlanProblem, type Treatment } from '../planning';
 import type { Terms } from '../programme';
 import type { Demand } from './demand';
-import { wishRows } from './wishRows';
 import { forecastRows } from './forecastRows';
 import { headPart, terms, type BatchUse, type HeadPart } from './headPart';
 import type { Placement } from './placements';
 import { Rows } from './rows';
+import { wishRows } from './wishRows';
 
 /** The programme of a problem, and what its variables mean. */
 export interface WeekProgramme {

@@ -10,9 +10,9 @@ import {
   styleWants,
   type PlanProblem,
 } from '../planning';
+import { terms, type HeadPart } from './headPart';
 import type { Placement } from './placements';
 import type { Rows } from './rows';
-import { terms, type HeadPart } from './headPart';
 
 /** What the plan should do but need not: each shortfall is a variable that costs. The same as in `scoreParts`, part by part. */
 export function wishRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { firstUses, firstUsesTogether } from '.';
 import { addDays, calendarDay } from '../measures';
 import { testSession } from '../testing';
+import { firstUses, firstUsesTogether } from '.';
 
 const day = calendarDay('2026-03-02');
 const on = (recipeId: string, at: number) => testSession(recipeId, addDays(day, at));

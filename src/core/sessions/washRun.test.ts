@@ -1,5 +1,6 @@
-import { testWashStep, testWashRun } from '../testing';
 import fc from 'fast-check';
+import { instantAt, millisecondsOf } from '../measures';
+import { testWashStep, testWashRun } from '../testing';
 import {
   FELT,
   lateMinutes,
@@ -16,7 +17,6 @@ import {
   type WashRun,
   type WashStep,
 } from '.';
-import { instantAt, millisecondsOf } from '../measures';
 
 const START = '2026-03-02T18:00:00.000Z';
 /** So many minutes after the beginning. */

@@ -1,9 +1,9 @@
-import { recordsOfHead } from '.';
 import { headsIn, historyOf, ofKind, readBackup, writeBackup, type StoredRecord } from '../exchange';
 import { calendarDay } from '../measures';
-import { demoRecords } from '../simulation';
 import { makeLarder } from '../recipes';
+import { demoRecords } from '../simulation';
 import { STAMP, testBatch, testHead, testReading, testRecipe, testSession, valueOf } from '../testing';
+import { recordsOfHead } from '.';
 
 const day = calendarDay('2026-01-05');
 const gel = testRecipe('gel', ['3 tbsp linseed', '200 ml water']);

@@ -1,5 +1,5 @@
-import { liveRecords } from '../measures';
 import { ofKind, withInner, type StoredRecord } from '../exchange';
+import { liveRecords } from '../measures';
 
 const recipesNamed = (record: StoredRecord): string[] => {
   switch (record.kind) {

@@ -1,11 +1,11 @@
-import { readRecipes, recipesTaken, writeRecipes } from '.';
 import { headsIn, ofKind, larderOf, readBackup, type StoredRecord } from '../exchange';
-import { calendarDay } from '../measures';
 import type { OwnIngredient } from '../ingredients';
+import { ingredientById } from '../ingredients';
+import { calendarDay } from '../measures';
 import { makeLarder } from '../recipes';
 import { demoRecords } from '../simulation';
 import { testHead, testRecipe, valueOf, STAMP } from '../testing';
-import { ingredientById } from '../ingredients';
+import { readRecipes, recipesTaken, writeRecipes } from '.';
 
 const HONEY = ingredientById('honey');
 if (!HONEY) throw new Error('the catalogue has honey');

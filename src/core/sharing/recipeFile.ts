@@ -1,4 +1,13 @@
 import { z } from 'zod';
+import {
+  DATA_VERSION,
+  ofKind,
+  readRecordFile,
+  sortedKeys,
+  writeRecordFile,
+  type FileFormat,
+  type StoredRecord,
+} from '../exchange';
 import { ownIngredientSchema, type OwnIngredient } from '../ingredients';
 import { instantSchema, type Result } from '../measures';
 import {
@@ -10,15 +19,6 @@ import {
   type RecipeVersion,
   type SavedLine,
 } from '../recipes';
-import {
-  DATA_VERSION,
-  ofKind,
-  readRecordFile,
-  sortedKeys,
-  writeRecordFile,
-  type FileFormat,
-  type StoredRecord,
-} from '../exchange';
 
 const RECIPE_FORMAT = 'velvet-rhythm-recipes' satisfies FileFormat;
 /** Records of a file: more than anybody passes on at once. */

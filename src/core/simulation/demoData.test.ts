@@ -1,13 +1,13 @@
-import { demoRecords, VirtualHead } from '.';
 import { classify } from '../classification';
-import { headsIn, historyOf, storedRecordSchema } from '../exchange';
-import { planProblemFrom } from '../question';
 import { estimateHair } from '../estimation';
+import { headsIn, historyOf, storedRecordSchema } from '../exchange';
 import { calendarDay, dayRange } from '../measures';
+import { planProblemFrom } from '../question';
 import { strandFigures } from '../readings';
 import { newestVersions } from '../recipes';
 import { searched } from '../scheduling';
 import { parsedOf } from '../testing';
+import { demoRecords, VirtualHead } from '.';
 
 const week = dayRange(calendarDay('2026-11-22'), 7);
 

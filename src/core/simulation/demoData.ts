@@ -12,7 +12,9 @@ import {
   type CalendarDay,
   type IdSource,
 } from '../measures';
-
+import { parseRecipe } from '../parsing';
+import { productFromLabel } from '../products';
+import { NOTHING_MEASURED } from '../readings';
 import { CATALOGUE_LARDER, makeLarder, savedLine, type Larder, type RecipeVersion } from '../recipes';
 import {
   DEMO_BATCHES,
@@ -30,9 +32,6 @@ import {
   type DemoRecipe,
 } from './demoScenario';
 import { VirtualHead } from './virtualHead';
-import { NOTHING_MEASURED } from '../readings';
-import { productFromLabel } from '../products';
-import { parseRecipe } from '../parsing';
 
 type HeadKey = keyof typeof DEMO_HEADS;
 

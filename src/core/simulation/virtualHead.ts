@@ -1,5 +1,6 @@
 import { randomLcg, randomNormal, randomPoisson, randomUniform } from 'd3-random';
 import { doseOf } from '../classification';
+import type { PorosityGuess, SchoolVerdict, Warmth } from '../classification';
 import { EVENT_EFFECTS, priorEffect, SIGNALS, startingLevel, type Head } from '../hair';
 import { clamp, rounded } from '../measures';
 import {
@@ -13,7 +14,6 @@ import {
   type SignalId,
   type Strand,
 } from '../readings';
-import type { PorosityGuess, SchoolVerdict, Warmth } from '../classification';
 
 /** How the truth of a virtual head is drawn. */
 export interface VirtualHeadOptions {

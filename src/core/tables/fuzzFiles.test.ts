@@ -4,8 +4,8 @@ import { calendarDay } from '../measures';
 import { readRecipes, recipesTaken, writeRecipes } from '../sharing';
 import { demoRecords } from '../simulation';
 import { STAMP } from '../testing';
-import { READING_TABLE, readRecords, SESSION_TABLE, writeRecords } from '.';
 import { hostile, isClean, spoilt, torn } from './testing/damage';
+import { READING_TABLE, readRecords, SESSION_TABLE, writeRecords } from '.';
 
 const RUNS = { recipeFiles: 2000, tables: 3000 } as const;
 

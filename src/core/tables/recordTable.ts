@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { headsIn, larderOf, ofKind, sortedKeys, type StoredRecord } from '../exchange';
 import type { Head } from '../hair';
 import { t } from '../language';
 import {
@@ -10,10 +11,9 @@ import {
   type Problem,
   type Result,
 } from '../measures';
-import type { Larder } from '../recipes';
 import type { Reading } from '../readings';
+import type { Larder } from '../recipes';
 import type { Session } from '../sessions';
-import { headsIn, larderOf, ofKind, sortedKeys, type StoredRecord } from '../exchange';
 import { cellProblem, firstProblems, readTable, writeTable, type TableRow } from './table';
 
 /** What names in a table stand for. */

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { READING_TABLE, readRecords, SESSION_TABLE, writeRecords } from '.';
+import { ofKind } from '../exchange';
+import type { StoredRecord } from '../exchange';
 import { calendarDay, liveRecords } from '../measures';
 import { demoRecords } from '../simulation';
 import { testHead, testReading, testRecipe, testSession, testStrand, testTally, valueOf } from '../testing';
-import { ofKind } from '../exchange';
-import type { StoredRecord } from '../exchange';
 import { readTable, writeTable } from './table';
+import { READING_TABLE, readRecords, SESSION_TABLE, writeRecords } from '.';
 
 const today = calendarDay('2026-05-13');
 const demo = demoRecords(today);

@@ -29,4 +29,4 @@ export {
   STRONG,
   type Asked,
 } from './planProblems';
-export { beat, occasion, openProblem, RULE_CASES, settings } from './ruleCases';
+export { beat, openProblem, RULE_CASES, settings } from './ruleCases';

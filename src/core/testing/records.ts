@@ -4,6 +4,7 @@ import type { Batch } from '../batches';
 import { classifyLines, type School, type Verdict } from '../classification';
 import { EMPTY_HISTORY, headSchema, type Head, type HeadHistory } from '../hair';
 import { calendarDay, type CalendarDay, type Result } from '../measures';
+import { parseRecipe } from '../parsing';
 import { NOTHING_MEASURED, type Measured, type Reading, type Strand, type Tally } from '../readings';
 import {
   CATALOGUE_LARDER,
@@ -16,7 +17,6 @@ import {
   type RecipeVersion,
   type WeighedLine,
 } from '../recipes';
-import { parseRecipe } from '../parsing';
 import type { Session, WashRun, WashStep } from '../sessions';
 
 export const STAMP = { recordedAt: '2026-01-01T10:00:00Z' } as const;

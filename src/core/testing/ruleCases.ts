@@ -32,7 +32,7 @@ export const beat = (
   overnight,
   batchId: null,
 });
-export const occasion = (what: Occasion['what'], first: number, last: number) =>
+const occasion = (what: Occasion['what'], first: number, last: number) =>
   testOccasion(what, addDays(FROM, first), addDays(FROM, last), { id: `${what}${first}` });
 export const settings = (changes: Partial<PlanSettings>): PlanSettings => ({
   ...STAMP,

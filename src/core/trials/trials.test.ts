@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { shortestDays, trialOrder, trialSchema, trialState, type Trial, type TrialWash } from '.';
 import { addDays, calendarDay } from '../measures';
 import { STAMP, testReading } from '../testing';
+import { shortestDays, trialOrder, trialSchema, trialState, type Trial, type TrialWash } from '.';
 
 const day = calendarDay('2026-05-10');
 const trial: Trial = trialSchema.parse({

@@ -1,5 +1,9 @@
-import { minutesWithoutHeat, USUAL_CHOICES } from '../agenda';
 import fc from 'fast-check';
+import { minutesWithoutHeat, USUAL_CHOICES } from '../agenda';
+import { doseOf, POROSITIES } from '../classification';
+import { calendarDay } from '../measures';
+import { runState, washStepSchema, withEvent, type WashRun } from '../sessions';
+import { testHead, testRecipe, verdictOf, weighedOf } from '../testing';
 import {
   inMinutes,
   insteadOfMain,
@@ -12,10 +16,6 @@ import {
   type DayUse,
   type WashPlan,
 } from '.';
-import { doseOf, POROSITIES } from '../classification';
-import { runState, washStepSchema, withEvent, type WashRun } from '../sessions';
-import { calendarDay } from '../measures';
-import { testHead, testRecipe, verdictOf, weighedOf } from '../testing';
 
 function dayUse(lines: readonly string[], changes: Partial<DayUse> = {}): DayUse {
   const version = testRecipe('r', lines, { name: lines[0] ?? 'nothing' });

@@ -1,6 +1,6 @@
+import { STRONG_FROM, type TreatmentKind } from '../classification';
 import { t } from '../language';
 import { isChild } from '../safety';
-import { STRONG_FROM, type TreatmentKind } from '../classification';
 import type { WashStep } from '../sessions';
 import { cautionAt, hands, step } from './parts';
 import { traitsOf, type Traits } from './traits';

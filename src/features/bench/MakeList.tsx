@@ -10,8 +10,8 @@ import { grams, numberFrom } from '../shared/amounts';
 import { minutesText } from '../shared/beatWords';
 import type { Making } from './makingOf';
 import { ScalePanel } from './ScalePanel';
-import { WithoutTool } from './WithoutTool';
 import { useScale, type Scale } from './useScale';
+import { WithoutTool } from './WithoutTool';
 
 interface MakeListProps {
   readonly making: Making;

@@ -1,13 +1,14 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import { errorText, lineInView } from '@/core/making';
 import { ofKind, type StoredRecord } from '@/core/exchange';
 import type { Ingredient } from '@/core/ingredients';
+import { t } from '@/core/language';
+import { errorText, lineInView } from '@/core/making';
 import { sum } from '@/core/measures';
-import { judge } from '@/core/safety';
+import { againstJar, inStock, type Cost, type PantryItem } from '@/core/pantry';
 import type { Larder, RecipeVersion } from '@/core/recipes';
+import { judge } from '@/core/safety';
 import {
   makingStarted,
   selectHeads,
@@ -22,6 +23,7 @@ import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
 import { grams, money } from '../shared/amounts';
 import { NotFound } from '../shared/NotFound';
 import { PatchTests } from '../shared/PatchTests';
+import { usedGramsByHead } from '../shared/usedGrams';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { AmountPane } from './AmountPane';
@@ -30,8 +32,6 @@ import { MakeList } from './MakeList';
 import { makingOf, type Making } from './makingOf';
 import { Substitutes } from './Substitutes';
 import { useAmount, type HeadAmount } from './useAmount';
-import { usedGramsByHead } from '../shared/usedGrams';
-import { againstJar, inStock, type Cost, type PantryItem } from '@/core/pantry';
 
 /** Makes a batch: how much, what is missing, the steps, and onto the shelf. */
 export function MakeScreen({ recipeId }: { recipeId: string }) {

@@ -5,10 +5,10 @@ import { View } from 'react-native';
 import { verdictHeadline } from '@/core/classification';
 import { ofKind } from '@/core/exchange';
 import { t } from '@/core/language';
-import { writeRecipes } from '@/core/sharing';
 import { rewriteIn } from '@/core/making';
 import { CUPS, VIEWS } from '@/core/measures';
 import { RECIPE_USES, type RecipeVersion } from '@/core/recipes';
+import { writeRecipes } from '@/core/sharing';
 import {
   NEW_RECIPE,
   prefsChanged,
@@ -22,14 +22,14 @@ import { Body, Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
 import { USE_WORDS } from '../shared/beatWords';
 import { fileNameOf, saveTextFile } from '../shared/browserFiles';
 import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
+import { useHairAnswer } from '../shared/HairAnswer';
 import { CUP_KINDS, VIEW_WORDS } from '../shared/settingWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
-import { useHairAnswer } from '../shared/HairAnswer';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
-import { RecipeLines } from './RecipeLines';
 import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
+import { RecipeLines } from './RecipeLines';
 import { useJudged, type JudgedText } from './useJudged';
 import { isSameDraft, useKeptDraft } from './useKeptDraft';
 import { VerdictPane } from './VerdictPane';

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Formula, FormulaFinding } from '@/core/formulation';
 import { t } from '@/core/language';
-import type { View as AmountView } from '@/core/measures';
 import { errorText, lineInView, percentText } from '@/core/making';
+import type { View as AmountView } from '@/core/measures';
 import {
   readLines,
   type Alternative,

@@ -5,8 +5,8 @@ import { verdictHeadline, type School, type Verdict } from '@/core/classificatio
 import { t } from '@/core/language';
 import { asWritten, partText, withReplaced, type Substitute } from '@/core/making';
 import type { RecipeVersion, WeighedLine } from '@/core/recipes';
-import { askSolver, TookTooLong } from '@/workers';
 import { Body, Button, Problem, Small } from '@/ui';
+import { askSolver, TookTooLong } from '@/workers';
 import { useLarder } from '../shared/useLarder';
 import { useStock } from '../shared/useStock';
 

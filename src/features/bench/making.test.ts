@@ -1,12 +1,12 @@
-import { calendarDay } from '@/core/measures';
+import type { StoredRecord } from '@/core/exchange';
 import { makingSteps, timetableOf } from '@/core/making';
+import { calendarDay } from '@/core/measures';
 import { makeLarder } from '@/core/recipes';
 import { STAMP, testBatch, testHead, testRecipe, testSession, valueOf, weighedOf } from '@/core/testing';
-import type { StoredRecord } from '@/core/exchange';
+import { usedGramsByHead } from '../shared/usedGrams';
 import { blockedBy } from './MakeList';
 import { makingOf } from './makingOf';
 import { recipeCard } from './recipeCard';
-import { usedGramsByHead } from '../shared/usedGrams';
 
 describe('the checklist', () => {
   const { steps } = timetableOf(makingSteps(weighedOf(['4 tbsp linseed, soaked', '300 ml water']), null));

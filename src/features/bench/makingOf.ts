@@ -2,9 +2,9 @@ import { verdictHeadline, type School, type Verdict } from '@/core/classificatio
 import { densityOf } from '@/core/formulation';
 import { makingSteps, scaledLines, timetableOf, type Phases, type Timetable } from '@/core/making';
 import { ok, type Result } from '@/core/measures';
+import { costOf, type Cost, type PantryItem } from '@/core/pantry';
 import { type Larder, type RecipeVersion, type SavedLine, type WeighedLine } from '@/core/recipes';
 import { judge } from '@/core/safety';
-import { costOf, type Cost, type PantryItem } from '@/core/pantry';
 
 export interface Making {
   readonly recipe: RecipeVersion;

@@ -1,5 +1,6 @@
 import { t } from '@/core/language';
 import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/measures';
+import { parseRecipe } from '@/core/parsing';
 import {
   checkNoCycle,
   recipeVersionSchema,
@@ -7,7 +8,6 @@ import {
   type Larder,
   type RecipeVersion,
 } from '@/core/recipes';
-import { parseRecipe } from '@/core/parsing';
 import type { RecipeDraft } from '@/store';
 
 export const EMPTY_RECIPE: RecipeDraft = {

@@ -2,13 +2,13 @@ import { useDeferredValue, useMemo } from 'react';
 import { detailsOf, trustOf } from '@/core/classification';
 import { checkFormula, isFormula, type Formula } from '@/core/formulation';
 import { ok, type Result } from '@/core/measures';
+import { parseRecipe } from '@/core/parsing';
 import { readLines, type ParsedRecipe } from '@/core/recipes';
 import { judge } from '@/core/safety';
 import { selectPrefs, useAppSelector } from '@/store';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import type { Judged } from './VerdictPane';
-import { parseRecipe } from '@/core/parsing';
 
 export interface JudgedText {
   readonly parsed: Result<ParsedRecipe>;

@@ -6,10 +6,10 @@ import { hairMassReason, type Head } from '@/core/hair';
 import { plural, t } from '@/core/language';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Screen, Small, Strong } from '@/ui';
+import { HeadsTabs } from '../shared/HeadsTabs';
 import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS, STRAND_WORDS } from '../shared/headWords';
 import { useHead } from '../shared/useHead';
 import { KitPane } from './KitPane';
-import { HeadsTabs } from '../shared/HeadsTabs';
 
 /** Whose heads are looked after. */
 export function HeadsScreen() {

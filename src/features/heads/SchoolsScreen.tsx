@@ -7,14 +7,14 @@ import { VIEWS } from '@/core/measures';
 import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Choice, FieldGroup, Screen, Small } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
-import { SchoolSides } from '../shared/SchoolSides';
+import { HeadsTabs } from '../shared/HeadsTabs';
 import { SchoolRows } from '../shared/SchoolRows';
+import { SchoolSides } from '../shared/SchoolSides';
+import { VIEW_WORDS } from '../shared/settingWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useChoices } from '../shared/useChoices';
 import { WithHead } from '../shared/WithHead';
-import { HeadsTabs } from '../shared/HeadsTabs';
-import { VIEW_WORDS } from '../shared/settingWords';
 
 /** Where makers disagree: both sides of each question in a sentence, and which one is in force for this head. */
 export function SchoolsScreen() {

@@ -1,8 +1,8 @@
 import { headSchema, type Head } from '@/core/hair';
 import { t } from '@/core/language';
+import { failedBySchema, ok, type Result } from '@/core/measures';
 import { REGIONS, type Region } from '@/core/readings';
 import { WEEK_START_DAYS, type Prefs } from '@/store';
-import { failedBySchema, ok, type Result } from '@/core/measures';
 
 /** The number is the day's place in Head.freeMinutes. */
 const WEEKDAYS = [

@@ -1,10 +1,10 @@
-import starterList from '../../../data/starters.json';
 import { verdictHeadline, type Verdict } from '@/core/classification';
 import type { Head } from '@/core/hair';
 import { inWords } from '@/core/language';
 import { parseRecipe } from '@/core/parsing';
 import { savedLine, type Larder, type RecipeVersion } from '@/core/recipes';
 import { isChild, judge } from '@/core/safety';
+import starterList from '../../../data/starters.json';
 
 /** A recipe out of an ordinary kitchen, to have something to plan with on the first day. */
 export interface Starter {

@@ -5,9 +5,9 @@ import { t } from '@/core/language';
 import { formatInstant } from '@/core/measures';
 import { copiesListed, copyLookedAt, everythingReplaced, useAppDispatch, type LookedAt } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
+import { recordsText } from '../shared/recordsText';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
-import { recordsText } from '../shared/recordsText';
 import { kindCounts, sizeText } from './kindWords';
 
 interface Looked extends LookedAt {

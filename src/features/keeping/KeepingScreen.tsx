@@ -15,8 +15,8 @@ import {
 } from '@/store';
 import { Body, Button, Heading, Problem, Screen, Small } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
-import { useToday } from '../shared/useToday';
 import { recordsText } from '../shared/recordsText';
+import { useToday } from '../shared/useToday';
 import { Copies } from './Copies';
 import { sizeText } from './kindWords';
 import { ReadIn } from './ReadIn';

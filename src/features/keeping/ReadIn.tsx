@@ -6,10 +6,10 @@ import { failed, stampedAhead } from '@/core/measures';
 import { everythingReplaced, selectAllRecords, selectLarder, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { askEstimator } from '@/workers';
+import { recordsText } from '../shared/recordsText';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useToday } from '../shared/useToday';
-import { recordsText } from '../shared/recordsText';
 import { incomingOf, type Incoming } from './incoming';
 import { kindCounts } from './kindWords';
 

@@ -1,8 +1,8 @@
 import { mergeRecords, type Backup, type Merge, type StoredRecord } from '@/core/exchange';
 import { t } from '@/core/language';
-import { readRecipes, recipesTaken, type RecipesTaken } from '@/core/sharing';
 import { failed, ok, type CalendarDay, type Result } from '@/core/measures';
 import type { Larder } from '@/core/recipes';
+import { readRecipes, recipesTaken, type RecipesTaken } from '@/core/sharing';
 import { READING_TABLE, readRecords, SESSION_TABLE, type TableImport } from '@/core/tables';
 
 /** What a file that somebody chose would do. */

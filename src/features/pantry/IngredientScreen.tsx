@@ -19,8 +19,8 @@ import { FormField, resolverOf } from '../shared/form';
 import { NotFound } from '../shared/NotFound';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
-import { useTakeBack } from '../shared/useTakeBack';
 import { useLarder } from '../shared/useLarder';
+import { useTakeBack } from '../shared/useTakeBack';
 import { draftOfStock, stockFromDraft, type StockDraft } from './stockDraft';
 
 /** All that is known of one ingredient, each figure with its source, and what is there of it. */

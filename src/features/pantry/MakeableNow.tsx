@@ -4,8 +4,8 @@ import { View } from 'react-native';
 import { verdictHeadline } from '@/core/classification';
 import { t } from '@/core/language';
 import { partText, WISHES, type PantryRecipe, type WishId } from '@/core/making';
-import { askSolver, TookTooLong } from '@/workers';
 import { Body, Button, Choice, Heading, Problem, Small } from '@/ui';
+import { askSolver, TookTooLong } from '@/workers';
 import { useHead } from '../shared/useHead';
 import { useStock } from '../shared/useStock';
 

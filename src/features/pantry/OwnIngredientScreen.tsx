@@ -1,9 +1,9 @@
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-
 import { t } from '@/core/language';
 import { rounded } from '@/core/measures';
+import type { LabelReading } from '@/core/products';
 import { Body, Button, FieldGroup, Problem, Screen, Small } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
@@ -18,7 +18,6 @@ import {
   PROTEIN_FORM_OPTIONS,
   type OwnDraft,
 } from './ownDraft';
-import type { LabelReading } from '@/core/products';
 
 /** An ingredient that the catalogue lacks: a bought product by its label, or anything by its figures. */
 export function OwnIngredientScreen() {

@@ -1,18 +1,17 @@
 import { Link, router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
-
 import type { Ingredient } from '@/core/ingredients';
 import { plural, t } from '@/core/language';
+import { inStock, type PantryItem } from '@/core/pantry';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Button, Field, Heading, Screen, Small, Strong } from '@/ui';
-import { BenchTabs } from '../shared/BenchTabs';
 import { capital, grams, money } from '../shared/amounts';
+import { BenchTabs } from '../shared/BenchTabs';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useLarder } from '../shared/useLarder';
 import { MakeableNow } from './MakeableNow';
-import { inStock, type PantryItem } from '@/core/pantry';
 
 const OFFERED = 6;
 

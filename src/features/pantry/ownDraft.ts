@@ -1,3 +1,4 @@
+import type { Allergy } from '@/core/hair';
 import {
   FAT_KINDS,
   ownIngredientSchema,
@@ -6,11 +7,10 @@ import {
   type OwnIngredient,
   type Role,
 } from '@/core/ingredients';
-import type { Allergy } from '@/core/hair';
 import { t } from '@/core/language';
 import { failed, failedBySchema, ok, rounded, sum, type Result } from '@/core/measures';
-import { numberFrom } from '../shared/amounts';
 import { productFromLabel, type LabelReading } from '@/core/products';
+import { numberFrom } from '../shared/amounts';
 
 /** Figures that can be typed, per 100 g; empty is none. */
 export const FIGURES = [

@@ -1,7 +1,7 @@
 import { t } from '@/core/language';
 import { failed, failedBySchema, ok, type Result } from '@/core/measures';
-import { numberFrom } from '../shared/amounts';
 import { pantryItemSchema, type PantryItem } from '@/core/pantry';
+import { numberFrom } from '../shared/amounts';
 
 /** What is there of one ingredient, as typed. */
 export interface StockDraft {

@@ -14,8 +14,8 @@ import { newStamp } from '../shared/stamp';
 import { stepOutcomeWords } from '../shared/stepWords';
 import { useAddRecords } from '../shared/useAddRecords';
 import { usedGramsByHead } from '../shared/usedGrams';
-import { useKit } from '../shared/useKit';
 import { useHistory } from '../shared/useHistory';
+import { useKit } from '../shared/useKit';
 import type { LiveRun } from './useRun';
 import { LEFT_OVER, NO_ANSWER, recordsOf, type DayAnswers, type UseAnswer } from './washRecords';
 

@@ -1,5 +1,5 @@
-import { router, usePathname } from 'expo-router';
 import { notificationAsync, NotificationFeedbackType } from 'expo-haptics';
+import { router, usePathname } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Pressable, Text } from 'react-native';
 import { t } from '@/core/language';

@@ -1,6 +1,6 @@
 import { quietSince } from '@/core/sessions';
-import { WithHead } from '../shared/WithHead';
 import { useHead } from '../shared/useHead';
+import { WithHead } from '../shared/WithHead';
 import { useRun } from './useRun';
 import { WashAfter } from './WashAfter';
 import { WashQuiet } from './WashQuiet';

@@ -9,8 +9,8 @@ import { clockText, clockWords } from './clockText';
 import { MoreSheet } from './MoreSheet';
 import { OtherTimers } from './OtherTimers';
 import { SectionHead } from './SectionHead';
-import { useMayRing } from './useMayRing';
 import { useKeptAwake } from './useKeptAwake';
+import { useMayRing } from './useMayRing';
 import { useReadAloud } from './useReadAloud';
 import type { LiveRun } from './useRun';
 

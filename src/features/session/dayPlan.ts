@@ -6,8 +6,8 @@ import type { Beat } from '@/core/planning';
 import { newestVersions, usedVersion, type RecipeVersion } from '@/core/recipes';
 import { firstUse, judge, patchTestOf } from '@/core/safety';
 import type { DayTreatment, WashRun } from '@/core/sessions';
-import { verdictOf } from '../shared/verdictOf';
 import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/washday';
+import { verdictOf } from '../shared/verdictOf';
 
 /** What a run is made of, before it has begun. */
 export type RunSetting = Pick<WashRun, 'treatments' | 'sections' | 'washMinutes' | 'oiledOvernight'>;

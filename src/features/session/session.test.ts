@@ -1,12 +1,12 @@
-import { addDays, calendarDay, instantAt, millisecondsOf } from '@/core/measures';
 import { storedRecordSchema, type StoredRecord } from '@/core/exchange';
-import { runState, withEvent, type RunEvent, type TimerState, type WashRun } from '@/core/sessions';
+import { addDays, calendarDay, instantAt, millisecondsOf } from '@/core/measures';
+import type { Beat } from '@/core/planning';
 import { makeLarder } from '@/core/recipes';
+import { runState, withEvent, type RunEvent, type TimerState, type WashRun } from '@/core/sessions';
 import { STAMP, testHead, testHistory, testRecipe, testSession } from '@/core/testing';
 import { clockText, clockWords } from './clockText';
 import { offered, runOf, settingOf, treatmentsIn, washPlanOf } from './dayPlan';
 import { NO_ANSWER, recordsOf, type DayAnswers } from './washRecords';
-import type { Beat } from '@/core/planning';
 
 const today = calendarDay('2026-03-02');
 const START = '2026-03-02T18:00:00.000Z';

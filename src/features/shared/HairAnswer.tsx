@@ -1,6 +1,6 @@
-import type { Agreed, Effort } from '@/core/agenda';
 import { proxy } from 'comlink';
 import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import type { Agreed, Effort } from '@/core/agenda';
 import { recordsFor, type StoredRecord } from '@/core/exchange';
 import type { HairState, Head } from '@/core/hair';
 import { t } from '@/core/language';

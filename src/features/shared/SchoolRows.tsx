@@ -1,7 +1,7 @@
 import type { PlanChoices } from '@/core/agenda';
 import { Choice, FieldGroup } from '@/ui';
-import { SchoolSides } from './SchoolSides';
 import { SCHOOL_CHOICES } from './schoolChoices';
+import { SchoolSides } from './SchoolSides';
 
 interface SchoolRowsProps {
   readonly choices: PlanChoices;

@@ -2,9 +2,9 @@ import type { ReactNode } from 'react';
 import type { Head } from '@/core/hair';
 import { t } from '@/core/language';
 import { Body, Screen } from '@/ui';
-import { Welcome } from './Welcome';
 import { useHairAnswer, type HairAnswer } from './HairAnswer';
 import { useHead } from './useHead';
+import { Welcome } from './Welcome';
 
 interface WithHeadProps {
   readonly children: (head: Head, answer: NonNullable<HairAnswer['answer']>) => ReactNode;

@@ -1,5 +1,5 @@
-import { strengthWord, type TreatmentKind } from '@/core/classification';
 import type { Slot } from '@/core/agenda';
+import { strengthWord, type TreatmentKind } from '@/core/classification';
 import { t } from '@/core/language';
 import type { RecipeUse } from '@/core/recipes';
 import type { MarkKind } from '@/ui';

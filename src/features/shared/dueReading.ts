@@ -1,5 +1,5 @@
-import type { CalendarDay } from '@/core/measures';
 import type { HeadHistory } from '@/core/hair';
+import type { CalendarDay } from '@/core/measures';
 import { isDryReadingDue } from '@/core/readings';
 
 /** The day of the treatment whose dry reading is due today; undefined when none is. */

@@ -7,9 +7,9 @@ import {
   type FormState,
   type Resolver,
 } from 'react-hook-form';
+import { View } from 'react-native';
 import { t } from '@/core/language';
 import type { Result } from '@/core/measures';
-import { View } from 'react-native';
 import { Button, Choice, Field, FieldGroup, Problem } from '@/ui';
 
 /**

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { type StockedIngredient } from '@/core/making';
+import { inStock } from '@/core/pantry';
 import { selectPantry, useAppSelector } from '@/store';
 import { useLarder } from './useLarder';
-import { inStock } from '@/core/pantry';
 
 /** Tap water is always there. */
 const ALWAYS = 'water';

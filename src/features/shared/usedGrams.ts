@@ -1,5 +1,5 @@
 import { classifyVersion } from '@/core/classification';
-import { batchUses, gramsUsed, ofKind, useKey, type StoredRecord } from '@/core/exchange';
+import { batchUses, gramsUsed, ofKind, keyOfUse, type StoredRecord } from '@/core/exchange';
 import type { Larder, UsedVersion } from '@/core/recipes';
 
 /**
@@ -24,7 +24,7 @@ export function usedGramsByHead(
   const told = new Set<string>();
   for (const session of ofKind(records, 'session')) {
     const grams = gramsUsed(session, uses);
-    told.add(useKey(session.headId, session.day, session.recipeId));
+    told.add(keyOfUse(session.headId, session.day, session.recipeId));
     if (grams !== null && isOil(session) === oil) add(session.headId, grams);
   }
   // A portion that was taken from the shelf without a treatment written down beside it.

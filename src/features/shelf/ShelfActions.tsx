@@ -7,13 +7,13 @@ import { plural, t } from '@/core/language';
 import { judgeWeighed } from '@/core/safety';
 import { selectHeads, useAppSelector } from '@/store';
 import { Body, Button, Choice, Problem, Small } from '@/ui';
-import { newStamp } from '../shared/stamp';
 import { PatchTests, useFirstUse } from '../shared/PatchTests';
+import { PLACE_WORDS } from '../shared/placeWords';
+import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useKit } from '../shared/useKit';
 import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
-import { PLACE_WORDS } from '../shared/placeWords';
 
 const HALVES = [0.5, 1, 2] as const;
 const REASONS = [t`smell`, t`mould or specks`, t`past its day`, t`did not like it`] as const;

@@ -9,9 +9,9 @@ import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, Heading, Screen, Small, Strong } from '@/ui';
 import { grams } from '../shared/amounts';
 import { BenchTabs } from '../shared/BenchTabs';
+import { PLACE_WORDS } from '../shared/placeWords';
 import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
-import { PLACE_WORDS } from '../shared/placeWords';
 import { ShelfActions } from './ShelfActions';
 
 /** Gone batches that are still shown; the rest stay in the records. */

@@ -1,8 +1,8 @@
 import { usePathname } from 'expo-router';
-import { lazy, Suspense, useEffect, type ReactNode } from 'react';
+import { Suspense, useEffect, type ComponentType, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { Provider } from 'react-redux';
 import {
   browserStorage,
   makeStore,
@@ -12,10 +12,10 @@ import {
   startPersistence,
   useAppSelector,
 } from '@/store';
-import { warmWorkers } from '@/workers';
 import { useAppearance, useTheme, useWide } from '@/ui';
+import { warmWorkers } from '@/workers';
 import { HairAnswerProvider } from '../shared/HairAnswer';
-import { Keys } from './Keys';
+import { Keys, type KeyParts } from './Keys';
 import { NewVersion } from './NewVersion';
 import { Opening } from './Opening';
 import { Places } from './Places';
@@ -27,14 +27,19 @@ import { useLeaveWarning } from './useLeaveWarning';
 
 warmWorkers();
 
-/** Fetched when a wash day is under way. */
-const WashBar = lazy(async () => ({ default: (await import('@/features/rooms')).WashBar }));
+/** Parts of other features that stand around every place; each is fetched when it is first needed. */
+export interface ShellParts {
+  /** While a wash day is under way. */
+  readonly WashBar: ComponentType;
+  readonly KeyHelp: KeyParts['KeyHelp'];
+  readonly Palette: KeyParts['Palette'];
+}
 
 const storage = browserStorage();
 const store = makeStore(storage);
 
 /** Everything around a place: the store, the stored records, the theme, the bar of places. */
-export function AppShell({ children }: { children: ReactNode }) {
+export function AppShell({ children, parts }: { children: ReactNode; parts: ShellParts }) {
   useEffect(() => {
     const ended = startPersistence(store, storage);
     return () => void ended.then((end) => end());
@@ -43,14 +48,15 @@ export function AppShell({ children }: { children: ReactNode }) {
     <SafeAreaProvider>
       <Provider store={store}>
         <HairAnswerProvider>
-          <Frame>{children}</Frame>
+          <Frame parts={parts}>{children}</Frame>
         </HairAnswerProvider>
       </Provider>
     </SafeAreaProvider>
   );
 }
 
-function Frame({ children }: { children: ReactNode }) {
+function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) {
+  const { WashBar } = parts;
   const wide = useWide();
   const isWashing = Object.keys(useAppSelector(selectWashRuns)).length > 0;
   // While she washes there is nothing to tap by mistake.
@@ -77,7 +83,7 @@ function Frame({ children }: { children: ReactNode }) {
       </View>
       {wide || isBare ? null : <Places />}
       <UndoBar />
-      <Keys />
+      <Keys parts={parts} />
     </View>
   );
 }

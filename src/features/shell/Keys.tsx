@@ -1,11 +1,16 @@
 import { router, usePathname } from 'expo-router';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState, type ComponentType } from 'react';
 import { selectPrefs, useAppSelector } from '@/store';
 import { useWide } from '@/ui';
 import { actionOfKey } from '../shared/keyActions';
 
-const KeyHelp = lazy(async () => ({ default: (await import('@/features/rooms')).KeyHelp }));
-const Palette = lazy(async () => ({ default: (await import('@/features/rooms')).Palette }));
+type Sheet = ComponentType<{ readonly onClose: () => void }>;
+
+/** What keys open; fetched when one of them is first pressed. */
+export interface KeyParts {
+  readonly KeyHelp: Sheet;
+  readonly Palette: Sheet;
+}
 
 const WRITING = 'input, textarea, select, [contenteditable], [role="textbox"]';
 /** In a row of choices or a list the letters and arrows are its own. */
@@ -15,7 +20,7 @@ const isTaken = (target: EventTarget | null) =>
   target instanceof Element && target.closest(`${WRITING}, ${OWN_KEYS}`) !== null;
 
 /** Keys that lead somewhere; `?` lists them. Silent while she writes, and in a wash day, where nothing is to happen by mistake. */
-export function Keys() {
+export function Keys({ parts: { KeyHelp, Palette } }: { parts: KeyParts }) {
   const [open, setOpen] = useState<'help' | 'palette' | null>(null);
   const { keys } = useAppSelector(selectPrefs);
   const wide = useWide();

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { fixed, t } from '@/core/language';
-import { Button, Screen, useTokens, useWide } from '@/ui';
 import { prefsChanged, useAppDispatch } from '@/store';
+import { Button, Screen, useTokens, useWide } from '@/ui';
 
 /** Any standard bank card (ISO/IEC 7810, ID-1), mm. */
 const CARD = { longMm: 85.6, shortMm: 53.98 } as const;

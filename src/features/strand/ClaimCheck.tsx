@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { rateRatio, rateRatioWords, type Rate } from '@/core/evidence';
-import { fixed, plural, t } from '@/core/language';
-import { firstUses } from '@/core/sessions';
 import type { HeadHistory } from '@/core/hair';
+import { fixed, plural, t } from '@/core/language';
 import { calendarDaySchema, formatDay, type CalendarDay } from '@/core/measures';
 import { tallyTotals } from '@/core/readings';
+import { firstUses } from '@/core/sessions';
 import { Body, Choice, Field, FieldGroup, Heading, Small, Strong } from '@/ui';
 
 type What = 'broken' | 'shed';

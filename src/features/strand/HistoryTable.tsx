@@ -1,9 +1,9 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { SignalState } from '@/core/hair';
 import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import { Button, Small } from '@/ui';
-import { useState } from 'react';
 import { levelText } from './levelText';
 
 const ROWS_AT_ONCE = 20;

@@ -5,11 +5,11 @@ import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { BLANK_DRAFT, readingFromDraft, REGIONS, type Region } from '@/core/readings';
 import { Field, Small } from '@/ui';
+import { PLACE_LABELS } from '../shared/headWords';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { FlowScreen, withHead } from './FlowScreen';
 import { lastLength } from './lengthKept';
-import { PLACE_LABELS } from '../shared/headWords';
 
 /** A tape at four fixed places. */
 export const LengthScreen = withHead(function Length({ head }: { head: Head }) {

@@ -10,11 +10,11 @@ import { shortestDays, TRIAL_LIMITS, trialSchema, type Trial } from '@/core/tria
 import { Body, Button, Problem, Screen, Small } from '@/ui';
 import { FormChoice, NotSavedYet, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
+import { trialQuestion, trialReadings } from '../shared/trialWords';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
-import { trialQuestion, trialReadings } from '../shared/trialWords';
 
 interface TrialDraft {
   readonly recipeId: string | null;

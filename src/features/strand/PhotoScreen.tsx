@@ -8,6 +8,7 @@ import { formatDay, rounded } from '@/core/measures';
 import { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, REGIONS, type Photo } from '@/core/readings';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Body, Button, Choice, Heading, Problem, Screen, Small, useWide } from '@/ui';
+import { PLACE_LABELS } from '../shared/headWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
@@ -16,7 +17,6 @@ import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
 import { HowToFold, HowToSide } from './howto/HowToPane';
 import { momentNow } from './momentNow';
-import { PLACE_LABELS } from '../shared/headWords';
 
 const MEGABYTE = 1_000_000;
 

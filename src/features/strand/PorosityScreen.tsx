@@ -9,8 +9,8 @@ import {
   usualDryMinutes,
   type PorosityTests,
 } from '@/core/readings';
-import { Body, Button, Choice, FieldGroup, Problem, Small } from '@/ui';
 import { dryingStarted, selectUnderway, underwayEnded, useAppDispatch, useAppSelector } from '@/store';
+import { Body, Button, Choice, FieldGroup, Problem, Small } from '@/ui';
 import { minutesText } from '../shared/beatWords';
 import { useNow } from '../shared/useNow';
 import { FlowScreen, withHead } from './FlowScreen';

@@ -17,6 +17,7 @@ import {
 } from '@/core/readings';
 import { Button, FieldGroup, Problem, Screen } from '@/ui';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
+import { PLACE_LABELS } from '../shared/headWords';
 import { NotFound } from '../shared/NotFound';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -24,13 +25,12 @@ import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { Welcome } from '../shared/Welcome';
-import { daysSinceDetangle } from './daysSinceDetangle';
 import { DayField } from './DayField';
+import { daysSinceDetangle } from './daysSinceDetangle';
 import { momentNow } from './momentNow';
-import { PLACE_LABELS } from '../shared/headWords';
 import { MARK_OPTIONS, SINK_OPTIONS, SLIDE_OPTIONS } from './readingOptions';
-import { ScalpSigns } from './ScalpSigns';
 import { Says } from './Says';
+import { ScalpSigns } from './ScalpSigns';
 import { StrandFields } from './StrandFields';
 
 const FIRST_STRANDS = 3;

@@ -3,8 +3,8 @@ import { hairMassGrams, type Head } from '@/core/hair';
 import { t } from '@/core/language';
 import { measurementsOf, NOTHING_MEASURED, referralOf, type Measured } from '@/core/readings';
 import { Heading, Small, Strong } from '@/ui';
-import { measurementWords } from './measurementWords';
 import { Referral } from '../shared/Referral';
+import { measurementWords } from './measurementWords';
 
 /** What a reading says as it stands, with the arithmetic. */
 export function Says({ head, measured }: { head: Head; measured: Partial<Measured> }) {

@@ -1,6 +1,5 @@
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-
 import { t } from '@/core/language';
 import { BLANK_STRAND, READING_LIMITS, strandFromDraft, type ReadingDraft } from '@/core/readings';
 import { Button, FieldGroup, Small } from '@/ui';

@@ -1,20 +1,20 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { plural, t } from '@/core/language';
-import { SIGNAL_IDS } from '@/core/readings';
 import type { Head, NextReading } from '@/core/hair';
+import { plural, t } from '@/core/language';
 import { formatDay } from '@/core/measures';
+import { SIGNAL_IDS } from '@/core/readings';
 import { Body, Button, Heading, Screen, Small, useWide } from '@/ui';
-import { HeadPicker } from '../shared/HeadPicker';
 import type { HairAnswer } from '../shared/HairAnswer';
+import { HeadPicker } from '../shared/HeadPicker';
+import { PLACE_LABELS } from '../shared/headWords';
+import { ReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { WithHead } from '../shared/WithHead';
-import { ReadingsDue } from '../shared/ReadingsDue';
 import { lengthKept } from './lengthKept';
 import { NeedBars } from './NeedBars';
-import { PLACE_LABELS } from '../shared/headWords';
 import { SignalHistory } from './SignalHistory';
 import { StrandTabs } from './StrandTabs';
 

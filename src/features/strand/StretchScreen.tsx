@@ -10,7 +10,6 @@ import {
   type Region,
   type Strand,
 } from '@/core/readings';
-import { Body, Button, Choice, FieldGroup, Heading, Small, Strong } from '@/ui';
 import {
   selectPrefs,
   selectUnderway,
@@ -20,12 +19,13 @@ import {
   useAppDispatch,
   useAppSelector,
 } from '@/store';
+import { Body, Button, Choice, FieldGroup, Heading, Small, Strong } from '@/ui';
+import { PLACE_LABELS } from '../shared/headWords';
 import { CalibrateRuler } from './CalibrateRuler';
 import { FlowScreen, withHead } from './FlowScreen';
 import { RulerStrand } from './RulerStrand';
 import { strandWords } from './strandWords';
 import { TypedStrand } from './TypedStrand';
-import { PLACE_LABELS } from '../shared/headWords';
 
 type Way = 'ruler' | 'typed';
 const WAYS: readonly { value: Way; label: string }[] = [

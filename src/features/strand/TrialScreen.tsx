@@ -6,16 +6,16 @@ import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { trialState, type Trial, type TrialState } from '@/core/trials';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
+import { useHairAnswer } from '../shared/HairAnswer';
 import { NotFound } from '../shared/NotFound';
 import { sessionOf } from '../shared/sessionOf';
 import { newStamp } from '../shared/stamp';
+import { armWords, trialQuestion, trialReadings } from '../shared/trialWords';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHead } from '../shared/useHead';
-import { useHairAnswer } from '../shared/HairAnswer';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { effectText } from './effectWords';
-import { armWords, trialQuestion, trialReadings } from '../shared/trialWords';
 
 /** One trial: what is next, what was done, and what it says so far. */
 export function TrialScreen({ trialId }: { trialId: string }) {

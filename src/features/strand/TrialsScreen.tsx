@@ -6,11 +6,11 @@ import { formatDay } from '@/core/measures';
 import { trialState } from '@/core/trials';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
+import { armWords, trialQuestion } from '../shared/trialWords';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
 import { StrandTabs } from './StrandTabs';
-import { armWords, trialQuestion } from '../shared/trialWords';
 
 /** Questions put to the hair, running and answered. */
 export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {

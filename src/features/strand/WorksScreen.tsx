@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import { firstUsesTogether } from '@/core/sessions';
 import { SIGNALS, Z90, type Head, type HeadHistory, type SignalState } from '@/core/hair';
+import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { SIGNAL_IDS, type SignalId } from '@/core/readings';
+import { firstUsesTogether } from '@/core/sessions';
 import { Body, Choice, Heading, Screen, Small, Strong, useWidth } from '@/ui';
 import { EffectAxis, EffectBar } from '@/ui/charts/EffectBar';
-import { HeadPicker } from '../shared/HeadPicker';
 import type { HairAnswer } from '../shared/HairAnswer';
+import { HeadPicker } from '../shared/HeadPicker';
 import { useHistory } from '../shared/useHistory';
 import { WithHead } from '../shared/WithHead';
 import { ChangesList } from './ChangesList';

@@ -1,6 +1,6 @@
-import portuguese from '../../../data/languages/pt.json';
 import { speak } from '@/core/language';
 import { speechOf } from '@/core/translation';
+import portuguese from '../../../data/languages/pt.json';
 import { effectText } from './effectWords';
 import { levelText } from './levelText';
 

@@ -6,10 +6,10 @@ import { daysBetween, formatDay, type CalendarDay } from '@/core/measures';
 import type { HeadEvent, Reading } from '@/core/readings';
 import type { Rating, Session, WashDay } from '@/core/sessions';
 import { kindInWords, minutesText } from '../shared/beatWords';
+import { PLACE_WORDS } from '../shared/placeWords';
 import { verdictOf } from '../shared/verdictOf';
 import { EVENT_WORDS } from './eventWords';
 import { readingWords } from './readingWords';
-import { PLACE_WORDS } from '../shared/placeWords';
 
 export const LOG_KINDS = ['treatments', 'readings', 'events', 'shelf'] as const;
 export type LogKind = (typeof LOG_KINDS)[number];

@@ -1,12 +1,12 @@
 import type { Head, HeadHistory } from '@/core/hair';
 import { t } from '@/core/language';
-import { SCALP_WORDS } from '@/core/readings';
 import { addDays, formatDay, type CalendarDay } from '@/core/measures';
+import { SCALP_WORDS } from '@/core/readings';
+import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { kindInWords } from '../shared/beatWords';
+import { AGE_WORDS, CHEMISTRY_WORDS, DENSITY_WORDS, HEALTH_WORDS, STRAND_WORDS } from '../shared/headWords';
 import type { SheetPart } from '../shared/PrintSheet';
 import { verdictOf } from '../shared/verdictOf';
-import { AGE_WORDS, CHEMISTRY_WORDS, DENSITY_WORDS, HEALTH_WORDS, STRAND_WORDS } from '../shared/headWords';
-import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { EVENT_WORDS } from './eventWords';
 import { readingWords } from './readingWords';
 

@@ -15,11 +15,11 @@ import { PatchTestsDue } from '../shared/PatchTests';
 import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
 import { useDoneBeat } from '../shared/useDoneBeat';
-import { useNow } from '../shared/useNow';
 import { useHistory } from '../shared/useHistory';
+import { useNow } from '../shared/useNow';
 import { WithHead } from '../shared/WithHead';
-import { prepareTitle } from './prepareTitle';
 import { OtherHeads } from './OtherHeads';
+import { prepareTitle } from './prepareTitle';
 import { ShelfDue } from './ShelfDue';
 
 const A_MINUTE_MS = 60_000;

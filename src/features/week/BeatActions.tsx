@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { isSmall } from '@/core/agenda';
 import { t } from '@/core/language';
 import type { Beat } from '@/core/planning';
 import { Button } from '@/ui';
-import { isSmall } from '@/core/agenda';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
 import { WonderAnswer } from './WonderAnswer';

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { isSmall } from '@/core/agenda';
 import { fixed, t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import type { Beat, PrepTask } from '@/core/planning';
@@ -6,7 +7,6 @@ import { Body, Button, Heading, Small, Strong } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
 import { AirAdvice } from './AirAdvice';
 import { BeatActions } from './BeatActions';
-import { isSmall } from '@/core/agenda';
 import { useWeek } from './WeekContext';
 import type { DoneBeat } from './weekRows';
 

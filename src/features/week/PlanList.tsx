@@ -1,8 +1,8 @@
 import { View } from 'react-native';
+import { placeInWords } from '@/core/hair';
 import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { Heading, Small } from '@/ui';
-import { placeInWords } from '@/core/hair';
 import { WeekDay } from './WeekDay';
 import type { WeekRow } from './weekRows';
 

@@ -14,11 +14,11 @@ import { t } from '@/core/language';
 import { learnedWashMinutes } from '@/core/sessions';
 import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
-import { useHistory } from '../shared/useHistory';
 import { SchoolRows } from '../shared/SchoolRows';
+import { useChoices } from '../shared/useChoices';
+import { useHistory } from '../shared/useHistory';
 import { WithHead } from '../shared/WithHead';
 import { ruleText, stepOf } from './ruleWords';
-import { useChoices } from '../shared/useChoices';
 import { WeekTabs } from './WeekTabs';
 
 const SORTS = [

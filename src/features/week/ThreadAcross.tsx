@@ -1,15 +1,15 @@
 import { Pressable, View } from 'react-native';
 import { t } from '@/core/language';
-import { Thread } from '@/ui/charts/Thread';
 import { formatDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import { Button, Small, Strong, useWidth } from '@/ui';
+import { Thread } from '@/ui/charts/Thread';
 import { kindInWords } from '../shared/beatWords';
-import { THREAD_DOMAIN, THREAD_LANE, threadOf } from './threadOf';
 import { beatKey, beatLine, Preparation } from './BeatCard';
 import { DragHandle, DropDay } from './DragBeats';
-import { AddButton } from './WeekDay';
+import { THREAD_DOMAIN, THREAD_LANE, threadOf } from './threadOf';
 import { useWeek } from './WeekContext';
+import { AddButton } from './WeekDay';
 import type { WeekRow } from './weekRows';
 
 interface ThreadAcrossProps {

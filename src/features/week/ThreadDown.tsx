@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { t } from '@/core/language';
-import { Thread } from '@/ui/charts/Thread';
 import { Small, Strong } from '@/ui';
+import { Thread } from '@/ui/charts/Thread';
 import { THREAD_DOMAIN, THREAD_LANE, threadOf, type DaySpan } from './threadOf';
 import { WeekDay } from './WeekDay';
 import type { WeekRow } from './weekRows';

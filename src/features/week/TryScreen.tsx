@@ -6,12 +6,12 @@ import { formatDay } from '@/core/measures';
 import type { OwnPart, TriedRhythm } from '@/core/scheduling';
 import { Body, Button, Choice, Heading, Screen, Small, Strong, useWide } from '@/ui';
 import { askScheduler, Stopped, TookTooLong } from '@/workers';
-import { HeadPicker } from '../shared/HeadPicker';
-import type { HeadAnswer } from '../shared/HairAnswer';
 import { minutesText } from '../shared/beatWords';
+import type { HeadAnswer } from '../shared/HairAnswer';
+import { HeadPicker } from '../shared/HeadPicker';
 import { WithHead } from '../shared/WithHead';
-import { OwnRhythm } from './OwnRhythm';
 import { DaysThread } from './DaysThread';
+import { OwnRhythm } from './OwnRhythm';
 import { RHYTHM_LABELS } from './rhythmWords';
 import { WeekTabs } from './WeekTabs';
 

@@ -5,8 +5,8 @@ import type { CalendarDay } from '@/core/measures';
 import type { Fix, Loosening } from '@/core/scheduling';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
-import { useHistory } from '../shared/useHistory';
 import { choicesRecord } from '../shared/useChoices';
+import { useHistory } from '../shared/useHistory';
 
 /** Gives way in one thing, in one tap that can be undone. */
 export function useFix(head: Head, today: CalendarDay): (loosening: Loosening) => void {

@@ -1,7 +1,7 @@
-import { headsIn, historyOf } from '@/core/exchange';
-import { planProblemFrom } from '@/core/question';
 import { estimateHair } from '@/core/estimation';
+import { headsIn, historyOf } from '@/core/exchange';
 import { calendarDay } from '@/core/measures';
+import { planProblemFrom } from '@/core/question';
 import { searched } from '@/core/scheduling';
 import { demoRecords } from '@/core/simulation';
 import { threadOf } from './threadOf';

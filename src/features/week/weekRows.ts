@@ -1,12 +1,12 @@
+import type { TreatmentKind } from '@/core/classification';
+import type { Head } from '@/core/hair';
 import { t } from '@/core/language';
-import type { HeadAnswer } from '../shared/HairAnswer';
 import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat, PrepTask } from '@/core/planning';
 import { type Larder } from '@/core/recipes';
 import type { Session } from '@/core/sessions';
-import type { TreatmentKind } from '@/core/classification';
+import type { HeadAnswer } from '../shared/HairAnswer';
 import { verdictOf } from '../shared/verdictOf';
-import type { Head } from '@/core/hair';
 
 /** Days of the past that stay in sight above today. */
 export const PAST_DAYS = 3;

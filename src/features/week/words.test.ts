@@ -10,9 +10,9 @@ import {
 import { addDays, calendarDay } from '@/core/measures';
 import { RHYTHM_IDS } from '@/core/scheduling';
 import { STAMP, testOccasion } from '@/core/testing';
+import { SCHOOL_CHOICES } from '../shared/schoolChoices';
 import { challengeWords, occasionWords } from './occasionWords';
 import { RHYTHM_LABELS } from './rhythmWords';
-import { SCHOOL_CHOICES } from '../shared/schoolChoices';
 import { ruleText, stepOf } from './ruleWords';
 
 const monday = calendarDay('2026-03-02');

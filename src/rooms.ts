@@ -9,7 +9,7 @@ export {
   MakeScreen,
   RecipeEditor,
   RecipeScreen,
-} from './bench/screens';
+} from './features/bench/screens';
 export {
   FirstRecipesScreen,
   HeadEditor,
@@ -17,12 +17,12 @@ export {
   HeadsScreen,
   SchoolsScreen,
   SettingsScreen,
-} from './heads/screens';
-export { KeepingScreen } from './keeping/screens';
-export { KeyHelp, Palette } from './keys/screens';
-export { IngredientScreen, OwnIngredientScreen, PantryScreen } from './pantry/screens';
-export { WashBar, WashScreen } from './session/screens';
-export { LabelScreen, ShelfScreen } from './shelf/screens';
+} from './features/heads/screens';
+export { KeepingScreen } from './features/keeping/screens';
+export { KeyHelp, Palette } from './features/keys/screens';
+export { IngredientScreen, OwnIngredientScreen, PantryScreen } from './features/pantry/screens';
+export { WashBar, WashScreen } from './features/session/screens';
+export { LabelScreen, ShelfScreen } from './features/shelf/screens';
 export {
   EventScreen,
   FeelScreen,
@@ -41,5 +41,5 @@ export {
   TrialsScreen,
   NewTrialScreen,
   WorksScreen,
-} from './strand/screens';
-export { DaysScreen, RulesScreen, TryScreen } from './week/screens';
+} from './features/strand/screens';
+export { DaysScreen, RulesScreen, TryScreen } from './features/week/screens';
