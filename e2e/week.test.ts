@@ -18,7 +18,8 @@ async function weekOf(browser: Browser): Promise<void> {
   await solved(browser);
 }
 
-const SOLVED = /At most [\d.]+ % from the best plan|No plan for these weeks is better|keeps what you decided/;
+const SOLVED =
+  /A good plan; a better one may exist|At most [\d.]+ % from the best plan|No plan for these weeks is better|keeps what you decided/;
 
 /**
  * Waits until the plan on screen is the solver's and nothing newer is on its way. Two heads with time on every day take the

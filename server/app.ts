@@ -20,6 +20,9 @@ export interface ServerOptions {
 /** A hand at a scale and a look at the weather make far fewer. */
 const DEVICES_A_MINUTE = 600;
 
+/** Names by which a browser trusts this machine without HTTPS. */
+const TRUSTED_NAME = /^(?:localhost|127\.\d+\.\d+\.\d+|\[::1\])(?::\d+)?$/;
+
 const PAGE_METHODS: readonly string[] = ['GET', 'HEAD'];
 const DEVICE_METHODS: readonly string[] = [...PAGE_METHODS, 'POST'];
 
@@ -79,6 +82,13 @@ export function makeServer({ dist, demo, devicesAMinute = DEVICES_A_MINUTE }: Se
     }),
   );
   app.use((request, response, next) => {
+    // Over plain HTTP by a name of the network browsers ignore these, and complain of each on every page.
+    if (!request.secure && !TRUSTED_NAME.test(request.headers.host ?? ''))
+      for (const header of ['Cross-Origin-Opener-Policy', 'Origin-Agent-Cluster'])
+        response.removeHeader(header);
+    next();
+  });
+  app.use((request, response, next) => {
     const allowed = request.path.startsWith('/devices/') ? DEVICE_METHODS : PAGE_METHODS;
     if (allowed.includes(request.method)) return next();
     response
@@ -105,6 +115,8 @@ export function makeServer({ dist, demo, devicesAMinute = DEVICES_A_MINUTE }: Se
   // Names under _expo carry a hash of their contents, so they never change.
   app.use('/_expo', packed(path.join(dist, '_expo'), { immutable: true, maxAge: YEAR, fallthrough: false }));
   app.use('/fonts', packed(path.join(dist, 'fonts'), { maxAge: '30d', fallthrough: false }));
+  // Asked for beside what is no page of ours; pages name their icon themselves.
+  app.get('/favicon.ico', (_request, response) => response.redirect(301, '/icon.svg'));
   app.use(packed(dist, { maxAge: 0 }));
   app.get('/{*any}', (request, response) => {
     // A place has no ending; what has one is a file, and this one is not there.

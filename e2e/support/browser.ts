@@ -97,6 +97,7 @@ export class Browser {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      '--host-resolver-rules=MAP velvet.test 127.0.0.1',
       '--js-flags=--wasm-lazy-compilation --liftoff-only',
       `--user-data-dir=${profile}`,
     );
@@ -296,9 +297,20 @@ export class Browser {
         await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
         return await element.click();
       } catch (caught) {
-        if (!(caught instanceof error.StaleElementReferenceError) || attempt === PRESSES) throw caught;
+        // The page redraws it, or something lies over it for a moment: the offer to undo goes by itself.
+        const mayPass =
+          caught instanceof error.StaleElementReferenceError ||
+          caught instanceof error.ElementClickInterceptedError;
+        if (!mayPass || attempt === PRESSES) throw caught;
+        if (caught instanceof error.ElementClickInterceptedError) await this.closesOffer();
       }
     }
+  }
+
+  /** Puts away the offer to undo, which lies over the foot of a phone's page for some seconds. */
+  private async closesOffer(): Promise<void> {
+    const close = await this.driver.findElements(By.css('[data-testid="offer-close"]'));
+    await close[0]?.click();
   }
 
   /** Writes over what a field holds, at one go as by pasting; see {@link types}. */

@@ -53,6 +53,7 @@ export function UndoBar() {
       ) : null}
       <Toast.Close
         aria-label={t`Close`}
+        testID="offer-close"
         className="min-h-target min-w-target items-center justify-center rounded-xl px-3"
       >
         <Text className="font-strong text-body text-paper">×</Text>

@@ -1,7 +1,7 @@
-import { scaleLinear } from 'd3-scale';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { t } from '@/core/language';
 import { useTokens } from '../theme';
+import { linearScale } from './linearScale';
 
 interface EffectBarProps {
   readonly width: number;
@@ -21,10 +21,7 @@ const EDGE = 10;
 /** An effect on the one axis, no effect in the middle: its interval, its middle, and hollow what the recipe read as. */
 export function EffectBar({ width, domain, mean, low, high, expected, label }: EffectBarProps) {
   const tokens = useTokens();
-  const x = scaleLinear()
-    .domain([...domain])
-    .range([EDGE, width - EDGE])
-    .clamp(true);
+  const x = linearScale(domain, [EDGE, width - EDGE]);
   return (
     <Svg width={width} height={HEIGHT} role="img" aria-label={label}>
       <Line x1={EDGE} x2={width - EDGE} y1={MIDDLE} y2={MIDDLE} stroke={tokens.line} strokeWidth={1.5} />

@@ -1,7 +1,7 @@
-import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTokens, type TokenName } from '../theme';
+import { linearScale } from './linearScale';
 
 export interface ChartPoint {
   /** Days from the left edge of the chart. */
@@ -39,13 +39,8 @@ const EDGE = { left: 44, right: 8, top: 8, bottom: 44 } as const;
 export function SignalChart(props: SignalChartProps) {
   const { width, height, lastDay, domain, lane, path, ahead, measurements, values, days, label } = props;
   const tokens = useTokens();
-  const x = scaleLinear()
-    .domain([0, lastDay])
-    .range([EDGE.left, width - EDGE.right]);
-  const y = scaleLinear()
-    .domain([...domain])
-    .range([height - EDGE.bottom, EDGE.top])
-    .clamp(true);
+  const x = linearScale([0, lastDay], [EDGE.left, width - EDGE.right]);
+  const y = linearScale(domain, [height - EDGE.bottom, EDGE.top]);
   const level = line<ChartPoint>()
     .x((point) => x(point.at))
     .y((point) => y(point.mean))

@@ -1,8 +1,8 @@
-import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, curveMonotoneY, line } from 'd3-shape';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { t } from '@/core/language';
 import { useTokens } from '../theme';
+import { linearScale } from './linearScale';
 import { Mark, type MarkKind } from './Mark';
 
 export interface ThreadPoint {
@@ -47,10 +47,7 @@ export function Thread(props: ThreadProps) {
   const { days, width, height, lane, domain, past, ahead, marks, rule, label } = props;
   const tokens = useTokens();
   const down = days === 'down';
-  const scale = scaleLinear()
-    .domain([...domain])
-    .range(down ? [EDGE, width - EDGE] : [height - EDGE, EDGE])
-    .clamp(true);
+  const scale = linearScale(domain, down ? [EDGE, width - EDGE] : [height - EDGE, EDGE]);
   const curve = down ? curveMonotoneY : curveMonotoneX;
 
   const path = line<ThreadPoint>()
