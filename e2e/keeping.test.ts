@@ -256,7 +256,7 @@ describe('with the server gone', () => {
         ),
       'the page does not begin anew',
     );
-    expect(await browser.text()).not.toContain('A new version');
+    await browser.lacks('A new version');
     await browser.close();
     server.close();
   });

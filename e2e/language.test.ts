@@ -36,8 +36,8 @@ describe('in the middle of a recipe', () => {
     await browser.press('colheres');
     await browser.goto('/bench/new');
     await browser.sees('iogurte natural');
-    expect(await browser.valueOf('recipe-text')).toBe('2 tbsp honey\n1 cup plain yogurt\n1 tsp olive oil');
-    expect(await browser.valueOf('recipe-name')).toBe('Halfway');
+    await browser.valueBecomes('recipe-text', '2 tbsp honey\n1 cup plain yogurt\n1 tsp olive oil');
+    await browser.valueBecomes('recipe-name', 'Halfway');
     await browser.pressId('save-recipe');
     await browser.sees('Halfway está salva.');
 
@@ -45,10 +45,10 @@ describe('in the middle of a recipe', () => {
     await browser.goto('/bench');
     await browser.pressAt(By.partialLinkText('Halfway'));
     await browser.sees('plain yogurt');
-    expect(await browser.headline()).toBe(before);
+    await browser.headlineBecomes(new RegExp(`^${before}$`));
     // Nothing of the draft is left over.
     await browser.goto('/bench/new');
-    expect(await browser.valueOf('recipe-text')).toBe('');
+    await browser.valueBecomes('recipe-text', '');
   });
 
   it('a draft that is not wanted is put away', async () => {
@@ -59,11 +59,11 @@ describe('in the middle of a recipe', () => {
     await browser.waits(() => browser.driver.executeAsyncScript<boolean>(IS_DRAFT_STORED));
     await browser.driver.navigate().refresh();
     await browser.sees('until you save it or put it away');
-    expect(await browser.valueOf('recipe-text')).toBe('2 tbsp honey');
+    await browser.valueBecomes('recipe-text', '2 tbsp honey');
     await browser.pressId('start-over');
-    expect(await browser.valueOf('recipe-text')).toBe('');
+    await browser.valueBecomes('recipe-text', '');
     await browser.goto('/bench/new');
-    expect(await browser.valueOf('recipe-text')).toBe('');
+    await browser.valueBecomes('recipe-text', '');
   });
 });
 

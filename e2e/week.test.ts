@@ -122,7 +122,7 @@ describe('the plan on a phone', () => {
     await browser.press(`Add or ask, ${long(day)}`);
     await browser.press(`Put Okra slip on ${formatDay(day, 'EEEE')}`);
     await seesMain(browser, day, 'Okra slip');
-    expect(await browser.text()).not.toContain('does not fit its rules');
+    await browser.lacks('does not fit its rules');
   });
 
   it('why not on that day: offers the nearest day on which it fits', async () => {

@@ -263,6 +263,17 @@ export class Browser {
     return (text ?? '').replaceAll('\u00a0', ' ');
   }
 
+  /** Waits until the answer at the top is like this: a newer one may still be on its way. */
+  async headlineBecomes(pattern: RegExp): Promise<void> {
+    let seen = '';
+    const isSo = async () => pattern.test((seen = await this.headline()));
+    await this.driver.wait(isSo, PATIENCE_MS, undefined, LOOK_EVERY_MS).catch((caught: unknown) => {
+      throw caught instanceof error.TimeoutError
+        ? new Error(`The headline stays “${seen}”, not ${pattern}.`)
+        : caught;
+    });
+  }
+
   /** Presses what is called this: a button, a choice or a link. */
   async press(name: string | RegExp): Promise<void> {
     if (name instanceof RegExp) return this.press(await this.nameLike(name));
@@ -329,8 +340,18 @@ export class Browser {
     await field.sendKeys(Key.BACK_SPACE, text);
   }
 
-  async valueOf(testId: string): Promise<string> {
-    return (await (await this.byTestId(testId)).getAttribute('value')) ?? '';
+  /** Waits until a field holds this. */
+  async valueBecomes(testId: string, wanted: string | RegExp): Promise<void> {
+    let seen = '';
+    const isSo = async () => {
+      seen = (await (await this.byTestId(testId)).getAttribute('value')) ?? '';
+      return typeof wanted === 'string' ? seen === wanted : wanted.test(seen);
+    };
+    await this.driver.wait(isSo, PATIENCE_MS, undefined, LOOK_EVERY_MS).catch((caught: unknown) => {
+      throw caught instanceof error.TimeoutError
+        ? new Error(`${testId} holds “${seen}”, not ${wanted}.`)
+        : caught;
+    });
   }
 
   /** Opens a place of the application in a browser that has the demo of today. @param prefs that differ from the usual */
