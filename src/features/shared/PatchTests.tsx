@@ -20,6 +20,8 @@ interface PatchTestsProps {
   readonly recipeId: string;
   readonly recipeName: string;
   readonly head: Head;
+  /** Where the recipe and the head stand above it already, they are not said again. */
+  readonly isNamed?: boolean;
 }
 
 /** Whether a recipe may go on a head for the first time, and what to do before it may. */
@@ -64,7 +66,7 @@ export function PatchTestsDue({ head, planned }: PatchTestsDueProps) {
 }
 
 /** The patch test of a recipe on one head: begun, waited for, read. Silent where none is needed. */
-export function PatchTests({ recipeId, recipeName, head }: PatchTestsProps) {
+export function PatchTests({ recipeId, recipeName, head, isNamed = false }: PatchTestsProps) {
   const { use, test } = useFirstUse(recipeId, head);
   const today = useToday();
   const add = useAddRecords();
@@ -87,9 +89,11 @@ export function PatchTests({ recipeId, recipeName, head }: PatchTestsProps) {
     );
   return (
     <View className="gap-1 border-l-4 border-rule pl-3" testID={`patch-test-${head.headId}`}>
-      <Strong>
-        {head.name} · {recipeName}
-      </Strong>
+      {isNamed ? null : (
+        <Strong>
+          {head.name} · {recipeName}
+        </Strong>
+      )}
       <Small>{use.why}</Small>
       <View className="flex-row flex-wrap gap-3">
         {use.act === 'start' ? (

@@ -24,7 +24,7 @@ export function AddPanel({ day }: { day: CalendarDay }) {
         note={(recipe) =>
           waits(recipe) ? (
             <View className="basis-full gap-1">
-              <PatchTests recipeId={recipe.recipeId} recipeName={recipe.name} head={head} />
+              <PatchTests recipeId={recipe.recipeId} recipeName={recipe.name} head={head} isNamed />
               <Small>
                 {t`With its patch test clear it may go on from ${formatDay(stateOf(recipe.recipeId).allowedFrom, 'EEEE d MMMM')}.`}
               </Small>
