@@ -51,6 +51,9 @@ await Promise.all([
     ]);
   })(),
 ]);
+/** Suites that try thousands of cases or solve dozens of plans, half of all test time: left to verify, unless they are what changed. */
+const LONG =
+  /(fuzz\w*|properties|mutation|plans|loosen|shelf|bruteForce|calibrated|commands|constants|demoData|app)\.test\.ts$/;
 // Beside the tests that import what changed; a file of data counts as code of those that read it.
 const sources = changed.filter((file) => /^(src|cli|server|data)\//.test(file));
 if (sources.length > 0)
@@ -61,6 +64,9 @@ if (sources.length > 0)
     'node',
     'interface',
     '--passWithNoTests',
+    ...(sources.some((file) => LONG.test(file))
+      ? []
+      : ['--testPathIgnorePatterns', LONG.source, '/node_modules/']),
     '--findRelatedTests',
     ...sources,
   ]);
