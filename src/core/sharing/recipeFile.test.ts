@@ -88,6 +88,34 @@ describe('a recipe that is passed on', () => {
     expect(recipesTaken(looped, { records: [], larder: larderOf([]) }, stamp).names).toHaveLength(2);
   });
 
+  it('that stands too deep within others is refused with what to do, however deep', () => {
+    const [recipe] = file.records.flatMap((record) => (record.kind === 'recipe' ? [record] : []));
+    if (!recipe) throw new Error('the file has a recipe');
+    const [line] = recipe.lines;
+    const deep = (levels: number) =>
+      JSON.stringify({
+        ...file,
+        records: Array.from({ length: levels }, (_, level) => ({
+          ...recipe,
+          id: `deep-${level}`,
+          recipeId: `deep-${level}`,
+          lines:
+            level === 0
+              ? [line]
+              : [
+                  {
+                    ...line,
+                    ingredientId: null,
+                    made: { recipeId: `deep-${level - 1}`, version: recipe.version },
+                  },
+                ],
+        })),
+      });
+    const refused = readRecipes(deep(1900));
+    expect(!refused.ok && refused.problems[0].code).toBe('too-deep');
+    expect(readRecipes(deep(4)).ok).toBe(true);
+  });
+
   it('is told from a backup, and a backup from it', () => {
     const asBackup = readBackup(text);
     expect(!asBackup.ok && asBackup.problems[0].message).toContain('This is a recipe file, not a backup');
