@@ -324,20 +324,13 @@ export class Browser {
     await close[0]?.click();
   }
 
-  /** Writes over what a field holds, at one go as by pasting; see {@link types}. */
+  /** Writes over what a field holds, at one go as by pasting. */
   async write(testId: string, text: string): Promise<void> {
     const field = await this.byTestId(testId);
     const kind = await this.driver.executeScript<string>(TAKE_ALL, field);
     // A date is put together by its own field.
     if (kind === 'date' || kind === 'time' || text === '') await field.sendKeys(Key.BACK_SPACE, text);
     else await this.command('Input.insertText', { text });
-  }
-
-  /** Writes over what a field holds, key by key. */
-  async types(testId: string, text: string): Promise<void> {
-    const field = await this.byTestId(testId);
-    await this.driver.executeScript(TAKE_ALL, field);
-    await field.sendKeys(Key.BACK_SPACE, text);
   }
 
   /** Waits until a field holds this. */

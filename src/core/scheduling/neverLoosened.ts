@@ -12,21 +12,19 @@ const NEVER_LOOSENED: ReadonlySet<string> = new Set([
 
 export const isNeverLoosened = (rule: string): boolean => NEVER_LOOSENED.has(rule);
 
-type Wanted = Pick<Draft, 'treatment' | 'day'> & Draft;
-
 /** Which of these rules forbid something on its day, whatever else is planned. */
-function forbidding(problem: PlanProblem, head: HeadProblem, wanted: Wanted): string[] {
+function forbidding(problem: PlanProblem, head: HeadProblem, wanted: Draft): string[] {
   return breachesOf(problem, head, [wanted], wanted)
     .map(({ rule }) => rule)
     .filter((rule) => isNeverLoosened(rule) && rule !== 'moisture-after-protein');
 }
 
-export function isNeverAllowed(problem: PlanProblem, head: HeadProblem, wanted: Wanted): boolean {
+export function isNeverAllowed(problem: PlanProblem, head: HeadProblem, wanted: Draft): boolean {
   return forbidding(problem, head, wanted).length > 0;
 }
 
 /** Why something can never be on its day, and what to do about it; null where nothing of this kind forbids it. */
-export function neverBecause(problem: PlanProblem, head: HeadProblem, wanted: Wanted): string | null {
+export function neverBecause(problem: PlanProblem, head: HeadProblem, wanted: Draft): string | null {
   const [rule] = forbidding(problem, head, wanted);
   if (rule === undefined) return null;
   if (rule !== RULES.patchTest.id) return FIXED_RULES[rule]?.why ?? null;

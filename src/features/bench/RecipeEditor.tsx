@@ -24,7 +24,7 @@ import { fileNameOf, saveTextFile } from '../shared/browserFiles';
 import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
 import { useHairAnswer } from '../shared/HairAnswer';
 import { CUP_KINDS, VIEW_WORDS } from '../shared/settingWords';
-import { newStamp } from '../shared/stamp';
+import { newStamp, withdrawing } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
@@ -186,7 +186,7 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
   const takeOut = () => {
     const versions = records.filter((record) => record.kind === 'recipe' && record.recipeId === recipeId);
     add(
-      versions.map(({ id }) => ({ ...newStamp(), kind: 'withdrawal' as const, withdraws: id })),
+      withdrawing(versions.map(({ id }) => id)),
       t`${name} is taken out; what was made and done with it stays.`,
     );
     router.navigate('/bench');

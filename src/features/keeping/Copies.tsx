@@ -6,7 +6,7 @@ import { formatInstant } from '@/core/measures';
 import { copiesListed, copyLookedAt, everythingReplaced, useAppDispatch, type LookedAt } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { recordsText } from '../shared/recordsText';
-import { newStamp } from '../shared/stamp';
+import { newStamp, withdrawing } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { kindCounts, sizeText } from './kindWords';
 
@@ -38,11 +38,7 @@ export function Copies({ changes }: { changes: unknown }) {
   const bring = ({ missing, takenBack }: Looked) => {
     const said = t`Back again: ${recordsText(missing.length + takenBack.length)}.`;
     if (missing.length > 0) add(missing, said, 'elsewhere');
-    if (takenBack.length > 0)
-      add(
-        takenBack.map((withdraws) => ({ ...newStamp(), kind: 'withdrawal', withdraws })),
-        said,
-      );
+    if (takenBack.length > 0) add(withdrawing(takenBack), said);
     setLooked(null);
   };
   const goBack = async ({ records, copy }: Looked) => {

@@ -7,7 +7,7 @@ import { everythingReplaced, selectAllRecords, selectLarder, useAppDispatch, use
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { askEstimator } from '@/workers';
 import { recordsText } from '../shared/recordsText';
-import { newStamp } from '../shared/stamp';
+import { newStamp, withdrawing } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useToday } from '../shared/useToday';
 import { incomingOf, type Incoming } from './incoming';
@@ -73,10 +73,7 @@ export function ReadIn() {
   };
   const bring = (withdrawals: readonly string[]) => {
     const said = t`Back again: ${recordsText(withdrawals.length)}.`;
-    add(
-      withdrawals.map((withdraws) => ({ ...newStamp(), kind: 'withdrawal', withdraws })),
-      said,
-    );
+    add(withdrawing(withdrawals), said);
     setState({ step: 'done', said });
   };
   const leave = () => setState({ step: 'idle' });

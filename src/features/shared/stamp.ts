@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid';
+import type { Withdrawal } from '@/core/measures';
 
 /**
  * What every new record carries: an id of its own and the moment of writing. The id comes from the browser's random numbers,
@@ -6,4 +7,9 @@ import { nanoid } from 'nanoid';
  */
 export function newStamp(): { id: string; recordedAt: string } {
   return { id: nanoid(), recordedAt: new Date().toISOString() };
+}
+
+/** What takes these records back, each by one of its own. @param ids of records, withdrawals among them */
+export function withdrawing(ids: readonly string[]): Withdrawal[] {
+  return ids.map((withdraws) => ({ ...newStamp(), kind: 'withdrawal', withdraws }));
 }

@@ -1,6 +1,6 @@
 import { withOlder } from '@/core/measures';
 import { selectAllRecords, useAppSelector } from '@/store';
-import { newStamp } from './stamp';
+import { withdrawing } from './stamp';
 import { useAddRecords } from './useAddRecords';
 
 /** Takes one record back with all that it corrected, says so, and offers to undo it. */
@@ -10,9 +10,6 @@ export function useTakeBack(): (id: string, said: string) => void {
   return (id, said) => {
     const record = records.find((each) => each.id === id);
     const gone = record ? withOlder(record, records) : [id];
-    add(
-      gone.map((withdraws) => ({ ...newStamp(), kind: 'withdrawal' as const, withdraws })),
-      said,
-    );
+    add(withdrawing(gone), said);
   };
 }

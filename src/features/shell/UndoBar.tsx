@@ -4,7 +4,7 @@ import { Text } from 'react-native';
 import { t } from '@/core/language';
 import { recordsAdded, selectUndo, undoClosed, useAppDispatch, useAppSelector } from '@/store';
 import { useWide } from '@/ui';
-import { newStamp } from '../shared/stamp';
+import { withdrawing } from '../shared/stamp';
 
 /** How long the offer stands. Long enough to read and to reach by keyboard; the record itself can be corrected any time. */
 const OFFER_MS = 12_000;
@@ -22,14 +22,7 @@ export function UndoBar() {
     return () => clearTimeout(timer);
   }, [offer, dispatch]);
 
-  const undo = () => {
-    const withdrawals = (offer?.recordIds ?? []).map((withdraws) => ({
-      ...newStamp(),
-      kind: 'withdrawal' as const,
-      withdraws,
-    }));
-    dispatch(recordsAdded(withdrawals));
-  };
+  const undo = () => dispatch(recordsAdded(withdrawing(offer?.recordIds ?? [])));
 
   return (
     <Toast.Root
