@@ -56,7 +56,7 @@ describe('from a pasted text to a labelled jar', () => {
     await browser.sees('Went in: ');
     await browser.pressId('scale-unplug');
     await browser.sees('The scale is gone');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('Went in: ');
     await browser.write('weigh-0', '33');
     await browser.pressId('take-0');

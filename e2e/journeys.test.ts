@@ -52,7 +52,7 @@ describe('a pasted recipe', () => {
     await browser.write('recipe-name', 'Papaya slip');
     await browser.pressId('save-recipe');
     await browser.sees('11 recipes');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('Papaya slip');
   });
 
@@ -227,7 +227,7 @@ describe('records', () => {
     await browser.driver.executeScript('IDBObjectStore.prototype.put = window.realPut');
     await browser.press('Try again');
     await browser.lacks('no room left');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('Too much');
   });
 
@@ -276,7 +276,7 @@ describe('a head', () => {
     await browser.write('head-length', '21');
     await browser.pressId('save-head');
     await browser.sees('21 cm');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('21 cm');
     await browser.goto('/week');
     await browser.sees('Pip · next seven days');
@@ -326,7 +326,7 @@ describe('the dark theme', () => {
     const isDark = () =>
       browser.driver.executeScript<boolean>("return document.documentElement.classList.contains('dark')");
     await browser.waits(isDark);
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('How it looks and sounds');
     await browser.waits(isDark);
   });

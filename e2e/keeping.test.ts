@@ -73,7 +73,7 @@ describe('everything out, away, and in again', () => {
     await browser.sees(`${count - handed.records.length} records would go`);
     await browser.pressId('replace-sure');
     await browser.sees(`${handed.records.length} records, all stored`);
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees(`${handed.records.length} records, all stored`);
     await browser.press(/^Look into the copy/);
     await browser.sees('Not here any more');
@@ -170,7 +170,7 @@ describe('settings', () => {
     await browser.waits(async () => (await zoom()) === '1.5');
     await browser.press('Sunday');
     await browser.press('none');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.waits(async () => (await zoom()) === '1.5');
     await browser.goto('/heads/maren');
     await browser.sees('Free minutes on each day');
@@ -220,7 +220,7 @@ describe('with the server gone', () => {
     await browser.opensDemo();
     await isKept(browser);
     server.close();
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('Maren');
     await browser.goto('/week');
     await browser.sees('next seven days');
@@ -244,7 +244,7 @@ describe('with the server gone', () => {
     writeFileSync(path.join(dist, 'sw.js'), newer);
     writeFileSync(path.join(dist, 'sw.js.br'), brotliCompressSync(newer));
     writeFileSync(path.join(dist, 'sw.js.gz'), gzipSync(newer));
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('A new version is here');
     await browser.driver.executeScript('window.before = 1');
     await browser.press('Use the new version now');

@@ -57,7 +57,7 @@ describe('in the middle of a recipe', () => {
     await browser.write('recipe-text', '2 tbsp honey');
     await browser.sees('until you save it or put it away');
     await browser.waits(() => browser.driver.executeAsyncScript<boolean>(IS_DRAFT_STORED));
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('until you save it or put it away');
     await browser.valueBecomes('recipe-text', '2 tbsp honey');
     await browser.pressId('start-over');

@@ -37,7 +37,7 @@ describe('what is written down', () => {
       'undefined',
     ]);
     await savesRecipe(browser, 'From the kitchen tablet');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('From the kitchen tablet');
     expect(await browser.text()).not.toContain('Saving failed');
   });
@@ -49,7 +49,7 @@ describe('what is written down', () => {
     await savesRecipe(browser, 'After the cut');
     await browser.goto('/heads/keeping');
     await browser.sees('records, all stored');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.goto('/bench');
     await browser.sees('After the cut');
   });

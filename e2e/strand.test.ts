@@ -56,7 +56,7 @@ describe('the stretch test', () => {
     await browser.pressId('strand-next');
     await browser.sees('1 strand measured');
 
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('1 strand measured');
     await browser.press('type the lengths');
     for (const [rest, stretched, released] of [
@@ -98,7 +98,7 @@ describe('the count while detangling', () => {
     await browser.pressId('next-section');
     await browser.pressId('pad-broken');
     await browser.sees('Section 2: 1 broken, 0 shed');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('Section 2: 1 broken, 0 shed');
     await browser.goto('/');
     await browser.sees('A count is under way');
@@ -319,7 +319,7 @@ describe('pictures', () => {
     await browser.pressId('take-photo');
     await (await browser.byTestId('file-input')).sendKeys(file);
     await browser.sees('1 of 60 pictures');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('1 of 60 pictures');
     const image = await browser.driver.findElement(By.css('img[src^="data:image/jpeg"]'));
     const size = await browser.driver.executeScript<number[]>(
@@ -330,7 +330,7 @@ describe('pictures', () => {
     await browser.press(`Take back the picture of ${formatDay(dayOfDate(new Date()), 'd MMM yyyy')}`);
     await browser.sees('0 of 60 pictures');
     await browser.sees('is taken back');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees('0 of 60 pictures');
     const stored = await browser.driver.executeAsyncScript<number>(`
       const done = arguments[0];

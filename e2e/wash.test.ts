@@ -74,7 +74,7 @@ describe('a wash day on a phone', () => {
     await browser.press('Part 1 done');
     await browser.press('Part 2 done');
     await browser.sees(/2 of \d done/);
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees(/2 of \d done/);
     await browser.press('All done');
     await untilStep(browser, /works$/);
@@ -86,7 +86,7 @@ describe('a wash day on a phone', () => {
     await browser.sees(/\+1?:?\d*\d:\d\d/);
     await browser.sees(/over the \d+ planned/);
     await browser.sees('It has firmed more than planned');
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     await browser.sees(/over the \d+ planned/);
     await browser.press('Off with it');
 
@@ -199,7 +199,7 @@ describe('a wash day on a phone', () => {
     await browser.press('A clock of 5 minutes');
     // Before its end the page begins anew, as after a phone that slept.
     await passes(browser, 3);
-    await browser.driver.navigate().refresh();
+    await browser.reloads();
     // A page that was not touched since it began may not make a sound, and says so.
     await browser.press(/Tap here, so that this page may ring/);
     expect(await told(browser)).toMatchObject({ rung: 0, shaken: 0 });

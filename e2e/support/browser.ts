@@ -69,6 +69,9 @@ const TAKE_ALL = `
   return field.type;
 `;
 
+/** Whether the page would be left without a question: all that was entered is stored. */
+const MAY_LEAVE = `return window.dispatchEvent(new Event('beforeunload', { cancelable: true }))`;
+
 /** The names of what can be pressed. */
 const NAMES = `
   return [...document.querySelectorAll('button, a, [role="button"], [role="radio"], [role="link"]')]
@@ -186,7 +189,19 @@ export class Browser {
 
   /** Opens an address as a new page. */
   async loads(place: string): Promise<void> {
+    await this.isStored();
     await this.driver.get(this.address + place);
+  }
+
+  /** Opens the page anew, as a person does: after what she entered is stored. */
+  async reloads(): Promise<void> {
+    await this.isStored();
+    await this.driver.navigate().refresh();
+  }
+
+  /** Waits until the page would be left without a question. */
+  private async isStored(): Promise<void> {
+    await this.waits(() => this.driver.executeScript<boolean>(MAY_LEAVE), 'something stays unstored');
   }
 
   /** Waits until this holds, or is there. @returns what it is */

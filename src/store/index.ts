@@ -61,4 +61,11 @@ export {
 export { languageChosen } from './languageChosen';
 export { selectUndo, undoClosed, undoOffered } from './undoSlice';
 export { selectWashRuns, washClosed, washHappened, washStarted } from './washSlice';
-export { makeStore, useAppDispatch, useAppSelector, type AppStore, type RootState } from './store';
+export {
+  makeStore,
+  useAppDispatch,
+  useAppSelector,
+  useAppStore,
+  type AppStore,
+  type RootState,
+} from './store';

@@ -65,6 +65,15 @@ describe('what is kept beside the records', () => {
   });
   const drafts = (store: AppStore) => Object.values(selectDrafts(store.getState())).map(({ name }) => name);
 
+  it('is asked about on leaving from the moment it changes until it is stored', async () => {
+    const store = await open(memoryStorage());
+    store.dispatch(draftKept({ of: 'new', draft: draft('One') }));
+    store.dispatch(draftKept({ of: 'new', draft: draft('Two') }));
+    expect(selectUnkept(store.getState())).toEqual(['drafts']);
+    await settle();
+    expect(selectUnkept(store.getState())).toEqual([]);
+  });
+
   it('that could not be stored is said, asked about on leaving, and stored on a second try', async () => {
     const memory = memoryStorage();
     const store = await open(memory);

@@ -7,6 +7,7 @@ import { draftsLoaded, readDrafts, selectDrafts } from './draftsSlice';
 import { makingLoaded, readMaking, selectMaking, type MakingRun } from './makingSlice';
 import { prefsLoaded, readPrefs, selectPrefs, type Prefs } from './prefsSlice';
 import {
+  keptChanged,
   keptFailed,
   keptSaved,
   recordsAdded,
@@ -90,9 +91,11 @@ export function persistenceMiddleware(storage: RecordStorage) {
       for (const key of KEPT_KEYS) {
         const { select } = KEPT[key];
         const [before, now] = [select(api.getOriginalState()), select(api.getState())];
-        if (before !== now)
-          changed.set(key, new Set([...(changed.get(key) ?? []), ...changedIn(before, now)]));
         const isWaiting = saveRetried.match(action) && api.getState().records.unkept.includes(key);
+        if (before !== now) {
+          changed.set(key, new Set([...(changed.get(key) ?? []), ...changedIn(before, now)]));
+          api.dispatch(keptChanged(key));
+        }
         if (before !== now || isWaiting) void next(() => keptWritten(api, storage, key, changed));
       }
       return writes;
@@ -145,7 +148,9 @@ async function keptWritten(
       }
       return JSON.stringify(Object.fromEntries(merged));
     });
-    if (changed.get(key) === names) changed.delete(key);
+    // What has changed since has a write of its own.
+    if (changed.has(key) && changed.get(key) !== names) return;
+    changed.delete(key);
     dispatch(keptSaved(key));
   } catch (error) {
     dispatch(keptFailed({ key, problem: await saveMessage(error) }));

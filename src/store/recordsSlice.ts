@@ -20,7 +20,7 @@ interface RecordsState {
   readonly newer: number;
   /** The newest moment of writing of all that is here; undefined where there is nothing. */
   readonly latest: string | undefined;
-  /** Entries beside the records that could not be stored. */
+  /** Entries beside the records that are not stored yet as they are now. */
   readonly unkept: readonly KeptKey[];
 }
 
@@ -115,6 +115,10 @@ export const recordsSlice = createSlice({
       state.unsaved = state.unsaved.filter((id) => !saved.has(id));
       if (state.unkept.length === 0) state.problem = null;
     },
+    /** An entry beside the records has changed and is on its way into the store. */
+    keptChanged(state, { payload }: PayloadAction<KeptKey>) {
+      if (!state.unkept.includes(payload)) state.unkept.push(payload);
+    },
     /** An entry beside the records is stored. */
     keptSaved(state, { payload }: PayloadAction<KeptKey>) {
       if (!state.unkept.includes(payload)) return;
@@ -147,6 +151,7 @@ export const {
   recordsTaken,
   recordsSeen,
   recordsSaved,
+  keptChanged,
   keptSaved,
   keptFailed,
   storeLost,

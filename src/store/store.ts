@@ -1,5 +1,5 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 import { agreedSlice } from './agreedSlice';
 import { draftsSlice } from './draftsSlice';
 import { makingSlice } from './makingSlice';
@@ -39,3 +39,4 @@ export type AppStore = ReturnType<typeof makeStore>;
 export type RootState = ReturnType<typeof reducer>;
 export const useAppSelector = useSelector.withTypes<RootState>();
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
+export const useAppStore = useStore.withTypes<AppStore>();
