@@ -117,12 +117,18 @@ export function levelOf(state: KalmanState): Moments {
 }
 
 export function effectOf(state: KalmanState, effect: number): Moments {
-  return { mean: state.mean[FIRST_EFFECT + effect]!, variance: covarianceOf(state, effect, effect) };
+  return { mean: meanOf(state, effect), variance: covarianceOf(state, effect, effect) };
+}
+
+export function meanOf({ size, mean }: KalmanState, effect: number): number {
+  invariant(effect >= 0 && FIRST_EFFECT + effect < size, 'no such effect in the state');
+  return mean[FIRST_EFFECT + effect]!;
 }
 
 /** Covariance of two effects. */
 export function covarianceOf({ size, covariance }: KalmanState, effect: number, other: number): number {
-  const [row, column] = [Math.min(effect, other) + FIRST_EFFECT, Math.max(effect, other) + FIRST_EFFECT];
+  const row = Math.min(effect, other) + FIRST_EFFECT;
+  const column = Math.max(effect, other) + FIRST_EFFECT;
   invariant(row >= FIRST_EFFECT && column < size, 'no such effect in the state');
   return covariance[row * size + column]!;
 }

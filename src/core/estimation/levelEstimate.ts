@@ -1,7 +1,7 @@
 import type { Estimate } from '../hair';
 import { FilterRun, type LevelModel, type LevelStep } from './filterRun';
 import { weighedRuns, type WeighedRun } from './hypotheses';
-import { covarianceOf, effectOf, levelAndRest, levelOf, passDay, type Moments } from './kalman';
+import { covarianceOf, effectOf, levelAndRest, levelOf, meanOf, passDay, type Moments } from './kalman';
 import { smoothedLevels } from './smoother';
 
 /**
@@ -11,6 +11,9 @@ import { smoothedLevels } from './smoother';
 const LOOK_BACK = { share: 0.95, hypotheses: 12, afterAYear: 3 } as const;
 /** Days that are looked back on one by one; what lies longer ago, week by week. */
 const DAILY_FOR_DAYS = 366;
+
+/** An effect that the model does not have. */
+const NOTHING: Estimate = { mean: 0, sd: 1 };
 
 /** Share of the half-life's probability between the two ends that are told. */
 const RANGE_TAIL = 0.05;
@@ -46,8 +49,12 @@ export function estimateLevel(
   const isMarked = (day: number) => lastDay - day <= DAILY_FOR_DAYS || day % 7 === 0;
   const runs = weighedRuns(model, steps, lastDay);
   const markedDays = Array.from({ length: lastDay + 1 }, (_, day) => day).filter(isMarked);
+  const weights = runs.map(({ weight }) => weight);
   const mix = (momentsOf: (run: WeighedRun['run']) => Moments) =>
-    mixed(runs.map(({ run, weight }) => ({ ...momentsOf(run), weight })));
+    mixed(
+      runs.map(({ run }) => momentsOf(run)),
+      weights,
+    );
   const weighted = (valueOf: (run: WeighedRun['run']) => number) =>
     runs.reduce((total, { run, weight }) => total + weight * valueOf(run), 0);
   const effects = model.effects.map((_, effect) => mix((run) => effectOf(run.state, effect)));
@@ -58,16 +65,16 @@ export function estimateLevel(
       day: markedDays[index] ?? lastDay,
       ...level,
     })),
-    ahead: lookedAhead(runs, model.dailySd, daysAhead),
+    ahead: lookedAhead(runs, weights, model.dailySd, daysAhead),
     effects,
     correlation: (effect, other) => {
+      const [one, two] = [effects[effect] ?? NOTHING, effects[other] ?? NOTHING];
       const shared = weighted(
         ({ state }) =>
           covarianceOf(state, effect, other) +
-          (effectOf(state, effect).mean - (effects[effect]?.mean ?? 0)) *
-            (effectOf(state, other).mean - (effects[other]?.mean ?? 0)),
+          (meanOf(state, effect) - one.mean) * (meanOf(state, other) - two.mean),
       );
-      return shared / ((effects[effect]?.sd ?? 1) * (effects[other]?.sd ?? 1));
+      return shared / (one.sd * two.sd);
     },
     retentionPerDay: weighted((run) => run.retention),
     halfLife: halfLifeOf(runs),
@@ -93,37 +100,50 @@ function lookedBack(
     return isWanted;
   });
   const total = likely.reduce((sum, { weight }) => sum + weight, 0);
-  const paths = likely.map(({ run, weight }) => {
+  const paths = likely.map(({ run }) => {
     const recorder = { tape: [], isMarked };
     new FilterRun(run.hypothesis, model, steps, recorder).runTo(lastDay);
-    return { weight: weight / total, levels: smoothedLevels(recorder.tape, run.state.size) };
+    return smoothedLevels(recorder.tape, run.state.size);
   });
-  const days = paths[0]?.levels.length ?? 0;
-  return Array.from({ length: days }, (_, day) =>
-    mixed(paths.flatMap(({ levels, weight }) => (levels[day] ? [{ ...levels[day], weight }] : []))),
+  const weights = likely.map(({ weight }) => weight / total);
+  // The marks are the same under every hypothesis.
+  return (paths[0] ?? []).map((_, day) =>
+    mixed(
+      paths.map((levels) => levels[day]!),
+      weights,
+    ),
   );
 }
 
-function lookedAhead(runs: readonly WeighedRun[], dailySd: number, days: number): Estimate[] {
-  const states = runs.map(({ run, weight }) => ({
+function lookedAhead(
+  runs: readonly WeighedRun[],
+  weights: readonly number[],
+  dailySd: number,
+  days: number,
+): Estimate[] {
+  const states = runs.map(({ run }) => ({
     state: levelAndRest(run.state),
     retention: run.retention,
     sd: dailySd * run.hypothesis.dailyFactor,
-    weight,
   }));
   return Array.from({ length: days }, () => {
     for (const { state, retention, sd } of states) passDay(state, retention, sd);
-    return mixed(states.map(({ state, weight }) => ({ ...levelOf(state), weight })));
+    return mixed(
+      states.map(({ state }) => levelOf(state)),
+      weights,
+    );
   });
 }
 
 /** Mean and sd of a mixture of Gaussians whose weights add to 1. */
-function mixed(parts: readonly (Moments & { readonly weight: number })[]): Estimate {
-  const mean = parts.reduce((total, part) => total + part.weight * part.mean, 0);
-  const variance = parts.reduce(
-    (total, part) => total + part.weight * (part.variance + (part.mean - mean) ** 2),
-    0,
-  );
+function mixed(parts: readonly Moments[], weights: readonly number[]): Estimate {
+  let mean = 0;
+  for (let index = 0; index < parts.length; index++) mean += weights[index]! * parts[index]!.mean;
+  let variance = 0;
+  for (let index = 0; index < parts.length; index++) {
+    const part = parts[index]!;
+    variance += weights[index]! * (part.variance + (part.mean - mean) ** 2);
+  }
   return { mean, sd: Math.sqrt(Math.max(0, variance)) };
 }
 

@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import MiniSearch from 'minisearch';
+import MiniSearch, { type SearchOptions } from 'minisearch';
 
 /** Lower case, no accents, no French elisions, only letters, digits and single spaces. */
 export function plainWords(text: string): string[] {
@@ -27,6 +27,17 @@ export function singular(word: string): string {
 
 function phraseOf(text: string): string {
   return plainWords(text).map(singular).join(' ');
+}
+
+/**
+ * How words are searched for: in any case and number, with or without accents, unfinished, with a share of their letters wrong but
+ * never more than two: each more letter multiplies the time, and what it finds is another word.
+ */
+export function wordSearch(options: SearchOptions & { readonly fuzzy: number }) {
+  return {
+    searchOptions: { prefix: true, maxFuzzy: 2, ...options },
+    processTerm: (term: string) => singular(plainWords(term).join('')) || null,
+  };
 }
 
 /** Something that a recipe line can name. */
@@ -187,9 +198,8 @@ export class Lexicon<T extends Named> {
   /** Made when first needed: most recipes name everything exactly. */
   private makeSearch(): MiniSearch {
     const search = new MiniSearch({
+      ...wordSearch({ fuzzy: 0.25, boost: { name: 2 } }),
       fields: ['name', 'names'],
-      searchOptions: { fuzzy: 0.25, prefix: true, boost: { name: 2 } },
-      processTerm: (term) => singular(plainWords(term).join('')) || null,
     });
     search.addAll(this.items.map(({ name, names }, id) => ({ id, name, names: names.join(' ') })));
     return search;

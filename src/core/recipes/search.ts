@@ -1,5 +1,5 @@
 import MiniSearch from 'minisearch';
-import { plainWords, singular } from '../ingredients';
+import { wordSearch } from '../ingredients';
 import type { RecipeVersion } from './recipe';
 
 /** Recipes that are indexed before the page may breathe again. */
@@ -19,10 +19,9 @@ export class RecipeSearch {
   /** @param recipes one version of each; the index is made in small steps, so that thousands do not hold a page up */
   static async over(recipes: readonly RecipeVersion[]): Promise<RecipeSearch> {
     const index = new MiniSearch<RecipeVersion>({
+      ...wordSearch({ fuzzy: 0.2, boost: { name: 3 }, combineWith: 'AND' }),
       idField: 'recipeId',
       fields: ['name', 'text'],
-      searchOptions: { fuzzy: 0.2, prefix: true, boost: { name: 3 }, combineWith: 'AND' },
-      processTerm: (term) => singular(plainWords(term).join('')) || null,
     });
     await index.addAllAsync(recipes, { chunkSize: CHUNK });
     return new RecipeSearch(recipes, index);

@@ -37,11 +37,20 @@ const hit: fc.Arbitrary<Hit> = fc.record({
   value: hostile,
 });
 
+interface Place {
+  readonly holder: any;
+  readonly key: string | number;
+}
+
 /** Every place of a tree that can be changed. */
-function placesIn(node: unknown): { readonly holder: any; readonly key: string | number }[] {
-  if (node === null || typeof node !== 'object') return [];
+function placesIn(node: unknown, found: Place[] = []): Place[] {
+  if (node === null || typeof node !== 'object') return found;
   const keys: (string | number)[] = Array.isArray(node) ? node.map((_, index) => index) : Object.keys(node);
-  return keys.flatMap((key) => [{ holder: node, key }, ...placesIn((node as any)[key])]);
+  for (const key of keys) {
+    found.push({ holder: node, key });
+    placesIn((node as any)[key], found);
+  }
+  return found;
 }
 
 function damaged(text: string, hits: readonly Hit[]): string {
