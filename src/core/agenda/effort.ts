@@ -16,10 +16,14 @@ export interface EffortLimits {
 /** Weeks up to which a plan is a short one. */
 const SHORT_WEEKS = 4;
 
-/** Working assumptions, from what `npm run bench` measures: a week's plan is proven to 1 % in about half a second. */
+/**
+ * Working assumptions, from what `npm run bench` measures: four weeks of the demo are proven to 5 % in a quarter of a second, to 1 %
+ * in one; a head with time on every day takes four times as long, a phone four times again. The gap ends the search, the time only
+ * what would take too long: a plan that the clock cut off differs from one device to the next.
+ */
 const LIMITS: Readonly<Record<Effort, { readonly short: EffortLimits; readonly long: EffortLimits }>> = {
-  brief: { short: { seconds: 0.5, gap: 0.05 }, long: { seconds: 1.5, gap: 0.1 } },
-  usual: { short: { seconds: 4, gap: 0.01 }, long: { seconds: 10, gap: 0.02 } },
+  brief: { short: { seconds: 8, gap: 0.05 }, long: { seconds: 20, gap: 0.1 } },
+  usual: { short: { seconds: 8, gap: 0.01 }, long: { seconds: 20, gap: 0.02 } },
   long: { short: { seconds: 30, gap: 0.001 }, long: { seconds: 60, gap: 0.005 } },
 };
 

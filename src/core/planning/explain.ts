@@ -50,7 +50,7 @@ export function explained(
     parts,
     headline: headlineOf(problem, beats),
     days,
-    unmet: unmetRules(problem, head, inOrder),
+    unmet: unmetRules(problem, head, inOrder, answered),
     dues: duesOf(problem, head, inOrder),
     challenges: head.challengeStates,
   };
@@ -219,7 +219,12 @@ function headlineOf(problem: PlanProblem, beats: readonly Beat[]): string {
   return `${kind} ${whenWords(first.day, problem.from)}`;
 }
 
-function unmetRules(problem: PlanProblem, head: HeadProblem, drafts: readonly Draft[]): UnmetRule[] {
+function unmetRules(
+  problem: PlanProblem,
+  head: HeadProblem,
+  drafts: readonly Draft[],
+  answered: Answered,
+): UnmetRule[] {
   const masks = head.treatments.filter(({ use, recipeId }) => use === 'mask' && recipeId !== PLAIN_WASH_ID);
   if (masks.length === 0)
     return [{ rule: 'no-recipe', text: t`There is no mask to plan with: save a recipe on the Bench.` }];
@@ -248,7 +253,7 @@ function unmetRules(problem: PlanProblem, head: HeadProblem, drafts: readonly Dr
   const firmness = forecastOn(head, 'firmness', [], problem.from);
   const plansProtein = drafts.some((draft) => draft.treatment.firms);
   if (firmness.mean < (SIGNALS.firmness.lane.low ?? 0) && !plansProtein)
-    add('protein-wanted', proteinWanted(problem, head, masks));
+    add('protein-wanted', proteinWanted(problem, head, masks, answered));
   if (head.rules.moistureWithin !== null && !masks.some((treatment) => treatment.moistens))
     add(RULES.moistureWithin.id, t`No moisture treatment is saved: add one on the Bench.`);
   return unmet;
@@ -271,7 +276,12 @@ const WAITS: ReadonlySet<string> = new Set([
 ]);
 
 /** Why hair that is too soft gets no protein in this plan. */
-function proteinWanted(problem: PlanProblem, head: HeadProblem, masks: HeadProblem['treatments']): string {
+function proteinWanted(
+  problem: PlanProblem,
+  head: HeadProblem,
+  masks: HeadProblem['treatments'],
+  { planner, gap }: Answered,
+): string {
   const firming = masks.filter(({ firms }) => firms);
   if (firming.length === 0)
     return t`The hair is too soft and no protein treatment is saved: add one on the Bench.`;
@@ -288,7 +298,9 @@ function proteinWanted(problem: PlanProblem, head: HeadProblem, masks: HeadProbl
     )
     .find(Boolean);
   const because = Object.values(RULES).find(({ id }) => id === rule);
-  return because
-    ? t`The hair is too soft, but protein has to wait: ${because.why.charAt(0).toLowerCase()}${because.why.slice(1)}`
+  if (because)
+    return t`The hair is too soft, but protein has to wait: ${because.why.charAt(0).toLowerCase()}${because.why.slice(1)}`;
+  return planner === 'week-search' || gap === Infinity
+    ? t`The hair is too soft, and no place for protein was found yet: a better plan may exist.`
     : t`The hair is too soft, but no protein treatment fits these days.`;
 }

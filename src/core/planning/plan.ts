@@ -194,7 +194,7 @@ export interface Plan {
   readonly weeks: number;
   /** Which method answered: the programme, or the search that stands in for it. */
   readonly planner: 'programme' | 'week-search';
-  /** Proven distance from the best plan, 0 to 1; null where the method proves none. */
+  /** Proven distance from the best plan, from 0; infinite where the time was too short to prove any; null where the method proves none. */
   readonly gap: number | null;
   /** What it was minimising, in days at one step outside the lane. */
   readonly score: number;

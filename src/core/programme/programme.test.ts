@@ -113,6 +113,18 @@ describe('the solver', () => {
       bounds: [],
       binary: shops.map((shop) => `shop${shop}`),
     };
+    // Cut off before anything is proven: no bound, rather than a false one.
+    const at = (() => {
+      let clock = 0;
+      return () => (clock += 500);
+    })();
+    const cut = solverFrom(highs, at)(hard, {
+      seconds: 0.1,
+      gap: 0,
+      start: Object.fromEntries(hard.binary.map((name) => [name, 0])),
+    });
+    expect([cut.status, cut.bound]).toEqual(['feasible', -Infinity]);
+
     const seen: number[] = [];
     const { status, objective, bound } = solve(hard, {
       seconds: 0.6,

@@ -29,7 +29,7 @@ export interface Solution {
   readonly status: 'optimal' | 'feasible' | 'infeasible' | 'failed';
   readonly values: Readonly<Record<string, number>>;
   readonly objective: number;
-  /** No answer is better than this. */
+  /** No answer is better than this; minus infinity where the time was too short to prove any. */
   readonly bound: number;
 }
 

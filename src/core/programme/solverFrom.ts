@@ -160,6 +160,6 @@ function solutionOf(
       }),
     ),
     objective,
-    bound: Number.isFinite(bound) ? bound : objective,
+    bound: Number.isFinite(bound) ? bound : -Infinity,
   };
 }

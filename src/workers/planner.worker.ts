@@ -1,3 +1,0 @@
-import { answers } from './answers';
-
-answers(() => (require('./compute') as typeof import('./compute')).plannerApi);

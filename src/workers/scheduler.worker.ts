@@ -1,3 +1,0 @@
-import { answers } from './answers';
-
-answers(() => (require('./solving') as typeof import('./solving')).schedulingApi);
