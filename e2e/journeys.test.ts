@@ -5,7 +5,7 @@ import { DATA_VERSION, readBackup, writeBackup } from '../src/core/exchange';
 import { calendarDay } from '../src/core/measures';
 import { demoRecords } from '../src/core/simulation';
 import type { Browser } from './support/browser';
-import { snapshotOf, unhurriedDemo } from './support/records';
+import { snapshotOf, unhurriedDemo, unhurriedMaren } from './support/records';
 import { servedBuild } from './support/served';
 
 const { phone, wide } = servedBuild();
@@ -298,7 +298,7 @@ describe('a head', () => {
 describe('a treatment', () => {
   it('that was done is written down in one tap and moves the plan, and can be taken back', async () => {
     const browser = await phone();
-    await browser.stores(snapshotOf(unhurriedDemo()));
+    await browser.stores(snapshotOf(unhurriedMaren()));
     await browser.goto('/week');
     await browser.press('I did Silk & rice-water glaze');
     await browser.sees('is written down for Maren');
@@ -335,7 +335,7 @@ describe('the dark theme', () => {
 describe('a wide screen', () => {
   it('has the rail, days as columns and the reasons below, all within reach of the keyboard', async () => {
     const browser = await wide();
-    await browser.stores(snapshotOf(unhurriedDemo()));
+    await browser.stores(snapshotOf(unhurriedMaren()));
     await browser.goto('/week');
     await browser.sees('Without it the hair would be');
     const columns = await browser.driver.findElements(By.css('[data-testid="day-column"]'));

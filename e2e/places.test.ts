@@ -155,9 +155,7 @@ describe('the first screen', () => {
       'return performance.getEntriesByType("resource").map(({name, encodedBodySize}) => ({name, encodedBodySize}))',
     );
     expect(loaded.filter(({ name }) => !name.startsWith(address()) && !name.startsWith('blob:'))).toEqual([]);
-    const scripts = loaded.filter(
-      ({ name }) => name.endsWith('.js') && !/(estimator|planner|scheduler|solver)-/.test(name),
-    );
+    const scripts = loaded.filter(({ name }) => name.endsWith('.js') && !/(estimator|solver)-/.test(name));
     const kilobytes = scripts.reduce((sum, { encodedBodySize }) => sum + encodedBodySize, 0) / 1024;
     expect(kilobytes).toBeGreaterThan(50);
     expect(kilobytes).toBeLessThanOrEqual(firstScreenKilobytes);

@@ -26,7 +26,7 @@ const WHEN_SEEN = `
   const look = () => {
     const headline = document.querySelector('[role="heading"][aria-level="1"], h1');
     if (headline && document.body.innerText.includes('Maren') && headline.textContent !== 'One moment') {
-      const scripts = performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('.js') && !/(estimator|planner|scheduler|solver)-/.test(name));
+      const scripts = performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('.js') && !/(estimator|solver)-/.test(name));
       done({ firstScreenMs: performance.now(), scriptKilobytes: scripts.reduce((sum, { encodedBodySize }) => sum + encodedBodySize, 0) / 1024 });
     } else requestAnimationFrame(look);
   };

@@ -10,7 +10,24 @@ export {
   type MakingRun,
 } from './makingSlice';
 export { draftDropped, draftKept, NEW_RECIPE, selectDrafts, type RecipeDraft } from './draftsSlice';
-export { planAgreed, planNoteSeen, selectAgreed } from './agreedSlice';
+export { planNoteSeen, selectAgreed } from './agreedSlice';
+export type { Answerer } from './answering';
+export {
+  answerWanted,
+  dayBegan,
+  searchedOn,
+  selectAnswer,
+  selectFailure,
+  selectHairState,
+  selectHead,
+  selectPending,
+  selectSearch,
+  selectTaken,
+  selectToday,
+  USUAL_WEEKS,
+  weeksLookedAt,
+  type HeadAnswer,
+} from './hairSlice';
 export {
   headChosen,
   prefsChanged,

@@ -163,13 +163,11 @@ export interface RecordsRoot {
   readonly records: typeof initialState;
 }
 
-// A reading or a session does not make thousands of recipes be put in order again.
-const unlessSame = {
-  memoizeOptions: {
-    resultEqualityCheck: (a: readonly StoredRecord[], b: readonly StoredRecord[]) =>
-      a.length === b.length && a.every((record, index) => record === b[index]),
-  },
-};
+export const isSameRecords = (a: readonly StoredRecord[], b: readonly StoredRecord[]) =>
+  a.length === b.length && a.every((record, index) => record === b[index]);
+
+/** A selector's records stay one and the same list while they are the same: a reading does not put recipes in order again. */
+export const unlessSame = { memoizeOptions: { resultEqualityCheck: isSameRecords } };
 
 /** All records in the order of writing, withdrawn and corrected ones among them: what a backup holds. */
 export const selectAllRecords = createSelector([(root: RecordsRoot) => root.records.entities], (entities) =>

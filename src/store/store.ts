@@ -1,7 +1,10 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector, useStore } from 'react-redux';
+import { dayOfDate } from '@/core/measures';
 import { agreedSlice } from './agreedSlice';
+import { answeringMiddleware, type Answerer } from './answering';
 import { draftsSlice } from './draftsSlice';
+import { dayBegan, hairSlice, searchSlice } from './hairSlice';
 import { makingSlice } from './makingSlice';
 import { persistenceMiddleware } from './persistence';
 import { prefsSlice } from './prefsSlice';
@@ -20,10 +23,29 @@ const reducer = combineReducers({
   agreed: agreedSlice.reducer,
   drafts: draftsSlice.reducer,
   wash: washSlice.reducer,
+  hair: hairSlice.reducer,
+  search: searchSlice.reducer,
 });
 
-export function makeStore(storage: RecordStorage) {
-  return configureStore({
+const unanswered = () => new Promise<never>(() => undefined);
+/** Computes nothing: for a store whose states and plans nobody asks for. */
+const NOBODY: Answerer = {
+  estimate: unanswered,
+  firstPlan: unanswered,
+  plan: unanswered,
+  stopPlan: () => undefined,
+};
+
+/**
+ * @param answerer who computes states and plans
+ * @param today in the person's zone
+ */
+export function makeStore(
+  storage: RecordStorage,
+  answerer: Answerer = NOBODY,
+  today = dayOfDate(new Date()),
+) {
+  const store = configureStore({
     reducer,
     middleware: (defaults) =>
       // The development checks walk all records at each action; with years of them that is seconds.
@@ -31,8 +53,10 @@ export function makeStore(storage: RecordStorage) {
         serializableCheck: false,
         immutableCheck: false,
         thunk: { extraArgument: storage },
-      }).prepend(persistenceMiddleware(storage)),
+      }).prepend(persistenceMiddleware(storage), answeringMiddleware(answerer)),
   });
+  store.dispatch(dayBegan(today));
+  return store;
 }
 
 export type AppStore = ReturnType<typeof makeStore>;

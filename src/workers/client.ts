@@ -1,7 +1,7 @@
 import { clientOf } from './clientOf';
 import type { ClockApi } from './clock';
-import type { EstimatorApi, PlannerApi } from './compute';
-import type { SchedulingApi, SolvingApi } from './solving';
+import type { EstimatorApi } from './estimating';
+import type { SolverApi } from './solving';
 
 /**
  * Seconds after which a worker is taken for dead: five years of records are estimated in half a second, and the longest
@@ -15,29 +15,17 @@ const estimator = clientOf<EstimatorApi>(
   LIMIT_SECONDS.short,
 );
 
-const planner = clientOf<PlannerApi>(
-  () => new Worker(new URL('./planner.worker', import.meta.url)),
-  async () => (await import('./onThePage')).plannerApi,
-  LIMIT_SECONDS.short,
-);
+const startSolver = () => new Worker(new URL('./solver.worker', import.meta.url));
+const solverOnThePage = async () => (await import('./onThePage')).solverApi;
 
-const solver = clientOf<SolvingApi>(
-  () => new Worker(new URL('./solver.worker', import.meta.url)),
-  async () => (await import('./onThePage')).solvingApi,
-  LIMIT_SECONDS.short,
-);
+const solver = clientOf<SolverApi>(startSolver, solverOnThePage, LIMIT_SECONDS.short);
 
-/** The solver in a thread of its own: a plan that is given up takes nothing else with it. */
-const scheduler = clientOf<SchedulingApi>(
-  () => new Worker(new URL('./scheduler.worker', import.meta.url)),
-  async () => (await import('./onThePage')).schedulingApi,
-  LIMIT_SECONDS.plan,
-);
+/** The solver once more, in a thread of its own: a plan that is given up takes nothing else with it. */
+const scheduler = clientOf<SolverApi>(startSolver, solverOnThePage, LIMIT_SECONDS.plan);
 
 export const askSolver = solver.ask;
 export const askScheduler = scheduler.ask;
 export const askEstimator = estimator.ask;
-export const askPlanner = planner.ask;
 /** Ends whatever plan is being worked at. */
 export const stopScheduler = scheduler.stop;
 
@@ -50,8 +38,8 @@ const clock = clientOf<ClockApi>(
 /** Resolves after so many milliseconds, to the second even while the page is hidden. */
 export const ringAfter = (milliseconds: number): Promise<void> => clock.ask('after', milliseconds);
 
-/** Not the solver: it is large, and asked for rarely. */
+/** The answerer of the first screen. */
 export function warmWorkers(): void {
   estimator.warm();
-  planner.warm();
+  scheduler.warm();
 }

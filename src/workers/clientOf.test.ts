@@ -1,7 +1,8 @@
 import { headsIn } from '@/core/exchange';
-import { calendarDay } from '@/core/measures';
-import { clientOf, Stopped, TookTooLong } from './clientOf';
-import { estimatorApi, plannerApi, type EstimatorApi, type PlannerApi } from './compute';
+import { calendarDay, Stopped, TookTooLong } from '@/core/measures';
+import { clientOf } from './clientOf';
+import { estimatorApi, type EstimatorApi } from './estimating';
+import { solverApi, type SolverApi } from './solving';
 
 const day = calendarDay('2026-05-13');
 
@@ -23,7 +24,7 @@ describe.each([
 ])('where a worker %s', (_, start) => {
   it('the page itself gives the same answers', async () => {
     const estimator = clientOf<EstimatorApi>(start, async () => estimatorApi, 60);
-    const planner = clientOf<PlannerApi>(start, async () => plannerApi, 60);
+    const planner = clientOf<SolverApi>(start, async () => solverApi, 60);
     estimator.warm();
     const records = await estimator.ask('demo', day);
     const [head] = headsIn(records);

@@ -1,5 +1,6 @@
 import { wrap } from 'comlink';
-import { currentSpeech, t, type Speech } from '@/core/language';
+import { currentSpeech, type Speech } from '@/core/language';
+import { Stopped, TookTooLong } from '@/core/measures';
 
 export type Answers = Record<string, (...question: never[]) => unknown>;
 /** Which language a worker has to speak, other than English. */
@@ -27,18 +28,6 @@ interface Client<Api extends Answers> {
   readonly ask: Ask<Api>;
   /** Ends what the worker is at; what was asked is refused with {@link Stopped}. The next question starts it anew. */
   readonly stop: () => void;
-}
-
-/** The question was given up before its answer. */
-export class Stopped extends Error {}
-
-/** No answer came in the time that the longest one takes; the worker was ended. */
-export class TookTooLong extends Error {
-  constructor() {
-    super(
-      t`No answer came in time, and it was given up. Try again; if that does not help, reload this page.`,
-    );
-  }
 }
 
 const SECOND_MS = 1000;

@@ -1,3 +1,3 @@
 import { answers } from './answers';
 
-answers(() => (require('./compute') as typeof import('./compute')).estimatorApi);
+answers(() => (require('./estimating') as typeof import('./estimating')).estimatorApi);

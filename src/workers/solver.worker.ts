@@ -1,3 +1,3 @@
 import { answers } from './answers';
 
-answers(() => (require('./solving') as typeof import('./solving')).solvingApi);
+answers(() => (require('./solving') as typeof import('./solving')).solverApi);

@@ -10,12 +10,14 @@ import {
   type WishId,
 } from '@/core/making';
 import type { Plan } from '@/core/planning';
-import { solverFrom, type SolveProgramme, type SolveProgress } from '@/core/programme';
+import { solverFrom, type SolveProgramme } from '@/core/programme';
+import { answerOf, problemOf, type PlanAnswer, type PlanQuestion } from '@/core/question';
 import type { WeighedLine } from '@/core/recipes';
 import {
   RHYTHM_IDS,
   triedRhythm,
   scheduled,
+  searched,
   questionLimits,
   wondered,
   type OwnPart,
@@ -23,7 +25,6 @@ import {
   type Wondered,
   type Wondering,
 } from '@/core/scheduling';
-import { answerOf, problemOf, type PlanAnswer, type PlanQuestion } from './planning';
 
 export interface SubstituteQuestion {
   readonly lines: readonly WeighedLine[];
@@ -62,15 +63,42 @@ export interface RhythmQuestion extends PlanQuestion {
   readonly own: readonly OwnPart[];
 }
 
-/** Plans and questions about plans; the solver is asked for both. */
-export const schedulingApi = {
-  /** @param report told how far it is while it works */
-  plan: async (question: PlanQuestion, report?: (progress: SolveProgress) => void): Promise<PlanAnswer> => {
+/** What is heard of a plan while it is worked at. */
+export type PlanNews =
+  | { readonly what: 'first'; readonly answer: PlanAnswer }
+  /** How far the best so far may be from the best possible. */
+  | { readonly what: 'gap'; readonly gap: number };
+
+/** Whatever needs the solver: plans, questions about them, recipes put together. */
+export const solverApi = {
+  /** The plan that the search finds by itself. */
+  firstPlan: (question: PlanQuestion): PlanAnswer => {
     const problem = problemOf(question);
-    const schedule = scheduled(problem, await solver(), {
-      ...effortLimits(question.effort, question.weeks),
-      ...(report ? { onProgress: report } : {}),
-    });
+    return answerOf(question, searched(problem), problem);
+  },
+  /**
+   * The best plan; the search's where the solver cannot be loaded.
+   * @param wantsFirst whether the search's plan is of use until then
+   */
+  plan: async (
+    question: PlanQuestion,
+    wantsFirst: boolean,
+    report: (news: PlanNews) => void,
+  ): Promise<PlanAnswer> => {
+    const problem = problemOf(question);
+    const first = searched(problem);
+    if (wantsFirst) report({ what: 'first', answer: answerOf(question, first, problem) });
+    const solve = await solver().catch(() => null);
+    if (!solve) return answerOf(question, first, problem);
+    const schedule = scheduled(
+      problem,
+      solve,
+      {
+        ...effortLimits(question.effort, question.weeks),
+        onProgress: ({ gap }) => report({ what: 'gap', gap }),
+      },
+      first,
+    );
     return answerOf(question, schedule, problem);
   },
   wonder: async ({ plans, wondering, ...question }: WonderQuestion): Promise<Wondered> =>
@@ -89,14 +117,10 @@ export const schedulingApi = {
       scheduled(problem, await solver(), effortLimits(question.effort, question.weeks)).drafts[index] ?? [];
     return RHYTHM_IDS.flatMap((id) => triedRhythm(problem, index, id, planned, own) ?? []);
   },
-};
-
-export const solvingApi = {
   substitutes: async ({ lines, replaced, stock, school }: SubstituteQuestion): Promise<Substitute[]> =>
     substitutesFor(lines, replaced, stock, school, await solver()),
   fromPantry: async ({ wish, stock, school }: PantryQuestion): Promise<PantryRecipe[]> =>
     makeFromPantry(wish, stock, school, await solver()),
 };
 
-export type SolvingApi = typeof solvingApi;
-export type SchedulingApi = typeof schedulingApi;
+export type SolverApi = typeof solverApi;

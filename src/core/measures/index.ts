@@ -39,3 +39,4 @@ export {
   withOlder,
   type Withdrawal,
 } from './record';
+export { Stopped, TookTooLong } from './unanswered';

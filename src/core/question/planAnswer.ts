@@ -1,14 +1,21 @@
-import type { Agreement, Effort, PlanNote } from '@/core/agenda';
-import { shelfOf, type ShelfItem } from '@/core/batches';
-import { historyOf, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
-import type { HairState, Head } from '@/core/hair';
-import { liveRecords, type CalendarDay } from '@/core/measures';
-import type { Plan, PlanProblem } from '@/core/planning';
-import { planProblemFrom } from '@/core/question';
-import { agreementAfter, plansOf, whyNotIn, type Plans, type Schedule } from '@/core/scheduling';
+import type { Agreement, Effort, PlanNote } from '../agenda';
+import { shelfOf, type ShelfItem } from '../batches';
+import { historyOf, larderOf, ofKind, type StoredRecord } from '../exchange';
+import type { HairState, Head } from '../hair';
+import { liveRecords, type CalendarDay } from '../measures';
+import type { Plan, PlanProblem } from '../planning';
+import { agreementAfter, plansOf, whyNotIn, type Plans, type Schedule } from '../scheduling';
+import { planProblemFrom } from './planQuestion';
+
+/** What the state of hair is estimated from. */
+export interface HairQuestion {
+  readonly head: Head;
+  readonly records: readonly StoredRecord[];
+  readonly today: CalendarDay;
+}
 
 /** A head to plan for, with what was agreed for it before. */
-export interface PlannedHead {
+export interface HeadOfPlan {
   readonly head: Head;
   readonly state: HairState;
   readonly agreement: Agreement | null;
@@ -16,7 +23,7 @@ export interface PlannedHead {
 
 /** The heads that one person looks after, planned together. */
 export interface PlanQuestion {
-  readonly heads: readonly PlannedHead[];
+  readonly heads: readonly HeadOfPlan[];
   readonly records: readonly StoredRecord[];
   readonly today: CalendarDay;
   readonly weeks: number;

@@ -30,27 +30,27 @@ export function plansOf({ plans, loosenings }: Schedule): Plans {
 
 /** The plan that the search finds without a solver. */
 export function searched(problem: PlanProblem): Schedule {
-  return searchedFrom(problem, weekSearch(problem));
-}
-
-function searchedFrom(problem: PlanProblem, drafts: readonly (readonly Draft[])[]): Schedule {
+  const drafts = weekSearch(problem);
   return {
     ...put(problem, drafts, { planner: 'week-search', gap: null }),
     loosenings: looseningsIn(problem, drafts),
   };
 }
 
-/** The best plan, by the solver. Where it cannot answer, the search does, and says so. */
+/**
+ * The best plan, by the solver. Where it cannot answer, the search does, and says so.
+ * @param first what the search has found: the solver begins with it
+ */
 export function scheduled(
   problem: PlanProblem,
   solve: SolveProgramme,
   options: ScheduleOptions = effortLimits('usual', problem.weeks),
+  first: Schedule = searched(problem),
 ): Schedule {
-  const first = weekSearch(problem);
-  const best = solved(problem, solve, options, [], first);
+  const best = solved(problem, solve, options, [], first.drafts);
   if (best.status === 'solved') return best.schedule;
   const loose = best.status === 'impossible' ? loosened(problem, [], solve, options.seconds) : best;
-  if (loose.status !== 'loosened') return searchedFrom(problem, first);
+  if (loose.status !== 'loosened') return first;
   return {
     ...put(problem, loose.drafts, { planner: 'programme', gap: null }),
     loosenings: loose.loosenings,

@@ -22,10 +22,10 @@ import { Body, Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
 import { USE_WORDS } from '../shared/beatWords';
 import { fileNameOf, saveTextFile } from '../shared/browserFiles';
 import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
-import { useHairAnswer } from '../shared/HairAnswer';
 import { CUP_KINDS, VIEW_WORDS } from '../shared/settingWords';
 import { newStamp, withdrawing } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
+import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
@@ -62,8 +62,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   useEffect(() => keep(draft), [draft, keep]);
   const { parsed, judged, formula } = useJudged(draft.text);
   const minutes = Number(draft.contactMinutes) || 30;
-  const { answer } = useHairAnswer();
-  const response = answer?.state.signals.firmness.responses.find(
+  const response = useHairState()?.signals.firmness.responses.find(
     ({ recipeId }) => recipeId === existing?.recipeId,
   );
 

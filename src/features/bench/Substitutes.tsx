@@ -4,9 +4,10 @@ import { View } from 'react-native';
 import { verdictHeadline, type School, type Verdict } from '@/core/classification';
 import { t } from '@/core/language';
 import { asWritten, partText, withReplaced, type Substitute } from '@/core/making';
+import { TookTooLong } from '@/core/measures';
 import type { RecipeVersion, WeighedLine } from '@/core/recipes';
 import { Body, Button, Problem, Small } from '@/ui';
-import { askSolver, TookTooLong } from '@/workers';
+import { askSolver } from '@/workers';
 import { useLarder } from '../shared/useLarder';
 import { useStock } from '../shared/useStock';
 

@@ -4,8 +4,9 @@ import { View } from 'react-native';
 import { verdictHeadline } from '@/core/classification';
 import { t } from '@/core/language';
 import { partText, WISHES, type PantryRecipe, type WishId } from '@/core/making';
+import { TookTooLong } from '@/core/measures';
 import { Body, Button, Choice, Heading, Problem, Small } from '@/ui';
-import { askSolver, TookTooLong } from '@/workers';
+import { askSolver } from '@/workers';
 import { useHead } from '../shared/useHead';
 import { useStock } from '../shared/useStock';
 

@@ -1,6 +1,6 @@
 import { quietSince } from '@/core/sessions';
 import { useHead } from '../shared/useHead';
-import { WithHead } from '../shared/WithHead';
+import { WithPlan } from '../shared/WithHead';
 import { useRun } from './useRun';
 import { WashAfter } from './WashAfter';
 import { WashQuiet } from './WashQuiet';
@@ -13,7 +13,7 @@ export function WashScreen() {
   const live = useRun(head?.headId ?? '');
   if (!head || !live)
     return (
-      <WithHead>{(known, answer) => <WashStart key={known.headId} head={known} answer={answer} />}</WithHead>
+      <WithPlan>{(known, answer) => <WashStart key={known.headId} head={known} answer={answer} />}</WithPlan>
     );
   const since = quietSince(live.run, live.now);
   if (since !== null) return <WashQuiet key={live.run.id} head={head} live={live} since={since} />;

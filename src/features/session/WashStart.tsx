@@ -6,9 +6,9 @@ import { t } from '@/core/language';
 import { SECTIONS } from '@/core/sessions';
 import { plannedMinutes, washScript } from '@/core/washday';
 import { useAppDispatch, washStarted } from '@/store';
+import type { HeadAnswer } from '@/store';
 import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
 import { minutesText } from '../shared/beatWords';
-import type { HairAnswer } from '../shared/HairAnswer';
 import { HeadPicker } from '../shared/HeadPicker';
 import { newStamp } from '../shared/stamp';
 import { useHistory } from '../shared/useHistory';
@@ -18,7 +18,7 @@ import { offered, runOf, settingOf, treatmentOf, washPlanOf, type RunSetting } f
 const NONE = 'none';
 
 /** What the day will be, and the way into it. */
-export function WashStart({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
+export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const today = useToday();
   const dispatch = useAppDispatch();
   const history = useHistory(head.headId);

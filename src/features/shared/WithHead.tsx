@@ -1,27 +1,51 @@
 import type { ReactNode } from 'react';
-import type { Head } from '@/core/hair';
+import type { HairState, Head } from '@/core/hair';
 import { t } from '@/core/language';
+import { selectFailure, useAppSelector, type HeadAnswer } from '@/store';
 import { Body, Screen } from '@/ui';
-import { useHairAnswer, type HairAnswer } from './HairAnswer';
+import { useHairAnswer, useHairState } from './useHairAnswer';
 import { useHead } from './useHead';
 import { Welcome } from './Welcome';
 
-interface WithHeadProps {
-  readonly children: (head: Head, answer: NonNullable<HairAnswer['answer']>) => ReactNode;
+/** A screen that needs a head: shows the welcome where there is none. */
+export function WithHead({ children }: { readonly children: (head: Head) => ReactNode }) {
+  const head = useHead();
+  return head ? children(head) : <Welcome />;
 }
 
-/** A screen that needs a head and its state: shows the welcome, the wait or the failure where there is none. */
-export function WithHead({ children }: WithHeadProps) {
+/** A screen that needs a head and the state of its hair. */
+export function WithState({ children }: { readonly children: (head: Head, state: HairState) => ReactNode }) {
   const head = useHead();
-  const { answer, failure } = useHairAnswer();
+  const state = useHairState();
   if (!head) return <Welcome />;
-  if (answer) return children(head, answer);
+  return state ? (
+    children(head, state)
+  ) : (
+    <OneMoment reason={t`Working out ${head.name}'s hair from the readings.`} />
+  );
+}
+
+/** A screen that needs a head and its plan. */
+export function WithPlan({ children }: { readonly children: (head: Head, answer: HeadAnswer) => ReactNode }) {
+  const head = useHead();
+  const answer = useHairAnswer();
+  if (!head) return <Welcome />;
+  return answer ? (
+    children(head, answer)
+  ) : (
+    <OneMoment reason={t`Working out ${head.name}'s week from the readings.`} />
+  );
+}
+
+/** The wait, or why there is nothing to wait for. */
+function OneMoment({ reason }: { readonly reason: string }) {
+  const failure = useAppSelector(selectFailure);
   return failure ? (
     <Screen headline={t`That did not work`}>
       <Body>{failure}</Body>
     </Screen>
   ) : (
-    <Screen headline={t`One moment`} reason={t`Working out ${head.name}'s week from the readings.`}>
+    <Screen headline={t`One moment`} reason={reason}>
       {null}
     </Screen>
   );

@@ -13,8 +13,6 @@ import {
   useAppSelector,
 } from '@/store';
 import { useAppearance, useTheme, useWide } from '@/ui';
-import { warmWorkers } from '@/workers';
-import { HairAnswerProvider } from '../shared/HairAnswer';
 import { Keys, type KeyParts } from './Keys';
 import { NewVersion } from './NewVersion';
 import { Opening } from './Opening';
@@ -22,10 +20,10 @@ import { Places } from './Places';
 import { StorageNotice } from './StorageNotice';
 import { UndoBar } from './UndoBar';
 import { useDailyCopy } from './useDailyCopy';
+import { useDayTicker } from './useDayTicker';
 import { useDemoStart } from './useDemoStart';
 import { useLeaveWarning } from './useLeaveWarning';
-
-warmWorkers();
+import { workersAnswer } from './workersAnswer';
 
 /** Parts of other features that stand around every place; each is fetched when it is first needed. */
 export interface ShellParts {
@@ -36,7 +34,7 @@ export interface ShellParts {
 }
 
 const storage = browserStorage();
-const store = makeStore(storage);
+const store = makeStore(storage, workersAnswer());
 
 /** Everything around a place: the store, the stored records, the theme, the bar of places. */
 export function AppShell({ children, parts }: { children: ReactNode; parts: ShellParts }) {
@@ -47,9 +45,7 @@ export function AppShell({ children, parts }: { children: ReactNode; parts: Shel
   return (
     <SafeAreaProvider>
       <Provider store={store}>
-        <HairAnswerProvider>
-          <Frame parts={parts}>{children}</Frame>
-        </HairAnswerProvider>
+        <Frame parts={parts}>{children}</Frame>
       </Provider>
     </SafeAreaProvider>
   );
@@ -64,6 +60,7 @@ function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) 
   const { theme, textSize, motion } = useAppSelector(selectPrefs);
   const loading = useAppSelector(selectStatus) === 'loading';
   useLeaveWarning();
+  useDayTicker();
   useDailyCopy();
   useDemoStart();
   useTheme(theme);

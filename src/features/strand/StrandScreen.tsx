@@ -1,25 +1,24 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import type { Head, NextReading } from '@/core/hair';
+import type { HairState, Head, NextReading } from '@/core/hair';
 import { plural, t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { SIGNAL_IDS } from '@/core/readings';
 import { Body, Button, Heading, Screen, Small, useWide } from '@/ui';
-import type { HairAnswer } from '../shared/HairAnswer';
 import { HeadPicker } from '../shared/HeadPicker';
 import { PLACE_LABELS } from '../shared/headWords';
 import { ReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
-import { WithHead } from '../shared/WithHead';
+import { WithState } from '../shared/WithHead';
 import { lengthKept } from './lengthKept';
 import { NeedBars } from './NeedBars';
 import { SignalHistory } from './SignalHistory';
 import { StrandTabs } from './StrandTabs';
 
 export function StrandScreen() {
-  return <WithHead>{(head, answer) => <StrandView head={head} answer={answer} />}</WithHead>;
+  return <WithState>{(head, state) => <StrandView head={head} state={state} />}</WithState>;
 }
 
 const TEST_WORDS: Record<NextReading['test'], string> = {
@@ -30,11 +29,10 @@ const TEST_WORDS: Record<NextReading['test'], string> = {
   porosity: t`a porosity test`,
 };
 
-function StrandView({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
+function StrandView({ head, state }: { head: Head; state: HairState }) {
   const history = useHistory(head.headId);
   const today = useToday();
   const wide = useWide();
-  const { state } = answer;
   const count = state.readingCount;
   return (
     <Screen
@@ -42,7 +40,7 @@ function StrandView({ head, answer }: { head: Head; answer: NonNullable<HairAnsw
       over={`${head.name} · ${count === 0 ? t`no reading yet` : `${count} ${plural(count, 'reading', 'readings')}`}`}
       headline={state.need.headline}
       reason={state.need.reasons.at(-1)}
-      side={<Why head={head} answer={answer} />}
+      side={<Why head={head} state={state} />}
     >
       <HeadPicker />
       {state.need.referral ? <Referral>{state.need.referral}</Referral> : null}
@@ -65,8 +63,7 @@ function StrandView({ head, answer }: { head: Head; answer: NonNullable<HairAnsw
 }
 
 /** The probabilities behind the headline, what would settle it, and the length that was kept. */
-function Why({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
-  const { state } = answer;
+function Why({ head, state }: { head: Head; state: HairState }) {
   const { readings } = useHistory(head.headId);
   const { errorFactor, halfLifeDays, halfLifeRange } = state.signals.firmness;
   const kept = lengthKept(readings);

@@ -6,7 +6,7 @@ import type { TestId } from '@/core/readings';
 import { selectUnderway, useAppSelector, type Underway } from '@/store';
 import { Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
-import { WithHead } from '../shared/WithHead';
+import { WithState } from '../shared/WithHead';
 
 interface Flow {
   readonly href:
@@ -66,7 +66,7 @@ const FLOWS: readonly Flow[] = [
 
 /** Which reading now? The one that would settle most comes first. */
 export function TakeScreen() {
-  return <WithHead>{(head, { state }) => <Take head={head} state={state} />}</WithHead>;
+  return <WithState>{(head, state) => <Take head={head} state={state} />}</WithState>;
 }
 
 function Take({ head, state }: { head: Head; state: HairState }) {

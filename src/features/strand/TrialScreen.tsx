@@ -6,12 +6,12 @@ import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { trialState, type Trial, type TrialState } from '@/core/trials';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
-import { useHairAnswer } from '../shared/HairAnswer';
 import { NotFound } from '../shared/NotFound';
 import { sessionOf } from '../shared/sessionOf';
 import { newStamp } from '../shared/stamp';
 import { armWords, trialQuestion, trialReadings } from '../shared/trialWords';
 import { useAddRecords } from '../shared/useAddRecords';
+import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
@@ -135,8 +135,7 @@ function Washes({ report, trial }: { report: TrialReport; trial: Trial }) {
 }
 
 function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; isOver: boolean }) {
-  const { answer } = useHairAnswer();
-  const response = answer?.state.signals[trial.signal].responses.find(
+  const response = useHairState()?.signals[trial.signal].responses.find(
     ({ recipeId, uses }) => recipeId === trial.recipeId && uses > 0,
   );
   return (

@@ -1,16 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { SIGNALS, Z90, type Head, type HeadHistory, type SignalState } from '@/core/hair';
+import { SIGNALS, Z90, type HairState, type Head, type HeadHistory, type SignalState } from '@/core/hair';
 import { t } from '@/core/language';
 import { formatDay } from '@/core/measures';
 import { SIGNAL_IDS, type SignalId } from '@/core/readings';
 import { firstUsesTogether } from '@/core/sessions';
 import { Body, Choice, Heading, Screen, Small, Strong, useWidth } from '@/ui';
 import { EffectAxis, EffectBar } from '@/ui/charts/EffectBar';
-import type { HairAnswer } from '../shared/HairAnswer';
 import { HeadPicker } from '../shared/HeadPicker';
 import { useHistory } from '../shared/useHistory';
-import { WithHead } from '../shared/WithHead';
+import { WithState } from '../shared/WithHead';
 import { ChangesList } from './ChangesList';
 import { ClaimCheck } from './ClaimCheck';
 import { effectInWords, effectText, isMostlyGuess, WAYS } from './effectWords';
@@ -25,13 +24,13 @@ const DOMAIN: Record<SignalId, readonly [number, number]> = {
 
 /** What each recipe really does to this hair, and how sure that is. */
 export function WorksScreen() {
-  return <WithHead>{(head, answer) => <Works head={head} answer={answer} />}</WithHead>;
+  return <WithState>{(head, state) => <Works head={head} hair={state} />}</WithState>;
 }
 
-function Works({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
+function Works({ head, hair }: { head: Head; hair: HairState }) {
   const history = useHistory(head.headId);
   const [signal, setSignal] = useState<SignalId>('firmness');
-  const state = answer.state.signals[signal];
+  const state = hair.signals[signal];
   const used = state.responses.filter(({ uses }) => uses > 0);
   return (
     <Screen

@@ -5,14 +5,14 @@ import type { Plan } from '@/core/planning';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button } from '@/ui';
 import { Entry } from '../shared/Entry';
-import { useHairAnswer } from '../shared/HairAnswer';
 import { useDoneBeat } from '../shared/useDoneBeat';
+import { useToday } from '../shared/useToday';
 
 /** What today holds for the other heads that the same person looks after. */
 export function OtherHeads({ head, plans }: { head: Head; plans: readonly Plan[] }) {
   const heads = useAppSelector(selectHeads);
   const dispatch = useAppDispatch();
-  const { today } = useHairAnswer();
+  const today = useToday();
   const done = useDoneBeat();
   return heads
     .filter(({ headId }) => headId !== head.headId)

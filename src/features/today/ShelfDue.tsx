@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { plural, t } from '@/core/language';
 import { formatDay } from '@/core/measures';
+import type { ShelfNote } from '@/core/question';
 import { Button } from '@/ui';
-import type { ShelfNote } from '@/workers';
 import { Entry } from '../shared/Entry';
 
 /** What stands on the shelf and has to be used or thrown out. Silent while everything keeps. */

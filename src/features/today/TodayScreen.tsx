@@ -5,11 +5,11 @@ import { t } from '@/core/language';
 import { formatDay, whenWords, type CalendarDay } from '@/core/measures';
 import type { Beat, PlanDay } from '@/core/planning';
 import { selectWashRuns, useAppSelector } from '@/store';
+import type { HeadAnswer } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
 import { Dues } from '../shared/Dues';
 import { Entry } from '../shared/Entry';
-import { useHairAnswer, type HairAnswer } from '../shared/HairAnswer';
 import { HeadPicker } from '../shared/HeadPicker';
 import { PatchTestsDue } from '../shared/PatchTests';
 import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
@@ -17,7 +17,8 @@ import { Referral } from '../shared/Referral';
 import { useDoneBeat } from '../shared/useDoneBeat';
 import { useHistory } from '../shared/useHistory';
 import { useNow } from '../shared/useNow';
-import { WithHead } from '../shared/WithHead';
+import { useToday } from '../shared/useToday';
+import { WithPlan } from '../shared/WithHead';
 import { OtherHeads } from './OtherHeads';
 import { prepareTitle } from './prepareTitle';
 import { ShelfDue } from './ShelfDue';
@@ -25,11 +26,11 @@ import { ShelfDue } from './ShelfDue';
 const A_MINUTE_MS = 60_000;
 
 export function TodayScreen() {
-  return <WithHead>{(head, answer) => <Today head={head} answer={answer} />}</WithHead>;
+  return <WithPlan>{(head, answer) => <Today head={head} answer={answer} />}</WithPlan>;
 }
 
-function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['answer']> }) {
-  const { today } = useHairAnswer();
+function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
+  const today = useToday();
   const moment = new Date(useNow(A_MINUTE_MS, true));
   const minuteOfDay = 60 * moment.getHours() + moment.getMinutes();
   const { state, plan, plans, shelf } = answer;
@@ -65,7 +66,7 @@ function Today({ head, answer }: { head: Head; answer: NonNullable<HairAnswer['a
 
 /** An empty day is restful, not blank. */
 function Rest({ head, now }: { head: Head; now: PlanDay | undefined }) {
-  const { today } = useHairAnswer();
+  const today = useToday();
   const due = useReadingsDue(head.headId);
   const { sessions } = useHistory(head.headId);
   const isBusy =
@@ -76,7 +77,7 @@ function Rest({ head, now }: { head: Head; now: PlanDay | undefined }) {
 }
 
 function Beats({ head, now }: { head: Head; now: PlanDay }) {
-  const { today } = useHairAnswer();
+  const today = useToday();
   const done = useDoneBeat();
   const isUnderWay = useAppSelector(selectWashRuns)[head.headId]?.day === today;
   return now.beats.map((beat) => (
@@ -107,7 +108,7 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
 }
 
 function Next({ head, beats }: { head: Head; beats: readonly Beat[] }) {
-  const { today } = useHairAnswer();
+  const today = useToday();
   const { sessions } = useHistory(head.headId);
   const doneToday = sessions.filter((session) => session.day === today).length;
   const next = beats.find((beat) => beat.slot === 'main');
@@ -125,7 +126,7 @@ function Next({ head, beats }: { head: Head; beats: readonly Beat[] }) {
 
 function Ways({ head, now }: { head: Head; now: PlanDay | undefined }) {
   const due = useReadingsDue(head.headId);
-  const { today } = useHairAnswer();
+  const today = useToday();
   const run = useAppSelector(selectWashRuns)[head.headId];
   const isPlanned = now?.beats.some(({ slot }) => slot === 'main') ?? false;
   return (
@@ -148,13 +149,7 @@ function washLabel(begun: CalendarDay | undefined, today: CalendarDay): string {
     : t`The wash day of ${formatDay(begun, 'EEEE')} is not ended`;
 }
 
-function Aside({
-  reasons,
-  dues,
-}: {
-  reasons: readonly string[];
-  dues: NonNullable<HairAnswer['answer']>['plan']['dues'];
-}) {
+function Aside({ reasons, dues }: { reasons: readonly string[]; dues: HeadAnswer['plan']['dues'] }) {
   return (
     <View className="gap-2 pt-2">
       <Heading level={2}>{t`Why`}</Heading>

@@ -3,14 +3,14 @@ import type { ChallengeState, Occasion } from '@/core/agenda';
 import type { Head } from '@/core/hair';
 import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
+import type { HeadAnswer } from '@/store';
 import { Body, Button, Heading, Screen, Small, Strong } from '@/ui';
-import type { HeadAnswer } from '../shared/HairAnswer';
 import { HeadPicker } from '../shared/HeadPicker';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
 import { useTakeBack } from '../shared/useTakeBack';
-import { WithHead } from '../shared/WithHead';
+import { WithPlan } from '../shared/WithHead';
 import { CalendarExport } from './CalendarExport';
 import { ChallengeForm } from './ChallengeForm';
 import { OccasionForm } from './OccasionForm';
@@ -20,7 +20,7 @@ import { WeekTabs } from './WeekTabs';
 
 /** What the plan has to know about her days: styles, days to look good, days without a wash, other hours; and challenges. */
 export function DaysScreen() {
-  return <WithHead>{(head, answer) => <Days key={head.headId} head={head} answer={answer} />}</WithHead>;
+  return <WithPlan>{(head, answer) => <Days key={head.headId} head={head} answer={answer} />}</WithPlan>;
 }
 
 function Days({ head, answer }: { head: Head; answer: HeadAnswer }) {

@@ -1,24 +1,35 @@
 import { View } from 'react-native';
 import { fixed, t } from '@/core/language';
 import type { Plan } from '@/core/planning';
-import { planNoteSeen, selectAgreed, useAppDispatch, useAppSelector } from '@/store';
+import {
+  planNoteSeen,
+  searchedOn,
+  selectAgreed,
+  selectPending,
+  selectSearch,
+  selectTaken,
+  useAppDispatch,
+  useAppSelector,
+} from '@/store';
 import { Body, Button, Small, Strong } from '@/ui';
-import { useHairAnswer } from '../shared/HairAnswer';
+import { stopScheduler } from '@/workers';
+import { useHairAnswer } from '../shared/useHairAnswer';
 import { Loosenings } from './Loosenings';
 import { useWeek } from './WeekContext';
 
 /** How good the plan is, and whether a better one is looked for. */
 export function PlanStatus() {
   const { plan } = useWeek();
-  const { search, stopSearch, searchOn, pending, taken } = useHairAnswer();
-  if (search) {
-    const found = Number.isFinite(search.gap)
-      ? t`at most ${percentText(search.gap)} from the best there is`
-      : t`begun`;
+  const dispatch = useAppDispatch();
+  const gap = useAppSelector(selectSearch);
+  const pending = useAppSelector(selectPending);
+  const taken = useAppSelector(selectTaken);
+  if (gap !== null) {
+    const found = Number.isFinite(gap) ? t`at most ${percentText(gap)} from the best there is` : t`begun`;
     return (
       <View role="status" className="flex-row flex-wrap items-center gap-x-3">
         <Small>{t`Looking for a better plan: ${found}.`}</Small>
-        <Button tone="quiet" label={t`Take this one`} onPress={stopSearch} />
+        <Button tone="quiet" label={t`Take this one`} onPress={stopScheduler} />
       </View>
     );
   }
@@ -26,7 +37,9 @@ export function PlanStatus() {
   return (
     <View role="status" className="flex-row flex-wrap items-center gap-x-3">
       <Small>{pending ? t`Working it out again.` : qualityWords(plan, taken)}</Small>
-      {mayBeBetter ? <Button tone="quiet" label={t`Go on looking`} onPress={searchOn} /> : null}
+      {mayBeBetter ? (
+        <Button tone="quiet" label={t`Go on looking`} onPress={() => dispatch(searchedOn())} />
+      ) : null}
     </View>
   );
 }
@@ -77,7 +90,7 @@ export function PlanNotes() {
 /** What the plan could not do, and what would change that. */
 export function PlanLimits() {
   const { plan, head } = useWeek();
-  const { answer } = useHairAnswer();
+  const answer = useHairAnswer();
   const own = (answer?.loosenings ?? []).filter(({ headId }) => headId === head.headId);
   if (plan.unmet.length === 0 && own.length === 0) return null;
   return (

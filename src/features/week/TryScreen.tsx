@@ -2,14 +2,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/hair';
 import { fixed, t } from '@/core/language';
-import { formatDay } from '@/core/measures';
+import { formatDay, Stopped, TookTooLong } from '@/core/measures';
 import type { OwnPart, TriedRhythm } from '@/core/scheduling';
+import type { HeadAnswer } from '@/store';
 import { Body, Button, Choice, Heading, Screen, Small, Strong, useWide } from '@/ui';
-import { askScheduler, Stopped, TookTooLong } from '@/workers';
+import { askScheduler } from '@/workers';
 import { minutesText } from '../shared/beatWords';
-import type { HeadAnswer } from '../shared/HairAnswer';
 import { HeadPicker } from '../shared/HeadPicker';
-import { WithHead } from '../shared/WithHead';
+import { WithPlan } from '../shared/WithHead';
 import { DaysThread } from './DaysThread';
 import { OwnRhythm } from './OwnRhythm';
 import { RHYTHM_LABELS } from './rhythmWords';
@@ -27,7 +27,7 @@ type Tried =
 
 /** A rhythm lived on the model of her head, beside the plan, without living it. */
 export function TryScreen() {
-  return <WithHead>{(head, answer) => <TryOut key={head.headId} head={head} answer={answer} />}</WithHead>;
+  return <WithPlan>{(head, answer) => <TryOut key={head.headId} head={head} answer={answer} />}</WithPlan>;
 }
 
 function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {

@@ -6,15 +6,15 @@ import { t } from '@/core/language';
 import { formatDay, type CalendarDay } from '@/core/measures';
 import type { Beat } from '@/core/planning';
 import type { Wondering } from '@/core/scheduling';
+import { USUAL_WEEKS, useAppDispatch, weeksLookedAt, type HeadAnswer } from '@/store';
 import { Body, Button, Choice, Heading, Screen, Small, useCramped, useWide } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
 import { Dues } from '../shared/Dues';
-import { useHairAnswer, USUAL_WEEKS, type HeadAnswer } from '../shared/HairAnswer';
 import { HeadPicker } from '../shared/HeadPicker';
 import { Referral } from '../shared/Referral';
 import { useDoneBeat } from '../shared/useDoneBeat';
 import { useHistory } from '../shared/useHistory';
-import { WithHead } from '../shared/WithHead';
+import { WithPlan } from '../shared/WithHead';
 import { AddPanel } from './AddPanel';
 import { BeatDetail, beatKey, BeatPane } from './BeatCard';
 import { DragBeats } from './DragBeats';
@@ -37,7 +37,7 @@ type Shown = 'thread' | 'list' | 'month' | 'quarter';
 const QUARTER_WEEKS = 12;
 
 export function WeekScreen() {
-  return <WithHead>{(head, answer) => <Week head={head} answer={answer} />}</WithHead>;
+  return <WithPlan>{(head, answer) => <Week head={head} answer={answer} />}</WithPlan>;
 }
 
 function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
@@ -88,13 +88,13 @@ function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
 function WeekBody({ answer }: { answer: HeadAnswer }) {
   const wide = useWide();
   const { head, plan } = useWeek();
-  const { lookAhead } = useHairAnswer();
+  const dispatch = useAppDispatch();
   const [view, setView] = useState<Shown>('thread');
   const [week, setWeek] = useState(0);
   const { state } = answer;
   const choose = (next: Shown) => {
     setView(next);
-    lookAhead(next === 'quarter' ? QUARTER_WEEKS : USUAL_WEEKS);
+    dispatch(weeksLookedAt(next === 'quarter' ? QUARTER_WEEKS : USUAL_WEEKS));
   };
   return (
     <Screen

@@ -1,8 +1,9 @@
 import { useRef, useState } from 'react';
 import { t } from '@/core/language';
+import { Stopped, TookTooLong } from '@/core/measures';
 import type { Wondered, Wondering } from '@/core/scheduling';
-import { askScheduler, Stopped, TookTooLong } from '@/workers';
-import type { HeadAnswer } from '../shared/HairAnswer';
+import type { HeadAnswer } from '@/store';
+import { askScheduler } from '@/workers';
 
 /** One question about the plan, and its answer once it is there. */
 export interface Wonder {

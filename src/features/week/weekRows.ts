@@ -5,7 +5,7 @@ import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/c
 import type { Beat, PrepTask } from '@/core/planning';
 import { type Larder } from '@/core/recipes';
 import type { Session } from '@/core/sessions';
-import type { HeadAnswer } from '../shared/HairAnswer';
+import type { HeadAnswer } from '@/store';
 import { verdictOf } from '../shared/verdictOf';
 
 /** Days of the past that stay in sight above today. */
