@@ -230,15 +230,22 @@ const costOf = (plan: Plan) => beatsOf(plan).reduce((total, { cost }) => total +
 /** Days before and after in which another day is looked for. */
 const LOOK_AROUND_DAYS = 7;
 
-/** Where something does not fit on its day: the nearest day on which it does, the later of two; null where there is none. */
+/** Any plan answers whether it fits; a limit for a device on which even that takes long. */
+const FITS = { seconds: 10, gap: 0.5 } as const;
+
+/**
+ * Where something does not fit on its day: the nearest day on which it does, the later of two; null where there is none, or where it
+ * could not be told in time of a nearer one.
+ */
 function nearestDay(problem: PlanProblem, wanted: Demand, solve: SolveProgramme): BetterDay | null {
   const last = 7 * problem.weeks - 1;
   for (let away = 1; away <= LOOK_AROUND_DAYS; away++) {
     for (const at of [wanted.first + away, wanted.first - away]) {
       if (at < 0 || at > last) continue;
       const demand: Demand = { ...wanted, first: at, last: at };
-      // Whether it fits is all that is asked, so any plan will do.
-      if (solved(problem, solve, { seconds: 1, gap: 0.5 }, [demand]).status !== 'solved') continue;
+      const { status } = solved(problem, solve, FITS, [demand]);
+      if (status === 'unanswered') return null;
+      if (status === 'impossible') continue;
       const day = addDays(problem.from, at);
       return { day, text: t`It fits on ${formatDay(day, 'EEEE d MMMM')}` };
     }

@@ -279,6 +279,26 @@ describe('a question about the plan', () => {
     expect(ask('balm', 0, 'why-not').answer.nearest).toBeNull();
   });
 
+  it('offers no day as the nearest while it could not be told of a nearer one', () => {
+    const problem = problemOf(asked);
+    const { plans } = scheduled(problem, solve);
+    // Breaks off at the first of the days around; whatever else is asked it answers.
+    let fits = 0;
+    const hurried: SolveProgramme = (programme, options) =>
+      options?.gap === 0.5 && ++fits === 1
+        ? { status: 'failed', values: {}, objective: 0, bound: 0 }
+        : solve(programme, options);
+    const wondering = {
+      headId: 'h',
+      what: 'why-not',
+      slot: 'main',
+      recipeId: 'cream',
+      day: addDays(from, 1),
+    } as const;
+    expect(wondered(problem, plans, wondering, hurried).nearest).toBeNull();
+    expect(fits).toBe(1);
+  });
+
   it('tells a question that was not worked out in time from one whose answer is no', () => {
     const problem = problemOf(asked);
     const { plans } = searched(problem);
