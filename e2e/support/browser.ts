@@ -13,8 +13,10 @@ type Size = typeof PHONE | typeof WIDE;
 /** Far beyond what anything takes on a machine that does much else beside. */
 const PATIENCE_MS = 60_000;
 const LOOK_EVERY_MS = 80;
-/** Of one look from within a page; a script of the driver may run 30 s. */
+/** Of one look from within a page. */
 const LOOK_MOST_MS = 10_000;
+/** After which a script that went with its page is given up. */
+const SCRIPT_MOST_MS = 2 * LOOK_MOST_MS;
 const PRESSES = 3;
 
 /** The same database that the application makes, with these entries. */
@@ -114,6 +116,7 @@ export class Browser {
       .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
       .build();
     const browser = new Browser(driver, address, downloads);
+    await driver.manage().setTimeouts({ script: SCRIPT_MOST_MS });
     await browser.resize(size);
     return browser;
   }
@@ -253,7 +256,10 @@ export class Browser {
         if (await this.driver.executeAsyncScript<boolean>(WATCH, source, flags, wanted, span, LOOK_EVERY_MS))
           return true;
       } catch (caught) {
-        if (!(caught instanceof error.WebDriverError) || !/unload|context|document/i.test(caught.message))
+        if (
+          !(caught instanceof error.WebDriverError) ||
+          !/unload|context|document|script timeout/i.test(caught.message)
+        )
           throw caught;
       }
     }
