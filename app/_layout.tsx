@@ -2,8 +2,11 @@ import '../global.css';
 import { Slot } from 'expo-router';
 import { lazy } from 'react';
 import { AppShell } from '@/features/shell/AppShell';
+import { answersOnThePageFrom } from '@/workers';
 
 export { ErrorBoundary } from '@/features/shell/ErrorBoundary';
+
+answersOnThePageFrom(() => import('@/rooms'));
 
 const PARTS = {
   WashBar: lazy(async () => ({ default: (await import('@/rooms')).WashBar })),

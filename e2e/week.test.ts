@@ -73,11 +73,6 @@ describe('the plan on a phone', () => {
     const browser = await phone();
     await weekOf(browser);
     const { name, day } = await firstMain(browser);
-    // A worker plans, never the page itself.
-    const scripts = await browser.driver.executeScript<string[]>(
-      'return performance.getEntriesByType("resource").map(({ name }) => name)',
-    );
-    expect(scripts.some((script) => script.includes('onThePage'))).toBe(false);
     await browser.press(`More about ${name}`);
     await browser.press(`Keep ${name} on this day`);
     await browser.sees('kept by you');

@@ -12,12 +12,11 @@ import {
 import { planProblemFrom } from '../src/core/question';
 import { estimateHair } from '../src/core/estimation';
 import { addDays, calendarDay, liveRecords } from '../src/core/measures';
-import { parseRecipe } from '../src/core/parsing';
+import { parseRecipe, RecipeSearch } from '../src/core/parsing';
 import loadHighs from 'highs';
 import { solverFrom } from '../src/core/programme';
 import { effortLimits } from '../src/core/agenda';
 import { scheduled, searched } from '../src/core/scheduling';
-import { RecipeSearch } from '../src/core/recipes';
 import { fiveYears } from '../src/core/calibration';
 import { demoRecords } from '../src/core/simulation';
 import { testRecipe, testSession } from '../src/core/testing';

@@ -1,5 +1,5 @@
 /**
- * Every screen but Today and the plan in one file, fetched when the first of them is opened. What two files share comes with
+ * Every screen but Today in one file, fetched when the first of them is opened, and what computes where no worker can start. What two files share comes with
  * the first screen of the application, so that many small files would make that one heavy.
  */
 export {
@@ -42,4 +42,6 @@ export {
   NewTrialScreen,
   WorksScreen,
 } from './features/strand/screens';
-export { DaysScreen, RulesScreen, TryScreen } from './features/week/screens';
+export { DaysScreen, RulesScreen, TryScreen, WeekScreen } from './features/week/screens';
+export { estimatorApi } from './workers/estimating';
+export { solverApi } from './workers/solving';

@@ -1,1 +1,3 @@
-export { WeekScreen as default } from '@/features/week/WeekScreen';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/rooms')).WeekScreen);

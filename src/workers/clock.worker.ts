@@ -1,3 +1,8 @@
-import { answers } from './answers';
+import { expose } from 'comlink';
+import { clockApi } from './clock';
 
-answers(() => (require('./clock') as typeof import('./clock')).clockApi);
+/** Like the others, without what makes them speak: a clock says nothing, and weighs a tenth. */
+expose({
+  begin: () => undefined,
+  answer: (_: 'after', milliseconds: number) => clockApi.after(milliseconds),
+});

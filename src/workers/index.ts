@@ -1,2 +1,10 @@
-export { askEstimator, askScheduler, askSolver, ringAfter, stopScheduler, warmWorkers } from './client';
+export {
+  answersOnThePageFrom,
+  askEstimator,
+  askScheduler,
+  askSolver,
+  ringAfter,
+  stopScheduler,
+  warmWorkers,
+} from './client';
 export type { PlanNews } from './solving';

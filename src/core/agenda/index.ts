@@ -6,6 +6,7 @@ export {
   type PlanChange,
   type PlanNote,
 } from './agreement';
+export { BEDTIME_MINUTE } from './bedtime';
 export { calendarExportSchema, type CalendarEntry, type CalendarExport } from './calendarExport';
 export {
   challengeSchema,

@@ -4,11 +4,11 @@ import ical, {
   ICalEventStatus,
   ICalEventTransparency,
 } from 'ical-generator';
-import { PLAIN_WASH_ID, type CalendarEntry } from '../agenda';
+import { BEDTIME_MINUTE, PLAIN_WASH_ID, type CalendarEntry } from '../agenda';
 import type { Head } from '../hair';
 import { t } from '../language';
 import { addDays, daysBetween, sum, weekdayOf, type CalendarDay, type Instant, textHash } from '../measures';
-import { BEDTIME_MINUTE, type Beat, type Plan, type PrepTask } from '../planning';
+import type { Beat, Plan, PrepTask } from '../planning';
 
 /** A calendar file, and what has to be remembered for the next one. */
 export interface CalendarFile {

@@ -140,12 +140,4 @@ describe('looking up', () => {
   it('does not see milk inside coconut milk', () => {
     expect(CATALOGUE_LARDER.inText('coconut milk').map((match) => match.item.id)).toEqual(['coconut-milk']);
   });
-
-  it.each([
-    ['linsede', 'linseed'],
-    ['glycerinn', 'glycerin'],
-    ['pumkin', 'pumpkin'],
-  ])('%s is near %s', (text, id) => {
-    expect(CATALOGUE_LARDER.near(text, 3).map((item) => item.id)).toContain(id);
-  });
 });

@@ -18,4 +18,4 @@ export {
   type Stage,
 } from './ingredient';
 export { CATALOGUE, ingredientById, preparationMinutes, sourceOf, usualPreparation } from './catalogue';
-export { Lexicon, plainWords, singular, wordSearch, type Named, type PhraseMatch } from './lookUp';
+export { Lexicon, plainWords, singular, type Named, type PhraseMatch } from './lookUp';

@@ -1,5 +1,4 @@
 import { distance } from 'fastest-levenshtein';
-import MiniSearch, { type SearchOptions } from 'minisearch';
 
 /** Lower case, no accents, no French elisions, only letters, digits and single spaces. */
 export function plainWords(text: string): string[] {
@@ -27,17 +26,6 @@ export function singular(word: string): string {
 
 function phraseOf(text: string): string {
   return plainWords(text).map(singular).join(' ');
-}
-
-/**
- * How words are searched for: in any case and number, with or without accents, unfinished, with a share of their letters wrong but
- * never more than two: each more letter multiplies the time, and what it finds is another word.
- */
-export function wordSearch(options: SearchOptions & { readonly fuzzy: number }) {
-  return {
-    searchOptions: { prefix: true, maxFuzzy: 2, ...options },
-    processTerm: (term: string) => singular(plainWords(term).join('')) || null,
-  };
 }
 
 /** Something that a recipe line can name. */
@@ -93,15 +81,14 @@ function lettersWrong(written: string, meant: string): number {
   }, 0);
 }
 
-/** Names of things, looked up word for word, misspelt, or only near. Lexicons before it are asked first. */
+/** Names of things, looked up word for word or misspelt. Lexicons before it are asked first. */
 export class Lexicon<T extends Named> {
   private readonly byPhrase = new Map<string, T>();
   private readonly before: readonly Lexicon<T>[];
-  private search: MiniSearch | undefined;
 
   /** The first thing that has a name keeps it. */
   constructor(
-    private readonly items: readonly T[],
+    items: readonly T[],
     ...before: readonly Lexicon<T>[]
   ) {
     this.before = before;
@@ -178,30 +165,5 @@ export class Lexicon<T extends Named> {
       else best = { phrase, letters, item, alone: true };
     }
     return best?.alone ? best : undefined;
-  }
-
-  /** Things whose names are near the text, misspellings included, the nearest first. */
-  near(text: string, limit: number): T[] {
-    const before = this.before.flatMap((lexicon) => lexicon.near(text, limit));
-    return [...before, ...this.nearHere(text, limit)].slice(0, limit);
-  }
-
-  private nearHere(text: string, limit: number): T[] {
-    if (this.items.length === 0) return [];
-    const index = (this.search ??= this.makeSearch());
-    const query = text.slice(0, 200);
-    const every = index.search(query, { combineWith: 'AND' });
-    const found = every.length > 0 ? every : index.search(query);
-    return found.slice(0, limit).flatMap((hit) => this.items[hit.id as number] ?? []);
-  }
-
-  /** Made when first needed: most recipes name everything exactly. */
-  private makeSearch(): MiniSearch {
-    const search = new MiniSearch({
-      ...wordSearch({ fuzzy: 0.25, boost: { name: 2 } }),
-      fields: ['name', 'names'],
-    });
-    search.addAll(this.items.map(({ name, names }, id) => ({ id, name, names: names.join(' ') })));
-    return search;
   }
 }

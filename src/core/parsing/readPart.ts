@@ -19,6 +19,7 @@ import {
 import { gramsOf, problemOfGrams, type Measures } from './grams';
 import { lineAmount, type LineAmount } from './lineAmount';
 import { amountText, lineText, preparationNamed, tellingWord } from './lineText';
+import { near } from './search';
 
 const SUGGESTIONS = 3;
 
@@ -60,8 +61,7 @@ export function readPart(plain: string, options: ReadingOptions, equalPart = fal
     const spelling: Assumption = {
       code: 'spelling',
       text: t`“${misspelt.written}” was read as ${misspelt.item.name}.`,
-      alternatives: options.larder
-        .near(misspelt.written, SUGGESTIONS + 1)
+      alternatives: near(options.larder, misspelt.written, SUGGESTIONS + 1)
         .filter(({ id }) => id !== misspelt.item.id)
         .slice(0, 2)
         .map(({ name }) => ({ label: name, line: `${measureOf(amount)} ${name}` })),
@@ -71,7 +71,9 @@ export function readPart(plain: string, options: ReadingOptions, equalPart = fal
   return unreadPart(
     'unknown-ingredient',
     t`Nothing of this name is in the catalogue, among your ingredients or your recipes.`,
-    options.larder.near(amount.words || plain, SUGGESTIONS).map(({ name }) => `${measureOf(amount)} ${name}`),
+    near(options.larder, amount.words || plain, SUGGESTIONS).map(
+      ({ name }) => `${measureOf(amount)} ${name}`,
+    ),
   );
 }
 

@@ -32,7 +32,6 @@ export {
   type Treatment,
   type UnmetRule,
 } from './plan';
-export { BEDTIME_MINUTE } from './preparation';
 export { EMPTY_KITCHEN, planProblem, type Kitchen, type PlannedHead } from './problem';
 export {
   agreedSpan,

@@ -1,4 +1,4 @@
-import { PLAIN_WASH_ID, RULES } from '../agenda';
+import { BEDTIME_MINUTE, PLAIN_WASH_ID, RULES } from '../agenda';
 import { t } from '../language';
 import { addDays, daysBetween, weekdayOf, type CalendarDay } from '../measures';
 import { needsEvening, type Draft } from './draft';
@@ -38,8 +38,6 @@ export function preparationOf(
   return [...patchTest(head, all, draft, task, on), ...soaking, ...ready];
 }
 
-/** What is set to soak for the night is begun at this hour at the latest. */
-export const BEDTIME_MINUTE = 21 * 60;
 const DAY_MINUTES = 24 * 60;
 const STEP_MINUTES = 5;
 /** Where a head does not say when it may be washed. */

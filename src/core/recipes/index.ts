@@ -29,7 +29,6 @@ export {
   type RecipeVersion,
   type SavedLine,
 } from './recipe';
-export { RecipeSearch } from './search';
 export { newestVersions, usedVersion, usedVersionShape, type UsedVersion } from './versions';
 export { stepsBefore, type LeadTask } from './leadTasks';
 export { compareLines, type ComparedPart } from './compare';

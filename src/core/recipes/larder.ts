@@ -37,9 +37,10 @@ export interface Larder {
   lastVersion(recipeId: string): RecipeVersion | undefined;
   /** The last name of a recipe; its id where nothing is known of it. */
   recipeName(recipeId: string): string;
+  /** All of it in the order in which it is looked up: her own ingredients, the catalogue, recipes. */
+  readonly items: readonly (readonly LarderItem[])[];
   inText(text: string): PhraseMatch<LarderItem>[];
   misspeltIn(text: string): ReturnType<Lexicon<LarderItem>['misspeltIn']>;
-  near(text: string, limit: number): LarderItem[];
 }
 
 const asItem = (ingredient: Ingredient): LarderItem => ({
@@ -49,7 +50,8 @@ const asItem = (ingredient: Ingredient): LarderItem => ({
   ingredient,
 });
 
-const CATALOGUE_LEXICON = new Lexicon(CATALOGUE.map(asItem));
+const CATALOGUE_ITEMS = CATALOGUE.map(asItem);
+const CATALOGUE_LEXICON = new Lexicon(CATALOGUE_ITEMS);
 
 interface LarderContents {
   readonly own?: readonly OwnIngredient[];
@@ -91,11 +93,14 @@ export function makeLarder({
     return named?.recipeId === recipeId ? named : versions.get(versionKey(recipeId, version));
   };
   const last = new Map([...newestVersions(formerRecipes), ...newest].map((each) => [each.recipeId, each]));
-  const lexicon = new Lexicon<LarderItem>(
-    newest.map((each) => ({ id: each.recipeId, name: each.name, names: [], recipe: each })),
-    new Lexicon(ownLive.map(asItem)),
-    CATALOGUE_LEXICON,
-  );
+  const ownItems = ownLive.map(asItem);
+  const recipeItems = newest.map((each): LarderItem => ({
+    id: each.recipeId,
+    name: each.name,
+    names: [],
+    recipe: each,
+  }));
+  const lexicon = new Lexicon(recipeItems, new Lexicon(ownItems), CATALOGUE_LEXICON);
   return {
     ingredients: [...ownLive, ...CATALOGUE],
     recipes: newest,
@@ -107,9 +112,9 @@ export function makeLarder({
       recipes.filter((each) => each.recipeId === recipeId && each.version === version && each.id !== id),
     lastVersion: (recipeId) => last.get(recipeId),
     recipeName: (recipeId) => last.get(recipeId)?.name ?? recipeId,
+    items: [ownItems, CATALOGUE_ITEMS, recipeItems],
     inText: (text) => lexicon.inText(text),
     misspeltIn: (text) => lexicon.misspeltIn(text),
-    near: (text, limit) => lexicon.near(text, limit),
   };
 }
 

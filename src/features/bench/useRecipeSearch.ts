@@ -1,5 +1,6 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { RecipeSearch, type RecipeVersion } from '@/core/recipes';
+import { RecipeSearch } from '@/core/parsing';
+import type { RecipeVersion } from '@/core/recipes';
 
 /** The recipes that a few words find, the best first; all of them for no words. */
 export function useRecipeSearch(

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import type { Ingredient } from '@/core/ingredients';
 import { plural, t } from '@/core/language';
 import { inStock, type PantryItem } from '@/core/pantry';
+import { near } from '@/core/parsing';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Button, Field, Heading, Screen, Small, Strong } from '@/ui';
 import { capital, grams, money } from '../shared/amounts';
@@ -55,7 +56,7 @@ function FindIngredient() {
   const larder = useLarder();
   const [words, setWords] = useState('');
   const asked = useDeferredValue(words.trim());
-  const found = asked === '' ? [] : larder.near(asked, OFFERED).flatMap(({ ingredient }) => ingredient ?? []);
+  const found = asked === '' ? [] : near(larder, asked, OFFERED).flatMap(({ ingredient }) => ingredient ?? []);
   return (
     <View className="gap-2">
       <Field label={t`Find an ingredient`} value={words} onChange={setWords} testID="find-ingredient" />

@@ -2,3 +2,4 @@
 export { DaysScreen } from './DaysScreen';
 export { RulesScreen } from './RulesScreen';
 export { TryScreen } from './TryScreen';
+export { WeekScreen } from './WeekScreen';

@@ -1,0 +1,2 @@
+/** Stands in for switches of native screens: a browser has none. */
+exports.initScreensFeatureFlags = () => undefined;
