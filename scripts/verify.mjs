@@ -61,8 +61,7 @@ function table(title, rows) {
 }
 
 const started = performance.now();
-await stage('Packages', ensureInstalled);
-await stage('Browser', ensureBrowser);
+await stage('Packages, and beside them the browser', () => Promise.all([ensureInstalled(), ensureBrowser()]));
 mkdirSync('.cache', { recursive: true });
 // One core builds while the other reads the sources.
 await stage('Build, and beside it audit, types, lint, format, layers and dead code', async () => {

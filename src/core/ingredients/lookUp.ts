@@ -87,10 +87,7 @@ export class Lexicon<T extends Named> {
   private readonly before: readonly Lexicon<T>[];
 
   /** The first thing that has a name keeps it. */
-  constructor(
-    items: readonly T[],
-    ...before: readonly Lexicon<T>[]
-  ) {
+  constructor(items: readonly T[], ...before: readonly Lexicon<T>[]) {
     this.before = before;
     for (const item of items) {
       for (const name of [item.name, ...item.names]) {

@@ -1,13 +1,6 @@
 import { CATALOGUE, type Ingredient, type OwnIngredient } from '../ingredients';
 import { parsedOf, STAMP, testRecipe, valueOf, weighedOf } from '../testing';
-import {
-  checkNoCycle,
-  makeLarder,
-  readLines,
-  remainingGrams,
-  usedVersion,
-  weighedLines,
-} from '.';
+import { checkNoCycle, makeLarder, readLines, remainingGrams, usedVersion, weighedLines } from '.';
 
 const base = CATALOGUE.find(({ id }) => id === 'conditioner')!;
 const own = (changes: Partial<Ingredient>): OwnIngredient => ({

@@ -56,7 +56,8 @@ function FindIngredient() {
   const larder = useLarder();
   const [words, setWords] = useState('');
   const asked = useDeferredValue(words.trim());
-  const found = asked === '' ? [] : near(larder, asked, OFFERED).flatMap(({ ingredient }) => ingredient ?? []);
+  const found =
+    asked === '' ? [] : near(larder, asked, OFFERED).flatMap(({ ingredient }) => ingredient ?? []);
   return (
     <View className="gap-2">
       <Field label={t`Find an ingredient`} value={words} onChange={setWords} testID="find-ingredient" />
