@@ -64,6 +64,7 @@ const BUILD_INPUTS = [
   'tailwind.config.js',
   'tsconfig.json',
   'package-lock.json',
+  'scripts/metro',
   'scripts/copyAssets.mjs',
   'scripts/notices.mjs',
   'scripts/packBuild.mjs',
