@@ -211,11 +211,8 @@ export const selectHairState = createSelector(
 );
 
 /** A newer plan is being computed. */
-export const selectPending = createSelector(
-  [(root: HairRoot) => root.hair.planned, selectAsked],
-  (planned, asked) =>
-    !isSameQuestion(planned?.asked ?? null, asked) || planned?.asked.effort !== asked?.effort,
-);
+export const selectPending = (root: HairRoot) =>
+  !isSameAsked(root.hair.planned?.asked ?? null, selectAsked(root));
 
 /** Looks for a better plan of the records as they are, for as long as a minute. */
 export const searchedOn = (): ThunkAction<void, HairRoot, unknown, UnknownAction> => (dispatch, getState) => {

@@ -18,6 +18,7 @@ import {
   triedRhythm,
   scheduled,
   searched,
+  weekSearch,
   questionLimits,
   wondered,
   type OwnPart,
@@ -86,10 +87,11 @@ export const solverApi = {
     report: (news: PlanNews) => void,
   ): Promise<PlanAnswer> => {
     const problem = problemOf(question);
-    const first = searched(problem);
-    if (wantsFirst) report({ what: 'first', answer: answerOf(question, first, problem) });
+    const first = weekSearch(problem);
+    const inWords = () => answerOf(question, searched(problem, first), problem);
+    if (wantsFirst) report({ what: 'first', answer: inWords() });
     const solve = await solver().catch(() => null);
-    if (!solve) return answerOf(question, first, problem);
+    if (!solve) return inWords();
     const schedule = scheduled(
       problem,
       solve,

@@ -28,9 +28,8 @@ export function plansOf({ plans, loosenings }: Schedule): Plans {
   return { plans, loosenings };
 }
 
-/** The plan that the search finds without a solver. */
-export function searched(problem: PlanProblem): Schedule {
-  const drafts = weekSearch(problem);
+/** The plan that the search finds without a solver. @param drafts what it has found already */
+export function searched(problem: PlanProblem, drafts = weekSearch(problem)): Schedule {
   return {
     ...put(problem, drafts, { planner: 'week-search', gap: null }),
     loosenings: looseningsIn(problem, drafts),
@@ -45,12 +44,12 @@ export function scheduled(
   problem: PlanProblem,
   solve: SolveProgramme,
   options: ScheduleOptions = effortLimits('usual', problem.weeks),
-  first: Schedule = searched(problem),
+  first = weekSearch(problem),
 ): Schedule {
-  const best = solved(problem, solve, options, [], first.drafts);
+  const best = solved(problem, solve, options, [], first);
   if (best.status === 'solved') return best.schedule;
   const loose = best.status === 'impossible' ? loosened(problem, [], solve, options.seconds) : best;
-  if (loose.status !== 'loosened') return first;
+  if (loose.status !== 'loosened') return searched(problem, first);
   return {
     ...put(problem, loose.drafts, { planner: 'programme', gap: null }),
     loosenings: loose.loosenings,
