@@ -1,10 +1,17 @@
+/** This very node runs it: nothing is written in an older language. */
+const ONLY_TYPES_GO = {
+  swcrc: false,
+  jsc: { target: 'es2023', parser: { syntax: 'typescript' } },
+  module: { type: 'commonjs' },
+};
+
 /** Core, server, command line and scripts run in plain node, which starts far faster than the interface's environment. */
 const node = (displayName, testMatch, more = {}) => ({
   displayName,
   testEnvironment: 'node',
   testMatch,
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  transform: { '\\.[cm]?[jt]sx?$': ['babel-jest', { configFile: './babel.node.config.js' }] },
+  transform: { '\\.[cm]?[jt]sx?$': ['@swc/jest', ONLY_TYPES_GO] },
   transformIgnorePatterns: [
     '/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink|zod/v4/(?:locales|core))/)',
   ],
