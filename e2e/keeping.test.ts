@@ -1,4 +1,4 @@
-import { cpSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdtempSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
@@ -10,16 +10,16 @@ import { servedBuild } from './support/served';
 
 const { phone, wide } = servedBuild();
 
-/** The file that a press brings, once all of it is there. */
+/** The file that a press brings, once all of it is there, put out of the way of the next one. */
 async function fileFrom(browser: Browser, press: () => Promise<void>, ending: string): Promise<string> {
-  const files = () => readdirSync(browser.downloads).filter((name) => name.endsWith(ending));
-  const before = new Set(files());
   await press();
   const name = await browser.waits(
-    async () => files().find((each) => !before.has(each)) ?? '',
+    async () => readdirSync(browser.downloads).find((each) => each.endsWith(ending)) ?? '',
     'no file comes',
   );
-  return path.join(browser.downloads, name);
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'velvet-file-')), name);
+  renameSync(path.join(browser.downloads, name), file);
+  return file;
 }
 
 const backupIn = (file: string): Backup => valueOf(readBackup(readFileSync(file, 'utf8')));

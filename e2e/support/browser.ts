@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Builder, By, error, Key, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
@@ -9,6 +9,9 @@ import { demoOfToday, snapshotOf, type Snapshot } from './records';
 export const PHONE = { width: 390, height: 844 } as const;
 export const WIDE = { width: 1280, height: 800 } as const;
 type Size = typeof PHONE | typeof WIDE;
+
+/** Chromium without the windows it would have; where it could not be installed, the whole of it: see scripts/lib/ensure.mjs. */
+const SHELL = '/usr/bin/chromium-headless-shell';
 
 /** Far beyond what anything takes on a machine that does much else beside. */
 const PATIENCE_MS = 60_000;
@@ -89,10 +92,9 @@ export class Browser {
   ) {}
 
   static async open(address: string, size: Size): Promise<Browser> {
-    const profile = mkdtempSync(path.join(tmpdir(), 'velvet-browser-'));
     const downloads = mkdtempSync(path.join(tmpdir(), 'velvet-downloads-'));
     const options = new Options();
-    options.setBinaryPath('/usr/bin/chromium');
+    options.setBinaryPath(existsSync(SHELL) ? SHELL : '/usr/bin/chromium');
     options.addArguments(
       '--headless',
       '--no-sandbox',
@@ -104,9 +106,7 @@ export class Browser {
       '--disable-sync',
       '--host-resolver-rules=MAP velvet.test 127.0.0.1',
       '--js-flags=--wasm-lazy-compilation --liftoff-only',
-      `--user-data-dir=${profile}`,
     );
-    options.setUserPreferences({ 'download.default_directory': downloads });
     const logs = new logging.Preferences();
     logs.setLevel(logging.Type.BROWSER, logging.Level.ALL);
     options.setLoggingPrefs(logs);
@@ -117,7 +117,7 @@ export class Browser {
       .build();
     const browser = new Browser(driver, address, downloads);
     await driver.manage().setTimeouts({ script: SCRIPT_MOST_MS });
-    await browser.resize(size);
+    await browser.readies(size);
     return browser;
   }
 
@@ -135,6 +135,12 @@ export class Browser {
     await this.command('Storage.clearDataForOrigin', { origin: this.address, storageTypes: 'all' });
     this.address = address;
     for (const name of readdirSync(this.downloads)) rmSync(path.join(this.downloads, name));
+    await this.readies(size);
+  }
+
+  /** What each tab is told anew. */
+  private async readies(size: Size): Promise<void> {
+    await this.command('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: this.downloads });
     await this.resize(size);
   }
 

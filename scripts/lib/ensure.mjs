@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { OFFLINE_ENV, runOrStop, say } from './run.mjs';
+import { OFFLINE_ENV, run, runOrStop, say } from './run.mjs';
 
 const root = path.resolve(import.meta.dirname, '../..');
 process.chdir(root);
@@ -95,21 +95,25 @@ export function ensureBuilt() {
   });
 }
 
-const BROWSER = ['/usr/bin/chromium', '/usr/bin/chromedriver'];
+const DRIVER = '/usr/bin/chromedriver';
+const SHELL = '/usr/bin/chromium-headless-shell';
+const PACKAGES = ['chromium-headless-shell', 'chromium-driver'];
 
+/** The browser of the tests: without a window of its own it takes a sixth less processor time. */
 export async function ensureBrowser() {
-  if (BROWSER.every((file) => existsSync(file))) {
+  if (existsSync(DRIVER) && existsSync(SHELL)) {
     console.log('== Browser: present, nothing to do');
     return;
   }
-  say('Browser for the tests (Debian packages chromium and chromium-driver) …');
+  say(`Browser for the tests (Debian packages ${PACKAGES.join(' and ')}) …`);
   const apt = process.getuid?.() === 0 ? ['apt-get'] : ['sudo', 'apt-get'];
   const quietly = { env: { DEBIAN_FRONTEND: 'noninteractive' } };
-  await runOrStop('apt-get update', apt[0], [...apt.slice(1), 'update', '-qq'], quietly);
-  await runOrStop(
-    'Installing the browser',
-    apt[0],
-    [...apt.slice(1), 'install', '-y', '-qq', 'chromium', 'chromium-driver'],
-    quietly,
-  );
+  const did = async (...args) => (await run(apt[0], [...apt.slice(1), ...args], quietly)) === 0;
+  if ((await did('update', '-qq')) && (await did('install', '-y', '-qq', ...PACKAGES))) return;
+  if (existsSync(DRIVER) && existsSync('/usr/bin/chromium')) {
+    console.log('   not installed; the tests run in the whole Chromium that is here, which takes longer');
+    return;
+  }
+  console.error('\nInstalling the browser failed.');
+  process.exit(1);
 }
