@@ -1,37 +1,26 @@
 /** Arrows go one way: app → features → (store, ui, workers) → core. See docs/architecture.md. */
-const CORE = [
-  'language',
-  'translation',
-  'measures',
-  'ingredients',
-  'products',
-  'recipes',
-  'parsing',
-  'classification',
-  'formulation',
-  'safety',
-  'readings',
-  'sessions',
-  'trials',
-  'agenda',
-  'hair',
-  'estimation',
-  'evidence',
-  'batches',
-  'pantry',
-  'programme',
-  'making',
-  'washday',
-  'planning',
-  'scheduling',
-  'calendar',
-  'exchange',
-  'question',
-  'sharing',
-  'tables',
-  'simulation',
-  'calibration',
-];
+const { readdirSync } = require('node:fs');
+
+/** The wings of the core and the rooms of each, from the bottom up: a file uses only what stands before it. */
+const WINGS = {
+  base: ['language', 'translation', 'measures', 'programme'],
+  records: ['log', 'shapes', 'files'],
+  recipe: ['ingredients', 'products', 'recipes', 'parsing', 'classification', 'safety'],
+  kitchen: ['formulation', 'batches', 'pantry', 'making'],
+  hair: ['checks', 'history', 'state', 'estimation', 'evidence'],
+  plan: ['agenda', 'washday', 'planning', 'scheduling', 'question'],
+  files: ['calendar', 'sharing', 'tables'],
+  lab: ['testing', 'simulation', 'calibration'],
+};
+const MOST_ROOMS = 6;
+
+const ROOMS = Object.entries(WINGS).flatMap(([wing, rooms]) => rooms.map((room) => `${wing}/${room}`));
+for (const [wing, rooms] of Object.entries(WINGS)) {
+  if (rooms.length > MOST_ROOMS) throw new Error(`src/core/${wing} has more rooms than ${MOST_ROOMS}.`);
+  for (const room of readdirSync(`src/core/${wing}`))
+    if (!rooms.includes(room))
+      throw new Error(`src/core/${wing}/${room} has no place in the order of rooms.`);
+}
 
 const onlyDown = (name, from, forbidden) => ({
   name,
@@ -64,24 +53,24 @@ module.exports = {
     onlyDown('features-stay-below-rooms-and-app', '^src/features/', '^(app/|src/rooms\\.ts)'),
     onlyDown('rooms-stay-below-app', '^src/rooms\\.ts', '^app/'),
     {
-      name: 'core-folder-through-its-index',
-      comment: 'A core folder is used through its index file; nothing reaches past it.',
+      name: 'core-room-through-its-index',
+      comment: 'A room of the core is used through its index file; nothing reaches past it.',
       severity: 'error',
       from: { path: '^(app/|cli/|e2e/|server/|scripts/|src/(features|ui|store|workers)/|src/rooms)' },
-      to: { path: '^src/core/[^/]+/(?!index\\.ts$)' },
+      to: { path: '^src/core/[^/]+/[^/]+/(?!index\\.ts$)' },
     },
     {
-      name: 'core-folders-through-their-index',
+      name: 'core-rooms-through-their-index',
       severity: 'error',
-      from: { path: '^src/core/([^/]+)/' },
-      to: { path: '^src/core/[^/]+/(?!index\\.ts$)', pathNot: '^src/core/$1/' },
+      from: { path: '^src/core/([^/]+/[^/]+)/' },
+      to: { path: '^src/core/[^/]+/[^/]+/(?!index\\.ts$)', pathNot: '^src/core/$1/' },
     },
-    // Within core, a folder may use only those before it in the list.
-    ...CORE.map((folder, index) => ({
-      name: `core-${folder}-uses-only-what-is-below`,
+    // Within the core, a room may use only those before it.
+    ...ROOMS.slice(0, -1).map((room, index) => ({
+      name: `core-${room.replace('/', '-')}-uses-only-what-is-below`,
       severity: 'error',
-      from: { path: `^src/core/${folder}/`, pathNot: '\\.test\\.ts$' },
-      to: { path: `^src/core/(${CORE.slice(index + 1).join('|') || 'nothing-above'})/` },
+      from: { path: `^src/core/${room}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^src/core/(${ROOMS.slice(index + 1).join('|')})/` },
     })),
     {
       name: 'no-feature-reaches-into-another',

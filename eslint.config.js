@@ -56,14 +56,14 @@ module.exports = defineConfig([
       ],
     },
   },
-  { files: ['src/core/measures/calendarDay.ts'], rules: { 'no-restricted-globals': 'off' } },
+  { files: ['src/core/base/measures/calendarDay.ts'], rules: { 'no-restricted-globals': 'off' } },
   // Read only when the language is known: see docs/architecture.md, “Languages”.
   {
     files: [
       'index.ts',
       'src/workers/*.worker.ts',
-      'src/core/translation/*.test.ts',
-      'src/core/classification/constants.test.ts',
+      'src/core/base/translation/*.test.ts',
+      'src/core/recipe/classification/constants.test.ts',
     ],
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },

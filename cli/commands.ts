@@ -1,27 +1,27 @@
 import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
-import { calendarFile } from '../src/core/calendar';
+import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/base/measures';
+import { solverFrom } from '../src/core/base/programme';
+import { calendarFile } from '../src/core/files/calendar';
+import { estimateHair } from '../src/core/hair/estimation';
+import { headsIn, historyOf } from '../src/core/hair/history';
+import { lastingDays, SIGNALS, type SignalState } from '../src/core/hair/state';
+import { demoRecords } from '../src/core/lab/simulation';
+import { MOST_WEEKS } from '../src/core/plan/planning';
+import { planProblemFrom } from '../src/core/plan/question';
+import { solveSchedule } from '../src/core/plan/scheduling';
 import {
   detailsOf,
-  SCHOOLS,
   trustOf,
   verdictHeadline,
   type LedgerRow,
-  type School,
   type Verdict,
-} from '../src/core/classification';
-import { estimateHair } from '../src/core/estimation';
-import { headsIn, historyOf, readBackup, writeBackup, type StoredRecord } from '../src/core/exchange';
-import { lastingDays, SIGNALS, type SignalState, type Head } from '../src/core/hair';
-import { calendarDaySchema, rounded, type CalendarDay, type Problem } from '../src/core/measures';
-import { parseRecipe } from '../src/core/parsing';
-import { MOST_WEEKS } from '../src/core/planning';
-import { solverFrom } from '../src/core/programme';
-import { planProblemFrom } from '../src/core/question';
-import { CATALOGUE_LARDER, readLines, unreadLines, type ParsedLine } from '../src/core/recipes';
-import { judge } from '../src/core/safety';
-import { scheduled } from '../src/core/scheduling';
-import { demoRecords } from '../src/core/simulation';
+} from '../src/core/recipe/classification';
+import { parseRecipe } from '../src/core/recipe/parsing';
+import { CATALOGUE_LARDER, readLines, unreadLines, type ParsedLine } from '../src/core/recipe/recipes';
+import { judge } from '../src/core/recipe/safety';
+import { readBackup, writeBackup } from '../src/core/records/files';
+import { SCHOOLS, type Head, type School, type StoredRecord } from '../src/core/records/shapes';
 
 /** Input that a person can mend; said in one line, exit code 2. */
 export class CommandError extends Error {}
@@ -214,11 +214,11 @@ export async function planCommand(options: CommandOptions, clock: Clock): Promis
     state: estimateHair(each, historyOf(records, each.headId), from),
   }));
   const problem = planProblemFrom(records, all, from, weeks);
-  const { plans, loosenings } = scheduled(problem, solverFrom(await loadHighs()));
+  const { plans, relaxations } = solveSchedule(problem, solverFrom(await loadHighs()));
   const plan = plans.find(({ headId }) => headId === head.headId);
   if (!plan) throw new CommandError(`no plan was made for ${head.headId}`);
   if (options.ics) return calendarFile(plan, head, [], `${from}T00:00:00Z`).text;
-  return shortNumbers({ head: head.headId, heads, ...plan, loosenings });
+  return shortNumbers({ head: head.headId, heads, ...plan, loosenings: relaxations });
 }
 
 export function demoCommand(options: CommandOptions, clock: Clock): string {

@@ -1,10 +1,12 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { JSON_SCHEMAS } from '../scripts/lib/jsonSchemas';
-import { larderOf, readBackup, storedRecordSchema, type StoredRecord } from '../src/core/exchange';
-import { readRecipes, recipesTaken } from '../src/core/sharing';
-import { READING_TABLE, readRecords, SESSION_TABLE } from '../src/core/tables';
-import { testHead, valueOf } from '../src/core/testing';
+import { readRecipes, recipesTaken } from '../src/core/files/sharing';
+import { READING_TABLE, readRecords, SESSION_TABLE } from '../src/core/files/tables';
+import { larderOf } from '../src/core/hair/history';
+import { testHead, valueOf } from '../src/core/lab/testing';
+import { readBackup } from '../src/core/records/files';
+import { storedRecordSchema, type StoredRecord } from '../src/core/records/shapes';
 
 const docs = path.resolve(__dirname, '../docs');
 

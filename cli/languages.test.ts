@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { englishTexts } from '../scripts/lib/texts';
-import { LANGUAGES } from '../src/core/language';
+import { LANGUAGES } from '../src/core/base/language';
 
 const root = path.resolve(__dirname, '..');
 const english = englishTexts(root);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { SCHOOLS } from '../src/core/classification';
-import { verdictOf } from '../src/core/testing';
+import { verdictOf } from '../src/core/lab/testing';
+import { SCHOOLS } from '../src/core/records/shapes';
 
 const model = readFileSync(path.resolve(__dirname, '../docs/model.md'), 'utf8');
 const rows = [

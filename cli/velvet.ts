@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { dayOfDate } from '../src/core/measures';
+import { dayOfDate } from '../src/core/base/measures';
 import {
   classifyCommand,
   CommandError,

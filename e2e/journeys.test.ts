@@ -1,9 +1,9 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { DATA_VERSION, readBackup, writeBackup } from '../src/core/exchange';
-import { calendarDay } from '../src/core/measures';
-import { demoRecords } from '../src/core/simulation';
+import { calendarDay } from '../src/core/base/measures';
+import { demoRecords } from '../src/core/lab/simulation';
+import { DATA_VERSION, readBackup, writeBackup } from '../src/core/records/files';
 import type { Browser } from './support/browser';
 import { snapshotOf, unhurriedDemo, unhurriedMaren } from './support/records';
 import { servedBuild } from './support/served';

@@ -2,8 +2,10 @@ import { cpSync, mkdtempSync, readdirSync, readFileSync, renameSync, writeFileSy
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
-import { headsIn, ofKind, readBackup, type Backup } from '../src/core/exchange';
-import { valueOf } from '../src/core/testing';
+import { headsIn } from '../src/core/hair/history';
+import { valueOf } from '../src/core/lab/testing';
+import { readBackup, type Backup } from '../src/core/records/files';
+import { ofKind } from '../src/core/records/shapes';
 import { Browser, PHONE } from './support/browser';
 import { serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';

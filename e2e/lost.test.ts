@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { ofKind, writeBackup, type StoredRecord } from '../src/core/exchange';
+import { writeBackup } from '../src/core/records/files';
+import { ofKind, type StoredRecord } from '../src/core/records/shapes';
 import { demoOfToday, snapshotOf } from './support/records';
 import { servedBuild } from './support/served';
 

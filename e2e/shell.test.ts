@@ -1,8 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Key } from 'selenium-webdriver';
-import { readBackup } from '../src/core/exchange';
-import { valueOf } from '../src/core/testing';
+import { valueOf } from '../src/core/lab/testing';
+import { readBackup } from '../src/core/records/files';
 import { Browser, PHONE } from './support/browser';
 import { serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';

@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { crc32, deflateSync } from 'node:zlib';
 import { By, Key } from 'selenium-webdriver';
-import { addDays, dayOfDate, formatDay } from '../src/core/measures';
+import { addDays, dayOfDate, formatDay } from '../src/core/base/measures';
 import type { Browser } from './support/browser';
 import { servedBuild } from './support/served';
 

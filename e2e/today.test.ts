@@ -1,6 +1,6 @@
 import { By } from 'selenium-webdriver';
-import { ofKind, type StoredRecord } from '../src/core/exchange';
-import { addDays, dayOfDate } from '../src/core/measures';
+import { addDays, dayOfDate } from '../src/core/base/measures';
+import { ofKind, type StoredRecord } from '../src/core/records/shapes';
 import { snapshotOf, unhurriedDemo } from './support/records';
 import { servedBuild } from './support/served';
 

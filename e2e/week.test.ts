@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import ICAL from 'ical.js';
 import { By, Key } from 'selenium-webdriver';
-import { addDays, dayOfDate, formatDay, type CalendarDay } from '../src/core/measures';
+import { addDays, dayOfDate, formatDay, type CalendarDay } from '../src/core/base/measures';
 import { Browser, PHONE } from './support/browser';
 import { snapshotOf, unhurriedMaren } from './support/records';
 import { serveBuild } from './support/serveBuild';

@@ -1,25 +1,21 @@
 /** Times the core on this machine. Medians; quote ratios of one run, not single times. */
-import { classify } from '../src/core/classification';
-import { shelfOf } from '../src/core/batches';
-import {
-  headsIn,
-  historyOf,
-  larderOf,
-  packRecord,
-  unpackRecord,
-  type StoredRecord,
-} from '../src/core/exchange';
-import { planProblemFrom } from '../src/core/question';
-import { estimateHair } from '../src/core/estimation';
-import { addDays, calendarDay, liveRecords } from '../src/core/measures';
-import { parseRecipe, RecipeSearch } from '../src/core/parsing';
+import { classify } from '../src/core/recipe/classification';
+import { shelfOf } from '../src/core/kitchen/batches';
+import { headsIn, historyOf, larderOf } from '../src/core/hair/history';
+import { packRecord, unpackRecord } from '../src/core/records/files';
+import type { StoredRecord } from '../src/core/records/shapes';
+import { planProblemFrom } from '../src/core/plan/question';
+import { estimateHair } from '../src/core/hair/estimation';
+import { addDays, calendarDay } from '../src/core/base/measures';
+import { liveRecords } from '../src/core/records/log';
+import { parseRecipe, RecipeSearch } from '../src/core/recipe/parsing';
 import loadHighs from 'highs';
-import { solverFrom } from '../src/core/programme';
-import { effortLimits } from '../src/core/agenda';
-import { scheduled, searched } from '../src/core/scheduling';
-import { fiveYears } from '../src/core/calibration';
-import { demoRecords } from '../src/core/simulation';
-import { testRecipe, testSession } from '../src/core/testing';
+import { solverFrom } from '../src/core/base/programme';
+import { effortLimits } from '../src/core/plan/agenda';
+import { solveSchedule, searchSchedule } from '../src/core/plan/scheduling';
+import { fiveYears } from '../src/core/lab/calibration';
+import { demoRecords } from '../src/core/lab/simulation';
+import { testRecipe, testSession } from '../src/core/lab/testing';
 
 function medianMs(runs: number, work: () => unknown): number {
   const times = Array.from({ length: runs }, () => {
@@ -103,7 +99,9 @@ const orderMs = medianMs(9, () => {
 const openedHistory = historyOf(opened, head.headId);
 const openedState = estimateHair(head, openedHistory, today);
 const stateMs = medianMs(5, () => estimateHair(head, openedHistory, today));
-const planMs = medianMs(5, () => searched(planProblemFrom(opened, [{ head, state: openedState }], today, 1)));
+const planMs = medianMs(5, () =>
+  searchSchedule(planProblemFrom(opened, [{ head, state: openedState }], today, 1)),
+);
 console.log(
   `start-up with five years, ${opened.length} records: read and checked ${readMs.toFixed(0)} ms, put in order ${orderMs.toFixed(0)} ms; in workers state ${stateMs.toFixed(0)} ms, first plan ${planMs.toFixed(0)} ms`,
 );
@@ -122,10 +120,10 @@ const busyState = estimateHair(busy, historyOf(busyRecords, head.headId), today)
 const solve = solverFrom(await loadHighs());
 for (const weeks of [1, 4, 12]) {
   const problem = planProblemFrom(busyRecords, [{ head: busy, state: busyState }], today, weeks);
-  const first = medianMs(3, () => searched(problem));
+  const first = medianMs(3, () => searchSchedule(problem));
   let gap: number | null = null;
   const best = medianMs(3, () => {
-    gap = scheduled(problem, solve, effortLimits('usual', weeks)).plans[0]?.gap ?? null;
+    gap = solveSchedule(problem, solve, effortLimits('usual', weeks)).plans[0]?.gap ?? null;
   });
   console.log(
     `plan of ${weeks} weeks, 15 recipes, every day free: first answer ${first.toFixed(0)} ms, with the solver ${best.toFixed(0)} ms, gap ${(100 * (gap ?? NaN)).toFixed(2)} %`,

@@ -4,9 +4,9 @@
  * looked at on seeds up to 40 and once on 1001 to 1060 before).
  */
 import loadHighs from 'highs';
-import { livedRhythm, RHYTHM_IDS, RHYTHM_WORDS, type RhythmOutcome } from '../src/core/calibration';
-import { Z90 } from '../src/core/hair';
-import { solverFrom } from '../src/core/programme';
+import { livedRhythm, RHYTHM_IDS, RHYTHM_WORDS, type RhythmOutcome } from '../src/core/lab/calibration';
+import { Z90 } from '../src/core/hair/state';
+import { solverFrom } from '../src/core/base/programme';
 
 const heads = Number(process.argv[2] ?? '60');
 const firstSeed = Number(process.argv[3] ?? '2001');

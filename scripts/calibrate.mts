@@ -2,7 +2,7 @@
  * How often the 90 % intervals of the estimator hold, over seeded heads whose truth is known, and how much better than the recipes
  * alone it knows their effects. Prints the table that docs/model.md carries. Argument: heads a row (default 1000).
  */
-import { AS_FEARED, AS_PROMISED, calibrated } from '../src/core/calibration';
+import { AS_FEARED, AS_PROMISED, calibrated } from '../src/core/lab/calibration';
 
 const heads = Number(process.argv[2] ?? '1000');
 if (!Number.isInteger(heads) || heads < 1) throw new Error('how many heads? a whole number from 1 on');

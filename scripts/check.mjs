@@ -53,7 +53,7 @@ await Promise.all([
 ]);
 /** Suites that try thousands of cases or solve dozens of plans, half of all test time: left to verify, unless they are what changed. */
 const LONG =
-  /(fuzz\w*|properties|mutation|plans|loosen|shelf|bruteForce|calibrated|commands|constants|demoData|app)\.test\.ts$/;
+  /(fuzz\w*|properties|mutation|plans|relax|shelf|bruteForce|calibrated|commands|constants|demoData|app)\.test\.ts$/;
 // Beside the tests that import what changed; a file of data counts as code of those that read it.
 const sources = changed.filter((file) => /^(src|cli|server|data)\//.test(file));
 if (sources.length > 0)

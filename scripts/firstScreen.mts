@@ -3,12 +3,12 @@
  * years of readings, how long the page is held up when one more is saved and how long the new answer takes.
  */
 import { By } from 'selenium-webdriver';
-import { headsIn } from '../src/core/exchange';
-import { dayOfDate } from '../src/core/measures';
-import { FEEL_WORDS } from '../src/core/readings';
-import { fiveYears } from '../src/core/calibration';
-import { demoRecords } from '../src/core/simulation';
-import { testRecipe } from '../src/core/testing';
+import { headsIn } from '../src/core/hair/history';
+import { dayOfDate } from '../src/core/base/measures';
+import { FEEL_WORDS } from '../src/core/hair/checks';
+import { fiveYears } from '../src/core/lab/calibration';
+import { demoRecords } from '../src/core/lab/simulation';
+import { testRecipe } from '../src/core/lab/testing';
 import { Browser, PHONE, WIDE } from '../e2e/support/browser';
 import { snapshotOf } from '../e2e/support/records';
 import { serveBuild } from '../e2e/support/serveBuild';

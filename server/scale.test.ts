@@ -1,7 +1,7 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import express from 'express';
-import { settledWeight, type ScaleSample } from '../src/core/making';
+import { settledWeight, type ScaleSample } from '../src/core/kitchen/making';
 import { scaleRoutes } from './scaleRoutes';
 import { KITCHEN_SCALE, SimulatedScale } from './simulatedScale';
 

@@ -1,5 +1,5 @@
 import { randomLcg, randomNormal } from 'd3-random';
-import { scattered } from '../src/core/measures';
+import { scattered } from '../src/core/base/measures';
 
 /** One day as a forecast tells it. */
 export interface WeatherDay {

@@ -1,6 +1,7 @@
-import { packRecord, type StoredRecord } from '../../src/core/exchange';
-import { addDays, dayOfDate } from '../../src/core/measures';
-import { demoRecords } from '../../src/core/simulation';
+import { addDays, dayOfDate } from '../../src/core/base/measures';
+import { demoRecords } from '../../src/core/lab/simulation';
+import { packRecord } from '../../src/core/records/files';
+import type { StoredRecord } from '../../src/core/records/shapes';
 import { PREFS_KEY, RECORD_PREFIX } from '../../src/store/database';
 
 /** What a browser has stored, by its keys. */

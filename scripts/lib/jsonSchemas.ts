@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { backupSchema } from '../../src/core/exchange';
-import { recipeFileSchema } from '../../src/core/sharing';
+import { recipeFileSchema } from '../../src/core/files/sharing';
+import { backupSchema } from '../../src/core/records/files';
 
 const text = (title: string, schema: z.ZodType) =>
   `${JSON.stringify({ title, ...z.toJSONSchema(schema) }, null, 1)}\n`;

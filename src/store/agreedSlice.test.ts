@@ -1,5 +1,5 @@
-import type { Agreed, Agreement, PlanNote } from '@/core/agenda';
-import { calendarDay } from '@/core/measures';
+import { calendarDay } from '@/core/base/measures';
+import type { Agreed, Agreement, PlanNote } from '@/core/plan/agenda';
 import { agreedSlice, planAgreed, planNoteSeen, readAgreed } from './agreedSlice';
 
 const monday = calendarDay('2026-03-02');

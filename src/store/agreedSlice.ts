@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { agreedSchema, type Agreed, type Agreement, type PlanNote } from '@/core/agenda';
+import { agreedSchema, type Agreed, type Agreement, type PlanNote } from '@/core/plan/agenda';
 import { readStored } from './readStored';
 
 export const agreedSlice = createSlice({

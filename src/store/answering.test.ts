@@ -1,7 +1,7 @@
-import type { HairState } from '@/core/hair';
-import { calendarDay, Stopped, TookTooLong } from '@/core/measures';
-import type { HairQuestion, PlanAnswer, PlanQuestion } from '@/core/question';
-import { demoRecords } from '@/core/simulation';
+import { calendarDay, Stopped, TookTooLong } from '@/core/base/measures';
+import type { HairState } from '@/core/hair/state';
+import { demoRecords } from '@/core/lab/simulation';
+import type { HairQuestion, PlanAnswer, PlanQuestion } from '@/core/plan/question';
 import { memoryStorage, over, settle } from './testing/memoryStorage';
 import {
   answerWanted,
@@ -37,7 +37,7 @@ interface Open {
 const answerFor = ({ heads }: PlanQuestion, name: string) =>
   ({
     plans: heads.map(({ head: { headId } }) => ({ headId, headline: name })),
-    loosenings: [],
+    relaxations: [],
     shelf: [],
     agreed: heads.map(({ head: { headId } }) => ({
       headId,

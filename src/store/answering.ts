@@ -1,10 +1,11 @@
 import { createListenerMiddleware, type UnknownAction } from '@reduxjs/toolkit';
-import type { Agreed } from '@/core/agenda';
-import { recordsFor, type StoredRecord } from '@/core/exchange';
-import type { HairState, Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { Stopped, TookTooLong } from '@/core/measures';
-import type { HairQuestion, PlanAnswer, PlanQuestion } from '@/core/question';
+import { t } from '@/core/base/language';
+import { Stopped, TookTooLong } from '@/core/base/measures';
+import { recordsFor } from '@/core/hair/history';
+import type { HairState } from '@/core/hair/state';
+import type { Agreed } from '@/core/plan/agenda';
+import type { HairQuestion, PlanAnswer, PlanQuestion } from '@/core/plan/question';
+import type { StoredRecord, Head } from '@/core/records/shapes';
 import { planAgreed, selectAgreed } from './agreedSlice';
 import {
   computingBegan,

@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { recipeVersionSchema } from '@/core/recipes';
+import { recipeVersionSchema } from '@/core/records/shapes';
 import { readStored } from './readStored';
 
 /** A recipe as it stands in the form: what is typed, right or wrong. */

@@ -5,12 +5,13 @@ import {
   type ThunkAction,
   type UnknownAction,
 } from '@reduxjs/toolkit';
-import type { Effort } from '@/core/agenda';
-import { recordsFor, type StoredRecord } from '@/core/exchange';
-import type { HairState, Head } from '@/core/hair';
-import type { CalendarDay } from '@/core/measures';
-import type { Plan } from '@/core/planning';
-import type { PlanAnswer, PlanQuestion } from '@/core/question';
+import type { CalendarDay } from '@/core/base/measures';
+import { recordsFor } from '@/core/hair/history';
+import type { HairState } from '@/core/hair/state';
+import type { Effort } from '@/core/plan/agenda';
+import type { Plan } from '@/core/plan/planning';
+import type { PlanAnswer, PlanQuestion } from '@/core/plan/question';
+import type { StoredRecord, Head } from '@/core/records/shapes';
 import { selectPrefs, type Prefs } from './prefsSlice';
 import { selectAllRecords, selectHeads, unlessSame, type RecordsRoot } from './recordsSlice';
 
@@ -182,7 +183,7 @@ export interface HeadAnswer {
   readonly state: HairState;
   readonly plan: Plan;
   /** Rules that the plan does not keep, because what she decided allows none that keeps them all. */
-  readonly loosenings: PlanAnswer['loosenings'];
+  readonly relaxations: PlanAnswer['relaxations'];
   /** Everything that the plan was made of, for questions about it. */
   readonly question: PlanQuestion;
   readonly plans: readonly Plan[];
@@ -199,8 +200,8 @@ export const selectAnswer = createSelector(
     const plan = answer.plans.find(({ headId }) => headId === head.headId);
     const state = question.heads.find((each) => each.head.headId === head.headId)?.state;
     if (!plan || !state) return null;
-    const { plans, loosenings, shelf } = answer;
-    return { state, plan, plans, question, loosenings, shelf };
+    const { plans, relaxations, shelf } = answer;
+    return { state, plan, plans, question, relaxations, shelf };
   },
 );
 

@@ -1,5 +1,5 @@
-import { calendarDay } from '@/core/measures';
-import { demoRecords } from '@/core/simulation';
+import { calendarDay } from '@/core/base/measures';
+import { demoRecords } from '@/core/lab/simulation';
 import { memoryStorage, opened, over, settle, type Memory } from './testing/memoryStorage';
 import {
   draftDropped,

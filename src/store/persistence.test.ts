@@ -1,6 +1,6 @@
-import type { StoredRecord } from '@/core/exchange';
-import { calendarDay } from '@/core/measures';
-import { demoRecords } from '@/core/simulation';
+import { calendarDay } from '@/core/base/measures';
+import { demoRecords } from '@/core/lab/simulation';
+import type { StoredRecord } from '@/core/records/shapes';
 import type { OtherTab } from './recordStorage';
 import { memoryStorage, opened, over, settle, type Memory } from './testing/memoryStorage';
 import {

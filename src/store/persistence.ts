@@ -1,7 +1,7 @@
 import { createListenerMiddleware, type UnknownAction } from '@reduxjs/toolkit';
-import type { Agreed } from '@/core/agenda';
-import { ofKind, type StoredRecord } from '@/core/exchange';
-import { liveRecords } from '@/core/measures';
+import type { Agreed } from '@/core/plan/agenda';
+import { liveRecords } from '@/core/records/log';
+import { ofKind, type StoredRecord } from '@/core/records/shapes';
 import { agreedLoaded, readAgreed, selectAgreed } from './agreedSlice';
 import { draftsLoaded, readDrafts, selectDrafts } from './draftsSlice';
 import { makingLoaded, readMaking, selectMaking, type MakingRun } from './makingSlice';

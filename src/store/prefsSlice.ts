@@ -1,8 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { effortSchema } from '@/core/agenda';
-import { languageSchema } from '@/core/language';
-import { instantSchema, VIEWS } from '@/core/measures';
+import { languageSchema } from '@/core/base/language';
+import { instantSchema, VIEWS } from '@/core/base/measures';
+import { effortSchema } from '@/core/plan/agenda';
 
 export const TEXT_SIZES = ['100', '115', '130', '150'] as const;
 export const WEEK_STARTS = ['monday', 'saturday', 'sunday'] as const;

@@ -1,7 +1,8 @@
 import { createAsyncStorage, type AsyncStorage } from '@react-native-async-storage/async-storage';
 import connections from 'async-storage-connections';
 import { z } from 'zod';
-import { copyListSchema, packRecord, unpackRecord, type Copy, type StoredRecord } from '@/core/exchange';
+import { copyListSchema, packRecord, unpackRecord, type Copy } from '@/core/records/files';
+import type { StoredRecord } from '@/core/records/shapes';
 import { DATABASE, PREFS_KEY, RECORD_PREFIX } from './database';
 import { reopening } from './reopening';
 

@@ -1,7 +1,8 @@
 import { createSelector, createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
-import { headsIn, historyFrom, larderOf, ofKind, type StoredRecord } from '@/core/exchange';
-import { inOrder, latestStamp, liveRecords, stampAfter } from '@/core/measures';
-import { pantryOf } from '@/core/pantry';
+import { headsIn, historyFrom, larderOf } from '@/core/hair/history';
+import { pantryOf } from '@/core/kitchen/pantry';
+import { inOrder, latestStamp, liveRecords, stampAfter } from '@/core/records/log';
+import { ofKind, type StoredRecord } from '@/core/records/shapes';
 import type { KeptKey } from './recordStorage';
 
 interface RecordsState {

@@ -1,7 +1,6 @@
 import { BroadcastChannel } from 'node:worker_threads';
-import type { StoredRecord } from '@/core/exchange';
-import { calendarDay } from '@/core/measures';
-import { demoRecords } from '@/core/simulation';
+import { calendarDay } from '@/core/base/measures';
+import { demoRecords } from '@/core/lab/simulation';
 import {
   STAMP,
   testHead,
@@ -10,7 +9,8 @@ import {
   testWashRun,
   testWashStep,
   valueOf,
-} from '@/core/testing';
+} from '@/core/lab/testing';
+import type { StoredRecord } from '@/core/records/shapes';
 import { memoryStorage, opened, settle, type Memory } from './testing/memoryStorage';
 import { selectAllWashRuns } from './washSlice';
 import {

@@ -1,13 +1,7 @@
-import {
-  copiesToDrop,
-  isCopyDue,
-  mergeRecords,
-  type Copy,
-  type Merge,
-  type StoredRecord,
-} from '@/core/exchange';
-import { t } from '@/core/language';
-import { failed, ok, type Result } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { failed, ok, type Result } from '@/core/base/measures';
+import { copiesToDrop, isCopyDue, mergeRecords, type Copy, type Merge } from '@/core/records/files';
+import type { StoredRecord } from '@/core/records/shapes';
 import { recordsReplaced, selectAllRecords, type RecordsRoot } from './recordsSlice';
 import type { RecordStorage } from './recordStorage';
 import { saveMessage } from './storageProblem';

@@ -1,5 +1,5 @@
-import { currentLanguage, speak } from '@/core/language';
-import { speechOf } from '@/core/translation';
+import { currentLanguage, speak } from '@/core/base/language';
+import { speechOf } from '@/core/base/translation';
 import portuguese from '../../data/languages/pt.json';
 import { firstSpoken, startLanguage } from './startLanguage';
 

@@ -1,5 +1,5 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { LANGUAGES, languageSchema, speak, type Language, type Speech } from '@/core/language';
+import { LANGUAGES, languageSchema, speak, type Language, type Speech } from '@/core/base/language';
 import { DATABASE, PREFS_KEY } from './database';
 
 type Other = Exclude<Language, 'en'>;
@@ -8,7 +8,7 @@ type Other = Exclude<Language, 'en'>;
 const SPEECHES: Record<Other, () => Promise<Speech>> = {
   pt: async () => {
     const [{ speechOf }, texts] = await Promise.all([
-      import('@/core/translation'),
+      import('@/core/base/translation'),
       import('../../data/languages/pt.json'),
     ]);
     return speechOf('pt', texts.default);

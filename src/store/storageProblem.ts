@@ -1,4 +1,4 @@
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 
 /** What can go wrong with a browser's storage, and what to do about each. */
 const WORDS = {

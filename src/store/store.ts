@@ -1,6 +1,6 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector, useStore } from 'react-redux';
-import { dayOfDate } from '@/core/measures';
+import { dayOfDate } from '@/core/base/measures';
 import { agreedSlice } from './agreedSlice';
 import { answeringMiddleware, type Answerer } from './answering';
 import { draftsSlice } from './draftsSlice';

@@ -1,4 +1,4 @@
-import { testStrand } from '@/core/testing';
+import { testStrand } from '@/core/lab/testing';
 import {
   dryingStarted,
   readUnderway,

@@ -1,7 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { instantSchema } from '@/core/measures';
-import { READING_LIMITS, strandSchema, TAPS, type Strand, type Tap } from '@/core/readings';
+import { instantSchema } from '@/core/base/measures';
+import { TAPS, type Tap } from '@/core/hair/checks';
+import { READING_LIMITS, strandSchema, type Strand } from '@/core/records/shapes';
 import { readStored } from './readStored';
 
 const underwaySchema = z.strictObject({

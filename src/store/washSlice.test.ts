@@ -1,4 +1,4 @@
-import { testHead, testWashStep, testWashRun } from '@/core/testing';
+import { testHead, testWashStep, testWashRun } from '@/core/lab/testing';
 import { recordsAdded, recordsSlice } from './recordsSlice';
 import {
   readWash,

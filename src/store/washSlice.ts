@@ -1,6 +1,6 @@
 import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { washRunSchema, withEvent, type RunEvent, type WashRun } from '@/core/sessions';
+import { washRunSchema, withEvent, type RunEvent, type WashRun } from '@/core/hair/history';
 import { readStored } from './readStored';
 import { selectHeads, type RecordsRoot } from './recordsSlice';
 

@@ -1,7 +1,7 @@
 import * as Slider from '@radix-ui/react-slider';
 import { View } from 'react-native';
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { useTokens } from './theme';
 
 interface RulerProps {

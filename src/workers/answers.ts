@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { speak } from '@/core/language';
-import { speechOf } from '@/core/translation';
+import { speak } from '@/core/base/language';
+import { speechOf } from '@/core/base/translation';
 import type { Answers, Spoken } from './clientOf';
 
 /**

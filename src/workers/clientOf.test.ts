@@ -1,5 +1,5 @@
-import { headsIn } from '@/core/exchange';
-import { calendarDay, Stopped, TookTooLong } from '@/core/measures';
+import { calendarDay, Stopped, TookTooLong } from '@/core/base/measures';
+import { headsIn } from '@/core/hair/history';
 import { clientOf } from './clientOf';
 import { estimatorApi, type EstimatorApi } from './estimating';
 import { solverApi, type SolverApi } from './solving';

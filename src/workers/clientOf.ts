@@ -1,6 +1,6 @@
 import { wrap } from 'comlink';
-import { currentSpeech, type Speech } from '@/core/language';
-import { Stopped, TookTooLong } from '@/core/measures';
+import { currentSpeech, type Speech } from '@/core/base/language';
+import { Stopped, TookTooLong } from '@/core/base/measures';
 
 export type Answers = Record<string, (...question: never[]) => unknown>;
 /** Which language a worker has to speak, other than English. */

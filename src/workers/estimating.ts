@@ -1,9 +1,11 @@
-import { estimateHair } from '@/core/estimation';
-import { historyOf, readBackup, type Backup, type StoredRecord } from '@/core/exchange';
-import type { HairState } from '@/core/hair';
-import type { CalendarDay, Result } from '@/core/measures';
-import type { HairQuestion } from '@/core/question';
-import { demoRecords } from '@/core/simulation';
+import type { CalendarDay, Result } from '@/core/base/measures';
+import { estimateHair } from '@/core/hair/estimation';
+import { historyOf } from '@/core/hair/history';
+import type { HairState } from '@/core/hair/state';
+import { demoRecords } from '@/core/lab/simulation';
+import type { HairQuestion } from '@/core/plan/question';
+import { readBackup, type Backup } from '@/core/records/files';
+import type { StoredRecord } from '@/core/records/shapes';
 
 /** Computed from records, in the estimator's worker; everything that goes in and out can be cloned. */
 export const estimatorApi = {

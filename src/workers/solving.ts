@@ -1,6 +1,5 @@
 import highsLoader from 'highs';
-import { effortLimits } from '@/core/agenda';
-import type { School } from '@/core/classification';
+import { solverFrom, type SolveProgramme } from '@/core/base/programme';
 import {
   makeFromPantry,
   substitutesFor,
@@ -8,24 +7,25 @@ import {
   type StockedIngredient,
   type Substitute,
   type WishId,
-} from '@/core/making';
-import type { Plan } from '@/core/planning';
-import { solverFrom, type SolveProgramme } from '@/core/programme';
-import { answerOf, problemOf, type PlanAnswer, type PlanQuestion } from '@/core/question';
-import type { WeighedLine } from '@/core/recipes';
+} from '@/core/kitchen/making';
+import { effortLimits } from '@/core/plan/agenda';
+import type { Plan } from '@/core/plan/planning';
+import { answerOf, problemOf, type PlanAnswer, type PlanQuestion } from '@/core/plan/question';
 import {
-  RHYTHM_IDS,
-  triedRhythm,
-  scheduled,
-  searched,
+  TRYOUT_RHYTHMS,
+  tryRhythm,
+  solveSchedule,
+  searchSchedule,
   weekSearch,
   questionLimits,
-  wondered,
+  answerWhatIf,
   type OwnPart,
-  type TriedRhythm,
-  type Wondered,
-  type Wondering,
-} from '@/core/scheduling';
+  type RhythmTryout,
+  type WhatIfAnswer,
+  type WhatIfQuestion,
+} from '@/core/plan/scheduling';
+import type { WeighedLine } from '@/core/recipe/recipes';
+import type { School } from '@/core/records/shapes';
 
 export interface SubstituteQuestion {
   readonly lines: readonly WeighedLine[];
@@ -53,10 +53,10 @@ function solver(): Promise<SolveProgramme> {
   return loading;
 }
 
-export interface WonderQuestion extends PlanQuestion {
+export interface WhatIfRequest extends PlanQuestion {
   /** The plans that the answer is held against. */
   readonly plans: readonly Plan[];
-  readonly wondering: Wondering;
+  readonly whatIf: WhatIfQuestion;
 }
 
 export interface RhythmQuestion extends PlanQuestion {
@@ -75,7 +75,7 @@ export const solverApi = {
   /** The plan that the search finds by itself. */
   firstPlan: (question: PlanQuestion): PlanAnswer => {
     const problem = problemOf(question);
-    return answerOf(question, searched(problem), problem);
+    return answerOf(question, searchSchedule(problem), problem);
   },
   /**
    * The best plan; the search's where the solver cannot be loaded.
@@ -88,11 +88,11 @@ export const solverApi = {
   ): Promise<PlanAnswer> => {
     const problem = problemOf(question);
     const first = weekSearch(problem);
-    const inWords = () => answerOf(question, searched(problem, first), problem);
+    const inWords = () => answerOf(question, searchSchedule(problem, first), problem);
     if (wantsFirst) report({ what: 'first', answer: inWords() });
     const solve = await solver().catch(() => null);
     if (!solve) return inWords();
-    const schedule = scheduled(
+    const schedule = solveSchedule(
       problem,
       solve,
       {
@@ -103,21 +103,22 @@ export const solverApi = {
     );
     return answerOf(question, schedule, problem);
   },
-  wonder: async ({ plans, wondering, ...question }: WonderQuestion): Promise<Wondered> =>
-    wondered(
+  whatIf: async ({ plans, whatIf, ...question }: WhatIfRequest): Promise<WhatIfAnswer> =>
+    answerWhatIf(
       problemOf(question),
       plans,
-      wondering,
+      whatIf,
       await solver(),
       questionLimits(question.effort, question.weeks),
     ),
   /** The plan and every rhythm that can be made of her recipes, over the weeks of the question. */
-  rhythms: async ({ headId, own, ...question }: RhythmQuestion): Promise<TriedRhythm[]> => {
+  rhythms: async ({ headId, own, ...question }: RhythmQuestion): Promise<RhythmTryout[]> => {
     const problem = problemOf(question);
     const index = problem.heads.findIndex(({ head }) => head.headId === headId);
     const planned =
-      scheduled(problem, await solver(), effortLimits(question.effort, question.weeks)).drafts[index] ?? [];
-    return RHYTHM_IDS.flatMap((id) => triedRhythm(problem, index, id, planned, own) ?? []);
+      solveSchedule(problem, await solver(), effortLimits(question.effort, question.weeks)).drafts[index] ??
+      [];
+    return TRYOUT_RHYTHMS.flatMap((id) => tryRhythm(problem, index, id, planned, own) ?? []);
   },
   substitutes: async ({ lines, replaced, stock, school }: SubstituteQuestion): Promise<Substitute[]> =>
     substitutesFor(lines, replaced, stock, school, await solver()),

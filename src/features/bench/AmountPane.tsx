@@ -1,7 +1,8 @@
 import { View } from 'react-native';
-import { hairMassReason, type Head } from '@/core/hair';
-import { fixed, plural, t } from '@/core/language';
-import type { Result } from '@/core/measures';
+import { fixed, plural, t } from '@/core/base/language';
+import type { Result } from '@/core/base/measures';
+import { hairMassReason } from '@/core/hair/state';
+import type { Head } from '@/core/records/shapes';
 import { Button, Choice, Field, FieldGroup, Problem, Small } from '@/ui';
 import { grams } from '../shared/amounts';
 import type { AmountDraft, HeadAmount, TargetKind } from './useAmount';

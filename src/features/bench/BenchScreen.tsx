@@ -1,9 +1,9 @@
 import { Link, router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { FlatList, View } from 'react-native';
-import { classifyVersion, kindWords, verdictHeadline, type Verdict } from '@/core/classification';
-import { grouped, plural, t } from '@/core/language';
-import { type RecipeVersion } from '@/core/recipes';
+import { grouped, plural, t } from '@/core/base/language';
+import { classifyVersion, kindWords, verdictHeadline, type Verdict } from '@/core/recipe/classification';
+import type { RecipeVersion } from '@/core/records/shapes';
 import { selectRecipes, useAppSelector } from '@/store';
 import { Body, Button, Field, Heading, Lead, Small, Strong, useWide, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';

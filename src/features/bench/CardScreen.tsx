@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { patchTestDays } from '@/core/agenda';
-import { ofKind } from '@/core/exchange';
-import { t } from '@/core/language';
-import { daysText } from '@/core/safety';
+import { t } from '@/core/base/language';
+import { patchTestDays } from '@/core/plan/agenda';
+import { daysText } from '@/core/recipe/safety';
+import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, selectPantry, useAppSelector } from '@/store';
 import { Button, Screen, Small } from '@/ui';
 import { NotFound } from '../shared/NotFound';

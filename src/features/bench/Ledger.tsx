@@ -1,13 +1,13 @@
 import { View } from 'react-native';
+import { t } from '@/core/base/language';
 import {
   SCHOOL_WORDS,
-  SCHOOLS,
   KIND_WORDS,
   strengthWord,
   type LedgerRow,
   type Verdict,
-} from '@/core/classification';
-import { t } from '@/core/language';
+} from '@/core/recipe/classification';
+import { SCHOOLS } from '@/core/records/shapes';
 import { Body, Small, Strong, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
 import { grams } from '../shared/amounts';

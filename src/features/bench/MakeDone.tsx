@@ -1,11 +1,12 @@
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { batchSchema, keepingOf, type Batch } from '@/core/batches';
-import { plural, t } from '@/core/language';
-import { afterMaking, realYieldGrams } from '@/core/making';
-import { failedBySchema, ok, type Result } from '@/core/measures';
-import { remainingGrams } from '@/core/recipes';
+import { plural, t } from '@/core/base/language';
+import { failedBySchema, ok, type Result } from '@/core/base/measures';
+import { keepingOf } from '@/core/kitchen/batches';
+import { afterMaking, realYieldGrams } from '@/core/kitchen/making';
+import { remainingGrams } from '@/core/recipe/recipes';
+import { batchSchema, type Batch } from '@/core/records/shapes';
 import { makingEnded, selectPantry, useAppDispatch, useAppSelector, type MakingRun } from '@/store';
 import { Button, Heading, Problem, Small } from '@/ui';
 import { grams, numberFrom } from '../shared/amounts';

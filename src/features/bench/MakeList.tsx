@@ -1,8 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { Text, View } from 'react-native';
-import { t } from '@/core/language';
-import { weighable, type TimedStep } from '@/core/making';
-import { rounded } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
+import { weighable, type TimedStep } from '@/core/kitchen/making';
 import { lineWeighed, stepDone, useAppDispatch, waterAdded, type MakingRun } from '@/store';
 import { Button, Field, Heading, Problem, Small, Strong } from '@/ui';
 import { Tick } from '@/ui/Tick';

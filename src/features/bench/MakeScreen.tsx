@@ -1,14 +1,19 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { ofKind, type StoredRecord } from '@/core/exchange';
-import type { Ingredient } from '@/core/ingredients';
-import { t } from '@/core/language';
-import { errorText, lineInView } from '@/core/making';
-import { sum } from '@/core/measures';
-import { againstJar, inStock, type Cost, type PantryItem } from '@/core/pantry';
-import type { Larder, RecipeVersion } from '@/core/recipes';
-import { judge } from '@/core/safety';
+import { t } from '@/core/base/language';
+import { sum } from '@/core/base/measures';
+import { errorText, lineInView } from '@/core/kitchen/making';
+import { againstJar, inStock, type Cost } from '@/core/kitchen/pantry';
+import type { Larder } from '@/core/recipe/recipes';
+import { judge } from '@/core/recipe/safety';
+import {
+  ofKind,
+  type Ingredient,
+  type PantryItem,
+  type RecipeVersion,
+  type StoredRecord,
+} from '@/core/records/shapes';
 import {
   makingStarted,
   selectHeads,

@@ -2,13 +2,13 @@ import { router } from 'expo-router';
 import { useEffect } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { verdictHeadline } from '@/core/classification';
-import { ofKind } from '@/core/exchange';
-import { t } from '@/core/language';
-import { rewriteIn } from '@/core/making';
-import { CUPS, VIEWS } from '@/core/measures';
-import { RECIPE_USES, type RecipeVersion } from '@/core/recipes';
-import { writeRecipes } from '@/core/sharing';
+import { t } from '@/core/base/language';
+import { CUPS, VIEWS } from '@/core/base/measures';
+import { writeRecipes } from '@/core/files/sharing';
+import { rewriteIn } from '@/core/kitchen/making';
+import { verdictHeadline } from '@/core/recipe/classification';
+import { ofKind } from '@/core/records/shapes';
+import { RECIPE_USES, type RecipeVersion } from '@/core/records/shapes';
 import {
   NEW_RECIPE,
   prefsChanged,

@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Formula, FormulaFinding } from '@/core/formulation';
-import { t } from '@/core/language';
-import { errorText, lineInView, percentText } from '@/core/making';
-import type { View as AmountView } from '@/core/measures';
+import { t } from '@/core/base/language';
+import type { View as AmountView } from '@/core/base/measures';
+import type { Formula, FormulaFinding } from '@/core/kitchen/formulation';
+import { errorText, lineInView, percentText } from '@/core/kitchen/making';
 import {
   readLines,
   type Alternative,
   type ParsedRecipe,
   type ReadLine,
   type UnreadLine,
-} from '@/core/recipes';
+} from '@/core/recipe/recipes';
 import { Body, Button, Problem, Small, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
 

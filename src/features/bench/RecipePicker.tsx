@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import type { RecipeVersion } from '@/core/recipes';
+import { t } from '@/core/base/language';
+import type { RecipeVersion } from '@/core/records/shapes';
 import { selectLarder, selectLiveRecords, selectRecipes, useAppSelector } from '@/store';
 import { Button, Choice, Field, FieldGroup, Strong } from '@/ui';
 import { useRecipeSearch } from './useRecipeSearch';

@@ -1,6 +1,6 @@
 import { Text, View } from 'react-native';
-import { t } from '@/core/language';
-import { rounded } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
 import { Body, Button, Small } from '@/ui';
 import type { Scale } from './useScale';
 

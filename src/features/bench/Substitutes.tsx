@@ -1,11 +1,12 @@
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { verdictHeadline, type School, type Verdict } from '@/core/classification';
-import { t } from '@/core/language';
-import { asWritten, partText, withReplaced, type Substitute } from '@/core/making';
-import { TookTooLong } from '@/core/measures';
-import type { RecipeVersion, WeighedLine } from '@/core/recipes';
+import { t } from '@/core/base/language';
+import { TookTooLong } from '@/core/base/measures';
+import { asWritten, partText, withReplaced, type Substitute } from '@/core/kitchen/making';
+import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
+import type { WeighedLine } from '@/core/recipe/recipes';
+import type { School, RecipeVersion } from '@/core/records/shapes';
 import { Body, Button, Problem, Small } from '@/ui';
 import { askSolver } from '@/workers';
 import { useLarder } from '../shared/useLarder';

@@ -1,5 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { fixed, t } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
+import { ownVerdict, ownVerdictWords, type Response } from '@/core/hair/state';
 import {
   acidityWords,
   confidenceWord,
@@ -13,11 +16,9 @@ import {
   type Verdict,
   type VerdictDetails,
   type Warmth,
-} from '@/core/classification';
-import { ownVerdict, ownVerdictWords, type Head, type Response } from '@/core/hair';
-import { fixed, t } from '@/core/language';
-import { rounded } from '@/core/measures';
-import type { Caution } from '@/core/safety';
+} from '@/core/recipe/classification';
+import type { Caution } from '@/core/recipe/safety';
+import type { Head } from '@/core/records/shapes';
 import { Body, Button, Heading, Small, Strong } from '@/ui';
 import { capital, grams } from '../shared/amounts';
 import { minutesText } from '../shared/beatWords';

@@ -1,6 +1,7 @@
-import { KIT_WORDS, type KitItem } from '@/core/agenda';
-import { t } from '@/core/language';
-import type { MakingStep } from '@/core/making';
+import { t } from '@/core/base/language';
+import type { MakingStep } from '@/core/kitchen/making';
+import { KIT_WORDS } from '@/core/plan/agenda';
+import type { KitItem } from '@/core/records/shapes';
 import { Small } from '@/ui';
 import { useKit } from '../shared/useKit';
 

@@ -1,8 +1,8 @@
-import type { StoredRecord } from '@/core/exchange';
-import { makingSteps, timetableOf } from '@/core/making';
-import { calendarDay } from '@/core/measures';
-import { makeLarder } from '@/core/recipes';
-import { STAMP, testBatch, testHead, testRecipe, testSession, valueOf, weighedOf } from '@/core/testing';
+import { calendarDay } from '@/core/base/measures';
+import { makingSteps, timetableOf } from '@/core/kitchen/making';
+import { STAMP, testBatch, testHead, testRecipe, testSession, valueOf, weighedOf } from '@/core/lab/testing';
+import { makeLarder } from '@/core/recipe/recipes';
+import type { StoredRecord } from '@/core/records/shapes';
 import { usedGramsByHead } from '../shared/usedGrams';
 import { blockedBy } from './MakeList';
 import { makingOf } from './makingOf';

@@ -1,10 +1,11 @@
-import { verdictHeadline, type School, type Verdict } from '@/core/classification';
-import { densityOf } from '@/core/formulation';
-import { makingSteps, scaledLines, timetableOf, type Phases, type Timetable } from '@/core/making';
-import { ok, type Result } from '@/core/measures';
-import { costOf, type Cost, type PantryItem } from '@/core/pantry';
-import { type Larder, type RecipeVersion, type SavedLine, type WeighedLine } from '@/core/recipes';
-import { judge } from '@/core/safety';
+import { ok, type Result } from '@/core/base/measures';
+import { densityOf } from '@/core/kitchen/formulation';
+import { makingSteps, scaledLines, timetableOf, type Phases, type Timetable } from '@/core/kitchen/making';
+import { costOf, type Cost } from '@/core/kitchen/pantry';
+import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
+import type { Larder, WeighedLine } from '@/core/recipe/recipes';
+import { judge } from '@/core/recipe/safety';
+import type { School, PantryItem, RecipeVersion, SavedLine } from '@/core/records/shapes';
 
 export interface Making {
   readonly recipe: RecipeVersion;

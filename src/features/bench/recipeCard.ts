@@ -1,10 +1,10 @@
-import { keepingOf } from '@/core/batches';
-import { verdictReasons } from '@/core/classification';
-import type { Head } from '@/core/hair';
-import { plural, t } from '@/core/language';
-import { lineInView } from '@/core/making';
-import type { Larder } from '@/core/recipes';
-import { judge } from '@/core/safety';
+import { plural, t } from '@/core/base/language';
+import { keepingOf } from '@/core/kitchen/batches';
+import { lineInView } from '@/core/kitchen/making';
+import { verdictReasons } from '@/core/recipe/classification';
+import type { Larder } from '@/core/recipe/recipes';
+import { judge } from '@/core/recipe/safety';
+import type { Head } from '@/core/records/shapes';
 import { minutesText, USE_WORDS } from '../shared/beatWords';
 import type { SheetPart } from '../shared/PrintSheet';
 import type { Making } from './makingOf';

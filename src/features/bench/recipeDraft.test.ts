@@ -1,4 +1,4 @@
-import { CATALOGUE_LARDER } from '@/core/recipes';
+import { CATALOGUE_LARDER } from '@/core/recipe/recipes';
 import type { RecipeDraft } from '@/store';
 import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
 

@@ -1,13 +1,8 @@
-import { t } from '@/core/language';
-import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/measures';
-import { parseRecipe } from '@/core/parsing';
-import {
-  checkNoCycle,
-  recipeVersionSchema,
-  savedLine,
-  type Larder,
-  type RecipeVersion,
-} from '@/core/recipes';
+import { t } from '@/core/base/language';
+import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/base/measures';
+import { parseRecipe } from '@/core/recipe/parsing';
+import { checkNoCycle, savedLine, type Larder } from '@/core/recipe/recipes';
+import { recipeVersionSchema, type RecipeVersion } from '@/core/records/shapes';
 import type { RecipeDraft } from '@/store';
 
 export const EMPTY_RECIPE: RecipeDraft = {

@@ -1,5 +1,5 @@
-import { sum } from '@/core/measures';
-import { testHead, testRecipe } from '@/core/testing';
+import { sum } from '@/core/base/measures';
+import { testHead, testRecipe } from '@/core/lab/testing';
 import { factorOf, headAmounts, NEW_AMOUNT, type AmountDraft, type AmountFacts } from './useAmount';
 
 const recipe = testRecipe('bowl', ['100 g banana', '50 g honey', 'stir']);

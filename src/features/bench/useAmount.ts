@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { expectedMaskGrams, type Head } from '@/core/hair';
-import { scaleFactor } from '@/core/making';
-import { ok, sum, type Result } from '@/core/measures';
-import type { RecipeVersion } from '@/core/recipes';
+import { ok, sum, type Result } from '@/core/base/measures';
+import { expectedMaskGrams } from '@/core/hair/state';
+import { scaleFactor } from '@/core/kitchen/making';
+import type { Head, RecipeVersion } from '@/core/records/shapes';
 import { numberFrom } from '../shared/amounts';
 
 export type TargetKind = 'written' | 'heads' | 'grams' | 'jar' | 'portions' | 'left';

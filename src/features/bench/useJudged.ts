@@ -1,10 +1,10 @@
 import { useDeferredValue, useMemo } from 'react';
-import { detailsOf, trustOf } from '@/core/classification';
-import { checkFormula, isFormula, type Formula } from '@/core/formulation';
-import { ok, type Result } from '@/core/measures';
-import { parseRecipe } from '@/core/parsing';
-import { readLines, type ParsedRecipe } from '@/core/recipes';
-import { judge } from '@/core/safety';
+import { ok, type Result } from '@/core/base/measures';
+import { checkFormula, isFormula, type Formula } from '@/core/kitchen/formulation';
+import { detailsOf, trustOf } from '@/core/recipe/classification';
+import { parseRecipe } from '@/core/recipe/parsing';
+import { readLines, type ParsedRecipe } from '@/core/recipe/recipes';
+import { judge } from '@/core/recipe/safety';
 import { selectPrefs, useAppSelector } from '@/store';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';

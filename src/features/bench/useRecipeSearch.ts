@@ -1,6 +1,6 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { RecipeSearch } from '@/core/parsing';
-import type { RecipeVersion } from '@/core/recipes';
+import { RecipeSearch } from '@/core/recipe/parsing';
+import type { RecipeVersion } from '@/core/records/shapes';
 
 /** The recipes that a few words find, the best first; all of them for no words. */
 export function useRecipeSearch(

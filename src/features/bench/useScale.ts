@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { SCALE_GONE_MS, settledWeight, type ScaleSample } from '@/core/making';
+import { SCALE_GONE_MS, settledWeight, type ScaleSample } from '@/core/kitchen/making';
 import { newStamp } from '../shared/stamp';
 
 export type ScaleStatus = 'off' | 'connecting' | 'live' | 'gone';

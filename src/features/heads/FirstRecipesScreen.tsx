@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
+import type { Head } from '@/core/records/shapes';
 import { Body, Button, Screen, Small, Strong } from '@/ui';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';

@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
 import { useForm, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { SCHOOL_WORDS, SCHOOLS } from '@/core/classification';
-import { AGE_BANDS, CHEMISTRY, HEALTH, type Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { REGIONS } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { SCHOOL_WORDS } from '@/core/recipe/classification';
+import { SCHOOLS, REGIONS } from '@/core/records/shapes';
+import { AGE_BANDS, CHEMISTRY, HEALTH, type Head } from '@/core/records/shapes';
 import { headChosen, selectPrefs, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Button, FieldGroup, Screen } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';

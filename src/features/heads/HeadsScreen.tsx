@@ -1,9 +1,10 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { allergenWords } from '@/core/batches';
-import { SCHOOL_WORDS } from '@/core/classification';
-import { hairMassReason, type Head } from '@/core/hair';
-import { plural, t } from '@/core/language';
+import { plural, t } from '@/core/base/language';
+import { hairMassReason } from '@/core/hair/state';
+import { allergenWords } from '@/core/kitchen/batches';
+import { SCHOOL_WORDS } from '@/core/recipe/classification';
+import type { Head } from '@/core/records/shapes';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';

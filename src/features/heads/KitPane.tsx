@@ -1,6 +1,7 @@
 import { View } from 'react-native';
-import { KIT, KIT_WORDS, type KitItem } from '@/core/agenda';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
+import { KIT_WORDS } from '@/core/plan/agenda';
+import { KIT, type KitItem } from '@/core/records/shapes';
 import { Button, FieldGroup, Small } from '@/ui';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';

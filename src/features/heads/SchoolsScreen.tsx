@@ -1,9 +1,9 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { SCHOOL_WORDS, SCHOOLS, type School } from '@/core/classification';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { VIEWS } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { VIEWS } from '@/core/base/measures';
+import { SCHOOL_WORDS } from '@/core/recipe/classification';
+import { SCHOOLS, type School, Head } from '@/core/records/shapes';
 import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Choice, FieldGroup, Screen, Small } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';

@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { EFFORTS } from '@/core/agenda';
-import { LANGUAGES, languageSchema, t } from '@/core/language';
-import { VIEWS } from '@/core/measures';
+import { LANGUAGES, languageSchema, t } from '@/core/base/language';
+import { VIEWS } from '@/core/base/measures';
+import { EFFORTS } from '@/core/plan/agenda';
 import {
   languageChosen,
   prefsChanged,

@@ -1,7 +1,6 @@
-import { headSchema, type Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { failedBySchema, ok, type Result } from '@/core/measures';
-import { REGIONS, type Region } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { failedBySchema, ok, type Result } from '@/core/base/measures';
+import { headSchema, type Head, REGIONS, type Region } from '@/core/records/shapes';
 import { WEEK_START_DAYS, type Prefs } from '@/store';
 
 /** The number is the day's place in Head.freeMinutes. */

@@ -1,5 +1,6 @@
-import { CATALOGUE_LARDER, recipeVersionSchema } from '@/core/recipes';
-import { STAMP, testHead } from '@/core/testing';
+import { STAMP, testHead } from '@/core/lab/testing';
+import { CATALOGUE_LARDER } from '@/core/recipe/recipes';
+import { recipeVersionSchema } from '@/core/records/shapes';
 import starterList from '../../../data/starters.json';
 import { startersFor, suggested } from './starters';
 

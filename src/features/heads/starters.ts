@@ -1,9 +1,9 @@
-import { verdictHeadline, type Verdict } from '@/core/classification';
-import type { Head } from '@/core/hair';
-import { inWords } from '@/core/language';
-import { parseRecipe } from '@/core/parsing';
-import { savedLine, type Larder, type RecipeVersion } from '@/core/recipes';
-import { isChild, judge } from '@/core/safety';
+import { inWords } from '@/core/base/language';
+import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
+import { parseRecipe } from '@/core/recipe/parsing';
+import { savedLine, type Larder } from '@/core/recipe/recipes';
+import { isChild, judge } from '@/core/recipe/safety';
+import type { Head, RecipeVersion } from '@/core/records/shapes';
 import starterList from '../../../data/starters.json';
 
 /** A recipe out of an ordinary kitchen, to have something to plan with on the first day. */

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import type { Copy } from '@/core/exchange';
-import { t } from '@/core/language';
-import { formatInstant } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { formatInstant } from '@/core/base/measures';
+import type { Copy } from '@/core/records/files';
 import { copiesListed, copyLookedAt, everythingReplaced, useAppDispatch, type LookedAt } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { recordsText } from '../shared/recordsText';

@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ofKind } from '@/core/exchange';
-import { plural, t } from '@/core/language';
-import { dayOfDate, daysBetween } from '@/core/measures';
-import { photoBytes } from '@/core/readings';
+import { plural, t } from '@/core/base/language';
+import { dayOfDate, daysBetween } from '@/core/base/measures';
+import { ofKind, photoBytes } from '@/core/records/shapes';
 import {
   everythingDeleted,
   selectAllRecords,

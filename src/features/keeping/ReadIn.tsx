@@ -1,8 +1,9 @@
 import { useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
-import type { StoredRecord } from '@/core/exchange';
-import { plural, t } from '@/core/language';
-import { failed, stampedAhead } from '@/core/measures';
+import { plural, t } from '@/core/base/language';
+import { failed } from '@/core/base/measures';
+import { stampedAhead } from '@/core/records/log';
+import type { StoredRecord } from '@/core/records/shapes';
 import { everythingReplaced, selectAllRecords, selectLarder, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, Heading, Problem, Small } from '@/ui';
 import { askEstimator } from '@/workers';
@@ -13,7 +14,7 @@ import { useToday } from '../shared/useToday';
 import { incomingOf, type Incoming } from './incoming';
 import { kindCounts } from './kindWords';
 
-type Reading =
+type OpenedFile =
   | { readonly step: 'idle' }
   | { readonly step: 'busy' }
   | { readonly step: 'refused'; readonly messages: readonly string[] }
@@ -27,7 +28,7 @@ export function ReadIn() {
   const today = useToday();
   const dispatch = useAppDispatch();
   const add = useAddRecords();
-  const [state, setState] = useState<Reading>({ step: 'idle' });
+  const [state, setState] = useState<OpenedFile>({ step: 'idle' });
   const input = useRef<HTMLInputElement>(null);
 
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
-import { ofKind, writeBackup } from '@/core/exchange';
-import { t } from '@/core/language';
-import { recordsOfHead, writeRecipes } from '@/core/sharing';
-import { READING_TABLE, SESSION_TABLE, writeRecords } from '@/core/tables';
+import { t } from '@/core/base/language';
+import { recordsOfHead, writeRecipes } from '@/core/files/sharing';
+import { READING_TABLE, SESSION_TABLE, writeRecords } from '@/core/files/tables';
+import { writeBackup } from '@/core/records/files';
+import { ofKind } from '@/core/records/shapes';
 import {
   prefsChanged,
   selectAllRecords,

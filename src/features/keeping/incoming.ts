@@ -1,9 +1,10 @@
-import { mergeRecords, type Backup, type Merge, type StoredRecord } from '@/core/exchange';
-import { t } from '@/core/language';
-import { failed, ok, type CalendarDay, type Result } from '@/core/measures';
-import type { Larder } from '@/core/recipes';
-import { readRecipes, recipesTaken, type RecipesTaken } from '@/core/sharing';
-import { READING_TABLE, readRecords, SESSION_TABLE, type TableImport } from '@/core/tables';
+import { t } from '@/core/base/language';
+import { failed, ok, type CalendarDay, type Result } from '@/core/base/measures';
+import { readRecipes, recipesTaken, type RecipesTaken } from '@/core/files/sharing';
+import { READING_TABLE, readRecords, SESSION_TABLE, type TableImport } from '@/core/files/tables';
+import type { Larder } from '@/core/recipe/recipes';
+import { mergeRecords, type Backup, type Merge } from '@/core/records/files';
+import type { StoredRecord } from '@/core/records/shapes';
 
 /** What a file that somebody chose would do. */
 export type Incoming =

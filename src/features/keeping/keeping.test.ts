@@ -1,8 +1,10 @@
-import { larderOf, readBackup, writeBackup, type StoredRecord } from '@/core/exchange';
-import { calendarDay } from '@/core/measures';
-import { writeRecipes } from '@/core/sharing';
-import { READING_TABLE, SESSION_TABLE, writeRecords } from '@/core/tables';
-import { STAMP, testHead, testReading, testRecipe, testSession, valueOf } from '@/core/testing';
+import { calendarDay } from '@/core/base/measures';
+import { writeRecipes } from '@/core/files/sharing';
+import { READING_TABLE, SESSION_TABLE, writeRecords } from '@/core/files/tables';
+import { larderOf } from '@/core/hair/history';
+import { STAMP, testHead, testReading, testRecipe, testSession, valueOf } from '@/core/lab/testing';
+import { readBackup, writeBackup } from '@/core/records/files';
+import type { StoredRecord } from '@/core/records/shapes';
 import { incomingOf } from './incoming';
 import { kindCounts, sizeText } from './kindWords';
 

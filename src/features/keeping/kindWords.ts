@@ -1,5 +1,5 @@
-import type { RecordKind, StoredRecord } from '@/core/exchange';
-import { fixed, t } from '@/core/language';
+import { fixed, t } from '@/core/base/language';
+import type { RecordKind, StoredRecord } from '@/core/records/shapes';
 
 const KIND_WORDS: Readonly<Record<RecordKind, readonly [one: string, more: string]>> = {
   head: [t`description of a head`, t`descriptions of heads`],

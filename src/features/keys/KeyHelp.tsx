@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { Body, Strong } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
 import { ACTIONS, OTHER_KEYS } from '../shared/keyActions';

@@ -1,6 +1,6 @@
 import { Command } from 'cmdk';
 import { router, type Href } from 'expo-router';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { headChosen, selectHeads, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Sheet } from '@/ui/Sheet';
 import { ACTIONS } from '../shared/keyActions';

@@ -1,16 +1,11 @@
 import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { allergenWords, keepingOf } from '@/core/batches';
-import {
-  preparationMinutes,
-  sourceOf,
-  type Active,
-  type Ingredient,
-  type OwnIngredient,
-} from '@/core/ingredients';
-import { t } from '@/core/language';
-import { UNITS, unitWord } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { UNITS, unitWord } from '@/core/base/measures';
+import { allergenWords, keepingOf } from '@/core/kitchen/batches';
+import { preparationMinutes, sourceOf } from '@/core/recipe/ingredients';
+import type { Active, Ingredient, OwnIngredient } from '@/core/records/shapes';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { capital, grams } from '../shared/amounts';

@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { verdictHeadline } from '@/core/classification';
-import { t } from '@/core/language';
-import { partText, WISHES, type PantryRecipe, type WishId } from '@/core/making';
-import { TookTooLong } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { TookTooLong } from '@/core/base/measures';
+import { partText, WISHES, type PantryRecipe, type WishId } from '@/core/kitchen/making';
+import { verdictHeadline } from '@/core/recipe/classification';
 import { Body, Button, Choice, Heading, Problem, Small } from '@/ui';
 import { askSolver } from '@/workers';
 import { useHead } from '../shared/useHead';

@@ -1,9 +1,9 @@
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import { rounded } from '@/core/measures';
-import type { LabelReading } from '@/core/products';
+import { t } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
+import type { LabelReading } from '@/core/recipe/products';
 import { Body, Button, FieldGroup, Problem, Screen, Small } from '@/ui';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';

@@ -1,10 +1,10 @@
 import { Link, router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
-import type { Ingredient } from '@/core/ingredients';
-import { plural, t } from '@/core/language';
-import { inStock, type PantryItem } from '@/core/pantry';
-import { near } from '@/core/parsing';
+import { plural, t } from '@/core/base/language';
+import { inStock } from '@/core/kitchen/pantry';
+import { near } from '@/core/recipe/parsing';
+import type { PantryItem, Ingredient } from '@/core/records/shapes';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Button, Field, Heading, Screen, Small, Strong } from '@/ui';
 import { capital, grams, money } from '../shared/amounts';

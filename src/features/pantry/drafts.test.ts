@@ -1,4 +1,4 @@
-import { ownIngredientSchema } from '@/core/ingredients';
+import { ownIngredientSchema } from '@/core/records/shapes';
 import { labelOf, NEW_OWN, ownFromDraft, type OwnDraft } from './ownDraft';
 import { draftOfStock, stockFromDraft } from './stockDraft';
 

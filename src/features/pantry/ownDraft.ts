@@ -1,4 +1,6 @@
-import type { Allergy } from '@/core/hair';
+import { t } from '@/core/base/language';
+import { failed, failedBySchema, ok, rounded, sum, type Result } from '@/core/base/measures';
+import { productFromLabel, type LabelReading } from '@/core/recipe/products';
 import {
   FAT_KINDS,
   ownIngredientSchema,
@@ -6,10 +8,8 @@ import {
   type Ingredient,
   type OwnIngredient,
   type Role,
-} from '@/core/ingredients';
-import { t } from '@/core/language';
-import { failed, failedBySchema, ok, rounded, sum, type Result } from '@/core/measures';
-import { productFromLabel, type LabelReading } from '@/core/products';
+  Allergy,
+} from '@/core/records/shapes';
 import { numberFrom } from '../shared/amounts';
 
 /** Figures that can be typed, per 100 g; empty is none. */

@@ -1,6 +1,6 @@
-import { t } from '@/core/language';
-import { failed, failedBySchema, ok, type Result } from '@/core/measures';
-import { pantryItemSchema, type PantryItem } from '@/core/pantry';
+import { t } from '@/core/base/language';
+import { failed, failedBySchema, ok, type Result } from '@/core/base/measures';
+import { pantryItemSchema, type PantryItem } from '@/core/records/shapes';
 import { numberFrom } from '../shared/amounts';
 
 /** What is there of one ingredient, as typed. */

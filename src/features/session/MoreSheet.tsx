@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import {
   inMinutes,
   insteadOfMain,
@@ -9,7 +8,8 @@ import {
   withoutHeat,
   type ChangedPlan,
   type WashPlan,
-} from '@/core/washday';
+} from '@/core/plan/washday';
+import type { Head } from '@/core/records/shapes';
 import { selectPrefs, prefsChanged, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, Choice, FieldGroup, Small } from '@/ui';
 import { Sheet } from '@/ui/Sheet';

@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
-import { t } from '@/core/language';
-import { lateMinutes } from '@/core/sessions';
+import { t } from '@/core/base/language';
+import { lateMinutes } from '@/core/hair/history';
 import { headChosen, useAppDispatch, washHappened } from '@/store';
 import { clockText, clockWords } from './clockText';
 import { useTimers } from './useTimers';

@@ -1,12 +1,11 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Place } from '@/core/batches';
-import { ofKind, type StoredRecord } from '@/core/exchange';
-import { expectedMaskGrams, type Head } from '@/core/hair';
-import { t } from '@/core/language';
-import type { Larder } from '@/core/recipes';
-import { stepsDone, wornIn, type Rating, type Worn } from '@/core/sessions';
+import { t } from '@/core/base/language';
+import { stepsDone, wornIn, type Worn } from '@/core/hair/history';
+import { expectedMaskGrams } from '@/core/hair/state';
+import type { Larder } from '@/core/recipe/recipes';
+import { ofKind, type StoredRecord, Place, Head, Rating } from '@/core/records/shapes';
 import { selectLiveRecords, useAppDispatch, useAppSelector, washClosed } from '@/store';
 import { Body, Button, Choice, Field, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
 import { numberFrom } from '../shared/amounts';

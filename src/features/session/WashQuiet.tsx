@@ -1,9 +1,9 @@
 import { format } from 'date-fns/format';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay, type Instant } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { formatDay, type Instant } from '@/core/base/measures';
+import type { Head } from '@/core/records/shapes';
 import { Body, Button, Screen } from '@/ui';
 import { ThrowAway } from './ThrowAway';
 import type { LiveRun } from './useRun';

@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { SECTIONS } from '@/core/sessions';
-import { plannedMinutes, washScript } from '@/core/washday';
+import { t } from '@/core/base/language';
+import { plannedMinutes, washScript } from '@/core/plan/washday';
+import type { Head } from '@/core/records/shapes';
+import { SECTIONS } from '@/core/records/shapes';
 import { useAppDispatch, washStarted } from '@/store';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';

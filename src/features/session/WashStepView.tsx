@@ -1,8 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { FELT, lateMinutes, type Felt, type StepState, type TimerState } from '@/core/sessions';
+import { t } from '@/core/base/language';
+import { lateMinutes, type StepState, type TimerState } from '@/core/hair/history';
+import { FELT, type Felt, type Head } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector } from '@/store';
 import { useCramped, useWide } from '@/ui';
 import { clockText, clockWords } from './clockText';

@@ -1,5 +1,5 @@
-import { t } from '@/core/language';
-import { lateMinutes, type TimerState } from '@/core/sessions';
+import { t } from '@/core/base/language';
+import { lateMinutes, type TimerState } from '@/core/hair/history';
 
 const two = (value: number) => String(value).padStart(2, '0');
 

@@ -1,12 +1,12 @@
-import { contactAt, patchTestDays, rulesOfHead, choicesOf, RULES } from '@/core/agenda';
-import type { Head, HeadHistory } from '@/core/hair';
-import { t } from '@/core/language';
-import { addDays, type CalendarDay } from '@/core/measures';
-import type { Beat } from '@/core/planning';
-import { newestVersions, usedVersion, type RecipeVersion } from '@/core/recipes';
-import { firstUse, judge, patchTestOf } from '@/core/safety';
-import type { DayTreatment, WashRun } from '@/core/sessions';
-import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/washday';
+import { t } from '@/core/base/language';
+import { addDays, type CalendarDay } from '@/core/base/measures';
+import type { HeadHistory, DayTreatment, WashRun } from '@/core/hair/history';
+import { contactAt, patchTestDays, rulesOfHead, choicesOf, PLAN_RULES } from '@/core/plan/agenda';
+import type { Beat } from '@/core/plan/planning';
+import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/plan/washday';
+import { newestVersions, usedVersion } from '@/core/recipe/recipes';
+import { firstUsePermit, judge, patchTestOf } from '@/core/recipe/safety';
+import type { RecipeVersion, Head } from '@/core/records/shapes';
 import { verdictOf } from '../shared/verdictOf';
 
 /** What a run is made of, before it has begun. */
@@ -45,7 +45,7 @@ export function settingOf(
     sections: usualSections(head),
     washMinutes:
       rulesOfHead(choicesOf(history.planSettings, head.headId), history.washDays).washMinutes ??
-      RULES.washMinutes.value,
+      PLAN_RULES.washMinutes.value,
     oiledOvernight: oiledSince(history, addDays(today, -1)),
   };
 }
@@ -64,7 +64,7 @@ export function offered(
     const [stop] = judged.value.stops;
     if (stop) return `${version.name}: ${stop.text}`;
     const usedBefore = sessions.some(({ recipeId }) => recipeId === version.recipeId);
-    const first = firstUse(
+    const first = firstUsePermit(
       patchTestOf(version.recipeId, head.headId, patchTests),
       usedBefore,
       today,

@@ -1,9 +1,9 @@
-import { storedRecordSchema, type StoredRecord } from '@/core/exchange';
-import { addDays, calendarDay, instantAt, millisecondsOf } from '@/core/measures';
-import type { Beat } from '@/core/planning';
-import { makeLarder } from '@/core/recipes';
-import { runState, withEvent, type RunEvent, type TimerState, type WashRun } from '@/core/sessions';
-import { STAMP, testHead, testHistory, testRecipe, testSession } from '@/core/testing';
+import { addDays, calendarDay, instantAt, millisecondsOf } from '@/core/base/measures';
+import { runState, withEvent, type RunEvent, type TimerState, type WashRun } from '@/core/hair/history';
+import { STAMP, testHead, testHistory, testRecipe, testSession } from '@/core/lab/testing';
+import type { Beat } from '@/core/plan/planning';
+import { makeLarder } from '@/core/recipe/recipes';
+import { storedRecordSchema, type StoredRecord } from '@/core/records/shapes';
 import { clockText, clockWords } from './clockText';
 import { offered, runOf, settingOf, treatmentsIn, washPlanOf } from './dayPlan';
 import { NO_ANSWER, recordsOf, type DayAnswers } from './washRecords';

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { currentLanguage, LANGUAGES } from '@/core/language';
+import { currentLanguage, LANGUAGES } from '@/core/base/language';
 import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 
 /** Reads a text when it changes, where the browser has a voice and she wants it. */

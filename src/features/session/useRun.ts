@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { runState, type RunEvent, type RunState, type WashRun } from '@/core/sessions';
+import { runState, type RunEvent, type RunState, type WashRun } from '@/core/hair/history';
 import { selectWashRuns, useAppDispatch, useAppSelector, washHappened } from '@/store';
 import { useNow } from '../shared/useNow';
 

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { runState, type TimerState } from '@/core/sessions';
+import { runState, type TimerState } from '@/core/hair/history';
 import { selectHeads, selectWashRuns, useAppSelector } from '@/store';
 import { useNow } from '../shared/useNow';
 

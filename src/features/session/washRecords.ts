@@ -1,19 +1,25 @@
-import type { Batch, BatchEvent, Place } from '@/core/batches';
-import type { StoredRecord } from '@/core/exchange';
-import { t } from '@/core/language';
-import { NO_MARKS, NOTHING_MEASURED, type Reading } from '@/core/readings';
-import { usedVersion, type Larder } from '@/core/recipes';
+import { t } from '@/core/base/language';
 import {
   stepsDone,
   wornIn,
   type DayTreatment,
-  type Felt,
-  type Rating,
   type RunState,
-  type WashDay,
   type WashRun,
   type Worn,
-} from '@/core/sessions';
+} from '@/core/hair/history';
+import { usedVersion, type Larder } from '@/core/recipe/recipes';
+import {
+  NO_MARKS,
+  NOTHING_MEASURED,
+  type Reading,
+  Batch,
+  BatchEvent,
+  Place,
+  StoredRecord,
+  Felt,
+  Rating,
+  WashDay,
+} from '@/core/records/shapes';
 
 /** What was left over of one treatment, in portions. */
 export const LEFT_OVER = [0, 0.5, 1] as const;

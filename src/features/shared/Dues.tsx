@@ -1,7 +1,7 @@
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import type { Due } from '@/core/planning';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import type { Due } from '@/core/plan/planning';
 import { Small, Strong } from '@/ui';
 
 const NAMES: Record<Due['what'], string> = {

@@ -1,4 +1,4 @@
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Choice } from '@/ui';
 import { useHead } from './useHead';

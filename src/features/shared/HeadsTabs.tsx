@@ -1,4 +1,4 @@
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { PlaceTabs } from './PlaceTabs';
 
 const TABS = [

@@ -1,5 +1,5 @@
 import Svg from 'react-native-svg';
-import type { TreatmentKind } from '@/core/classification';
+import type { TreatmentKind } from '@/core/recipe/classification';
 import { useTokens } from '@/ui';
 import { Mark } from '@/ui/charts/Mark';
 import { MARK_OF_KIND } from './beatWords';

@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { Button, Screen } from '@/ui';
 
 export function NotFound() {

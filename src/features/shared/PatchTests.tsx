@@ -1,15 +1,14 @@
 import { View } from 'react-native';
-import { patchTestDays } from '@/core/agenda';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
+import { patchTestDays } from '@/core/plan/agenda';
 import {
-  firstUse,
+  firstUsePermit,
   patchTestOf,
   patchTestState,
-  type FirstUse,
-  type PatchTest,
+  type FirstUsePermit,
   type PatchTestState,
-} from '@/core/safety';
+} from '@/core/recipe/safety';
+import type { Head, PatchTest } from '@/core/records/shapes';
 import { Button, Small, Strong } from '@/ui';
 import { newStamp } from './stamp';
 import { useAddRecords } from './useAddRecords';
@@ -25,13 +24,16 @@ interface PatchTestsProps {
 }
 
 /** Whether a recipe may go on a head for the first time, and what to do before it may. */
-export function useFirstUse(recipeId: string, head: Head): { use: FirstUse; test: PatchTest | undefined } {
+export function useFirstUse(
+  recipeId: string,
+  head: Head,
+): { use: FirstUsePermit; test: PatchTest | undefined } {
   const history = useHistory(head.headId);
   const today = useToday();
   const test = patchTestOf(recipeId, head.headId, history.patchTests);
   const usedBefore = history.sessions.some((session) => session.recipeId === recipeId);
   const days = patchTestDays(history.planSettings, head.headId);
-  return { use: firstUse(test, usedBefore, today, days), test };
+  return { use: firstUsePermit(test, usedBefore, today, days), test };
 }
 
 /** How each recipe stands on a head, and from when on it may go on: as the plan sees it. */

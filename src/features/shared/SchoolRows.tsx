@@ -1,4 +1,4 @@
-import type { PlanChoices } from '@/core/agenda';
+import type { PlanChoices } from '@/core/plan/agenda';
 import { Choice, FieldGroup } from '@/ui';
 import { SCHOOL_CHOICES } from './schoolChoices';
 import { SchoolSides } from './SchoolSides';

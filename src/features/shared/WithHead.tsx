@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import type { HairState, Head } from '@/core/hair';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
+import type { HairState } from '@/core/hair/state';
+import type { Head } from '@/core/records/shapes';
 import { selectFailure, useAppSelector, type HeadAnswer } from '@/store';
 import { Body, Screen } from '@/ui';
 import { useHairAnswer, useHairState } from './useHairAnswer';

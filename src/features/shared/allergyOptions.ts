@@ -1,5 +1,5 @@
-import { allergenWords } from '@/core/batches';
-import { ALLERGIES } from '@/core/hair';
+import { allergenWords } from '@/core/kitchen/batches';
+import { ALLERGIES } from '@/core/records/shapes';
 
 /** What a head can react to and an ingredient can be marked with, to choose from. */
 export const ALLERGY_OPTIONS = ALLERGIES.map((value) => ({ value, label: allergenWords(value) }));

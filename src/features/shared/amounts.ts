@@ -1,5 +1,5 @@
-import { fixed, t } from '@/core/language';
-import { rounded } from '@/core/measures';
+import { fixed, t } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
 
 export function grams(value: number): string {
   return t`${rounded(value, value < 10 ? 1 : 0)} g`;

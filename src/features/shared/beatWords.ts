@@ -1,7 +1,6 @@
-import type { Slot } from '@/core/agenda';
-import { strengthWord, type TreatmentKind } from '@/core/classification';
-import { t } from '@/core/language';
-import type { RecipeUse } from '@/core/recipes';
+import { t } from '@/core/base/language';
+import { strengthWord, type TreatmentKind } from '@/core/recipe/classification';
+import type { Slot, RecipeUse } from '@/core/records/shapes';
 import type { MarkKind } from '@/ui';
 
 export const MARK_OF_KIND: Record<TreatmentKind, MarkKind> = {

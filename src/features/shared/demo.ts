@@ -1,5 +1,5 @@
-import { t } from '@/core/language';
-import { dayOfDate } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { dayOfDate } from '@/core/base/measures';
 import { recordsTaken, undoOffered, type AppStore } from '@/store';
 import { askEstimator } from '@/workers';
 

@@ -1,6 +1,6 @@
-import { historyOf } from '@/core/exchange';
-import { addDays, calendarDay } from '@/core/measures';
-import { demoRecords } from '@/core/simulation';
+import { addDays, calendarDay } from '@/core/base/measures';
+import { historyOf } from '@/core/hair/history';
+import { demoRecords } from '@/core/lab/simulation';
 import { dueReading } from './dueReading';
 
 const history = historyOf(demoRecords(calendarDay('2026-11-25')), 'maren');

@@ -1,6 +1,6 @@
-import type { HeadHistory } from '@/core/hair';
-import type { CalendarDay } from '@/core/measures';
-import { isDryReadingDue } from '@/core/readings';
+import type { CalendarDay } from '@/core/base/measures';
+import { isDryReadingDue } from '@/core/hair/checks';
+import type { HeadHistory } from '@/core/hair/history';
 
 /** The day of the treatment whose dry reading is due today; undefined when none is. */
 export function dueReading(history: HeadHistory, today: CalendarDay): CalendarDay | undefined {

@@ -1,4 +1,4 @@
-import { failed, ok, type Result } from '@/core/measures';
+import { failed, ok, type Result } from '@/core/base/measures';
 import { resolverOf } from './form';
 
 const resolve = (check: (draft: { a: string }) => Result<unknown>) =>

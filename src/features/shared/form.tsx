@@ -8,8 +8,8 @@ import {
   type Resolver,
 } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import type { Result } from '@/core/measures';
+import { t } from '@/core/base/language';
+import type { Result } from '@/core/base/measures';
 import { Button, Choice, Field, FieldGroup, Problem } from '@/ui';
 
 /**

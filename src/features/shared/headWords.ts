@@ -1,6 +1,5 @@
-import type { AGE_BANDS, CHEMISTRY, HEALTH, Head } from '@/core/hair';
-import { t } from '@/core/language';
-import type { Region } from '@/core/readings';
+import { t } from '@/core/base/language';
+import type { AGE_BANDS, CHEMISTRY, HEALTH, Head, Region } from '@/core/records/shapes';
 
 export const AGE_WORDS: Readonly<Record<(typeof AGE_BANDS)[number], string>> = {
   baby: t`under three`,

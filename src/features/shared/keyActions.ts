@@ -1,5 +1,5 @@
 import type { Href } from 'expo-router';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 
 /** A place to go to, by key or by name. */
 export interface Action {

@@ -1,5 +1,5 @@
 import { lazy, Suspense, type ComponentType } from 'react';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { Screen } from '@/ui';
 
 /**

@@ -1,5 +1,5 @@
-import type { Place } from '@/core/batches';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
+import type { Place } from '@/core/records/shapes';
 
 /** Where a batch stands. */
 export const PLACE_WORDS: Record<Place, string> = {

@@ -1,5 +1,5 @@
-import type { PlanChoices } from '@/core/agenda';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
+import type { PlanChoices } from '@/core/plan/agenda';
 
 type SchoolKey =
   | 'rhythm'

@@ -1,6 +1,6 @@
-import type { CalendarDay } from '@/core/measures';
-import { usedVersion, type RecipeVersion } from '@/core/recipes';
-import type { Session } from '@/core/sessions';
+import type { CalendarDay } from '@/core/base/measures';
+import { usedVersion } from '@/core/recipe/recipes';
+import type { RecipeVersion, Session } from '@/core/records/shapes';
 import { newStamp } from './stamp';
 
 /** A use of a recipe on a head as the recipe says it; nobody weighed what went on. */

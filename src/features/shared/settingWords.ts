@@ -1,5 +1,5 @@
-import { t } from '@/core/language';
-import { CUPS, type CupKind, type View } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { CUPS, type CupKind, type View } from '@/core/base/measures';
 import type { Prefs } from '@/store';
 
 interface Words {

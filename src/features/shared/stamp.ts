@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import type { Withdrawal } from '@/core/measures';
+import type { Withdrawal } from '@/core/records/log';
 
 /**
  * What every new record carries: an id of its own and the moment of writing. The id comes from the browser's random numbers,

@@ -1,5 +1,5 @@
-import { t } from '@/core/language';
-import type { WashDayStep } from '@/core/sessions';
+import { t } from '@/core/base/language';
+import type { WashDayStep } from '@/core/records/shapes';
 
 /** What became of a step that was not done. */
 const NOT_DONE_WORDS: Readonly<Record<Exclude<WashDayStep['outcome'], 'done'>, string>> = {

@@ -1,6 +1,6 @@
-import { t } from '@/core/language';
-import type { Larder } from '@/core/recipes';
-import type { Arm, Trial } from '@/core/trials';
+import { t } from '@/core/base/language';
+import type { Larder } from '@/core/recipe/recipes';
+import type { Arm, Trial } from '@/core/records/shapes';
 
 /** "Does Linseed gel change the firmness?" */
 export function trialQuestion({ recipeId, againstId, signal }: Trial, larder: Larder): string {

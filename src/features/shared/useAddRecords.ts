@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import type { StoredRecord } from '@/core/exchange';
+import type { StoredRecord } from '@/core/records/shapes';
 import { recordsAdded, recordsTaken, undoOffered, useAppDispatch } from '@/store';
 
 /**

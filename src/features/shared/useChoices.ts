@@ -1,6 +1,5 @@
-import { choicesOf, type PlanChoices } from '@/core/agenda';
-import type { StoredRecord } from '@/core/exchange';
-import type { Head } from '@/core/hair';
+import { choicesOf, type PlanChoices } from '@/core/plan/agenda';
+import type { StoredRecord, Head } from '@/core/records/shapes';
 import { newStamp } from './stamp';
 import { useAddRecords } from './useAddRecords';
 import { useHistory } from './useHistory';

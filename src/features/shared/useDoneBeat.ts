@@ -1,7 +1,7 @@
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import type { CalendarDay } from '@/core/measures';
-import type { Beat } from '@/core/planning';
+import { t } from '@/core/base/language';
+import type { CalendarDay } from '@/core/base/measures';
+import type { Beat } from '@/core/plan/planning';
+import type { Head } from '@/core/records/shapes';
 import { selectRecipes, useAppSelector } from '@/store';
 import { sessionOf } from './sessionOf';
 import { useAddRecords } from './useAddRecords';

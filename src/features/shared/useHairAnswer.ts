@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { HairState } from '@/core/hair';
+import type { HairState } from '@/core/hair/state';
 import {
   answerWanted,
   selectAnswer,

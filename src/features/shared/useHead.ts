@@ -1,4 +1,4 @@
-import type { Head } from '@/core/hair';
+import type { Head } from '@/core/records/shapes';
 import { selectHead, useAppSelector } from '@/store';
 
 /** The head on screen: the chosen one, or the first; undefined before there is any. */

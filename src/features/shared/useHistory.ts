@@ -1,4 +1,4 @@
-import { EMPTY_HISTORY, type HeadHistory } from '@/core/hair';
+import { EMPTY_HISTORY, type HeadHistory } from '@/core/hair/history';
 import { selectHistory, useAppSelector } from '@/store';
 
 /** What is known of one head. */

@@ -1,6 +1,5 @@
-import { lacksOf, type KitItem } from '@/core/agenda';
-import { PLACES, type Place } from '@/core/batches';
-import { ofKind } from '@/core/exchange';
+import { lacksOf, type KitItem, PLACES, type Place } from '@/core/records/shapes';
+import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 
 /** What the household lacks, and where it can keep things. */

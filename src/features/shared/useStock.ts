@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { type StockedIngredient } from '@/core/making';
-import { inStock } from '@/core/pantry';
+import type { StockedIngredient } from '@/core/kitchen/making';
+import { inStock } from '@/core/kitchen/pantry';
 import { selectPantry, useAppSelector } from '@/store';
 import { useLarder } from './useLarder';
 

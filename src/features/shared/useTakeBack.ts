@@ -1,4 +1,4 @@
-import { withOlder } from '@/core/measures';
+import { withOlder } from '@/core/records/log';
 import { selectAllRecords, useAppSelector } from '@/store';
 import { withdrawing } from './stamp';
 import { useAddRecords } from './useAddRecords';

@@ -1,4 +1,4 @@
-import type { CalendarDay } from '@/core/measures';
+import type { CalendarDay } from '@/core/base/measures';
 import { selectToday, useAppSelector } from '@/store';
 
 /** Today in the person's zone; changes at midnight and when the page comes back. */

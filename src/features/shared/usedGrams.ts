@@ -1,6 +1,7 @@
-import { classifyVersion } from '@/core/classification';
-import { batchUses, gramsUsed, ofKind, keyOfUse, type StoredRecord } from '@/core/exchange';
-import type { Larder, UsedVersion } from '@/core/recipes';
+import { batchUses, gramsUsed, keyOfUse } from '@/core/hair/history';
+import { classifyVersion } from '@/core/recipe/classification';
+import type { Larder } from '@/core/recipe/recipes';
+import { ofKind, type StoredRecord, UsedVersion } from '@/core/records/shapes';
 
 /**
  * Grams that really went on each head, use by use, from batches and from what was weighed on the wash day: what its own factor is learned from. Oils go on far more

@@ -1,5 +1,6 @@
-import { classifyVersion, type School, type Verdict } from '@/core/classification';
-import type { Larder, RecipeVersion } from '@/core/recipes';
+import { classifyVersion, type Verdict } from '@/core/recipe/classification';
+import type { Larder } from '@/core/recipe/recipes';
+import type { School, RecipeVersion } from '@/core/records/shapes';
 
 const known = new WeakMap<Larder, WeakMap<RecipeVersion, Map<School, Verdict | null>>>();
 

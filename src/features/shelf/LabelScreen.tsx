@@ -1,9 +1,9 @@
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { Text, View } from 'react-native';
-import { batchLines, jarLabel, shelfOf } from '@/core/batches';
-import { ofKind } from '@/core/exchange';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
+import { batchLines, jarLabel, shelfOf } from '@/core/kitchen/batches';
+import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, Screen, Small } from '@/ui';
 import { NotFound } from '../shared/NotFound';

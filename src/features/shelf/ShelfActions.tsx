@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { batchLines, movingForbidden, type BatchEvent, type Place, type ShelfItem } from '@/core/batches';
-import type { Head } from '@/core/hair';
-import { plural, t } from '@/core/language';
-import { judgeWeighed } from '@/core/safety';
+import { plural, t } from '@/core/base/language';
+import { batchLines, movingForbidden, type ShelfItem } from '@/core/kitchen/batches';
+import { judgeWeighed } from '@/core/recipe/safety';
+import type { BatchEvent, Place, Head } from '@/core/records/shapes';
 import { selectHeads, useAppSelector } from '@/store';
 import { Body, Button, Choice, Problem, Small } from '@/ui';
 import { PatchTests, useFirstUse } from '../shared/PatchTests';

@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { shelfOf, type ShelfItem } from '@/core/batches';
-import { ofKind } from '@/core/exchange';
-import { plural, t } from '@/core/language';
-import { formatDay } from '@/core/measures';
+import { plural, t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import { shelfOf, type ShelfItem } from '@/core/kitchen/batches';
+import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, Heading, Screen, Small, Strong } from '@/ui';
 import { grams } from '../shared/amounts';

@@ -1,9 +1,9 @@
 import type { ErrorBoundaryProps } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { writeBackup } from '@/core/exchange';
-import { t } from '@/core/language';
-import { dayOfDate } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { dayOfDate } from '@/core/base/measures';
+import { writeBackup } from '@/core/records/files';
 import { browserStorage } from '@/store';
 import { Body, Button, Problem, Screen, Small } from '@/ui';
 import { saveTextFile } from '../shared/browserFiles';

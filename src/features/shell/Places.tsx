@@ -1,6 +1,6 @@
 import { Link, usePathname } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { useTokens, useWide } from '@/ui';
 import { isAt, PLACES } from './places';
 

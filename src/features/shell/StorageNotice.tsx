@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { plural, t } from '@/core/language';
+import { plural, t } from '@/core/base/language';
 import {
   saveRetried,
   selectDamaged,

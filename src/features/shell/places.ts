@@ -3,7 +3,7 @@ import Soup from 'lucide-react-native/icons/soup';
 import Spline from 'lucide-react-native/icons/spline';
 import Users from 'lucide-react-native/icons/users';
 import Waves from 'lucide-react-native/icons/waves-vertical';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 
 /** The five places, in the order of the bar. */
 export const PLACES = [

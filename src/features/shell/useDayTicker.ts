@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { dayOfDate } from '@/core/measures';
+import { dayOfDate } from '@/core/base/measures';
 import { dayBegan, selectToday, useAppStore } from '@/store';
 
 const CHECK_EVERY_MS = 60_000;

@@ -1,6 +1,6 @@
 import { router, useGlobalSearchParams } from 'expo-router';
 import { useEffect } from 'react';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { selectAllRecords, selectStatus, undoOffered, useAppDispatch, useAppSelector } from '@/store';
 import { loadDemo } from '../shared/demo';
 

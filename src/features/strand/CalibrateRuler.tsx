@@ -2,7 +2,7 @@ import * as Slider from '@radix-ui/react-slider';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { fixed, t } from '@/core/language';
+import { fixed, t } from '@/core/base/language';
 import { prefsChanged, useAppDispatch } from '@/store';
 import { Button, Screen, useTokens, useWide } from '@/ui';
 

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { changeWords, sessionChange, type SessionChange } from '@/core/evidence';
-import type { Head, HeadHistory } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import type { SignalId } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import { changeWords, sessionChange, type SessionChange } from '@/core/hair/evidence';
+import type { HeadHistory } from '@/core/hair/history';
+import type { Head, SignalId } from '@/core/records/shapes';
 import { Button, Heading, Small, Strong } from '@/ui';
 
 const ROWS_AT_ONCE = 6;

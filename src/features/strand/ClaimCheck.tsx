@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { rateRatio, rateRatioWords, type Rate } from '@/core/evidence';
-import type { HeadHistory } from '@/core/hair';
-import { fixed, plural, t } from '@/core/language';
-import { calendarDaySchema, formatDay, type CalendarDay } from '@/core/measures';
-import { tallyTotals } from '@/core/readings';
-import { firstUses } from '@/core/sessions';
+import { fixed, plural, t } from '@/core/base/language';
+import { calendarDaySchema, formatDay, type CalendarDay } from '@/core/base/measures';
+import { rateRatio, rateRatioWords, type Rate } from '@/core/hair/evidence';
+import type { HeadHistory } from '@/core/hair/history';
+import { firstUses } from '@/core/hair/history';
+import { tallyTotals } from '@/core/records/shapes';
 import { Body, Choice, Field, FieldGroup, Heading, Small, Strong } from '@/ui';
 
 type What = 'broken' | 'shed';

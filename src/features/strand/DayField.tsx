@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import { t } from '@/core/language';
-import type { CalendarDay } from '@/core/measures';
+import { t } from '@/core/base/language';
+import type { CalendarDay } from '@/core/base/measures';
 import { Choice, FieldGroup } from '@/ui';
 import { FormField } from '../shared/form';
 

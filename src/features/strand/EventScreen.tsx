@@ -1,10 +1,17 @@
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { SIGNALS, EVENT_EFFECTS, type Head } from '@/core/hair';
-import { fixed, t } from '@/core/language';
-import { addDays, failed, failedBySchema, ok, type Result } from '@/core/measures';
-import { EVENT_KINDS, headEventSchema, SIGNAL_IDS, type EventKind, type HeadEvent } from '@/core/readings';
+import { fixed, t } from '@/core/base/language';
+import { addDays, failed, failedBySchema, ok, type Result } from '@/core/base/measures';
+import { SIGNALS, EVENT_EFFECTS } from '@/core/hair/state';
+import {
+  EVENT_KINDS,
+  headEventSchema,
+  SIGNAL_IDS,
+  type EventKind,
+  type Head,
+  type HeadEvent,
+} from '@/core/records/shapes';
 import { Body, Button, Screen, Small } from '@/ui';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';

@@ -1,8 +1,8 @@
 import * as RadioGroup from '@rn-primitives/radio-group';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
-import { t } from '@/core/language';
-import { FEEL_WORDS } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { FEEL_WORDS } from '@/core/hair/checks';
 import { Small, Strong, useTokens } from '@/ui';
 
 const STEP = { width: 34, height: 64 } as const;

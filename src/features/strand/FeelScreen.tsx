@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { MARKS, NO_MARKS, type Measured } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { MARKS, NO_MARKS, type Head, type Measured } from '@/core/records/shapes';
 import { Button, Choice, FieldGroup } from '@/ui';
 import { FeelScale } from './FeelScale';
 import { FlowScreen, withHead } from './FlowScreen';

@@ -1,9 +1,8 @@
 import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import type { Measured, Moment, Reading } from '@/core/readings';
+import { t } from '@/core/base/language';
+import type { Head, Measured, Moment, Reading } from '@/core/records/shapes';
 import { Button, Choice, FieldGroup, Problem, Screen, Small, useWide } from '@/ui';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { SignalState } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay, type CalendarDay } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { formatDay, type CalendarDay } from '@/core/base/measures';
+import type { SignalState } from '@/core/hair/state';
 import { Button, Small } from '@/ui';
 import { levelText } from './levelText';
 

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import { BLANK_DRAFT, readingFromDraft, REGIONS, type Region } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import { BLANK_DRAFT, readingFromDraft } from '@/core/hair/checks';
+import { REGIONS, type Head, type Region } from '@/core/records/shapes';
 import { Field, Small } from '@/ui';
 import { PLACE_LABELS } from '../shared/headWords';
 import { useHistory } from '../shared/useHistory';

@@ -1,10 +1,10 @@
 import { router, type Href } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ofKind } from '@/core/exchange';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay, formatInstant } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { formatDay, formatInstant } from '@/core/base/measures';
+import { ofKind } from '@/core/records/shapes';
+import type { Head } from '@/core/records/shapes';
 import { selectAllRecords, useAppSelector } from '@/store';
 import { Button, Small, Strong } from '@/ui';
 import { stepOutcomeWords } from '../shared/stepWords';

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { addDays, dayRange, formatDay, weekdayOf, type CalendarDay } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { addDays, dayRange, formatDay, weekdayOf, type CalendarDay } from '@/core/base/measures';
+import type { Head } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector, WEEK_START_DAYS } from '@/store';
 import { Button, Heading, Small, Strong } from '@/ui';
 import { KindMark } from '../shared/KindMark';

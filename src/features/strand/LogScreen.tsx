@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { ofKind } from '@/core/exchange';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay, type CalendarDay } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { formatDay, type CalendarDay } from '@/core/base/measures';
+import { ofKind } from '@/core/records/shapes';
+import type { Head } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, Choice, Field, Screen, Small, useWide } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';

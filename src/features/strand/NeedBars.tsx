@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import { NEEDS, type Need } from '@/core/hair';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
+import { NEEDS, type Need } from '@/core/hair/state';
 import { Small } from '@/ui';
 
 const NEED_WORDS: Record<(typeof NEEDS)[number], string> = {

@@ -1,12 +1,18 @@
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { expectedHalfWidth } from '@/core/evidence';
-import { SIGNALS, type Head } from '@/core/hair';
-import { fixed, t } from '@/core/language';
-import { addDays, failedBySchema, formatDay, ok, type CalendarDay, type Result } from '@/core/measures';
-import { SIGNAL_IDS, type SignalId } from '@/core/readings';
-import { shortestDays, TRIAL_LIMITS, trialSchema, type Trial } from '@/core/trials';
+import { fixed, t } from '@/core/base/language';
+import { addDays, failedBySchema, formatDay, ok, type CalendarDay, type Result } from '@/core/base/measures';
+import { expectedHalfWidth, shortestDays } from '@/core/hair/evidence';
+import { SIGNALS } from '@/core/hair/state';
+import {
+  SIGNAL_IDS,
+  TRIAL_LIMITS,
+  trialSchema,
+  type Head,
+  type SignalId,
+  type Trial,
+} from '@/core/records/shapes';
 import { Body, Button, Problem, Screen, Small } from '@/ui';
 import { FormChoice, NotSavedYet, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';

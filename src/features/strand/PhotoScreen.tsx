@@ -1,11 +1,18 @@
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Image, View } from 'react-native';
-import { ofKind } from '@/core/exchange';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay, rounded } from '@/core/measures';
-import { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, REGIONS, type Photo } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { formatDay, rounded } from '@/core/base/measures';
+import {
+  PHOTO_LIMITS,
+  photoBytes,
+  photoSchema,
+  photosOf,
+  REGIONS,
+  type Head,
+  type Photo,
+} from '@/core/records/shapes';
+import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Body, Button, Choice, Heading, Problem, Screen, Small, useWide } from '@/ui';
 import { PLACE_LABELS } from '../shared/headWords';

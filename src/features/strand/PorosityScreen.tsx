@@ -1,14 +1,9 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
-import { hairMassGrams, type Head } from '@/core/hair';
-import { t } from '@/core/language';
-import {
-  POROSITY_TESTS,
-  porositySchema,
-  READING_LIMITS,
-  usualDryMinutes,
-  type PorosityTests,
-} from '@/core/readings';
+import { t } from '@/core/base/language';
+import { POROSITY_TESTS, usualDryMinutes } from '@/core/hair/checks';
+import { hairMassGrams } from '@/core/hair/state';
+import { porositySchema, READING_LIMITS, type Head, type PorosityTests } from '@/core/records/shapes';
 import { dryingStarted, selectUnderway, underwayEnded, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, Choice, FieldGroup, Problem, Small } from '@/ui';
 import { minutesText } from '../shared/beatWords';

@@ -1,20 +1,17 @@
 import { router } from 'expo-router';
 import { useController, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { addDays, type CalendarDay } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { addDays, type CalendarDay } from '@/core/base/measures';
 import {
   BLANK_DRAFT,
   BLANK_STRAND,
   draftFromReading,
   FEEL_WORDS,
-  MARKS,
   readingFromDraft,
-  REGIONS,
-  type Reading,
   type ReadingDraft,
-} from '@/core/readings';
+} from '@/core/hair/checks';
+import { MARKS, REGIONS, type Head, type Reading } from '@/core/records/shapes';
 import { Button, FieldGroup, Problem, Screen } from '@/ui';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
 import { PLACE_LABELS } from '../shared/headWords';

@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import type { Head } from '@/core/records/shapes';
 import { Button, Screen, Small } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import { PrintSheet } from '../shared/PrintSheet';

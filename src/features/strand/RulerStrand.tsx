@@ -1,15 +1,9 @@
 import { useState } from 'react';
 import { Text, useWindowDimensions, View } from 'react-native';
-import { t } from '@/core/language';
-import { rounded } from '@/core/measures';
-import {
-  returnPercentOf,
-  STRETCH,
-  strandSchema,
-  stretchPercentOf,
-  type Region,
-  type Strand,
-} from '@/core/readings';
+import { t } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
+import { returnPercentOf, STRETCH, stretchPercentOf } from '@/core/hair/checks';
+import { strandSchema, type Region, type Strand } from '@/core/records/shapes';
 import { Body, Button, Problem, Small, Strong } from '@/ui';
 import { Ruler } from '@/ui/Ruler';
 

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
-import { hairMassGrams, type Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { measurementsOf, NOTHING_MEASURED, referralOf, type Measured } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { measurementsOf, referralOf } from '@/core/hair/checks';
+import { hairMassGrams } from '@/core/hair/state';
+import { NOTHING_MEASURED, type Head, type Measured } from '@/core/records/shapes';
 import { Heading, Small, Strong } from '@/ui';
 import { Referral } from '../shared/Referral';
 import { measurementWords } from './measurementWords';

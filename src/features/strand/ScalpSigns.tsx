@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import type { ScalpSign } from '@/core/readings';
+import { t } from '@/core/base/language';
+import type { ScalpSign } from '@/core/records/shapes';
 import { Button } from '@/ui';
 import { SCALP_OPTIONS, withScalpSign } from './readingOptions';
 

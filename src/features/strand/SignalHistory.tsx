@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { SIGNALS, Z90, type HeadHistory, type SignalState } from '@/core/hair';
-import { t } from '@/core/language';
-import { addDays, daysBetween, formatDay, type CalendarDay } from '@/core/measures';
-import type { SignalId } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { addDays, daysBetween, formatDay, type CalendarDay } from '@/core/base/measures';
+import type { HeadHistory } from '@/core/hair/history';
+import { SIGNALS, Z90, type SignalState } from '@/core/hair/state';
+import type { SignalId } from '@/core/records/shapes';
 import { Button, Heading, Small, useWidth } from '@/ui';
 import { SignalChart } from '@/ui/charts/SignalChart';
 import { EVENT_WORDS } from './eventWords';

@@ -1,7 +1,8 @@
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import { BLANK_STRAND, READING_LIMITS, strandFromDraft, type ReadingDraft } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { BLANK_STRAND, strandFromDraft, type ReadingDraft } from '@/core/hair/checks';
+import { READING_LIMITS } from '@/core/records/shapes';
 import { Button, FieldGroup, Small } from '@/ui';
 import { FormField } from '../shared/form';
 import { strandWords } from './strandWords';

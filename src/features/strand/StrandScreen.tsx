@@ -1,9 +1,10 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import type { HairState, Head, NextReading } from '@/core/hair';
-import { plural, t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import { SIGNAL_IDS } from '@/core/readings';
+import { plural, t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import type { HairState, NextReading } from '@/core/hair/state';
+import type { Head } from '@/core/records/shapes';
+import { SIGNAL_IDS } from '@/core/records/shapes';
 import { Body, Button, Heading, Screen, Small, useWide } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import { PLACE_LABELS } from '../shared/headWords';

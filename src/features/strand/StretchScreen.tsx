@@ -1,15 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { SIGNALS, type Head } from '@/core/hair';
-import { plural, t } from '@/core/language';
-import {
-  REGIONS,
-  READING_LIMITS,
-  strandsTogether,
-  strandsToSettle,
-  type Region,
-  type Strand,
-} from '@/core/readings';
+import { plural, t } from '@/core/base/language';
+import { strandsTogether, strandsToSettle } from '@/core/hair/checks';
+import { SIGNALS } from '@/core/hair/state';
+import { READING_LIMITS, REGIONS, type Head, type Region, type Strand } from '@/core/records/shapes';
 import {
   selectPrefs,
   selectUnderway,

@@ -1,8 +1,9 @@
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import type { Head, HairState, NextReading } from '@/core/hair';
-import { t } from '@/core/language';
-import type { TestId } from '@/core/readings';
+import { t } from '@/core/base/language';
+import type { TestId } from '@/core/hair/checks';
+import type { HairState, NextReading } from '@/core/hair/state';
+import type { Head } from '@/core/records/shapes';
 import { selectUnderway, useAppSelector, type Underway } from '@/store';
 import { Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';

@@ -1,9 +1,10 @@
 import { impactAsync, ImpactFeedbackStyle } from 'expo-haptics';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { READING_LIMITS, sectionsOf, tallyTotals, type Tap } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { sectionsOf, type Tap } from '@/core/hair/checks';
+import type { Head } from '@/core/records/shapes';
+import { READING_LIMITS, tallyTotals } from '@/core/records/shapes';
 import { selectUnderway, tapped, underwayEnded, untapped, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, FieldGroup, Small, Strong } from '@/ui';
 import { useHistory } from '../shared/useHistory';

@@ -1,8 +1,7 @@
 import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import {
   addDays,
   failed,
@@ -11,8 +10,8 @@ import {
   ok,
   type CalendarDay,
   type Result,
-} from '@/core/measures';
-import { sessionSchema, type Session } from '@/core/sessions';
+} from '@/core/base/measures';
+import { sessionSchema, type Head, type Session } from '@/core/records/shapes';
 import { Button, Screen } from '@/ui';
 import { numberFrom } from '../shared/amounts';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
@@ -25,7 +24,7 @@ import { useToday } from '../shared/useToday';
 import { Welcome } from '../shared/Welcome';
 import { DayField } from './DayField';
 
-interface Draft {
+interface TreatmentDraft {
   readonly day: string;
   readonly minutes: string;
   readonly warmth: Session['warmth'];
@@ -58,7 +57,7 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
   const add = useAddRecords();
   const { larder } = useHistory(head.headId);
   const name = larder.lastVersion(existing.recipeId)?.name ?? t`The treatment`;
-  const made = ({ day, minutes, warmth, grams, note }: Draft): Result<Session> => {
+  const made = ({ day, minutes, warmth, grams, note }: TreatmentDraft): Result<Session> => {
     const parsed = sessionSchema.safeParse({
       ...existing,
       ...newStamp(),
@@ -78,7 +77,7 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
       ? failed('future-day', t`That day has not come yet.`, 'day')
       : ok(parsed.data);
   };
-  const { control, handleSubmit, formState } = useForm<Draft>({
+  const { control, handleSubmit, formState } = useForm<TreatmentDraft>({
     defaultValues: {
       day: existing.day,
       minutes: String(existing.contactMinutes),

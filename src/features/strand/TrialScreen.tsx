@@ -1,10 +1,16 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { changeWords, trialReport, type TrialReport } from '@/core/evidence';
-import { Z90, type Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import { trialState, type Trial, type TrialState } from '@/core/trials';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import {
+  changeWords,
+  trialReport,
+  type TrialReport,
+  trialState,
+  type TrialState,
+} from '@/core/hair/evidence';
+import { Z90 } from '@/core/hair/state';
+import type { Head, Trial } from '@/core/records/shapes';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
 import { NotFound } from '../shared/NotFound';
 import { sessionOf } from '../shared/sessionOf';

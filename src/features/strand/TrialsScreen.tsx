@@ -1,9 +1,9 @@
 import { Link, router } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import { trialState } from '@/core/trials';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import { trialState } from '@/core/hair/evidence';
+import type { Head } from '@/core/records/shapes';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import { armWords, trialQuestion } from '../shared/trialWords';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import { rounded } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
 import {
   BLANK_STRAND,
   returnPercentOf,
@@ -9,9 +9,8 @@ import {
   strandCheck,
   strandFromDraft,
   stretchPercentOf,
-  type Region,
-  type Strand,
-} from '@/core/readings';
+} from '@/core/hair/checks';
+import type { Region, Strand } from '@/core/records/shapes';
 import { Button, Field, Problem, Small, Strong } from '@/ui';
 
 interface TypedStrandProps {

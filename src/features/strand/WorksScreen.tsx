@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { SIGNALS, Z90, type HairState, type Head, type HeadHistory, type SignalState } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import { SIGNAL_IDS, type SignalId } from '@/core/readings';
-import { firstUsesTogether } from '@/core/sessions';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import type { HeadHistory } from '@/core/hair/history';
+import { firstUsesTogether } from '@/core/hair/history';
+import { SIGNALS, Z90, type HairState, type SignalState } from '@/core/hair/state';
+import { SIGNAL_IDS, type Head, type SignalId } from '@/core/records/shapes';
 import { Body, Choice, Heading, Screen, Small, Strong, useWidth } from '@/ui';
 import { EffectAxis, EffectBar } from '@/ui/charts/EffectBar';
 import { HeadPicker } from '../shared/HeadPicker';

@@ -1,6 +1,6 @@
-import { historyOf } from '@/core/exchange';
-import { calendarDay } from '@/core/measures';
-import { demoRecords } from '@/core/simulation';
+import { calendarDay } from '@/core/base/measures';
+import { historyOf } from '@/core/hair/history';
+import { demoRecords } from '@/core/lab/simulation';
 import { daysSinceDetangle } from './daysSinceDetangle';
 
 const today = calendarDay('2026-11-25');

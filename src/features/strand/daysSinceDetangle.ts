@@ -1,5 +1,5 @@
-import type { HeadHistory } from '@/core/hair';
-import { daysBetween, type CalendarDay } from '@/core/measures';
+import { daysBetween, type CalendarDay } from '@/core/base/measures';
+import type { HeadHistory } from '@/core/hair/history';
 
 /** Days since the last detangle that the log knows of: a counted one or a wash day; null when there is none. */
 export function daysSinceDetangle(history: HeadHistory, today: CalendarDay): number | null {

@@ -1,7 +1,7 @@
-import { lastingDays, Z90, type Response, type SignalState } from '@/core/hair';
-import { fixed, plural, t } from '@/core/language';
-import { rounded } from '@/core/measures';
-import type { SignalId } from '@/core/readings';
+import { fixed, plural, t } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
+import { lastingDays, Z90, type Response, type SignalState } from '@/core/hair/state';
+import type { SignalId } from '@/core/records/shapes';
 
 /** Uses from which an effect is spoken of without "so far". */
 const SETTLED_USES = 5;

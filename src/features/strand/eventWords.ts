@@ -1,5 +1,5 @@
-import { t } from '@/core/language';
-import type { EventKind } from '@/core/readings';
+import { t } from '@/core/base/language';
+import type { EventKind } from '@/core/records/shapes';
 
 /** What happened, as it is chosen and as it is listed. */
 export const EVENT_WORDS: Record<EventKind, { readonly label: string; readonly note: string }> = {

@@ -1,5 +1,5 @@
-import { speak } from '@/core/language';
-import { speechOf } from '@/core/translation';
+import { speak } from '@/core/base/language';
+import { speechOf } from '@/core/base/translation';
 import portuguese from '../../../data/languages/pt.json';
 import { effectText } from './effectWords';
 import { levelText } from './levelText';

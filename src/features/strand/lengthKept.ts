@@ -1,5 +1,5 @@
-import { rounded, type CalendarDay } from '@/core/measures';
-import { REGIONS, type Reading, type Region } from '@/core/readings';
+import { rounded, type CalendarDay } from '@/core/base/measures';
+import { REGIONS, type Reading, type Region } from '@/core/records/shapes';
 
 export interface LengthThen {
   readonly day: CalendarDay;

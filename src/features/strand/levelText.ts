@@ -1,7 +1,7 @@
-import { shownValue } from '@/core/hair';
-import { fixed, numberText } from '@/core/language';
-import { rounded } from '@/core/measures';
-import type { SignalId } from '@/core/readings';
+import { fixed, numberText } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
+import { shownValue } from '@/core/hair/state';
+import type { SignalId } from '@/core/records/shapes';
 
 /** A level as people read it: broken pieces a day as a whole number from two on, the other scales with one decimal and a sign. */
 export function levelText(signal: SignalId, level: number): string {

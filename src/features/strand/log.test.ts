@@ -1,7 +1,4 @@
-import type { BatchEvent } from '@/core/batches';
-import { addDays, calendarDay } from '@/core/measures';
-import { makeLarder } from '@/core/recipes';
-import type { WashDay } from '@/core/sessions';
+import { addDays, calendarDay } from '@/core/base/measures';
 import {
   STAMP,
   testBatch,
@@ -11,7 +8,9 @@ import {
   testRecipe,
   testSession,
   testStrand,
-} from '@/core/testing';
+} from '@/core/lab/testing';
+import { makeLarder } from '@/core/recipe/recipes';
+import type { BatchEvent, WashDay } from '@/core/records/shapes';
 import { foundIn, kindOfSession, logEntries } from './logEntries';
 import { reportOf } from './report';
 

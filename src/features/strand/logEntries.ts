@@ -1,10 +1,17 @@
-import type { Batch, BatchEvent } from '@/core/batches';
-import type { TreatmentKind } from '@/core/classification';
-import type { Head, HeadHistory } from '@/core/hair';
-import { plural, t } from '@/core/language';
-import { daysBetween, formatDay, type CalendarDay } from '@/core/measures';
-import type { HeadEvent, Reading } from '@/core/readings';
-import type { Rating, Session, WashDay } from '@/core/sessions';
+import { plural, t } from '@/core/base/language';
+import { daysBetween, formatDay, type CalendarDay } from '@/core/base/measures';
+import type { HeadHistory } from '@/core/hair/history';
+import type { TreatmentKind } from '@/core/recipe/classification';
+import type {
+  Batch,
+  BatchEvent,
+  Head,
+  HeadEvent,
+  Reading,
+  Rating,
+  Session,
+  WashDay,
+} from '@/core/records/shapes';
 import { kindInWords, minutesText } from '../shared/beatWords';
 import { PLACE_WORDS } from '../shared/placeWords';
 import { verdictOf } from '../shared/verdictOf';

@@ -1,6 +1,6 @@
-import { SIGNALS } from '@/core/hair';
-import { t } from '@/core/language';
-import type { Measurement } from '@/core/readings';
+import { t } from '@/core/base/language';
+import type { Measurement } from '@/core/hair/checks';
+import { SIGNALS } from '@/core/hair/state';
 import { levelText } from './levelText';
 
 /** "Firmness −0.8, likely between −1.1 and −0.5" */

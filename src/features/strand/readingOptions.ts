@@ -1,5 +1,6 @@
-import { t } from '@/core/language';
-import { SCALP_SIGNS, SCALP_WORDS, type MarkId, type ScalpSign } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { SCALP_WORDS } from '@/core/hair/checks';
+import { SCALP_SIGNS, type MarkId, type ScalpSign } from '@/core/records/shapes';
 
 const steps = (...words: string[]) => words.map((label, value) => ({ value, label }));
 

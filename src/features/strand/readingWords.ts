@@ -1,6 +1,7 @@
-import { hairMassGrams, type Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { FEEL_WORDS, MARKS, measurementsOf, SCALP_WORDS, type Reading } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { FEEL_WORDS, measurementsOf, SCALP_WORDS } from '@/core/hair/checks';
+import { hairMassGrams } from '@/core/hair/state';
+import { MARKS, type Head, type Reading } from '@/core/records/shapes';
 import { PLACE_LABELS } from '../shared/headWords';
 import { MARK_OPTIONS } from './readingOptions';
 

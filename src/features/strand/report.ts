@@ -1,7 +1,8 @@
-import type { Head, HeadHistory } from '@/core/hair';
-import { t } from '@/core/language';
-import { addDays, formatDay, type CalendarDay } from '@/core/measures';
-import { SCALP_WORDS } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { addDays, formatDay, type CalendarDay } from '@/core/base/measures';
+import { SCALP_WORDS } from '@/core/hair/checks';
+import type { HeadHistory } from '@/core/hair/history';
+import type { Head } from '@/core/records/shapes';
 import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
 import { kindInWords } from '../shared/beatWords';
 import { AGE_WORDS, CHEMISTRY_WORDS, DENSITY_WORDS, HEALTH_WORDS, STRAND_WORDS } from '../shared/headWords';

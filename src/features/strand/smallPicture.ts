@@ -1,8 +1,8 @@
 import { ImageManipulator, SaveFormat } from 'expo-image-manipulator';
 import { launchImageLibraryAsync } from 'expo-image-picker';
-import { t } from '@/core/language';
-import { failed, ok, type Result } from '@/core/measures';
-import { PHOTO_LIMITS, type Photo } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { failed, ok, type Result } from '@/core/base/measures';
+import { PHOTO_LIMITS, type Photo } from '@/core/records/shapes';
 
 type Picture = Pick<Photo, 'jpeg' | 'widthPx' | 'heightPx'>;
 

@@ -1,6 +1,6 @@
-import type { Response, SignalState } from '@/core/hair';
-import { addDays, calendarDay } from '@/core/measures';
-import { testReading, testSession } from '@/core/testing';
+import { addDays, calendarDay } from '@/core/base/measures';
+import type { Response, SignalState } from '@/core/hair/state';
+import { testReading, testSession } from '@/core/lab/testing';
 import { effectInWords, effectText } from './effectWords';
 import { lastLength, lengthKept } from './lengthKept';
 import { levelText } from './levelText';

@@ -1,6 +1,7 @@
-import { t } from '@/core/language';
-import { rounded } from '@/core/measures';
-import { strandFigures, type Strand } from '@/core/readings';
+import { t } from '@/core/base/language';
+import { rounded } from '@/core/base/measures';
+import { strandFigures } from '@/core/hair/checks';
+import type { Strand } from '@/core/records/shapes';
 
 /** "60 mm, stretch 32 %, return 91 %" */
 export function strandWords(strand: Strand): string {

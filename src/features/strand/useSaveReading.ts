@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import type { CalendarDay, Result } from '@/core/measures';
-import { readingOf, type Measured, type Moment, type Reading } from '@/core/readings';
+import { t } from '@/core/base/language';
+import type { CalendarDay, Result } from '@/core/base/measures';
+import { readingOf } from '@/core/hair/checks';
+import type { Head, Measured, Moment, Reading } from '@/core/records/shapes';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useToday } from '../shared/useToday';

@@ -1,7 +1,7 @@
-import { isSmall } from '@/core/agenda';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import type { Plan } from '@/core/planning';
+import { t } from '@/core/base/language';
+import { isSmall } from '@/core/plan/agenda';
+import type { Plan } from '@/core/plan/planning';
+import type { Head } from '@/core/records/shapes';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button } from '@/ui';
 import { Entry } from '../shared/Entry';

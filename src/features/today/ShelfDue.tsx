@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
-import { plural, t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import type { ShelfNote } from '@/core/question';
+import { plural, t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import type { ShelfNote } from '@/core/plan/question';
 import { Button } from '@/ui';
 import { Entry } from '../shared/Entry';
 

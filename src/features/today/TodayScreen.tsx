@@ -1,9 +1,9 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay, whenWords, type CalendarDay } from '@/core/measures';
-import type { Beat, PlanDay } from '@/core/planning';
+import { t } from '@/core/base/language';
+import { formatDay, whenWords, type CalendarDay } from '@/core/base/measures';
+import type { Beat, PlanDay } from '@/core/plan/planning';
+import type { Head } from '@/core/records/shapes';
 import { selectWashRuns, useAppSelector } from '@/store';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';

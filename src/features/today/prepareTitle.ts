@@ -1,5 +1,5 @@
-import { t } from '@/core/language';
-import type { PrepTask } from '@/core/planning';
+import { t } from '@/core/base/language';
+import type { PrepTask } from '@/core/plan/planning';
 
 const two = (value: number) => String(value).padStart(2, '0');
 

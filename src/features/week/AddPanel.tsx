@@ -1,23 +1,23 @@
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import { formatDay, weekdayOrDate, type CalendarDay } from '@/core/measures';
-import type { RecipeVersion } from '@/core/recipes';
+import { t } from '@/core/base/language';
+import { formatDay, weekdayOrDate, type CalendarDay } from '@/core/base/measures';
+import type { RecipeVersion } from '@/core/records/shapes';
 import { Small } from '@/ui';
 import { PatchTests, usePatchTestState } from '../shared/PatchTests';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
-import { WonderAnswer } from './WonderAnswer';
+import { WhatIfReply } from './WhatIfReply';
 
 /** Puts something on a day by hand, or asks why the plan did not. */
 export function AddPanel({ day }: { day: CalendarDay }) {
-  const { decisions, startAdd, ask, wonder, head, plan } = useWeek();
+  const { decisions, startAdd, ask, whatIf, head, plan } = useWeek();
   const stateOf = usePatchTestState(head);
   const on = weekdayOrDate(day, plan.from);
-  const isAsked = wonder.asked?.what === 'why-not' && wonder.asked.day === day;
+  const isAsked = whatIf.asked?.what === 'why-not' && whatIf.asked.day === day;
   const waits = ({ recipeId }: RecipeVersion) => stateOf(recipeId).allowedFrom > day;
   return (
     <View className="gap-2">
-      {isAsked ? <WonderAnswer /> : null}
+      {isAsked ? <WhatIfReply /> : null}
       <RecipeChoices
         label={t`For ${on}`}
         // A patch test comes first, whatever she puts where.

@@ -1,7 +1,7 @@
-import { airAdvice } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import type { Beat } from '@/core/planning';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import { airAdvice } from '@/core/hair/state';
+import type { Beat } from '@/core/plan/planning';
 import { Body } from '@/ui';
 import { useWeather } from './useWeather';
 import { useWeek } from './WeekContext';

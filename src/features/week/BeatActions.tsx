@@ -1,23 +1,23 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { isSmall } from '@/core/agenda';
-import { t } from '@/core/language';
-import type { Beat } from '@/core/planning';
+import { t } from '@/core/base/language';
+import { isSmall } from '@/core/plan/agenda';
+import type { Beat } from '@/core/plan/planning';
 import { Button } from '@/ui';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
-import { WonderAnswer } from './WonderAnswer';
+import { WhatIfReply } from './WhatIfReply';
 
 /** What she can do with a planned beat: keep it, move it, swap it, leave it out, or ask what if. */
 export function BeatActions({ beat }: { beat: Beat }) {
-  const { decisions, startMove, moving, ask, wonder } = useWeek();
+  const { decisions, startMove, moving, ask, whatIf } = useWeek();
   const [swapping, setSwapping] = useState(false);
   const isMoving = moving === beat;
   const canAsk = !isSmall(beat) && beat.slot !== 'follow-up';
   const isAsked =
-    wonder.asked?.what === 'without' &&
-    wonder.asked.day === beat.day &&
-    wonder.asked.recipeId === beat.recipeId;
+    whatIf.asked?.what === 'without' &&
+    whatIf.asked.day === beat.day &&
+    whatIf.asked.recipeId === beat.recipeId;
   return (
     <View className="gap-2">
       <View className="flex-row flex-wrap gap-2">
@@ -76,7 +76,7 @@ export function BeatActions({ beat }: { beat: Beat }) {
           />
         </View>
       ) : null}
-      {isAsked ? <WonderAnswer /> : null}
+      {isAsked ? <WhatIfReply /> : null}
     </View>
   );
 }

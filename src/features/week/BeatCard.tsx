@@ -1,8 +1,8 @@
 import { View } from 'react-native';
-import { isSmall } from '@/core/agenda';
-import { fixed, t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import type { Beat, PrepTask } from '@/core/planning';
+import { fixed, t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import { isSmall } from '@/core/plan/agenda';
+import type { Beat, PrepTask } from '@/core/plan/planning';
 import { Body, Button, Heading, Small, Strong } from '@/ui';
 import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
 import { AirAdvice } from './AirAdvice';

@@ -1,8 +1,7 @@
 import { View } from 'react-native';
-import { ofKind, type StoredRecord } from '@/core/exchange';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import type { Plan } from '@/core/planning';
+import { t } from '@/core/base/language';
+import type { Plan } from '@/core/plan/planning';
+import { ofKind, type StoredRecord, Head } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, Heading, Small } from '@/ui';
 import { saveTextFile } from '../shared/browserFiles';
@@ -15,7 +14,7 @@ export function CalendarExport({ head, plan }: { head: Head; plan: Plan }) {
   const records = useAppSelector(selectLiveRecords);
   const last = ofKind(records, 'calendar-export').findLast(({ headId }) => headId === head.headId);
   const save = async () => {
-    const { calendarFile } = await import('@/core/calendar');
+    const { calendarFile } = await import('@/core/files/calendar');
     const stamp = newStamp();
     const { text, entries } = calendarFile(plan, head, last?.entries ?? [], stamp.recordedAt);
     saveTextFile(`hair-of-${head.headId}.ics`, text, 'text/calendar');

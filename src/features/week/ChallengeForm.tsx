@@ -1,9 +1,8 @@
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { challengeSchema, type Challenge, type ChallengeCounts } from '@/core/agenda';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { failedBySchema, ok, type CalendarDay, type Result } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { failedBySchema, ok, type CalendarDay, type Result } from '@/core/base/measures';
+import { challengeSchema, type Challenge, type ChallengeCounts, Head } from '@/core/records/shapes';
 import { Button, Heading } from '@/ui';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
-import type { ChallengeState, Occasion } from '@/core/agenda';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay, type CalendarDay } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { formatDay, type CalendarDay } from '@/core/base/measures';
+import type { ChallengeState } from '@/core/plan/agenda';
+import type { Occasion, Head } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Heading, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';

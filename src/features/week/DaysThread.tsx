@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { TreatmentKind } from '@/core/classification';
+import type { TreatmentKind } from '@/core/recipe/classification';
 import { useWidth } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
 import { MARK_OF_KIND } from '../shared/beatWords';

@@ -14,9 +14,9 @@ import {
 } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
 import { Text, View } from 'react-native';
-import { t } from '@/core/language';
-import { calendarDay, formatDay, type CalendarDay } from '@/core/measures';
-import type { Beat } from '@/core/planning';
+import { t } from '@/core/base/language';
+import { calendarDay, formatDay, type CalendarDay } from '@/core/base/measures';
+import type { Beat } from '@/core/plan/planning';
 import { useWeek } from './WeekContext';
 
 const dayOf = (id: string | number | undefined): CalendarDay | null =>

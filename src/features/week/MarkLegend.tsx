@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { Small, useTokens, type MarkKind } from '@/ui';
 import { Mark } from '@/ui/charts/Mark';
 

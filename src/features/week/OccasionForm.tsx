@@ -1,9 +1,8 @@
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { OCCASIONS, occasionSchema, type Occasion, type OccasionKind } from '@/core/agenda';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { addDays, failedBySchema, ok, type CalendarDay, type Result } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { addDays, failedBySchema, ok, type CalendarDay, type Result } from '@/core/base/measures';
+import { OCCASIONS, occasionSchema, type Occasion, type OccasionKind, Head } from '@/core/records/shapes';
 import { Button, Heading, Small } from '@/ui';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';

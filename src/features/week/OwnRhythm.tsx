@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import type { OwnPart } from '@/core/scheduling';
+import { t } from '@/core/base/language';
+import type { OwnPart } from '@/core/plan/scheduling';
 import { Button, Choice, FieldGroup, Heading, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
 

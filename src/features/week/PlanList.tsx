@@ -1,7 +1,7 @@
 import { View } from 'react-native';
-import { placeInWords } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import { placeInWords } from '@/core/hair/state';
 import { Heading, Small } from '@/ui';
 import { WeekDay } from './WeekDay';
 import type { WeekRow } from './weekRows';

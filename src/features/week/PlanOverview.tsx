@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import type { Beat, PlanDay } from '@/core/planning';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import type { Beat, PlanDay } from '@/core/plan/planning';
 import { Small, Strong } from '@/ui';
 import { KindMark } from '../shared/KindMark';
 import { beatKey } from './BeatCard';

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import { fixed, t } from '@/core/language';
-import type { Plan } from '@/core/planning';
+import { fixed, t } from '@/core/base/language';
+import type { Plan } from '@/core/plan/planning';
 import {
   planNoteSeen,
   searchedOn,
@@ -14,7 +14,7 @@ import {
 import { Body, Button, Small, Strong } from '@/ui';
 import { stopScheduler } from '@/workers';
 import { useHairAnswer } from '../shared/useHairAnswer';
-import { Loosenings } from './Loosenings';
+import { Relaxations } from './Relaxations';
 import { useWeek } from './WeekContext';
 
 /** How good the plan is, and whether a better one is looked for. */
@@ -91,7 +91,7 @@ export function PlanNotes() {
 export function PlanLimits() {
   const { plan, head } = useWeek();
   const answer = useHairAnswer();
-  const own = (answer?.loosenings ?? []).filter(({ headId }) => headId === head.headId);
+  const own = (answer?.relaxations ?? []).filter(({ headId }) => headId === head.headId);
   if (plan.unmet.length === 0 && own.length === 0) return null;
   return (
     <View role="note" testID="plan-limits" className="gap-2 rounded-2xl bg-sunken p-4">
@@ -101,7 +101,7 @@ export function PlanLimits() {
       {own.length > 0 ? (
         <>
           <Strong>{t`What you decided does not fit its rules. The least that would have to give way:`}</Strong>
-          <Loosenings loosenings={own} />
+          <Relaxations relaxations={own} />
         </>
       ) : null}
     </View>

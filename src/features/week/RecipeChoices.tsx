@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { classifyVersion } from '@/core/classification';
-import { t } from '@/core/language';
-import type { RecipeVersion } from '@/core/recipes';
+import { t } from '@/core/base/language';
+import { classifyVersion } from '@/core/recipe/classification';
+import type { RecipeVersion } from '@/core/records/shapes';
 import { Button, Small, Strong } from '@/ui';
 import { kindInWords } from '../shared/beatWords';
 import { useLarder } from '../shared/useLarder';

@@ -1,17 +1,16 @@
 import { View } from 'react-native';
+import { t } from '@/core/base/language';
+import { learnedWashMinutes } from '@/core/hair/history';
 import {
   holdsUnder,
-  LEANINGS,
-  LEANING_MOST,
   LEANING_WORDS,
-  RULES,
+  PLAN_RULES,
   RULE_KEYS,
   type PlanChoices,
   type Rule,
-} from '@/core/agenda';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { learnedWashMinutes } from '@/core/sessions';
+} from '@/core/plan/agenda';
+import { LEANINGS, LEANING_MOST } from '@/core/records/shapes';
+import type { Head } from '@/core/records/shapes';
 import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import { SchoolRows } from '../shared/SchoolRows';
@@ -43,7 +42,7 @@ export function RulesScreen() {
 function Rules({ head }: { head: Head }) {
   const [choices, change] = useChoices(head);
   const changed = Object.keys(choices.rules).length;
-  const learned = learnedWashMinutes(useHistory(head.headId).washDays, RULES.washMinutes.value);
+  const learned = learnedWashMinutes(useHistory(head.headId).washDays, PLAN_RULES.washMinutes.value);
   return (
     <Screen
       before={<WeekTabs here="/week/rules" />}
@@ -64,7 +63,7 @@ function Rules({ head }: { head: Head }) {
       {SORTS.map(({ sort, title }) => (
         <View key={sort} className="gap-3 pt-2">
           <Heading level={2}>{title}</Heading>
-          {RULE_KEYS.map((key): Rule => RULES[key])
+          {RULE_KEYS.map((key): Rule => PLAN_RULES[key])
             .filter((rule) => rule.sort === sort)
             .map((rule) => (
               <RuleRow
@@ -72,7 +71,7 @@ function Rules({ head }: { head: Head }) {
                 rule={rule}
                 choices={choices}
                 change={change}
-                learned={rule.id === RULES.washMinutes.id ? learned : null}
+                learned={rule.id === PLAN_RULES.washMinutes.id ? learned : null}
               />
             ))}
         </View>

@@ -1,5 +1,5 @@
 import Svg, { Line, Rect } from 'react-native-svg';
-import type { ChallengeWeek } from '@/core/agenda';
+import type { ChallengeWeek } from '@/core/plan/agenda';
 import { useTokens } from '@/ui';
 
 const SIZE = 20;

@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
-import type { Beat } from '@/core/planning';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import type { Beat } from '@/core/plan/planning';
 import { Button, Small, Strong, useWidth } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
 import { kindInWords } from '../shared/beatWords';

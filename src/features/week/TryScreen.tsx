@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Head } from '@/core/hair';
-import { fixed, t } from '@/core/language';
-import { formatDay, Stopped, TookTooLong } from '@/core/measures';
-import type { OwnPart, TriedRhythm } from '@/core/scheduling';
+import { fixed, t } from '@/core/base/language';
+import { formatDay, Stopped, TookTooLong } from '@/core/base/measures';
+import type { OwnPart, RhythmTryout } from '@/core/plan/scheduling';
+import type { Head } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Choice, Heading, Screen, Small, Strong, useWide } from '@/ui';
 import { askScheduler } from '@/workers';
@@ -22,7 +22,7 @@ const DOMAIN = [-2.2, 2.2] as const;
 
 type Tried =
   | { readonly step: 'asked' }
-  | { readonly step: 'known'; readonly rhythms: readonly TriedRhythm[] }
+  | { readonly step: 'known'; readonly rhythms: readonly RhythmTryout[] }
   | { readonly step: 'failed'; readonly text: string };
 
 /** A rhythm lived on the model of her head, beside the plan, without living it. */
@@ -33,7 +33,7 @@ export function TryScreen() {
 function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const wide = useWide();
   const [tried, setTried] = useState<Tried | null>(null);
-  const [chosen, setChosen] = useState<TriedRhythm['id']>('strong-weekly');
+  const [chosen, setChosen] = useState<RhythmTryout['id']>('strong-weekly');
   const ask = (own: readonly OwnPart[]) => {
     setTried({ step: 'asked' });
     askScheduler('rhythms', { ...answer.question, weeks: WEEKS, headId: head.headId, own })
@@ -105,7 +105,7 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
   );
 }
 
-function RhythmPane({ rhythm }: { rhythm: TriedRhythm }) {
+function RhythmPane({ rhythm }: { rhythm: RhythmTryout }) {
   const wide = useWide();
   const { id, daysOutside, daysTooFirm, overloadFrom, brokenFirst, brokenLast, minutes, cost, breaks } =
     rhythm;
@@ -135,7 +135,7 @@ function RhythmPane({ rhythm }: { rhythm: TriedRhythm }) {
   );
 }
 
-function verdictWords(other: TriedRhythm, plan: TriedRhythm): string {
+function verdictWords(other: RhythmTryout, plan: RhythmTryout): string {
   const days = Math.round(other.daysOutside - plan.daysOutside);
   const name = RHYTHM_LABELS[other.id].label;
   if (other.overloadFrom) return t`${name}: too firm from ${formatDay(other.overloadFrom, 'd MMMM')} on`;

@@ -1,10 +1,10 @@
 import { createContext, useContext } from 'react';
-import type { Head } from '@/core/hair';
-import type { CalendarDay } from '@/core/measures';
-import type { Beat, Plan } from '@/core/planning';
-import type { Wondering } from '@/core/scheduling';
+import type { CalendarDay } from '@/core/base/measures';
+import type { Beat, Plan } from '@/core/plan/planning';
+import type { WhatIfQuestion } from '@/core/plan/scheduling';
+import type { Head } from '@/core/records/shapes';
 import type { Decisions } from './useDecisions';
-import type { Wonder } from './useWonder';
+import type { WhatIf } from './useWhatIf';
 
 /** What the parts of the week share. */
 export interface WeekState {
@@ -23,8 +23,8 @@ export interface WeekState {
   /** The day that something is added to. */
   readonly adding: CalendarDay | null;
   readonly startAdd: (day: CalendarDay | null) => void;
-  readonly wonder: Wonder;
-  readonly ask: (wondering: Omit<Wondering, 'headId'>) => void;
+  readonly whatIf: WhatIf;
+  readonly ask: (whatIf: Omit<WhatIfQuestion, 'headId'>) => void;
 }
 
 const WeekContext = createContext<WeekState | null>(null);

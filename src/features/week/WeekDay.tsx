@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import { t } from '@/core/language';
-import { formatDay } from '@/core/measures';
+import { t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
 import { Button, Small } from '@/ui';
 import { FinishedBeat, beatKey, PlannedBeat, Preparation } from './BeatCard';
 import { DragHandle, DropDay } from './DragBeats';

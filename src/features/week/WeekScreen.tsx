@@ -1,11 +1,12 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { placeInWords, type Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { formatDay, type CalendarDay } from '@/core/measures';
-import type { Beat } from '@/core/planning';
-import type { Wondering } from '@/core/scheduling';
+import { t } from '@/core/base/language';
+import { formatDay, type CalendarDay } from '@/core/base/measures';
+import { placeInWords } from '@/core/hair/state';
+import type { Beat } from '@/core/plan/planning';
+import type { WhatIfQuestion } from '@/core/plan/scheduling';
+import type { Head } from '@/core/records/shapes';
 import { USUAL_WEEKS, useAppDispatch, weeksLookedAt, type HeadAnswer } from '@/store';
 import { Body, Button, Choice, Heading, Screen, Small, useCramped, useWide } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
@@ -25,7 +26,7 @@ import { PlanLimits, PlanNotes, PlanStatus } from './PlanStatus';
 import { ThreadAcross } from './ThreadAcross';
 import { ThreadDown } from './ThreadDown';
 import { useDecisions } from './useDecisions';
-import { useWonder } from './useWonder';
+import { useWhatIf } from './useWhatIf';
 import { WeekProvider, useWeek } from './WeekContext';
 import { weekRows } from './weekRows';
 import { WeekTabs } from './WeekTabs';
@@ -44,7 +45,7 @@ function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const { plan, state } = answer;
   const done = useDoneBeat();
   const decisions = useDecisions(head.headId, plan.from);
-  const wonder = useWonder(answer);
+  const whatIf = useWhatIf(answer);
   const [open, setOpen] = useState<string | null>(null);
   const [moving, setMoving] = useState<Beat | null>(null);
   const [adding, setAdding] = useState<CalendarDay | null>(null);
@@ -71,12 +72,12 @@ function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
     },
     adding,
     startAdd: (day: CalendarDay | null) => {
-      wonder.close();
+      whatIf.close();
       setOpen(null);
       setAdding(day);
     },
-    wonder,
-    ask: (wondering: Omit<Wondering, 'headId'>) => wonder.ask({ headId: head.headId, ...wondering }),
+    whatIf,
+    ask: (asked: Omit<WhatIfQuestion, 'headId'>) => whatIf.ask({ headId: head.headId, ...asked }),
   };
   return (
     <WeekProvider value={value}>

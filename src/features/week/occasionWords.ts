@@ -1,6 +1,7 @@
-import type { ChallengeState, Occasion, OccasionKind } from '@/core/agenda';
-import { plural, t } from '@/core/language';
-import { formatDay } from '@/core/measures';
+import { plural, t } from '@/core/base/language';
+import { formatDay } from '@/core/base/measures';
+import type { ChallengeState } from '@/core/plan/agenda';
+import type { Occasion, OccasionKind } from '@/core/records/shapes';
 
 export const OCCASION_LABELS: Readonly<
   Record<OccasionKind, { readonly label: string; readonly note: string }>

@@ -1,7 +1,9 @@
-import { t } from '@/core/language';
-import type { RhythmId } from '@/core/scheduling';
+import { t } from '@/core/base/language';
+import type { TryoutRhythmId } from '@/core/plan/scheduling';
 
-export const RHYTHM_LABELS: Readonly<Record<RhythmId, { readonly label: string; readonly why: string }>> = {
+export const RHYTHM_LABELS: Readonly<
+  Record<TryoutRhythmId, { readonly label: string; readonly why: string }>
+> = {
   plan: { label: t`The plan`, why: t`What the planner would do.` },
   'without-pre-poos': {
     label: t`The plan, no pre-poos`,

@@ -1,5 +1,5 @@
-import type { Rule } from '@/core/agenda';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
+import type { Rule } from '@/core/plan/agenda';
 
 /** "7 days", "40 %", "2 a week" */
 export function ruleText({ unit }: Pick<Rule, 'unit'>, value: number): string {

@@ -1,4 +1,4 @@
-import { SIGNALS } from '@/core/hair';
+import { SIGNALS } from '@/core/hair/state';
 import type { ThreadMark, ThreadPoint } from '@/ui/charts/Thread';
 import { MARK_OF_KIND } from '../shared/beatWords';
 import type { WeekRow } from './weekRows';

@@ -1,8 +1,8 @@
-import { placedBy, type Decision, type Slot } from '@/core/agenda';
-import type { StoredRecord } from '@/core/exchange';
-import { t } from '@/core/language';
-import { formatDay, type CalendarDay } from '@/core/measures';
-import type { Beat } from '@/core/planning';
+import { t } from '@/core/base/language';
+import { formatDay, type CalendarDay } from '@/core/base/measures';
+import { placedBy } from '@/core/plan/agenda';
+import type { Beat } from '@/core/plan/planning';
+import type { Decision, Slot, StoredRecord } from '@/core/records/shapes';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';

@@ -1,15 +1,14 @@
-import { choicesOf } from '@/core/agenda';
-import type { StoredRecord } from '@/core/exchange';
-import type { Head } from '@/core/hair';
-import type { CalendarDay } from '@/core/measures';
-import type { Fix, Loosening } from '@/core/scheduling';
+import type { CalendarDay } from '@/core/base/measures';
+import { choicesOf } from '@/core/plan/agenda';
+import type { Fix, Relaxation } from '@/core/plan/scheduling';
+import type { StoredRecord, Head } from '@/core/records/shapes';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { choicesRecord } from '../shared/useChoices';
 import { useHistory } from '../shared/useHistory';
 
 /** Gives way in one thing, in one tap that can be undone. */
-export function useFix(head: Head, today: CalendarDay): (loosening: Loosening) => void {
+export function useFix(head: Head, today: CalendarDay): (relaxation: Relaxation) => void {
   const history = useHistory(head.headId);
   const add = useAddRecords();
   const { headId } = head;

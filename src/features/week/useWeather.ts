@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import { forecastSchema, type AirDay } from '@/core/hair';
-import type { CalendarDay } from '@/core/measures';
+import type { CalendarDay } from '@/core/base/measures';
+import { forecastSchema, type AirDay } from '@/core/hair/state';
 
 export interface Weather {
   readonly days: readonly AirDay[];

@@ -1,9 +1,9 @@
-import { estimateHair } from '@/core/estimation';
-import { headsIn, historyOf } from '@/core/exchange';
-import { calendarDay } from '@/core/measures';
-import { planProblemFrom } from '@/core/question';
-import { searched } from '@/core/scheduling';
-import { demoRecords } from '@/core/simulation';
+import { calendarDay } from '@/core/base/measures';
+import { estimateHair } from '@/core/hair/estimation';
+import { headsIn, historyOf } from '@/core/hair/history';
+import { demoRecords } from '@/core/lab/simulation';
+import { planProblemFrom } from '@/core/plan/question';
+import { searchSchedule } from '@/core/plan/scheduling';
 import { threadOf } from './threadOf';
 import { PAST_DAYS, weekRows } from './weekRows';
 
@@ -12,7 +12,7 @@ const records = demoRecords(today);
 const head = headsIn(records)[0]!;
 const history = historyOf(records, head.headId);
 const state = estimateHair(head, history, today);
-const plan = searched(planProblemFrom(records, [{ head, state }], today, 4)).plans[0]!;
+const plan = searchSchedule(planProblemFrom(records, [{ head, state }], today, 4)).plans[0]!;
 const rows = weekRows({ state, plan }, head, history.sessions, history.larder, 0);
 
 describe('the rows of the week', () => {

@@ -1,10 +1,9 @@
-import type { TreatmentKind } from '@/core/classification';
-import type { Head } from '@/core/hair';
-import { t } from '@/core/language';
-import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/measures';
-import type { Beat, PrepTask } from '@/core/planning';
-import { type Larder } from '@/core/recipes';
-import type { Session } from '@/core/sessions';
+import { t } from '@/core/base/language';
+import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/base/measures';
+import type { Beat, PrepTask } from '@/core/plan/planning';
+import type { TreatmentKind } from '@/core/recipe/classification';
+import type { Larder } from '@/core/recipe/recipes';
+import type { Head, Session } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
 import { verdictOf } from '../shared/verdictOf';
 

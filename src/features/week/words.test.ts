@@ -1,15 +1,8 @@
-import {
-  challengeState,
-  OCCASIONS,
-  RULE_KEYS,
-  RULES,
-  USUAL_CHOICES,
-  type Challenge,
-  type Occasion,
-} from '@/core/agenda';
-import { addDays, calendarDay } from '@/core/measures';
-import { RHYTHM_IDS } from '@/core/scheduling';
-import { STAMP, testOccasion } from '@/core/testing';
+import { addDays, calendarDay } from '@/core/base/measures';
+import { STAMP, testOccasion } from '@/core/lab/testing';
+import { challengeState, RULE_KEYS, PLAN_RULES, USUAL_CHOICES } from '@/core/plan/agenda';
+import { TRYOUT_RHYTHMS } from '@/core/plan/scheduling';
+import { OCCASIONS, type Challenge, type Occasion } from '@/core/records/shapes';
 import { SCHOOL_CHOICES } from '../shared/schoolChoices';
 import { challengeWords, occasionWords } from './occasionWords';
 import { RHYTHM_LABELS } from './rhythmWords';
@@ -98,8 +91,8 @@ describe('the rules, in words', () => {
 
   it('a press from the usual value stays within what the rule allows, one way at least', () => {
     for (const key of RULE_KEYS) {
-      const { value, least, most } = RULES[key];
-      const step = stepOf(RULES[key]);
+      const { value, least, most } = PLAN_RULES[key];
+      const step = stepOf(PLAN_RULES[key]);
       expect(value + step <= most || value - step >= least).toBe(true);
     }
   });
@@ -113,7 +106,7 @@ describe('the rules, in words', () => {
   });
 
   it('every rhythm that can be tried has a name and says what it is', () => {
-    const labels = RHYTHM_IDS.map((id) => RHYTHM_LABELS[id].label);
-    expect(new Set(labels).size).toBe(RHYTHM_IDS.length);
+    const labels = TRYOUT_RHYTHMS.map((id) => RHYTHM_LABELS[id].label);
+    expect(new Set(labels).size).toBe(TRYOUT_RHYTHMS.length);
   });
 });

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import { Body, Button, Heading, Small, useWide } from '@/ui';
 import { DRAWINGS } from './drawings';
 import { HOW_TOS, type FlowId } from './howTos';

@@ -1,4 +1,4 @@
-import { t } from '@/core/language';
+import { t } from '@/core/base/language';
 import type { DRAWINGS } from './drawings';
 
 export type FlowId = 'stretch' | 'tally' | 'porosity' | 'feel' | 'length' | 'photo';

@@ -1,4 +1,0 @@
-export { batchEventSchema, batchSchema, PLACES, type Batch, type BatchEvent, type Place } from './batch';
-export { keepingOf, type Keeping } from './keeping';
-export { allergenWords, jarLabel, type JarLabel } from './label';
-export { batchLines, movingForbidden, shelfOf, type ShelfItem } from './shelf';

@@ -1,3 +1,0 @@
-export { expectedHalfWidth, trialReport, type TrialAnswer, type TrialReport } from './trialReport';
-export { rateRatio, rateRatioWords, type Rate, type RateRatio } from './rates';
-export { changeWords, sessionChange, type SessionChange } from './sessionChange';

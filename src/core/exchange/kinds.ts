@@ -1,7 +1,0 @@
-import type { RecordKind, RecordOf, StoredRecord } from './backup';
-
-export type { StoredRecord };
-
-export function ofKind<K extends RecordKind>(records: readonly StoredRecord[], kind: K): RecordOf<K>[] {
-  return records.filter((record): record is RecordOf<K> => record.kind === kind);
-}

@@ -1,0 +1,1 @@
+export { hostile, isClean, spoilt, torn } from './damage';

@@ -1,0 +1,29 @@
+export { countLogLikelihood, type Count } from './counts';
+export { isDryReadingDay, isDryReadingDue } from './dryReading';
+export { measurementsOf, type Measurement, type TestId } from './measure';
+export { usualDryMinutes, type HairFacts, type PorosityIndex } from './porosityIndex';
+export { FEEL, POROSITY_TESTS, SIGNS, STRETCH, TALLY } from './protocols';
+export {
+  BLANK_DRAFT,
+  BLANK_STRAND,
+  draftFromReading,
+  readingFromDraft,
+  readingOf,
+  strandCheck,
+  strandFromDraft,
+  type ReadingDraft,
+  type StrandDraft,
+} from './readingDraft';
+export { referralFrom, referralOf } from './referral';
+export { FEEL_WORDS, SCALP_WORDS } from './signWords';
+export {
+  returnPercentOf,
+  strandErrorSd,
+  strandFigures,
+  strandsTogether,
+  strandsToSettle,
+  stretchPercentOf,
+  type StrandFigures,
+  type StrandsTogether,
+} from './strands';
+export { sectionsOf, TAPS, type Tap } from './taps';

@@ -1,0 +1,85 @@
+import { plural, t } from '../../base/language';
+import { mean } from '../../base/measures';
+import { tallyTotals, type MarkId, type Measured, type SignalId, type Tally } from '../../records/shapes';
+import { logRate, type Count } from './counts';
+import { porosityIndex, type HairFacts } from './porosityIndex';
+import { FEEL, SIGNS, TALLY } from './protocols';
+import { FEEL_WORDS, MARK_WORDS } from './signWords';
+import { strandsTogether } from './strands';
+
+export type TestId = 'stretch' | 'feel' | 'signs' | 'tally' | 'porosity';
+
+/** One signal as one test saw it. */
+export interface Measurement {
+  readonly signal: SignalId;
+  readonly test: TestId;
+  /** On the signal's own scale. */
+  readonly value: number;
+  /** One standard deviation of the test, same scale. */
+  readonly sd: number;
+  /** The arithmetic in words. */
+  readonly why: string;
+  /** Of a count: what was counted, so that the state can take it for the count it is. */
+  readonly count?: Count;
+}
+
+/** Broken pieces as a measurement of the logarithm of pieces a day. */
+function tallyMeasurement(tally: Tally): Measurement {
+  const { broken } = tallyTotals(tally);
+  const { days } = tally;
+  const rate = logRate(broken, days);
+  return {
+    signal: 'breakage',
+    test: 'tally',
+    value: rate.mean,
+    sd: Math.sqrt(rate.variance + TALLY.overdispersion),
+    why: t`${broken} broken ${plural(broken, 'piece', 'pieces')} in ${days} ${plural(days, 'day', 'days')}`,
+    count: { pieces: broken, days },
+  };
+}
+
+/** Marks that speak of firmness, and which way more of them points. */
+const FIRM_SIDE: Partial<Record<MarkId, 1 | -1>> = { slip: -1, tangles: 1, shine: -1, clumping: -1 };
+const MIDDLE_STEP = 2;
+
+function signsMeasurement(marks: Measured['marks']): Measurement[] {
+  const steps = (Object.entries(FIRM_SIDE) as [MarkId, number][]).flatMap(([id, side]) => {
+    const value = marks[id];
+    return value === null ? [] : [{ id, step: side * (value - MIDDLE_STEP) }];
+  });
+  if (steps.length === 0) return [];
+  return [
+    {
+      signal: 'firmness',
+      test: 'signs',
+      value: mean(steps.map(({ step }) => step)) * SIGNS.firmnessPerStep * 2,
+      sd: SIGNS.sd,
+      why: t`${steps.map(({ id }) => MARK_WORDS[id]).join(', ')}: signs that say little by themselves`,
+    },
+  ];
+}
+
+/** What one reading says about the three signals; a test that was not taken says nothing. */
+export function measurementsOf(reading: Measured, hair: HairFacts): Measurement[] {
+  const found: Measurement[] = [];
+  if (reading.strands.length > 0) {
+    const { firmness, sd, why } = strandsTogether(reading.strands);
+    found.push({ signal: 'firmness', test: 'stretch', value: firmness, sd, why });
+  }
+  if (reading.feel !== null) {
+    found.push({
+      signal: 'firmness',
+      test: 'feel',
+      value: reading.feel * FEEL.firmnessPerStep,
+      sd: FEEL.sd,
+      why: t`feels ${FEEL_WORDS[reading.feel + 3] ?? ''}, one of seven steps from gummy to straw`,
+    });
+  }
+  found.push(...signsMeasurement(reading.marks));
+  if (reading.tally) found.push(tallyMeasurement(reading.tally));
+  if (reading.porosity) {
+    const { value, sd, why } = porosityIndex(reading.porosity, hair);
+    found.push({ signal: 'porosity', test: 'porosity', value, sd, why });
+  }
+  return found;
+}

@@ -1,0 +1,64 @@
+import { t } from '../../base/language';
+import { daysBetween, mean } from '../../base/measures';
+import { tallyTotals, type Measured, type Reading, type ScalpSign } from '../../records/shapes';
+import { SHED_REFERRAL_PER_DAY } from './protocols';
+import { SCALP_WORDS } from './signWords';
+
+/** Signs of the scalp that are a doctor's matter. */
+const DOCTORS_SIGNS: readonly ScalpSign[] = ['tender', 'sores', 'patches', 'pain'];
+
+const RISE = {
+  /** Shed hairs a day against her own earlier counts. */
+  factor: 2,
+  /** Below this a rise is no matter for anybody; 50 to 100 a day is ordinary (American Academy of Dermatology). */
+  fromPerDay: 100,
+  /** Counts that the earlier rate rests on, at least. */
+  earlierCounts: 2,
+  /** How long a reading keeps asking for a doctor, days. */
+  keptDays: 60,
+} as const;
+
+const ASK = t`That is not a mask’s job: please ask a doctor or a dermatologist.`;
+
+function shedPerDay({ tally }: Pick<Measured, 'tally'>): number | null {
+  return tally === null ? null : tallyTotals(tally).shed / tally.days;
+}
+
+/** Why this reading by itself is a matter for a doctor; null when it is none. */
+export function referralOf(reading: Pick<Measured, 'tally' | 'scalp'>): string | null {
+  const signs = reading.scalp.filter((sign) => DOCTORS_SIGNS.includes(sign));
+  if (signs.length > 0)
+    return t`Scalp: ${signs.map((sign) => SCALP_WORDS[sign]).join(', ')}. No treatment on it until it is well. ${ASK}`;
+  const shed = shedPerDay(reading);
+  return shed !== null && shed > SHED_REFERRAL_PER_DAY
+    ? t`More than ${SHED_REFERRAL_PER_DAY} shed hairs a day. ${ASK}`
+    : null;
+}
+
+/** Whether all readings of one head, up to a day, hold something for a doctor: the latest of it, in words. */
+export function referralFrom(readings: readonly Reading[], today: Reading['day']): string | null {
+  const recent = readings
+    .filter(({ day }) => day <= today)
+    .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
+  const sheds: number[] = [];
+  let found: string | null = null;
+  for (const reading of recent) {
+    const isKept = daysBetween(reading.day, today) <= RISE.keptDays;
+    const shed = shedPerDay(reading);
+    const earlier = mean(sheds);
+    if (isKept) {
+      const own = referralOf(reading);
+      const rises =
+        shed !== null &&
+        sheds.length >= RISE.earlierCounts &&
+        shed > RISE.fromPerDay &&
+        shed > RISE.factor * earlier;
+      if (own) found = own;
+      else if (rises)
+        found = t`Shed hairs with a bulb rose from about ${Math.round(earlier)} to ${Math.round(shed)} a day. ${ASK}`;
+      else if (reading.scalp.includes('calm')) found = null;
+    }
+    if (shed !== null) sheds.push(shed);
+  }
+  return found;
+}

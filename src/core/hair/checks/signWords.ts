@@ -1,0 +1,31 @@
+import { t } from '../../base/language';
+import type { MarkId, ScalpSign } from '../../records/shapes';
+
+export const FEEL_WORDS = [
+  t`gummy`,
+  t`mushy`,
+  t`very soft`,
+  t`springy`,
+  t`firm`,
+  t`rough`,
+  t`straw`,
+] as const;
+
+/** What each sign is called in a sentence. */
+export const MARK_WORDS: Readonly<Record<MarkId, string>> = {
+  slip: t`slip`,
+  tangles: t`tangles`,
+  shine: t`shine`,
+  clumping: t`clumping of curls`,
+  residue: t`residue`,
+};
+
+export const SCALP_WORDS: Readonly<Record<ScalpSign, string>> = {
+  calm: t`calm`,
+  itch: t`itches`,
+  flakes: t`flakes`,
+  tender: t`tender`,
+  sores: t`sores`,
+  patches: t`bald patches`,
+  pain: t`hurts`,
+};

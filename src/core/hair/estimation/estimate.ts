@@ -1,0 +1,131 @@
+import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
+import { newestVersions } from '../../recipe/recipes';
+import { SIGNAL_IDS, type Head, type SignalId } from '../../records/shapes';
+import { referralFrom, TALLY } from '../checks';
+import type { HeadHistory } from '../history';
+import { laneProbabilities, SIGNALS, startingLevel, type HairState, type SignalState } from '../state';
+import { entangledPairs } from './entangled';
+import type { LevelStep } from './filterRun';
+import { estimateLevel } from './levelEstimate';
+import { needOf } from './need';
+import { nextReadings } from './nextReading';
+import { effectSources, timelineOf, withoutDoubles, type EffectSource, type Step } from './timeline';
+
+/** Days ahead that the fan is drawn and planned for. */
+export const HORIZON_DAYS = 84;
+/** History before this many days has faded from the level; its effects are kept by starting there all the same. */
+const LONGEST_HISTORY_DAYS = 3650;
+
+/**
+ * The state of one head on a day: three signals, each by a Kalman filter that learns the level and every treatment's effect
+ * together, averaged over half-lives and errors of measurement by their marginal likelihood, with the past smoothed.
+ * Records of other heads in `history` must be left out by the caller.
+ */
+export function estimateHair(head: Head, history: HeadHistory, today: CalendarDay): HairState {
+  const newest = newestVersions(history.recipes);
+  const used = new Set(history.sessions.map((session) => session.recipeId));
+  // Also one that has been taken out since: what it did to the hair, it did.
+  const sources = effectSources(
+    [...used].flatMap((recipeId) => history.larder.lastVersion(recipeId) ?? []),
+    history.events,
+    head.school,
+    history.larder,
+  );
+  // A recipe that was never used is as it was expected: it needs no place in the filter.
+  const unused = effectSources(
+    newest.filter(({ recipeId }) => !used.has(recipeId)),
+    [],
+    head.school,
+    history.larder,
+  );
+  const steps = timelineOf(history, sources, today, head);
+  const signals = Object.fromEntries(
+    SIGNAL_IDS.map((signal) => [
+      signal,
+      withUnused(estimateSignal(signal, head, steps, sources, today), unused),
+    ]),
+  ) as Record<SignalId, SignalState>;
+  return {
+    headId: head.headId,
+    asOf: today,
+    signals,
+    need: needOf(signals, head, referralFrom(history.readings, today)),
+    nextReadings: nextReadings(signals),
+    readingCount: withoutDoubles(history.readings).filter((reading) => reading.day <= today).length,
+  };
+}
+
+function withUnused(state: SignalState, unused: readonly EffectSource[]): SignalState {
+  const expected = unused.flatMap((source) => {
+    const prior = source.prior[state.signal];
+    return source.what === 'recipe'
+      ? [{ recipeId: source.recipeId, ...prior, expected: prior, uses: 0 }]
+      : [];
+  });
+  return { ...state, responses: [...state.responses, ...expected] };
+}
+
+function estimateSignal(
+  signal: SignalId,
+  head: Head,
+  allSteps: readonly Step[],
+  sources: readonly EffectSource[],
+  today: CalendarDay,
+): SignalState {
+  const steps = allSteps.filter((step) => step.what === 'push' || step.measurement.signal === signal);
+  const firstDay = firstDayOf(steps, today);
+  const lastDay = daysBetween(firstDay, today);
+  const model = SIGNALS[signal];
+  const level = startingLevel(head)[signal];
+  const estimate = estimateLevel(
+    {
+      level: { mean: level, sd: model.startSd },
+      rest: { mean: level / 2, sd: model.restSd },
+      effects: sources.map((source) => source.prior[signal]),
+      dailySd: model.dailySd,
+      halfLifeGridDays: model.halfLifeGridDays,
+      overdispersion: TALLY.overdispersion,
+    },
+    steps.map((step): LevelStep => ({ ...step, day: Math.max(0, daysBetween(firstDay, step.day)) })),
+    lastDay,
+    HORIZON_DAYS,
+  );
+  const uses = (effect: number) =>
+    steps.filter((step) => step.what === 'push' && step.effect === effect).length;
+  const learned = sources.map((source, index) => ({
+    source,
+    learned: {
+      mean: estimate.effects[index]?.mean ?? 0,
+      sd: estimate.effects[index]?.sd ?? 0,
+      uses: uses(index),
+      expected: source.prior[signal],
+    },
+  }));
+  return {
+    signal,
+    ...estimate.now,
+    probabilities: laneProbabilities(estimate.now, model.lane),
+    path: estimate.past.map(({ day, ...level }) => ({ day: addDays(firstDay, day), ...level })),
+    ahead: estimate.ahead.map((ahead, index) => ({ day: addDays(today, index + 1), ...ahead })),
+    measurements: steps.flatMap((step, index) =>
+      step.what === 'measure' ? [{ ...step.measurement, off: estimate.off.has(index) }] : [],
+    ),
+    responses: learned.flatMap(({ source, learned: response }) =>
+      source.what === 'recipe' ? [{ recipeId: source.recipeId, ...response }] : [],
+    ),
+    eventResponses: learned.flatMap(({ source, learned: response }) =>
+      source.what === 'event' ? [{ event: source.event, ...response }] : [],
+    ),
+    entangled: entangledPairs(sources, estimate, model.effectSd, uses),
+    retentionPerDay: estimate.retentionPerDay,
+    halfLifeDays: estimate.halfLife.mean,
+    halfLifeRange: { low: estimate.halfLife.low, high: estimate.halfLife.high },
+    errorFactor: estimate.errorFactor,
+  };
+}
+
+function firstDayOf(steps: readonly Step[], today: CalendarDay): CalendarDay {
+  const first = steps[0]?.day ?? today;
+  const earliest = addDays(today, -LONGEST_HISTORY_DAYS);
+  return first < earliest ? earliest : first;
+}

@@ -1,0 +1,151 @@
+import type { Measurement } from '../checks';
+import { judgedCount, judgedValue, OFF, type Judged } from './judged';
+import {
+  levelOf,
+  loosen,
+  observe,
+  passDay,
+  push,
+  startState,
+  type KalmanState,
+  type Moments,
+  type Prior,
+} from './kalman';
+import { markOf, type TapeEntry } from './smoother';
+
+/** What happens to a level, in order. Days are counted from the first. */
+export type LevelStep =
+  | { readonly day: number; readonly what: 'push'; readonly effect: number; readonly dose: number }
+  | {
+      readonly day: number;
+      readonly what: 'measure';
+      readonly measurement: Pick<Measurement, 'value' | 'sd' | 'count'>;
+    };
+
+/** What is taken to be true while a filter runs. */
+export interface Hypothesis {
+  readonly halfLifeDays: number;
+  /** Errors of this head's measurements, as a multiple of the usual ones. */
+  readonly errorFactor: number;
+  /** What a day adds by itself, as a multiple of what is usual. */
+  readonly dailyFactor: number;
+}
+
+/** How a level moves and what is believed of it before any reading. */
+export interface LevelModel {
+  readonly level: Prior;
+  readonly rest: Prior;
+  readonly effects: readonly Prior[];
+  readonly dailySd: number;
+  /** Half-lives of a departure from the resting level over which the estimate is averaged, days. */
+  readonly halfLifeGridDays: readonly number[];
+  /** Of counts; see countLogLikelihood. */
+  readonly overdispersion: number;
+}
+
+/** Keeps what a filter does, for the smoother. */
+export interface Recorder {
+  readonly tape: TapeEntry[];
+  readonly isMarked: (day: number) => boolean;
+}
+
+/** Two measurements off to the same side: something happened that nobody wrote down. It may have moved the level by this, 1 sd. */
+const UNSEEN_MOVE_SD = 1;
+
+/** One filter under one hypothesis, run day by day. */
+export class FilterRun {
+  readonly state: KalmanState;
+  readonly retention: number;
+  logLikelihood = 0;
+  /** Indices of steps whose measurement was probably off. */
+  readonly off: number[] = [];
+  private day = 0;
+  private next = 0;
+  private readonly scratch: Float64Array;
+  private readonly waiting = { precision: 0, weighed: 0 };
+  private lastOff: { readonly side: number; readonly day: number } | null = null;
+
+  constructor(
+    readonly hypothesis: Hypothesis,
+    private readonly model: LevelModel,
+    private readonly steps: readonly LevelStep[],
+    /** What is needed to look back; most hypotheses are given up and need none. */
+    private readonly recorder: Recorder | null = null,
+  ) {
+    this.retention = 2 ** (-1 / hypothesis.halfLifeDays);
+    this.state = startState(model.level, model.rest, model.effects);
+    this.scratch = new Float64Array(this.state.size);
+  }
+
+  /** Runs to the end of a day, that day included, with a mark at the end of each that is to be looked back on. */
+  runTo(lastDay: number): void {
+    const dailySd = this.model.dailySd * this.hypothesis.dailyFactor;
+    for (; this.day <= lastDay; this.day++) {
+      if (this.day > 0) {
+        passDay(this.state, this.retention, dailySd);
+        this.recorder?.tape.push({ what: 'day', retention: this.retention });
+      }
+      for (
+        let step = this.steps[this.next];
+        step !== undefined && step.day <= this.day;
+        step = this.steps[++this.next]
+      )
+        this.take(step);
+      this.settle();
+      if (this.recorder?.isMarked(this.day)) this.recorder.tape.push(markOf(this.state));
+    }
+  }
+
+  private take(step: LevelStep): void {
+    if (step.what === 'push') {
+      this.settle();
+      push(this.state, step.effect, step.dose);
+      this.recorder?.tape.push({ what: 'push', effect: step.effect, dose: step.dose });
+      return;
+    }
+    let judged = this.judge(step.measurement);
+    const side = Math.sign(judged.value - this.level().mean);
+    const isOff = judged.off > 0.5;
+    if (isOff && this.lastOff?.side === side && this.lastOff.day < this.day) {
+      // Once is a slip of the hand; twice on different days, the same way, is the hair.
+      this.settle();
+      loosen(this.state, UNSEEN_MOVE_SD);
+      judged = this.judge(step.measurement);
+      this.logLikelihood += Math.log(OFF.share);
+      this.lastOff = null;
+    } else {
+      this.lastOff = isOff ? { side, day: this.day } : this.lastOff?.day === this.day ? this.lastOff : null;
+      if (isOff) this.off.push(this.next);
+    }
+    this.logLikelihood += judged.logLikelihood;
+    const precision = 1 / judged.errorVariance;
+    this.waiting.precision += precision;
+    this.waiting.weighed += precision * judged.value;
+  }
+
+  /** The level with the measurements that wait. */
+  private level(): Moments {
+    const { mean, variance } = levelOf(this.state);
+    const { precision, weighed } = this.waiting;
+    const together = 1 / variance + precision;
+    return { mean: (mean / variance + weighed) / together, variance: 1 / together };
+  }
+
+  /** Measurements of one moment enter as one: the same answer, and the covariance is gone through once. */
+  private settle(): void {
+    const { precision, weighed } = this.waiting;
+    if (precision === 0) return;
+    const gain = this.recorder ? new Float64Array(this.state.size) : this.scratch;
+    const observation = observe(this.state, weighed / precision, 1 / precision, gain);
+    this.recorder?.tape.push({ what: 'observe', ...observation });
+    this.waiting.precision = 0;
+    this.waiting.weighed = 0;
+  }
+
+  private judge({ value, sd, count }: Pick<Measurement, 'value' | 'sd' | 'count'>): Judged {
+    const factor = this.hypothesis.errorFactor ** 2;
+    return count
+      ? judgedCount(this.level(), count, this.model.overdispersion * factor)
+      : judgedValue(this.level(), value, sd ** 2 * factor);
+  }
+}

@@ -1,0 +1,3 @@
+export { estimateHair } from './estimate';
+export type { LevelModel, LevelStep } from './filterRun';
+export { estimateLevel } from './levelEstimate';

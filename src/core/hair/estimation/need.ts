@@ -1,0 +1,129 @@
+import { plural, t } from '../../base/language';
+import { rounded } from '../../base/measures';
+import type { Head, SignalId } from '../../records/shapes';
+import {
+  SIGNALS,
+  type LaneProbabilities,
+  type Need,
+  type NeedKind,
+  type NeedProbabilities,
+  type SignalState,
+} from '../state';
+
+/** Probability from which the app commits to a side; under it, it says that it is likely, or cannot tell. */
+const COMMIT = 0.65;
+const LEAN = 0.5;
+/** Distance beyond the lane's edge from which "a little" is no longer said. */
+const FAR_BEYOND = 0.7;
+
+/**
+ * How probably each need is the right one, the three signals taken as independent. Too firm asks for moisture. Else, hair that breaks
+ * and drinks asks for both; too soft for protein; in its lane and open for oil, to seal it; in its lane for nothing.
+ */
+export function needProbabilities(
+  firmness: LaneProbabilities,
+  breakage: LaneProbabilities,
+  porosity: LaneProbabilities,
+): NeedProbabilities {
+  const both = breakage.above * porosity.above;
+  return {
+    moisture: firmness.above,
+    both: (1 - firmness.above) * both,
+    protein: firmness.below * (1 - both),
+    oil: firmness.within * (porosity.above - both),
+    keep: firmness.within * (1 - porosity.above),
+  };
+}
+
+export function needOf(
+  signals: Readonly<Record<SignalId, SignalState>>,
+  head: Head,
+  referral: string | null,
+): Need {
+  const { firmness, breakage, porosity } = signals;
+  const kind = needKind(firmness, breakage, porosity);
+  return {
+    kind,
+    probabilities: needProbabilities(firmness.probabilities, breakage.probabilities, porosity.probabilities),
+    headline: referral === null ? headlineOf(firmness) : t`Ask a doctor first`,
+    reasons: [
+      firmnessReason(firmness),
+      ...breakageReason(breakage),
+      ...porosityReason(kind, porosity),
+      referral === null ? adviceFor(kind, head) : t`No recipe is advised until this has been looked at.`,
+    ],
+    referral,
+  };
+}
+
+function needKind(firmness: SignalState, breakage: SignalState, porosity: SignalState): NeedKind {
+  const { below, within, above } = firmness.probabilities;
+  const breaks = breakage.probabilities.above > COMMIT;
+  const drinks = porosity.probabilities.above > COMMIT;
+  if (breaks && drinks && above < LEAN) return 'both';
+  if (below >= LEAN) return 'protein';
+  if (above >= LEAN) return 'moisture';
+  if (within < LEAN) return 'unclear';
+  return drinks ? 'oil' : 'keep';
+}
+
+function headlineOf(firmness: SignalState): string {
+  const { below, within, above } = firmness.probabilities;
+  const { low, high } = SIGNALS.firmness.lane;
+  const side = below >= above ? 'soft' : 'firm';
+  const certain = Math.max(below, above);
+  const beyond = side === 'soft' ? (low ?? 0) - firmness.mean : firmness.mean - (high ?? 0);
+  const amount = beyond > FAR_BEYOND ? t`much too` : t`a little too`;
+  if (certain >= COMMIT) return capitalised(t`${amount} ${side === 'soft' ? t`soft` : t`firm`}`);
+  if (certain >= LEAN) return t`Likely ${amount} ${side === 'soft' ? t`soft` : t`firm`}`;
+  if (within >= COMMIT) return t`Soft, springy, returning`;
+  if (within >= LEAN) return t`Likely in its comfortable lane`;
+  return t`Too few readings to tell`;
+}
+
+function capitalised(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function firmnessReason(firmness: SignalState): string {
+  const last = firmness.measurements.at(-1);
+  if (!last)
+    return t`No reading yet: this is a guess from the start questions. One reading of five strands will sharpen it.`;
+  const sameReading = firmness.measurements.filter((measurement) => measurement.readingId === last.readingId);
+  const stretch = sameReading.find((measurement) => measurement.test === 'stretch');
+  return t`Last reading: ${(stretch ?? last).why}.`;
+}
+
+function breakageReason(breakage: SignalState): string[] {
+  const last = breakage.measurements.at(-1);
+  if (!last) return [];
+  const perDay = rounded(Math.exp(breakage.mean));
+  return [t`About ${perDay} broken ${plural(perDay, 'piece', 'pieces')} a day (${last.why}).`];
+}
+
+function porosityReason(kind: NeedKind, porosity: SignalState): string[] {
+  if (kind !== 'oil' && kind !== 'both') return [];
+  const last = porosity.measurements.at(-1);
+  return [
+    t`It takes water up fast and lets it go again${last ? ` (${last.why})` : t`, by the start questions`}.`,
+  ];
+}
+
+function adviceFor(kind: NeedKind, head: Head): string {
+  switch (kind) {
+    case 'protein':
+      return head.proteinSensitive
+        ? t`Protein, a light one: this head is marked as protein-sensitive.`
+        : t`Protein next, a light one first; then leave it alone until it has been read again.`;
+    case 'moisture':
+      return t`Moisture next; no protein until it has recovered.`;
+    case 'both':
+      return t`It breaks and drinks water: light protein now, moisture the same day.`;
+    case 'oil':
+      return t`Seal it: a little oil on damp hair after the wash, and a cooler last rinse.`;
+    case 'keep':
+      return t`Keep the rhythm; there is nothing to fix.`;
+    case 'unclear':
+      return t`Take one more reading before changing anything.`;
+  }
+}

@@ -1,0 +1,64 @@
+import { SIGNAL_IDS, type SignalId } from '../../records/shapes';
+import { FEEL, POROSITY_TESTS, SIGNS, strandErrorSd, TALLY, type TestId } from '../checks';
+import {
+  laneProbabilities,
+  SIGNALS,
+  type Estimate,
+  type LaneProbabilities,
+  type NextReading,
+} from '../state';
+import { needProbabilities } from './need';
+
+/** A usual reading of each test: what it measures and how well. */
+function usualErrors(breakage: Estimate): Record<TestId, { signal: SignalId; sd: number }> {
+  const strands = { count: 5, restMm: 80 };
+  const days = 4;
+  return {
+    stretch: { signal: 'firmness', sd: strandErrorSd(strands.restMm) / Math.sqrt(strands.count) },
+    feel: { signal: 'firmness', sd: FEEL.sd },
+    signs: { signal: 'firmness', sd: SIGNS.sd },
+    // A Poisson count of the pieces to be expected, on the logarithm, with its over-dispersion.
+    tally: { signal: 'breakage', sd: Math.sqrt(1 / (days * Math.exp(breakage.mean)) + TALLY.overdispersion) },
+    porosity: { signal: 'porosity', sd: POROSITY_TESTS.mist.sd },
+  };
+}
+
+/** Five-point Gauss–Hermite rule for a standard normal (Abramowitz & Stegun 25.4.46). */
+const NODES = [
+  { z: 0, weight: 8 / 15 },
+  ...[-1, 1].flatMap((side) => [
+    { z: side * Math.sqrt(5 - Math.sqrt(10)), weight: (7 + 2 * Math.sqrt(10)) / 60 },
+    { z: side * Math.sqrt(5 + Math.sqrt(10)), weight: (7 - 2 * Math.sqrt(10)) / 60 },
+  ]),
+];
+
+/** Shannon's entropy, bits. */
+function doubt(probabilities: readonly number[]): number {
+  return probabilities.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0);
+}
+
+/**
+ * Expected information of each test: the doubt about the need now, less the doubt that would be left on the average over what the
+ * test may find.
+ */
+export function nextReadings(signals: Readonly<Record<SignalId, Estimate>>): NextReading[] {
+  const now = Object.fromEntries(
+    SIGNAL_IDS.map((signal) => [signal, laneProbabilities(signals[signal], SIGNALS[signal].lane)]),
+  ) as Record<SignalId, LaneProbabilities>;
+  const doubtWith = (lanes: Record<SignalId, LaneProbabilities>) =>
+    doubt(Object.values(needProbabilities(lanes.firmness, lanes.breakage, lanes.porosity)));
+  const ofBits = doubtWith(now);
+  const tests = Object.entries(usualErrors(signals.breakage)) as [TestId, { signal: SignalId; sd: number }][];
+  return tests
+    .map(([test, { signal, sd }]) => {
+      const { mean, sd: before } = signals[signal];
+      const after = 1 / Math.sqrt(1 / before ** 2 + 1 / sd ** 2);
+      const spread = Math.sqrt(before ** 2 - after ** 2);
+      const left = NODES.reduce((sum, { z, weight }) => {
+        const found = laneProbabilities({ mean: mean + spread * z, sd: after }, SIGNALS[signal].lane);
+        return sum + weight * doubtWith({ ...now, [signal]: found });
+      }, 0);
+      return { test, signal, ofBits, bits: Math.max(0, ofBits - left) };
+    })
+    .sort((a, b) => b.bits - a.bits);
+}

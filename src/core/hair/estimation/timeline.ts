@@ -1,0 +1,140 @@
+import type { CalendarDay } from '../../base/measures';
+import { classifyVersion } from '../../recipe/classification';
+import type { Larder } from '../../recipe/recipes';
+import type {
+  EventKind,
+  Head,
+  HeadEvent,
+  Reading,
+  RecipeVersion,
+  School,
+  SignalId,
+} from '../../records/shapes';
+import { measurementsOf, type HairFacts } from '../checks';
+import type { HeadHistory } from '../history';
+import { EVENT_EFFECTS, hairMassGrams, priorEffect, SIGNALS, type DatedMeasurement } from '../state';
+import { sessionDose } from './dose';
+import type { Prior } from './kalman';
+
+/** One thing that can push the level: a recipe or a kind of event. */
+export type EffectSource = { readonly key: string; readonly prior: Record<SignalId, Prior> } & (
+  | { readonly what: 'recipe'; readonly recipeId: string; readonly isOil: boolean }
+  | { readonly what: 'event'; readonly event: EventKind }
+);
+
+export type Step =
+  | {
+      readonly day: CalendarDay;
+      readonly order: number;
+      readonly what: 'push';
+      readonly effect: number;
+      readonly dose: number;
+    }
+  | {
+      readonly day: CalendarDay;
+      readonly order: number;
+      readonly what: 'measure';
+      readonly measurement: DatedMeasurement;
+    };
+
+/** Order within one day: events, readings before, sessions, readings after; a dry reading comes last. */
+const ORDER = { event: 0, before: 1, session: 2, after: 3, dry: 4 } as const;
+
+/** What a recipe is expected to do before it has been tried, from its newest version. */
+function recipeSource(version: RecipeVersion, school: School, larder: Larder): EffectSource {
+  const verdict = classifyVersion(version, school, larder);
+  const mean = priorEffect(verdict.ok ? verdict.value.push : { firm: 0, soft: 0, oil: 0 });
+  return {
+    key: `recipe:${version.recipeId}`,
+    what: 'recipe',
+    recipeId: version.recipeId,
+    isOil: verdict.ok && verdict.value.kind === 'oil',
+    prior: withSd((signal) => mean[signal]),
+  };
+}
+
+function contentOf({ id: _, recordedAt: __, corrects: ___, ...content }: Reading): string {
+  return JSON.stringify(content);
+}
+
+/** A reading that was written down twice, word for word, is one reading. */
+export function withoutDoubles(readings: readonly Reading[]): Reading[] {
+  const seen = new Map<string, Reading[]>();
+  return readings.filter((reading) => {
+    const when = `${reading.day} ${reading.moment}`;
+    const others = seen.get(when) ?? [];
+    if (others.some((other) => contentOf(other) === contentOf(reading))) return false;
+    seen.set(when, [...others, reading]);
+    return true;
+  });
+}
+
+function withSd(meanOf: (signal: SignalId) => number): Record<SignalId, Prior> {
+  return {
+    firmness: { mean: meanOf('firmness'), sd: SIGNALS.firmness.effectSd },
+    breakage: { mean: meanOf('breakage'), sd: SIGNALS.breakage.effectSd },
+    porosity: { mean: meanOf('porosity'), sd: SIGNALS.porosity.effectSd },
+  };
+}
+
+function eventPrior(kind: EventKind): Record<SignalId, Prior> {
+  return withSd((signal) => EVENT_EFFECTS[kind][signal]);
+}
+
+/** What can push this head's level: every recipe it may get and every kind of event it has had. */
+export function effectSources(
+  newest: readonly RecipeVersion[],
+  events: readonly HeadEvent[],
+  school: School,
+  larder: Larder,
+): EffectSource[] {
+  const kinds = [...new Set(events.map((event) => event.what))].sort();
+  return [
+    ...newest.map((version) => recipeSource(version, school, larder)),
+    ...kinds.map((kind) => ({
+      key: `event:${kind}`,
+      what: 'event' as const,
+      event: kind,
+      prior: eventPrior(kind),
+    })),
+  ];
+}
+
+/** Everything that happened to one head up to a day, in the order in which it happened. */
+export function timelineOf(
+  history: HeadHistory,
+  sources: readonly EffectSource[],
+  upTo: CalendarDay,
+  head: Head,
+): Step[] {
+  const indexOf = new Map(sources.map((source, index) => [source.key, index]));
+  const isOil = new Map(
+    sources.flatMap((source) => (source.what === 'recipe' ? [[source.recipeId, source.isOil] as const] : [])),
+  );
+  const steps: Step[] = [];
+  for (const event of history.events) {
+    const effect = indexOf.get(`event:${event.what}`);
+    if (effect !== undefined)
+      steps.push({ day: event.day, order: ORDER.event, what: 'push', effect, dose: 1 });
+  }
+  for (const session of history.sessions) {
+    const effect = indexOf.get(`recipe:${session.recipeId}`);
+    const dose = sessionDose(session, head, isOil.get(session.recipeId) ? 'oil' : 'mask');
+    if (effect !== undefined)
+      steps.push({ day: session.day, order: ORDER.session, what: 'push', effect, dose });
+  }
+  const hair: HairFacts = { hairGrams: hairMassGrams(head) };
+  for (const reading of withoutDoubles(history.readings)) {
+    for (const measurement of measurementsOf(reading, hair)) {
+      steps.push({
+        day: reading.day,
+        order: ORDER[reading.moment],
+        what: 'measure',
+        measurement: { ...measurement, day: reading.day, readingId: reading.id, off: false },
+      });
+    }
+  }
+  return steps
+    .filter((step) => step.day <= upTo)
+    .sort((a, b) => (a.day === b.day ? a.order - b.order : a.day < b.day ? -1 : 1));
+}

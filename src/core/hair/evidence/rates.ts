@@ -1,0 +1,87 @@
+import { jStat } from 'jstat';
+import { fixed, t } from '../../base/language';
+import { sum } from '../../base/measures';
+import { TALLY, type Count } from '../checks';
+
+/** Nine times in ten. */
+const TAILS = { low: 0.05, high: 0.95 } as const;
+
+/** Pieces a day from several counts. */
+export interface Rate {
+  readonly perDay: number;
+  /** Between these nine times in ten. */
+  readonly low: number;
+  readonly high: number;
+  readonly pieces: number;
+  readonly days: number;
+  readonly counts: number;
+}
+
+/**
+ * The gamma distribution of a rate given counts: Jeffreys' prior, and the variance widened for over-dispersion. With m counts of n
+ * pieces in all the variance of the sum is n (1 + τ² n/m), so shape and exposure are both divided by that factor.
+ */
+function gammaOf(counts: readonly Count[]) {
+  const pieces = sum(counts.map((count) => count.pieces));
+  const days = sum(counts.map((count) => count.days));
+  const widened = 1 + (TALLY.overdispersion * pieces) / counts.length;
+  return { pieces, days, shape: (pieces + 0.5) / widened, exposure: days / widened };
+}
+
+/** @param counts at least one */
+export function rateOf(counts: readonly Count[]): Rate {
+  const { pieces, days, shape, exposure } = gammaOf(counts);
+  return {
+    perDay: shape / exposure,
+    low: jStat.gamma.inv(TAILS.low, shape, 1 / exposure),
+    high: jStat.gamma.inv(TAILS.high, shape, 1 / exposure),
+    pieces,
+    days,
+    counts: counts.length,
+  };
+}
+
+export interface RateRatio {
+  readonly before: Rate;
+  readonly after: Rate;
+  /** After to before; 1 is no change. */
+  readonly ratio: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/**
+ * How many times as many pieces a day after as before. The ratio of two independent gamma variables is, up to a factor, an F
+ * variable with twice their shapes as degrees of freedom.
+ * @param before at least one count @param after at least one
+ */
+export function rateRatio(before: readonly Count[], after: readonly Count[]): RateRatio {
+  const [from, to] = [gammaOf(before), gammaOf(after)];
+  const ratio = to.shape / to.exposure / (from.shape / from.exposure);
+  const quantile = (p: number) => ratio * jStat.centralF.inv(p, 2 * to.shape, 2 * from.shape);
+  return {
+    before: rateOf(before),
+    after: rateOf(after),
+    ratio,
+    low: quantile(TAILS.low),
+    high: quantile(TAILS.high),
+  };
+}
+
+/** Counts so few that no ratio should be spoken of. */
+const FEWEST_COUNTS = 2;
+
+/** A claim about counts in words that do not overclaim. */
+export function rateRatioWords({ ratio, low, high, before, after }: RateRatio): string {
+  const percent = (value: number) => `${Math.abs(Math.round(100 * (value - 1)))} %`;
+  const span = t`${fold(low)} to ${fold(high)} times as many, nine times in ten`;
+  if (before.counts < FEWEST_COUNTS || after.counts < FEWEST_COUNTS)
+    return t`One count on a side says next to nothing: ${span}.`;
+  if (high < 1)
+    return t`Fewer: by about ${percent(ratio)}, and by at least ${percent(high)} nineteen times in twenty.`;
+  if (low > 1)
+    return t`More: by about ${percent(ratio)}, and by at least ${percent(low)} nineteen times in twenty.`;
+  return t`No change that the counts can show: ${span}.`;
+}
+
+const fold = (value: number) => fixed(value, value < 10 ? 1 : 0);

@@ -1,0 +1,181 @@
+import { jStat } from 'jstat';
+import { fixed, plural, t } from '../../base/language';
+import { mean } from '../../base/measures';
+import {
+  tallyTotals,
+  type Arm,
+  type Head,
+  type Reading,
+  type Session,
+  type Trial,
+  type TrialWash,
+} from '../../records/shapes';
+import type { Count } from '../checks';
+import { SIGNALS, type Estimate } from '../state';
+import { rateRatio, rateRatioWords, type RateRatio } from './rates';
+import { sessionChange, WAYS, type LevelSignal } from './sessionChange';
+import { trialOrder } from './trial';
+
+/** One wash of a trial with what it changed; null where a reading is missing. */
+export interface TrialRow {
+  readonly wash: TrialWash;
+  readonly change: Estimate | null;
+}
+
+export type TrialAnswer =
+  | { readonly what: 'too-few'; readonly words: string }
+  | {
+      readonly what: 'difference';
+      /** Change in arm a less change in arm b, units of the signal. */
+      readonly mean: number;
+      readonly low: number;
+      readonly high: number;
+      readonly pairs: number;
+      readonly words: string;
+    }
+  | { readonly what: 'ratio'; readonly ratio: RateRatio; readonly words: string };
+
+export interface TrialReport {
+  readonly rows: readonly TrialRow[];
+  readonly answer: TrialAnswer;
+  /** What else changed meanwhile, so that the answer may not be the trial's alone. */
+  readonly besides: readonly string[];
+}
+
+/** Pairs below which no interval is worth a word. */
+const FEWEST_PAIRS = 3;
+
+/** What a trial has shown so far, from its own washes and readings alone. */
+export function trialReport(
+  trial: Trial,
+  washes: readonly TrialWash[],
+  readings: readonly Reading[],
+  sessions: readonly Session[],
+  head: Head,
+): TrialReport {
+  const rows = washes.map((wash) => ({
+    wash,
+    change: sessionChange(wash.day, trial.signal, readings, head)?.change ?? null,
+  }));
+  return {
+    rows,
+    answer:
+      trial.signal === 'breakage'
+        ? ratioAnswer(washes, readings)
+        : differenceAnswer(trial, trial.signal, rows),
+    besides: besidesOf(trial, washes, sessions),
+  };
+}
+
+/** Differences within each round, and Student's t of them: what lasts longer than a round cancels out. */
+function differenceAnswer(trial: Trial, signal: LevelSignal, rows: readonly TrialRow[]): TrialAnswer {
+  const ofArm = (arm: Arm) => rows.filter(({ wash }) => wash.arm === arm);
+  const [a, b] = [ofArm('a'), ofArm('b')];
+  const pairs = a.flatMap(({ change }, round) => {
+    const other = b[round]?.change;
+    return change && other ? [change.mean - other.mean] : [];
+  });
+  const missing = FEWEST_PAIRS - pairs.length;
+  if (missing > 0)
+    return {
+      what: 'too-few',
+      words: t`Too few rounds to tell: ${missing} more with both readings, at least.`,
+    };
+  const middle = mean(pairs);
+  const variance = pairs.reduce((sum, pair) => sum + (pair - middle) ** 2, 0) / (pairs.length - 1);
+  // Three rounds can agree by luck: the scatter is taken no smaller than the errors of the readings alone would make it.
+  const sd = Math.max(Math.sqrt(variance), readingError(rows));
+  const half = (jStat.studentt.inv(0.95, pairs.length - 1) * sd) / Math.sqrt(pairs.length);
+  const answer = { mean: middle, low: middle - half, high: middle + half };
+  return {
+    what: 'difference',
+    ...answer,
+    pairs: pairs.length,
+    words: differenceWords(trial, signal, answer),
+  };
+}
+
+/** Root mean square error of a difference of two changes, by the errors of the four readings in it. */
+function readingError(rows: readonly TrialRow[]): number {
+  const variances = rows.flatMap(({ change }) => (change ? [change.sd ** 2] : []));
+  return Math.sqrt(2 * mean(variances));
+}
+
+function differenceWords(
+  { againstId }: Trial,
+  signal: LevelSignal,
+  { mean: middle, low, high }: { mean: number; low: number; high: number },
+): string {
+  const { lane } = SIGNALS[signal];
+  const width = (lane.high ?? 0) - (lane.low ?? 0);
+  const [subject, than] =
+    againstId === null
+      ? [t`It leaves`, t`than a wash without it`]
+      : [t`The first leaves`, t`than the second`];
+  const way = WAYS[signal][middle > 0 ? 1 : 0];
+  const span = t`${signed(low)} to ${signed(high)}`;
+  if (low > 0 || high < 0)
+    return t`${subject} the hair ${way} ${than}: by ${fixed(Math.abs(middle), 1)} (${span} nine times in ten).`;
+  if (high - low < width / 2)
+    return t`No difference worth having: between ${span}, nine times in ten, where comfortable is ${fixed(width, 0)} wide.`;
+  return t`Not settled: between ${span}. Perhaps ${way} ${than}, perhaps no different.`;
+}
+
+const signed = (value: number) => `${value < 0 ? '−' : '+'}${fixed(Math.abs(value), 1)}`;
+
+/** Pieces counted from after each wash until the next one, by arm. */
+function ratioAnswer(washes: readonly TrialWash[], readings: readonly Reading[]): TrialAnswer {
+  const counts: Record<Arm, Count[]> = { a: [], b: [] };
+  washes.forEach(({ day, arm }, index) => {
+    const until = washes[index + 1]?.day;
+    const next = readings
+      .filter(
+        (reading) => reading.tally && reading.day > day && (until === undefined || reading.day <= until),
+      )
+      .sort((one, other) => (one.day < other.day ? -1 : 1))[0];
+    if (next?.tally) counts[arm].push({ pieces: tallyTotals(next.tally).broken, days: next.tally.days });
+  });
+  if (counts.a.length < FEWEST_PAIRS || counts.b.length < FEWEST_PAIRS)
+    return {
+      what: 'too-few',
+      words: t`Too few counts to tell: at least ${FEWEST_PAIRS} after washes of each kind.`,
+    };
+  const ratio = rateRatio(counts.b, counts.a);
+  return { what: 'ratio', ratio, words: rateRatioWords(ratio) };
+}
+
+function besidesOf(trial: Trial, washes: readonly TrialWash[], sessions: readonly Session[]): string[] {
+  const first = washes[0]?.day;
+  const last = washes.at(-1)?.day;
+  if (first === undefined || last === undefined) return [];
+  const others = sessions.filter(
+    ({ recipeId, day }) =>
+      recipeId !== trial.recipeId && recipeId !== trial.againstId && day >= first && day <= last,
+  );
+  const isNew = (recipeId: string) =>
+    !sessions.some((session) => session.recipeId === recipeId && session.day < first);
+  const fresh = [...new Set(others.map(({ recipeId }) => recipeId))].filter(isNew);
+  const swapped = washes.filter(({ arm }, index) => trialOrder(trial)[index] !== arm).length;
+  return [
+    ...(fresh.length > 0
+      ? [
+          t`${fresh.length} other ${plural(fresh.length, 'recipe was', 'recipes were')} used for the first time meanwhile.`,
+        ]
+      : []),
+    ...(swapped > 0
+      ? [t`${swapped} ${plural(swapped, 'wash was', 'washes were')} not the one that had been drawn.`]
+      : []),
+  ];
+}
+
+/** Scatter of a difference within one round where all is read with five strands: four readings and two times the days between (signal's units). */
+function usualPairSd(signal: Trial['signal']): number {
+  const { dailySd } = SIGNALS[signal];
+  const reading = signal === 'porosity' ? 0.5 : 0.27;
+  return Math.sqrt(4 * reading ** 2 + 2 * 2 * dailySd ** 2);
+}
+
+/** How exact the answer of a trial will be, before it has begun: half of its 90 % interval, units of the signal. */
+export function expectedHalfWidth({ rounds, signal }: Pick<Trial, 'rounds' | 'signal'>): number {
+  return (jStat.studentt.inv(0.95, rounds - 1) * usualPairSd(signal)) / Math.sqrt(rounds);
+}

@@ -1,0 +1,89 @@
+import { t } from '../../base/language';
+import { addDays, type CalendarDay } from '../../base/measures';
+import type { Arm, Reading, Trial, TrialWash } from '../../records/shapes';
+import { isDryReadingDue } from '../checks';
+import { trialOrder } from './trial';
+
+export type TrialStage =
+  | { readonly what: 'wash'; readonly arm: Arm; readonly from: CalendarDay; readonly isDue: boolean }
+  | { readonly what: 'over'; readonly why: string };
+
+export interface TrialState {
+  readonly trial: Trial;
+  /** Washes done, in order. */
+  readonly washes: readonly TrialWash[];
+  readonly done: number;
+  readonly of: number;
+  readonly stage: TrialStage;
+  /** A reading that is to be taken today: before the wash that is due, or dry after the last one. */
+  readonly readingDue: 'before' | 'dry' | null;
+}
+
+/** Where a trial stands on a day, and what is next. */
+export function trialState(
+  trial: Trial,
+  allWashes: readonly TrialWash[],
+  readings: readonly Reading[],
+  today: CalendarDay,
+): TrialState {
+  const washes = allWashes
+    .filter((wash) => wash.trialId === trial.trialId && wash.day <= today)
+    .sort((a, b) => (a.day < b.day ? -1 : 1));
+  const order = trialOrder(trial);
+  const last = washes.at(-1);
+  const stage = stageOf(trial, order, washes, last, today);
+  return {
+    trial,
+    washes,
+    done: washes.length,
+    of: order.length,
+    stage,
+    // Breakage is counted at every detangle, whatever the wash.
+    readingDue: trial.signal === 'breakage' ? null : readingDue(stage, last, readings, today),
+  };
+}
+
+function stageOf(
+  trial: Trial,
+  order: readonly Arm[],
+  washes: readonly TrialWash[],
+  last: TrialWash | undefined,
+  today: CalendarDay,
+): TrialStage {
+  if (trial.givenUpOn !== null) return { what: 'over', why: t`It was given up before its end.` };
+  if (washes.length >= order.length) return { what: 'over', why: t`All rounds are done.` };
+  if (today > trial.endsBy) return { what: 'over', why: t`Its last day has passed.` };
+  const arm = nextArm(order, washes);
+  const from = last ? addDays(last.day, trial.washoutDays) : trial.startsOn;
+  return { what: 'wash', arm, from, isDue: today >= from };
+}
+
+/** The arms of the washes that are still to come, in order. */
+export function armsAhead({ trial, washes, stage }: TrialState): Arm[] {
+  if (stage.what === 'over') return [];
+  const order = trialOrder(trial);
+  const arms = washes.map(({ arm }) => ({ arm }));
+  while (arms.length < order.length) arms.push({ arm: nextArm(order, arms) });
+  return arms.slice(washes.length).map(({ arm }) => arm);
+}
+
+/** The drawn order; where she did the other arm of a round first, what is left of the round. */
+function nextArm(order: readonly Arm[], washes: readonly Pick<TrialWash, 'arm'>[]): Arm {
+  const counts = { a: 0, b: 0 };
+  for (const { arm } of washes) counts[arm]++;
+  const planned = order[washes.length] ?? 'a';
+  const other: Arm = planned === 'a' ? 'b' : 'a';
+  const round = Math.floor(washes.length / 2) + 1;
+  return counts[planned] >= round && counts[other] < round ? other : planned;
+}
+
+function readingDue(
+  stage: TrialStage,
+  last: TrialWash | undefined,
+  readings: readonly Reading[],
+  today: CalendarDay,
+): TrialState['readingDue'] {
+  if (last && isDryReadingDue(last.day, readings, today)) return 'dry';
+  const isRead = readings.some(({ day, moment }) => day === today && moment === 'before');
+  return stage.what === 'wash' && stage.isDue && !isRead ? 'before' : null;
+}

@@ -1,0 +1,57 @@
+import { CATALOGUE_LARDER, type Larder } from '../../recipe/recipes';
+import type {
+  Challenge,
+  Decision,
+  HeadEvent,
+  KitItem,
+  Occasion,
+  PatchTest,
+  PlanSettings,
+  Reading,
+  RecipeVersion,
+  Session,
+  Trial,
+  TrialWash,
+  WashDay,
+} from '../../records/shapes';
+
+/** What is known of one head, as it counts today. */
+export interface HeadHistory {
+  /** All versions of all recipes. */
+  readonly recipes: readonly RecipeVersion[];
+  /** What the recipes are made of. */
+  readonly larder: Larder;
+  readonly patchTests: readonly PatchTest[];
+  readonly readings: readonly Reading[];
+  readonly sessions: readonly Session[];
+  /** Whole wash days as they were; their treatments are among the sessions. */
+  readonly washDays: readonly WashDay[];
+  readonly events: readonly HeadEvent[];
+  readonly trials: readonly Trial[];
+  readonly trialWashes: readonly TrialWash[];
+  readonly decisions: readonly Decision[];
+  /** Those of everybody among them. */
+  readonly occasions: readonly Occasion[];
+  readonly planSettings: readonly PlanSettings[];
+  readonly challenges: readonly Challenge[];
+  /** What the household lacks. */
+  readonly lacks: readonly KitItem[];
+}
+
+/** Nothing is known yet. */
+export const EMPTY_HISTORY: HeadHistory = {
+  recipes: [],
+  larder: CATALOGUE_LARDER,
+  patchTests: [],
+  readings: [],
+  sessions: [],
+  washDays: [],
+  events: [],
+  trials: [],
+  trialWashes: [],
+  decisions: [],
+  occasions: [],
+  planSettings: [],
+  challenges: [],
+  lacks: [],
+};

@@ -1,0 +1,32 @@
+export { airAdvice, forecastSchema, type AirDay } from './air';
+export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';
+export {
+  NEEDS,
+  type DatedEstimate,
+  type DatedMeasurement,
+  type Entangled,
+  type Estimate,
+  type EventResponse,
+  type HairState,
+  type LaneProbabilities,
+  type Need,
+  type NeedKind,
+  type NeedProbabilities,
+  type NextReading,
+  type Response,
+  type SignalState,
+} from './hairState';
+export { laneProbabilities } from './lane';
+export { lastingDays, type Lasting } from './lasting';
+export { expectedExcess, normalCdf, normalDensity, Z90 } from './normal';
+export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
+export { placeInWords } from './placeInWords';
+export {
+  EVENT_EFFECTS,
+  priorEffect,
+  shownValue,
+  SIGNALS,
+  startingLevel,
+  type Lane,
+  type SignalModel,
+} from './signals';

@@ -1,0 +1,129 @@
+import { t } from '../../base/language';
+import type { SchoolVerdict } from '../../recipe/classification';
+import type { EventKind, Head, SignalId } from '../../records/shapes';
+
+/** The comfortable stretch of a signal's scale; null where it is open. */
+export interface Lane {
+  readonly low: number | null;
+  readonly high: number | null;
+}
+
+export interface SignalModel {
+  readonly id: SignalId;
+  readonly label: string;
+  readonly lane: Lane;
+  /** Words for below, in and above the lane. */
+  readonly words: { readonly below: string; readonly within: string; readonly above: string };
+  /** What one reads off the scale, in words. */
+  readonly unit: string;
+  /** 1 sd of what we believe of a new head before any reading. */
+  readonly startSd: number;
+  /** 1 sd of where a head rests when nothing is done to it. */
+  readonly restSd: number;
+  /** 1 sd of what a day adds by itself. */
+  readonly dailySd: number;
+  /** Half-lives of a departure from rest over which the estimate is averaged, days; fewer where readings tell less of them. */
+  readonly halfLifeGridDays: readonly number[];
+  /** 1 sd of a treatment's or an event's effect around its prior. */
+  readonly effectSd: number;
+}
+
+/**
+ * Scales and noise. Firmness: 0 springy, ±0.5 the edges of the comfortable lane, −2 gummy, +2 straw. Breakage: natural
+ * logarithm of broken pieces a day. Porosity: 0 middle, ±1 clearly high or low. Noise figures are those of the trial
+ * run on synthetic heads (reading 0.35, day 0.25, effects 0.3); the rest are working assumptions.
+ */
+export const SIGNALS: Record<SignalId, SignalModel> = {
+  firmness: {
+    id: 'firmness',
+    label: t`Firmness`,
+    lane: { low: -0.5, high: 0.5 },
+    words: { below: t`too soft`, within: t`springy`, above: t`too firm` },
+    unit: 'from gummy (−2) to straw (+2)',
+    startSd: 0.7,
+    restSd: 0.4,
+    dailySd: 0.25,
+    halfLifeGridDays: [3, 5, 8, 12, 19, 30],
+    effectSd: 0.3,
+  },
+  breakage: {
+    id: 'breakage',
+    label: t`Breakage`,
+    lane: { low: null, high: Math.log(8) },
+    words: { below: t`low`, within: t`ordinary`, above: t`high` },
+    unit: 'broken pieces a day',
+    startSd: 0.8,
+    restSd: 0.5,
+    dailySd: 0.15,
+    halfLifeGridDays: [4, 10, 25],
+    effectSd: 0.2,
+  },
+  porosity: {
+    id: 'porosity',
+    label: t`Porosity`,
+    lane: { low: -1, high: 1 },
+    words: { below: t`low`, within: t`medium`, above: t`high` },
+    unit: 'index, −1 low to +1 high',
+    startSd: 0.7,
+    restSd: 0.5,
+    dailySd: 0.05,
+    halfLifeGridDays: [4, 10, 25],
+    effectSd: 0.15,
+  },
+};
+
+const BREAKAGE_MIDDLE = Math.log(6);
+
+/**
+ * How porous hair is guessed to be after what was done to it, where its drinking was not looked at: index of porosity, 0
+ * middle, +1 clearly high (working assumption; bleach opens the outside of the strand most). The first test corrects it.
+ */
+const OPENED_BY: Readonly<Record<Head['chemistry'][number], number>> = {
+  bleached: 0.6,
+  relaxed: 0.5,
+  permed: 0.4,
+  coloured: 0.2,
+  henna: 0,
+};
+
+/** Where a head probably stands, from the start questions alone. */
+export function startingLevel(
+  head: Pick<Head, 'complaint' | 'porosityGuess'> & Partial<Pick<Head, 'chemistry'>>,
+): Record<SignalId, number> {
+  const firmness = { none: 0, mushy: -0.8, straw: 0.8, breaks: 0.2 }[head.complaint];
+  const opened = Math.max(0, ...(head.chemistry ?? []).map((each) => OPENED_BY[each]));
+  const porosity = { low: -1, medium: 0, high: 1, unknown: opened }[head.porosityGuess];
+  return { firmness, breakage: BREAKAGE_MIDDLE + (head.complaint === 'breaks' ? 0.6 : 0), porosity };
+}
+
+/** Firmness units that one dose moves for a full push toward firm, or back for a full pull toward soft. */
+export const FIRMNESS_PER_PUSH = 0.9;
+
+/** What one dose of a treatment is expected to move, before this head has shown anything. */
+export function priorEffect({ firm, soft, oil }: SchoolVerdict['push']): Record<SignalId, number> {
+  return {
+    firmness: FIRMNESS_PER_PUSH * (firm - soft),
+    breakage: -0.12 * firm - 0.08 * soft - 0.1 * oil,
+    porosity: -0.1 * firm - 0.05 * oil,
+  };
+}
+
+/** What an event is expected to move on each signal; working assumptions. */
+export const EVENT_EFFECTS: Record<EventKind, Record<SignalId, number>> = {
+  heat: { firmness: 0.1, breakage: 0.08, porosity: 0.03 },
+  swim: { firmness: 0.12, breakage: 0.08, porosity: 0.05 },
+  bleach: { firmness: -0.7, breakage: 0.6, porosity: 0.9 },
+  dye: { firmness: -0.2, breakage: 0.2, porosity: 0.3 },
+  relaxer: { firmness: -0.6, breakage: 0.5, porosity: 0.5 },
+  'style-in': { firmness: 0, breakage: 0.1, porosity: 0 },
+  'style-out': { firmness: 0.1, breakage: 0.2, porosity: 0 },
+  'dry-air': { firmness: 0.12, breakage: 0.05, porosity: 0 },
+  'humid-air': { firmness: -0.1, breakage: 0, porosity: 0 },
+  'hard-water': { firmness: 0.1, breakage: 0.05, porosity: 0 },
+  illness: { firmness: 0, breakage: 0.1, porosity: 0 },
+};
+
+/** The breakage signal is a logarithm; people read pieces a day. */
+export function shownValue(signal: SignalId, value: number): number {
+  return signal === 'breakage' ? Math.exp(value) : value;
+}

@@ -1,0 +1,1 @@
+export { againstJar, costOf, inStock, pantryOf, type Cost } from './pantry';

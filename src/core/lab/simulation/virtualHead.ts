@@ -1,0 +1,176 @@
+import { randomLcg, randomNormal, randomPoisson, randomUniform } from 'd3-random';
+import { clamp, rounded } from '../../base/measures';
+import { FEEL, POROSITY_TESTS, STRETCH } from '../../hair/checks';
+import { EVENT_EFFECTS, priorEffect, SIGNALS, startingLevel } from '../../hair/state';
+import { doseOf, type SchoolVerdict, type Warmth } from '../../recipe/classification';
+import {
+  NOTHING_MEASURED,
+  SIGNAL_IDS,
+  type EventKind,
+  type Head,
+  type Measured,
+  type PorosityGuess,
+  type SignalId,
+  type Strand,
+} from '../../records/shapes';
+
+/** How the truth of a virtual head is drawn. */
+export interface VirtualHeadOptions {
+  readonly seed: number;
+  /** A stream of its own for what the days bring: two lives of one head then differ only by what is done to it. */
+  readonly daySeed?: number;
+  /** Days until half of a departure from rest is gone. */
+  readonly halfLifeDays: number;
+  /** Where the head rests, added to what its start questions suggest. */
+  readonly restShift: Readonly<Record<SignalId, number>>;
+}
+
+type Push = SchoolVerdict['push'];
+
+/** Shed hairs a day of an ordinary head (50 to 100; American Academy of Dermatology). */
+const SHED_PER_DAY = 62;
+
+/**
+ * A head whose truth is known: three levels that follow the model of core/hair day by day with their own hidden
+ * effects, and that answer a reading with raw measurements. The same seed lives the same life.
+ */
+export class VirtualHead {
+  private readonly random: () => number;
+  private readonly normal: () => number;
+  private readonly dayNoise: () => number;
+  private readonly levels: Record<SignalId, number>;
+  private readonly rest: Record<SignalId, number>;
+  private readonly effects = new Map<string, Record<SignalId, number>>();
+  private readonly retention: number;
+  private readonly porosity: PorosityGuess;
+
+  constructor(head: Pick<Head, 'complaint' | 'porosityGuess'>, options: VirtualHeadOptions) {
+    this.random = randomLcg(options.seed);
+    this.normal = randomNormal.source(this.random)(0, 1);
+    const { daySeed } = options;
+    this.dayNoise = daySeed === undefined ? this.normal : randomNormal.source(randomLcg(daySeed))(0, 1);
+    this.porosity = head.porosityGuess;
+    this.retention = 2 ** (-1 / options.halfLifeDays);
+    this.levels = { ...startingLevel(head) };
+    this.rest = this.bySignal((signal) => this.levels[signal] / 2 + options.restShift[signal]);
+  }
+
+  private bySignal(valueOf: (signal: SignalId) => number): Record<SignalId, number> {
+    return Object.fromEntries(SIGNAL_IDS.map((signal) => [signal, valueOf(signal)])) as Record<
+      SignalId,
+      number
+    >;
+  }
+
+  /** The truth, for tests and for comparing planners; a real head never tells. */
+  level(signal: SignalId): number {
+    return this.levels[signal];
+  }
+
+  restOf(signal: SignalId): number {
+    return this.rest[signal];
+  }
+
+  get retentionPerDay(): number {
+    return this.retention;
+  }
+
+  /** The hidden effect of a recipe that was asked for or used before. */
+  knownEffect(key: string): Readonly<Record<SignalId, number>> | undefined {
+    return this.effects.get(key);
+  }
+
+  passDay(): void {
+    for (const signal of SIGNAL_IDS) {
+      const departure = this.levels[signal] - this.rest[signal];
+      const noise = SIGNALS[signal].dailySd * this.dayNoise();
+      this.levels[signal] = this.rest[signal] + this.retention * departure + noise;
+    }
+  }
+
+  /** @param key names the recipe; its hidden effect is drawn once around the prior */
+  treat(key: string, push: Push, contactMinutes: number, warmth: Warmth): void {
+    const known = this.effectOf(key, push);
+    const dose = doseOf(contactMinutes, warmth, this.porosity);
+    for (const signal of SIGNAL_IDS) this.levels[signal] += dose * known[signal];
+  }
+
+  /** The hidden effect of a recipe; asked for before any use, it does not depend on what is used when. */
+  effectOf(key: string, push: Push): Readonly<Record<SignalId, number>> {
+    const prior = priorEffect(push);
+    const known =
+      this.effects.get(key) ??
+      this.bySignal((signal) => prior[signal] + SIGNALS[signal].effectSd * this.normal());
+    this.effects.set(key, known);
+    return known;
+  }
+
+  suffer(event: EventKind): void {
+    for (const signal of SIGNAL_IDS) this.levels[signal] += EVENT_EFFECTS[event][signal];
+  }
+
+  /** Raw measurements of today, with the errors that hands, ruler and strands bring. */
+  read(strandCount: number, daysSinceDetangle: number | null): Measured {
+    const { firmness, breakage, porosity } = this.levels;
+    const poisson = (mean: number) => randomPoisson.source(this.random)(Math.max(0.01, mean))();
+    const { middleSeconds, sd: mistSd } = POROSITY_TESTS.mist;
+    return {
+      ...NOTHING_MEASURED,
+      strands: Array.from({ length: strandCount }, () =>
+        this.strand(firmness + STRETCH.strandSpread * this.normal()),
+      ),
+      tally:
+        daysSinceDetangle === null
+          ? null
+          : {
+              sections: [
+                {
+                  broken: poisson(Math.exp(breakage) * daysSinceDetangle),
+                  shed: poisson(SHED_PER_DAY * daysSinceDetangle),
+                },
+              ],
+              days: daysSinceDetangle,
+            },
+      porosity: {
+        mistSoakSeconds: clamp(
+          Math.round(middleSeconds * Math.exp(-porosity + mistSd * this.normal())),
+          2,
+          900,
+        ),
+        dryMinutes: null,
+        slide: null,
+        sink: null,
+      },
+      feel: clamp(rounded((firmness + FEEL.sd * this.normal()) / FEEL.firmnessPerStep), -3, 3),
+    };
+  }
+
+  /** Lengths that a strand of this firmness would show; the inverse of strandFigures. */
+  private strand(firmness: number): Strand {
+    const restMm = Math.round(randomUniform.source(this.random)(60, 110)());
+    const softShare = firmness < 0 ? 0.5 : 1;
+    const stretchPercent = clamp(
+      STRETCH.comfortablePercent - STRETCH.stretchPerFirmness * firmness * softShare,
+      4,
+      90,
+    );
+    const stretchedMm = Math.round(
+      restMm * (1 + stretchPercent / 100) + STRETCH.lengthErrorMm * this.normal(),
+    );
+    if (firmness > 1.1)
+      return { outcome: 'snapped', region: null, restMm, snappedMm: Math.max(restMm, stretchedMm) };
+    const returnPercent =
+      STRETCH.comfortableReturnPercent + STRETCH.returnPerFirmness * Math.min(0, firmness) * 0.5;
+    const stretched = Math.max(restMm, stretchedMm);
+    const released = Math.round(
+      stretched - ((stretched - restMm) * returnPercent) / 100 + STRETCH.lengthErrorMm * this.normal() * 0.5,
+    );
+    return {
+      outcome: 'returned',
+      region: null,
+      restMm,
+      stretchedMm: stretched,
+      releasedMm: clamp(released, restMm, stretched),
+    };
+  }
+}

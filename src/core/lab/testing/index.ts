@@ -1,0 +1,32 @@
+export {
+  ALL,
+  BALM,
+  CREAM,
+  FROM,
+  GUMMY,
+  KNOWN,
+  LIGHT,
+  problemOf,
+  strands,
+  STRONG,
+  type Asked,
+} from './planProblems';
+export {
+  parsedOf,
+  STAMP,
+  testBatch,
+  testHead,
+  testHistory,
+  testOccasion,
+  testReading,
+  testRecipe,
+  testSession,
+  testStrand,
+  testTally,
+  testWashRun,
+  testWashStep,
+  valueOf,
+  verdictOf,
+  weighedOf,
+} from './records';
+export { beat, openProblem, RULE_CASES, settings } from './ruleCases';

@@ -1,9 +1,0 @@
-export {
-  againstJar,
-  costOf,
-  inStock,
-  pantryItemSchema,
-  pantryOf,
-  type Cost,
-  type PantryItem,
-} from './pantry';

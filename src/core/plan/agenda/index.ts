@@ -1,0 +1,34 @@
+export {
+  agreedSchema,
+  type Agreed,
+  type AgreedBeat,
+  type Agreement,
+  type PlanChange,
+  type PlanNote,
+} from './agreement';
+export { BEDTIME_MINUTE } from './bedtime';
+export { challengeState, type ChallengeState, type ChallengeWeek } from './challenge';
+export { isAvoided, isSmall, placedBy, PLAIN_WASH_ID } from './decision';
+export { effortLimits, EFFORTS, effortSchema, type Effort, type EffortLimits } from './effort';
+export { contactAt, KIT_WORDS, minutesWithoutHeat } from './kit';
+export { isOn } from './occasion';
+export { choicesOf, USUAL_CHOICES, type PlanChoices } from './planSettings';
+export {
+  FIXED_RULES,
+  holdsUnder,
+  LEANING_WORDS,
+  overdueFactor,
+  patchTestDays,
+  RHYTHMS,
+  RULE_KEYS,
+  PLAN_RULES,
+  rulesInForce,
+  rulesOfHead,
+  WEIGHTS,
+  weightsInForce,
+  type Rule,
+  type RuleKey,
+  type RuleValues,
+  type WeightKey,
+  type WeightValues,
+} from './rules';

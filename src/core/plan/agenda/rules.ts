@@ -1,0 +1,293 @@
+import { t } from '../../base/language';
+import { learnedWashMinutes } from '../../hair/history';
+import { LEANINGS, type Leaning, type PlanSettings, type WashDay } from '../../records/shapes';
+import { choicesOf, type PlanChoices } from './planSettings';
+
+/** A planning rule as data: what it is, its default, its unit, where it may be moved to, and why it stands. */
+export interface Rule {
+  readonly id: string;
+  readonly label: string;
+  readonly value: number;
+  readonly unit: 'a week' | 'days' | 'minutes' | 'share' | 'pieces';
+  readonly least: number;
+  readonly most: number;
+  /** "hard": no plan breaks it; "wish": breaking it costs; "time": how long something takes. */
+  readonly sort: 'hard' | 'wish' | 'time';
+  /** What keeps her safe, and what a thing takes, cannot be switched off. */
+  readonly canBeOff: boolean;
+  /** It holds only where the calendar decides when protein is due. */
+  readonly byCalendar: boolean;
+  readonly why: string;
+}
+
+type Facts = readonly [label: string, value: number, unit: Rule['unit'], least: number, most: number];
+
+const rule =
+  (sort: Rule['sort'], canBeOff: boolean, byCalendar = false) =>
+  (id: string, [label, value, unit, least, most]: Facts, why: string): Rule => ({
+    id,
+    label,
+    value,
+    unit,
+    least,
+    most,
+    sort,
+    canBeOff,
+    byCalendar,
+    why,
+  });
+const hard = rule('hard', true);
+const safe = rule('hard', false);
+const wish = rule('wish', true);
+const calendarWish = rule('wish', true, true);
+const time = rule('time', false);
+
+/** Defaults are those of the job's rhythm rules; figures without a source there are working assumptions. */
+export const PLAN_RULES = {
+  mainsPerWeek: hard(
+    'mains-per-week',
+    [t`Main treatments in any seven days, at most`, 2, 'a week', 1, 7],
+    t`One or two a week; more leaves no time to see what a treatment did.`,
+  ),
+  washGap: hard(
+    'wash-gap',
+    [t`From one wash day to the next`, 2, 'days', 1, 14],
+    t`Each wash swells and shrinks the strand; it rests in between.`,
+  ),
+  lightProteinGap: hard(
+    'light-protein-gap',
+    [t`From one protein treatment to the next`, 7, 'days', 2, 60],
+    t`Light protein goes weekly at the most; results show late.`,
+  ),
+  strongProteinGap: hard(
+    'strong-protein-gap',
+    [t`From one strong protein treatment to the next`, 28, 'days', 14, 120],
+    t`Never twice within four weeks: overload builds up unseen.`,
+  ),
+  firmHold: hard(
+    'firm-hold',
+    [t`Chance of being too firm at which protein stops`, 0.4, 'share', 0.1, 0.9],
+    t`Firm hair gets no protein until it has recovered.`,
+  ),
+  newPerWeek: hard(
+    'new-per-week',
+    [t`Recipes used for the first time in any seven days, at most`, 1, 'pieces', 1, 7],
+    t`With two new ones nobody can say which one worked.`,
+  ),
+  patchTest: safe(
+    'patch-test',
+    [t`Clear days after a patch test`, 2, 'days', 2, 7],
+    t`A reaction can take two days to show, and longer on some skins.`,
+  ),
+  newBeforeEvent: hard(
+    'new-before-event',
+    [t`No new recipe before a day to look good`, 7, 'days', 0, 30],
+    t`A surprise wants time to grow out of the hair again.`,
+  ),
+  strongBeforeEvent: hard(
+    'strong-before-event',
+    [t`No strong protein before a day to look good`, 3, 'days', 0, 14],
+    t`Straight after a strong protein hair is stiff.`,
+  ),
+  mainWithin: wish(
+    'main-within',
+    [t`Longest time without a main treatment`, 7, 'days', 2, 30],
+    t`Longer leaves residue and dust, and nothing to read.`,
+  ),
+  moistureWithin: wish(
+    'moisture-within',
+    [t`Longest time without moisture`, 7, 'days', 2, 30],
+    t`Moisture goes weekly or twice a week.`,
+  ),
+  proteinWithin: calendarWish(
+    'protein-within',
+    [t`By the calendar: longest time without protein`, 28, 'days', 7, 120],
+    t`Light protein goes every one to four weeks.`,
+  ),
+  strongWithin: calendarWish(
+    'strong-within',
+    [t`By the calendar: longest time without a strong protein`, 56, 'days', 28, 180],
+    t`A strong protein goes every six to eight weeks, so after eight it is overdue.`,
+  ),
+  proteinBeforeStyle: wish(
+    'protein-before-style',
+    [t`Protein before a protective style goes in, days ahead at most`, 3, 'days', 1, 7],
+    t`The style pulls for weeks; the strand goes in strengthened.`,
+  ),
+  refreshEvery: wish(
+    'refresh-every',
+    [t`Refresh after a wash, and again after`, 3, 'days', 1, 7],
+    t`Hair dries between washes; every three to five days is enough.`,
+  ),
+  scalpEvery: wish(
+    'scalp-every',
+    [t`Scalp oil every`, 5, 'days', 2, 14],
+    t`Once or twice a week, and washed out.`,
+  ),
+  washMinutes: time(
+    'wash-minutes',
+    [t`A wash day without waiting and making`, 60, 'minutes', 15, 240],
+    t`Detangle, cleanse, section, apply, rinse.`,
+  ),
+  prePooMinutes: time(
+    'pre-poo-minutes',
+    [t`A pre-poo, at least`, 20, 'minutes', 5, 60],
+    t`It works from twenty minutes on.`,
+  ),
+  takeDownMinutes: time(
+    'take-down-minutes',
+    [t`Taking a protective style down`, 120, 'minutes', 15, 480],
+    t`Taking down and detangling can eat a day.`,
+  ),
+  refreshMinutes: time('refresh-minutes', [t`A refresh`, 3, 'minutes', 1, 30], t`A mist and a scrunch.`),
+} as const satisfies Record<string, Rule>;
+
+/** Whether a rule holds under the school that decides when protein is due. */
+export function holdsUnder(
+  { byCalendar }: Pick<Rule, 'byCalendar'>,
+  { rhythm }: Pick<PlanChoices, 'rhythm'>,
+): boolean {
+  return !byCalendar || rhythm === 'calendar';
+}
+
+export type RuleKey = keyof typeof PLAN_RULES;
+export const RULE_KEYS = Object.keys(PLAN_RULES) as RuleKey[];
+
+/** What is in force; null where a rule is switched off. */
+export type RuleValues = Readonly<Record<RuleKey, number | null>>;
+
+/** The rules that are not numbers: they can be broken, named and explained like the others. */
+export const FIXED_RULES: Readonly<Record<string, { readonly label: string; readonly why: string }>> = {
+  'no-strong-protein': {
+    label: t`No strong protein on this head`,
+    why: t`A child’s hair and protein-sensitive hair get stiff from small doses.`,
+  },
+  'moisture-after-protein': {
+    label: t`Moisture on the same day`,
+    why: t`Protein without moisture after it leaves hair hard.`,
+  },
+  'free-time': { label: t`Her minutes of the day`, why: t`A day has so many minutes that are hers.` },
+  'no-wash': { label: t`Days without a wash`, why: t`She said that these days have no wash.` },
+  style: { label: t`A protective style is in`, why: t`While it is in, only mist and scalp care.` },
+  'evening-before': {
+    label: t`Begun the evening before`,
+    why: t`What soaks for hours has to be begun on an evening that is hers.`,
+  },
+  trial: { label: t`A trial is running`, why: t`Any other treatment would spoil its answer.` },
+  locked: { label: t`What she decided`, why: t`It stands where she put it.` },
+};
+
+/** A rule that is off, or a number outside of what can be meant, falls back to what is safe. */
+export function rulesInForce({ rules }: Pick<PlanChoices, 'rules'>): RuleValues {
+  return Object.fromEntries(
+    RULE_KEYS.map((key) => {
+      const { id, value, least, most, canBeOff } = PLAN_RULES[key];
+      const chosen = rules[id];
+      if (chosen === undefined) return [key, value];
+      if (chosen === null) return [key, canBeOff ? null : value];
+      return [key, Math.min(most, Math.max(least, chosen))];
+    }),
+  ) as RuleValues;
+}
+
+/** Days that a patch test on this head has to be clear. It keeps her safe, so it is never off. */
+export function patchTestDays(settings: readonly PlanSettings[], headId: string): number {
+  return rulesInForce(choicesOf(settings, headId)).patchTest ?? PLAN_RULES.patchTest.value;
+}
+
+/** As {@link rulesInForce}; what a wash of this head takes is learned from its wash days, unless she set it herself. */
+export function rulesOfHead(choices: Pick<PlanChoices, 'rules'>, washDays: readonly WashDay[]): RuleValues {
+  const rules = rulesInForce(choices);
+  const { id, value } = PLAN_RULES.washMinutes;
+  const learned = choices.rules[id] === undefined ? learnedWashMinutes(washDays, value) : null;
+  return learned ? { ...rules, washMinutes: learned.minutes } : rules;
+}
+
+/** A part of what the planner minimises: the cost of one unit of what it names. */
+export interface Weight {
+  readonly label: string;
+  readonly value: number;
+  readonly unit: string;
+}
+
+const weight = (label: string, value: number, unit: string): Weight => ({ label, value, unit });
+
+/** The open weights; one unit is a day at one step of firmness outside the lane. */
+export const WEIGHTS = {
+  outOfLane: weight(t`time out of the lane`, 1, t`a day at one step of firmness outside`),
+  overload: weight(t`too firm, on top`, 0.4, t`a day at one step of firmness above the lane`),
+  breakage: weight(t`breakage`, 0.4, t`a day at one unit of log-breakage above its lane`),
+  porosity: weight(t`porosity`, 0.2, t`a day at one step of porosity outside its lane`),
+  hour: weight(t`her time`, 0.08, t`an hour`),
+  money: weight(t`money`, 0.03, t`one of her currency`),
+  waste: weight(t`waste`, 0.3, t`a portion that spoils`),
+  overdue: weight(t`overdue`, 0.15, t`a day beyond the longest time without`),
+  noPrePoo: weight(t`a wash without a pre-poo`, 0.35, t`a wash`),
+  style: weight(t`no protein around a protective style`, 0.8, t`a style`),
+  challenge: weight(t`a challenge not kept`, 0.8, t`a treatment short`),
+  trialDelay: weight(t`a trial kept waiting`, 0.1, t`a day`),
+  change: weight(t`change of what was agreed`, 0.06, t`a main treatment moved, added or dropped`),
+} as const satisfies Record<string, Weight>;
+
+export type WeightKey = keyof typeof WEIGHTS;
+export type WeightValues = Readonly<Record<WeightKey, number>>;
+
+/** What each leaning multiplies, a step. */
+const LEANS: Readonly<Record<Leaning, Partial<Record<WeightKey, number>>>> = {
+  gentler: { overload: 1.8, breakage: 1.3 },
+  faster: { outOfLane: 1.5, breakage: 1.5 },
+  cheaper: { money: 2.2, waste: 1.5 },
+  'less-work': { hour: 2.2 },
+};
+
+export const LEANING_WORDS: Readonly<Record<Leaning, { readonly label: string; readonly why: string }>> = {
+  gentler: { label: t`Gentler`, why: t`Weighs being too firm, and breakage, more.` },
+  faster: { label: t`Faster`, why: t`Weighs every day outside the lane more.` },
+  cheaper: { label: t`Cheaper`, why: t`Weighs money and what spoils more.` },
+  'less-work': { label: t`Less work`, why: t`Weighs her hours more.` },
+};
+
+/** How much an overdue date and the lane count under each school of rhythm; days ahead that the lane counts. */
+export const RHYTHMS: Readonly<
+  Record<
+    PlanChoices['rhythm'],
+    { readonly lane: number; readonly overdue: number; readonly laneDays: number }
+  >
+> = {
+  // What is measured decides, and a date only reminds.
+  readings: { lane: 1, overdue: 0.3, laneDays: Infinity },
+  calendar: { lane: 0.15, overdue: 3, laneDays: Infinity },
+  // How it feels today says something of the next days and little of next month.
+  feel: { lane: 1, overdue: 1, laneDays: 7 },
+};
+
+/** So many days ahead a reading says something; beyond them dates are all there is. */
+const LATELY_DAYS = 14;
+
+/**
+ * How much a day overdue counts under a school of rhythm.
+ * @param sinceReading days from the last reading to that day
+ */
+export function overdueFactor(rhythm: PlanChoices['rhythm'], sinceReading: number): number {
+  const { overdue } = RHYTHMS[rhythm];
+  return sinceReading <= LATELY_DAYS ? overdue : Math.max(1, overdue);
+}
+
+export function weightsInForce({ leanings, rhythm }: Pick<PlanChoices, 'leanings' | 'rhythm'>): WeightValues {
+  const { lane } = RHYTHMS[rhythm];
+  const schools: Partial<Record<WeightKey, number>> = {
+    outOfLane: lane,
+    overload: lane,
+    breakage: lane,
+    porosity: lane,
+  };
+  return Object.fromEntries(
+    Object.entries(WEIGHTS).map(([key, { value }]) => {
+      const leaned = LEANINGS.reduce(
+        (product, leaning) => product * (LEANS[leaning][key as WeightKey] ?? 1) ** leanings[leaning],
+        schools[key as WeightKey] ?? 1,
+      );
+      return [key, value * leaned];
+    }),
+  ) as WeightValues;
+}

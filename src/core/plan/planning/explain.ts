@@ -1,0 +1,329 @@
+import { plural, t } from '../../base/language';
+import {
+  addDays,
+  dayRange,
+  daysBetween,
+  formatDay,
+  rounded,
+  whenWords,
+  type CalendarDay,
+} from '../../base/measures';
+import { laneProbabilities, placeInWords, SIGNALS } from '../../hair/state';
+import { daysText } from '../../recipe/safety';
+import { placedBy, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
+import { draftOf, freeMinutesOn, minutesOf, moving, takesNoStrong, type PlanDraft } from './draft';
+import { duesOf } from './dues';
+import { forecastOn } from './forecast';
+import { breachesOf, chanceTooFirm } from './permits';
+import type { Beat, HeadProblem, Plan, PlanDay, PlanProblem, Reason, UnmetRule } from './plan';
+import { preparationOf } from './preparation';
+import { lastUse, scoreOf, scoreParts, spanOf } from './score';
+
+/** Who answered, and how sure it is that nothing better exists. */
+export type PlanSource = Pick<Plan, 'planner' | 'gap'>;
+
+/** Turns drafts of one head into a plan in words: beats with their reasons, preparation, forecast, and what could not be met. */
+export function explainPlans(
+  problem: PlanProblem,
+  head: HeadProblem,
+  drafts: readonly PlanDraft[],
+  answered: PlanSource,
+): Plan {
+  const inOrder = [...drafts].sort((a, b) =>
+    a.day < b.day ? -1 : a.day > b.day ? 1 : SLOT_ORDER[a.slot] - SLOT_ORDER[b.slot],
+  );
+  const beats = inOrder.map((draft) => beatOf(problem, head, inOrder, draft));
+  const preparation = inOrder.flatMap((draft) => preparationOf(problem, head, inOrder, draft));
+  const acting = moving(inOrder);
+  const days = dayRange(problem.from, 7 * problem.weeks).map((day): PlanDay => {
+    const forecast = forecastOn(head, 'firmness', acting, day);
+    const { above, below } = laneProbabilities(forecast, SIGNALS.firmness.lane);
+    return {
+      day,
+      freeMinutes: freeMinutesOn(head, day),
+      beats: beats.filter((beat) => beat.day === day),
+      preparation: preparation.filter((task) => task.day === day),
+      forecast: { day, ...forecast },
+      tooFirm: above,
+      outside: above + below,
+    };
+  });
+  const parts = scoreParts(head, problem.from, inOrder, spanOf(problem.weeks));
+  return {
+    headId: head.head.headId,
+    from: problem.from,
+    weeks: problem.weeks,
+    ...answered,
+    score: scoreOf(parts),
+    parts,
+    headline: headlineOf(problem, beats),
+    days,
+    unmet: unmetRules(problem, head, inOrder, answered),
+    dues: duesOf(problem, head, inOrder),
+    challenges: head.challengeStates,
+  };
+}
+
+const SLOT_ORDER: Readonly<Record<PlanDraft['slot'], number>> = {
+  scalp: 0,
+  'pre-poo': 1,
+  main: 2,
+  'follow-up': 3,
+  refresh: 4,
+  mist: 5,
+  serum: 6,
+};
+
+function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly PlanDraft[], draft: PlanDraft): Beat {
+  const { treatment, day, slot, batchId } = draft;
+  return {
+    day,
+    slot,
+    recipeId: treatment.recipeId,
+    name: treatment.name,
+    kind: treatment.kind,
+    strength: treatment.strength,
+    minutes: minutesOf(head, draft),
+    overnight: draft.overnight,
+    locked: placedBy(head.decisions, draft) !== undefined,
+    batchId,
+    cost: batchId === null ? treatment.cost : 0,
+    moves: treatment.effect.firmness,
+    humectant: treatment.humectant,
+    onlyIfFirm: slot === 'follow-up' && !followsStrong(all, day) && head.choices.afterProtein === 'if-firm',
+    reasons: reasonsFor(problem, head, all, draft),
+  };
+}
+
+function followsStrong(all: readonly PlanDraft[], day: CalendarDay): boolean {
+  return all.some((draft) => draft.slot === 'main' && draft.day === day && draft.treatment.strong);
+}
+
+function reasonsFor(
+  problem: PlanProblem,
+  head: HeadProblem,
+  all: readonly PlanDraft[],
+  draft: PlanDraft,
+): Reason[] {
+  const own = ((): Reason[] => {
+    switch (draft.slot) {
+      case 'main':
+        return mainReasons(problem, head, all, draft);
+      case 'pre-poo':
+        return [
+          {
+            code: 'pre-poo',
+            text: t`Oil before the shampoo slows the water, so the strand swells and shrinks less.`,
+          },
+        ];
+      case 'follow-up':
+        return [
+          {
+            code: 'moisture-after-protein',
+            text: followsStrong(all, draft.day)
+              ? t`Moisture on the same day, because a strong protein comes before it.`
+              : t`Moisture on the same day, after the protein.`,
+          },
+        ];
+      case 'refresh':
+        return [
+          { code: PLAN_RULES.refreshEvery.id, text: t`Some days since the last wash: a mist is enough.` },
+        ];
+      case 'scalp':
+        return [
+          {
+            code: PLAN_RULES.scalpEvery.id,
+            text: t`Once or twice a week, and the next wash takes it out again.`,
+          },
+        ];
+      case 'mist':
+        return [{ code: 'mist', text: t`Daily; it asks for no free day.` }];
+      case 'serum':
+        return [{ code: 'serum', text: t`For the night, on the ends only.` }];
+    }
+  })();
+  return [...decided(head, draft), ...own, ...shelf(draft)];
+}
+
+function decided({ decisions }: HeadProblem, draft: PlanDraft): Reason[] {
+  return placedBy(decisions, draft) ? [{ code: 'locked', text: t`You put it here.` }] : [];
+}
+
+function shelf({ batchId, treatment }: PlanDraft): Reason[] {
+  const batch = treatment.batches.find((known) => known.batchId === batchId);
+  return batch
+    ? [
+        {
+          code: 'batch',
+          text: t`It stands ready on the shelf, good until ${formatDay(batch.useBy, 'EEEE d MMMM')}.`,
+        },
+      ]
+    : [];
+}
+
+function mainReasons(
+  problem: PlanProblem,
+  head: HeadProblem,
+  all: readonly PlanDraft[],
+  draft: PlanDraft,
+): Reason[] {
+  const { treatment, day } = draft;
+  const free = t`${formatDay(day, 'EEEE')} has ${freeMinutesOn(head, day)} minutes; this takes ${minutesOf(head, draft)}.`;
+  if (treatment.recipeId === PLAIN_WASH_ID)
+    return [
+      { code: 'trial', text: t`Your trial asks for a wash without a treatment.` },
+      { code: 'free-time', text: free },
+    ];
+  const others = moving(all).filter((other) => other.day <= day && other !== draft);
+  const without = forecastOn(head, 'firmness', others, day);
+  const withIt = forecastOn(head, 'firmness', [...others, draft], day);
+  const reasons: Reason[] = [
+    {
+      code: 'lane',
+      text: t`Without it the hair would be ${placeInWords(without)} that day (${signed(without.mean)}); it should end ${placeInWords(withIt)} (${signed(withIt.mean)}).`,
+    },
+  ];
+  if (head.trial?.recipeIds.includes(treatment.recipeId))
+    reasons.push({ code: 'trial', text: t`Your trial asks for it.` });
+  const before = all.filter((other) => other.day < day);
+  const protein = daysSince(problem, head, before, day, ({ firms }) => firms);
+  if (treatment.firms && Number.isFinite(protein) && head.rules.lightProteinGap !== null) {
+    reasons.push({
+      code: PLAN_RULES.lightProteinGap.id,
+      text: t`The last protein is ${protein} ${plural(protein, 'day', 'days')} back; ${head.rules.lightProteinGap} are needed.`,
+    });
+  }
+  const moisture = daysSince(problem, head, before, day, ({ moistens }) => moistens);
+  if (treatment.moistens && moisture >= (head.rules.moistureWithin ?? Infinity)) {
+    const text = Number.isFinite(moisture)
+      ? t`The last moisture is ${moisture} ${plural(moisture, 'day', 'days')} back.`
+      : t`No moisture treatment is on record yet.`;
+    reasons.push({ code: PLAN_RULES.moistureWithin.id, text });
+  }
+  if (treatment.isNew)
+    reasons.push({
+      code: PLAN_RULES.patchTest.id,
+      text: t`New on this head: patch test first, ${daysText(head.rules.patchTest ?? PLAN_RULES.patchTest.value)} clear, and no other new one this week.`,
+    });
+  reasons.push({ code: 'free-time', text: free });
+  return reasons;
+}
+
+/** Days from the latest use of a sort before the day; Infinity where there was none. */
+function daysSince(
+  problem: PlanProblem,
+  head: HeadProblem,
+  before: readonly PlanDraft[],
+  day: CalendarDay,
+  is: (use: { readonly firms: boolean; readonly moistens: boolean }) => boolean,
+): number {
+  const at = daysBetween(problem.from, day);
+  const planned = moving(before)
+    .filter(({ treatment }) => is(treatment))
+    .map((draft) => daysBetween(problem.from, draft.day));
+  return at - Math.max(lastUse(head.past, is, problem.from), ...planned);
+}
+
+function signed(value: number): string {
+  const shown = rounded(value, 1);
+  return shown > 0 ? t`+${shown}` : String(shown).replace('-', '−');
+}
+
+function headlineOf(problem: PlanProblem, beats: readonly Beat[]): string {
+  const first = beats.find((beat) => beat.slot === 'main');
+  if (!first) return t`Nothing planned these days`;
+  const kind = {
+    protein: t`Protein`,
+    moisture: t`Moisture`,
+    balanced: t`Balanced care`,
+    oil: t`Oil`,
+    rinse: t`A rinse`,
+  }[first.kind];
+  return `${kind} ${whenWords(first.day, problem.from)}`;
+}
+
+function unmetRules(
+  problem: PlanProblem,
+  head: HeadProblem,
+  drafts: readonly PlanDraft[],
+  answered: PlanSource,
+): UnmetRule[] {
+  const masks = head.treatments.filter(({ use, recipeId }) => use === 'mask' && recipeId !== PLAIN_WASH_ID);
+  if (masks.length === 0)
+    return [{ rule: 'no-recipe', text: t`There is no mask to plan with: save a recipe on the Bench.` }];
+  const days = dayRange(problem.from, 7 * problem.weeks);
+  const mostFree = Math.max(...days.map((day) => freeMinutesOn(head, day)));
+  const shortest = Math.min(
+    ...masks.map(
+      (treatment) =>
+        (head.rules.washMinutes ?? 0) +
+        treatment.contactMinutes +
+        (treatment.batches.length > 0 ? 0 : treatment.makeMinutes),
+    ),
+  );
+  if (mostFree < shortest) {
+    const text =
+      mostFree === 0
+        ? t`No day of the week is free: set her free days under Heads.`
+        : t`No day is long enough: the shortest wash day takes ${shortest} minutes, the freest day has ${mostFree}.`;
+    return [{ rule: 'free-time', text }];
+  }
+  const unmet: UnmetRule[] = [];
+  const add = (rule: string, text: string) => unmet.push({ rule, text });
+  const { firmHold } = head.rules;
+  if (firmHold !== null && chanceTooFirm(head, [], problem.from) > firmHold)
+    add(PLAN_RULES.firmHold.id, heldBack(head, problem.from, firmHold));
+  const firmness = forecastOn(head, 'firmness', [], problem.from);
+  const plansProtein = drafts.some((draft) => draft.treatment.firms);
+  if (firmness.mean < (SIGNALS.firmness.lane.low ?? 0) && !plansProtein)
+    add('protein-wanted', proteinWanted(problem, head, masks, answered));
+  if (head.rules.moistureWithin !== null && !masks.some((treatment) => treatment.moistens))
+    add(PLAN_RULES.moistureWithin.id, t`No moisture treatment is saved: add one on the Bench.`);
+  return unmet;
+}
+
+/** Why no protein: the hair is too firm, or it may be, and nobody knows well enough. */
+function heldBack(head: HeadProblem, from: CalendarDay, firmHold: number): string {
+  const { mean } = forecastOn(head, 'firmness', [], from);
+  if (mean > (SIGNALS.firmness.lane.high ?? Infinity))
+    return t`Protein is held back until the hair is no longer too firm.`;
+  const chance = Math.round(100 * chanceTooFirm(head, [], from));
+  return t`Protein waits: the chance that the hair is too firm already is ${chance} %, and the limit is ${Math.round(100 * firmHold)} %. A stretch test would settle it.`;
+}
+
+const WAITS: ReadonlySet<string> = new Set([
+  PLAN_RULES.lightProteinGap.id,
+  PLAN_RULES.strongProteinGap.id,
+  PLAN_RULES.firmHold.id,
+  PLAN_RULES.patchTest.id,
+]);
+
+/** Why hair that is too soft gets no protein in this plan. */
+function proteinWanted(
+  problem: PlanProblem,
+  head: HeadProblem,
+  masks: HeadProblem['treatments'],
+  { planner, gap }: PlanSource,
+): string {
+  const firming = masks.filter(({ firms }) => firms);
+  if (firming.length === 0)
+    return t`The hair is too soft and no protein treatment is saved: add one on the Bench.`;
+  if (head.trial !== null)
+    return t`The hair is too soft, but a trial is running: protein would spoil its answer.`;
+  const allowed = firming.filter(({ strong }) => !strong || !takesNoStrong(head));
+  if (allowed.length === 0)
+    return t`The hair is too soft, but every protein that is saved is too strong for this head: add a light one on the Bench.`;
+  const last = addDays(problem.from, 7 * problem.weeks - 1);
+  const rule = allowed
+    .map((treatment) => draftOf(last, treatment, 'main'))
+    .map(
+      (beat) => breachesOf(problem, head, [beat], beat).find(({ rule: broken }) => WAITS.has(broken))?.rule,
+    )
+    .find(Boolean);
+  const because = Object.values(PLAN_RULES).find(({ id }) => id === rule);
+  if (because)
+    return t`The hair is too soft, but protein has to wait: ${because.why.charAt(0).toLowerCase()}${because.why.slice(1)}`;
+  return planner === 'week-search' || gap === Infinity
+    ? t`The hair is too soft, and no place for protein was found yet: a better plan may exist.`
+    : t`The hair is too soft, but no protein treatment fits these days.`;
+}

@@ -1,0 +1,237 @@
+import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
+import { laneProbabilities, SIGNALS } from '../../hair/state';
+import { isSmall, PLAN_RULES, type RuleKey } from '../agenda';
+import { isFreeEvening, needsEvening, takesNoStrong, washWindow } from './draft';
+import { forecastOn } from './forecast';
+import type { Breach, HeadProblem, PastUse, PlanProblem, Standing, Treatment } from './plan';
+
+/**
+ * What the planners go by while they put beats somewhere: the rules against one beat among others. The checker of finished
+ * plans (checkPlan.ts) asks nothing of this file, so that a mistake here is seen there.
+ */
+
+type Broken = readonly [rule: string, isBroken: boolean, by?: number];
+
+/** The hard rules that one beat breaks among the others. */
+export function breachesOf(
+  problem: Pick<PlanProblem, 'from'>,
+  head: HeadProblem,
+  beats: readonly Standing[],
+  beat: Standing,
+): Breach[] {
+  const treatment = treatmentOf(head, beat.recipeId);
+  const { day } = beat;
+  const broken = ((): readonly Broken[] => {
+    if (!treatment) return [['unknown-recipe', true]];
+    if (beat.slot === 'main') return mainBreaches(problem, head, beats, beat, treatment);
+    if (beat.slot === 'pre-poo') return prePooBreaches(problem, head, beats, beat, treatment);
+    if (beat.slot === 'follow-up') return followUpBreaches(head, beats, beat, treatment);
+    return [[PLAN_RULES.patchTest.id, day < treatment.allowedFrom]];
+  })();
+  return broken
+    .filter(([, isBroken]) => isBroken)
+    .map(([rule, , by]) => ({ rule, headId: head.head.headId, day, ...(by === undefined ? {} : { by }) }));
+}
+
+/** A use of the past or of the plan, as spacing sees it. */
+type Use = Omit<PastUse, 'recipeId'> & { readonly recipeId: string; readonly isMain: boolean };
+
+function usesOf(head: HeadProblem, beats: readonly Standing[], except: Standing): Use[] {
+  const past = head.past.map((use): Use => ({ ...use, isMain: use.use === 'mask' }));
+  const planned = beats
+    .filter((other) => other !== except)
+    .flatMap(({ day, recipeId, slot }): Use[] => {
+      const treatment = treatmentOf(head, recipeId);
+      const { use, firms, strong, moistens } = treatment ?? {
+        use: 'mask',
+        firms: false,
+        strong: false,
+        moistens: false,
+      };
+      return [{ day, recipeId, use, firms, strong, moistens, isMain: slot === 'main' }];
+    });
+  return [...past, ...planned];
+}
+
+function mainBreaches(
+  problem: Pick<PlanProblem, 'from'>,
+  head: HeadProblem,
+  beats: readonly Standing[],
+  beat: Standing,
+  treatment: Treatment,
+): Broken[] {
+  const { rules } = head;
+  const { day } = beat;
+  const uses = usesOf(head, beats, beat);
+  const near = (is: (use: Use) => boolean, key: RuleKey) => tooNear(rules, uses, day, is, key);
+  const window = washWindow(head, day);
+  const { firms, strong } = treatment;
+  return [
+    ['not-a-mask', treatment.use !== 'mask'],
+    [window ?? 'no-wash', window !== undefined],
+    near(({ isMain }) => isMain, 'washGap'),
+    firms ? near((use) => use.firms, 'lightProteinGap') : ['', false],
+    strong ? near((use) => use.strong, 'strongProteinGap') : ['', false],
+    ['no-strong-protein', strong && takesNoStrong(head)],
+    [PLAN_RULES.patchTest.id, day < treatment.allowedFrom, daysBetween(day, treatment.allowedFrom)],
+    [PLAN_RULES.firmHold.id, firms && tooFirmFor(head, beats, day)],
+    [
+      PLAN_RULES.mainsPerWeek.id,
+      tooMany(
+        rules.mainsPerWeek,
+        day,
+        uses.filter((use) => use.isMain).map((use) => use.day),
+      ),
+    ],
+    [PLAN_RULES.newPerWeek.id, treatment.isNew && tooManyNew(head, beats, beat)],
+    ['moisture-after-protein', needsMoisture(head, treatment) && !isFollowed(head, beats, day)],
+    ...eventBreaches(head, treatment, day),
+    [
+      'evening-before',
+      beat.batchId === null && needsEvening(treatment) && !eveningBefore(problem, head, day),
+    ],
+  ];
+}
+
+/** Whether another use of a sort lies closer than a rule allows, before or after. */
+function tooNear(
+  rules: HeadProblem['rules'],
+  uses: readonly Use[],
+  day: CalendarDay,
+  is: (use: Use) => boolean,
+  key: RuleKey,
+): Broken {
+  const gap = rules[key];
+  if (gap === null) return [PLAN_RULES[key].id, false];
+  const distance = Math.min(...uses.filter(is).map((use) => Math.abs(daysBetween(use.day, day))), Infinity);
+  return [PLAN_RULES[key].id, distance < gap, gap - distance];
+}
+
+function eventBreaches(head: HeadProblem, { isNew, strong }: Treatment, day: CalendarDay): Broken[] {
+  const before = (days: number | null) =>
+    days !== null &&
+    head.occasions.some(({ what, from }) => {
+      const ahead = daysBetween(day, from);
+      return what === 'look-good' && ahead >= 0 && ahead < days;
+    });
+  return [
+    [PLAN_RULES.newBeforeEvent.id, isNew && before(head.rules.newBeforeEvent)],
+    [PLAN_RULES.strongBeforeEvent.id, strong && before(head.rules.strongBeforeEvent)],
+  ];
+}
+
+/** An evening that has passed cannot be used any more. */
+function eveningBefore({ from }: Pick<PlanProblem, 'from'>, head: HeadProblem, day: CalendarDay): boolean {
+  const eve = addDays(day, -1);
+  return eve >= from && isFreeEvening(head, eve);
+}
+
+function tooFirmFor(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): boolean {
+  const { firmHold } = head.rules;
+  return firmHold !== null && chanceTooFirm(head, beats, day) > firmHold + 1e-9;
+}
+
+/** The chance that the hair is already too firm when this day begins. */
+export function chanceTooFirm(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): number {
+  const placed = beats.flatMap((beat) => {
+    const treatment = treatmentOf(head, beat.recipeId);
+    return beat.day < day && treatment && !isSmall(beat) ? [{ day: beat.day, treatment }] : [];
+  });
+  return laneProbabilities(forecastOn(head, 'firmness', placed, day), SIGNALS.firmness.lane).above;
+}
+
+/** Whether one more on `day` makes too many in any seven days in a row. */
+function tooMany(most: number | null, day: CalendarDay, others: readonly CalendarDay[]): boolean {
+  if (most === null) return false;
+  const offsets = others.map((other) => daysBetween(day, other)).filter((offset) => Math.abs(offset) < 7);
+  return [-6, -5, -4, -3, -2, -1, 0].some(
+    (start) => offsets.filter((offset) => offset >= start && offset < start + 7).length >= most,
+  );
+}
+
+function tooManyNew(head: HeadProblem, beats: readonly Standing[], beat: Standing): boolean {
+  const first = new Map<string, CalendarDay>();
+  for (const { slot, recipeId, day } of beats) {
+    if (slot !== 'main' || treatmentOf(head, recipeId)?.isNew !== true) continue;
+    const known = first.get(recipeId);
+    if (known === undefined || day < known) first.set(recipeId, day);
+  }
+  if (first.get(beat.recipeId) !== beat.day) return false;
+  first.delete(beat.recipeId);
+  return tooMany(head.rules.newPerWeek, beat.day, [...first.values(), ...head.firstUses]);
+}
+
+/** After a strong protein always; after a light one where her school says so. */
+export function needsMoisture(
+  { choices }: Pick<HeadProblem, 'choices'>,
+  { firms, strong }: Treatment,
+): boolean {
+  return strong || (firms && choices.afterProtein === 'always');
+}
+
+function isFollowed(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): boolean {
+  return beats.some(
+    (other) =>
+      other.day === day && other.slot === 'follow-up' && treatmentOf(head, other.recipeId)?.moistens === true,
+  );
+}
+
+function prePooBreaches(
+  problem: Pick<PlanProblem, 'from'>,
+  head: HeadProblem,
+  beats: readonly Standing[],
+  beat: Standing,
+  treatment: Treatment,
+): Broken[] {
+  const washDay = beat.overnight ? addDays(beat.day, 1) : beat.day;
+  const isBeforeAWash = beats.some(({ slot, day }) => slot === 'main' && day === washDay);
+  return [
+    ['not-a-pre-poo', treatment.use !== 'pre-poo'],
+    ['pre-poo-without-a-wash', !isBeforeAWash],
+    [
+      'two-pre-poos',
+      beats.some((other) => other !== beat && other.slot === 'pre-poo' && washDayOf(other) === washDay),
+    ],
+    ['oil-only', head.choices.prePoo === 'oil-only' && treatment.kind !== 'oil'],
+    ['mask-goes-first', head.choices.maskOrder === 'before-shampoo' && !beat.overnight],
+    ['overnight-only-oil', beat.overnight && treatment.kind !== 'oil'],
+    ['evening-before', beat.overnight && !(beat.day >= problem.from && isFreeEvening(head, beat.day))],
+    ['style', washWindow(head, beat.day) === 'style'],
+    [PLAN_RULES.patchTest.id, beat.day < treatment.allowedFrom],
+    [PLAN_RULES.firmHold.id, treatment.firms && tooFirmFor(head, beats, beat.day)],
+    treatment.firms
+      ? tooNear(head.rules, usesOf(head, beats, beat), beat.day, (use) => use.firms, 'lightProteinGap')
+      : ['', false],
+    [PLAN_RULES.strongProteinGap.id, treatment.strong],
+  ];
+}
+
+const washDayOf = ({ overnight, day }: Standing) => (overnight ? addDays(day, 1) : day);
+
+function followUpBreaches(
+  head: HeadProblem,
+  beats: readonly Standing[],
+  beat: Standing,
+  treatment: Treatment,
+): Broken[] {
+  const follows = beats.some(
+    ({ slot, day, recipeId }) =>
+      slot === 'main' && day === beat.day && treatmentOf(head, recipeId)?.firms === true,
+  );
+  return [
+    ['not-a-mask', treatment.use !== 'mask' || !treatment.moistens || treatment.firms],
+    ['follow-up-without-protein', !follows],
+    [PLAN_RULES.patchTest.id, beat.day < treatment.allowedFrom],
+  ];
+}
+
+function treatmentOf({ treatments }: HeadProblem, recipeId: string): Treatment | undefined {
+  let known = BY_ID.get(treatments);
+  if (!known) {
+    known = new Map(treatments.map((treatment) => [treatment.recipeId, treatment]));
+    BY_ID.set(treatments, known);
+  }
+  return known.get(recipeId);
+}
+
+const BY_ID = new WeakMap<readonly Treatment[], ReadonlyMap<string, Treatment>>();

@@ -1,0 +1,213 @@
+import type { CalendarDay } from '../../base/measures';
+import type { DatedEstimate, Estimate, SignalState } from '../../hair/state';
+import type { TreatmentKind } from '../../recipe/classification';
+import type { LeadTask } from '../../recipe/recipes';
+import type { Decision, Head, Occasion, RecipeVersion, SignalId, Slot } from '../../records/shapes';
+import type { AgreedBeat, ChallengeState, PlanChoices, RuleValues, WeightValues } from '../agenda';
+
+/** Portions of a batch that stand on the shelf. */
+export interface ReadyBatch {
+  readonly batchId: string;
+  readonly portions: number;
+  readonly useBy: CalendarDay;
+}
+
+/** A recipe as the planner sees it. */
+export interface Treatment {
+  readonly recipeId: string;
+  readonly version: number;
+  readonly name: string;
+  readonly use: RecipeVersion['use'];
+  readonly kind: TreatmentKind;
+  readonly strength: number;
+  /** Protein, or firming like protein: spaced and held back when the hair is firm. */
+  readonly firms: boolean;
+  /** Spaced by weeks and followed by moisture the same day. */
+  readonly strong: boolean;
+  readonly moistens: boolean;
+  readonly contactMinutes: number;
+  readonly warmth: RecipeVersion['warmth'];
+  readonly leadTasks: readonly LeadTask[];
+  /** Minutes of her hands to make it, where no batch is there. */
+  readonly makeMinutes: number;
+  /** Of one use on this head, in her currency; null where prices are missing. */
+  readonly cost: number | null;
+  readonly batches: readonly ReadyBatch[];
+  /** Draws water from the air or into it, depending on the air. */
+  readonly humectant: boolean;
+  /** What one use as written moves each signal, on this head. */
+  readonly effect: Readonly<Record<SignalId, Estimate>>;
+  /** Never used on this head. */
+  readonly isNew: boolean;
+  /** "waits": it has to be tested first; "runs": since a day. */
+  readonly patchTest: 'not-needed' | 'clear' | 'waits' | 'runs';
+  /** It may not be used before this day. */
+  readonly allowedFrom: CalendarDay;
+}
+
+/** What spacing asks of a treatment. */
+export type Spacing = Pick<Treatment, 'use' | 'firms' | 'strong' | 'moistens'>;
+
+/** A treatment that was done, as the version that was used was: it counts whether or not it may be planned again. */
+export interface PastUse extends Spacing {
+  readonly day: CalendarDay;
+  readonly recipeId: string;
+}
+
+/** The washes that a running trial still asks for, in their order. */
+export interface TrialDemand {
+  readonly trialId: string;
+  /** Null for a wash without any treatment. */
+  readonly recipeIds: readonly (string | null)[];
+  readonly from: CalendarDay;
+  readonly washoutDays: number;
+  readonly endsBy: CalendarDay;
+}
+
+/** So many days with a treatment of a sort are wanted in the seven days from `from` on. */
+export interface ChallengeDemand {
+  readonly name: string;
+  readonly counts: 'main' | 'moisture' | 'protein' | 'pre-poo';
+  readonly from: CalendarDay;
+  readonly wanted: number;
+}
+
+/** Everything about one head that its plan depends on. */
+export interface HeadProblem {
+  readonly head: Head;
+  readonly treatments: readonly Treatment[];
+  readonly signals: Readonly<Record<SignalId, SignalState>>;
+  /** The day of which `signals` speaks; not after the plan's first. */
+  readonly asOf: CalendarDay;
+  /** Null where nothing was ever read. */
+  readonly lastReading: CalendarDay | null;
+  readonly past: readonly PastUse[];
+  /** Days on which a recipe was used for the first time, of the last weeks. */
+  readonly firstUses: readonly CalendarDay[];
+  readonly rules: RuleValues;
+  readonly weights: WeightValues;
+  readonly choices: PlanChoices;
+  readonly occasions: readonly Occasion[];
+  readonly decisions: readonly Decision[];
+  readonly agreed: readonly AgreedBeat[];
+  readonly trial: TrialDemand | null;
+  readonly challenges: readonly ChallengeDemand[];
+  /** Where every challenge of this head stands, those that are over among them. */
+  readonly challengeStates: readonly ChallengeState[];
+}
+
+/** What is planned together: heads that share one person's hours. */
+export interface PlanProblem {
+  readonly from: CalendarDay;
+  readonly weeks: number;
+  readonly heads: readonly HeadProblem[];
+}
+
+export interface Reason {
+  /** Which rule or which part of the objective. */
+  readonly code: string;
+  readonly text: string;
+}
+
+export interface Beat {
+  readonly day: CalendarDay;
+  readonly slot: Slot;
+  readonly recipeId: string;
+  readonly name: string;
+  readonly kind: TreatmentKind;
+  readonly strength: number;
+  /** Of her time, waiting included. */
+  readonly minutes: number;
+  readonly overnight: boolean;
+  /** She put it there. */
+  readonly locked: boolean;
+  /** The batch on the shelf that it uses. */
+  readonly batchId: string | null;
+  /** In her currency; null where prices are missing. */
+  readonly cost: number | null;
+  /** Firmness that it is expected to move: negative toward soft. */
+  readonly moves: Estimate;
+  /** Much humectant: the air of the day matters. */
+  readonly humectant: boolean;
+  /** Only if the hair feels firm after the treatment before it. */
+  readonly onlyIfFirm: boolean;
+  readonly reasons: readonly Reason[];
+}
+
+/** Something to begin ahead of a beat. */
+export interface PrepTask {
+  readonly day: CalendarDay;
+  readonly text: string;
+  /** Hours before the wash begins at which it has to be begun at the latest; null where the day is enough. */
+  readonly leadHours: number | null;
+  /** Minute of its day at which it has to be begun at the latest, counted back from the wash; null where the day is enough. */
+  readonly startMinute: number | null;
+  readonly forRecipeId: string;
+  readonly forDay: CalendarDay;
+}
+
+export interface PlanDay {
+  readonly day: CalendarDay;
+  readonly freeMinutes: number;
+  readonly beats: readonly Beat[];
+  readonly preparation: readonly PrepTask[];
+  /** Firmness as expected at the end of the day, with this plan. */
+  readonly forecast: DatedEstimate;
+  /** The chances that it is too firm then, and that it is outside the lane on either side, 0 to 1. */
+  readonly tooFirm: number;
+  readonly outside: number;
+}
+
+/** Something the plan could not do, and what would change that. */
+export interface UnmetRule {
+  readonly rule: string;
+  readonly text: string;
+}
+
+/** Overdue and too soon, for one sort of treatment. */
+export interface Due {
+  readonly what: 'protein' | 'strong protein' | 'moisture' | 'main treatment';
+  /** Days since the last one; null where there was none. */
+  readonly since: number | null;
+  readonly allowedFrom: CalendarDay;
+  /** Days until then, 0 where it is allowed today. */
+  readonly tooSoonFor: number;
+  readonly plannedOn: CalendarDay | null;
+  readonly overdueBy: number;
+}
+
+/** What the objective of a plan is made of, each in its weighed units. */
+export type ScoreParts = Readonly<Record<keyof WeightValues, number>>;
+
+export interface Plan {
+  readonly headId: string;
+  readonly from: CalendarDay;
+  readonly weeks: number;
+  /** Which method answered: the programme, or the search that stands in for it. */
+  readonly planner: 'programme' | 'week-search';
+  /** Proven distance from the best plan, from 0; infinite where the time was too short to prove any; null where the method proves none. */
+  readonly gap: number | null;
+  /** What it was minimising, in days at one step outside the lane. */
+  readonly score: number;
+  readonly parts: ScoreParts;
+  readonly headline: string;
+  readonly days: readonly PlanDay[];
+  readonly unmet: readonly UnmetRule[];
+  readonly dues: readonly Due[];
+  readonly challenges: readonly ChallengeState[];
+}
+
+export const MOST_WEEKS = 12;
+
+/** A hard rule that a plan breaks. */
+export interface Breach {
+  /** Its id, in RULES or FIXED_RULES. */
+  readonly rule: string;
+  readonly headId: string;
+  readonly day: CalendarDay;
+  /** By how much, where that can be said: minutes or days. */
+  readonly by?: number;
+}
+
+/** All that a rule looks at in a beat. */
+export type Standing = Pick<Beat, 'day' | 'slot' | 'recipeId' | 'overnight' | 'batchId'>;

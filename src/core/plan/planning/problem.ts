@@ -1,0 +1,333 @@
+import { t } from '../../base/language';
+import { addDays, sum, type CalendarDay } from '../../base/measures';
+import { armsAhead, trialState } from '../../hair/evidence';
+import { firstUses, type HeadHistory } from '../../hair/history';
+import { expectedMaskGrams, type HairState } from '../../hair/state';
+import { shelfOf, type ShelfItem } from '../../kitchen/batches';
+import { makingSteps, timetableOf } from '../../kitchen/making';
+import { costOf } from '../../kitchen/pantry';
+import { classifyVersion, doseOf, STRONG_FROM, type Verdict } from '../../recipe/classification';
+import {
+  newestVersions,
+  remainingGrams,
+  stepsBefore,
+  type Larder,
+  type WeighedLine,
+} from '../../recipe/recipes';
+import { judge, patchTestOf, patchTestState } from '../../recipe/safety';
+import {
+  SIGNAL_IDS,
+  type Batch,
+  type BatchEvent,
+  type Challenge,
+  type Decision,
+  type Head,
+  type PantryItem,
+  type RecipeVersion,
+  type School,
+  type Session,
+  type Trial,
+  type WashDay,
+} from '../../records/shapes';
+import {
+  challengeState,
+  choicesOf,
+  contactAt,
+  PLAIN_WASH_ID,
+  PLAN_RULES,
+  rulesOfHead,
+  weightsInForce,
+  type AgreedBeat,
+  type ChallengeState,
+  type RuleValues,
+} from '../agenda';
+import type {
+  ChallengeDemand,
+  HeadProblem,
+  PastUse,
+  PlanProblem,
+  ReadyBatch,
+  Spacing,
+  Treatment,
+  TrialDemand,
+} from './plan';
+import { countsFor } from './score';
+
+/** A firm push from which even a balanced treatment counts as protein for spacing (working assumption). */
+const FIRMS_FROM_PUSH = 0.45;
+/** Humectants, g in 100 g, from which the air of the day matters (working assumption). */
+const HUMECTANT_FROM = 2;
+
+/** No rule looks further back than this. */
+const REMEMBERED_DAYS = 400;
+
+/** What is made and what it is made of, shared by all heads. */
+export interface Kitchen {
+  readonly batches: readonly Batch[];
+  readonly batchEvents: readonly BatchEvent[];
+  readonly pantry: ReadonlyMap<string, PantryItem>;
+}
+
+export const EMPTY_KITCHEN: Kitchen = { batches: [], batchEvents: [], pantry: new Map() };
+
+/** A head, and what is known of it. */
+export interface PlannedHead {
+  readonly head: Head;
+  readonly history: HeadHistory;
+  readonly state: HairState;
+  /** What was agreed before, so that little of it changes. */
+  readonly agreed?: readonly AgreedBeat[];
+}
+
+/** Puts the planner's question together from what is known of the heads that one person looks after. */
+export function planProblem(
+  heads: readonly PlannedHead[],
+  kitchen: Kitchen,
+  from: CalendarDay,
+  weeks: number,
+): PlanProblem {
+  return { from, weeks, heads: heads.map((planned) => headProblem(planned, kitchen, from, weeks)) };
+}
+
+function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, weeks: number): HeadProblem {
+  const { head, history, state, agreed = [] } = planned;
+  const choices = choicesOf(history.planSettings, head.headId);
+  const rules = rulesOfHead(choices, history.washDays);
+  const shelf =
+    choices.leftovers === 'fresh'
+      ? []
+      : shelfOf(kitchen.batches, kitchen.batchEvents, history.larder, from).filter(
+          ({ state: condition }) => condition === 'good' || condition === 'use-first',
+        );
+  const past = pastUses(history, head);
+  const states = history.challenges.map((challenge) =>
+    challengeState(challenge, countedDays(challenge.counts, past), from),
+  );
+  return {
+    head,
+    agreed,
+    choices,
+    rules,
+    weights: weightsInForce(choices),
+    lastReading: lastReadingOf(history, from),
+    signals: state.signals,
+    asOf: state.asOf,
+    past: past.filter(({ day }) => day > addDays(from, -REMEMBERED_DAYS)),
+    firstUses: firstUses(history.sessions)
+      .map(({ day }) => day)
+      .filter((day) => day > addDays(from, -30)),
+    treatments: [
+      ...newestVersions(history.recipes).flatMap((version) =>
+        treatmentOf(version, { head, history, state, shelf, kitchen, rules, from }),
+      ),
+      plainWash(from),
+    ],
+    occasions: history.occasions,
+    decisions: history.decisions.filter((decision) => decision.day >= from && !isDone(decision, past)),
+    trial: trialDemand(history, from),
+    challenges: challengeDemands(states, from, weeks),
+    challengeStates: states,
+  };
+}
+
+/** What she put somewhere and has done there since is not to be done once more. */
+function isDone({ what, day, recipeId }: Decision, past: readonly PastUse[]): boolean {
+  return what === 'place' && past.some((use) => use.day === day && use.recipeId === recipeId);
+}
+
+function lastReadingOf({ readings }: HeadHistory, from: CalendarDay): CalendarDay | null {
+  const days = readings.map(({ day }) => day).filter((day) => day <= from);
+  return days.length === 0 ? null : days.reduce((last, day) => (day > last ? day : last));
+}
+
+/** What each session was, by the version that it used; none where nothing is known of that version any more. */
+function pastUses({ sessions, larder, trials, trialWashes, washDays }: HeadHistory, head: Head): PastUse[] {
+  const known = new Map<RecipeVersion, Spacing | undefined>();
+  const uses = sessions.flatMap((session: Session): PastUse[] => {
+    const { day, recipeId } = session;
+    const version = larder.used(session) ?? larder.lastVersion(recipeId);
+    if (!version) return [];
+    if (!known.has(version)) known.set(version, spacingUsed(version, head.school, larder));
+    const spacing = known.get(version);
+    return spacing ? [{ day, recipeId, ...spacing }] : [];
+  });
+  const without = new Set(trials.filter(({ againstId }) => againstId === null).map(({ trialId }) => trialId));
+  const plain = trialWashes
+    .filter(({ trialId, arm }) => arm === 'b' && without.has(trialId))
+    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
+  return [...uses, ...plain, ...plainWashes(washDays)];
+}
+
+/** Wash days on which nothing but a wash was done. */
+function plainWashes(washDays: readonly WashDay[]): PastUse[] {
+  return washDays
+    .filter(
+      ({ uses, steps }) =>
+        !uses.some(({ slot }) => slot === 'main') &&
+        steps.some(({ phase, outcome }) => phase === 'cleanse' && outcome === 'done'),
+    )
+    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
+}
+
+const PLAIN: Spacing = { use: 'mask', firms: false, strong: false, moistens: false };
+
+function spacingUsed(version: RecipeVersion, school: School, larder: Larder): Spacing | undefined {
+  const verdict = classifyVersion(version, school, larder);
+  return verdict.ok ? spacingOf(version, verdict.value) : undefined;
+}
+
+function spacingOf({ use }: Pick<RecipeVersion, 'use'>, verdict: Verdict): Spacing {
+  return {
+    use,
+    firms: firms(verdict),
+    strong: verdict.kind === 'protein' && verdict.strength >= STRONG_FROM,
+    moistens: verdict.kind === 'moisture' || verdict.kind === 'balanced',
+  };
+}
+
+function firms(verdict: Verdict): boolean {
+  return verdict.kind === 'protein' || (verdict.kind === 'balanced' && verdict.push.firm >= FIRMS_FROM_PUSH);
+}
+
+interface Around extends Omit<PlannedHead, 'agreed'> {
+  readonly shelf: readonly ShelfItem[];
+  readonly kitchen: Kitchen;
+  readonly rules: RuleValues;
+  readonly from: CalendarDay;
+}
+
+/** None for a recipe that cannot be weighed or that a caution stops. */
+function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
+  const { head, history, state, shelf, kitchen, rules, from } = around;
+  const judged = judge(version.lines, head, history.larder);
+  if (!judged.ok || judged.value.stops.length > 0) return [];
+  // A scalp that is ill or sore is a doctor's, not an oil's.
+  if (version.use === 'scalp-oil' && head.health.includes('scalp-condition')) return [];
+  const { lines, verdict } = judged.value;
+  const test = patchTestOf(version.recipeId, head.headId, history.patchTests);
+  if (test?.outcome === 'reacted') return [];
+  const { kind, strength, loads } = verdict;
+  const isNew = !history.sessions.some((session) => session.recipeId === version.recipeId);
+  return [
+    {
+      recipeId: version.recipeId,
+      version: version.version,
+      name: version.name,
+      ...spacingOf(version, verdict),
+      kind,
+      strength,
+      ...contactAt(version, head, history.lacks),
+      leadTasks: stepsBefore(lines),
+      makeMinutes: timetableOf(makingSteps(lines, null)).handsMinutes,
+      cost: costOfUse(lines, head, kind === 'oil', kitchen),
+      batches: batchesOf(version.recipeId, shelf),
+      humectant: loads.humectant >= HUMECTANT_FROM,
+      effect: effectOfUse(version, state, head),
+      isNew,
+      ...patchTestState(test, !isNew, from, rules.patchTest ?? PLAN_RULES.patchTest.value),
+    },
+  ];
+}
+
+/** Null where nothing of it has a price; what has none beside others is taken as free. */
+function costOfUse(
+  lines: readonly WeighedLine[],
+  head: Head,
+  isOil: boolean,
+  { pantry }: Kitchen,
+): number | null {
+  const cost = costOf(lines, pantry);
+  const made = sum(lines.map(remainingGrams));
+  if (cost.parts.length === 0 || made <= 0) return null;
+  return (cost.total * expectedMaskGrams(head, isOil ? 'oil' : 'mask', []).grams) / made;
+}
+
+function batchesOf(recipeId: string, shelf: readonly ShelfItem[]): ReadyBatch[] {
+  return shelf
+    .filter(({ batch, left }) => batch.recipeId === recipeId && left >= 1)
+    .map(({ batch, left, useBy }) => ({ batchId: batch.batchId, portions: Math.floor(left), useBy }));
+}
+
+function effectOfUse(version: RecipeVersion, state: HairState, head: Head): Treatment['effect'] {
+  const dose = doseOf(version.contactMinutes, version.warmth, head.porosityGuess);
+  return Object.fromEntries(
+    SIGNAL_IDS.map((signal) => {
+      const response = state.signals[signal].responses.find(({ recipeId }) => recipeId === version.recipeId);
+      return [
+        signal,
+        {
+          mean: dose * (response?.mean ?? 0),
+          sd: dose * (response?.sd ?? 0),
+        },
+      ];
+    }),
+  ) as Treatment['effect'];
+}
+
+const NO_EFFECT: Treatment['effect'] = {
+  firmness: { mean: 0, sd: 0 },
+  breakage: { mean: 0, sd: 0 },
+  porosity: { mean: 0, sd: 0 },
+};
+
+function plainWash(from: CalendarDay): Treatment {
+  return {
+    ...PLAIN,
+    recipeId: PLAIN_WASH_ID,
+    version: 1,
+    name: t`A wash without a treatment`,
+    kind: 'rinse',
+    strength: 0,
+    contactMinutes: 0,
+    warmth: 'room',
+    leadTasks: [],
+    makeMinutes: 0,
+    cost: null,
+    batches: [],
+    humectant: false,
+    effect: NO_EFFECT,
+    isNew: false,
+    patchTest: 'not-needed',
+    allowedFrom: from,
+  };
+}
+
+/** Of several trials that run, the one that began first. */
+function trialDemand({ trials, trialWashes, readings }: HeadHistory, from: CalendarDay): TrialDemand | null {
+  for (const trial of trials) {
+    const state = trialState(trial, trialWashes, readings, from);
+    if (state.stage.what === 'over') continue;
+    return {
+      trialId: trial.trialId,
+      recipeIds: armsAhead(state).map((arm) => recipeOfArm(trial, arm)),
+      from: state.stage.from > from ? state.stage.from : from,
+      washoutDays: trial.washoutDays,
+      endsBy: trial.endsBy,
+    };
+  }
+  return null;
+}
+
+const recipeOfArm = (trial: Trial, arm: 'a' | 'b') => (arm === 'a' ? trial.recipeId : trial.againstId);
+
+/** Days on which something was done that a challenge counts. */
+function countedDays(counts: Challenge['counts'], past: readonly PastUse[]): CalendarDay[] {
+  return past.filter((use) => countsFor(counts, use)).map(({ day }) => day);
+}
+
+function challengeDemands(
+  states: readonly ChallengeState[],
+  from: CalendarDay,
+  weeks: number,
+): ChallengeDemand[] {
+  const last = addDays(from, 7 * weeks - 1);
+  return states
+    .filter(({ over }) => !over)
+    .flatMap(({ challenge: { name, counts, perWeek }, weeks: all }) =>
+      all
+        .filter(
+          ({ from: begins, state }) => (state === 'open' || state === 'ahead') && addDays(begins, 6) <= last,
+        )
+        .map(({ from: begins, done }) => ({ name, counts, from: begins, wanted: perWeek - done })),
+    );
+}

@@ -1,0 +1,117 @@
+import { t } from '../../base/language';
+import { daysBetween, formatDay, type CalendarDay } from '../../base/measures';
+import type { AgreedBeat, PlanChange, PlanNote } from '../agenda';
+import type { Beat, Plan } from '../planning';
+
+/** The treatments of two plans from a day on, as she would tell the difference. */
+export function changesBetween(before: Plan, after: Plan, from: CalendarDay): PlanChange[] {
+  return changesFrom(mainsOf(before), mainsOf(after), from);
+}
+
+export function mainsOf({ days }: Plan): Beat[] {
+  return days.flatMap(({ beats }) => beats.filter(({ slot }) => slot === 'main'));
+}
+
+type NamedBeat = Pick<Beat, 'day' | 'recipeId' | 'name'>;
+/** The rule that keeps a treatment from the day on which it was agreed, in words; null where none does. */
+export type WhyNot = (beat: Pick<Beat, 'day' | 'recipeId'>) => string | null;
+
+function changesFrom(
+  before: readonly NamedBeat[],
+  after: readonly NamedBeat[],
+  from: CalendarDay,
+  whyNot: WhyNot = () => null,
+  until: CalendarDay | null = null,
+): PlanChange[] {
+  const same = (a: NamedBeat, b: NamedBeat) => a.day === b.day && a.recipeId === b.recipeId;
+  const gone = before.filter((beat) => beat.day >= from && !after.some((other) => same(beat, other)));
+  const come = after.filter((beat) => beat.day >= from && !before.some((other) => same(beat, other)));
+  const changes: PlanChange[] = [];
+  const open = new Set(come);
+  for (const beat of gone) {
+    const swapped = [...open].find((other) => other.day === beat.day);
+    const moved = [...open]
+      .filter((other) => other.recipeId === beat.recipeId)
+      .sort((a, b) => distance(beat, a) - distance(beat, b))[0];
+    if (moved) {
+      open.delete(moved);
+      changes.push({ what: 'moved', text: t`${beat.name} moves from ${on(beat.day)} to ${on(moved.day)}` });
+    } else if (swapped) {
+      open.delete(swapped);
+      changes.push({ what: 'swapped', text: t`${swapped.name} instead of ${beat.name} on ${on(beat.day)}` });
+    } else {
+      const why = whyNot(beat);
+      const text = t`${beat.name} on ${on(beat.day)} is dropped`;
+      changes.push({ what: 'dropped', text: why === null ? text : `${text}: ${why}` });
+    }
+  }
+  // What comes after the last day that was agreed is no change: it was not planned that far.
+  for (const beat of open)
+    if (until === null || beat.day <= until)
+      changes.push({ what: 'added', text: t`${beat.name} is new on ${on(beat.day)}` });
+  return changes;
+}
+
+const distance = (a: NamedBeat, b: NamedBeat) => Math.abs(daysBetween(a.day, b.day));
+const on = (day: CalendarDay) => formatDay(day, 'EEE d MMM');
+
+/** The beats of a plan as they are remembered, so that the next plan changes little. */
+export function agreedOf(plan: Plan): AgreedBeat[] {
+  return plan.days.flatMap(({ beats }) =>
+    beats
+      .filter(({ slot }) => slot === 'main' || slot === 'pre-poo' || slot === 'follow-up')
+      .map(({ day, slot, recipeId, overnight }) => ({ day, slot, recipeId, overnight })),
+  );
+}
+
+/** What is new since the plan was agreed, as far as it can have changed it. */
+export interface News {
+  /** Sessions that were not what was planned on their day, by name. */
+  readonly otherSessions: readonly string[];
+  /** Planned beats whose day has passed without them, by name. */
+  readonly missed: readonly string[];
+  readonly readings: number;
+  readonly decisions: number;
+  readonly settings: number;
+  /** Whether the plan was agreed on an earlier day. */
+  readonly dayPassed: boolean;
+}
+
+/**
+ * What changed since the plan that was agreed, and why, in one line each; nothing where only days have passed and the plan
+ * stands.
+ */
+export function planNews(
+  agreed: readonly AgreedBeat[],
+  after: Plan,
+  nameOf: (recipeId: string) => string,
+  news: News,
+  whyNot: WhyNot = () => null,
+): PlanNote | null {
+  const known = agreed
+    .filter(({ slot, day }) => slot === 'main' && day >= after.from)
+    .map(({ day, recipeId }) => ({ day, recipeId, name: nameOf(recipeId) }));
+  const until = known.at(-1)?.day ?? after.from;
+  const changes = changesFrom(known, mainsOf(after), after.from, whyNot, until);
+  if (changes.length === 0) return null;
+  return { changes, why: whyOf(news) };
+}
+
+function whyOf(news: News): string {
+  const { otherSessions, missed, readings, decisions, settings } = news;
+  if (otherSessions.length > 0) return t`because you did ${listed(otherSessions)} instead`;
+  if (missed.length > 0) return t`because ${listed(missed)} was not done`;
+  if (decisions > 0) return t`because of what you decided`;
+  if (settings > 0) return t`because your rules or days changed`;
+  if (readings > 0)
+    return readings === 1 ? t`because of the new reading` : t`because of ${readings} new readings`;
+  return news.dayPassed
+    ? t`because a day has passed and the view ahead is another`
+    : t`because a better one was found`;
+}
+
+function listed(names: readonly string[]): string {
+  return names.length === 1
+    ? (names[0] ?? '')
+    : t`${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+}

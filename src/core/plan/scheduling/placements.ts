@@ -1,0 +1,240 @@
+import { addDays, daysBetween } from '../../base/measures';
+import { placedBy, PLAIN_WASH_ID } from '../agenda';
+import {
+  breachesOf,
+  draftOf,
+  isFreeEvening,
+  freeMinutesOn,
+  minutesOf,
+  waitingMinutesOf,
+  withPortion,
+  type PlanDraft,
+  type HeadProblem,
+  type PlanProblem,
+  type Treatment,
+} from '../planning';
+
+/** One thing that could be done on one day: a binary variable of the programme. */
+export interface Placement {
+  readonly name: string;
+  /** Place of its head in the problem. */
+  readonly head: number;
+  /** Place of its day in the plan. */
+  readonly at: number;
+  /** Place of the wash that it belongs to. */
+  readonly washAt: number;
+  readonly slot: 'main' | 'pre-poo' | 'follow-up';
+  readonly treatment: Treatment;
+  readonly overnight: boolean;
+  /** Of a trial's wash, its place in the trial's order. */
+  readonly round: number | null;
+  /** It cannot be made in time, only taken from the shelf. */
+  readonly onlyFromShelf: boolean;
+  /** Minutes with making; what a batch saves is given back by the batch's variable. */
+  readonly minutes: number;
+  /** Of these, those in which the hands are free for another head. */
+  readonly waiting: number;
+  /** Rules that it breaks by itself, whatever else is planned. */
+  readonly breaks: readonly string[];
+}
+
+/** More main treatments than this are not weighed on every day; the most promising ones and what she decided are. */
+export const MOST_MAINS = 16;
+const MOST_FOLLOW_UPS = 3;
+const MOST_PRE_POOS = 3;
+
+/** Rules that depend on what else is planned: they are rows of the programme, not a reason to leave a placement out. */
+const AMONG_OTHERS: ReadonlySet<string> = new Set([
+  'moisture-after-protein',
+  'pre-poo-without-a-wash',
+  'follow-up-without-protein',
+  'firm-hold',
+]);
+
+/** @param brokenAt days on which what a rule forbids by itself is there too, for asking which rules stand in the way */
+export function placementsOf(
+  problem: PlanProblem,
+  index: number,
+  brokenAt: (at: number) => boolean = () => false,
+): Placement[] {
+  const head = problem.heads[index] as HeadProblem;
+  const all = [
+    ...mains(problem, head, index, brokenAt),
+    ...followUps(problem, head, index),
+    ...prePoos(problem, head, index),
+  ];
+  const isDecided = ({ at, slot, treatment: { recipeId } }: Placement) =>
+    placedBy(head.decisions, { day: addDays(problem.from, at), slot, recipeId }) !== undefined;
+  return all.filter(
+    (placement) => brokenAt(placement.at) || placement.breaks.length === 0 || isDecided(placement),
+  );
+}
+
+function daysOf({ weeks }: PlanProblem): number {
+  return 7 * weeks;
+}
+
+function placed(
+  problem: PlanProblem,
+  head: HeadProblem,
+  index: number,
+  draft: PlanDraft,
+  washAt: number,
+  round: number | null,
+): Placement {
+  const at = daysBetween(problem.from, draft.day);
+  const made = { ...draft, batchId: null };
+  const breaks = breachesOf(problem, head, [draft], draft)
+    .map(({ rule }) => rule)
+    .filter((rule) => !AMONG_OTHERS.has(rule));
+  const tooLong = minutesOf(head, draft) > freeMinutesOn(head, draft.day);
+  const name = `h${index}d${at}${draft.slot.charAt(0)}${draft.overnight ? 'o' : ''}${round ?? ''}_${head.treatments.indexOf(draft.treatment)}`;
+  return {
+    name,
+    head: index,
+    at,
+    washAt,
+    slot: draft.slot as Placement['slot'],
+    treatment: draft.treatment,
+    overnight: draft.overnight,
+    round,
+    onlyFromShelf:
+      draft.batchId !== null &&
+      breachesOf(problem, head, [made], made).some(({ rule }) => rule === 'evening-before'),
+    minutes: minutesOf(head, made),
+    waiting: waitingMinutesOf(head, made),
+    breaks: tooLong ? [...breaks, 'free-time'] : breaks,
+  };
+}
+
+/** A batch that would be there: what is made from the shelf breaks no evening before. */
+const draftOn = (...of: Parameters<typeof draftOf>) => withPortion(draftOf(...of));
+
+function mains(
+  problem: PlanProblem,
+  head: HeadProblem,
+  index: number,
+  brokenAt: (at: number) => boolean,
+): Placement[] {
+  const masks = head.treatments.filter(({ use }) => use === 'mask');
+  const ordinary = masks.filter(({ recipeId }) => recipeId !== PLAIN_WASH_ID);
+  const chosen = ordinary.length <= MOST_MAINS ? ordinary : mostPromising(head, ordinary);
+  const { trial } = head;
+  const trialDays = trial ? daysBetween(problem.from, trial.endsBy) + 1 : 0;
+  const lastArm = trial ? trial.recipeIds.length - 1 : -1;
+  return Array.from({ length: daysOf(problem) }, (_, at) => addDays(problem.from, at)).flatMap((day, at) => {
+    const rounds =
+      trial && day >= trial.from && at < trialDays
+        ? trial.recipeIds.flatMap((recipeId, round) => {
+            const treatment = masks.find((known) => known.recipeId === (recipeId ?? PLAIN_WASH_ID));
+            const soonest = daysBetween(problem.from, trial.from) + round * trial.washoutDays;
+            return treatment && at >= soonest
+              ? [placed(problem, head, index, draftOn(day, treatment, 'main'), at, round)]
+              : [];
+          })
+        : [];
+    // While the trial has washes ahead nothing else is washed; rows of the programme open the days after its last one.
+    const mayBeOver =
+      !trial || at >= trialDays || at > daysBetween(problem.from, trial.from) + lastArm * trial.washoutDays;
+    const others =
+      mayBeOver || brokenAt(at)
+        ? chosen.map((treatment) => placed(problem, head, index, draftOn(day, treatment, 'main'), at, null))
+        : [];
+    return [...rounds, ...others];
+  });
+}
+
+/** Of very many masks: those she decided on or that stand on the shelf, then the best of each sort, measured by what they move an hour. */
+function mostPromising(head: HeadProblem, masks: readonly Treatment[]): Treatment[] {
+  const wanted = new Set([
+    ...head.decisions.flatMap(({ recipeId }) => recipeId ?? []),
+    ...head.agreed.map(({ recipeId }) => recipeId),
+    ...masks.filter(({ batches }) => batches.length > 0).map(({ recipeId }) => recipeId),
+  ]);
+  const sorts: ((treatment: Treatment) => boolean)[] = [
+    ({ strong }) => strong,
+    ({ firms, strong }) => firms && !strong,
+    ({ moistens, firms }) => moistens && !firms,
+    ({ firms, moistens }) => !firms && !moistens,
+  ];
+  const known = (treatment: Treatment) => (treatment.isNew ? 1 : 0);
+  const ranked = sorts.map((is) =>
+    masks
+      .filter(is)
+      .sort(
+        (a, b) => known(a) - known(b) || usefulness(b) - usefulness(a) || (a.recipeId < b.recipeId ? -1 : 1),
+      ),
+  );
+  const chosen = masks.filter(({ recipeId }) => wanted.has(recipeId)).slice(0, MOST_MAINS);
+  for (let rank = 0; chosen.length < MOST_MAINS && rank < masks.length; rank++) {
+    for (const sort of ranked) {
+      const next = sort[rank];
+      if (next && chosen.length < MOST_MAINS && !chosen.includes(next)) chosen.push(next);
+    }
+  }
+  return chosen;
+}
+
+/** Sure movement of firmness and breakage, against the time that it takes. */
+function usefulness({ effect, contactMinutes, makeMinutes }: Treatment): number {
+  const sure = Math.max(0, Math.abs(effect.firmness.mean) - effect.firmness.sd / 2) - effect.breakage.mean;
+  return sure / (1 + (contactMinutes + makeMinutes) / 60);
+}
+
+/** Moisture that can follow a protein: what is known to this head, the strongest, the shortest and the cheapest. */
+export function followUpsOf({ treatments, decisions }: HeadProblem): Treatment[] {
+  const known = treatments.filter(
+    ({ use, kind, firms, isNew, recipeId }) =>
+      use === 'mask' && kind === 'moisture' && !firms && (!isNew || decided(decisions, recipeId)),
+  );
+  const best = (cost: (treatment: Treatment) => number) => [...known].sort((a, b) => cost(a) - cost(b))[0];
+  return [
+    ...new Set([
+      ...known.filter(({ recipeId }) => decided(decisions, recipeId)),
+      best(({ strength }) => -strength),
+      best(({ contactMinutes, makeMinutes }) => contactMinutes + makeMinutes),
+      best(({ cost }) => cost ?? 0),
+    ]),
+  ]
+    .flatMap((treatment) => treatment ?? [])
+    .slice(0, MOST_FOLLOW_UPS);
+}
+
+const decided = (decisions: HeadProblem['decisions'], recipeId: string) =>
+  decisions.some((decision) => decision.what === 'place' && decision.recipeId === recipeId);
+
+function followUps(problem: PlanProblem, head: HeadProblem, index: number): Placement[] {
+  const chosen = followUpsOf(head);
+  return Array.from({ length: daysOf(problem) }, (_, at) => at).flatMap((at) =>
+    chosen.map((treatment) =>
+      placed(problem, head, index, draftOn(addDays(problem.from, at), treatment, 'follow-up'), at, null),
+    ),
+  );
+}
+
+/** What may go on before a shampoo on this head. */
+export function prePoosOf({ treatments, choices, decisions }: HeadProblem): Treatment[] {
+  return treatments
+    .filter(
+      ({ use, isNew, kind, recipeId }) =>
+        use === 'pre-poo' &&
+        (!isNew || decided(decisions, recipeId)) &&
+        (choices.prePoo === 'any' || kind === 'oil'),
+    )
+    .slice(0, MOST_PRE_POOS);
+}
+
+function prePoos(problem: PlanProblem, head: HeadProblem, index: number): Placement[] {
+  const chosen = prePoosOf(head);
+  return Array.from({ length: daysOf(problem) }, (_, at) => at).flatMap((at) => {
+    const day = addDays(problem.from, at);
+    return chosen.flatMap((treatment) => [
+      ...(head.choices.maskOrder === 'after-shampoo'
+        ? [placed(problem, head, index, draftOn(day, treatment, 'pre-poo'), at, null)]
+        : []),
+      ...(treatment.kind === 'oil' && at + 1 < daysOf(problem) && isFreeEvening(head, day)
+        ? [placed(problem, head, index, draftOn(day, treatment, 'pre-poo', true), at + 1, null)]
+        : []),
+    ]);
+  });
+}

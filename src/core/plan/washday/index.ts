@@ -1,0 +1,11 @@
+export {
+  inMinutes,
+  insteadOfMain,
+  plannedMinutes,
+  stepsAhead,
+  withoutHeat,
+  type ChangedPlan,
+} from './changes';
+export { usualSections, washScript } from './script';
+export { type Traits } from './traits';
+export type { DayUse, WashPlan } from './washPlan';

@@ -1,0 +1,210 @@
+import { t } from '../../base/language';
+import { STRONG_FROM } from '../../recipe/classification';
+import type { WashStep } from '../../records/shapes';
+import { cautionAt, hands, step } from './parts';
+import { traitsOf } from './traits';
+import type { WashPlan } from './washPlan';
+import { worn } from './worn';
+
+const GATHER_MINUTES = 3;
+const FEEL_MINUTES = 1;
+const OIL_ON_MINUTES = 5;
+const STYLE_MINUTES = 0;
+
+/** Hours until dry hair shows what a treatment did. */
+const LOOK_AGAIN = { fromHours: 24, toHours: 48 } as const;
+
+const LONG_CM = 40;
+
+/** Sections by how much hair there is; more of them are quicker to soak through than fewer and thicker ones. */
+export function usualSections({ density, lengthCm, curl }: WashPlan['head']): number {
+  const byDensity = { thin: 2, medium: 4, thick: 6 }[density];
+  const isMuch = lengthCm > LONG_CM || curl === 'coily';
+  return Math.min(8, byDensity + (isMuch ? 2 : 0));
+}
+
+/** The steps of a wash day in their order, from what is planned, what the mixtures ask for and the schools in force. */
+export function washScript(plan: WashPlan): WashStep[] {
+  const { main, choices } = plan;
+  const maskFirst = main !== null && choices.maskOrder === 'before-shampoo';
+  const beforeWater = [gather(plan), ...prePooSteps(plan), detangle(plan)];
+  const wash = [cleanse(plan), ...(choices.conditioner === 'before-mask' && main ? [condition(plan)] : [])];
+  const mask = main
+    ? [...(maskFirst ? [] : [blot(plan)]), sectioning(plan), ...worn(plan, 'main', main)]
+    : [];
+  const end = [...followUpSteps(plan), seal(plan), style(), ...(main ? [lookAgain()] : [])];
+  return maskFirst
+    ? [...beforeWater, ...mask, ...wash, feel(plan), ...end]
+    : [...beforeWater, ...wash, ...mask, ...(main ? [feel(plan)] : []), ...end];
+}
+
+function gather({ main, prePoo, followUp }: WashPlan): WashStep {
+  const bowls = [prePoo, main, followUp].flatMap((use) => use ?? []);
+  const things = ['shampoo', 'conditioner', t`a wide comb`, 'clips', t`an old towel`];
+  const mixed = bowls.map(({ version, fromShelf }) =>
+    fromShelf ? t`${version.name} from the shelf` : version.name,
+  );
+  return step({
+    id: 'gather',
+    phase: 'gather',
+    title: t`Lay everything out`,
+    how: t`Within reach of wet hands: ${[...new Set([...mixed, ...things])].join(', ')}.${bowls.some(({ withHeat }) => withHeat) ? t` Warm the cap or the towel.` : ''}`,
+    why: t`Once the hair is wet nothing has to be looked for.`,
+    minutes: GATHER_MINUTES,
+  });
+}
+
+function prePooSteps(plan: WashPlan): WashStep[] {
+  const { prePoo } = plan;
+  if (!prePoo) return [];
+  const { version, minutes } = prePoo;
+  return [
+    step({
+      id: 'pre-poo-apply',
+      phase: 'apply',
+      title: t`Oil on: ${version.name}`,
+      how: t`On dry hair, from the ends up to a hand below the roots; just enough that it shines, not drips.`,
+      why: t`Oil slows the water, so the strand swells and shrinks less in the wash.`,
+      minutes: OIL_ON_MINUTES,
+      slot: 'pre-poo',
+      recipeId: version.recipeId,
+      caution: cautionAt(plan, prePoo, 'apply'),
+    }),
+    step({
+      id: 'pre-poo-wait',
+      phase: 'wait',
+      title: t`The oil works`,
+      how: t`Leave it on; a cap keeps the collar clean. Your hands are free.`,
+      why: t`Below twenty minutes little of it has gone in.`,
+      minutes,
+      waits: true,
+      slot: 'pre-poo',
+      recipeId: version.recipeId,
+    }),
+  ];
+}
+
+/** Curls are never combed dry and bare. */
+function detangleBase({ head }: WashPlan, isOiled: boolean): string {
+  if (isOiled) return t`With the oil on`;
+  return head.curl === 'curly' || head.curl === 'coily'
+    ? t`Misted and slippery with conditioner, fingers before the comb`
+    : t`Dry, with a little oil or conditioner on the fingers`;
+}
+
+function detangle(plan: WashPlan): WashStep {
+  const isOiled = plan.prePoo !== null || plan.oiledOvernight;
+  return step({
+    id: 'detangle',
+    phase: 'detangle',
+    title: t`Detangle from the ends up`,
+    how: t`${detangleBase(plan, isOiled)}: begin at the ends, hold the hair above the comb, and go up a hand at a time to the roots.`,
+    why: t`Wet hair stretches and breaks sooner; a knot combed from above only tightens.`,
+    minutes: hands(plan, 'detangle'),
+    sections: plan.sections,
+  });
+}
+
+function cleanse(plan: WashPlan): WashStep {
+  const { main, prePoo, oiledOvernight, choices } = plan;
+  const maskFirst = main !== null && choices.maskOrder === 'before-shampoo';
+  const twice = prePoo !== null || oiledOvernight || (maskFirst && traitsOf(main.lines, main.verdict).oily);
+  return step({
+    id: 'cleanse',
+    phase: 'cleanse',
+    title: twice ? t`Shampoo the scalp, twice` : t`Shampoo the scalp, once`,
+    how: t`A coin of shampoo in ten of water, on the scalp with the fingertips; what runs down is enough for the lengths. ${twice ? t`Once for the oil, once for the scalp.` : t`Once is enough.`}`,
+    why: maskFirst
+      ? t`It takes the mask and the old oil out together.`
+      : t`A mask reaches hair that is clean; diluted, shampoo does not strip it.`,
+    minutes: hands(plan, 'cleanse'),
+  });
+}
+
+function condition(plan: WashPlan): WashStep {
+  return step({
+    id: 'condition',
+    phase: 'condition',
+    title: t`Conditioner, and rinse`,
+    how: t`A film of plain conditioner on the lengths, combed through with the fingers and rinsed.`,
+    why: t`You chose conditioner before the mask: it lays the hair smooth, and lets a little less of the mask in.`,
+    minutes: hands(plan, 'condition'),
+  });
+}
+
+function blot(plan: WashPlan): WashStep {
+  return step({
+    id: 'blot',
+    phase: 'blot',
+    title: t`Press the water out`,
+    how: t`With an old towel or a cotton shirt: press, do not rub, until it no longer drips.`,
+    why: t`On dripping hair a mask runs off and is thinned.`,
+    minutes: hands(plan, 'blot'),
+  });
+}
+
+function sectioning(plan: WashPlan): WashStep {
+  return step({
+    id: 'section',
+    phase: 'section',
+    title: t`Part into ${plan.sections}`,
+    how: t`Part with the fingers or the tail of a comb, twist each part loosely and clip it out of the way.`,
+    why: t`In parts no strand is forgotten, and none is done twice.`,
+    minutes: hands(plan, 'section'),
+  });
+}
+
+function feel({ main }: WashPlan): WashStep {
+  return step({
+    id: 'feel',
+    phase: 'feel',
+    title: t`How does it feel, wet?`,
+    how: t`Run a wet lock through your fingers, and bend it round one.`,
+    why:
+      main?.verdict.kind === 'protein'
+        ? t`Firm or rough hair wants moisture on the same day; hair that feels right does not.`
+        : t`It is the first sign of what the treatment did; the dry reading tells more.`,
+    minutes: FEEL_MINUTES,
+  });
+}
+
+/** After a strong protein always, after a light one as her school says. */
+function followUpSteps(plan: WashPlan): WashStep[] {
+  const { main, followUp, choices } = plan;
+  if (!main || !followUp || main.verdict.kind !== 'protein') return [];
+  const always = main.verdict.strength >= STRONG_FROM || choices.afterProtein === 'always';
+  return worn(plan, 'follow-up', followUp, { onlyIfFirm: !always });
+}
+
+function seal(plan: WashPlan): WashStep {
+  return step({
+    id: 'seal',
+    phase: 'seal',
+    title: t`Leave in, and seal the ends`,
+    how: t`A little leave-in on the damp lengths; then a drop of oil or serum on the ends only.`,
+    why: t`It keeps the water in while the hair dries; on the roots it would only weigh it down.`,
+    minutes: hands(plan, 'seal'),
+  });
+}
+
+function style(): WashStep {
+  return step({
+    id: 'style',
+    phase: 'style',
+    title: t`Let it dry, loosely`,
+    how: t`In loose twists, or open. Nothing tight, and no heat today if it can be helped.`,
+    why: t`Wet hair that is pulled tight breaks at the roots.`,
+    minutes: STYLE_MINUTES,
+  });
+}
+
+function lookAgain(): WashStep {
+  return step({
+    id: 'look-again',
+    phase: 'look-again',
+    title: t`Look again when it is dry`,
+    how: t`A minute tomorrow, ${LOOK_AGAIN.fromHours} to ${LOOK_AGAIN.toHours} hours from now: the reading of dry hair. It will be on your day.`,
+    why: t`Wet hair flatters; what a treatment did shows when it has dried.`,
+    minutes: 0,
+  });
+}

@@ -1,1 +1,0 @@
-export { inciEntrySchema, productFromLabel, sharesByRank, type LabelReading } from './label';

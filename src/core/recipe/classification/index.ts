@@ -1,0 +1,28 @@
+export { acidityOf, type Acidity } from './acidity';
+export type { LineTrust } from './confidence';
+export { HALF_LOAD, STRONG_FROM, TANNIN_FIRMING } from './constants';
+export { doseOf, type Warmth } from './contact';
+export { detailsOf, type VerdictDetails } from './details';
+export { leavesGrit, ROLE_WORDS, type RoleFit, type TreatmentRole } from './fitness';
+export type { Flip } from './flips';
+export { lineLoads, type LoadKind, type Loads } from './loads';
+export { verdictOfPush, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
+export {
+  classify,
+  classifyLines,
+  classifyVersion,
+  strengthWord,
+  trustOf,
+  type LedgerRow,
+  type Verdict,
+} from './verdict';
+export {
+  acidityWords,
+  confidenceWord,
+  flipWords,
+  KIND_WORDS,
+  kindWords,
+  SCHOOL_WORDS,
+  verdictHeadline,
+  verdictReasons,
+} from './words';

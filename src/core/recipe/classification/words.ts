@@ -1,0 +1,123 @@
+import { fixed, t } from '../../base/language';
+import { rounded } from '../../base/measures';
+import { SCHOOLS, type School } from '../../records/shapes';
+import type { Acidity } from './acidity';
+import type { Flip } from './flips';
+import type { LoadKind } from './loads';
+import type { TreatmentKind } from './schoolVerdict';
+import { strengthWord, type LedgerRow, type Verdict } from './verdict';
+
+export const KIND_WORDS: Record<TreatmentKind, string> = {
+  protein: t`Protein`,
+  moisture: t`Moisture`,
+  balanced: t`Balanced`,
+  oil: t`Oil`,
+  rinse: t`A rinse`,
+};
+
+export const SCHOOL_WORDS: Record<School, { readonly label: string; readonly meaning: string }> = {
+  'any-protein': {
+    label: t`any protein`,
+    meaning: t`Food protein counts nearly as much as broken-down protein.`,
+  },
+  'broken-down': {
+    label: t`broken-down only`,
+    meaning: t`Only hydrolysed protein, gelatin and amino acids count; food protein is a light film.`,
+  },
+  'my-hair': {
+    label: t`by my hair`,
+    meaning: t`A weighed middle between the two, until your own results say more.`,
+  },
+};
+
+/**
+ * The headline: "Moisture, fairly strong"; where the outer schools part over protein, the disagreement itself: "Firms for
+ * some, moisture for others".
+ */
+export function verdictHeadline(verdict: Pick<Verdict, 'kind' | 'strength' | 'schools'>): string {
+  const { schools } = verdict;
+  const [any, broken] = [schools['any-protein'].kind, schools['broken-down'].kind];
+  return any === 'protein' && broken !== 'protein' && broken !== 'balanced'
+    ? t`Firms for some, ${KIND_WORDS[broken].toLowerCase()} for others`
+    : kindWords(verdict);
+}
+
+/** "Moisture, fairly strong": by the school in force alone. */
+export function kindWords({ kind, strength }: Pick<Verdict, 'kind' | 'strength'>): string {
+  return `${KIND_WORDS[kind]}, ${strengthWord(strength)}`;
+}
+
+/** "With 4.2 g gelatin instead of 11 g it would be balanced." */
+export function flipWords({ name, fromGrams, toGrams, to }: Flip): string {
+  const change =
+    toGrams === 0
+      ? t`Without the ${name}`
+      : t`With ${gramsWords(toGrams)} ${name} ${toGrams < fromGrams ? t`or less` : t`or more`} instead of ${gramsWords(fromGrams)}`;
+  return t`${change} it would be ${KIND_WORDS[to].toLowerCase()}.`;
+}
+
+function gramsWords(grams: number): string {
+  return t`${rounded(grams, grams < 10 ? 1 : 0)} g`;
+}
+
+/** The pH in words, with its error; null where nothing tells. */
+export function acidityWords({ pH, error }: Acidity): string | null {
+  if (pH === null) return null;
+  const word =
+    pH < 3.2
+      ? t`very sour`
+      : pH < 4.6
+        ? t`sour`
+        : pH < 6
+          ? t`a little sour`
+          : pH < 7.6
+            ? t`neutral`
+            : t`alkaline`;
+  return t`about pH ${fixed(pH, 1)} (${word}; give or take ${fixed(error, 1)})`;
+}
+
+export function confidenceWord(confidence: number): string {
+  if (confidence >= 0.8) return t`quite sure`;
+  if (confidence >= 0.6) return t`fairly sure`;
+  if (confidence >= 0.4) return t`not very sure`;
+  return t`a guess`;
+}
+
+function leader(ledger: readonly LedgerRow[], load: LoadKind): LedgerRow | undefined {
+  return [...ledger].sort((a, b) => b.shares[load] - a.shares[load]).find((row) => row.shares[load] > 0);
+}
+
+const CARRIED_BY: Record<TreatmentKind, readonly LoadKind[]> = {
+  protein: ['firm'],
+  moisture: ['soft'],
+  balanced: ['firm', 'soft'],
+  oil: ['penetratingOil', 'sealingOil'],
+  rinse: ['soft'],
+};
+
+/** The reason in one or two sentences: what carries the verdict, and whether the schools agree. */
+export function verdictReasons(verdict: Verdict): string[] {
+  const carriers = CARRIED_BY[verdict.kind]
+    .map((load) => ({ load, row: leader(verdict.ledger, load) }))
+    .filter(({ row }) => row);
+  const words: Partial<Record<LoadKind, string>> = { firm: t`firms`, soft: t`softens` };
+  const reasons =
+    verdict.kind === 'rinse'
+      ? [t`Little in it stays on the hair to firm or soften.`]
+      : carriers.map(({ load, row }) => {
+          const percent = Math.round(100 * (row?.shares[load] ?? 0));
+          return t`Most of what ${words[load] ?? t`oils`} comes from the ${row?.name} (${percent} %).`;
+        });
+  return [...reasons.slice(0, 2), schoolSentence(verdict)];
+}
+
+function schoolSentence(verdict: Verdict): string {
+  const others = SCHOOLS.filter((school) => verdict.schools[school].kind !== verdict.kind);
+  if (others.length === 0) return t`All three schools agree.`;
+  return others
+    .map(
+      (school) =>
+        t`By “${SCHOOL_WORDS[school].label}” it is ${KIND_WORDS[verdict.schools[school].kind].toLowerCase()}.`,
+    )
+    .join(' ');
+}

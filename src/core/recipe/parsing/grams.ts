@@ -1,0 +1,171 @@
+import { t } from '../../base/language';
+import {
+  CUPS,
+  rounded,
+  UNITS,
+  unitWord,
+  VAGUE_UNITS,
+  type CupKind,
+  type Problem,
+  type UnitId,
+} from '../../base/measures';
+import { RECIPE_LIMITS, type Ingredient } from '../../records/shapes';
+import type { Assumption } from '../recipes';
+import type { LineAmount } from './lineAmount';
+import { lineText } from './lineText';
+
+/** Heaped spoons hold about a third more (working assumption). */
+const HEAPED_FACTOR = 1.3;
+/** A sprig of a herb, g (working assumption). */
+const SPRIG_GRAMS = 1.5;
+/** A leaf of a herb whose leaves nobody has weighed, g (working assumption). */
+const LEAF_GRAMS = 1;
+/** A bunch of fresh herbs, g (working assumption). */
+const BUNCH_GRAMS = 30;
+
+/** What an item weighs by, whether it is an ingredient or a recipe. */
+export type Measures = Ingredient['measures'];
+
+/** Grams, or the message why the amount cannot be weighed. A share of the batch is left as it is for the whole recipe. */
+export function gramsOf(
+  quantity: number,
+  amount: LineAmount,
+  measures: Measures,
+  name: string,
+  cup: CupKind,
+  assumptions: Assumption[],
+): number | string {
+  const unit = UNITS[amount.unit ?? 'piece'];
+  if (unit.kind === 'mass' || unit.kind === 'share') return quantity * unit.size;
+  if (amount.packSize && (unit.kind === 'count' || VAGUE_UNITS.has(unit.id))) {
+    return gramsOfPacks(quantity, amount.packSize, measures, assumptions);
+  }
+  if (unit.kind === 'volume') {
+    const millilitres = unit.id === 'cup' ? CUPS[cup].millilitres : unit.size;
+    return (
+      quantity * millilitres * measures.gramsPerMl * roundings(quantity, amount, name, unit.id, assumptions)
+    );
+  }
+  return gramsOfCount(quantity, unit.id, amount, measures, name, assumptions);
+}
+
+function gramsOfPacks(
+  quantity: number,
+  packSize: NonNullable<LineAmount['packSize']>,
+  measures: Measures,
+  assumptions: Assumption[],
+): number {
+  const pack = UNITS[packSize.unit];
+  const grams = packSize.quantity * pack.size * (pack.kind === 'volume' ? measures.gramsPerMl : 1);
+  assumptions.push({
+    code: 'pack-size',
+    text: t`The size in the line was taken: ${rounded(grams, 1)} g each.`,
+    alternatives: [],
+  });
+  return quantity * grams;
+}
+
+/** What a spoon heaped or a word such as "splash" holds, said beside the line. */
+function roundings(
+  quantity: number,
+  amount: LineAmount,
+  name: string,
+  unit: UnitId,
+  assumptions: Assumption[],
+): number {
+  if (VAGUE_UNITS.has(unit) && !assumptions.some(({ code }) => code === 'equal-parts')) {
+    const size = UNITS[unit].size;
+    assumptions.push({
+      code: 'vague-unit',
+      text: t`A ${unitWord(unit, 1)} was taken as ${size} ml.`,
+      alternatives: (unit === 'spoon' ? (['tsp', 'tbsp'] as const) : (['ml'] as const)).map((other) => {
+        const line = lineText({ quantity: other === 'ml' ? quantity * size : quantity, unit: other, name });
+        return { label: line.replace(` ${name}`, ''), line };
+      }),
+    });
+  }
+  if (!amount.heaped) return 1;
+  assumptions.push({
+    code: 'heaped',
+    text: t`Heaped: a third more than level.`,
+    alternatives: [{ label: t`level`, line: lineText({ quantity, unit, name }) }],
+  });
+  return HEAPED_FACTOR;
+}
+
+function gramsOfCount(
+  quantity: number,
+  unit: UnitId,
+  amount: LineAmount,
+  measures: Measures,
+  name: string,
+  assumptions: Assumption[],
+): number | string {
+  if (unit === 'packet') {
+    return measures.packetGrams
+      ? quantity * measures.packetGrams
+      : t`Packets of ${name} differ: write the grams, for example "1 packet ${name} (20 g)".`;
+  }
+  if (unit === 'leaf' && measures.leafGrams) return quantity * measures.leafGrams;
+  if (unit === 'piece' && !measures.pieceGrams && /\b(?:lea(?:f|ves)|flowers?|petals?)\b/i.test(amount.words))
+    return gramsOfCount(quantity, 'leaf', amount, measures, name, assumptions);
+  if (unit === 'sprig' || unit === 'bunch' || (unit === 'leaf' && !measures.pieceGrams)) {
+    const grams = { sprig: SPRIG_GRAMS, bunch: BUNCH_GRAMS, leaf: LEAF_GRAMS }[unit];
+    assumptions.push({
+      code: 'vague-unit',
+      text: t`A ${unitWord(unit, 1)} was taken as ${grams} g.`,
+      alternatives: [],
+    });
+    return quantity * grams;
+  }
+  return gramsOfPieces(quantity, amount, measures, name, assumptions);
+}
+
+/** Pieces of a size; what is not counted but sold in packets is taken as so many packets. */
+function gramsOfPieces(
+  quantity: number,
+  amount: LineAmount,
+  { pieceGrams, packetGrams }: Measures,
+  name: string,
+  assumptions: Assumption[],
+): number | string {
+  if (!pieceGrams && !packetGrams)
+    return t`${name} is not counted in pieces: write spoons, millilitres or grams.`;
+  if (!pieceGrams) {
+    const text = t`One was taken as a packet: ${packetGrams} g.`;
+    assumptions.push({ code: 'pack-size', text, alternatives: [] });
+    return quantity * (packetGrams ?? 0);
+  }
+  if (!amount.size) {
+    const { small, medium, large } = pieceGrams;
+    assumptions.push({
+      code: 'medium-size',
+      text: t`A medium one: ${medium} g.`,
+      alternatives: (['small', 'large'] as const).map((size) => ({
+        label: size === 'small' ? t`small, ${small} g` : t`large, ${large} g`,
+        line: lineText({ quantity, unit: amount.unit, size, name }),
+      })),
+    });
+  }
+  return quantity * pieceGrams[amount.size ?? 'medium'];
+}
+
+/** What is wrong with a weight, or undefined where nothing is. */
+export function problemOfGrams(grams: number, name: string): Problem | undefined {
+  if (grams < RECIPE_LIMITS.leastGrams) {
+    return {
+      code: 'zero-amount',
+      message: t`There is no ${name} in this amount; write more than 0.`,
+      path: '',
+    };
+  }
+  if (!(grams <= RECIPE_LIMITS.gramsPerLine)) {
+    const most = RECIPE_LIMITS.gramsPerLine / 1000;
+    return {
+      code: 'absurd-amount',
+      message: t`More than ${most} kg in one line cannot be right; check the number.`,
+      path: '',
+    };
+  }
+  return undefined;
+}

@@ -1,0 +1,1 @@
+export { productFromLabel, type LabelReading } from './label';

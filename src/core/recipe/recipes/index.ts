@@ -1,0 +1,27 @@
+export { compareLines, type ComparedPart } from './compare';
+export { CATALOGUE_LARDER, makeLarder, type Larder, type LarderItem } from './larder';
+export { stepsBefore, type LeadTask } from './leadTasks';
+export { MADE_GRAMS_PER_ML } from './limits';
+export {
+  readLines,
+  unreadLines,
+  type Alternative,
+  type Assumption,
+  type MadeRef,
+  type ParsedLine,
+  type ParsedRecipe,
+  type ReadLine,
+  type UnreadLine,
+} from './parsedLine';
+export { savedLine } from './savedLine';
+export { newestVersions, usedVersion } from './versions';
+export {
+  checkNoCycle,
+  failedDepth,
+  partGrams,
+  remainingGrams,
+  surviving,
+  usualLine,
+  weighedLines,
+  type WeighedLine,
+} from './weighedLine';

@@ -1,0 +1,12 @@
+export {
+  inOrder,
+  latestStamp,
+  liveRecords,
+  recordBaseSchema,
+  stampAfter,
+  stampedAhead,
+  withdrawalSchema,
+  withdrawalsOf,
+  withOlder,
+  type Withdrawal,
+} from './record';

@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { t } from '../../base/language';
+import { idSchema } from '../../base/measures';
+import { recordBaseSchema } from '../log';
+
+/** What counts as protein. */
+export const SCHOOLS = ['any-protein', 'broken-down', 'my-hair'] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** As she takes it to be, before it is measured. */
+export const POROSITIES = ['low', 'medium', 'high', 'unknown'] as const;
+export type PorosityGuess = (typeof POROSITIES)[number];
+
+export const DENSITIES = ['thin', 'medium', 'thick'] as const;
+
+/** What the catalogue's ingredients can be marked with, and a head can react to. */
+export const ALLERGIES = [
+  'egg',
+  'milk',
+  'gluten',
+  'wheat',
+  'soy',
+  'sesame',
+  'tree-nut',
+  'mustard',
+  'legume',
+  'latex-fruit',
+  'ragweed-family',
+  'bee-products',
+  'aloe',
+  'fish-or-beef',
+] as const;
+export type Allergy = (typeof ALLERGIES)[number];
+
+/** Under three, to twelve, to nineteen, grown up, from sixty on. */
+export const AGE_BANDS = ['baby', 'child', 'teen', 'adult', 'older'] as const;
+export const CHEMISTRY = ['coloured', 'bleached', 'relaxed', 'permed', 'henna'] as const;
+export const HEALTH = ['pregnant', 'scalp-condition', 'medicine'] as const;
+
+const length = z
+  .number(t`Write the length in centimetres.`)
+  .min(1, t`Write at least 1 cm.`)
+  .max(250, t`More than 250 cm cannot be right.`);
+
+/** A head as she describes it; a change is a new record of the same headId. */
+export const headSchema = recordBaseSchema.extend({
+  kind: z.literal('head'),
+  /** Shared by all records about one head. */
+  headId: idSchema,
+  name: z
+    .string()
+    .trim()
+    .min(1, t`Give the head a name.`)
+    .max(40, t`A name may have 40 characters.`),
+  lengthCm: length,
+  strand: z.enum(['fine', 'medium', 'coarse']),
+  /** How it falls by itself. */
+  curl: z.enum(['straight', 'wavy', 'curly', 'coily', 'unknown']),
+  porosityGuess: z.enum(POROSITIES),
+  complaint: z.enum(['none', 'mushy', 'straw', 'breaks']),
+  /** Minutes she has on each weekday, Sunday first; 0 where the day is not free. */
+  freeMinutes: z.array(z.number().int().min(0).max(720)).length(7),
+  /** The hour at which a wash may begin on each weekday, Sunday first. */
+  washFrom: z.array(z.number().int().min(0).max(23)).length(7),
+  /** Evenings on which something may be put on for the night or set to soak, Sunday first. */
+  nights: z.array(z.boolean()).length(7),
+  school: z.enum(SCHOOLS),
+  /** How many strands there are. */
+  density: z.enum(DENSITIES),
+  /** What this head reacts to; a recipe that holds it is stopped. */
+  allergies: z.array(z.enum(ALLERGIES)).max(ALLERGIES.length),
+  proteinSensitive: z.boolean(),
+  ageBand: z.enum(AGE_BANDS),
+  /** Where it is not the same everywhere; null where `lengthCm` is as good. */
+  lengthsCm: z.strictObject({
+    front: length.nullable(),
+    crown: length.nullable(),
+    sides: length.nullable(),
+    nape: length.nullable(),
+  }),
+  /** What was done to the hair that is there now. */
+  chemistry: z.array(z.enum(CHEMISTRY)).max(CHEMISTRY.length),
+  /** What asks for a doctor's word. */
+  health: z.array(z.enum(HEALTH)).max(HEALTH.length),
+});
+export type Head = z.infer<typeof headSchema>;
+
+/** The newest description of every head. */
+export function newestHeads(records: readonly Head[]): Head[] {
+  const newest = new Map<string, Head>();
+  for (const head of records) newest.set(head.headId, head);
+  return [...newest.values()];
+}

@@ -1,0 +1,93 @@
+export { batchSchema, PLACES, type Batch, type BatchEvent, type Place } from './batch';
+export { type CalendarEntry, type CalendarExport } from './calendarExport';
+export { challengeSchema, type Challenge, type ChallengeCounts } from './challenge';
+export { decisionSchema, SLOTS, type Decision, type Slot } from './decision';
+export {
+  AGE_BANDS,
+  ALLERGIES,
+  CHEMISTRY,
+  headSchema,
+  HEALTH,
+  newestHeads,
+  POROSITIES,
+  SCHOOLS,
+  type Allergy,
+  type Head,
+  type PorosityGuess,
+  type School,
+} from './head';
+export { EVENT_KINDS, headEventSchema, type EventKind, type HeadEvent } from './headEvent';
+export {
+  FAT_KINDS,
+  ingredientSchema,
+  ownIngredientSchema,
+  PROTEIN_FORMS,
+  ROLES,
+  sourceSchema,
+  type Active,
+  type Component,
+  type Composition,
+  type Ingredient,
+  type KeepingClass,
+  type OwnIngredient,
+  type Preparation,
+  type ProteinForm,
+  type Role,
+  type Source,
+  type Stage,
+} from './ingredient';
+export { ofKind } from './kinds';
+export { KIT, lacksOf, type Kit, type KitItem } from './kit';
+export { READING_LIMITS, RECIPE_LIMITS } from './limits';
+export { OCCASIONS, occasionSchema, occasionsOf, type Occasion, type OccasionKind } from './occasion';
+export { pantryItemSchema, type PantryItem } from './pantryItem';
+export { type PatchTest } from './patchTest';
+export { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, type Photo } from './photo';
+export { LEANING_MOST, LEANINGS, type Leaning, type PlanSettings } from './planSettings';
+export {
+  MARKS,
+  NO_MARKS,
+  NOTHING_MEASURED,
+  porositySchema,
+  readingSchema,
+  REGIONS,
+  SCALP_SIGNS,
+  SIGNAL_IDS,
+  SINKS,
+  SLIDES,
+  strandSchema,
+  tallyTotals,
+  type MarkId,
+  type Measured,
+  type Moment,
+  type PorosityTests,
+  type Reading,
+  type Region,
+  type ScalpSign,
+  type SignalId,
+  type Strand,
+  type Tally,
+} from './reading';
+export {
+  RECIPE_USES,
+  recipeVersionSchema,
+  usedVersionShape,
+  type RecipeUse,
+  type RecipeVersion,
+  type SavedLine,
+  type UsedVersion,
+} from './recipe';
+export { sessionSchema, type Session } from './session';
+export { storedRecordSchema, type RecordKind, type RecordOf, type StoredRecord } from './storedRecord';
+export { TRIAL_LIMITS, trialSchema, type Arm, type Trial, type TrialWash } from './trial';
+export { washDaySchema, type Rating, type WashDay, type WashDayStep } from './washDay';
+export {
+  asksForMoisture,
+  FELT,
+  SECTIONS,
+  STEP_SLOTS,
+  washStepSchema,
+  type Felt,
+  type Phase,
+  type WashStep,
+} from './washStep';

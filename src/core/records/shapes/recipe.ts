@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { t } from '../../base/language';
+import { idSchema } from '../../base/measures';
+import { recordBaseSchema } from '../log';
+import { RECIPE_LIMITS } from './limits';
+
+/** What the treatment is used as; see docs/model.md. */
+export const RECIPE_USES = ['pre-poo', 'mask', 'rinse', 'mist', 'scalp-oil', 'serum'] as const;
+export type RecipeUse = (typeof RECIPE_USES)[number];
+
+const versionNumber = z.number().int().min(1).max(10_000);
+
+/** A line as it was understood when the version was saved, so that a past session keeps what it used. */
+const savedLineSchema = z.strictObject({
+  text: z.string().max(RECIPE_LIMITS.lineCharacters),
+  ingredientId: idSchema.nullable(),
+  preparationId: idSchema.nullable(),
+  grams: z.number().positive().max(RECIPE_LIMITS.gramsPerLine).nullable(),
+  /** The version of another recipe that this line uses as an ingredient. */
+  made: z
+    .strictObject({ recipeId: idSchema, version: versionNumber, recordId: idSchema.optional() })
+    .optional(),
+  /** Of a formula, the phase that it stands under. */
+  phase: z.string().min(1).max(20).optional(),
+});
+export type SavedLine = z.infer<typeof savedLineSchema>;
+
+/** One version of a recipe. A change of any kind is a new record with the next version number. */
+export const recipeVersionSchema = recordBaseSchema.extend({
+  kind: z.literal('recipe'),
+  /** Shared by all versions of one recipe. */
+  recipeId: idSchema,
+  version: versionNumber,
+  name: z
+    .string()
+    .trim()
+    .min(1, t`A recipe needs a name.`)
+    .max(RECIPE_LIMITS.nameCharacters),
+  text: z.string().min(1).max(RECIPE_LIMITS.characters),
+  lines: z.array(savedLineSchema).min(1).max(RECIPE_LIMITS.savedLines),
+  use: z.enum(RECIPE_USES),
+  /** Minutes on the hair. */
+  contactMinutes: z.number().int().min(1).max(720),
+  warmth: z.enum(['room', 'warm']),
+});
+export type RecipeVersion = z.infer<typeof recipeVersionSchema>;
+
+/**
+ * How a record names the version of a recipe that was used. The number is for people: two devices may give the same one to
+ * two versions, so the record of the version settles which it was. Records of before data version 7 have the number alone.
+ */
+export const usedVersionShape = {
+  recipeId: idSchema,
+  recipeVersion: z.number().int().min(1).max(10_000),
+  recipeRecordId: idSchema.optional(),
+};
+export interface UsedVersion {
+  readonly recipeId: string;
+  readonly recipeVersion: number;
+  readonly recipeRecordId?: string | undefined;
+}
