@@ -7,7 +7,7 @@ const WINGS = {
   records: ['log', 'shapes', 'files'],
   recipe: ['ingredients', 'products', 'recipes', 'parsing', 'classification', 'safety'],
   kitchen: ['formulation', 'batches', 'pantry', 'making'],
-  hair: ['checks', 'history', 'state', 'estimation', 'evidence'],
+  hair: ['checks', 'history', 'state', 'estimation', 'trials', 'evidence'],
   plan: ['agenda', 'washday', 'planning', 'scheduling', 'question'],
   files: ['calendar', 'sharing', 'tables'],
   lab: ['testing', 'simulation', 'calibration'],

@@ -1,7 +1,7 @@
 import { router, type Href } from 'expo-router';
 import { plural, t } from '@/core/base/language';
 import { formatDay, formatInstant } from '@/core/base/measures';
-import { trialState } from '@/core/hair/evidence';
+import { trialState } from '@/core/hair/trials';
 import { selectUnderway, useAppSelector } from '@/store';
 import { Button } from '@/ui';
 import { dueReading } from './dueReading';

@@ -3,8 +3,9 @@ import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { fixed, t } from '@/core/base/language';
 import { addDays, failedBySchema, formatDay, ok, type CalendarDay, type Result } from '@/core/base/measures';
-import { expectedHalfWidth, shortestDays } from '@/core/hair/evidence';
+import { expectedHalfWidth } from '@/core/hair/evidence';
 import { SIGNALS } from '@/core/hair/state';
+import { shortestDays } from '@/core/hair/trials';
 import {
   SIGNAL_IDS,
   TRIAL_LIMITS,

@@ -2,14 +2,9 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
-import {
-  changeWords,
-  trialReport,
-  type TrialReport,
-  trialState,
-  type TrialState,
-} from '@/core/hair/evidence';
+import { changeWords, trialReport, type TrialReport } from '@/core/hair/evidence';
 import { Z90 } from '@/core/hair/state';
+import { trialState, type TrialState } from '@/core/hair/trials';
 import type { Head, Trial } from '@/core/records/shapes';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
 import { NotFound } from '../shared/NotFound';

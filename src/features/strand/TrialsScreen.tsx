@@ -2,7 +2,7 @@ import { Link, router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
-import { trialState } from '@/core/hair/evidence';
+import { trialState } from '@/core/hair/trials';
 import type { Head } from '@/core/records/shapes';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';

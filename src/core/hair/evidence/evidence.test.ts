@@ -2,8 +2,8 @@ import { addDays, calendarDay } from '../../base/measures';
 import { STAMP, testHead, testReading, testSession, testStrand, testTally } from '../../lab/testing';
 import type { Reading, Trial, TrialWash } from '../../records/shapes';
 import { firstUsesTogether } from '../history';
+import { trialOrder } from '../trials';
 import { changeWords, sessionChange } from './sessionChange';
-import { trialOrder } from './trial';
 import { expectedHalfWidth, trialReport } from './trialReport';
 
 const head = testHead();

@@ -12,9 +12,9 @@ import {
 } from '../../records/shapes';
 import type { Count } from '../checks';
 import { SIGNALS, type Estimate } from '../state';
+import { trialOrder } from '../trials';
 import { rateRatio, rateRatioWords, type RateRatio } from './rates';
 import { sessionChange, WAYS, type LevelSignal } from './sessionChange';
-import { trialOrder } from './trial';
 
 /** One wash of a trial with what it changed; null where a reading is missing. */
 export interface TrialRow {

@@ -1,6 +1,7 @@
 import { addDays, calendarDay } from '../../base/measures';
-import { trialOrder, trialReport, trialState } from '../../hair/evidence';
+import { trialReport } from '../../hair/evidence';
 import { headsIn, historyOf } from '../../hair/history';
+import { trialOrder, trialState } from '../../hair/trials';
 import { demoRecords } from '../simulation';
 import { testHead, testRecipe } from '../testing';
 import { fiveYears } from './fiveYears';

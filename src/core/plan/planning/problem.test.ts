@@ -1,6 +1,6 @@
 import { addDays } from '../../base/measures';
-import { trialOrder } from '../../hair/evidence';
 import type { HeadHistory } from '../../hair/history';
+import { trialOrder } from '../../hair/trials';
 import {
   ALL,
   BALM,

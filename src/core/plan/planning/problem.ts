@@ -1,8 +1,8 @@
 import { t } from '../../base/language';
 import { addDays, sum, type CalendarDay } from '../../base/measures';
-import { armsAhead, trialState } from '../../hair/evidence';
 import { firstUses, type HeadHistory } from '../../hair/history';
 import { expectedMaskGrams, type HairState } from '../../hair/state';
+import { armsAhead, trialState } from '../../hair/trials';
 import { shelfOf, type ShelfItem } from '../../kitchen/batches';
 import { makingSteps, timetableOf } from '../../kitchen/making';
 import { costOf } from '../../kitchen/pantry';

@@ -1,0 +1,2 @@
+export { shortestDays, trialOrder } from './trial';
+export { armsAhead, trialState, type TrialState } from './trialState';
