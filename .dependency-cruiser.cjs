@@ -14,6 +14,8 @@ const WINGS = {
 };
 const MOST_ROOMS = 6;
 
+for (const wing of readdirSync('src/core'))
+  if (!(wing in WINGS)) throw new Error(`src/core/${wing} has no place in the order of wings.`);
 const ROOMS = Object.entries(WINGS).flatMap(([wing, rooms]) => rooms.map((room) => `${wing}/${room}`));
 for (const [wing, rooms] of Object.entries(WINGS)) {
   if (rooms.length > MOST_ROOMS) throw new Error(`src/core/${wing} has more rooms than ${MOST_ROOMS}.`);

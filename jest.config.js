@@ -1,5 +1,5 @@
 /** This very node runs it: nothing is written in an older language. */
-const ONLY_TYPES_GO = {
+const STRIP_TYPES = {
   swcrc: false,
   jsc: { target: 'es2023', parser: { syntax: 'typescript' } },
   module: { type: 'commonjs' },
@@ -11,7 +11,7 @@ const node = (displayName, testMatch, more = {}) => ({
   testEnvironment: 'node',
   testMatch,
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  transform: { '\\.[cm]?[jt]sx?$': ['@swc/jest', ONLY_TYPES_GO] },
+  transform: { '\\.[cm]?[jt]sx?$': ['@swc/jest', STRIP_TYPES] },
   transformIgnorePatterns: [
     '/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink|zod/v4/(?:locales|core))/)',
   ],

@@ -2,7 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { existsSync, mkdirSync } from 'node:fs';
 import { ensureInstalled } from './lib/ensure.mjs';
-import { node, run, say } from './lib/run.mjs';
+import { bin, node, run, say, TYPES } from './lib/run.mjs';
 
 const started = performance.now();
 await ensureInstalled();
@@ -26,29 +26,11 @@ async function check(what, args) {
 }
 
 await Promise.all([
-  check('Types', [
-    'node_modules/.bin/tsc',
-    '--noEmit',
-    '--incremental',
-    '--tsBuildInfoFile',
-    '.cache/types.tsbuildinfo',
-  ]),
+  check('Types', TYPES),
   (async () => {
     if (code.length === 0) return;
-    await check('Lint of what changed', [
-      'node_modules/.bin/eslint',
-      '--max-warnings',
-      '0',
-      '--no-warn-ignored',
-      ...code,
-    ]);
-    await check('Format of what changed', [
-      'node_modules/.bin/prettier',
-      '--check',
-      '--log-level',
-      'warn',
-      ...changed,
-    ]);
+    await check('Lint of what changed', [bin('eslint'), '--max-warnings', '0', '--no-warn-ignored', ...code]);
+    await check('Format of what changed', [bin('prettier'), '--check', '--log-level', 'warn', ...changed]);
   })(),
 ]);
 /** Suites that try thousands of cases or solve dozens of plans, half of all test time: left to verify, unless they are what changed. */
@@ -58,7 +40,7 @@ const LONG =
 const sources = changed.filter((file) => /^(src|cli|server|data)\//.test(file));
 if (sources.length > 0)
   await check('Unit tests of what changed', [
-    'node_modules/.bin/jest',
+    bin('jest'),
     '--selectProjects',
     'core',
     'node',

@@ -5,11 +5,10 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { ensureBrowser, ensureBuilt, ensureInstalled } from './lib/ensure.mjs';
-import { node, run, say } from './lib/run.mjs';
+import { bin, node, run, say, TYPES } from './lib/run.mjs';
 
 const SLOWEST = 10;
 const SOURCES = ['app', 'src', 'server', 'cli', 'e2e', 'scripts'];
-const bin = (name) => `node_modules/.bin/${name}`;
 const eslint = [bin('eslint'), '.', '--cache', '--cache-location', '.cache/eslint', '--max-warnings', '0'];
 const prettier = [
   bin('prettier'),
@@ -89,14 +88,7 @@ await stage('Build, lint, types, format, layers, dead code and audit, two at a t
   inTwoLanes([
     ensureBuilt,
     () => check('Lint', eslint),
-    () =>
-      check('Types', [
-        bin('tsc'),
-        '--noEmit',
-        '--incremental',
-        '--tsBuildInfoFile',
-        '.cache/types.tsbuildinfo',
-      ]),
+    () => check('Types', TYPES),
     () => check('Format', prettier),
     () => check('Layers', [bin('depcruise'), ...SOURCES, '--output-type', 'err']),
     () => check('Dead code', [bin('knip')]),

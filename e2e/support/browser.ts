@@ -4,14 +4,12 @@ import path from 'node:path';
 import { Builder, By, error, Key, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome';
 import { DATABASE } from '../../src/store/database';
+import chromium from '../chromium.json';
 import { demoOfToday, snapshotOf, type Snapshot } from './records';
 
 export const PHONE = { width: 390, height: 844 } as const;
 export const WIDE = { width: 1280, height: 800 } as const;
 type Size = typeof PHONE | typeof WIDE;
-
-/** Chromium without the windows it would have; where it could not be installed, the whole of it: see scripts/lib/ensure.mjs. */
-const SHELL = '/usr/bin/chromium-headless-shell';
 
 /** Far beyond what anything takes on a machine that does much else beside. */
 const PATIENCE_MS = 60_000;
@@ -94,7 +92,8 @@ export class Browser {
   static async open(address: string, size: Size): Promise<Browser> {
     const downloads = mkdtempSync(path.join(tmpdir(), 'velvet-downloads-'));
     const options = new Options();
-    options.setBinaryPath(existsSync(SHELL) ? SHELL : '/usr/bin/chromium');
+    // Chromium without the windows it would have; where that could not be installed, the whole of it: see scripts/lib/ensure.mjs.
+    options.setBinaryPath(existsSync(chromium.shell) ? chromium.shell : chromium.whole);
     options.addArguments(
       '--headless',
       '--no-sandbox',
@@ -113,7 +112,7 @@ export class Browser {
     const driver = await new Builder()
       .forBrowser('chrome')
       .setChromeOptions(options)
-      .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+      .setChromeService(new ServiceBuilder(chromium.driver))
       .build();
     const browser = new Browser(driver, address, downloads);
     await driver.manage().setTimeouts({ script: SCRIPT_MOST_MS });

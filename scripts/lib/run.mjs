@@ -9,6 +9,17 @@ export function say(text) {
   console.log(`\n== ${text}`);
 }
 
+export const bin = (name) => `node_modules/.bin/${name}`;
+
+/** The compiler's question, of which it remembers the answer. */
+export const TYPES = [
+  bin('tsc'),
+  '--noEmit',
+  '--incremental',
+  '--tsBuildInfoFile',
+  '.cache/types.tsbuildinfo',
+];
+
 /** This node, with these arguments: what {@link run} takes. */
 export const node = (args) => [process.execPath, args];
 

@@ -1,5 +1,5 @@
 import { addDays, calendarDay } from '@/core/base/measures';
-import { STAMP, testOccasion } from '@/core/lab/testing';
+import { testChallenge, testOccasion } from '@/core/lab/testing';
 import { challengeState, RULE_KEYS, PLAN_RULES, USUAL_CHOICES } from '@/core/plan/agenda';
 import { TRYOUT_RHYTHMS } from '@/core/plan/scheduling';
 import { OCCASIONS, type Challenge, type Occasion } from '@/core/records/shapes';
@@ -32,19 +32,7 @@ describe('what is coming, in words', () => {
 });
 
 describe('a challenge, in words', () => {
-  const challenge: Challenge = {
-    ...STAMP,
-    kind: 'challenge',
-    id: 'c',
-    challengeId: 'c',
-    headId: 'h',
-    name: 'Moist weeks',
-    counts: 'moisture',
-    perWeek: 2,
-    startsOn: monday,
-    weeks: 4,
-    givenUpOn: null,
-  };
+  const challenge = testChallenge(monday, { perWeek: 2, weeks: 4 });
   const said = (offsets: readonly number[], today: number, changes: Partial<Challenge> = {}) => {
     const days = offsets.map((offset) => addDays(monday, offset));
     const { headline, lines } = challengeWords(

@@ -3,9 +3,9 @@ import { calendarDay, invariant, scattered } from '../../base/measures';
 import type { Kitchen } from '../../plan/planning';
 import { classifyVersion, type Verdict } from '../../recipe/classification';
 import { CATALOGUE_LARDER } from '../../recipe/recipes';
-import { headSchema, type Head, type PantryItem, type RecipeVersion } from '../../records/shapes';
+import type { Head, PantryItem, RecipeVersion } from '../../records/shapes';
 import { VirtualHead } from '../simulation';
-import { STAMP, testRecipe } from '../testing';
+import { STAMP, testHead, testRecipe } from '../testing';
 
 /** The first day of every life; the weeks that count come later. */
 export const START = calendarDay('2026-03-02');
@@ -69,28 +69,15 @@ export function seededHead(seed: number): SeededHead {
   const random = randomLcg(scattered(seed));
   const between = (least: number, most: number) => randomUniform.source(random)(least, most)();
   const freeDays = new Set(shuffled(random, [0, 1, 2, 3, 4, 5, 6]).slice(0, pick(random, [2, 3, 4])));
-  const head = headSchema.parse({
-    ...STAMP,
-    kind: 'head',
+  const head = testHead({
     id: `head-${seed}`,
     headId: `head-${seed}`,
     name: `Head ${seed}`,
     lengthCm: Math.round(between(15, 60)),
     strand: pick(random, ['fine', 'medium', 'coarse']),
-    density: 'medium',
-    curl: 'unknown',
-    allergies: [],
     porosityGuess: pick(random, ['low', 'medium', 'high', 'unknown']),
     complaint: pick(random, ['none', 'mushy', 'straw', 'breaks']),
     freeMinutes: [0, 1, 2, 3, 4, 5, 6].map((day) => (freeDays.has(day) ? Math.round(between(150, 240)) : 0)),
-    washFrom: [10, 18, 18, 18, 18, 18, 10],
-    nights: Array(7).fill(true),
-    school: 'my-hair',
-    proteinSensitive: false,
-    ageBand: 'adult',
-    lengthsCm: { front: null, crown: null, sides: null, nape: null },
-    chemistry: [],
-    health: [],
   });
   const virtual = new VirtualHead(head, {
     seed: scattered(seed + 10_007),

@@ -15,6 +15,7 @@ export {
   parsedOf,
   STAMP,
   testBatch,
+  testChallenge,
   testHead,
   testHistory,
   testOccasion,

@@ -17,6 +17,7 @@ import {
   headSchema,
   NOTHING_MEASURED,
   type Batch,
+  type Challenge,
   type Head,
   type Measured,
   type Occasion,
@@ -185,6 +186,24 @@ export function testOccasion(
     to,
     minutes: what === 'hours' ? 0 : null,
     note: '',
+    ...changes,
+  };
+}
+
+/** Eight weeks of one moisture treatment each. */
+export function testChallenge(startsOn: CalendarDay, changes: Partial<Challenge> = {}): Challenge {
+  return {
+    ...STAMP,
+    kind: 'challenge',
+    id: 'c',
+    challengeId: 'c',
+    headId: 'h',
+    name: 'Moist weeks',
+    counts: 'moisture',
+    perWeek: 1,
+    startsOn,
+    weeks: 8,
+    givenUpOn: null,
     ...changes,
   };
 }

@@ -1,31 +1,13 @@
 import fc from 'fast-check';
 import { addDays, calendarDay, dayRange } from '../../base/measures';
-import { STAMP, testOccasion } from '../../lab/testing';
-import {
-  challengeSchema,
-  decisionSchema,
-  occasionSchema,
-  occasionsOf,
-  type Challenge,
-} from '../../records/shapes';
+import { STAMP, testChallenge, testOccasion } from '../../lab/testing';
+import { challengeSchema, decisionSchema, occasionSchema, occasionsOf } from '../../records/shapes';
 import { challengeState } from './challenge';
 import { isOn } from './occasion';
 import { choicesOf, USUAL_CHOICES } from './planSettings';
 
 const start = calendarDay('2026-03-02');
-const challenge: Challenge = {
-  ...STAMP,
-  kind: 'challenge',
-  id: 'c',
-  challengeId: 'c',
-  headId: 'h',
-  name: 'Moist weeks',
-  counts: 'moisture',
-  perWeek: 1,
-  startsOn: start,
-  weeks: 8,
-  givenUpOn: null,
-};
+const challenge = testChallenge(start);
 const on = (...offsets: number[]) => offsets.map((days) => addDays(start, days));
 
 describe('a challenge', () => {

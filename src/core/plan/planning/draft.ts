@@ -129,7 +129,7 @@ export function isFreeEvening({ head, occasions }: HeadProblem, day: CalendarDay
 /** Why no wash may fall on this day, if it may not. */
 export function washWindow({ occasions }: HeadProblem, day: CalendarDay): 'no-wash' | 'style' | undefined {
   for (const { what, from, to } of occasions) {
-    if (what === 'no-wash' && from <= day && day <= to) return 'no-wash';
+    if (what === 'no-wash' && isOn({ from, to }, day)) return 'no-wash';
     // On the day it goes in and on the day it comes out she may wash.
     if (what === 'style' && from < day && day < to) return 'style';
   }

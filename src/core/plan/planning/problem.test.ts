@@ -12,6 +12,7 @@ import {
   STAMP,
   STRONG,
   testBatch,
+  testChallenge,
   testRecipe,
   testSession,
   type Asked,
@@ -288,19 +289,7 @@ describe('what has been promised', () => {
   });
 
   it('a challenge asks for what its weeks still want, within the plan only', () => {
-    const challenge = {
-      ...STAMP,
-      kind: 'challenge' as const,
-      id: 'c',
-      challengeId: 'c',
-      headId: 'h',
-      name: 'Moist weeks',
-      counts: 'moisture' as const,
-      perWeek: 2,
-      startsOn: addDays(from, -1),
-      weeks: 8,
-      givenUpOn: null,
-    };
+    const challenge = testChallenge(addDays(from, -1), { perWeek: 2 });
     const history = {
       challenges: [challenge],
       sessions: [...KNOWN, testSession('cream', addDays(from, -1))],

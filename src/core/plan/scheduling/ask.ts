@@ -20,7 +20,7 @@ import {
 import { changesBetween } from './changes';
 import type { Demand } from './demand';
 import { neverBecause } from './neverRelaxed';
-import { relaxPlan, type RelaxedPlan, type Relaxation } from './relax';
+import { relaxPlan, type RelaxOutcome, type Relaxation } from './relax';
 import { trySolving, type ScheduleOptions } from './schedule';
 import { weekSearch } from './weekSearch';
 
@@ -149,7 +149,7 @@ function wishedFor(
 function whyImpossible(
   name: string,
   on: string,
-  loose: RelaxedPlan,
+  loose: RelaxOutcome,
   problem: PlanProblem,
   { head: index, recipeId, slot, first }: Demand,
 ): string {

@@ -1,7 +1,7 @@
 import { t } from '../../base/language';
 import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../../base/measures';
 import type { SolveProgramme } from '../../base/programme';
-import { FIXED_RULES, RULE_KEYS, PLAN_RULES, type Rule } from '../agenda';
+import { FIXED_RULES, isOn, PLAN_RULES, RULE_KEYS, type Rule } from '../agenda';
 import {
   chanceTooFirm,
   checkBeats,
@@ -59,7 +59,7 @@ function priceOf(rule: string): number | null {
 }
 
 /** The plan that keeps as many rules as can be kept, and what it does not keep. */
-export type RelaxedPlan =
+export type RelaxOutcome =
   | {
       readonly status: 'relaxed';
       readonly drafts: readonly (readonly PlanDraft[])[];
@@ -76,7 +76,7 @@ export function relaxPlan(
   demands: readonly Demand[],
   solve: SolveProgramme,
   seconds = 4,
-): RelaxedPlan {
+): RelaxOutcome {
   const { rows, ...meaning } = weekProgramme(problem, demands, (at) => isAsked(problem, demands, at));
   // First which rules, whatever the plan is; then the best plan with no others relaxed.
   const fewest = solve(rows.elastic(priceOf), { seconds, gap: 0.001 });
@@ -151,7 +151,7 @@ function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: 
     }
     case 'style':
     case 'no-wash': {
-      const occasion = head.occasions.find(({ what, from, to }) => what === rule && from <= day && day <= to);
+      const occasion = head.occasions.find((each) => each.what === rule && isOn(each, day));
       return occasion
         ? {
             text: t`Wash on ${on} although ${FIXED_RULES[rule]?.label.toLowerCase()}`,

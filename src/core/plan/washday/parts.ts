@@ -20,9 +20,9 @@ export const HANDS_PARTS = {
 type HandsPart = keyof typeof HANDS_PARTS;
 const ALL_PARTS = Object.values(HANDS_PARTS).reduce((total, part) => total + part, 0);
 
-type Draft = Partial<WashStep> & Pick<WashStep, 'id' | 'phase' | 'title' | 'how' | 'why' | 'minutes'>;
+type StepDraft = Partial<WashStep> & Pick<WashStep, 'id' | 'phase' | 'title' | 'how' | 'why' | 'minutes'>;
 
-export const step = (draft: Draft): WashStep => ({
+export const step = (draft: StepDraft): WashStep => ({
   waits: false,
   slot: null,
   recipeId: null,
