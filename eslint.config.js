@@ -57,6 +57,23 @@ module.exports = defineConfig([
     },
   },
   { files: ['src/core/base/measures/calendarDay.ts'], rules: { 'no-restricted-globals': 'off' } },
+  {
+    files: ['app/**/*.tsx', 'src/features/**/*.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: 'react-native',
+              importNames: ['FlatList', 'SectionList', 'VirtualizedList', 'Animated'],
+              message: 'Its class names are not known there: see src/ui/List.tsx.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   // Read only when the language is known: see docs/architecture.md, “Languages”.
   {
     files: [

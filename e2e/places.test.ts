@@ -81,6 +81,17 @@ const AXE = `
     (error) => done([String(error)]),
   );
 `;
+/** Headlines and fields that touch the edge of the page. @param arguments[0] pixels that are left free */
+const AT_THE_EDGE = `
+  const main = document.querySelector('[role="main"]');
+  const { left, right } = main.getBoundingClientRect();
+  return [...main.querySelectorAll('h1, [role="heading"], input, textarea')]
+    .map((each) => ({ each, at: each.getBoundingClientRect() }))
+    .filter(({ at }) => at.width > 1 && (at.left < left + arguments[0] || at.right > right - arguments[0]))
+    .map(({ each }) => 'at the edge: ' + (each.textContent || each.getAttribute('aria-label') || each.tagName));
+`;
+const LEAST_MARGIN_PX = 12;
+
 /** The rules of WCAG 2.2 AA. On a wide screen the same elements stand elsewhere: what depends on that is looked at again. */
 const WCAG = { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'] };
 const OF_LAYOUT = {
@@ -110,7 +121,7 @@ describe.each([
   ['a phone', phone, () => WCAG],
   ['a wide screen', wide, (place: string) => (WIDE_ONLY.has(place) ? WCAG : OF_LAYOUT)],
 ])('every place on %s', (_, open, rulesAt) => {
-  it('is said in Portuguese with nothing left in English, and has no accessibility violation', async () => {
+  it('is said in Portuguese with nothing left in English, keeps off the edge, and has no accessibility violation', async () => {
     const browser = await open();
     // Names of the demo are in the language in which it is made.
     await browser.stores(snapshotOf([], { language: 'pt' }));
@@ -129,7 +140,8 @@ describe.each([
       counted += said.filter((text) => PORTUGUESE.has(text)).length;
       wrong.push(...said.filter((text) => ENGLISH.has(text)).map((text) => `${place}: ${text}`));
       const violations = await browser.driver.executeAsyncScript<string[]>(AXE, rulesAt(place));
-      wrong.push(...violations.map((violation) => `${place} ${violation}`));
+      const edges = await browser.driver.executeScript<string[]>(AT_THE_EDGE, LEAST_MARGIN_PX);
+      wrong.push(...[...violations, ...edges].map((each) => `${place} ${each}`));
     }
     expect(wrong).toEqual([]);
     // What was looked at was there: hundreds of texts that Portuguese says.

@@ -1,12 +1,13 @@
 import { Link, router } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { FlatList, View } from 'react-native';
+import { View } from 'react-native';
 import { grouped, plural, t } from '@/core/base/language';
 import { classifyVersion, kindWords, verdictHeadline, type Verdict } from '@/core/recipe/classification';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { selectRecipes, useAppSelector } from '@/store';
 import { Body, Button, Field, Heading, Lead, Small, Strong, useWide, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
+import { List } from '@/ui/List';
 import { minutesText, USE_WORDS } from '../shared/beatWords';
 import { BenchTabs } from '../shared/BenchTabs';
 import { useHead } from '../shared/useHead';
@@ -65,7 +66,7 @@ export function BenchScreen() {
     </View>
   );
   return (
-    <FlatList
+    <List
       key={columns}
       className="flex-1"
       contentContainerClassName={`w-full p-5 pb-16 ${wide ? 'max-w-[1100px]' : ''}`}
