@@ -1,9 +1,10 @@
 const { defineConfig } = require('eslint/config');
 const expo = require('eslint-config-expo/flat');
 const prettier = require('eslint-config-prettier');
+const lingui = require('eslint-plugin-lingui');
 
 module.exports = defineConfig([
-  { ignores: ['dist/**', '.expo/**', '.cache/**', 'node_modules/**', 'docs/**'] },
+  { ignores: ['dist/**', '.expo/**', '.cache/**', 'node_modules/**', 'docs/**', 'data/languages/**'] },
   expo,
   prettier,
   {
@@ -27,6 +28,17 @@ module.exports = defineConfig([
           'newlines-between': 'never',
         },
       ],
+    },
+  },
+  {
+    files: ['app/**/*.tsx', 'src/**/*.{ts,tsx}'],
+    plugins: { lingui },
+    rules: {
+      // A text that is read with its module would stay in the language of that moment.
+      'lingui/t-call-in-function': 'error',
+      // A translator sees what stands there; and the two compilers count nameless values differently.
+      'lingui/no-expression-in-message': 'error',
+      'lingui/no-single-variables-to-translate': 'error',
     },
   },
   // What the compiler says itself; asking twice took most of the time of the lint.

@@ -3,5 +3,5 @@ import '@expo/metro-runtime';
 import 'expo';
 import { startLanguage } from './src/store/startLanguage';
 
-// The application is read only when its language is known: many of its texts are put together once, as modules are read.
+// Nothing is shown in another language first.
 void startLanguage().then(() => require('expo-router/entry'));

@@ -1,9 +1,4 @@
-/** This very node runs it: nothing is written in an older language. */
-const STRIP_TYPES = {
-  swcrc: false,
-  jsc: { target: 'es2023', parser: { syntax: 'typescript' } },
-  module: { type: 'commonjs' },
-};
+const compiled = require('./scripts/lib/compiled.cjs');
 
 /** Core, server, command line and scripts run in plain node, which starts far faster than the interface's environment. */
 const node = (displayName, testMatch, more = {}) => ({
@@ -11,9 +6,9 @@ const node = (displayName, testMatch, more = {}) => ({
   testEnvironment: 'node',
   testMatch,
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  transform: { '\\.[cm]?[jt]sx?$': ['@swc/jest', STRIP_TYPES] },
+  transform: { '\\.[cm]?[jt]sx?$': ['@swc/jest', compiled] },
   transformIgnorePatterns: [
-    '/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink|zod/v4/(?:locales|core))/)',
+    '/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink|@lingui/core|@lingui/message-utils|zod/v4/(?:locales|core))/)',
   ],
   ...more,
 });
@@ -40,7 +35,7 @@ const ES_MODULES = [
   'parse-ingredient',
   'numeric-quantity',
   'comlink',
-  'i18next',
+  '@lingui/.*',
   'zod/v4/(?:locales|core)',
   '@rn-primitives/.*',
   'idb',
@@ -57,7 +52,7 @@ module.exports = {
     {
       displayName: 'interface',
       preset: 'jest-expo/web',
-      testMatch: ['<rootDir>/src/{store,features,ui,workers}/**/*.test.{ts,tsx}'],
+      testMatch: ['<rootDir>/src/*.test.ts', '<rootDir>/src/{store,features,ui,workers}/**/*.test.{ts,tsx}'],
       transform: {
         '\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
       },

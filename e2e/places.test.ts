@@ -1,78 +1,28 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import type { Messages } from '@lingui/core';
 import axe from 'axe-core';
-import english from '../data/languages/en.json';
-import portuguese from '../data/languages/pt.json';
-import type { Browser } from './support/browser';
+import { messages as english } from '../data/languages/en';
+import { messages as portuguese } from '../data/languages/pt';
+import { arrives, PLACES, SAID } from './support/places';
 import { snapshotOf } from './support/records';
 import { servedBuild } from './support/served';
 
 const { phone, wide, address } = servedBuild();
 
-const PLACES = [
-  '/',
-  '/week',
-  '/week/days',
-  '/week/try',
-  '/week/rules',
-  '/bench',
-  '/bench/silk-glaze',
-  '/bench/annealing-cream',
-  '/bench/compare?a=silk-glaze&b=cold-kiln-set',
-  '/bench/compare',
-  '/bench/new',
-  '/bench/make/furnace-day-cream',
-  '/bench/card/silk-glaze',
-  '/shelf',
-  '/pantry',
-  '/pantry/linseed',
-  '/pantry/honey',
-  '/pantry/new',
-  '/strand',
-  '/strand/report',
-  '/strand/take',
-  '/strand/reading',
-  '/strand/stretch',
-  '/strand/tally',
-  '/strand/porosity',
-  '/strand/feel',
-  '/strand/length',
-  '/strand/photo',
-  '/strand/event',
-  '/strand/works',
-  '/strand/trials',
-  '/strand/trials/new',
-  '/strand/log',
-  '/wash',
-  '/heads',
-  '/heads/first',
-  '/heads/new',
-  '/heads/maren',
-  '/heads/schools',
-  '/heads/settings',
-  '/heads/keeping',
-  '/nowhere',
-];
-
-/** Texts of a page, and what it tells those who do not see it. */
-const SAID = `
-  const said = [];
-  const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-  for (let node = walker.nextNode(); node; node = walker.nextNode()) {
-    if (!/^(SCRIPT|STYLE|TEXTAREA)$/.test(node.parentElement.tagName)) said.push(node.textContent.trim());
-  }
-  for (const name of ['aria-label', 'placeholder', 'aria-valuetext']) {
-    for (const each of document.querySelectorAll('[' + name + ']')) said.push(each.getAttribute(name));
-  }
-  return said;
-`;
-/** English texts that Portuguese says otherwise, and no value stands in. */
+/** Texts without a value, by their ids. */
+const plainTexts = (messages: Messages) =>
+  new Map(
+    Object.entries(messages).flatMap(([id, message]) =>
+      message.length === 1 && typeof message[0] === 'string' ? [[id, message[0].trim()] as const] : [],
+    ),
+  );
+const PORTUGUESE_BY_ID = plainTexts(portuguese);
+/** English texts that Portuguese says otherwise. */
 const ENGLISH = new Set(
-  Object.entries(english).flatMap(([key, text]) =>
-    (portuguese as Record<string, string>)[key] === text || text.includes('{{') ? [] : [text.trim()],
-  ),
+  [...plainTexts(english)].flatMap(([id, text]) => (PORTUGUESE_BY_ID.get(id) === text ? [] : [text])),
 );
-const PORTUGUESE = new Set(Object.values(portuguese));
+const PORTUGUESE = new Set(PORTUGUESE_BY_ID.values());
 
 const AXE = `
   const [only, done] = arguments;
@@ -109,14 +59,6 @@ const WIDE_ONLY = new Set([
   '/heads/keeping',
 ]);
 
-/** Whether the place is there: what it computes too, and not the one before it. */
-async function arrives(browser: Browser, place: string, before: string): Promise<void> {
-  await browser.waits(async () => {
-    const [headline, text] = [await browser.headline(), await browser.text()];
-    return headline !== '' && headline !== 'Um momento' && !text.includes('Calculando') && text !== before;
-  }, `${place} does not come`);
-}
-
 describe.each([
   ['a phone', phone, () => WCAG],
   ['a wide screen', wide, (place: string) => (WIDE_ONLY.has(place) ? WCAG : OF_LAYOUT)],
@@ -128,6 +70,17 @@ describe.each([
     await browser.loads('/?start=demo');
     await browser.sees('Maren');
     expect(await browser.driver.executeScript('return document.documentElement.lang')).toBe('pt-BR');
+    // What was said in English in between is said again.
+    await browser.goto('/heads/settings');
+    await browser.press('English');
+    await browser.sees('How it looks and sounds');
+    for (const place of ['/', '/week', '/strand']) {
+      await browser.goto(place);
+      await browser.lacks('Working out');
+    }
+    await browser.goto('/heads/settings');
+    await browser.press('Português');
+    await browser.sees('Idioma');
     await browser.driver.executeScript(axe.source);
     const wrong: string[] = [];
     let counted = 0;

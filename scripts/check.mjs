@@ -1,11 +1,12 @@
 /** The inner loop: types, lint of what changed, and the unit tests that what changed could break. */
 import { execFileSync } from 'node:child_process';
 import { existsSync, mkdirSync } from 'node:fs';
-import { ensureInstalled } from './lib/ensure.mjs';
+import { ensureCatalogues, ensureInstalled } from './lib/ensure.mjs';
 import { bin, node, run, say, TYPES } from './lib/run.mjs';
 
 const started = performance.now();
 await ensureInstalled();
+await ensureCatalogues();
 mkdirSync('.cache', { recursive: true });
 
 const git = (...args) => execFileSync('git', args, { encoding: 'utf8' }).split('\n').filter(Boolean);

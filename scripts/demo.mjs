@@ -6,6 +6,6 @@ import { say } from './lib/run.mjs';
 await ensureInstalled();
 await ensureBuilt();
 say('Serving');
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--demo'], { stdio: 'inherit' });
+const server = spawn(process.execPath, ['scripts/ts.mjs', 'server/main.ts', '--demo'], { stdio: 'inherit' });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('close', (code) => process.exit(code ?? 0));

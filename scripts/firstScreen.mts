@@ -5,7 +5,7 @@
 import { By } from 'selenium-webdriver';
 import { headsIn } from '../src/core/hair/history';
 import { dayOfDate } from '../src/core/base/measures';
-import { FEEL_WORDS } from '../src/core/hair/checks';
+import { feelWords } from '../src/core/hair/checks';
 import { fiveYears } from '../src/core/lab/calibration';
 import { demoRecords } from '../src/core/lab/simulation';
 import { testRecipe } from '../src/core/lab/testing';
@@ -96,7 +96,7 @@ for (let run = 0; run < RUNS; run++) {
   await browser.press('Take a reading');
   await browser.pressAt(By.css('a[href="/strand/feel"]'));
   // Another one each time: the same reading twice is one reading.
-  await browser.press(FEEL_WORDS[run % FEEL_WORDS.length] ?? 'springy');
+  await browser.press(feelWords()[run % feelWords().length] ?? 'springy');
   await browser.driver.executeScript(`window.countedBefore = ${counted}`);
   saved.push(await browser.driver.executeAsyncScript(SAVE_AND_WATCH));
 }

@@ -4,7 +4,7 @@
  */
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { ensureBrowser, ensureBuilt, ensureInstalled } from './lib/ensure.mjs';
+import { ensureBrowser, ensureBuilt, ensureCatalogues, ensureInstalled } from './lib/ensure.mjs';
 import { bin, node, run, say, TYPES } from './lib/run.mjs';
 
 const SLOWEST = 10;
@@ -84,6 +84,7 @@ function table(title, rows) {
 const started = performance.now();
 await stage('Packages, and beside them the browser', () => Promise.all([ensureInstalled(), ensureBrowser()]));
 mkdirSync('.cache', { recursive: true });
+await ensureCatalogues();
 await stage('Build, lint, types, format, layers, dead code and audit, two at a time', () =>
   inTwoLanes([
     ensureBuilt,
@@ -93,6 +94,7 @@ await stage('Build, lint, types, format, layers, dead code and audit, two at a t
     () => check('Layers', [bin('depcruise'), ...SOURCES, '--output-type', 'err']),
     () => check('Dead code', [bin('knip')]),
     () => check('Audit', ['scripts/audit.mjs']),
+    () => check('Catalogues', ['scripts/checkCatalogues.mjs']),
   ]),
 );
 await stage('Unit tests', () => tests('Unit tests', ['core', 'node', 'interface']));

@@ -107,7 +107,7 @@ describe('the server', () => {
 describe('starting', () => {
   /** The server as it is started from a terminal. */
   function started(env: Readonly<Record<string, string>>) {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    const child = spawn(process.execPath, ['scripts/ts.mjs', 'server/main.ts'], {
       env: { ...process.env, VELVET_DIST: dist, HOST: '', ...env },
     });
     const said = { out: '', problems: '' };

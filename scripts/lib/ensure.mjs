@@ -1,7 +1,9 @@
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { OFFLINE_ENV, run, runOrStop, say } from './run.mjs';
+
+const STAMP_OF_CATALOGUES = '.cache/catalogues';
 
 const root = path.resolve(import.meta.dirname, '../..');
 process.chdir(root);
@@ -47,6 +49,17 @@ export function ensureInstalled() {
   );
 }
 
+const CATALOGUES = ['data/languages/en.po', 'data/languages/pt.po'];
+
+/** Installing compiles them, too; this is for who has changed or fetched one since. */
+export function ensureCatalogues() {
+  const isThere = CATALOGUES.every((file) => existsSync(file.replace(/po$/, 'ts')));
+  if (!isThere) rmSync(STAMP_OF_CATALOGUES, { force: true });
+  return unlessUnchanged('Catalogues', STAMP_OF_CATALOGUES, [...CATALOGUES, 'lingui.config.js'], () =>
+    runOrStop('Compiling the catalogues', 'node_modules/.bin/lingui', ['compile', '--strict']),
+  );
+}
+
 const BUILD_INPUTS = [
   'index.ts',
   'app',
@@ -60,6 +73,7 @@ const BUILD_INPUTS = [
   'global.css',
   'app.json',
   'babel.config.js',
+  'lingui.config.js',
   'metro.config.js',
   'tailwind.config.js',
   'tsconfig.json',
@@ -71,7 +85,8 @@ const BUILD_INPUTS = [
   'scripts/serviceWorker.mjs',
 ];
 
-export function ensureBuilt() {
+export async function ensureBuilt() {
+  await ensureCatalogues();
   return unlessUnchanged('Build', 'dist/.velvet-stamp', BUILD_INPUTS, async () => {
     await runOrStop('Copying fonts and the solver', process.execPath, ['scripts/copyAssets.mjs']);
     await runOrStop(

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { createListenerMiddleware, type UnknownAction } from '@reduxjs/toolkit';
-import { t } from '@/core/base/language';
 import { Stopped, TookTooLong } from '@/core/base/measures';
 import { recordsFor } from '@/core/hair/history';
 import type { HairState } from '@/core/hair/state';
@@ -67,7 +67,7 @@ export function answeringMiddleware(answerer: Answerer) {
           computingFailed(
             error instanceof TookTooLong
               ? error.message
-              : t`The week could not be computed: ${String(error)}`,
+              : t`The week could not be computed: ${{ error: String(error) }}`,
           ),
         );
       } finally {

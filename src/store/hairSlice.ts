@@ -5,6 +5,7 @@ import {
   type ThunkAction,
   type UnknownAction,
 } from '@reduxjs/toolkit';
+import { currentLanguage, type Language } from '@/core/base/language';
 import type { CalendarDay } from '@/core/base/measures';
 import { recordsFor } from '@/core/hair/history';
 import type { HairState } from '@/core/hair/state';
@@ -30,6 +31,8 @@ export interface Asked {
   readonly weeks: number;
   readonly effort: Effort;
   readonly wants: Wants;
+  /** Answers are full of words. */
+  readonly language: Language;
 }
 
 /** The state of one head, and the records that it came from. */
@@ -47,6 +50,7 @@ interface Planned {
 
 interface Hair {
   readonly today: CalendarDay;
+  readonly language: Language;
   readonly wants: Wants;
   readonly weeks: number;
   /** Of these records, and no others, she wants the plan looked for longer. */
@@ -61,8 +65,9 @@ interface Hair {
   readonly taken: boolean;
 }
 
-const initialState: Hair = {
+const initialState = (): Hair => ({
   today: '1970-01-01' as CalendarDay,
+  language: currentLanguage(),
   wants: 'nothing',
   weeks: USUAL_WEEKS,
   longerFor: null,
@@ -70,7 +75,7 @@ const initialState: Hair = {
   planned: null,
   failure: null,
   taken: false,
-};
+});
 
 /** State of hair and plan: computed from the records, never stored. */
 export const hairSlice = createSlice({
@@ -78,6 +83,14 @@ export const hairSlice = createSlice({
   initialState,
   reducers: {
     dayBegan: (state, { payload }: PayloadAction<CalendarDay>) => ({ ...state, today: payload }),
+    /** What was answered in another language is asked again. */
+    languageSpoken: (state, { payload }: PayloadAction<Language>) => ({
+      ...state,
+      language: payload,
+      estimated: {},
+      planned: null,
+      failure: null,
+    }),
     answerWanted: (state, { payload }: PayloadAction<Wants>) =>
       WANTS.indexOf(payload) > WANTS.indexOf(state.wants) ? { ...state, wants: payload } : state,
     weeksLookedAt: (state, { payload }: PayloadAction<number>) => ({ ...state, weeks: payload }),
@@ -102,6 +115,7 @@ export const hairSlice = createSlice({
 
 export const {
   dayBegan,
+  languageSpoken,
   answerWanted,
   weeksLookedAt,
   longerWanted,
@@ -155,10 +169,10 @@ const selectPlanRecords = createSelector(
 /** What is to be computed now; null while there is nobody to plan for. */
 export const selectAsked = createSelector(
   [selectHeads, selectPlanRecords, selectHair, (root: HairRoot) => selectPrefs(root).effort],
-  (heads, records, { today, weeks, wants, longerFor }, effort): Asked | null =>
+  (heads, records, { today, language, weeks, wants, longerFor }, effort): Asked | null =>
     heads.length === 0
       ? null
-      : { heads, records, today, weeks, wants, effort: longerFor === records ? 'long' : effort },
+      : { heads, records, today, language, weeks, wants, effort: longerFor === records ? 'long' : effort },
 );
 
 /** Whether two questions have the same answer, but for how long it was looked for. */
@@ -169,6 +183,7 @@ export function isSameQuestion(a: Asked | null, b: Asked | null): boolean {
     a.heads === b.heads &&
     a.records === b.records &&
     a.today === b.today &&
+    a.language === b.language &&
     a.weeks === b.weeks
   );
 }

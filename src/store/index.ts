@@ -15,6 +15,7 @@ export type { Answerer } from './answering';
 export {
   answerWanted,
   dayBegan,
+  languageSpoken,
   searchedOn,
   selectAnswer,
   selectFailure,
@@ -75,7 +76,6 @@ export {
   everythingReplaced,
   type LookedAt,
 } from './safekeeping';
-export { languageChosen } from './languageChosen';
 export { selectUndo, undoClosed, undoOffered } from './undoSlice';
 export { selectWashRuns, washClosed, washHappened, washStarted } from './washSlice';
 export {

@@ -12,7 +12,7 @@ export const WEEK_START_DAYS = { monday: 1, saturday: 6, sunday: 0 } as const;
 /** How this browser shows things; not part of a backup. */
 export const prefsSchema = z.object({
   theme: z.enum(['system', 'light', 'dark']),
-  /** Read at start, before any text is: see startLanguage. */
+  /** Read at start, before any text is shown: see startLanguage. */
   language: languageSchema.or(z.literal('system')),
   /** The head on screen; null before there is any. */
   headId: z.string().nullable(),

@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { failed, ok, type Result } from '@/core/base/measures';
 import { copiesToDrop, isCopyDue, mergeRecords, type Copy, type Merge } from '@/core/records/files';
 import type { StoredRecord } from '@/core/records/shapes';

@@ -1,6 +1,6 @@
 import { currentLanguage, speak } from '@/core/base/language';
 import { speechOf } from '@/core/base/translation';
-import portuguese from '../../data/languages/pt.json';
+import { messages as portuguese } from '../../data/languages/pt';
 import { firstSpoken, startLanguage } from './startLanguage';
 
 const mockStored = new Map<string, string>();

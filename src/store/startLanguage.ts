@@ -1,35 +1,52 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { LANGUAGES, languageSchema, speak, type Language, type Speech } from '@/core/base/language';
+import {
+  currentLanguage,
+  LANGUAGES,
+  languageSchema,
+  speak,
+  type Language,
+  type Speech,
+} from '@/core/base/language';
 import { DATABASE, PREFS_KEY } from './database';
 
 type Other = Exclude<Language, 'en'>;
+type Speeches = Record<Other, () => Promise<Speech>>;
 
 /** Each language in files of its own, which only those load who read it. */
-const SPEECHES: Record<Other, () => Promise<Speech>> = {
+const SPEECHES: Speeches = {
   pt: async () => {
-    const [{ speechOf }, texts] = await Promise.all([
+    const [{ speechOf }, catalogue] = await Promise.all([
       import('@/core/base/translation'),
-      import('../../data/languages/pt.json'),
+      import('../../data/languages/pt'),
     ]);
-    return speechOf('pt', texts.default);
+    return speechOf('pt', catalogue.messages);
   },
 };
 
-/**
- * Sets the language before any module that holds texts is read. What was chosen goes first, then what the browser asks
- * for; English where neither is spoken here, or where its file cannot be had.
- */
+/** Before the first text is shown: what was chosen goes first, then what the browser asks for. */
 export async function startLanguage(
   wanted: readonly string[] = navigator.languages,
   speeches = SPEECHES,
 ): Promise<void> {
-  const language = (await chosenLanguage()) ?? firstSpoken(wanted);
-  if (language === 'en') return;
+  await speakChosen((await storedChoice()) ?? 'system', wanted, speeches);
+}
+
+/**
+ * Speaks what was chosen, or for "system" what the browser asks for; English where neither is spoken here. Where the file
+ * of a language cannot be had, what was spoken goes on.
+ */
+export async function speakChosen(
+  choice: Language | 'system',
+  wanted: readonly string[] = navigator.languages,
+  speeches = SPEECHES,
+): Promise<void> {
+  const language = choice === 'system' ? firstSpoken(wanted) : choice;
+  if (language === currentLanguage()) return;
   try {
-    speak(await speeches[language]());
+    speak(language === 'en' ? null : await speeches[language]());
     document.documentElement.lang = LANGUAGES[language].tag;
   } catch {
-    // English is better than nothing on screen.
+    // Another language is better than nothing on screen.
   }
 }
 
@@ -42,7 +59,7 @@ export function firstSpoken(wanted: readonly string[]): Language {
   return 'en';
 }
 
-async function chosenLanguage(): Promise<Language | null> {
+async function storedChoice(): Promise<Language | null> {
   try {
     const stored: unknown = JSON.parse((await createAsyncStorage(DATABASE).getItem(PREFS_KEY)) ?? '{}');
     const chosen = languageSchema.safeParse((stored as { readonly language?: unknown } | null)?.language);

@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 
 /** What can go wrong with a browser's storage, and what to do about each. */
 const WORDS = {

@@ -78,7 +78,7 @@ export function FieldGroup({
   children: ReactNode;
 }) {
   return (
-    <View role="group" aria-label={label} className="gap-2">
+    <View role="group" aria-label={label} className="max-w-full gap-2">
       <Strong>{label}</Strong>
       {help ? <Small>{help}</Small> : null}
       {children}

@@ -1,7 +1,7 @@
+import { plural } from '@lingui/core/macro';
 import * as Slider from '@radix-ui/react-slider';
 import { View } from 'react-native';
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
-import { t } from '@/core/base/language';
 import { useTokens } from './theme';
 
 interface RulerProps {
@@ -103,7 +103,7 @@ export function Ruler(props: RulerProps) {
         <Slider.Track className="h-full w-full" />
         <Slider.Thumb
           aria-label={label}
-          aria-valuetext={t`${value} millimetres`}
+          aria-valuetext={plural(value, { one: '# millimetre', other: '# millimetres' })}
           className="ml-[104px] flex h-[36px] w-[44px] items-center justify-center rounded-xl border-2 border-ink bg-saffron"
         />
       </Slider.Root>

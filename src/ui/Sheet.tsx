@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { Modal, ScrollView, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { Button } from './Button';
 import { Heading } from './Text';
 

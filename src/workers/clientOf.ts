@@ -1,20 +1,20 @@
 import { wrap } from 'comlink';
-import { currentSpeech, type Speech } from '@/core/base/language';
+import { currentSpeech, onSpeak, type Speech } from '@/core/base/language';
 import { Stopped, TookTooLong } from '@/core/base/measures';
 
 export type Answers = Record<string, (...question: never[]) => unknown>;
 /** Which language a worker has to speak, other than English. */
-export type Spoken = Pick<Speech, 'language' | 'texts'>;
+export type Spoken = Pick<Speech, 'language' | 'messages'>;
 
 /** What every worker exposes: see {@link file://./answers.ts}. */
 interface Remote {
-  readonly begin: (spoken: Spoken | null) => void;
+  readonly speak: (spoken: Spoken | null) => void;
   readonly answer: (name: string, ...question: unknown[]) => unknown;
 }
 
 function spokenNow(): Spoken | null {
   const speech = currentSpeech();
-  return speech && { language: speech.language, texts: speech.texts };
+  return speech && { language: speech.language, messages: speech.messages };
 }
 
 type Ask<Api extends Answers> = <Name extends keyof Api>(
@@ -60,6 +60,8 @@ export function clientOf<Api extends Answers>(
 ): Client<Api> {
   let started: Ask<Api> | undefined;
   let end: (() => void) | undefined;
+  let say: (() => void) | undefined;
+  onSpeak(() => say?.());
 
   const askPage: Ask<Api> = async (name, ...question) => {
     const answer = (await onThePage())[name] as unknown as (...asked: unknown[]) => never;
@@ -74,8 +76,9 @@ export function clientOf<Api extends Answers>(
       return askPage;
     }
     const remote = wrap<Remote>(worker);
-    // Messages keep their order: nothing is answered before it. A worker that cannot begin cannot answer either.
-    remote.begin(spokenNow()).catch(() => undefined);
+    // Messages keep their order: nothing that is asked after it is answered before it. A worker that cannot hear it cannot answer either.
+    say = () => void remote.speak(spokenNow()).catch(() => undefined);
+    if (currentSpeech()) say();
     const broken = new Promise<never>((_, reject) => {
       worker.addEventListener('error', () => {
         started = askPage;

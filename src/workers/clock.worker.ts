@@ -3,6 +3,6 @@ import { clockApi } from './clock';
 
 /** Like the others, without what makes them speak: a clock says nothing, and weighs a tenth. */
 expose({
-  begin: () => undefined,
+  speak: () => undefined,
   answer: (_: 'after', milliseconds: number) => clockApi.after(milliseconds),
 });

@@ -1,3 +1,4 @@
 import { answers } from './answers';
+import { estimatorApi } from './estimating';
 
-answers(() => (require('./estimating') as typeof import('./estimating')).estimatorApi);
+answers(estimatorApi);

@@ -1,3 +1,4 @@
 import { answers } from './answers';
+import { solverApi } from './solving';
 
-answers(() => (require('./solving') as typeof import('./solving')).solverApi);
+answers(solverApi);

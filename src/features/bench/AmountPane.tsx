@@ -1,5 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { fixed, plural, t } from '@/core/base/language';
+import { fixed, perLanguage } from '@/core/base/language';
 import type { Result } from '@/core/base/measures';
 import { hairMassReason } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
@@ -7,14 +8,14 @@ import { Button, Choice, Field, FieldGroup, Problem, Small } from '@/ui';
 import { grams } from '../shared/amounts';
 import type { AmountDraft, HeadAmount, TargetKind } from './useAmount';
 
-const KINDS: readonly { readonly value: TargetKind; readonly label: string }[] = [
+const kindChoices = perLanguage((): readonly { readonly value: TargetKind; readonly label: string }[] => [
   { value: 'heads', label: t`for a head` },
   { value: 'grams', label: t`grams` },
   { value: 'jar', label: t`a jar` },
   { value: 'portions', label: t`portions` },
   { value: 'left', label: t`what is left` },
   { value: 'written', label: t`as written` },
-];
+]);
 
 interface AmountPaneProps {
   readonly draft: AmountDraft;
@@ -28,7 +29,7 @@ interface AmountPaneProps {
 
 /** How much is wanted: for heads, in grams, for jars, in portions, or from what is left of one ingredient. */
 export function AmountPane({ draft, change, heads, amounts, factor, lineNames }: AmountPaneProps) {
-  const kinds = heads.length > 0 ? KINDS : KINDS.filter(({ value }) => value !== 'heads');
+  const kinds = heads.length > 0 ? kindChoices() : kindChoices().filter(({ value }) => value !== 'heads');
   return (
     <FieldGroup label={t`How much?`}>
       <Choice label={t`How much`} options={kinds} value={draft.kind} onChange={(kind) => change({ kind })} />
@@ -36,7 +37,7 @@ export function AmountPane({ draft, change, heads, amounts, factor, lineNames }:
         <HeadsWanted draft={draft} change={change} heads={heads} amounts={amounts} />
       ) : null}
       <View className="flex-row flex-wrap gap-4">
-        {FIELDS[draft.kind].map(({ key, label }) => (
+        {fields()[draft.kind].map(({ key, label }) => (
           <Field
             key={key}
             className="w-[130px]"
@@ -63,20 +64,22 @@ export function AmountPane({ draft, change, heads, amounts, factor, lineNames }:
 
 type TextKey = 'grams' | 'millilitres' | 'jars' | 'portions' | 'portionGrams' | 'gramsLeft';
 
-const FIELDS: Record<TargetKind, readonly { readonly key: TextKey; readonly label: string }[]> = {
-  written: [],
-  heads: [],
-  grams: [{ key: 'grams', label: t`Grams to put on` }],
-  jar: [
-    { key: 'millilitres', label: t`One jar, ml` },
-    { key: 'jars', label: t`Jars` },
-  ],
-  portions: [
-    { key: 'portions', label: t`Portions` },
-    { key: 'portionGrams', label: t`One portion, g` },
-  ],
-  left: [{ key: 'gramsLeft', label: t`Grams left` }],
-};
+const fields = perLanguage(
+  (): Record<TargetKind, readonly { readonly key: TextKey; readonly label: string }[]> => ({
+    written: [],
+    heads: [],
+    grams: [{ key: 'grams', label: t`Grams to put on` }],
+    jar: [
+      { key: 'millilitres', label: t`One jar, ml` },
+      { key: 'jars', label: t`Jars` },
+    ],
+    portions: [
+      { key: 'portions', label: t`Portions` },
+      { key: 'portionGrams', label: t`One portion, g` },
+    ],
+    left: [{ key: 'gramsLeft', label: t`Grams left` }],
+  }),
+);
 
 function HeadsWanted({
   draft,
@@ -106,7 +109,7 @@ function HeadsWanted({
       </View>
       {amounts.map(({ head, grams: needed, factor, uses }) => (
         <Small key={head.headId}>
-          {t`${head.name}: ${grams(needed)}. ${hairMassReason(head)} ${fixed(factor, 2)} g to a gram of hair${uses === 0 ? t`, as is usual` : t`, learned from ${uses} ${plural(uses, 'use', 'uses')}`}.`}
+          {t`${{ name: head.name }}: ${{ grams: grams(needed) }}. ${{ reason: hairMassReason(head) }} ${{ factor: fixed(factor, 2) }} g to a gram of hair, ${plural(uses, { 0: 'as is usual', one: 'learned from # use', other: 'learned from # uses' })}.`}
         </Small>
       ))}
     </View>

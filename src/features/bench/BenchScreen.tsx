@@ -1,14 +1,15 @@
+import { plural, t } from '@lingui/core/macro';
 import { Link, router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { grouped, plural, t } from '@/core/base/language';
+import { grouped } from '@/core/base/language';
 import { classifyVersion, kindWords, verdictHeadline, type Verdict } from '@/core/recipe/classification';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { selectRecipes, useAppSelector } from '@/store';
 import { Body, Button, Field, Heading, Lead, Small, Strong, useWide, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
 import { List } from '@/ui/List';
-import { minutesText, USE_WORDS } from '../shared/beatWords';
+import { minutesText, recipeUseWords } from '../shared/beatWords';
 import { BenchTabs } from '../shared/BenchTabs';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
@@ -29,7 +30,7 @@ export function BenchScreen() {
   const headline =
     recipes.length === 0
       ? t`No recipe yet`
-      : t`${grouped(recipes.length)} ${plural(recipes.length, 'recipe', 'recipes')}`;
+      : plural({ count: recipes.length }, { one: '# recipe', other: '# recipes' });
   const head = (
     <View className="gap-4 pb-4" onLayout={onLayout}>
       <BenchTabs here="/bench" />
@@ -60,7 +61,9 @@ export function BenchScreen() {
       ) : null}
       {words.trim() === '' ? null : (
         <Small live>
-          {indexing ? t`Looking …` : t`${grouped(found.length)} found for “${words.trim()}”`}
+          {indexing
+            ? t`Looking …`
+            : t`${{ count: grouped(found.length) }} found for “${{ words: words.trim() }}”`}
         </Small>
       )}
     </View>
@@ -85,7 +88,7 @@ export function BenchScreen() {
 /** The headline, and what the school in force says where the headline is a disagreement. */
 function inList(verdict: Verdict): string {
   const [headline, own] = [verdictHeadline(verdict), kindWords(verdict)];
-  return headline === own ? own : t`${headline}; for you ${own.toLowerCase()}`;
+  return headline === own ? own : t`${headline}; for you ${{ own: own.toLowerCase() }}`;
 }
 
 function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }) {
@@ -106,7 +109,7 @@ function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }
             <Body>{verdict.problems[0].message}</Body>
           )}
           <Small>
-            {t`${USE_WORDS[recipe.use]} · ${minutesText(recipe.contactMinutes)} on · version ${larder.versionName(recipe)}`}
+            {t`${{ use: recipeUseWords()[recipe.use] }} · ${{ minutes: minutesText(recipe.contactMinutes) }} on · version ${{ versionName: larder.versionName(recipe) }}`}
           </Small>
         </View>
       </Link>

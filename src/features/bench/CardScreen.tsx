@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { patchTestDays } from '@/core/plan/agenda';
 import { daysText } from '@/core/recipe/safety';
 import { ofKind } from '@/core/records/shapes';
@@ -47,12 +47,14 @@ export function CardScreen({ recipeId }: { recipeId: string }) {
         <Button label={t`Back`} onPress={back} />
       </View>
       <PrintSheet
-        title={t`${recipe.name}, version ${larder.versionName(recipe)}`}
+        title={t`${{ recipeName: recipe.name }}, version ${{ versionName: larder.versionName(recipe) }}`}
         parts={recipeCard(making.value, larder, head)}
-        foot={t`For hair only, not food. New on this head: put a little behind the ear and look for ${daysText(testDays)}.`}
+        foot={t`For hair only, not food. New on this head: put a little behind the ear and look for ${{ days: daysText(testDays) }}.`}
       />
       <Small>
-        {head ? t`The cautions are those of ${head.name}.` : t`Nobody’s allergies are known here.`}
+        {head
+          ? t`The cautions are those of ${{ headName: head.name }}.`
+          : t`Nobody’s allergies are known here.`}
       </Small>
     </Screen>
   );

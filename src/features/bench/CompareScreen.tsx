@@ -1,11 +1,11 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 import { keepingOf } from '@/core/kitchen/batches';
 import { percentText } from '@/core/kitchen/making';
-import { acidityWords, detailsOf, ROLE_WORDS, verdictHeadline } from '@/core/recipe/classification';
+import { acidityWords, detailsOf, roleWords, verdictHeadline } from '@/core/recipe/classification';
 import { compareLines, type Larder } from '@/core/recipe/recipes';
 import { judge } from '@/core/recipe/safety';
 import type { School, RecipeVersion } from '@/core/records/shapes';
@@ -38,7 +38,11 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
   return (
     <Screen
       over={t`Bench`}
-      headline={a && b ? t`${title(a, larder)} beside ${title(b, larder)}` : t`Two side by side`}
+      headline={
+        a && b
+          ? t`${{ title: title(a, larder) }} beside ${{ title2: title(b, larder) }}`
+          : t`Two side by side`
+      }
       reason={t`What each does, and what is in one and not in the other.`}
     >
       {recipes.length === 0 ? (
@@ -64,7 +68,7 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
 }
 
 function title(version: RecipeVersion, larder: Larder): string {
-  return t`${version.name}, version ${larder.versionName(version)}`;
+  return t`${{ versionName: version.name }}, version ${{ versionName2: larder.versionName(version) }}`;
 }
 
 interface ComparisonProps {
@@ -138,7 +142,7 @@ function factsOf(recipe: RecipeVersion, larder: Larder, school: School) {
   const { lines, verdict } = judged.value;
   const { loads, strength, finishedGrams } = verdict;
   const { acidity, roles } = detailsOf(verdict, lines);
-  const gramsPer100 = (value: number) => t`${rounded(value, 2)} g in 100 g`;
+  const gramsPer100 = (value: number) => t`${{ value: rounded(value, 2) }} g in 100 g`;
   const rows: readonly (readonly [string, string])[] = [
     [t`Strength`, t`${strength} of 5`],
     [t`Acting protein`, gramsPer100(loads.protein)],
@@ -151,15 +155,19 @@ function factsOf(recipe: RecipeVersion, larder: Larder, school: School) {
       t`Good as`,
       roles
         .filter(({ fits }) => fits === 'good')
-        .map(({ role }) => ROLE_WORDS[role])
+        .map(({ role }) => roleWords()[role])
         .join(', ') || t`nothing in particular`,
     ],
-    [t`To put on`, t`${Math.round(finishedGrams)} g`],
+    [t`To put on`, t`${{ finishedGrams: Math.round(finishedGrams) }} g`],
     [t`Keeps in the fridge`, daysText(keepingOf(lines, 'fridge').days)],
   ];
   return { lines, verdict, headline: verdictHeadline(verdict), rows };
 }
 
 function daysText(days: number): string {
-  return days === 0 ? t`not beyond the day` : days === 1 ? t`a day` : t`${days} days`;
+  return days === 0
+    ? t`not beyond the day`
+    : days === 1
+      ? t({ message: 'a day', context: 'how long it keeps' })
+      : plural(days, { one: '# day', other: '# days' });
 }

@@ -1,8 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import {
-  SCHOOL_WORDS,
-  KIND_WORDS,
+  schoolWords,
+  kindLabels,
   strengthWord,
   type LedgerRow,
   type Verdict,
@@ -62,7 +62,7 @@ function ledgerWords(row: LedgerRow): string {
     { share: row.shares.firm, of: t`firming` },
   ]
     .filter(({ share }) => share >= WORTH_SAYING)
-    .map(({ share, of }) => t`${Math.round(100 * share)} % of the ${of}`);
+    .map(({ share, of }) => t`${{ share: Math.round(100 * share) }} % of the ${of}`);
   if (oil >= WORTH_SAYING) parts.push(t`oil`);
   return parts.length > 0 ? parts.join(', ') : t`adds next to nothing`;
 }
@@ -81,10 +81,10 @@ export function Schools({ verdict }: { verdict: Verdict }) {
             className={`flex-1 border-t-4 pt-2 ${inForce ? 'border-rule' : 'border-line'}`}
           >
             <Small>
-              {SCHOOL_WORDS[school].label}
+              {schoolWords()[school].label}
               {inForce ? t`, in force` : ''}
             </Small>
-            <Strong>{KIND_WORDS[kind]}</Strong>
+            <Strong>{kindLabels()[kind]}</Strong>
             <Small>{strengthWord(strength)}</Small>
           </View>
         );

@@ -1,7 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { failedBySchema, ok, type Result } from '@/core/base/measures';
 import { keepingOf } from '@/core/kitchen/batches';
 import { afterMaking, realYieldGrams } from '@/core/kitchen/making';
@@ -56,7 +57,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
     if (parsed.success) return ok(parsed.data);
     return failedBySchema(parsed.error.issues, ({ path }) => ({
       path: String(path[0] ?? 'portions'),
-      message: WHAT_TO_WRITE[String(path[0])] ?? t`Check this.`,
+      message: whatToWrite()[String(path[0])] ?? t`Check this.`,
     }));
   };
   // What is weighed after this pane is drawn still moves the figures that she has not typed over.
@@ -81,7 +82,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
     const planned = making.lines.map(({ grams }) => grams);
     const left = afterMaking(pantry, making.weighed, { planned, weighed: batch.value.weighed });
     const used = left.map((item) => ({ ...item, ...newStamp() }));
-    add([batch.value, ...used], t`${making.recipe.name} is on the shelf.`);
+    add([batch.value, ...used], t`${{ recipeName: making.recipe.name }} is on the shelf.`);
     dispatch(makingEnded());
     router.navigate('/shelf');
   });
@@ -108,7 +109,9 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
         />
       </View>
       <Small>
-        {t`${grams(yieldGrams)} in all${run.waterAddedGrams > 0 ? t`, with ${grams(run.waterAddedGrams)} of water added` : ''}.`}
+        {run.waterAddedGrams > 0
+          ? t`${{ grams: grams(yieldGrams) }} in all, with ${{ water: grams(run.waterAddedGrams) }} of water added.`
+          : t`${{ grams: grams(yieldGrams) }} in all.`}
       </Small>
       <FormChoice
         control={control}
@@ -117,7 +120,9 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
         options={places.map((value) => ({ value, label: value }))}
       />
       <Small>
-        {t`${days === 0 ? t`To be used today` : t`Keeps ${days} ${plural(days, 'day', 'days')}`}: limited by ${limitedBy}. ${why}`}
+        {days === 0
+          ? t`To be used today: limited by ${limitedBy}. ${why}`
+          : t`Keeps ${plural(days, { one: '# day', other: '# days' })}: limited by ${limitedBy}. ${why}`}
       </Small>
       <FormField
         control={control}
@@ -128,8 +133,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
       />
       {missing.length > 0 ? (
         <Problem>
-          {t`Not yet: ${missing.length === 1 ? t`one step` : t`${missing.length} steps`} must be done first, beginning with “`}
-          {missing[0]?.text}”
+          {t`Not yet: ${plural({ count: missing.length }, { one: 'one step', other: '# steps' })} must be done first, beginning with “${{ first: missing[0]?.text ?? '' }}”`}
         </Problem>
       ) : null}
       <View className="flex-row flex-wrap gap-3">
@@ -146,11 +150,11 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
   );
 }
 
-const WHAT_TO_WRITE: Record<string, string> = {
+const whatToWrite = perLanguage((): Record<string, string> => ({
   portions: t`Write portions in whole or half numbers, up to 60.`,
   portionGrams: t`Write the grams of a portion, more than 0.`,
   note: t`A note may have 500 characters.`,
-};
+}));
 
 /** Grams that came out, from what really went in. */
 function yieldOf({ lines, weighed }: Making, run: MakingRun): number {

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState, type ReactNode } from 'react';
 import { Text, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 import { weighable, type TimedStep } from '@/core/kitchen/making';
 import { lineWeighed, stepDone, useAppDispatch, waterAdded, type MakingRun } from '@/store';
@@ -32,7 +32,7 @@ export function MakeList({ making, run, lastWater }: MakeListProps) {
       <Heading level={2}>{t`Make it`}</Heading>
       <Strong className="text-lead">{nextWords(next, steps, done)}</Strong>
       <Small>
-        {t`${minutesText(totalMinutes)} from the first grip to the jar, ${minutesText(handsMinutes)} of it with your hands. What waits runs beside the rest.`}
+        {t`${{ minutes: minutesText(totalMinutes) }} from the first grip to the jar, ${{ minutes2: minutesText(handsMinutes) }} of it with your hands. What waits runs beside the rest.`}
       </Small>
       <WithoutTool steps={steps} />
       <ScalePanel scale={scale} wanted={wanted} />
@@ -65,7 +65,9 @@ function WaterIn({ added, last }: { added: number; last: number | null }) {
   return (
     <View className="gap-1 pb-2 pl-9">
       <Small live>
-        {t`Water added: ${grams(added)}${last === null ? '' : t`; last time ${grams(last)} for this much`}`}
+        {last === null
+          ? t`Water added: ${{ grams: grams(added) }}`
+          : t`Water added: ${{ grams: grams(added) }}; last time ${{ last: grams(last) }} for this much`}
       </Small>
       <View className="flex-row flex-wrap gap-2">
         {WATER_STEPS.map((step) => (
@@ -78,7 +80,11 @@ function WaterIn({ added, last }: { added: number; last: number | null }) {
           />
         ))}
         {added > 0 ? (
-          <Button label={t`None`} hint={t`No water was added`} onPress={() => dispatch(waterAdded(0))} />
+          <Button
+            label={t({ message: 'None', context: 'water added' })}
+            hint={t`No water was added`}
+            onPress={() => dispatch(waterAdded(0))}
+          />
         ) : null}
       </View>
     </View>
@@ -91,7 +97,7 @@ function nextWords(
   steps: readonly TimedStep[],
   done: ReadonlySet<string>,
 ): string {
-  if (next) return t`Next: ${next.text}`;
+  if (next) return t`Next: ${{ next: next.text }}`;
   return steps.every(({ id }) => done.has(id)) ? t`All is done: put it on the shelf.` : '';
 }
 
@@ -138,7 +144,7 @@ function StepRow({ step, done, blocked, wanted, weighed, scale, isNext, children
         <Small>
           {clockText(step.startMinute)} · {minutesText(step.minutes)}
           {step.mustDo && step.do !== 'weigh' ? t` · not to be left out` : ''}
-          {blocked ? t` · first: ${shortened(blocked.text)}` : ''}
+          {blocked ? t` · first: ${{ shortened: shortened(blocked.text) }}` : ''}
         </Small>
       </Tick>
       {step.line === null || wanted === null || done ? null : isNext || open ? (
@@ -148,7 +154,7 @@ function StepRow({ step, done, blocked, wanted, weighed, scale, isNext, children
           <Button
             tone="quiet"
             label={t`Weigh it now`}
-            hint={t`Weigh it now: ${step.text}`}
+            hint={t`Weigh it now: ${{ step: step.text }}`}
             onPress={() => setOpen(true)}
             testID={`weigh-now-${step.line}`}
           />
@@ -156,7 +162,7 @@ function StepRow({ step, done, blocked, wanted, weighed, scale, isNext, children
       )}
       {children}
       {done && weighed !== undefined && wanted !== null ? (
-        <Small>{t`Went in: ${rounded(weighed, 1)} g of ${weighable(wanted).text}.`}</Small>
+        <Small>{t`Went in: ${{ weighed: rounded(weighed, 1) }} g of ${{ weighable: weighable(wanted).text }}.`}</Small>
       ) : null}
     </View>
   );
@@ -207,21 +213,21 @@ function WeighIn({
       <Field
         className="w-[120px]"
         label={t`Really, g`}
-        spoken={t`Grams that really go in, of ${weighable(wanted).text}`}
+        spoken={t`Grams that really go in, of ${{ weighable: weighable(wanted).text }}`}
         numeric
         value={text}
         onChange={setText}
         testID={`weigh-${line}`}
       />
       <Button
-        label={t`Take`}
+        label={t({ message: 'Take', context: 'a weight from the scale' })}
         hint={t`Take the typed weight`}
         onPress={() => take(numberFrom(text))}
         testID={`take-${line}`}
       />
       {scale.settled !== null && scale.settled >= LEAST_WEIGHED_GRAMS ? (
         <Button
-          label={t`Take ${rounded(scale.settled, 1)} g from the scale`}
+          label={t`Take ${{ settled: rounded(scale.settled, 1) }} g from the scale`}
           onPress={() => {
             if (scale.settled !== null) take(rounded(scale.settled, 1));
             scale.tare();

@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { sum } from '@/core/base/measures';
 import { errorText, lineInView } from '@/core/kitchen/making';
 import { againstJar, inStock, type Cost } from '@/core/kitchen/pantry';
@@ -60,8 +60,8 @@ function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
   const making = running.value;
   return (
     <Screen
-      over={t`${version.name} · version ${larder.versionName(version)}`}
-      headline={t`${grams(making.finishedGrams)} in the making`}
+      over={t`${{ versionName: version.name }} · version ${{ versionName2: larder.versionName(version) }}`}
+      headline={t`${{ grams: grams(making.finishedGrams) }} in the making`}
       reason={t`Tick what is done; a reload loses nothing.`}
       side={<MakeDone making={making} run={mine} />}
     >
@@ -132,9 +132,9 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
     );
   return (
     <Screen
-      over={t`${recipe.name} · version ${larder.versionName(recipe)}`}
-      headline={t`Make ${grams(making.value.finishedGrams)}`}
-      reason={t`${making.value.headline}. ${grams(making.value.verdict.grams)} to measure out.`}
+      over={t`${{ recipeName: recipe.name }} · version ${{ versionName: larder.versionName(recipe) }}`}
+      headline={t`Make ${{ grams: grams(making.value.finishedGrams) }}`}
+      reason={t`${{ headline: making.value.headline }}. ${{ grams: grams(making.value.verdict.grams) }} to measure out.`}
       side={
         <CostPane
           cost={making.value.cost}
@@ -220,7 +220,7 @@ function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
                 {spoons.text}
                 {error ? ` (${error})` : ''}
                 {short
-                  ? t` · only ${grams(item.gramsLeft ?? 0)} in the pantry`
+                  ? t` · only ${{ grams: grams(item.gramsLeft ?? 0) }} in the pantry`
                   : inStock(item)
                     ? t` · in the pantry`
                     : ''}
@@ -282,10 +282,10 @@ function CostPane({ cost, making, amounts, pantry, larder }: CostPaneProps) {
         <Small>{t`No ingredient has a price yet. Prices are kept in the Pantry.`}</Small>
       ) : (
         <>
-          <Body>{t`${money(cost.total)} for the batch, in the currency of your prices`}</Body>
+          <Body>{t`${{ money: money(cost.total) }} for the batch, in the currency of your prices`}</Body>
           {(making.finishedGrams > 0 ? amounts : []).map(({ head, grams: used }) => (
             <Body key={head.headId}>
-              {t`${money((cost.total * used) / making.finishedGrams)} a use on ${head.name}`}
+              {t`${{ money: money((cost.total * used) / making.finishedGrams) }} a use on ${{ headName: head.name }}`}
             </Body>
           ))}
           {cost.parts.map(({ name, price }) => (
@@ -296,12 +296,14 @@ function CostPane({ cost, making, amounts, pantry, larder }: CostPaneProps) {
           ))}
         </>
       )}
-      {cost.unpriced.length > 0 ? <Small>{t`Without a price: ${cost.unpriced.join(', ')}.`}</Small> : null}
+      {cost.unpriced.length > 0 ? (
+        <Small>{t`Without a price: ${{ unpriced: cost.unpriced.join(', ') }}.`}</Small>
+      ) : null}
       {jars.map((jar) => {
         const compared = againstJar(cost, making.finishedGrams, jar);
         return compared && cost.parts.length > 0 ? (
           <Small key={jar.ingredientId}>
-            {t`100 g cost ${money(compared.perHundred)}; of `}
+            {t`100 g cost ${{ money: money(compared.perHundred) }}; of `}
             {larder.ingredient(jar.ingredientId)?.name} {money(compared.jarPerHundred)}.
           </Small>
         ) : null;

@@ -1,8 +1,9 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useEffect } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { CUPS, VIEWS } from '@/core/base/measures';
 import { writeRecipes } from '@/core/files/sharing';
 import { rewriteIn } from '@/core/kitchen/making';
@@ -19,10 +20,10 @@ import {
   type RecipeDraft,
 } from '@/store';
 import { Body, Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
-import { USE_WORDS } from '../shared/beatWords';
+import { recipeUseWords } from '../shared/beatWords';
 import { fileNameOf, saveTextFile } from '../shared/browserFiles';
 import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
-import { CUP_KINDS, VIEW_WORDS } from '../shared/settingWords';
+import { cupKinds, viewWords } from '../shared/settingWords';
 import { newStamp, withdrawing } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHairState } from '../shared/useHairAnswer';
@@ -34,10 +35,12 @@ import { useJudged, type JudgedText } from './useJudged';
 import { isSameDraft, useKeptDraft } from './useKeptDraft';
 import { VerdictPane } from './VerdictPane';
 
-const EXAMPLE = t`2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk`;
+const example = () => t`2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk`;
 
-const VIEW_OPTIONS = VIEWS.map((value) => ({ value, label: VIEW_WORDS[value].label }));
-const CUP_OPTIONS = CUP_KINDS.map((value) => ({ value, label: t`cup ${CUPS[value].millilitres} ml` }));
+const viewOptions = perLanguage(() => VIEWS.map((value) => ({ value, label: viewWords()[value].label })));
+const cupOptions = perLanguage(() =>
+  cupKinds().map((value) => ({ value, label: t`cup ${{ millilitres: CUPS[value].millilitres }} ml` })),
+);
 
 /** Paste or type a recipe; the verdict follows. Saving an existing one writes its next version. */
 export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; text?: string | undefined }) {
@@ -87,7 +90,11 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
 
   return (
     <Screen
-      over={existing ? t`${existing.name} · version ${larder.versionName(existing)}` : t`New recipe`}
+      over={
+        existing
+          ? t`${{ existingName: existing.name }} · version ${{ versionName: larder.versionName(existing) }}`
+          : t`New recipe`
+      }
       headline={judged.ok ? verdictHeadline(judged.value.verdict) : t`What is in the bowl?`}
       {...(judged.ok ? {} : { reason: t`One ingredient to a line. The verdict appears as you type.` })}
       sideShare="half"
@@ -98,7 +105,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
         control={control}
         name="text"
         label={t`Recipe, one ingredient to a line`}
-        placeholder={EXAMPLE}
+        placeholder={example()}
         lines={7}
         testID="recipe-text"
       />
@@ -115,7 +122,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
         control={control}
         name="use"
         label={t`Used as`}
-        options={RECIPE_USES.map((value) => ({ value, label: USE_WORDS[value] }))}
+        options={RECIPE_USES.map((value) => ({ value, label: recipeUseWords()[value] }))}
       />
       <View className="flex-row flex-wrap items-start gap-4">
         <FormField
@@ -201,7 +208,7 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
     <View className="flex-row flex-wrap gap-3">
       {twin ? (
         <Body className="basis-full">
-          {t`Version ${recipe.version} was written in two places: ${larder.versionName(twin)} and ${larder.versionName(recipe)} are both kept, and “Compare” shows what differs. This is ${larder.versionName(recipe)}.`}
+          {t`Version ${{ version: recipe.version }} was written in two places: ${{ versionName: larder.versionName(twin) }} and ${{ versionName2: larder.versionName(recipe) }} are both kept, and “Compare” shows what differs. This is ${{ versionName2: larder.versionName(recipe) }}.`}
         </Body>
       ) : null}
       <Button
@@ -211,7 +218,7 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
       />
       <Button
         label={t`Compare`}
-        hint={t`Compare ${recipe.name} with another version or recipe`}
+        hint={t`Compare ${{ recipeName: recipe.name }} with another version or recipe`}
         onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}
       />
       <Button
@@ -253,13 +260,13 @@ function ReadRows({ text, parsed, judged, formula, onText }: ReadRowsProps) {
       <View className="flex-row flex-wrap items-center gap-3">
         <Choice
           label={t`Show amounts in`}
-          options={VIEW_OPTIONS}
+          options={viewOptions()}
           value={view}
           onChange={(chosen) => dispatch(prefsChanged({ view: chosen }))}
         />
         <Choice
           label={t`A cup holds`}
-          options={CUP_OPTIONS}
+          options={cupOptions()}
           value={cup}
           onChange={(chosen) => dispatch(prefsChanged({ cup: chosen }))}
         />
@@ -267,7 +274,7 @@ function ReadRows({ text, parsed, judged, formula, onText }: ReadRowsProps) {
       <View className="items-start">
         <Button
           tone="quiet"
-          label={t`Write the recipe in ${VIEW_WORDS[view].label}`}
+          label={t`Write the recipe in ${{ view: viewWords()[view].label }}`}
           onPress={() => onText(rewriteIn(view, parsed.value, larder))}
           testID="rewrite"
         />

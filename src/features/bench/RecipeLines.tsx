@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import type { View as AmountView } from '@/core/base/measures';
 import type { Formula, FormulaFinding } from '@/core/kitchen/formulation';
 import { errorText, lineInView, percentText } from '@/core/kitchen/making';
@@ -51,7 +51,7 @@ export function RecipeLines({ recipe, view, formula, onReplace }: RecipeLinesPro
             />
           ) : line.status === 'note' ? (
             <View key={index} role="listitem">
-              <Small>{t`Note: ${line.text}`}</Small>
+              <Small>{t`Note: ${{ line: line.text }}`}</Small>
             </View>
           ) : null,
         )}
@@ -68,7 +68,7 @@ function UnreadRow({ line, onReplace }: { line: UnreadLine; onReplace: RecipeLin
   return (
     <View
       role="group"
-      aria-label={t`Not understood: ${line.text}`}
+      aria-label={t`Not understood: ${{ line: line.text }}`}
       className="gap-1 border-l-4 border-danger pl-3"
     >
       <Strong>{line.text.slice(0, 120)}</Strong>
@@ -112,7 +112,9 @@ function ReadRow({ line, named, view, percent, findings, onReplace }: ReadRowPro
           {error ? ` (${error})` : ''}
         </Body>
       </View>
-      {said && !line.made ? null : <Small>{line.made ? t`Your recipe ${line.name}` : line.name}</Small>}
+      {said && !line.made ? null : (
+        <Small>{line.made ? t`Your recipe ${{ lineName: line.name }}` : line.name}</Small>
+      )}
       {line.assumptions.map((assumption) => (
         <Doubt
           key={assumption.code}
@@ -151,7 +153,7 @@ function Doubt({
           key={label}
           tone="quiet"
           label={label}
-          hint={t`Take it as ${line.replace('\n', ' and ')}`}
+          hint={t`Take it as ${{ line: line.replace('\n', ' and ') }}`}
           onPress={() => onChoose(line)}
         />
       ))}

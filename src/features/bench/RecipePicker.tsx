@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { selectLarder, selectLiveRecords, selectRecipes, useAppSelector } from '@/store';
 import { Button, Choice, Field, FieldGroup, Strong } from '@/ui';
@@ -34,10 +34,10 @@ export function RecipePicker({ label, chosen, onChoose, testID }: RecipePickerPr
       {chosen ? <Strong>{chosen.name}</Strong> : null}
       {versions.length > 1 && chosen ? (
         <Choice
-          label={t`Version of ${chosen.name}`}
+          label={t`Version of ${{ chosenName: chosen.name }}`}
           options={versions.map((each) => ({
             value: each.id,
-            label: t`version ${larder.versionName(each)}`,
+            label: t`version ${{ versionName: larder.versionName(each) }}`,
           }))}
           value={chosen.id}
           onChange={(id) => {
@@ -57,7 +57,7 @@ export function RecipePicker({ label, chosen, onChoose, testID }: RecipePickerPr
           <Button
             key={recipe.recipeId}
             label={recipe.name}
-            hint={t`Take ${recipe.name} as ${label}`}
+            hint={t`Take ${{ recipeName: recipe.name }} as ${label}`}
             onPress={() => {
               setWords('');
               onChoose(recipe);

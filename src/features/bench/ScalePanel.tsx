@@ -1,15 +1,19 @@
+import { t } from '@lingui/core/macro';
 import { Text, View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 import { Body, Button, Small } from '@/ui';
 import type { Scale } from './useScale';
 
-const STATUS_WORDS = {
-  off: t`No scale is connected. Weights can be typed.`,
-  connecting: t`Looking for the scale …`,
-  gone: t`The scale is gone. Type the weights, or connect it again: what was taken stays.`,
-  live: '',
-} as const;
+const statusWords = perLanguage(
+  () =>
+    ({
+      off: t`No scale is connected. Weights can be typed.`,
+      connecting: t`Looking for the scale …`,
+      gone: t`The scale is gone. Type the weights, or connect it again: what was taken stays.`,
+      live: '',
+    }) as const,
+);
 
 /** The scale's own display, and what can be done with it. The scale that ships is a stand-in. */
 export function ScalePanel({ scale, wanted }: { scale: Scale; wanted: number | null }) {
@@ -24,7 +28,7 @@ export function ScalePanel({ scale, wanted }: { scale: Scale; wanted: number | n
           <Small live>{scale.settled === null ? t`moving` : t`settled`}</Small>
         </View>
       ) : (
-        <Body>{STATUS_WORDS[scale.status]}</Body>
+        <Body>{statusWords()[scale.status]}</Body>
       )}
       <View className="flex-row flex-wrap gap-2">
         {live ? (
@@ -32,7 +36,7 @@ export function ScalePanel({ scale, wanted }: { scale: Scale; wanted: number | n
             <Button label={t`Tare`} onPress={scale.tare} testID="scale-tare" />
             {wanted === null ? null : (
               <Button
-                label={t`Stand-in: pour ${rounded(wanted, 1)} g`}
+                label={t`Stand-in: pour ${{ wanted: rounded(wanted, 1) }} g`}
                 onPress={() => scale.put(wanted)}
                 testID="scale-pour"
               />

@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { TookTooLong } from '@/core/base/measures';
 import { asWritten, partText, withReplaced, type Substitute } from '@/core/kitchen/making';
 import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
@@ -39,7 +39,9 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
       (error: unknown) =>
         current &&
         setFailure(
-          error instanceof TookTooLong ? error.message : t`The solver could not be started: ${String(error)}`,
+          error instanceof TookTooLong
+            ? error.message
+            : t`The solver could not be started: ${{ error: String(error) }}`,
         ),
     );
     return () => {
@@ -61,7 +63,7 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
             <Button
               tone="quiet"
               label={t`Write it into the recipe`}
-              hint={t`Write ${namesOf(substitute)} into the recipe`}
+              hint={t`Write ${{ names: namesOf(substitute) }} into the recipe`}
               onPress={() =>
                 router.push({
                   pathname: '/bench/[recipeId]',
@@ -87,7 +89,9 @@ function namesOf({ parts }: Substitute): string {
 function changeWords(before: Verdict, { verdict, miss }: Substitute): string {
   const [was, is] = [verdictHeadline(before), verdictHeadline(verdict)];
   const kind =
-    was === is ? t`Stays: ${is.toLowerCase()}` : t`Becomes: ${is.toLowerCase()} (was ${was.toLowerCase()})`;
-  const strength = t`strength ${before.strength} → ${verdict.strength}`;
+    was === is
+      ? t`Stays: ${{ is: is.toLowerCase() }}`
+      : t`Becomes: ${{ is: is.toLowerCase() }} (was ${{ was: was.toLowerCase() }})`;
+  const strength = t`strength ${{ strength: before.strength }} → ${{ strength2: verdict.strength }}`;
   return `${kind}, ${strength}${miss > FAR_MISS ? t`. It is rather another recipe` : ''}.`;
 }

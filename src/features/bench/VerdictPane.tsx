@@ -1,6 +1,7 @@
+import { t, select } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { fixed, t } from '@/core/base/language';
+import { fixed, perLanguage } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 import { ownVerdict, ownVerdictWords, type Response } from '@/core/hair/state';
 import {
@@ -9,7 +10,7 @@ import {
   doseOf,
   flipWords,
   kindWords,
-  ROLE_WORDS,
+  roleWords,
   TANNIN_FIRMING,
   verdictHeadline,
   verdictReasons,
@@ -50,7 +51,7 @@ export function VerdictPane({ verdict, details, cautions, response, ...use }: Ve
           {headline}
         </Heading>
         {headline === own ? null : (
-          <Strong>{t`For you, by the school in force: ${own.toLowerCase()}.`}</Strong>
+          <Strong>{t`For you, by the school in force: ${{ own: own.toLowerCase() }}.`}</Strong>
         )}
         {onHair && use.head ? <Strong>{ownVerdictWords(onHair, use.head.name)}</Strong> : null}
         {verdictReasons(verdict).map((reason) => (
@@ -59,7 +60,7 @@ export function VerdictPane({ verdict, details, cautions, response, ...use }: Ve
           </Body>
         ))}
         <Small>
-          {t`${capital(confidenceWord(verdict.confidence))} (${Math.round(100 * verdict.confidence)} %) · strength ${verdict.strength} of 5 · ${grams(verdict.grams)} measured out, ${grams(verdict.finishedGrams)} to put on`}
+          {t`${{ confidence: capital(confidenceWord(verdict.confidence)) }} (${{ confidence2: Math.round(100 * verdict.confidence) }} %) · strength ${{ strength: verdict.strength }} of 5 · ${{ grams: grams(verdict.grams) }} measured out, ${{ grams2: grams(verdict.finishedGrams) }} to put on`}
         </Small>
         {verdict.doubts.map((doubt) => (
           <Small key={doubt}>{doubt}</Small>
@@ -107,7 +108,14 @@ function Flips({ flips }: { flips: VerdictDetails['flips'] }) {
   );
 }
 
-const FIT_WORDS = { good: t`good`, possible: t`can be`, no: t`not` } as const;
+const fitWords = perLanguage(
+  () =>
+    ({
+      good: t({ message: 'good', context: 'what a recipe is good as' }),
+      possible: t({ message: 'can be', context: 'what a recipe is good as' }),
+      no: t({ message: 'not', context: 'what a recipe is good as' }),
+    }) as const,
+);
 
 function Roles({ roles }: { roles: VerdictDetails['roles'] }) {
   return (
@@ -120,12 +128,12 @@ function Roles({ roles }: { roles: VerdictDetails['roles'] }) {
             <View key={role} role="listitem" className="flex-row gap-3">
               <View className="w-[130px]">
                 <Body className={fits === 'good' ? 'font-strong' : fits === 'no' ? 'text-soft-ink' : ''}>
-                  {fits === 'no' ? `${FIT_WORDS.no} ` : ''}
-                  {ROLE_WORDS[role]}
+                  {fits === 'no' ? `${fitWords().no} ` : ''}
+                  {roleWords()[role]}
                 </Body>
               </View>
               <Small className="flex-1">
-                {fits === 'possible' ? `${capital(FIT_WORDS.possible)}. ` : ''}
+                {fits === 'possible' ? `${capital(fitWords().possible)}. ` : ''}
                 {why}
               </Small>
             </View>
@@ -149,22 +157,27 @@ function Arithmetic({
   const { loads, push } = verdict;
   const dose = doseOf(contactMinutes, warmth, head?.porosityGuess);
   const rows: readonly (readonly [string, string | null])[] = [
-    [t`Acting protein`, t`${fixed(loads.protein, 2)} g`],
-    [t`Tannin`, t`${fixed(loads.tannin, 2)} g, counted ${TANNIN_FIRMING}`],
-    [t`Sugars, humectants`, t`${fixed(loads.humectant, 1)} g`],
-    [t`Mucilage`, t`${fixed(loads.mucilage, 2)} g`],
-    [t`Starch`, t`${fixed(loads.starch, 1)} g`],
-    [t`Conditioner`, t`${fixed(loads.cationic, 2)} g that clings`],
-    [t`Oil that enters`, t`${fixed(loads.penetratingOil, 1)} g`],
-    [t`Oil that seals`, t`${fixed(loads.sealingOil, 1)} g`],
+    [t`Acting protein`, t`${{ protein: fixed(loads.protein, 2) }} g`],
+    [t`Tannin`, t`${{ tannin: fixed(loads.tannin, 2) }} g, counted ${{ factor: TANNIN_FIRMING }}`],
+    [t`Sugars, humectants`, t`${{ humectant: fixed(loads.humectant, 1) }} g`],
+    [t`Mucilage`, t`${{ mucilage: fixed(loads.mucilage, 2) }} g`],
+    [t`Starch`, t`${{ starch: fixed(loads.starch, 1) }} g`],
+    [t`Conditioner`, t`${{ cationic: fixed(loads.cationic, 2) }} g that clings`],
+    [t`Oil that enters`, t`${{ penetratingOil: fixed(loads.penetratingOil, 1) }} g`],
+    [t`Oil that seals`, t`${{ sealingOil: fixed(loads.sealingOil, 1) }} g`],
     [t`Acid`, acidityWords(details.acidity) ?? t`none to speak of`],
-    [t`Essential oil`, loads.essentialOil > 0 ? t`${rounded(loads.essentialOil, 2)} %` : null],
-    [t`Dye`, loads.dye > 0.05 ? t`${rounded(loads.dye, 2)} %` : null],
-    [t`Push toward firm`, t`${Math.round(100 * push.firm)} of 100`],
-    [t`Pull toward soft`, t`${Math.round(100 * push.soft)} of 100`],
+    [
+      t`Essential oil`,
+      loads.essentialOil > 0 ? t`${{ essentialOil: rounded(loads.essentialOil, 2) }} %` : null,
+    ],
+    [t`Dye`, loads.dye > 0.05 ? t`${{ dye: rounded(loads.dye, 2) }} %` : null],
+    [t`Push toward firm`, t`${{ firm: Math.round(100 * push.firm) }} of 100`],
+    [t`Pull toward soft`, t`${{ soft: Math.round(100 * push.soft) }} of 100`],
     [
       t`One use`,
-      t`${minutesText(contactMinutes)} ${warmth === 'warm' ? t`warm` : t`at room warmth`}${head ? t` on ${head.name}’s hair` : ''}: ${rounded(dose, 2)} of a dose`,
+      head
+        ? t`${{ minutes: minutesText(contactMinutes) }} ${select(warmth, { warm: 'warm', other: 'at room warmth' })} on ${{ name: head.name }}’s hair: ${{ dose: rounded(dose, 2) }} of a dose`
+        : t`${{ minutes: minutesText(contactMinutes) }} ${select(warmth, { warm: 'warm', other: 'at room warmth' })}: ${{ dose: rounded(dose, 2) }} of a dose`,
     ],
   ];
   return (

@@ -1,6 +1,6 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import type { MakingStep } from '@/core/kitchen/making';
-import { KIT_WORDS } from '@/core/plan/agenda';
+import { kitWords } from '@/core/plan/agenda';
 import type { KitItem } from '@/core/records/shapes';
 import { Small } from '@/ui';
 import { useKit } from '../shared/useKit';
@@ -20,7 +20,7 @@ export function WithoutTool({ steps }: { steps: readonly Pick<MakingStep, 'do'>[
     .filter((item) => wanted.has(item))
     .map((item) => (
       <Small key={item} className="text-ink">
-        {t`Without ${KIT_WORDS[item].label}: ${KIT_WORDS[item].without}`}
+        {t`Without ${{ item: kitWords()[item].label }}: ${{ without: kitWords()[item].without }}`}
       </Small>
     ));
 }

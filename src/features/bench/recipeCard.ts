@@ -1,11 +1,11 @@
-import { plural, t } from '@/core/base/language';
+import { plural, t } from '@lingui/core/macro';
 import { keepingOf } from '@/core/kitchen/batches';
 import { lineInView } from '@/core/kitchen/making';
 import { verdictReasons } from '@/core/recipe/classification';
 import type { Larder } from '@/core/recipe/recipes';
 import { judge } from '@/core/recipe/safety';
 import type { Head } from '@/core/records/shapes';
-import { minutesText, USE_WORDS } from '../shared/beatWords';
+import { minutesText, recipeUseWords } from '../shared/beatWords';
 import type { SheetPart } from '../shared/PrintSheet';
 import type { Making } from './makingOf';
 
@@ -14,7 +14,9 @@ const MOST_CAUTIONS = 6;
 
 function makingTitle({ totalMinutes, handsMinutes }: Making['timetable']): string {
   const waits = totalMinutes - handsMinutes;
-  return t`Making: ${minutesText(totalMinutes)}${waits > 0 ? t`, ${minutesText(waits)} of them waiting` : ''}`;
+  return waits > 0
+    ? t`Making: ${{ minutes: minutesText(totalMinutes) }}, ${{ waits: minutesText(waits) }} of them waiting`
+    : t`Making: ${{ minutes: minutesText(totalMinutes) }}`;
 }
 
 /** A recipe on one sheet, for the kitchen wall: what it is, what goes in, how it is made, how long it keeps, what to mind. */
@@ -27,12 +29,12 @@ export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPa
     {
       title: headline,
       lines: [
-        t`${USE_WORDS[recipe.use]}, ${minutesText(recipe.contactMinutes)} on${heat}.`,
+        t`${{ use: recipeUseWords()[recipe.use] }}, ${{ minutes: minutesText(recipe.contactMinutes) }} on${heat}.`,
         ...verdictReasons(verdict),
       ],
     },
     {
-      title: t`What goes in, for ${Math.round(making.finishedGrams)} g to put on`,
+      title: t`What goes in, for ${{ finishedGrams: Math.round(making.finishedGrams) }} g to put on`,
       lines: lines.flatMap((line) => {
         if (line.grams === null) return [line.text];
         const { grams, spoons, words } = lineInView(line, larder);
@@ -45,8 +47,8 @@ export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPa
       title: makingTitle(timetable),
       lines: timetable.steps.map(({ text, startMinute }, index) =>
         startMinute === 0
-          ? t`${index + 1}. ${text}`
-          : t`${index + 1}. After ${minutesText(startMinute)}: ${text}`,
+          ? t`${{ index: index + 1 }}. ${text}`
+          : t`${{ index: index + 1 }}. After ${{ minutes: minutesText(startMinute) }}: ${text}`,
       ),
     },
     {
@@ -55,8 +57,8 @@ export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPa
         const { days, limitedBy } = keepingOf(weighed, place);
         const where = place === 'fridge' ? t`In the fridge` : t`Frozen`;
         return days === 0
-          ? t`${where}: not at all, because of ${limitedBy.toLowerCase()}.`
-          : t`${where}: ${days} ${plural(days, 'day', 'days')}, because of ${limitedBy.toLowerCase()}.`;
+          ? t`${where}: not at all, because of ${{ limitedBy: limitedBy.toLowerCase() }}.`
+          : t`${where}: ${plural(days, { one: '# day', other: '# days' })}, because of ${{ limitedBy: limitedBy.toLowerCase() }}.`;
       }),
     },
     {

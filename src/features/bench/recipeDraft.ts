@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/base/measures';
 import { parseRecipe } from '@/core/recipe/parsing';
 import { checkNoCycle, savedLine, type Larder } from '@/core/recipe/recipes';

@@ -1,7 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import type { Head } from '@/core/records/shapes';
 import { Body, Button, Screen, Small, Strong } from '@/ui';
 import { newStamp } from '../shared/stamp';
@@ -29,7 +29,10 @@ function FirstRecipes({ head }: { head: Head }) {
       .filter(({ id }) => chosen.includes(id))
       .map(({ version }) => ({ ...version, ...newStamp() }));
     if (records.length > 0)
-      add(records, records.length === 1 ? t`One recipe is saved.` : t`${records.length} recipes are saved.`);
+      add(
+        records,
+        plural({ count: records.length }, { one: 'One recipe is saved.', other: '# recipes are saved.' }),
+      );
     router.navigate('/week');
   };
   return (
@@ -47,8 +50,12 @@ function FirstRecipes({ head }: { head: Head }) {
               <Small>{needs}</Small>
             </View>
             <Button
-              label={chosen.includes(id) ? t`Taken` : t`Take`}
-              hint={t`Take ${version.name}`}
+              label={
+                chosen.includes(id)
+                  ? t({ message: 'Taken', context: 'of recipes to begin with' })
+                  : t({ message: 'Take', context: 'of recipes to begin with' })
+              }
+              hint={t`Take ${{ versionName: version.name }}`}
               pressed={chosen.includes(id)}
               onPress={() => toggle(id)}
             />

@@ -1,23 +1,27 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useForm, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
-import { SCHOOL_WORDS } from '@/core/recipe/classification';
+import { perLanguage } from '@/core/base/language';
+import { schoolWords } from '@/core/recipe/classification';
 import { SCHOOLS, REGIONS } from '@/core/records/shapes';
 import { AGE_BANDS, CHEMISTRY, HEALTH, type Head } from '@/core/records/shapes';
 import { headChosen, selectPrefs, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Button, FieldGroup, Screen } from '@/ui';
-import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
+import { allergyOptions } from '../shared/allergyOptions';
 import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
-import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS, PLACE_LABELS } from '../shared/headWords';
+import { ageWords, chemistryWords, healthWords, placeLabels } from '../shared/headWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { draftOfHead, headFromDraft, NEW_HEAD, weekdaysFrom, type HeadDraft } from './headDraft';
 
-const YES_NO = [
-  { value: 'no', label: t`no` },
-  { value: 'yes', label: t`yes` },
-] as const;
+const yesNo = perLanguage(
+  () =>
+    [
+      { value: 'no', label: t`no` },
+      { value: 'yes', label: t`yes` },
+    ] as const,
+);
 
 /** Weekdays in the order that she reads them in. */
 function useWeekdays() {
@@ -68,7 +72,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
   const save = handleSubmit((draft) => {
     const head = stamped(draft);
     if (!head.ok) return;
-    add([head.value], t`${head.value.name} is saved.`);
+    add([head.value], t`${{ headName: head.value.name }} is saved.`);
     dispatch(headChosen(head.value.headId));
     // A first week wants something to plan with.
     router.navigate(existing ? '/heads' : hasRecipes ? '/week' : '/heads/first');
@@ -107,8 +111,8 @@ export function HeadEditor({ existing }: { existing?: Head }) {
             help={t`Makers differ; the verdict shows all three, this one is in force.`}
             options={SCHOOLS.map((value) => ({
               value,
-              label: SCHOOL_WORDS[value].label,
-              hint: SCHOOL_WORDS[value].meaning,
+              label: schoolWords()[value].label,
+              hint: schoolWords()[value].meaning,
             }))}
           />
           <FormChoice
@@ -116,28 +120,28 @@ export function HeadEditor({ existing }: { existing?: Head }) {
             name="ageBand"
             label={t`Age`}
             help={t`Children get no strong protein and no essential oil.`}
-            options={AGE_BANDS.map((value) => ({ value, label: AGE_WORDS[value] }))}
+            options={AGE_BANDS.map((value) => ({ value, label: ageWords()[value] }))}
           />
           <FormToggles
             control={control}
             name="chemistry"
             label={t`What was done to the hair that is there now`}
             help={t`Later times are written down under Strand.`}
-            options={CHEMISTRY.map((value) => ({ value, label: CHEMISTRY_WORDS[value] }))}
+            options={CHEMISTRY.map((value) => ({ value, label: chemistryWords()[value] }))}
           />
           <FormToggles
             control={control}
             name="health"
             label={t`To mind`}
             help={t`Cautions follow from it; a doctor knows more.`}
-            options={HEALTH.map((value) => ({ value, label: HEALTH_WORDS[value] }))}
+            options={HEALTH.map((value) => ({ value, label: healthWords()[value] }))}
           />
           <FormToggles
             control={control}
             name="allergies"
             label={t`This head reacts to`}
             help={t`A recipe that holds it is stopped for this head.`}
-            options={ALLERGY_OPTIONS}
+            options={allergyOptions()}
           />
         </View>
       }
@@ -161,7 +165,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
               control={control}
               name={`lengths.${region}`}
               testID={`length-${region}`}
-              label={PLACE_LABELS[region]}
+              label={placeLabels()[region]}
               numeric
               className="w-[76px]"
             />
@@ -218,8 +222,8 @@ export function HeadEditor({ existing }: { existing?: Head }) {
         name="density"
         label={t`How much hair`}
         options={[
-          { value: 'thin', label: t`little` },
-          { value: 'medium', label: t`ordinary` },
+          { value: 'thin', label: t({ message: 'little', context: 'density of hair' }) },
+          { value: 'medium', label: t({ message: 'ordinary', context: 'density of hair' }) },
           { value: 'thick', label: t`plenty` },
         ]}
       />
@@ -228,7 +232,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
           control={control}
           name="sensitive"
           label={t`Gets stiff from a little protein`}
-          options={YES_NO}
+          options={yesNo()}
         />
       </View>
       <View className="flex-row flex-wrap gap-3 pt-2">

@@ -1,14 +1,14 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
 import { hairMassReason } from '@/core/hair/state';
 import { allergenWords } from '@/core/kitchen/batches';
-import { SCHOOL_WORDS } from '@/core/recipe/classification';
+import { schoolWords } from '@/core/recipe/classification';
 import type { Head } from '@/core/records/shapes';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
-import { AGE_WORDS, CHEMISTRY_WORDS, HEALTH_WORDS, STRAND_WORDS } from '../shared/headWords';
+import { ageWords, chemistryWords, healthWords, strandWords } from '../shared/headWords';
 import { useHead } from '../shared/useHead';
 import { KitPane } from './KitPane';
 
@@ -38,35 +38,39 @@ function HeadEntry({ head, current }: { head: Head; current: boolean }) {
   const dispatch = useAppDispatch();
   const freeDays = head.freeMinutes.filter((minutes) => minutes > 0).length;
   const flags = [
-    head.ageBand === 'adult' ? '' : AGE_WORDS[head.ageBand],
-    ...head.chemistry.map((each) => CHEMISTRY_WORDS[each]),
-    ...head.health.map((each) => HEALTH_WORDS[each]),
+    head.ageBand === 'adult' ? '' : ageWords()[head.ageBand],
+    ...head.chemistry.map((each) => chemistryWords()[each]),
+    ...head.health.map((each) => healthWords()[each]),
     head.proteinSensitive ? 'protein-sensitive' : '',
-    head.allergies.length > 0 ? t`reacts to ${head.allergies.map(allergenWords).join(', ')}` : '',
+    head.allergies.length > 0
+      ? t`reacts to ${{ allergies: head.allergies.map(allergenWords).join(', ') }}`
+      : '',
   ].filter(Boolean);
   return (
     <View className="gap-2 border-t border-line pt-3">
       <Strong className="text-lead">{head.name}</Strong>
       <Small>
         {[
-          t`${head.lengthCm} cm`,
-          t`${STRAND_WORDS[head.strand]} strands`,
-          t`${freeDays} ${plural(freeDays, 'free day', 'free days')}`,
+          t`${{ lengthCm: head.lengthCm }} cm`,
+          t`${{ strand: strandWords()[head.strand] }} strands`,
+          plural(freeDays, { one: '# free day', other: '# free days' }),
           ...flags,
         ].join(' · ')}
       </Small>
       <Small>{hairMassReason(head)}</Small>
-      <Small>{t`Protein: ${SCHOOL_WORDS[head.school].label}. ${SCHOOL_WORDS[head.school].meaning}`}</Small>
+      <Small>{t`Protein: ${{ school: schoolWords()[head.school].label }}. ${{ meaning: schoolWords()[head.school].meaning }}`}</Small>
       <View className="flex-row flex-wrap gap-3">
         <Button
           label={current ? t`On screen` : t`Put on screen`}
-          hint={current ? t`${head.name} is on screen` : t`Put ${head.name} on screen`}
+          hint={
+            current ? t`${{ headName: head.name }} is on screen` : t`Put ${{ headName: head.name }} on screen`
+          }
           pressed={current}
           onPress={() => dispatch(headChosen(head.headId))}
         />
         <Button
           label={t`Change`}
-          hint={t`Change ${head.name}`}
+          hint={t`Change ${{ headName: head.name }}`}
           onPress={() => router.push({ pathname: '/heads/[headId]', params: { headId: head.headId } })}
         />
       </View>

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
-import { KIT_WORDS } from '@/core/plan/agenda';
+import { kitWords } from '@/core/plan/agenda';
 import { KIT, type KitItem } from '@/core/records/shapes';
 import { Button, FieldGroup, Small } from '@/ui';
 import { newStamp } from '../shared/stamp';
@@ -16,7 +16,7 @@ export function KitPane() {
     const next = isLacking ? lacks.filter((other) => other !== item) : [...lacks, item];
     add(
       [{ ...newStamp(), kind: 'kit', lacks: [...next] }],
-      `${isLacking ? t`With` : t`Without`} ${KIT_WORDS[item].label}.`,
+      `${isLacking ? t`With` : t`Without`} ${kitWords()[item].label}.`,
     );
   };
   return (
@@ -25,8 +25,8 @@ export function KitPane() {
         {KIT.map((item) => (
           <Button
             key={item}
-            label={KIT_WORDS[item].label}
-            hint={t`The house has ${KIT_WORDS[item].label}`}
+            label={kitWords()[item].label}
+            hint={t`The house has ${{ item: kitWords()[item].label }}`}
             pressed={!lacks.includes(item)}
             onPress={() => toggle(item)}
             testID={`kit-${item}`}
@@ -34,7 +34,9 @@ export function KitPane() {
         ))}
       </View>
       {lacks.map((item) => (
-        <Small key={item}>{t`Without ${KIT_WORDS[item].label}: ${KIT_WORDS[item].without}`}</Small>
+        <Small
+          key={item}
+        >{t`Without ${{ item: kitWords()[item].label }}: ${{ without: kitWords()[item].without }}`}</Small>
       ))}
     </FieldGroup>
   );

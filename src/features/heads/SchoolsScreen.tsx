@@ -1,8 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { VIEWS } from '@/core/base/measures';
-import { SCHOOL_WORDS } from '@/core/recipe/classification';
+import { schoolWords } from '@/core/recipe/classification';
 import { SCHOOLS, type School, Head } from '@/core/records/shapes';
 import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Choice, FieldGroup, Screen, Small } from '@/ui';
@@ -10,7 +10,7 @@ import { HeadPicker } from '../shared/HeadPicker';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import { SchoolRows } from '../shared/SchoolRows';
 import { SchoolSides } from '../shared/SchoolSides';
-import { VIEW_WORDS } from '../shared/settingWords';
+import { viewWords } from '../shared/settingWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useChoices } from '../shared/useChoices';
@@ -27,7 +27,10 @@ function Schools({ head }: { head: Head }) {
   const dispatch = useAppDispatch();
   const { view } = useAppSelector(selectPrefs);
   const chooseSchool = (school: School) =>
-    add([{ ...head, ...newStamp(), corrects: head.id, school }], t`Protein: ${SCHOOL_WORDS[school].label}.`);
+    add(
+      [{ ...head, ...newStamp(), corrects: head.id, school }],
+      t`Protein: ${{ school: schoolWords()[school].label }}.`,
+    );
   return (
     <Screen
       before={<HeadsTabs here="/heads/schools" />}
@@ -40,12 +43,12 @@ function Schools({ head }: { head: Head }) {
       <FieldGroup label={t`What counts as protein`}>
         <Choice
           label={t`What counts as protein`}
-          options={SCHOOLS.map((value) => ({ value, label: SCHOOL_WORDS[value].label }))}
+          options={SCHOOLS.map((value) => ({ value, label: schoolWords()[value].label }))}
           value={head.school}
           onChange={chooseSchool}
         />
         <SchoolSides
-          sides={SCHOOLS.map((value) => ({ value, ...SCHOOL_WORDS[value] }))}
+          sides={SCHOOLS.map((value) => ({ value, ...schoolWords()[value] }))}
           inForce={head.school}
         />
       </FieldGroup>
@@ -53,11 +56,11 @@ function Schools({ head }: { head: Head }) {
       <FieldGroup label={t`Spoons or grams`}>
         <Choice
           label={t`Spoons or grams`}
-          options={VIEWS.map((value) => ({ value, label: VIEW_WORDS[value].label }))}
+          options={VIEWS.map((value) => ({ value, label: viewWords()[value].label }))}
           value={view}
           onChange={(chosen) => dispatch(prefsChanged({ view: chosen }))}
         />
-        <SchoolSides sides={VIEWS.map((value) => ({ value, ...VIEW_WORDS[value] }))} inForce={view} />
+        <SchoolSides sides={VIEWS.map((value) => ({ value, ...viewWords()[value] }))} inForce={view} />
       </FieldGroup>
     </Screen>
   );

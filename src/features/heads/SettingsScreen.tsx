@@ -1,10 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { LANGUAGES, languageSchema, t } from '@/core/base/language';
+import { LANGUAGES, languageSchema } from '@/core/base/language';
 import { VIEWS } from '@/core/base/measures';
 import { EFFORTS } from '@/core/plan/agenda';
 import {
-  languageChosen,
   prefsChanged,
   selectPrefs,
   TEXT_SIZES,
@@ -16,12 +16,12 @@ import {
 import { Button, Choice, FieldGroup, Heading, Screen, Small } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import {
-  CUP_KINDS,
-  CUP_WORDS,
-  EFFORT_WORDS,
-  TEXT_SIZE_WORDS,
-  VIEW_WORDS,
-  WEEK_START_WORDS,
+  cupKinds,
+  cupWords,
+  effortWords,
+  textSizeWords,
+  viewWords,
+  weekStartWords,
 } from '../shared/settingWords';
 
 const LANGUAGE_IDS = languageSchema.options;
@@ -47,7 +47,7 @@ export function SettingsScreen() {
           ...LANGUAGE_IDS.map((value) => ({ value, label: LANGUAGES[value].name })),
         ]}
         value={prefs.language}
-        onChange={(language) => void dispatch(languageChosen(language)).then(() => location.reload())}
+        onChange={(language) => set({ language })}
       />
       <Setting
         label={t`Light or dark`}
@@ -61,7 +61,7 @@ export function SettingsScreen() {
       />
       <Setting
         label={t`Size of text`}
-        options={TEXT_SIZES.map((value) => ({ value, label: TEXT_SIZE_WORDS[value] }))}
+        options={TEXT_SIZES.map((value) => ({ value, label: textSizeWords()[value] }))}
         value={prefs.textSize}
         onChange={(textSize) => set({ textSize })}
       />
@@ -69,7 +69,7 @@ export function SettingsScreen() {
         label={t`Movement on screen`}
         options={[
           { value: 'system', label: t`as the device` },
-          { value: 'less', label: t`none` },
+          { value: 'less', label: t({ message: 'none', context: 'movement on screen' }) },
         ]}
         value={prefs.motion}
         onChange={(motion) => set({ motion })}
@@ -94,25 +94,25 @@ export function SettingsScreen() {
       />
       <Setting
         label={t`Amounts in`}
-        options={VIEWS.map((value) => ({ value, label: VIEW_WORDS[value].label }))}
+        options={VIEWS.map((value) => ({ value, label: viewWords()[value].label }))}
         value={prefs.view}
         onChange={(view) => set({ view })}
       />
       <Setting
         label={t`A cup is`}
-        options={CUP_KINDS.map((value) => ({ value, label: CUP_WORDS[value] }))}
+        options={cupKinds().map((value) => ({ value, label: cupWords()[value] }))}
         value={prefs.cup}
         onChange={(cup) => set({ cup })}
       />
       <Setting
         label={t`A week begins on`}
-        options={WEEK_STARTS.map((value) => ({ value, label: WEEK_START_WORDS[value] }))}
+        options={WEEK_STARTS.map((value) => ({ value, label: weekStartWords()[value] }))}
         value={prefs.weekStart}
         onChange={(weekStart) => set({ weekStart })}
       />
       <Setting
         label={t`Looking for the best plan`}
-        options={EFFORTS.map((value) => ({ value, label: EFFORT_WORDS[value] }))}
+        options={EFFORTS.map((value) => ({ value, label: effortWords()[value] }))}
         value={prefs.effort}
         onChange={(effort) => set({ effort })}
       />

@@ -1,23 +1,27 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
 import { failedBySchema, ok, type Result } from '@/core/base/measures';
 import { headSchema, type Head, REGIONS, type Region } from '@/core/records/shapes';
 import { WEEK_START_DAYS, type Prefs } from '@/store';
 
 /** The number is the day's place in Head.freeMinutes. */
-const WEEKDAYS = [
-  { label: t`Mon`, index: 1 },
-  { label: t`Tue`, index: 2 },
-  { label: t`Wed`, index: 3 },
-  { label: t`Thu`, index: 4 },
-  { label: t`Fri`, index: 5 },
-  { label: t`Sat`, index: 6 },
-  { label: t`Sun`, index: 0 },
-] as const;
+const weekdays = perLanguage(
+  () =>
+    [
+      { label: t`Mon`, index: 1 },
+      { label: t`Tue`, index: 2 },
+      { label: t`Wed`, index: 3 },
+      { label: t`Thu`, index: 4 },
+      { label: t`Fri`, index: 5 },
+      { label: t`Sat`, index: 6 },
+      { label: t`Sun`, index: 0 },
+    ] as const,
+);
 
 /** Weekdays from the one on which her week begins. */
-export function weekdaysFrom(start: Prefs['weekStart']): readonly (typeof WEEKDAYS)[number][] {
-  const first = WEEKDAYS.findIndex(({ index }) => index === WEEK_START_DAYS[start]);
-  return [...WEEKDAYS.slice(first), ...WEEKDAYS.slice(0, first)];
+export function weekdaysFrom(start: Prefs['weekStart']): readonly ReturnType<typeof weekdays>[number][] {
+  const first = weekdays().findIndex(({ index }) => index === WEEK_START_DAYS[start]);
+  return [...weekdays().slice(first), ...weekdays().slice(0, first)];
 }
 
 /** A head as it stands in the form. */
@@ -100,11 +104,13 @@ function wholeNumber(text: string): number {
   return trimmed === '' ? 0 : /^\d{1,4}$/.test(trimmed) ? Number(trimmed) : Number.NaN;
 }
 
-const FIELD_OF: Readonly<Record<string, { readonly field: string; readonly message: string }>> = {
-  freeMinutes: { field: 'free', message: t`Write whole minutes, 0 to 720.` },
-  lengthsCm: { field: 'lengths', message: t`Write the length in centimetres, or nothing.` },
-  washFrom: { field: 'from', message: t`Write a full hour, 0 to 23.` },
-};
+const fieldOf = perLanguage(
+  (): Readonly<Record<string, { readonly field: string; readonly message: string }>> => ({
+    freeMinutes: { field: 'free', message: t`Write whole minutes, 0 to 720.` },
+    lengthsCm: { field: 'lengths', message: t`Write the length in centimetres, or nothing.` },
+    washFrom: { field: 'from', message: t`Write a full hour, 0 to 23.` },
+  }),
+);
 
 /** Checks a draft and makes the record; problems carry the draft's own field names. */
 export function headFromDraft(
@@ -136,7 +142,7 @@ export function headFromDraft(
   });
   if (parsed.success) return ok(parsed.data);
   return failedBySchema(parsed.error.issues, ({ path }) => ({
-    path: path.map((part) => FIELD_OF[String(part)]?.field ?? String(part)).join('.'),
-    ...(FIELD_OF[String(path[0])] ? { message: FIELD_OF[String(path[0])]?.message } : {}),
+    path: path.map((part) => fieldOf()[String(part)]?.field ?? String(part)).join('.'),
+    ...(fieldOf()[String(path[0])] ? { message: fieldOf()[String(path[0])]?.message } : {}),
   }));
 }

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatInstant } from '@/core/base/measures';
 import type { Copy } from '@/core/records/files';
 import { copiesListed, copyLookedAt, everythingReplaced, useAppDispatch, type LookedAt } from '@/store';
@@ -36,7 +36,7 @@ export function Copies({ changes }: { changes: unknown }) {
     setLooked(result.ok ? { copy, ...result.value } : null);
   };
   const bring = ({ missing, takenBack }: Looked) => {
-    const said = t`Back again: ${recordsText(missing.length + takenBack.length)}.`;
+    const said = t`Back again: ${{ records: recordsText(missing.length + takenBack.length) }}.`;
     if (missing.length > 0) add(missing, said, 'elsewhere');
     if (takenBack.length > 0) add(withdrawing(takenBack), said);
     setLooked(null);
@@ -46,7 +46,7 @@ export function Copies({ changes }: { changes: unknown }) {
     const result = await dispatch(everythingReplaced(records, { id, now }));
     setSaid(
       result.ok
-        ? t`Everything is as it was on ${whenText(copy)}. What was here before is kept as a copy, too.`
+        ? t`Everything is as it was on ${{ when: whenText(copy) }}. What was here before is kept as a copy, too.`
         : result.problems[0].message,
     );
     setLooked(null);
@@ -63,12 +63,14 @@ export function Copies({ changes }: { changes: unknown }) {
           <View className="min-w-[170px] flex-1">
             <Body>{whenText(copy)}</Body>
             <Small>
-              {t`${recordsText(copy.records)}, ${sizeText(copy.characters)}${copy.why === 'before' ? t`, before everything was replaced` : ''}`}
+              {copy.why === 'before'
+                ? t`${{ records: recordsText(copy.records) }}, ${{ size: sizeText(copy.characters) }}, before everything was replaced`
+                : t`${{ records: recordsText(copy.records) }}, ${{ size: sizeText(copy.characters) }}`}
             </Small>
           </View>
           <Button
             label={t`Look`}
-            hint={t`Look into the copy of ${whenText(copy)}`}
+            hint={t`Look into the copy of ${{ when: whenText(copy) }}`}
             onPress={() => void look(copy)}
           />
         </View>
@@ -78,10 +80,10 @@ export function Copies({ changes }: { changes: unknown }) {
           <Body>
             {looked.missing.length === 0
               ? t`Everything in it is here, too.`
-              : t`Not here any more: ${kindCounts(looked.missing).join(', ')}.`}
+              : t`Not here any more: ${{ kindCounts: kindCounts(looked.missing).join(', ') }}.`}
           </Body>
           {looked.takenBack.length > 0 ? (
-            <Body>{t`Taken back since: ${recordsText(looked.takenBack.length)}.`}</Body>
+            <Body>{t`Taken back since: ${{ records: recordsText(looked.takenBack.length) }}.`}</Body>
           ) : null}
           <View className="flex-row flex-wrap gap-3">
             {looked.missing.length + looked.takenBack.length > 0 ? (

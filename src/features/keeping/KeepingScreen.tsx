@@ -1,6 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
 import { dayOfDate, daysBetween } from '@/core/base/measures';
 import { ofKind, photoBytes } from '@/core/records/shapes';
 import {
@@ -51,8 +51,8 @@ function useKeptText(): string {
   const unsaved = useAppSelector(selectUnsaved).length;
   const status = useAppSelector(selectStatus);
   if (status === 'blocked') return t`Nothing can be stored here`;
-  if (unsaved > 0) return t`Not stored yet: ${unsaved} of ${recordsText(count)}`;
-  return count === 0 ? t`Nothing is kept yet` : t`${recordsText(count)}, all stored`;
+  if (unsaved > 0) return t`Not stored yet: ${unsaved} of ${{ records: recordsText(count) }}`;
+  return count === 0 ? t`Nothing is kept yet` : t`${{ records: recordsText(count) }}, all stored`;
 }
 
 /** They lie in one browser; how long ago did they lie anywhere else? */
@@ -63,7 +63,9 @@ function useExportText(): string {
   if (count === 0) return t`What you write down stays in this browser, and nowhere else.`;
   if (exportedAt === null) return t`They are in this browser and nowhere else: take a file out now and then.`;
   const days = daysBetween(dayOfDate(new Date(exportedAt)), today);
-  return t`They are in this browser; a file was last taken out ${days <= 0 ? t`today` : days === 1 ? t`yesterday` : t`${days} days ago`}.`;
+  if (days <= 0) return t`They are in this browser; a file was last taken out today.`;
+  if (days === 1) return t`They are in this browser; a file was last taken out yesterday.`;
+  return t`They are in this browser; a file was last taken out ${plural(days, { one: '# day ago', other: '# days ago' })}.`;
 }
 
 /** Share of the room from which there is reason to act (working assumption). */
@@ -80,7 +82,7 @@ function RoomLeft() {
         <Body>{t`This browser does not tell how much room there is.`}</Body>
       ) : (
         <>
-          <Body>{t`${sizeText(room.usedBytes)} of about ${sizeText(room.mostBytes)}`}</Body>
+          <Body>{t`${{ size: sizeText(room.usedBytes) }} of about ${{ size2: sizeText(room.mostBytes) }}`}</Body>
           <View
             role="meter"
             aria-label={t`Room that is taken`}
@@ -99,7 +101,7 @@ function RoomLeft() {
           ) : null}
           <Small>
             {pictures.length > 0
-              ? t`${pictures.length} ${plural(pictures.length, 'picture', 'pictures')}: ${sizeText(photoBytes(pictures))} of it. `
+              ? t`${plural({ count: pictures.length }, { one: '# picture', other: '# pictures' })}: ${{ size: sizeText(photoBytes(pictures)) }} of it. `
               : ''}
             {room.isLasting
               ? t`The browser keeps it until you delete it.`

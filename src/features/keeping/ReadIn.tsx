@@ -1,6 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
+import { listed } from '@/core/base/language';
 import { failed } from '@/core/base/measures';
 import { stampedAhead } from '@/core/records/log';
 import type { StoredRecord } from '@/core/records/shapes';
@@ -67,13 +68,13 @@ export function ReadIn() {
       result.ok
         ? {
             step: 'done',
-            said: t`In the place of what was here: ${recordsText(all.length)}. A copy of that is kept below.`,
+            said: t`In the place of what was here: ${{ records: recordsText(all.length) }}. A copy of that is kept below.`,
           }
         : { step: 'refused', messages: result.problems.map(({ message }) => message) },
     );
   };
   const bring = (withdrawals: readonly string[]) => {
-    const said = t`Back again: ${recordsText(withdrawals.length)}.`;
+    const said = t`Back again: ${{ records: recordsText(withdrawals.length) }}.`;
     add(withdrawing(withdrawals), said);
     setState({ step: 'done', said });
   };
@@ -145,12 +146,15 @@ function Preview(props: PreviewProps) {
         <>
           <Body>
             {fileName}:{' '}
-            {names.length === 0 ? t`no recipe that is not here already` : t`new: ${names.join(', ')}`}.
+            {names.length === 0
+              ? t`no recipe that is not here already`
+              : t`new: ${{ names: names.join(', ') }}`}
+            .
           </Body>
-          {same.length > 0 ? <Small>{t`Here already: ${same.join(', ')}.`}</Small> : null}
+          {same.length > 0 ? <Small>{t`Here already: ${{ same: same.join(', ') }}.`}</Small> : null}
           <Small>{t`They come beside your own, never in their place, and are new to every head.`}</Small>
           <Take
-            said={t`${names.join(', ')} ${plural(names.length, 'is', 'are')} here.`}
+            said={t`${{ names: listed(names) }} ${plural({ count: names.length }, { one: 'is', other: 'are' })} here.`}
             {...{ records, onTake, onLeave }}
           />
         </>
@@ -161,12 +165,14 @@ function Preview(props: PreviewProps) {
       return (
         <>
           <Body>
-            {t`${fileName}: ${added} new ${incoming.what}, ${corrected} corrected, ${same} as they are here.`}
+            {t`${fileName}: ${added} new ${{ what: incoming.what }}, ${corrected} corrected, ${same} as they are here.`}
           </Body>
-          {unknown.length > 0 ? <Small>{t`Not read: the columns ${unknown.join(', ')}.`}</Small> : null}
+          {unknown.length > 0 ? (
+            <Small>{t`Not read: the columns ${{ unknown: unknown.join(', ') }}.`}</Small>
+          ) : null}
           {corrected > 0 ? <Small>{t`What is corrected stays readable as it was.`}</Small> : null}
           <Take
-            said={t`Read in: ${records.length} ${plural(records.length, 'row', 'rows')}.`}
+            said={t`Read in: ${plural({ count: records.length }, { one: '# row', other: '# rows' })}.`}
             {...{ records, onTake, onLeave }}
           />
         </>
@@ -210,14 +216,16 @@ function BackupPreview({
   return (
     <>
       <Body>
-        {t`${fileName}: ${added.length} new, ${same} already here${differing.length > 0 ? t`, ${differing.length} differ from what is here` : ''}.`}
+        {differing.length > 0
+          ? t`${fileName}: ${{ added: added.length }} new, ${same} already here, ${plural({ differing: differing.length }, { one: '# differs', other: '# differ' })} from what is here.`
+          : t`${fileName}: ${{ added: added.length }} new, ${same} already here.`}
       </Body>
-      {added.length > 0 ? <Small>{t`New: ${kindCounts(added).join(', ')}.`}</Small> : null}
+      {added.length > 0 ? <Small>{t`New: ${{ kindCounts: kindCounts(added).join(', ') }}.`}</Small> : null}
       {takenBack.length > 0 ? (
-        <Small>{t`Of what is here already, ${recordsText(takenBack.length)} were taken back since.`}</Small>
+        <Small>{t`Of what is here already, ${{ records: recordsText(takenBack.length) }} were taken back since.`}</Small>
       ) : null}
       {ahead > 0 ? (
-        <Small>{t`${recordsText(ahead)} were written by a clock that was more than a day ahead. They are read as they are; what you write from now on still comes after them.`}</Small>
+        <Small>{t`${{ records: recordsText(ahead) }} were written by a clock that was more than a day ahead. They are read as they are; what you write from now on still comes after them.`}</Small>
       ) : null}
       {differing.length > 0 ? (
         <Small>{t`What differs is left out when you add: your own stands. It comes only when the file replaces everything.`}</Small>
@@ -226,14 +234,14 @@ function BackupPreview({
         {added.length > 0 ? (
           <Button
             tone="main"
-            label={t`Add ${added.length}`}
-            onPress={() => onTake(added, t`Read in: ${recordsText(added.length)}.`)}
+            label={t`Add ${{ count: added.length }}`}
+            onPress={() => onTake(added, t`Read in: ${{ records: recordsText(added.length) }}.`)}
             testID="take-backup"
           />
         ) : null}
         {takenBack.length > 0 ? (
           <Button
-            label={t`Bring back ${takenBack.length}`}
+            label={t`Bring back ${{ count: takenBack.length }}`}
             onPress={() => onBring(takenBack)}
             testID="bring-back"
           />
@@ -246,7 +254,7 @@ function BackupPreview({
       {sure ? (
         <View role="alert" className="gap-2">
           <Problem>
-            {t`${recordsText(leaving.length)} would go (${kindCounts(leaving).slice(0, 6).join(', ')}) and ${added.length + differing.length} come. A copy of what is here now is kept first.`}
+            {t`${{ records: recordsText(leaving.length) }} would go (${{ kindCounts: kindCounts(leaving).slice(0, 6).join(', ') }}) and ${{ count: added.length + differing.length }} come. A copy of what is here now is kept first.`}
           </Problem>
           <View className="items-start">
             <Button

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { recordsOfHead, writeRecipes } from '@/core/files/sharing';
 import { READING_TABLE, SESSION_TABLE, writeRecords } from '@/core/files/tables';
 import { writeBackup } from '@/core/records/files';

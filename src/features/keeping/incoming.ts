@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { failed, ok, type CalendarDay, type Result } from '@/core/base/measures';
 import { readRecipes, recipesTaken, type RecipesTaken } from '@/core/files/sharing';
 import { READING_TABLE, readRecords, SESSION_TABLE, type TableImport } from '@/core/files/tables';

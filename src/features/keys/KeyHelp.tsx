@@ -1,14 +1,14 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { Body, Strong } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
-import { ACTIONS, OTHER_KEYS } from '../shared/keyActions';
+import { actions, otherKeys } from '../shared/keyActions';
 
 /** Every key that does something. */
 export function KeyHelp({ onClose }: { onClose: () => void }) {
   const rows = [
-    ...OTHER_KEYS.map(({ keys, label }) => ({ keys, label })),
-    ...ACTIONS.flatMap(({ key, label }) => (key === null ? [] : [{ keys: key, label }])),
+    ...otherKeys().map(({ keys, label }) => ({ keys, label })),
+    ...actions().flatMap(({ key, label }) => (key === null ? [] : [{ keys: key, label }])),
   ];
   return (
     <Sheet title={t`Keys`} onClose={onClose} testID="key-help">

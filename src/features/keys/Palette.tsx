@@ -1,9 +1,9 @@
+import { t } from '@lingui/core/macro';
 import { Command } from 'cmdk';
 import { router, type Href } from 'expo-router';
-import { t } from '@/core/base/language';
 import { headChosen, selectHeads, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Sheet } from '@/ui/Sheet';
-import { ACTIONS } from '../shared/keyActions';
+import { actions } from '../shared/keyActions';
 
 /** One line of the list; the one that Enter takes is marked. */
 const ITEM = 'cursor-pointer rounded-xl px-4 py-3 font-text text-body text-ink aria-selected:bg-lane';
@@ -27,7 +27,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
         />
         <Command.List className="max-h-[50vh] overflow-auto pt-3">
           <Command.Empty className="px-4 py-3 font-text text-body text-ink">{t`Nothing is called that.`}</Command.Empty>
-          {ACTIONS.map(({ to, label, words }) => (
+          {actions().map(({ to, label, words }) => (
             <Command.Item key={to} value={`${label} ${words}`} onSelect={() => go(to)} className={ITEM}>
               {label}
             </Command.Item>

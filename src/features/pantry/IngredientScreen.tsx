@@ -1,7 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { UNITS, unitWord } from '@/core/base/measures';
 import { allergenWords, keepingOf } from '@/core/kitchen/batches';
 import { preparationMinutes, sourceOf } from '@/core/recipe/ingredients';
@@ -32,7 +33,9 @@ export function IngredientScreen({ ingredientId }: { ingredientId: string }) {
     >
       <Stock key={ingredient.id} ingredient={ingredient} />
       {own ? <OwnNote own={own} /> : null}
-      {ingredient.names.length > 0 ? <Small>{t`Also read as: ${ingredient.names.join(', ')}.`}</Small> : null}
+      {ingredient.names.length > 0 ? (
+        <Small>{t`Also read as: ${{ names: ingredient.names.join(', ') }}.`}</Small>
+      ) : null}
     </Screen>
   );
 }
@@ -49,7 +52,7 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
   const save = handleSubmit((draft) => {
     const record = stocked(draft);
     if (!record.ok) return;
-    add([record.value], t`${capital(ingredient.name)} is in the pantry.`);
+    add([record.value], t`${{ ingredientName: capital(ingredient.name) }} is in the pantry.`);
     router.navigate('/pantry');
   });
   return (
@@ -100,9 +103,12 @@ function OwnNote({ own }: { own: OwnIngredient }) {
       <View className="items-start">
         <Button
           label={t`Take it out of the catalogue`}
-          hint={t`Take ${own.ingredient.name} out of the catalogue; recipes that use it stay readable`}
+          hint={t`Take ${{ ingredientName: own.ingredient.name }} out of the catalogue; recipes that use it stay readable`}
           onPress={() => {
-            takeBack(own.id, t`${own.ingredient.name} is taken out; recipes that use it stay readable.`);
+            takeBack(
+              own.id,
+              t`${{ ingredientName: own.ingredient.name }} is taken out; recipes that use it stay readable.`,
+            );
             router.navigate('/pantry');
           }}
           testID="remove-ingredient"
@@ -161,52 +167,59 @@ function Facts({ ingredient }: { ingredient: Ingredient }) {
   );
 }
 
-const SOURCE_WORDS = { measured: t`Measured`, label: t`From labels`, assumed: t`Assumed` } as const;
+const sourceWords = perLanguage(
+  () => ({ measured: t`Measured`, label: t`From labels`, assumed: t`Assumed` }) as const,
+);
 
 function sourceText(ingredient: Ingredient, figure: string): string {
   const { kind, title } = sourceOf(ingredient, figure);
-  return `${SOURCE_WORDS[kind]}: ${title}`;
+  return `${sourceWords()[kind]}: ${title}`;
 }
 
 /** What an ingredient is made of, and what in it acts. */
-const PART_WORDS: Readonly<Record<string, string>> = {
-  water: t`water`,
-  protein: t`protein`,
-  fat: t`fat`,
-  sugars: t`sugars`,
-  starch: t`starch`,
-  fibre: t`fibre`,
-  other: t`other`,
-  humectant: t`humectant`,
-  mucilage: t`mucilage`,
-  cationic: t`conditioner that clings`,
-  emollient: t`softener`,
-  tannin: t`tannin`,
-  acid: t`acid`,
-  surfactant: t`washing agent`,
-  dye: t`dye`,
-  essentialOil: t`essential oil`,
-  preservative: t`preservative`,
-  emulsifier: t`emulsifier`,
-} satisfies Record<keyof Ingredient['composition'] | Active, string>;
+const partWords = perLanguage(
+  (): Readonly<Record<string, string>> =>
+    ({
+      water: t`water`,
+      protein: t`protein`,
+      fat: t`fat`,
+      sugars: t`sugars`,
+      starch: t`starch`,
+      fibre: t`fibre`,
+      other: t`other`,
+      humectant: t`humectant`,
+      mucilage: t`mucilage`,
+      cationic: t`conditioner that clings`,
+      emollient: t`softener`,
+      tannin: t`tannin`,
+      acid: t`acid`,
+      surfactant: t`washing agent`,
+      dye: t`dye`,
+      essentialOil: t`essential oil`,
+      preservative: t`preservative`,
+      emulsifier: t`emulsifier`,
+    }) satisfies Record<keyof Ingredient['composition'] | Active, string>,
+);
 
-const FORM_WORDS: Record<Ingredient['proteinForm'], string> = {
+const formWords = perLanguage((): Record<Ingredient['proteinForm'], string> => ({
   none: t`too little to count`,
   'amino-acids': t`amino acids`,
   hydrolysed: t`hydrolysed`,
   gelatin: t`gelatin`,
   intact: t`whole`,
-};
+}));
 
 function compositionFacts({ composition, actives, proteinForm }: Ingredient): Fact[] {
   const parts = Object.entries(composition).map(([part, value]) => ({
     name:
-      part === 'protein' && value > 0 ? t`protein, ${FORM_WORDS[proteinForm]}` : (PART_WORDS[part] ?? part),
+      part === 'protein' && value > 0
+        ? t`protein, ${{ proteinForm: formWords()[proteinForm] }}`
+        : (partWords()[part] ?? part),
     value: t`${value} g`,
     figure: `composition.${part}`,
   }));
   const acting = Object.entries(actives).map(([part, value]) => ({
-    name: PART_WORDS[part] ?? part,
+    name: partWords()[part] ?? part,
     value: t`${value} g`,
     figure: `actives.${part}`,
   }));
@@ -216,7 +229,7 @@ function compositionFacts({ composition, actives, proteinForm }: Ingredient): Fa
 function measureFacts({ measures }: Ingredient): Fact[] {
   const { gramsPerMl, pieceGrams, leafGrams, packetGrams } = measures;
   const spoons = (['tsp', 'tbsp', 'cup'] as const).map(
-    (unit) => t`${grams(gramsPerMl * UNITS[unit].size)} a ${unitWord(unit, 1)}`,
+    (unit) => t`${{ grams: grams(gramsPerMl * UNITS[unit].size) }} a ${{ unit: unitWord(unit, 1) }}`,
   );
   return [
     { name: t`by spoon`, value: spoons.join(', '), figure: 'measures.gramsPerMl' },
@@ -224,7 +237,7 @@ function measureFacts({ measures }: Ingredient): Fact[] {
       ? [
           {
             name: t`a piece`,
-            value: t`${pieceGrams.small} · ${pieceGrams.medium} · ${pieceGrams.large} g`,
+            value: t`${{ small: pieceGrams.small }} · ${{ medium: pieceGrams.medium }} · ${{ large: pieceGrams.large }} g`,
             figure: 'measures.pieceGrams',
           },
         ]
@@ -239,7 +252,7 @@ function measureFacts({ measures }: Ingredient): Fact[] {
 function preparationFacts({ preparations }: Ingredient): Fact[] {
   return preparations.map((preparation) => {
     const kept = preparation.survives.protein;
-    const protein = kept === undefined ? '' : t`, ${Math.round(100 * kept)} % of the protein stays`;
+    const protein = kept === undefined ? '' : t`, ${{ kept: Math.round(100 * kept) }} % of the protein stays`;
     return {
       name: preparation.label,
       value: `${minutesText(preparationMinutes(preparation))}${protein}`,
@@ -253,13 +266,23 @@ function useFacts(ingredient: Ingredient): Fact[] {
   const alone = { text: '', ingredient, preparation: null, grams: 100, line: 0, via: [] };
   return [
     ...(usualShare
-      ? [{ name: t`usual share`, value: t`${usualShare.from} to ${usualShare.to} %`, figure: 'usualShare' }]
+      ? [
+          {
+            name: t`usual share`,
+            value: t`${{ from: usualShare.from }} to ${{ to: usualShare.to }} %`,
+            figure: 'usualShare',
+          },
+        ]
       : []),
     ...(pH === undefined ? [] : [{ name: 'pH', value: String(pH), figure: 'pH' }]),
     ...(coolBelowC === undefined
       ? []
       : [{ name: t`goes in below`, value: `${coolBelowC} °C`, figure: 'coolBelowC' }]),
-    { name: t`keeps in the fridge`, value: t`${keepingOf([alone], 'fridge').days} days`, figure: 'keeping' },
+    {
+      name: t`keeps in the fridge`,
+      value: plural({ days: keepingOf([alone], 'fridge').days }, { one: '# day', other: '# days' }),
+      figure: 'keeping',
+    },
     ...(allergens.length > 0
       ? [{ name: 'allergens', value: allergens.map(allergenWords).join(', '), figure: 'allergens' }]
       : []),

@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { TookTooLong } from '@/core/base/measures';
 import { partText, WISHES, type PantryRecipe, type WishId } from '@/core/kitchen/making';
 import { verdictHeadline } from '@/core/recipe/classification';
@@ -10,7 +11,9 @@ import { askSolver } from '@/workers';
 import { useHead } from '../shared/useHead';
 import { useStock } from '../shared/useStock';
 
-const OPTIONS = (Object.keys(WISHES) as WishId[]).map((value) => ({ value, label: WISHES[value].label }));
+const options = perLanguage(() =>
+  (Object.keys(WISHES) as WishId[]).map((value) => ({ value, label: WISHES[value].label })),
+);
 
 /** What can I make with what I have that is …? */
 export function MakeableNow() {
@@ -31,7 +34,9 @@ export function MakeableNow() {
       (error: unknown) =>
         current &&
         setFailure(
-          error instanceof TookTooLong ? error.message : t`The solver could not be started: ${String(error)}`,
+          error instanceof TookTooLong
+            ? error.message
+            : t`The solver could not be started: ${{ error: String(error) }}`,
         ),
     );
     return () => {
@@ -42,21 +47,25 @@ export function MakeableNow() {
   return (
     <View className="gap-3" testID="makeable">
       <Heading level={2}>{t`What can I make of it?`}</Heading>
-      <Choice label={t`Make me`} options={OPTIONS} value={wish} onChange={setWish} />
+      <Choice label={t`Make me`} options={options()} value={wish} onChange={setWish} />
       {failure ? <Problem live>{failure}</Problem> : null}
       {wish && !recipes && !failure ? <Small>{t`Looking through the pantry …`}</Small> : null}
       {recipes?.length === 0 ? (
-        <Small live>{t`Nothing in the pantry makes ${wish ? WISHES[wish].label : t`that`} yet.`}</Small>
+        <Small live>
+          {wish
+            ? t`Nothing in the pantry makes ${{ wish: WISHES[wish].label }} yet.`
+            : t`Nothing in the pantry makes that yet.`}
+        </Small>
       ) : null}
       {recipes?.map((recipe) => (
         <View key={textOf(recipe)} className="gap-1 border-t border-line pt-2">
           <Body>{recipe.lines.map(partText).join(', ')}</Body>
-          <Small>{t`${verdictHeadline(recipe.verdict)}, for 100 g.`}</Small>
+          <Small>{t`${{ verdictHeadline: verdictHeadline(recipe.verdict) }}, for 100 g.`}</Small>
           <View className="items-start">
             <Button
               tone="quiet"
               label={t`Write it down`}
-              hint={t`Write down ${textOf(recipe).replaceAll('\n', ', ')}`}
+              hint={t`Write down ${{ replaceAll: textOf(recipe).replaceAll('\n', ', ') }}`}
               onPress={() => router.push({ pathname: '/bench/new', params: { text: textOf(recipe) } })}
             />
           </View>

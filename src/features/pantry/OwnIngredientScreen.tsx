@@ -1,21 +1,22 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 import type { LabelReading } from '@/core/recipe/products';
 import { Body, Button, FieldGroup, Problem, Screen, Small } from '@/ui';
-import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
+import { allergyOptions } from '../shared/allergyOptions';
 import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import {
-  FAT_KIND_OPTIONS,
+  fatKindOptions,
   FIGURES,
   labelOf,
   NEW_OWN,
   ownFromDraft,
-  PROTEIN_FORM_OPTIONS,
+  proteinFormOptions,
   type OwnDraft,
 } from './ownDraft';
 
@@ -32,7 +33,7 @@ export function OwnIngredientScreen() {
   const save = handleSubmit((checked) => {
     const own = stamped(checked);
     if (!own.ok) return;
-    add([own.value], t`${own.value.ingredient.name} can be used in recipes now.`);
+    add([own.value], t`${{ ingredientName: own.value.ingredient.name }} can be used in recipes now.`);
     router.navigate('/pantry');
   });
   return (
@@ -75,7 +76,7 @@ export function OwnIngredientScreen() {
         name="allergens"
         label={t`It holds something people react to`}
         help={t`A head that reacts to it is warned. What a label names is found by itself.`}
-        options={ALLERGY_OPTIONS}
+        options={allergyOptions()}
       />
       {reading && !reading.ok ? <Problem live>{reading.problems[0].message}</Problem> : null}
       <View className="flex-row flex-wrap gap-3">
@@ -109,9 +110,9 @@ function Figures({ control }: { control: ReturnType<typeof useForm<OwnDraft>>['c
         control={control}
         name="proteinForm"
         label={t`Its protein is`}
-        options={PROTEIN_FORM_OPTIONS}
+        options={proteinFormOptions()}
       />
-      <FormChoice control={control} name="fatKind" label={t`Its oil`} options={FAT_KIND_OPTIONS} />
+      <FormChoice control={control} name="fatKind" label={t`Its oil`} options={fatKindOptions()} />
       <FormChoice
         control={control}
         name="keeping"
@@ -149,10 +150,10 @@ function LabelRows({ reading }: { reading: LabelReading }) {
           >
             <View role="cell" className="flex-1">
               <Body>{row.name}</Body>
-              <Small>{row.part === null ? t`not known here` : PART_WORDS[row.part]}</Small>
+              <Small>{row.part === null ? t`not known here` : partWords()[row.part]}</Small>
             </View>
             <View role="cell">
-              <Body>{t`about ${rounded(row.percent, row.percent < 1 ? 2 : 0)} %`}</Body>
+              <Body>{t`about ${{ percent: rounded(row.percent, row.percent < 1 ? 2 : 0) }} %`}</Body>
             </View>
           </View>
         ))}
@@ -161,7 +162,7 @@ function LabelRows({ reading }: { reading: LabelReading }) {
   );
 }
 
-const PART_WORDS: Record<NonNullable<LabelReading['rows'][number]['part']>, string> = {
+const partWords = perLanguage((): Record<NonNullable<LabelReading['rows'][number]['part']>, string> => ({
   water: t`water`,
   cationic: t`conditioner that clings`,
   emollient: t`softener`,
@@ -178,4 +179,4 @@ const PART_WORDS: Record<NonNullable<LabelReading['rows'][number]['part']>, stri
   preservative: t`preservative`,
   fragrance: t`fragrance`,
   none: t`does nothing for the verdict`,
-};
+}));

@@ -1,7 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import { Link, router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
 import { inStock } from '@/core/kitchen/pantry';
 import { near } from '@/core/recipe/parsing';
 import type { PantryItem, Ingredient } from '@/core/records/shapes';
@@ -35,7 +35,9 @@ export function PantryScreen() {
     <Screen
       before={<BenchTabs here="/pantry" />}
       headline={
-        there === 0 ? t`The pantry is empty` : t`${there} ${plural(there, 'thing', 'things')} in the pantry`
+        there === 0
+          ? t`The pantry is empty`
+          : t`${plural(there, { one: '# thing', other: '# things' })} in the pantry`
       }
       reason={t`Say what you have and what a pack costs: substitutes, costs and ideas come from it.`}
       side={<MakeableNow />}
@@ -85,7 +87,9 @@ function PantryRow({ item, ingredient }: { item: PantryItem; ingredient: Ingredi
   const turn = () =>
     add(
       [{ ...item, ...newStamp(), gramsLeft: there ? 0 : null }],
-      there ? t`${capital(ingredient.name)} ran out.` : t`${capital(ingredient.name)} is there again.`,
+      there
+        ? t`${{ ingredientName: capital(ingredient.name) }} ran out.`
+        : t`${{ ingredientName: capital(ingredient.name) }} is there again.`,
     );
   return (
     <View role="listitem" className="flex-row items-center justify-between gap-3 border-t border-line">
@@ -97,14 +101,20 @@ function PantryRow({ item, ingredient }: { item: PantryItem; ingredient: Ingredi
           <Strong className={there ? '' : 'line-through'}>{ingredient.name}</Strong>
           <Small>
             {stockText(item)}
-            {item.pack ? t` · ${money(item.pack.price)} for ${grams(item.pack.grams)}` : ''}
+            {item.pack
+              ? t` · ${{ money: money(item.pack.price) }} for ${{ grams: grams(item.pack.grams) }}`
+              : ''}
           </Small>
         </View>
       </Link>
       <Button
         tone="quiet"
         label={there ? t`ran out` : t`got more`}
-        hint={there ? t`${ingredient.name} ran out` : t`There is ${ingredient.name} again`}
+        hint={
+          there
+            ? t`${{ ingredientName: ingredient.name }} ran out`
+            : t`There is ${{ ingredientName: ingredient.name }} again`
+        }
         onPress={turn}
       />
     </View>
@@ -112,7 +122,11 @@ function PantryRow({ item, ingredient }: { item: PantryItem; ingredient: Ingredi
 }
 
 function stockText({ gramsLeft }: PantryItem): string {
-  return gramsLeft === null ? t`some` : gramsLeft === 0 ? t`ran out` : t`${grams(gramsLeft)} left`;
+  return gramsLeft === null
+    ? t({ message: 'some', context: 'an amount that is not known' })
+    : gramsLeft === 0
+      ? t`ran out`
+      : t`${{ grams: grams(gramsLeft) }} left`;
 }
 
 function OwnIngredients() {

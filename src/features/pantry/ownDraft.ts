@@ -1,4 +1,5 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
 import { failed, failedBySchema, ok, rounded, sum, type Result } from '@/core/base/measures';
 import { productFromLabel, type LabelReading } from '@/core/recipe/products';
 import {
@@ -14,17 +15,72 @@ import { numberFrom } from '../shared/amounts';
 
 /** Figures that can be typed, per 100 g; empty is none. */
 export const FIGURES = [
-  { key: 'water', label: t`Water` },
-  { key: 'protein', label: t`Protein` },
-  { key: 'fat', label: t`Fat, oil` },
-  { key: 'sugars', label: t`Sugars` },
-  { key: 'starch', label: t`Starch` },
-  { key: 'fibre', label: t`Fibre` },
-  { key: 'humectant', label: t`Humectants` },
-  { key: 'mucilage', label: t`Gums` },
-  { key: 'cationic', label: t`Conditioner` },
-  { key: 'tannin', label: t`Tannin` },
-  { key: 'acid', label: t`Acid` },
+  {
+    key: 'water',
+    get label() {
+      return t`Water`;
+    },
+  },
+  {
+    key: 'protein',
+    get label() {
+      return t`Protein`;
+    },
+  },
+  {
+    key: 'fat',
+    get label() {
+      return t`Fat, oil`;
+    },
+  },
+  {
+    key: 'sugars',
+    get label() {
+      return t`Sugars`;
+    },
+  },
+  {
+    key: 'starch',
+    get label() {
+      return t`Starch`;
+    },
+  },
+  {
+    key: 'fibre',
+    get label() {
+      return t`Fibre`;
+    },
+  },
+  {
+    key: 'humectant',
+    get label() {
+      return t`Humectants`;
+    },
+  },
+  {
+    key: 'mucilage',
+    get label() {
+      return t`Gums`;
+    },
+  },
+  {
+    key: 'cationic',
+    get label() {
+      return t`Conditioner`;
+    },
+  },
+  {
+    key: 'tannin',
+    get label() {
+      return t`Tannin`;
+    },
+  },
+  {
+    key: 'acid',
+    get label() {
+      return t`Acid`;
+    },
+  },
 ] as const;
 type FigureKey = (typeof FIGURES)[number]['key'];
 
@@ -84,7 +140,7 @@ function fromLabel(draft: OwnDraft, id: string): Result<{ ingredient: Ingredient
   const allergens = [...new Set([...ingredient.allergens, ...draft.allergens])];
   return ok({
     ingredient: { ...ingredient, allergens },
-    note: t`${said} Label: ${draft.label.trim().slice(0, 1500)}`,
+    note: t`${said} Label: ${{ draft: draft.label.trim().slice(0, 1500) }}`,
   });
 }
 
@@ -101,7 +157,7 @@ function fromFigures(draft: OwnDraft, id: string): Result<{ ingredient: Ingredie
   if (named > 100.5)
     return failed(
       'too-much',
-      t`These add to ${rounded(named, 1)} g; 100 g cannot hold more than 100.`,
+      t`These add to ${{ named: rounded(named, 1) }} g; 100 g cannot hold more than 100.`,
       'figures.water',
     );
   if (named + sum(Object.values(actives)) === 0)
@@ -155,13 +211,16 @@ function rolesOf(value: Record<FigureKey, number>, fatKind: Ingredient['fatKind'
   return roles.size > 0 ? [...roles] : ['carrier'];
 }
 
-export const PROTEIN_FORM_OPTIONS = PROTEIN_FORMS.filter((form) => form !== 'none').map((value) => ({
-  value,
-  label: { 'amino-acids': t`amino acids`, hydrolysed: 'hydrolysed', gelatin: 'gelatin', intact: 'whole' }[
-    value
-  ],
-}));
-export const FAT_KIND_OPTIONS = FAT_KINDS.filter((kind) => kind !== 'none').map((value) => ({
-  value,
-  label: { penetrating: t`enters the strand`, sealing: t`stays on it` }[value],
-}));
+export const proteinFormOptions = perLanguage(() => {
+  const words = {
+    'amino-acids': t`amino acids`,
+    hydrolysed: t`hydrolysed`,
+    gelatin: t`gelatin`,
+    intact: t({ message: 'whole', context: 'protein that is not broken down' }),
+  };
+  return PROTEIN_FORMS.filter((form) => form !== 'none').map((value) => ({ value, label: words[value] }));
+});
+export const fatKindOptions = perLanguage(() => {
+  const words = { penetrating: t`enters the strand`, sealing: t`stays on it` };
+  return FAT_KINDS.filter((kind) => kind !== 'none').map((value) => ({ value, label: words[value] }));
+});

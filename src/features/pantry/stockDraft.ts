@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { failed, failedBySchema, ok, type Result } from '@/core/base/measures';
 import { pantryItemSchema, type PantryItem } from '@/core/records/shapes';
 import { numberFrom } from '../shared/amounts';

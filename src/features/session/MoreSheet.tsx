@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import {
   inMinutes,
   insteadOfMain,

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { lateMinutes } from '@/core/hair/history';
 import { headChosen, useAppDispatch, washHappened } from '@/store';
 import { clockText, clockWords } from './clockText';
@@ -37,7 +37,7 @@ export function OtherTimers({ headId, except }: { headId: string; except: string
           <View key={`${timer.headId}-${timer.id}`} role="listitem">
             <Pressable
               role="button"
-              aria-label={`${timer.label}, ${clockWords(timer, now)}: ${isOther ? t`go to ${timer.headName}` : t`stop this clock`}`}
+              aria-label={`${timer.label}, ${clockWords(timer, now)}: ${isOther ? t`go to ${{ headName: timer.headName }}` : t`stop this clock`}`}
               onPress={press}
               className={`min-h-[56px] flex-row items-center gap-3 rounded-2xl border-2 px-4 ${isOver ? 'border-danger' : 'border-line'}`}
             >

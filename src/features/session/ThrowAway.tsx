@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { t } from '@/core/base/language';
 import { useAppDispatch, washClosed } from '@/store';
 import { Button } from '@/ui';
 

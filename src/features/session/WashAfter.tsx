@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { stepsDone, wornIn, type Worn } from '@/core/hair/history';
 import { expectedMaskGrams } from '@/core/hair/state';
 import type { Larder } from '@/core/recipe/recipes';
@@ -18,17 +19,27 @@ import { useKit } from '../shared/useKit';
 import type { LiveRun } from './useRun';
 import { LEFT_OVER, NO_ANSWER, recordsOf, type DayAnswers, type UseAnswer } from './washRecords';
 
-const RATING_OPTIONS: readonly { value: Rating; label: string }[] = [
+const ratingOptions = perLanguage((): readonly { value: Rating; label: string }[] => [
   { value: 'again', label: t`again` },
   { value: 'unsure', label: t`not sure` },
   { value: 'not-again', label: t`not again` },
-];
-const LEFT_LABELS = { 0: t`nothing`, 0.5: t`about half a portion`, 1: t`a portion or more` } as const;
-const SLIP_OPTIONS = [t`none`, t`little`, t`some`, t`much`, t`a great deal`].map((label, index) => ({
-  value: String(index),
-  label,
-}));
-const THROWN = t`thrown out`;
+]);
+const leftLabels = perLanguage(
+  () => ({ 0: t`nothing`, 0.5: t`about half a portion`, 1: t`a portion or more` }) as const,
+);
+const slipOptions = perLanguage(() =>
+  [
+    t({ message: 'none', context: 'slip' }),
+    t({ message: 'little', context: 'slip' }),
+    t({ message: 'some', context: 'slip' }),
+    t({ message: 'much', context: 'slip' }),
+    t({ message: 'a great deal', context: 'slip' }),
+  ].map((label, index) => ({
+    value: String(index),
+    label,
+  })),
+);
+const thrown = () => t`thrown out`;
 
 /** The minute after: what it was like, what is left, and the day goes into the log. */
 export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
@@ -54,13 +65,13 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
       usualGrams: (recipeId) => usualGrams(head, recipeId, live_, history.larder),
       stamp: newStamp,
     });
-    add(records, t`The wash day of ${head.name} is written down.`);
+    add(records, t`The wash day of ${{ headName: head.name }} is written down.`);
     dispatch(washClosed(head.headId));
     router.navigate('/');
   };
   return (
     <Screen
-      over={t`Wash day of ${head.name}`}
+      over={t`Wash day of ${{ headName: head.name }}`}
       headline={state.endedEarly ? t`Ended early: what was done is kept` : t`Done. What was it like?`}
       reason={t`Tap what you know; nothing has to be answered.`}
       side={<PlannedAndDone live={live} />}
@@ -71,17 +82,17 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
         const treatment = state.treatments.find((each) => each.slot === slot);
         return (
           <View key={slot} className="gap-3 border-t border-line pt-3">
-            <Strong className="text-lead">{t`${nameOf(recipeId)}, on for ${minutes} min`}</Strong>
+            <Strong className="text-lead">{t`${{ name: nameOf(recipeId) }}, on for ${minutes} min`}</Strong>
             <Choice
-              label={t`${nameOf(recipeId)}: again?`}
-              options={RATING_OPTIONS}
+              label={t`${{ name: nameOf(recipeId) }}: again?`}
+              options={ratingOptions()}
               value={answer.rating}
               onChange={(rating) => setUse(slot, { rating })}
             />
             <FieldGroup label={t`Left over`}>
               <Choice
-                label={t`${nameOf(recipeId)}: left over`}
-                options={LEFT_OVER.map((left) => ({ value: String(left), label: LEFT_LABELS[left] }))}
+                label={t`${{ name: nameOf(recipeId) }}: left over`}
+                options={LEFT_OVER.map((left) => ({ value: String(left), label: leftLabels()[left] }))}
                 value={String(answer.left)}
                 onChange={(left) => setUse(slot, { left: Number(left) as UseAnswer['left'] })}
               />
@@ -92,10 +103,10 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
                   label={t`Where it goes`}
                   options={[
                     ...places.map((value) => ({ value, label: value })),
-                    { value: THROWN, label: THROWN },
+                    { value: thrown(), label: thrown() },
                   ]}
-                  value={answer.place ?? THROWN}
-                  onChange={(place) => setUse(slot, { place: place === THROWN ? null : (place as Place) })}
+                  value={answer.place ?? thrown()}
+                  onChange={(place) => setUse(slot, { place: place === thrown() ? null : (place as Place) })}
                 />
               </FieldGroup>
             ) : null}
@@ -116,7 +127,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
       <FieldGroup label={t`Slip: how easily fingers ran through`}>
         <Choice
           label={t`Slip`}
-          options={SLIP_OPTIONS}
+          options={slipOptions()}
           value={textOf(answers.slip)}
           onChange={(slip) => set({ slip: Number(slip) })}
         />
@@ -124,7 +135,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
       <FieldGroup label={t`Left on the hair: film, grit, grease`}>
         <Choice
           label={t`Residue`}
-          options={SLIP_OPTIONS}
+          options={slipOptions()}
           value={textOf(answers.residue)}
           onChange={(residue) => set({ residue: Number(residue) })}
         />

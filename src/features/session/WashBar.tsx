@@ -1,8 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { notificationAsync, NotificationFeedbackType } from 'expo-haptics';
 import { router, usePathname } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Pressable, Text } from 'react-native';
-import { t } from '@/core/base/language';
 import { millisecondsOf } from '@/core/base/measures';
 import { lateMinutes, quietSince } from '@/core/hair/history';
 import { headChosen, selectPrefs, selectWashRuns, useAppDispatch, useAppSelector } from '@/store';
@@ -27,7 +27,11 @@ export function WashBar() {
   return (
     <Pressable
       role="button"
-      aria-label={timer ? t`Wash day: ${timer.label}, ${clockWords(timer, now)}` : t`Go on with the wash day`}
+      aria-label={
+        timer
+          ? t`Wash day: ${{ timer: timer.label }}, ${{ clock: clockWords(timer, now) }}`
+          : t`Go on with the wash day`
+      }
       testID="wash-bar"
       onPress={() => {
         dispatch(headChosen(timer?.headId ?? run.headId));

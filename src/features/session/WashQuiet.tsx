@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { format } from 'date-fns/format';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay, type Instant } from '@/core/base/measures';
 import type { Head } from '@/core/records/shapes';
 import { Body, Button, Screen } from '@/ui';
@@ -26,9 +26,9 @@ export function WashQuiet({ head, live: { run, state, happen }, since }: WashQui
   };
   return (
     <Screen
-      over={t`Wash day of ${head.name}`}
-      headline={t`The wash day of ${formatDay(run.day, 'EEEE')} was not ended`}
-      reason={t`Nothing was tapped since ${format(new Date(since), 'EEEE d MMMM, HH:mm')}, at “${step}”.`}
+      over={t`Wash day of ${{ headName: head.name }}`}
+      headline={t`The wash day of ${{ day: formatDay(run.day, 'EEEE') }} was not ended`}
+      reason={t`Nothing was tapped since ${{ format: format(new Date(since), 'EEEE d MMMM, HH:mm') }}, at “${step}”.`}
     >
       <Body>{t`What became of it? Minutes that nobody watched are written down as not known.`}</Body>
       <View className="flex-row flex-wrap gap-3 pt-2">

@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { plannedMinutes, washScript } from '@/core/plan/washday';
 import type { Head } from '@/core/records/shapes';
 import { SECTIONS } from '@/core/records/shapes';
@@ -47,7 +47,7 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
   };
   return (
     <Screen
-      over={t`Wash day of ${head.name}`}
+      over={t`Wash day of ${{ headName: head.name }}`}
       headline={plan.main ? plan.main.version.name : t`A wash without a treatment`}
       reason={lengthText(steps)}
       side={<StepList steps={steps} />}
@@ -92,7 +92,13 @@ function lengthText(steps: ReturnType<typeof washScript>): string {
   const all = plannedMinutes(steps);
   const least = plannedMinutes(sure);
   const waits = plannedMinutes(sure.filter(({ waits: isWaiting }) => isWaiting));
-  return t`About ${minutesText(least)}${all > least ? t`, or ${minutesText(all)} if it feels firm after it` : ''}.${waits > 0 ? t` Your hands are free for ${minutesText(waits)} of them.` : ''}`;
+  const about =
+    all > least
+      ? t`About ${{ least: minutesText(least) }}, or ${{ all: minutesText(all) }} if it feels firm after it.`
+      : t`About ${{ least: minutesText(least) }}.`;
+  return waits > 0
+    ? `${about} ${t`Your hands are free for ${{ waits: minutesText(waits) }} of them.`}`
+    : about;
 }
 
 function StepList({ steps }: { steps: ReturnType<typeof washScript> }) {
@@ -105,7 +111,7 @@ function StepList({ steps }: { steps: ReturnType<typeof washScript> }) {
             {title}
             {onlyIfFirm ? t`, if it feels firm` : ''}
           </Body>
-          <Strong>{minutes > 0 ? t`${minutes} min${waits ? ' ◦' : ''}` : ''}</Strong>
+          <Strong>{minutes > 0 ? (waits ? t`${minutes} min ◦` : t`${minutes} min`) : ''}</Strong>
         </View>
       ))}
       <Small>{t`◦ the clock runs by itself.`}</Small>

@@ -1,6 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState, type ReactNode } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { lateMinutes, type StepState, type TimerState } from '@/core/hair/history';
 import { FELT, type Felt, type Head } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector } from '@/store';
@@ -14,12 +15,14 @@ import { useMayRing } from './useMayRing';
 import { useReadAloud } from './useReadAloud';
 import type { LiveRun } from './useRun';
 
-const FELT_WORDS: Readonly<Record<Felt, { readonly label: string; readonly note: string }>> = {
-  soft: { label: t`Soft`, note: t`it gives a long way` },
-  right: { label: t`Just right`, note: t`it bends and springs` },
-  firm: { label: t`Firm`, note: t`it hardly gives` },
-  rough: { label: t`Rough`, note: t`it catches, or feels like straw` },
-};
+const feltWords = perLanguage(
+  (): Readonly<Record<Felt, { readonly label: string; readonly note: string }>> => ({
+    soft: { label: t`Soft`, note: t`it gives a long way` },
+    right: { label: t`Just right`, note: t`it bends and springs` },
+    firm: { label: t`Firm`, note: t`it hardly gives` },
+    rough: { label: t`Rough`, note: t`it catches, or feels like straw` },
+  }),
+);
 
 /** One step, one action, for wet hands and two metres' distance. */
 export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
@@ -44,9 +47,9 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
       <View className="flex-row flex-wrap items-center gap-3 border-b border-line px-4 py-2">
         <View className="min-w-[120px] flex-1">
           <Text className="font-strong text-lead text-ink" role="status">
-            {t`${head.name} · ${place} of ${count}`}
+            {t`${{ headName: head.name }} · ${place} of ${count}`}
           </Text>
-          <Text className="font-text text-body text-soft-ink">{t`about ${Math.round(state.minutesAhead)} min left`}</Text>
+          <Text className="font-text text-body text-soft-ink">{t`about ${{ minutesAhead: Math.round(state.minutesAhead) }} min left`}</Text>
         </View>
         <Small
           label={state.paused ? t`Go on` : t`Pause`}
@@ -76,7 +79,7 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
           <View className="flex-row flex-wrap items-center gap-4">
             <SectionHead sections={step.sections} done={sectionsDone} />
             <Text className="font-strong text-title text-ink" aria-live="polite">
-              {t`${sectionsDone.length} of ${step.sections} done`}
+              {t`${{ count: sectionsDone.length }} of ${{ sections: step.sections }} done`}
             </Text>
           </View>
         ) : null}
@@ -122,7 +125,8 @@ function StepActions({ live: { state, happen }, current: { step, sectionsDone },
   const main = () => {
     if (state.paused) return <Huge label={t`Go on`} onPress={() => happen({ what: 'resumed' })} />;
     if (step.phase === 'feel') return <FeltChoice happen={happen} done={done} />;
-    if (open !== undefined) return <Huge label={t`Part ${open + 1} done`} onPress={() => partDone(open)} />;
+    if (open !== undefined)
+      return <Huge label={t`Part ${{ open: open + 1 }} done`} onPress={() => partDone(open)} />;
     return <Huge label={step.waits ? t`Off with it` : t`Done`} onPress={done} />;
   };
   return (
@@ -151,8 +155,8 @@ function FeltChoice({ happen, done }: { happen: LiveRun['happen']; done: () => v
         <Huge
           key={felt}
           half
-          label={FELT_WORDS[felt].label}
-          note={FELT_WORDS[felt].note}
+          label={feltWords()[felt].label}
+          note={feltWords()[felt].note}
           onPress={() => {
             happen({ what: 'felt', felt });
             done();
@@ -188,7 +192,9 @@ function Clock({
         {clockText(timer, now)}
       </Text>
       <Text className="text-center font-text text-lead text-soft-ink">
-        {isOver ? t`over the ${timer.minutes} planned` : t`of ${timer.minutes} minutes`}
+        {isOver
+          ? t`over the ${{ minutes: timer.minutes }} planned`
+          : t`of ${plural({ minutes: timer.minutes }, { one: '# minute', other: '# minutes' })}`}
       </Text>
       {isOver ? (
         <Text role="alert" className="text-center font-strong text-lead text-ink">

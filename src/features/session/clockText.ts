@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { plural, t } from '@lingui/core/macro';
 import { lateMinutes, type TimerState } from '@/core/hair/history';
 
 const two = (value: number) => String(value).padStart(2, '0');
@@ -15,6 +15,6 @@ export function clockText(timer: TimerState, now: string): string {
 /** For a screen reader, which is not told each second. */
 export function clockWords(timer: TimerState, now: string): string {
   const minutes = Math.round(Math.abs(lateMinutes(timer, now)));
-  const text = minutes === 1 ? t`one minute` : t`${minutes} minutes`;
+  const text = minutes === 1 ? t`one minute` : plural(minutes, { one: '# minute', other: '# minutes' });
   return lateMinutes(timer, now) > 0 ? t`${text} over` : t`${text} left`;
 }

@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { addDays, type CalendarDay } from '@/core/base/measures';
 import type { HeadHistory, DayTreatment, WashRun } from '@/core/hair/history';
 import { contactAt, patchTestDays, rulesOfHead, choicesOf, PLAN_RULES } from '@/core/plan/agenda';
@@ -60,7 +60,7 @@ export function offered(
   const testDays = patchTestDays(planSettings, head.headId);
   const whyNot = (version: RecipeVersion): string | null => {
     const judged = judge(version.lines, head, larder);
-    if (!judged.ok) return t`${version.name} is not understood well enough.`;
+    if (!judged.ok) return t`${{ versionName: version.name }} is not understood well enough.`;
     const [stop] = judged.value.stops;
     if (stop) return `${version.name}: ${stop.text}`;
     const usedBefore = sessions.some(({ recipeId }) => recipeId === version.recipeId);

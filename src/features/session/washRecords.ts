@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import {
   stepsDone,
   wornIn,

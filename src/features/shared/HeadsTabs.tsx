@@ -1,14 +1,18 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
 import { PlaceTabs } from './PlaceTabs';
 
-const TABS = [
-  { href: '/heads', label: t`Heads` },
-  { href: '/heads/schools', label: t`Schools` },
-  { href: '/heads/settings', label: t`Settings` },
-  { href: '/heads/keeping', label: t`Keeping` },
-] as const;
+const tabs = perLanguage(
+  () =>
+    [
+      { href: '/heads', label: t`Heads` },
+      { href: '/heads/schools', label: t`Schools` },
+      { href: '/heads/settings', label: t`Settings` },
+      { href: '/heads/keeping', label: t`Keeping` },
+    ] as const,
+);
 
 /** The rooms of heads and settings. */
-export function HeadsTabs({ here }: { here: (typeof TABS)[number]['href'] }) {
-  return <PlaceTabs label={t`Heads and settings`} tabs={TABS} here={here} />;
+export function HeadsTabs({ here }: { here: ReturnType<typeof tabs>[number]['href'] }) {
+  return <PlaceTabs label={t`Heads and settings`} tabs={tabs()} here={here} />;
 }

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { Button, Screen } from '@/ui';
 
 export function NotFound() {

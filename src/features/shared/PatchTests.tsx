@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { patchTestDays } from '@/core/plan/agenda';
 import {
   firstUsePermit,
@@ -101,22 +101,24 @@ export function PatchTests({ recipeId, recipeName, head, isNamed = false }: Patc
         {use.act === 'start' ? (
           <Button
             label={t`Patch test begun today`}
-            hint={t`The patch test on ${head.name} is begun today`}
-            onPress={() => record('waiting', t`The patch test of ${recipeName} on ${head.name} is begun.`)}
+            hint={t`The patch test on ${{ headName: head.name }} is begun today`}
+            onPress={() =>
+              record('waiting', t`The patch test of ${recipeName} on ${{ headName: head.name }} is begun.`)
+            }
           />
         ) : null}
         {use.act === 'read' || use.act === 'wait' ? (
           <Button
             label={t`It reacted`}
-            hint={t`The skin of ${head.name} reacted`}
-            onPress={() => record('reacted', t`${recipeName} is not for ${head.name}.`)}
+            hint={t`The skin of ${{ headName: head.name }} reacted`}
+            onPress={() => record('reacted', t`${recipeName} is not for ${{ headName: head.name }}.`)}
           />
         ) : null}
         {use.act === 'read' ? (
           <Button
             label={t`Skin is clear`}
-            hint={t`The skin of ${head.name} is clear`}
-            onPress={() => record('clear', t`${recipeName} may go on ${head.name}.`)}
+            hint={t`The skin of ${{ headName: head.name }} is clear`}
+            onPress={() => record('clear', t`${recipeName} may go on ${{ headName: head.name }}.`)}
           />
         ) : null}
       </View>

@@ -1,5 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
 import { router, type Href } from 'expo-router';
-import { plural, t } from '@/core/base/language';
 import { formatDay, formatInstant } from '@/core/base/measures';
 import { trialState } from '@/core/hair/trials';
 import { selectUnderway, useAppSelector } from '@/store';
@@ -28,7 +28,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
   if (due) {
     rows.push({
       title: t`Read it dry`,
-      text: t`The treatment of ${formatDay(due, 'EEEE')} shows now: one minute, five strands.`,
+      text: t`The treatment of ${{ due: formatDay(due, 'EEEE') }} shows now: one minute, five strands.`,
       button: t`Take a reading`,
       to: '/strand/take',
     });
@@ -37,8 +37,8 @@ export function useReadingsDue(headId: string): readonly Due[] {
     const { stage, done, of } = trialState(trial, history.trialWashes, history.readings, today);
     if (stage.what !== 'wash' || !stage.isDue) continue;
     rows.push({
-      title: t`Trial: ${armWords(stage.arm, trial, history.larder)}`,
-      text: t`Wash ${done + 1} of ${of}, from today on.`,
+      title: t`Trial: ${{ arm: armWords(stage.arm, trial, history.larder) }}`,
+      text: t`Wash ${{ done: done + 1 }} of ${of}, from today on.`,
       button: t`Open the trial`,
       to: `/strand/trials/${trial.trialId}`,
     });
@@ -46,7 +46,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
   if (taps.length > 0) {
     rows.push({
       title: t`A count is under way`,
-      text: t`${hairs} ${plural(hairs, 'hair', 'hairs')} so far.`,
+      text: t`${plural(hairs, { one: '# hair', other: '# hairs' })} so far.`,
       button: t`Go on counting`,
       to: '/strand/tally',
     });
@@ -54,7 +54,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
   if (strands.length > 0) {
     rows.push({
       title: t`A stretch test is under way`,
-      text: t`${strands.length} ${plural(strands.length, 'strand', 'strands')} so far.`,
+      text: t`${plural({ count: strands.length }, { one: '# strand', other: '# strands' })} so far.`,
       button: t`Go on measuring`,
       to: '/strand/stretch',
     });
@@ -62,7 +62,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
   if (dryingSince !== null) {
     rows.push({
       title: t`Hair is drying`,
-      text: t`Since ${formatInstant(dryingSince, 'H:mm')}.`,
+      text: t`Since ${{ dryingSince: formatInstant(dryingSince, 'H:mm') }}.`,
       button: t`Is it dry?`,
       to: '/strand/porosity',
     });

@@ -1,6 +1,6 @@
 import type { PlanChoices } from '@/core/plan/agenda';
 import { Choice, FieldGroup } from '@/ui';
-import { SCHOOL_CHOICES } from './schoolChoices';
+import { schoolChoices } from './schoolChoices';
 import { SchoolSides } from './SchoolSides';
 
 interface SchoolRowsProps {
@@ -10,7 +10,7 @@ interface SchoolRowsProps {
 
 /** What makers disagree on: what is in force, with its sentence, and the other side one tap away. */
 export function SchoolRows({ choices, change }: SchoolRowsProps) {
-  return SCHOOL_CHOICES.map(({ key, label, options }) => (
+  return schoolChoices().map(({ key, label, options }) => (
     <FieldGroup key={key} label={label}>
       <Choice<string>
         label={label}

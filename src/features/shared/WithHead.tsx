@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
-import { t } from '@/core/base/language';
 import type { HairState } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
 import { selectFailure, useAppSelector, type HeadAnswer } from '@/store';
@@ -22,7 +22,7 @@ export function WithState({ children }: { readonly children: (head: Head, state:
   return state ? (
     children(head, state)
   ) : (
-    <OneMoment reason={t`Working out ${head.name}'s hair from the readings.`} />
+    <OneMoment reason={t`Working out ${{ headName: head.name }}'s hair from the readings.`} />
   );
 }
 
@@ -34,7 +34,7 @@ export function WithPlan({ children }: { readonly children: (head: Head, answer:
   return answer ? (
     children(head, answer)
   ) : (
-    <OneMoment reason={t`Working out ${head.name}'s week from the readings.`} />
+    <OneMoment reason={t`Working out ${{ headName: head.name }}'s week from the readings.`} />
   );
 }
 

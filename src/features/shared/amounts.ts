@@ -1,8 +1,9 @@
-import { fixed, t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
+import { fixed } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 
 export function grams(value: number): string {
-  return t`${rounded(value, value < 10 ? 1 : 0)} g`;
+  return t`${{ value: rounded(value, value < 10 ? 1 : 0) }} g`;
 }
 
 /** In her own currency, which nobody here knows: the bare number. */

@@ -1,4 +1,5 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
 import { strengthWord, type TreatmentKind } from '@/core/recipe/classification';
 import type { Slot, RecipeUse } from '@/core/records/shapes';
 import type { MarkKind } from '@/ui';
@@ -11,20 +12,20 @@ export const MARK_OF_KIND: Record<TreatmentKind, MarkKind> = {
   rinse: 'small',
 };
 
-const KIND_NOUN: Record<TreatmentKind, string> = {
+const kindNoun = perLanguage((): Record<TreatmentKind, string> => ({
   protein: t`protein`,
   moisture: t`moisture`,
   balanced: t`balanced`,
   oil: t`oil`,
   rinse: t`rinse`,
-};
+}));
 
 /** "strong protein": kind and strength in words, for a line of text. */
 export function kindInWords(kind: TreatmentKind, strength: number): string {
-  return `${KIND_NOUN[kind]}, ${strengthWord(strength)}`;
+  return `${kindNoun()[kind]}, ${strengthWord(strength)}`;
 }
 
-export const SLOT_WORDS: Record<Slot, string> = {
+export const slotWords = perLanguage((): Record<Slot, string> => ({
   'pre-poo': t`before the shampoo`,
   main: t`after the shampoo`,
   'follow-up': t`straight after it`,
@@ -32,16 +33,16 @@ export const SLOT_WORDS: Record<Slot, string> = {
   mist: t`a small beat`,
   scalp: t`on the scalp, to be washed out`,
   serum: t`for the night, on the ends`,
-};
+}));
 
-export const USE_WORDS: Record<RecipeUse, string> = {
+export const recipeUseWords = perLanguage((): Record<RecipeUse, string> => ({
   mask: t`mask`,
   'pre-poo': t`pre-poo`,
   rinse: t`rinse or refresh`,
   mist: t`daily mist`,
   'scalp-oil': t`scalp oil`,
   serum: t`night serum`,
-};
+}));
 
 /** From so many minutes on a time is said in hours. */
 const HOURS_FROM = 120;
@@ -49,5 +50,5 @@ const HOURS_FROM = 120;
 export function minutesText(minutes: number): string {
   if (minutes < HOURS_FROM) return `${minutes} min`;
   const rest = minutes % 60;
-  return t`${Math.floor(minutes / 60)} h${rest === 0 ? '' : ` ${rest} min`}`;
+  return t`${{ minutes: Math.floor(minutes / 60) }} h${{ rest: rest === 0 ? '' : ` ${rest} min` }}`;
 }

@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { dayOfDate } from '@/core/base/measures';
 import { recordsTaken, undoOffered, type AppStore } from '@/store';
 import { askEstimator } from '@/workers';
@@ -8,7 +8,9 @@ export async function loadDemo(dispatch: AppStore['dispatch']): Promise<void> {
   try {
     dispatch(recordsTaken(await askEstimator('demo', dayOfDate(new Date()))));
   } catch (error) {
-    dispatch(undoOffered({ said: t`The demo could not be made. ${messageOf(error)}`, recordIds: [] }));
+    dispatch(
+      undoOffered({ said: t`The demo could not be made. ${{ message: messageOf(error) }}`, recordIds: [] }),
+    );
   }
 }
 

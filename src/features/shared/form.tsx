@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import {
   useController,
   type Control,
@@ -8,7 +9,6 @@ import {
   type Resolver,
 } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import type { Result } from '@/core/base/measures';
 import { Button, Choice, Field, FieldGroup, Problem } from '@/ui';
 

@@ -1,21 +1,21 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { fileNameOf } from './browserFiles';
-import { actionOfKey, ACTIONS, OTHER_KEYS } from './keyActions';
+import { actionOfKey, actions, otherKeys } from './keyActions';
 
 const app = path.resolve(__dirname, '../../../app');
 
 describe('keys', () => {
   it('are each of one place, and of none that does something else', () => {
-    const keys = ACTIONS.flatMap(({ key }) => key ?? []);
+    const keys = actions().flatMap(({ key }) => key ?? []);
     expect(new Set(keys).size).toBe(keys.length);
-    for (const { keys: other } of OTHER_KEYS) expect(keys).not.toContain(other);
+    for (const { keys: other } of otherKeys()) expect(keys).not.toContain(other);
     expect(actionOfKey('r')?.to).toBe('/strand/take');
     expect(actionOfKey('z')).toBeUndefined();
   });
 
   it('lead to places that are there', () => {
-    for (const { to } of ACTIONS) {
+    for (const { to } of actions()) {
       const files = [`${to}.tsx`, `${to}/index.tsx`].map((file) => path.join(app, file));
       expect({ to, isThere: files.some((file) => existsSync(file)) }).toEqual({ to, isThere: true });
     }

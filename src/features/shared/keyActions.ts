@@ -1,5 +1,6 @@
+import { t } from '@lingui/core/macro';
 import type { Href } from 'expo-router';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 
 /** A place to go to, by key or by name. */
 export interface Action {
@@ -19,7 +20,7 @@ const to = (href: Href & string, label: string, key: string | null = null, words
 });
 
 /** Everywhere one can go, in the order of the places. */
-export const ACTIONS: readonly Action[] = [
+export const actions = perLanguage((): readonly Action[] => [
   to('/', t`Today`, '1', t`now`),
   to('/week', t`Week`, '2', t`plan thread calendar`),
   to('/bench', t`Bench`, '3', t`recipes`),
@@ -42,16 +43,19 @@ export const ACTIONS: readonly Action[] = [
   to('/heads/schools', t`Schools`, null, t`disagree protein`),
   to('/heads/settings', t`Settings`, null, t`theme dark text size units sound language`),
   to('/heads/keeping', t`Keeping`, 'k', t`export import backup copies delete csv`),
-];
+]);
 
 /** Keys that do something other than to lead somewhere. */
-export const OTHER_KEYS = [
-  { keys: '?', label: t`This list` },
-  { keys: t`/ or Ctrl K`, label: t`Go anywhere by its name, on a wide screen` },
-  { keys: t`Escape`, label: t`Close what is open` },
-  { keys: t`Tab, Enter, arrows`, label: t`Everything else` },
-] as const;
+export const otherKeys = perLanguage(
+  () =>
+    [
+      { keys: '?', label: t`This list` },
+      { keys: t`/ or Ctrl K`, label: t`Go anywhere by its name, on a wide screen` },
+      { keys: t`Escape`, label: t`Close what is open` },
+      { keys: t`Tab, Enter, arrows`, label: t`Everything else` },
+    ] as const,
+);
 
 export function actionOfKey(key: string): Action | undefined {
-  return ACTIONS.find((action) => action.key === key);
+  return actions().find((action) => action.key === key);
 }

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { lazy, Suspense, type ComponentType } from 'react';
-import { t } from '@/core/base/language';
 import { Screen } from '@/ui';
 
 /**

@@ -1,4 +1,4 @@
-import { plural, t } from '@/core/base/language';
+import { plural } from '@lingui/core/macro';
 
 /** "1 record", "12 records". */
-export const recordsText = (count: number): string => t`${count} ${plural(count, 'record', 'records')}`;
+export const recordsText = (count: number): string => plural(count, { one: '# record', other: '# records' });

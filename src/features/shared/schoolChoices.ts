@@ -1,4 +1,5 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
 import type { PlanChoices } from '@/core/plan/agenda';
 
 type SchoolKey =
@@ -31,7 +32,7 @@ const school = <Key extends SchoolKey>(key: Key, label: string, options: Options
 });
 
 /** Both sides of what makers disagree on, in a sentence each. */
-export const SCHOOL_CHOICES: readonly SchoolChoice[] = [
+export const schoolChoices = perLanguage((): readonly SchoolChoice[] => [
   school('rhythm', t`When protein is due`, [
     {
       value: 'readings',
@@ -127,4 +128,4 @@ export const SCHOOL_CHOICES: readonly SchoolChoice[] = [
       hint: t`It combs more easily, and a little less of the mask goes in.`,
     },
   ]),
-];
+]);

@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import type { Larder } from '@/core/recipe/recipes';
 import type { Arm, Trial } from '@/core/records/shapes';
 
@@ -7,7 +7,7 @@ export function trialQuestion({ recipeId, againstId, signal }: Trial, larder: La
   const name = larder.recipeName(recipeId);
   return againstId === null
     ? t`Does ${name} by itself change the ${signal}?`
-    : t`${name} or ${larder.recipeName(againstId)}: which does more for the ${signal}?`;
+    : t`${name} or ${{ recipeName: larder.recipeName(againstId) }}: which does more for the ${signal}?`;
 }
 
 /** What goes on the hair in one arm. */

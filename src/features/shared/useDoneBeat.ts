@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import type { CalendarDay } from '@/core/base/measures';
 import type { Beat } from '@/core/plan/planning';
 import type { Head } from '@/core/records/shapes';
@@ -13,6 +13,9 @@ export function useDoneBeat(): (head: Head, beat: Beat, day: CalendarDay) => voi
   return (head, beat, day) => {
     const recipe = recipes.find((known) => known.recipeId === beat.recipeId);
     if (!recipe) return;
-    add([sessionOf(recipe, head.headId, day)], t`${recipe.name} is written down for ${head.name}.`);
+    add(
+      [sessionOf(recipe, head.headId, day)],
+      t`${{ recipeName: recipe.name }} is written down for ${{ headName: head.name }}.`,
+    );
   };
 }

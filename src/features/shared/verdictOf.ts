@@ -1,11 +1,16 @@
+import { perLanguage } from '@/core/base/language';
 import { classifyVersion, type Verdict } from '@/core/recipe/classification';
 import type { Larder } from '@/core/recipe/recipes';
 import type { School, RecipeVersion } from '@/core/records/shapes';
 
-const known = new WeakMap<Larder, WeakMap<RecipeVersion, Map<School, Verdict | null>>>();
+/** With the names of what goes in. */
+const verdicts = perLanguage(
+  () => new WeakMap<Larder, WeakMap<RecipeVersion, Map<School, Verdict | null>>>(),
+);
 
 /** The verdict of a stored version, worked out once as long as the larder is the same; null where it has none. */
 export function verdictOf(version: RecipeVersion, school: School, larder: Larder): Verdict | null {
+  const known = verdicts();
   const versions = known.get(larder) ?? new WeakMap<RecipeVersion, Map<School, Verdict | null>>();
   known.set(larder, versions);
   const schools = versions.get(version) ?? new Map<School, Verdict | null>();

@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { Text, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { batchLines, jarLabel, shelfOf } from '@/core/kitchen/batches';
 import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';

@@ -1,14 +1,15 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { batchLines, movingForbidden, type ShelfItem } from '@/core/kitchen/batches';
 import { judgeWeighed } from '@/core/recipe/safety';
 import type { BatchEvent, Place, Head } from '@/core/records/shapes';
 import { selectHeads, useAppSelector } from '@/store';
 import { Body, Button, Choice, Problem, Small } from '@/ui';
 import { PatchTests, useFirstUse } from '../shared/PatchTests';
-import { PLACE_WORDS } from '../shared/placeWords';
+import { placeWords } from '../shared/placeWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useKit } from '../shared/useKit';
@@ -16,7 +17,9 @@ import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
 
 const HALVES = [0.5, 1, 2] as const;
-const REASONS = [t`smell`, t`mould or specks`, t`past its day`, t`did not like it`] as const;
+const reasons = perLanguage(
+  () => [t`smell`, t`mould or specks`, t`past its day`, t`did not like it`] as const,
+);
 
 /** What can be done with a batch: used on a head that may have it, moved, thrown out, made again. */
 export function ShelfActions({ item }: { item: ShelfItem }) {
@@ -48,7 +51,7 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
   const move = (place: Place) => {
     const why = movingForbidden(item, place);
     setProblem(why ?? null);
-    if (!why) event({ what: 'moved', place }, t`${name} is now ${PLACE_WORDS[place]}.`);
+    if (!why) event({ what: 'moved', place }, t`${name} is now ${{ place: placeWords()[place] }}.`);
   };
   return (
     <View className="gap-3 border-l-4 border-line pl-3">
@@ -69,7 +72,10 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
               item={item}
               head={head}
               onUse={(portions) =>
-                event({ what: 'used', portions, headId }, t`${portions} of ${name} used on ${head.name}.`)
+                event(
+                  { what: 'used', portions, headId },
+                  t`${portions} of ${name} used on ${{ headName: head.name }}.`,
+                )
               }
             />
           ) : (
@@ -84,7 +90,7 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
             <Button
               key={place}
               label={item.place === 'freezer' ? t`Thaw: ${place}` : t`Move: ${place}`}
-              hint={`${item.place === 'freezer' ? t`Thaw` : t`Move`} ${name}: ${PLACE_WORDS[place]}`}
+              hint={`${item.place === 'freezer' ? t`Thaw` : t`Move`} ${name}: ${placeWords()[place]}`}
               onPress={() => move(place)}
             />
           ))}
@@ -92,7 +98,7 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
       {problem ? <Problem live>{problem}</Problem> : null}
       <Body>{t`Throw it out, because of:`}</Body>
       <View className="flex-row flex-wrap gap-2">
-        {REASONS.map((reason) => (
+        {reasons().map((reason) => (
           <Button
             key={reason}
             label={reason}
@@ -136,7 +142,7 @@ function UseOn({ item, head, onUse }: UseOnProps) {
     return (
       <View role="alert">
         {stops.map(({ id, text, act }) => (
-          <Small key={id}>{t`Not for ${head.name}: ${text} ${act}`}</Small>
+          <Small key={id}>{t`Not for ${{ headName: head.name }}: ${text} ${act}`}</Small>
         ))}
       </View>
     );
@@ -146,8 +152,12 @@ function UseOn({ item, head, onUse }: UseOnProps) {
       {HALVES.filter((portions) => portions <= left).map((portions) => (
         <Button
           key={portions}
-          label={t`Used ${portions === 0.5 ? t`half` : portions}`}
-          hint={t`Used ${portions === 0.5 ? t`half a portion` : `${portions} ${plural(portions, 'portion', 'portions')}`} of ${name}`}
+          label={portions === 0.5 ? t`Used half` : t`Used ${portions}`}
+          hint={
+            portions === 0.5
+              ? t`Used half a portion of ${name}`
+              : t`Used ${plural(portions, { one: '# portion', other: '# portions' })} of ${name}`
+          }
           onPress={() => onUse(portions)}
         />
       ))}

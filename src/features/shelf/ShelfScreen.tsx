@@ -1,7 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import { shelfOf, type ShelfItem } from '@/core/kitchen/batches';
 import { ofKind } from '@/core/records/shapes';
@@ -9,7 +9,7 @@ import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, Heading, Screen, Small, Strong } from '@/ui';
 import { grams } from '../shared/amounts';
 import { BenchTabs } from '../shared/BenchTabs';
-import { PLACE_WORDS } from '../shared/placeWords';
+import { placeWords } from '../shared/placeWords';
 import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
 import { ShelfActions } from './ShelfActions';
@@ -40,14 +40,17 @@ export function ShelfScreen() {
         ))}
       </View>
       {shown.length < there.length ? (
-        <Button label={t`Show ${there.length - shown.length} more`} onPress={() => setMore(more + 1)} />
+        <Button
+          label={t`Show ${{ count: there.length - shown.length }} more`}
+          onPress={() => setMore(more + 1)}
+        />
       ) : null}
       {gone.length > 0 ? (
         <View className="gap-1">
           <Heading level={2}>{t`Used up or thrown out`}</Heading>
           {gone.map((item) => (
             <Small key={item.batch.batchId}>
-              {t`${item.name}, made ${formatDay(item.batch.madeOn, 'd MMM')}`}
+              {t`${{ itemName: item.name }}, made ${{ madeOn: formatDay(item.batch.madeOn, 'd MMM') }}`}
             </Small>
           ))}
         </View>
@@ -57,23 +60,25 @@ export function ShelfScreen() {
 }
 
 function headlineOf(there: readonly ShelfItem[]): string {
-  const past = there.filter(({ state }) => state === 'past');
+  const [past, ...others] = there.filter(({ state }) => state === 'past');
   const first = there.find(({ state }) => state === 'use-first');
-  if (past.length > 0)
-    return t`Throw out ${past[0]?.name}${past.length > 1 ? t` and ${past.length - 1} more` : ''}`;
-  if (first) return t`Use ${first.name} first`;
+  if (past && others.length > 0)
+    return t`Throw out ${{ name: past.name }} and ${{ others: others.length }} more`;
+  if (past) return t`Throw out ${{ name: past.name }}`;
+  if (first) return t`Use ${{ firstName: first.name }} first`;
   return there.length === 0 ? t`The shelf is empty` : t`Everything keeps`;
 }
 
 function reasonOf(there: readonly ShelfItem[]): string {
   if (there.length === 0) return t`Make a recipe, and its portions stand here with their use-by day.`;
   const portions = there.reduce((total, { left }) => total + left, 0);
-  return t`${there.length} ${plural(there.length, 'batch', 'batches')}, ${portions} ${plural(portions, 'portion', 'portions')}. Browning is no spoilage; smell, gas, slime or specks are.`;
+  return t`${plural({ count: there.length }, { one: '# batch', other: '# batches' })}, ${plural(portions, { one: '# portion', other: '# portions' })}. Browning is no spoilage; smell, gas, slime or specks are.`;
 }
 
 function ShelfRow({ item }: { item: ShelfItem }) {
   const [open, setOpen] = useState(false);
   const { batch, name, left, place, state } = item;
+  const portions = t`${left} of ${plural({ portions: batch.portions }, { one: '# portion', other: '# portions' })} of ${{ grams: grams(batch.portionGrams) }}`;
   return (
     <View
       role="listitem"
@@ -85,9 +90,15 @@ function ShelfRow({ item }: { item: ShelfItem }) {
         <Strong className={state === 'past' ? 'text-danger' : ''}>{whenText(item)}</Strong>
       </View>
       <Small>
-        {t`${left} of ${batch.portions} ${plural(batch.portions, 'portion', 'portions')} of ${grams(batch.portionGrams)} ${PLACE_WORDS[place]}${item.thawed ? t`, thawed` : ''} · made ${formatDay(batch.madeOn, 'd MMM')}${batch.waterAddedGrams > 0 ? t` · ${grams(batch.waterAddedGrams)} water added` : ''}`}
+        {[
+          item.thawed
+            ? t`${portions} ${{ place: placeWords()[place] }}, thawed`
+            : `${portions} ${placeWords()[place]}`,
+          t`made ${{ madeOn: formatDay(batch.madeOn, 'd MMM') }}`,
+          ...(batch.waterAddedGrams > 0 ? [t`${{ grams: grams(batch.waterAddedGrams) }} water added`] : []),
+        ].join(' · ')}
       </Small>
-      <Small>{t`Limited by ${item.limitedBy}. ${item.why}`}</Small>
+      <Small>{t`Limited by ${{ limitedBy: item.limitedBy }}. ${{ why: item.why }}`}</Small>
       <View className="flex-row flex-wrap gap-x-4">
         <Button
           tone="quiet"
@@ -109,8 +120,8 @@ function ShelfRow({ item }: { item: ShelfItem }) {
 }
 
 function whenText({ daysLeft, useBy, state }: ShelfItem): string {
-  if (state === 'past') return t`past since ${formatDay(useBy, 'd MMM')}`;
+  if (state === 'past') return t`past since ${{ useBy: formatDay(useBy, 'd MMM') }}`;
   if (daysLeft === 0) return t`last day today`;
   if (daysLeft === 1) return t`until tomorrow`;
-  return t`until ${formatDay(useBy, 'd MMM')}`;
+  return t`until ${{ useBy: formatDay(useBy, 'd MMM') }}`;
 }

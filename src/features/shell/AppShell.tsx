@@ -1,5 +1,5 @@
 import { usePathname } from 'expo-router';
-import { Suspense, useEffect, type ComponentType, type ReactNode } from 'react';
+import { Fragment, Suspense, useEffect, type ComponentType, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
@@ -22,6 +22,7 @@ import { UndoBar } from './UndoBar';
 import { useDailyCopy } from './useDailyCopy';
 import { useDayTicker } from './useDayTicker';
 import { useDemoStart } from './useDemoStart';
+import { useLanguage } from './useLanguage';
 import { useLeaveWarning } from './useLeaveWarning';
 import { workersAnswer } from './workersAnswer';
 
@@ -45,10 +46,17 @@ export function AppShell({ children, parts }: { children: ReactNode; parts: Shel
   return (
     <SafeAreaProvider>
       <Provider store={store}>
-        <Frame parts={parts}>{children}</Frame>
+        <InLanguage>
+          <Frame parts={parts}>{children}</Frame>
+        </InLanguage>
       </Provider>
     </SafeAreaProvider>
   );
+}
+
+/** All texts below are said anew when another language is spoken. */
+function InLanguage({ children }: { children: ReactNode }) {
+  return <Fragment key={useLanguage()}>{children}</Fragment>;
 }
 
 function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) {

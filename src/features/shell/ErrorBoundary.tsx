@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import type { ErrorBoundaryProps } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { dayOfDate } from '@/core/base/measures';
 import { writeBackup } from '@/core/records/files';
 import { browserStorage } from '@/store';
@@ -29,7 +29,7 @@ export function ErrorBoundary({ error }: ErrorBoundaryProps) {
         writeBackup(records, now.toISOString()),
         'application/json',
       );
-      setSaid(t`In the file: ${recordsText(records.length)}.`);
+      setSaid(t`In the file: ${{ records: recordsText(records.length) }}.`);
     } catch {
       setSaid(t`The records cannot be read from the browser now. They are not deleted; try again later.`);
     }

@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { Workbox } from 'workbox-window';
-import { t } from '@/core/base/language';
 import { Body, Button } from '@/ui';
 import { whenIdle } from './whenIdle';
 

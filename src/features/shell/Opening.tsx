@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
-import { t } from '@/core/base/language';
 import { Screen } from '@/ui';
 
 /** Most stores are read before anybody could read this; then a flash of words would only disturb. */

@@ -1,8 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { Link, usePathname } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { useTokens, useWide } from '@/ui';
-import { isAt, PLACES } from './places';
+import { isAt, places } from './places';
 
 /** The bar under the thumb on a phone, the rail at the left on a wide screen. */
 export function Places() {
@@ -19,7 +19,7 @@ export function Places() {
           : 'flex-row border-t border-line bg-sunken pb-1 pt-1'
       }
     >
-      {PLACES.map(({ href, label, icon: Icon }) => {
+      {places().map(({ href, label, icon: Icon }) => {
         const here = isAt(pathname, href);
         return (
           <Link key={href} href={href} asChild>

@@ -1,6 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
 import {
   saveRetried,
   selectDamaged,
@@ -26,10 +26,10 @@ export function StorageNotice() {
   const text =
     problem ??
     (newer > 0
-      ? t`${entries(newer)} ${plural(newer, 'was', 'were')} written by a newer version of this application and cannot be read by this one. Nothing was deleted: reload this page, and it will be there.`
+      ? t`${plural(newer, { one: '# stored entry was', other: '# stored entries were' })} written by a newer version of this application and cannot be read by this one. Nothing was deleted: reload this page, and it will be there.`
       : damaged > 0
-        ? t`${entries(damaged)} could not be read, and no copy has ${plural(damaged, 'it', 'them')}. Nothing was deleted; everything else is here.`
-        : t`${entries(healed)} could not be read and ${plural(healed, 'was', 'were')} taken from a copy. Nothing is missing.`);
+        ? t`${plural(damaged, { one: '# stored entry could not be read, and no copy has it', other: '# stored entries could not be read, and no copy has them' })}. Nothing was deleted; everything else is here.`
+        : t`${plural(healed, { one: '# stored entry could not be read and was taken from a copy', other: '# stored entries could not be read and were taken from a copy' })}. Nothing is missing.`);
   return (
     <View
       role="alert"
@@ -47,5 +47,3 @@ export function StorageNotice() {
     </View>
   );
 }
-
-const entries = (count: number) => t`${count} stored ${plural(count, 'entry', 'entries')}`;

@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import * as Toast from '@rn-primitives/toast';
 import { useEffect } from 'react';
 import { Text } from 'react-native';
-import { t } from '@/core/base/language';
 import { recordsAdded, selectUndo, undoClosed, useAppDispatch, useAppSelector } from '@/store';
 import { useWide } from '@/ui';
 import { withdrawing } from '../shared/stamp';

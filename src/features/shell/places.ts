@@ -1,18 +1,22 @@
+import { t } from '@lingui/core/macro';
 import CircleDot from 'lucide-react-native/icons/circle-dot';
 import Soup from 'lucide-react-native/icons/soup';
 import Spline from 'lucide-react-native/icons/spline';
 import Users from 'lucide-react-native/icons/users';
 import Waves from 'lucide-react-native/icons/waves-vertical';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 
 /** The five places, in the order of the bar. */
-export const PLACES = [
-  { href: '/', label: t`Today`, icon: CircleDot },
-  { href: '/week', label: t`Week`, icon: Spline },
-  { href: '/bench', label: t`Bench`, icon: Soup },
-  { href: '/strand', label: t`Strand`, icon: Waves },
-  { href: '/heads', label: t`Heads`, icon: Users },
-] as const;
+export const places = perLanguage(
+  () =>
+    [
+      { href: '/', label: t`Today`, icon: CircleDot },
+      { href: '/week', label: t`Week`, icon: Spline },
+      { href: '/bench', label: t`Bench`, icon: Soup },
+      { href: '/strand', label: t`Strand`, icon: Waves },
+      { href: '/heads', label: t`Heads`, icon: Users },
+    ] as const,
+);
 
 export function isAt(pathname: string, href: string): boolean {
   const rooms = href === '/bench' ? ['/bench', '/shelf', '/pantry'] : [href];

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { router, useGlobalSearchParams } from 'expo-router';
 import { useEffect } from 'react';
-import { t } from '@/core/base/language';
 import { selectAllRecords, selectStatus, undoOffered, useAppDispatch, useAppSelector } from '@/store';
 import { loadDemo } from '../shared/demo';
 

@@ -1,8 +1,9 @@
+import { t } from '@lingui/core/macro';
 import * as Slider from '@radix-ui/react-slider';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { fixed, t } from '@/core/base/language';
+import { fixed } from '@/core/base/language';
 import { prefsChanged, useAppDispatch } from '@/store';
 import { Button, Screen, useTokens, useWide } from '@/ui';
 
@@ -88,7 +89,7 @@ export function CalibrateRuler({ start, onDone, onTyping }: CalibrateRulerProps)
             <Slider.Track className="h-full w-full" />
             <Slider.Thumb
               aria-label={t`Lower edge of the card on the screen`}
-              aria-valuetext={t`${fixed(pixelsPerMm, 2)} pixels a millimetre`}
+              aria-valuetext={t`${{ pixelsPerMm: fixed(pixelsPerMm, 2) }} pixels a millimetre`}
               className="block h-[44px] w-[44px] rounded-xl border-2 border-ink bg-saffron"
             />
           </Slider.Root>

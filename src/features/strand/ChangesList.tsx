@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import { changeWords, sessionChange, type SessionChange } from '@/core/hair/evidence';
 import type { HeadHistory } from '@/core/hair/history';
@@ -13,7 +13,7 @@ const ROWS_AT_ONCE = 6;
 function changeText(signal: SignalId, { change, afterMoment }: SessionChange): string {
   const words = changeWords(signal, change);
   if (signal === 'breakage') return words;
-  return t`${words}, read ${afterMoment === 'dry' ? t`dry` : t`wet, the same day`}`;
+  return afterMoment === 'dry' ? t`${words}, read dry` : t`${words}, read wet, the same day`;
 }
 
 interface ChangesListProps {
@@ -41,7 +41,9 @@ export function ChangesList({ head, history, signal }: ChangesListProps) {
               <Small>
                 {change
                   ? changeText(signal, change)
-                  : t`no ${signal === 'breakage' ? t`count` : t`reading`} before and after`}
+                  : signal === 'breakage'
+                    ? t`no count before and after`
+                    : t`no reading before and after`}
               </Small>
             </View>
           );

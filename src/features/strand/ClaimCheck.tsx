@@ -1,6 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { fixed, plural, t } from '@/core/base/language';
+import { fixed, perLanguage } from '@/core/base/language';
 import { calendarDaySchema, formatDay, type CalendarDay } from '@/core/base/measures';
 import { rateRatio, rateRatioWords, type Rate } from '@/core/hair/evidence';
 import type { HeadHistory } from '@/core/hair/history';
@@ -9,10 +10,10 @@ import { tallyTotals } from '@/core/records/shapes';
 import { Body, Choice, Field, FieldGroup, Heading, Small, Strong } from '@/ui';
 
 type What = 'broken' | 'shed';
-const WHATS: readonly { value: What; label: string }[] = [
+const whats = perLanguage((): readonly { value: What; label: string }[] => [
   { value: 'broken', label: t`broken pieces` },
   { value: 'shed', label: t`shed hairs` },
-];
+]);
 const OTHER = 'other';
 
 /** "It sheds much less since then": what the counts say about it. */
@@ -27,7 +28,7 @@ export function ClaimCheck({ history }: { history: HeadHistory }) {
   return (
     <View className="gap-2 pt-4" role="group" aria-label={t`Check a claim`}>
       <Heading level={2}>{t`“Much less since then”?`}</Heading>
-      <Choice label={t`What`} options={WHATS} value={what} onChange={setWhat} />
+      <Choice label={t`What`} options={whats()} value={what} onChange={setWhat} />
       <FieldGroup label={t`Since`}>
         <Choice
           label={t`Since`}
@@ -61,20 +62,24 @@ function Answer({ history, what, since }: { history: HeadHistory; what: What; si
   const after = counts.filter((count) => count.day > since);
   if (before.length === 0 || after.length === 0)
     return (
-      <Body>{t`There is no count ${before.length === 0 ? t`before` : t`after`} that day, so nothing can be said.`}</Body>
+      <Body>
+        {before.length === 0
+          ? t`There is no count before that day, so nothing can be said.`
+          : t`There is no count after that day, so nothing can be said.`}
+      </Body>
     );
   const ratio = rateRatio(before, after);
   return (
     <View className="gap-1" testID="claim-answer">
       <Strong>{rateRatioWords(ratio)}</Strong>
-      <Small className="text-ink">{t`Before: ${rateText(ratio.before)}. Since: ${rateText(ratio.after)}.`}</Small>
+      <Small className="text-ink">{t`Before: ${{ rate: rateText(ratio.before) }}. Since: ${{ rate2: rateText(ratio.after) }}.`}</Small>
     </View>
   );
 }
 
 function rateText({ perDay, low, high, pieces, days, counts }: Rate): string {
   const one = (value: number) => fixed(value, value < 10 ? 1 : 0);
-  return t`${one(perDay)} a day (${one(low)} to ${one(high)}), ${pieces} in ${days} days, ${counts} ${plural(counts, 'count', 'counts')}`;
+  return t`${{ perDay: one(perDay) }} a day (${{ low: one(low) }} to ${{ high: one(high) }}), ${pieces} in ${plural(days, { one: '# day', other: '# days' })}, ${plural(counts, { one: '# count', other: '# counts' })}`;
 }
 
 const MOST_OPTIONS = 5;
@@ -89,7 +94,7 @@ function sinceOptions({
     .slice(0, MOST_OPTIONS)
     .map(({ recipeId, day }) => ({
       value: recipeId,
-      label: t`${larder.recipeName(recipeId)}, first on ${formatDay(day, 'd MMM')}`,
+      label: t`${{ recipeName: larder.recipeName(recipeId) }}, first on ${{ day: formatDay(day, 'd MMM') }}`,
       day,
     }));
 }

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import { t } from '@/core/base/language';
 import type { CalendarDay } from '@/core/base/measures';
 import { Choice, FieldGroup } from '@/ui';
 import { FormField } from '../shared/form';

@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { fixed, t } from '@/core/base/language';
+import { fixed } from '@/core/base/language';
 import { addDays, failed, failedBySchema, ok, type Result } from '@/core/base/measures';
 import { SIGNALS, EVENT_EFFECTS } from '@/core/hair/state';
 import {
@@ -18,7 +19,7 @@ import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useToday } from '../shared/useToday';
 import { DayField } from './DayField';
-import { EVENT_WORDS } from './eventWords';
+import { eventWords } from './eventWords';
 import { withHead } from './FlowScreen';
 
 interface EventDraft {
@@ -50,7 +51,10 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
   const save = handleSubmit((draft) => {
     const event = made(draft);
     if (!event.ok) return;
-    add([event.value], t`${EVENT_WORDS[event.value.what].label} is written down for ${head.name}.`);
+    add(
+      [event.value],
+      t`${{ what: eventWords()[event.value.what].label }} is written down for ${{ headName: head.name }}.`,
+    );
     router.navigate('/strand');
   });
   return (
@@ -63,11 +67,11 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
         control={control}
         name="what"
         label={t`What happened`}
-        options={EVENT_KINDS.map((value) => ({ value, label: EVENT_WORDS[value].label }))}
+        options={EVENT_KINDS.map((value) => ({ value, label: eventWords()[value].label }))}
       />
       {what ? (
         <View>
-          <Body>{EVENT_WORDS[what].note}</Body>
+          <Body>{eventWords()[what].note}</Body>
           <Small>{expectedWords(what)}</Small>
         </View>
       ) : null}
@@ -86,8 +90,8 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
 function expectedWords(what: EventKind): string {
   const moved = SIGNAL_IDS.filter((signal) => EVENT_EFFECTS[what][signal] !== 0).map((signal) => {
     const effect = EVENT_EFFECTS[what][signal];
-    if (signal === 'breakage') return t`breakage × ${fixed(Math.exp(effect), 2)}`;
-    return t`${SIGNALS[signal].label.toLowerCase()} ${effect > 0 ? '+' : '−'}${fixed(Math.abs(effect), 2)}`;
+    if (signal === 'breakage') return t`breakage × ${{ effect: fixed(Math.exp(effect), 2) }}`;
+    return `${SIGNALS[signal].label.toLowerCase()} ${effect > 0 ? '+' : '−'}${fixed(Math.abs(effect), 2)}`;
   });
-  return t`Expected at first: ${moved.join(', ')}. Your own readings correct it.`;
+  return t`Expected at first: ${{ moved: moved.join(', ') }}. Your own readings correct it.`;
 }

@@ -1,8 +1,8 @@
+import { t } from '@lingui/core/macro';
 import * as RadioGroup from '@rn-primitives/radio-group';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
-import { t } from '@/core/base/language';
-import { FEEL_WORDS } from '@/core/hair/checks';
+import { feelWords } from '@/core/hair/checks';
 import { Small, Strong, useTokens } from '@/ui';
 
 const STEP = { width: 34, height: 64 } as const;
@@ -33,7 +33,7 @@ export function FeelScale({ value, onChange }: { value: number | null; onChange:
         className="flex-row gap-1"
         testID="feel-scale"
       >
-        {FEEL_WORDS.map((word, index) => {
+        {feelWords().map((word, index) => {
           const chosen = value === index - MIDDLE;
           return (
             <RadioGroup.Item
@@ -66,7 +66,7 @@ export function FeelScale({ value, onChange }: { value: number | null; onChange:
         <Small>{t`springy`}</Small>
         <Small>{t`straw`}</Small>
       </View>
-      {value === null ? null : <Strong live>{FEEL_WORDS[value + MIDDLE] ?? ''}</Strong>}
+      {value === null ? null : <Strong live>{feelWords()[value + MIDDLE] ?? ''}</Strong>}
     </View>
   );
 }

@@ -1,11 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { MARKS, NO_MARKS, type Head, type Measured } from '@/core/records/shapes';
 import { Button, Choice, FieldGroup } from '@/ui';
 import { FeelScale } from './FeelScale';
 import { FlowScreen, withHead } from './FlowScreen';
-import { MARK_OPTIONS } from './readingOptions';
+import { markOptions } from './readingOptions';
 import { ScalpSigns } from './ScalpSigns';
 
 type Felt = Pick<Measured, 'feel' | 'marks' | 'scalp'>;
@@ -28,10 +28,10 @@ export const FeelScreen = withHead(function Feel({ head }: { head: Head }) {
         <FeelScale value={felt.feel} onChange={(feel) => setFelt({ ...felt, feel })} />
       </FieldGroup>
       {MARKS.map((mark) => (
-        <FieldGroup key={mark} label={MARK_OPTIONS[mark].label}>
+        <FieldGroup key={mark} label={markOptions()[mark].label}>
           <Choice
-            label={MARK_OPTIONS[mark].label}
-            options={MARK_OPTIONS[mark].options}
+            label={markOptions()[mark].label}
+            options={markOptions()[mark].options}
             value={felt.marks[mark]}
             onChange={(value) => setFelt({ ...felt, marks: { ...felt.marks, [mark]: value } })}
           />

@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import type { Head, Measured, Moment, Reading } from '@/core/records/shapes';
 import { Button, Choice, FieldGroup, Problem, Screen, Small, useWide } from '@/ui';
 import { useHead } from '../shared/useHead';
@@ -32,11 +33,11 @@ const HOLDS: Record<Exclude<FlowId, 'photo'>, (reading: Reading) => boolean> = {
   length: ({ lengths }) => lengths.length > 0,
 };
 
-const MOMENTS: readonly { value: Moment; label: string }[] = [
+const moments = perLanguage((): readonly { value: Moment; label: string }[] => [
   { value: 'before', label: t`before treatment` },
   { value: 'after', label: t`after it, still wet` },
   { value: 'dry', label: t`dry, a day or two later` },
-];
+]);
 
 interface FlowScreenProps {
   readonly head: Head;
@@ -71,7 +72,7 @@ export function FlowScreen(props: FlowScreenProps) {
   };
   return (
     <Screen
-      over={t`Reading of ${head.name}`}
+      over={t`Reading of ${{ headName: head.name }}`}
       headline={headline}
       reason={reason}
       side={wide ? <HowToSide flow={flow} /> : undefined}
@@ -83,7 +84,7 @@ export function FlowScreen(props: FlowScreenProps) {
           <Says head={head} measured={measured} />
           {momentFree ? null : (
             <FieldGroup label={t`When was it taken?`}>
-              <Choice label={t`When was it taken?`} options={MOMENTS} value={moment} onChange={setMoment} />
+              <Choice label={t`When was it taken?`} options={moments()} value={moment} onChange={setMoment} />
             </FieldGroup>
           )}
           {twice ? (

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay, type CalendarDay } from '@/core/base/measures';
 import type { SignalState } from '@/core/hair/state';
 import { Button, Small } from '@/ui';
@@ -20,8 +20,8 @@ export function HistoryTable({ state, marks }: { state: SignalState; marks: read
   const rows = [
     ...state.measurements.map((row) => ({
       day: row.day,
-      value: t`${show(row.value)} (${show(row.value - row.sd)} to ${show(row.value + row.sd)})`,
-      text: row.off ? t`${row.why}; probably a slip, it counted little` : row.why,
+      value: t`${{ row: show(row.value) }} (${{ row2: show(row.value - row.sd) }} to ${{ row3: show(row.value + row.sd) }})`,
+      text: row.off ? t`${{ why: row.why }}; probably a slip, it counted little` : row.why,
     })),
     ...marks.map((mark) => ({ ...mark, value: '' })),
   ].sort((a, b) => (a.day < b.day ? 1 : -1));
@@ -46,7 +46,7 @@ export function HistoryTable({ state, marks }: { state: SignalState; marks: read
         <View className="items-start">
           <Button
             tone="quiet"
-            label={t`Show ${Math.min(ROWS_AT_ONCE, rows.length - shown)} more of ${rows.length}`}
+            label={t`Show ${{ rowsAtOnce: Math.min(ROWS_AT_ONCE, rows.length - shown) }} more of ${{ count: rows.length }}`}
             onPress={() => setShown(shown + ROWS_AT_ONCE)}
           />
         </View>

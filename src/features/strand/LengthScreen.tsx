@@ -1,11 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import { BLANK_DRAFT, readingFromDraft } from '@/core/hair/checks';
 import { REGIONS, type Head, type Region } from '@/core/records/shapes';
 import { Field, Small } from '@/ui';
-import { PLACE_LABELS } from '../shared/headWords';
+import { placeLabels } from '../shared/headWords';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { FlowScreen, withHead } from './FlowScreen';
@@ -38,7 +38,7 @@ export const LengthScreen = withHead(function Length({ head }: { head: Head }) {
           return (
             <View key={place} className="w-[150px] gap-1">
               <Field
-                label={PLACE_LABELS[place]}
+                label={placeLabels()[place]}
                 numeric
                 value={lengths[place]}
                 onChange={(cm) => setLengths({ ...lengths, [place]: cm })}
@@ -46,7 +46,9 @@ export const LengthScreen = withHead(function Length({ head }: { head: Head }) {
                 testID={`length-${place}`}
               />
               <Small>
-                {before ? t`${before.cm} cm on ${formatDay(before.day, 'd MMM yyyy')}` : t`not measured yet`}
+                {before
+                  ? t`${{ cm: before.cm }} cm on ${{ day: formatDay(before.day, 'd MMM yyyy') }}`
+                  : t`not measured yet`}
               </Small>
             </View>
           );

@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { router, type Href } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { numberText, perLanguage } from '@/core/base/language';
 import { formatDay, formatInstant } from '@/core/base/measures';
 import { ofKind } from '@/core/records/shapes';
 import type { Head } from '@/core/records/shapes';
@@ -13,18 +14,21 @@ import type { LogEntry } from './logEntries';
 import { readingWords } from './readingWords';
 
 /** What a line of the log lets her do with its record. */
-const KIND_WORDS = {
-  treatments: { noun: t`treatment`, correct: (id: string): Href => `/strand/treatment/${id}` },
-  readings: { noun: t`reading`, correct: (id: string): Href => `/strand/reading/${id}` },
-  events: { noun: t`event`, correct: null },
-  shelf: { noun: t`entry`, correct: null },
-} as const;
+const kindWords = perLanguage(
+  () =>
+    ({
+      treatments: { noun: t`treatment`, correct: (id: string): Href => `/strand/treatment/${id}` },
+      readings: { noun: t`reading`, correct: (id: string): Href => `/strand/reading/${id}` },
+      events: { noun: t`event`, correct: null },
+      shelf: { noun: t`entry`, correct: null },
+    }) as const,
+);
 
 export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
   const [open, setOpen] = useState<'old' | 'steps' | null>(null);
   const takeBack = useTakeBack();
   const old = useOlder(head, entry);
-  const { noun, correct } = KIND_WORDS[entry.kind];
+  const { noun, correct } = kindWords()[entry.kind];
   const { title, id } = entry;
   const text = entry.text();
   const toggle = (what: 'old' | 'steps') => setOpen(open === what ? null : what);
@@ -46,7 +50,9 @@ export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
           tone="quiet"
           label={t`Take back`}
           hint={
-            entry.kind === 'events' ? t`Take back: ${eventHint(entry)}` : t`Take back the ${noun} of ${title}`
+            entry.kind === 'events'
+              ? t`Take back: ${{ eventHint: eventHint(entry) }}`
+              : t`Take back the ${noun} of ${title}`
           }
           onPress={() => takeBack(id, t`The ${noun} is taken back.`)}
         />
@@ -82,14 +88,15 @@ export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
 }
 
 const eventHint = ({ title, day }: LogEntry) =>
-  t`${title.slice(title.indexOf(', ') + 2)} on ${formatDay(day, 'd MMM')}`;
+  t`${{ title: title.slice(title.indexOf(', ') + 2) }} on ${{ day: formatDay(day, 'd MMM') }}`;
 
 /** What the record said before it was corrected, newest first. */
 function useOlder(head: Head, entry: LogEntry): string[] {
   const records = useAppSelector(selectAllRecords);
   const { record } = entry;
   if (record.corrects === undefined) return [];
-  const until = (recordedAt: string) => t`Until ${formatInstant(recordedAt, 'd MMM yyyy H:mm')}: `;
+  const until = (recordedAt: string) =>
+    t`Until ${{ recordedAt: formatInstant(recordedAt, 'd MMM yyyy H:mm') }}: `;
   if (record.kind === 'reading')
     return olderOf(record, ofKind(records, 'reading')).map(
       ({ older, by }) => until(by.recordedAt) + readingWords(head, older),
@@ -97,7 +104,12 @@ function useOlder(head: Head, entry: LogEntry): string[] {
   if (record.kind === 'session')
     return olderOf(record, ofKind(records, 'session')).map(
       ({ older, by }) =>
-        t`${until(by.recordedAt)}${formatDay(older.day, 'd MMM')}, ${older.contactMinutes} min${older.grams === null ? '' : `, ${older.grams} g`}`,
+        until(by.recordedAt) +
+        [
+          formatDay(older.day, 'd MMM'),
+          t`${{ contactMinutes: older.contactMinutes }} min`,
+          ...(older.grams === null ? [] : [`${numberText(older.grams)} g`]),
+        ].join(', '),
     );
   return [];
 }

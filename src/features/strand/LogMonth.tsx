@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { addDays, dayRange, formatDay, weekdayOf, type CalendarDay } from '@/core/base/measures';
 import type { Head } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector, WEEK_START_DAYS } from '@/store';

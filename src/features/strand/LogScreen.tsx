@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { formatDay, type CalendarDay } from '@/core/base/measures';
 import { ofKind } from '@/core/records/shapes';
 import type { Head } from '@/core/records/shapes';
@@ -18,13 +19,13 @@ import { StrandTabs } from './StrandTabs';
 
 const ROWS_AT_ONCE = 25;
 type Shown = 'all' | LogKind;
-const SHOWN: readonly { value: Shown; label: string }[] = [
-  { value: 'all', label: t`all` },
+const shownChoices = perLanguage((): readonly { value: Shown; label: string }[] => [
+  { value: 'all', label: t({ message: 'all', context: 'entries of the log' }) },
   { value: 'treatments', label: t`treatments` },
   { value: 'readings', label: t`readings` },
   { value: 'events', label: t`events` },
   { value: 'shelf', label: t`shelf` },
-];
+]);
 
 /** Everything that was written down of a head, newest first; what was corrected keeps what was written before. */
 export const LogScreen = withHead(function Log({ head }: { head: Head }) {
@@ -80,7 +81,7 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
         />
         <Button label={t`For a stylist or a doctor`} onPress={() => router.push('/strand/report')} />
       </View>
-      <Choice label={t`Show`} options={SHOWN} value={shown} onChange={setShown} />
+      <Choice label={t`Show`} options={shownChoices()} value={shown} onChange={setShown} />
       {wide ? null : (
         <View className="items-start">
           <Button
@@ -94,7 +95,10 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
       {!wide && isMonthShown ? month : null}
       {day ? (
         <View className="items-start">
-          <Button label={t`Only ${formatDay(day, 'd MMMM')}: show all days`} onPress={() => setDay(null)} />
+          <Button
+            label={t`Only ${{ day: formatDay(day, 'd MMMM') }}: show all days`}
+            onPress={() => setDay(null)}
+          />
         </View>
       ) : null}
       {all.length > 0 && entries.length === 0 ? (

@@ -1,15 +1,16 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { NEEDS, type Need } from '@/core/hair/state';
 import { Small } from '@/ui';
 
-const NEED_WORDS: Record<(typeof NEEDS)[number], string> = {
+const needWords = perLanguage((): Record<(typeof NEEDS)[number], string> => ({
   protein: t`protein`,
   moisture: t`moisture`,
   both: t`both, one day`,
   oil: t`oil, to seal`,
   keep: t`keep going`,
-};
+}));
 /** What is less probable than this is not listed. */
 const LEAST = 0.02;
 
@@ -23,7 +24,7 @@ export function NeedBars({ need }: { need: Need }) {
       {rows.map(({ kind, chance }) => (
         <View key={kind} role="listitem" className="flex-row items-center gap-3">
           <View className="w-[104px]">
-            <Small className="text-ink">{NEED_WORDS[kind]}</Small>
+            <Small className="text-ink">{needWords()[kind]}</Small>
           </View>
           <View className="h-3 flex-1 overflow-hidden rounded-full bg-sunken" aria-hidden>
             <View className="h-3 rounded-full bg-ink" style={{ width: `${Math.round(100 * chance)}%` }} />

@@ -1,7 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { fixed, t } from '@/core/base/language';
+import { fixed } from '@/core/base/language';
 import { addDays, failedBySchema, formatDay, ok, type CalendarDay, type Result } from '@/core/base/measures';
 import { expectedHalfWidth } from '@/core/hair/evidence';
 import { SIGNALS } from '@/core/hair/state';
@@ -68,13 +69,13 @@ export const NewTrialScreen = withHead(function NewTrial({ head }: { head: Head 
   return (
     <Screen
       before={null}
-      over={t`Trial on ${head.name}`}
+      over={t`Trial on ${{ headName: head.name }}`}
       headline={trial.ok ? trialQuestion(trial.value, larder) : t`What do you want to know?`}
       reason={t`One change at a time, drawn by lot, with a wait between: then the answer is the recipe’s and nobody else’s.`}
       side={trial.ok ? <Terms trial={trial.value} /> : undefined}
     >
       {running ? (
-        <Problem>{t`A trial is running already: ${trialQuestion(running, larder)} Two at once would spoil each other.`}</Problem>
+        <Problem>{t`A trial is running already: ${{ trialQuestion: trialQuestion(running, larder) }} Two at once would spoil each other.`}</Problem>
       ) : null}
       <FormChoice control={control} name="recipeId" label={t`Try`} options={recipes} />
       <FormChoice
@@ -127,10 +128,10 @@ function Terms({ trial }: { trial: Trial }) {
     <View className="gap-2 pt-2">
       <Body>{trialReadings(trial)}</Body>
       <Body>
-        {t`${2 * trial.rounds} washes, ${trial.washoutDays} days apart at least. It ends with the last of them, or on ${formatDay(trial.endsBy, 'd MMM yyyy')}; looking in between changes nothing, so no peeking rule is needed.`}
+        {t`${plural({ rounds: 2 * trial.rounds }, { one: '# wash', other: '# washes' })}, ${plural({ washoutDays: trial.washoutDays }, { one: '# day', other: '# days' })} apart at least. It ends with the last of them, or on ${{ endsBy: formatDay(trial.endsBy, 'd MMM yyyy') }}; looking in between changes nothing, so no peeking rule is needed.`}
       </Body>
       {trial.signal === 'breakage' ? null : (
-        <Body>{t`The answer will be good to about ±${fixed(expectedHalfWidth(trial), 1)}, where comfortable is ${trial.signal === 'firmness' ? '1' : '2'} wide.`}</Body>
+        <Body>{t`The answer will be good to about ±${{ expectedHalfWidth: fixed(expectedHalfWidth(trial), 1) }}, where comfortable is ${{ more: trial.signal === 'firmness' ? '1' : '2' }} wide.`}</Body>
       )}
       <Small>{t`No other new recipe meanwhile, please, and everything else as always.`}</Small>
     </View>

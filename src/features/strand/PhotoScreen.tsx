@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Image, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay, rounded } from '@/core/base/measures';
 import {
   PHOTO_LIMITS,
@@ -15,7 +15,7 @@ import {
 import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Body, Button, Choice, Heading, Problem, Screen, Small, useWide } from '@/ui';
-import { PLACE_LABELS } from '../shared/headWords';
+import { placeLabels } from '../shared/headWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
@@ -61,7 +61,7 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
       moment,
       place,
     });
-    if (photo.success) add([photo.data], t`The picture of ${head.name} is kept.`);
+    if (photo.success) add([photo.data], t`The picture of ${{ headName: head.name }} is kept.`);
     else setProblem(photo.error.issues[0]?.message ?? t`This picture cannot be kept.`);
   };
   const [first, last] = [here[0], here.at(-1)];
@@ -75,7 +75,7 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
       <HowToFold flow="photo" firstTime={photos.length === 0} />
       <Choice
         label={t`Place`}
-        options={REGIONS.map((value) => ({ value, label: PLACE_LABELS[value].toLowerCase() }))}
+        options={REGIONS.map((value) => ({ value, label: placeLabels()[value].toLowerCase() }))}
         value={place}
         onChange={setPlace}
       />
@@ -91,18 +91,18 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
       </View>
       {isFull ? (
         <Problem>
-          {t`${PHOTO_LIMITS.pictures} pictures are kept, and no more fit: take an older one back first.`}
+          {t`${{ pictures: PHOTO_LIMITS.pictures }} pictures are kept, and no more fit: take an older one back first.`}
         </Problem>
       ) : null}
       {problem ? <Problem live>{problem}</Problem> : null}
       {first ? (
         <>
-          <Heading level={2}>{PLACE_LABELS[place]}</Heading>
+          <Heading level={2}>{placeLabels()[place]}</Heading>
           <View className="flex-row gap-3">
             <Picture photo={first} head={head} />
             {last && last !== first ? <Picture photo={last} head={head} /> : null}
           </View>
-          {here.length > 2 ? <Small>{t`${here.length - 2} more between them.`}</Small> : null}
+          {here.length > 2 ? <Small>{t`${{ count: here.length - 2 }} more between them.`}</Small> : null}
           {last === first ? <Body>{t`Line the next one up with this.`}</Body> : null}
         </>
       ) : (
@@ -120,7 +120,7 @@ function Picture({ photo, head }: { photo: Photo; head: Head }) {
     <View className="min-w-0 max-w-[420px] flex-1 gap-1">
       <Image
         source={{ uri: `data:image/jpeg;base64,${photo.jpeg}` }}
-        accessibilityLabel={`${head.name}, ${PLACE_LABELS[photo.place].toLowerCase()}, ${when}`}
+        accessibilityLabel={`${head.name}, ${placeLabels()[photo.place].toLowerCase()}, ${when}`}
         resizeMode="contain"
         style={{ width: '100%', aspectRatio: photo.widthPx / photo.heightPx }}
       />
@@ -146,10 +146,12 @@ function StoreShare({ photos }: { photos: readonly Photo[] }) {
     void navigator.storage?.estimate?.().then((estimate) => setQuota(estimate.quota ?? null));
   }, []);
   const bytes = photoBytes(photos);
-  const share = quota ? t` That is ${rounded((100 * bytes) / quota, 2)} % of what this browser gives.` : '';
+  const share = quota
+    ? t` That is ${{ bytes: rounded((100 * bytes) / quota, 2) }} % of what this browser gives.`
+    : '';
   return (
     <Small>
-      {t`${photos.length} of ${PHOTO_LIMITS.pictures} pictures, ${rounded(bytes / MEGABYTE, 1)} MB.${share}`}
+      {t`${{ count: photos.length }} of ${{ pictures: PHOTO_LIMITS.pictures }} pictures, ${{ bytes: rounded(bytes / MEGABYTE, 1) }} MB.${share}`}
     </Small>
   );
 }

@@ -1,6 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { POROSITY_TESTS, usualDryMinutes } from '@/core/hair/checks';
 import { hairMassGrams } from '@/core/hair/state';
 import { porositySchema, READING_LIMITS, type Head, type PorosityTests } from '@/core/records/shapes';
@@ -9,7 +9,7 @@ import { Body, Button, Choice, FieldGroup, Problem, Small } from '@/ui';
 import { minutesText } from '../shared/beatWords';
 import { useNow } from '../shared/useNow';
 import { FlowScreen, withHead } from './FlowScreen';
-import { SINK_OPTIONS, SLIDE_OPTIONS } from './readingOptions';
+import { sinkOptions, slideOptions } from './readingOptions';
 
 const NONE: PorosityTests = { mistSoakSeconds: null, dryMinutes: null, slide: null, sink: null };
 
@@ -36,18 +36,18 @@ export const PorosityScreen = withHead(function Porosity({ head }: { head: Head 
       <FieldGroup label={t`Finger up the strand`}>
         <Choice
           label={t`Finger up the strand`}
-          options={SLIDE_OPTIONS}
+          options={slideOptions()}
           value={tests.slide}
           onChange={(slide) => set({ slide })}
         />
       </FieldGroup>
       <FieldGroup
         label={t`Strand in a glass`}
-        help={t`After ${POROSITY_TESTS.sink.afterMinutes} minutes. Weak: a trace of oil decides it, so it counts little.`}
+        help={t`After ${plural({ afterMinutes: POROSITY_TESTS.sink.afterMinutes }, { one: '# minute', other: '# minutes' })}. Weak: a trace of oil decides it, so it counts little.`}
       >
         <Choice
           label={t`Strand in a glass`}
-          options={SINK_OPTIONS}
+          options={sinkOptions()}
           value={tests.sink}
           onChange={(sink) => set({ sink })}
         />
@@ -117,9 +117,9 @@ function Drying({
   return (
     <FieldGroup
       label={t`Drying in the air`}
-      help={t`About ${minutesText(usual)} is usual for this much hair. It goes on when the app is closed.`}
+      help={t`About ${{ minutes: minutesText(usual) }} is usual for this much hair. It goes on when the app is closed.`}
     >
-      {minutes !== null ? <Body>{t`Dry after ${minutesText(minutes)}.`}</Body> : null}
+      {minutes !== null ? <Body>{t`Dry after ${{ minutes: minutesText(minutes) }}.`}</Body> : null}
       {dryingSince === null ? (
         <View className="items-start">
           <Button
@@ -136,7 +136,7 @@ function Drying({
                 ? t`It was begun more than a day ago: that says nothing about the hair any more.`
                 : gone < 0
                   ? t`The clock of this device was set back since it began: begin again.`
-                  : t`Drying for ${minutesText(Math.max(0, Math.round(gone)))}.`}
+                  : t`Drying for ${{ minutes: minutesText(Math.max(0, Math.round(gone))) }}.`}
             </Body>
           ) : null}
           <View className="flex-row flex-wrap gap-3">

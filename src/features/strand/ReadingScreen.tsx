@@ -1,20 +1,20 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useController, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { addDays, type CalendarDay } from '@/core/base/measures';
 import {
   BLANK_DRAFT,
   BLANK_STRAND,
   draftFromReading,
-  FEEL_WORDS,
+  feelWords,
   readingFromDraft,
   type ReadingDraft,
 } from '@/core/hair/checks';
 import { MARKS, REGIONS, type Head, type Reading } from '@/core/records/shapes';
 import { Button, FieldGroup, Problem, Screen } from '@/ui';
 import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
-import { PLACE_LABELS } from '../shared/headWords';
+import { placeLabels } from '../shared/headWords';
 import { NotFound } from '../shared/NotFound';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -25,7 +25,7 @@ import { Welcome } from '../shared/Welcome';
 import { DayField } from './DayField';
 import { daysSinceDetangle } from './daysSinceDetangle';
 import { momentNow } from './momentNow';
-import { MARK_OPTIONS, SINK_OPTIONS, SLIDE_OPTIONS } from './readingOptions';
+import { markOptions, sinkOptions, slideOptions } from './readingOptions';
 import { Says } from './Says';
 import { ScalpSigns } from './ScalpSigns';
 import { StrandFields } from './StrandFields';
@@ -81,14 +81,14 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
     add(
       [reading.value],
       existing
-        ? t`The reading of ${head.name} is corrected; the old one stays in the log.`
-        : t`The reading of ${head.name} is written down.`,
+        ? t`The reading of ${{ headName: head.name }} is corrected; the old one stays in the log.`
+        : t`The reading of ${{ headName: head.name }} is written down.`,
     );
     router.navigate(existing ? '/strand/log' : '/strand');
   });
   return (
     <Screen
-      over={t`Reading of ${head.name}`}
+      over={t`Reading of ${{ headName: head.name }}`}
       headline={existing ? t`Correct a reading` : t`Write figures`}
       reason={
         existing
@@ -117,15 +117,15 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
         control={control}
         name="feel"
         label={t`Feel`}
-        options={FEEL_WORDS.map((label, index) => ({ value: index - 3, label }))}
+        options={feelWords().map((label, index) => ({ value: index - 3, label }))}
       />
       {MARKS.map((mark) => (
         <FormChoice
           key={mark}
           control={control}
           name={`marks.${mark}`}
-          label={MARK_OPTIONS[mark].label}
-          options={MARK_OPTIONS[mark].options}
+          label={markOptions()[mark].label}
+          options={markOptions()[mark].options}
         />
       ))}
       <ScalpField control={control} />
@@ -136,7 +136,7 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
               key={place}
               control={control}
               name={`lengths.${place}`}
-              label={PLACE_LABELS[place]}
+              label={placeLabels()[place]}
               numeric
               className="w-[100px]"
             />
@@ -216,8 +216,8 @@ function PorosityFields({ control }: Fields) {
           testID="dry-minutes"
         />
       </View>
-      <FormChoice control={control} name="slide" label={t`Finger up the strand`} options={SLIDE_OPTIONS} />
-      <FormChoice control={control} name="sink" label={t`Strand in a glass`} options={SINK_OPTIONS} />
+      <FormChoice control={control} name="slide" label={t`Finger up the strand`} options={slideOptions()} />
+      <FormChoice control={control} name="sink" label={t`Strand in a glass`} options={sinkOptions()} />
     </>
   );
 }

@@ -1,6 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Text, useWindowDimensions, View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 import { returnPercentOf, STRETCH, stretchPercentOf } from '@/core/hair/checks';
 import { strandSchema, type Region, type Strand } from '@/core/records/shapes';
@@ -12,10 +13,16 @@ const RULER = { leastMm: 50, mostMm: 180, roomPx: 388 } as const;
 const FIRST_LINE = 0.55;
 
 type Phase = 'rest' | 'stretched' | 'released';
-const NEXT: Record<Phase, string> = {
+const nextWords = perLanguage((): Record<Phase, string> => ({
   rest: t`That is its rest`,
   stretched: t`That is enough`,
   released: t`Take this strand`,
+}));
+
+const LENGTH_OF: Record<Phase, (number: number) => string> = {
+  rest: (number) => t`Length of strand ${number}, at rest`,
+  stretched: (number) => t`Length of strand ${number}, stretched`,
+  released: (number) => t`Length of strand ${number}, let go`,
 };
 
 interface RulerStrandProps {
@@ -61,7 +68,7 @@ export function RulerStrand({ number, region, pixelsPerMm, onTaken }: RulerStran
       <Strong className="text-lead">{phaseWords(phase, number)}</Strong>
       <View className="flex-row gap-4">
         <Ruler
-          label={t`Length of strand ${number}, ${phase === 'rest' ? t`at rest` : phase}`}
+          label={LENGTH_OF[phase](number)}
           pixelsPerMm={pixelsPerMm}
           lengthMm={lengthMm}
           value={line}
@@ -81,10 +88,10 @@ export function RulerStrand({ number, region, pixelsPerMm, onTaken }: RulerStran
           {phase === 'stretched' && line > enoughMm ? (
             <Problem
               live
-            >{t`Stop here: beyond ${STRETCH.comfortablePercent} % the pull itself harms the strand. Take it as it is.`}</Problem>
+            >{t`Stop here: beyond ${{ comfortablePercent: STRETCH.comfortablePercent }} % the pull itself harms the strand. Take it as it is.`}</Problem>
           ) : null}
           {problem ? <Problem live>{problem}</Problem> : null}
-          <Button tone="main" label={NEXT[phase]} onPress={go} testID="strand-next" />
+          <Button tone="main" label={nextWords()[phase]} onPress={go} testID="strand-next" />
           {phase === 'stretched' ? (
             <Button
               label={t`It snapped`}
@@ -119,12 +126,12 @@ function phaseWords(phase: Phase, number: number): string {
 function figureOf(phase: Phase, line: number, restMm: number, stretchedMm: number): string {
   if (phase === 'rest') return t`${line} mm`;
   return phase === 'stretched'
-    ? t`${rounded(stretchPercentOf(restMm, line))} %`
-    : t`${rounded(returnPercentOf(restMm, stretchedMm, line))} %`;
+    ? t`${{ stretchPercent: rounded(stretchPercentOf(restMm, line)) }} %`
+    : t`${{ returnPercent: rounded(returnPercentOf(restMm, stretchedMm, line)) }} %`;
 }
 
 function underFigure(phase: Phase, lengthMm: number): string {
   if (phase === 'rest')
-    return t`at rest. Pinch off a piece of up to ${Math.floor(lengthMm / 1.4 / 5) * 5} mm, so that it can stretch.`;
+    return t`at rest. Pinch off a piece of up to ${{ lengthMm: Math.floor(lengthMm / 1.4 / 5) * 5 }} mm, so that it can stretch.`;
   return phase === 'stretched' ? t`stretched` : t`come back`;
 }

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { measurementsOf, referralOf } from '@/core/hair/checks';
 import { hairMassGrams } from '@/core/hair/state';
 import { NOTHING_MEASURED, type Head, type Measured } from '@/core/records/shapes';

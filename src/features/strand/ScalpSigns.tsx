@@ -1,8 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import type { ScalpSign } from '@/core/records/shapes';
 import { Button } from '@/ui';
-import { SCALP_OPTIONS, withScalpSign } from './readingOptions';
+import { scalpOptions, withScalpSign } from './readingOptions';
 
 interface ScalpSignsProps {
   readonly signs: readonly ScalpSign[];
@@ -13,7 +13,7 @@ interface ScalpSignsProps {
 export function ScalpSigns({ signs, onChange }: ScalpSignsProps) {
   return (
     <View className="flex-row flex-wrap gap-2">
-      {SCALP_OPTIONS.map(({ value, label }) => (
+      {scalpOptions().map(({ value, label }) => (
         <Button
           key={value}
           label={label}

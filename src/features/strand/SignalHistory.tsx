@@ -1,13 +1,14 @@
+import { plural, t } from '@lingui/core/macro';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { addDays, daysBetween, formatDay, type CalendarDay } from '@/core/base/measures';
 import type { HeadHistory } from '@/core/hair/history';
 import { SIGNALS, Z90, type SignalState } from '@/core/hair/state';
 import type { SignalId } from '@/core/records/shapes';
 import { Button, Heading, Small, useWidth } from '@/ui';
 import { SignalChart } from '@/ui/charts/SignalChart';
-import { EVENT_WORDS } from './eventWords';
+import { eventWords } from './eventWords';
 import { HistoryTable, type HistoryMark } from './HistoryTable';
 import { levelText } from './levelText';
 
@@ -16,31 +17,33 @@ const HEIGHT = 178;
 const SHOWN = { weeks: 12, aheadDays: 10 } as const;
 
 /** What the value axis of each signal shows: its span and its marks, in the signal's own units. */
-const AXIS: Record<
-  SignalId,
-  { domain: readonly [number, number]; marks: readonly { value: number; text: string }[] }
-> = {
-  firmness: {
-    domain: [-2.2, 2.2],
-    marks: [
-      { value: 1.8, text: t`firm` },
-      { value: 0, text: '0' },
-      { value: -1.8, text: t`soft` },
-    ],
-  },
-  breakage: {
-    domain: [Math.log(1), Math.log(40)],
-    marks: [2, 8, 30].map((perDay) => ({ value: Math.log(perDay), text: String(perDay) })),
-  },
-  porosity: {
-    domain: [-2, 2],
-    marks: [
-      { value: 1.6, text: t`high` },
-      { value: 0, text: '0' },
-      { value: -1.6, text: t`low` },
-    ],
-  },
-};
+const axis = perLanguage(
+  (): Record<
+    SignalId,
+    { domain: readonly [number, number]; marks: readonly { value: number; text: string }[] }
+  > => ({
+    firmness: {
+      domain: [-2.2, 2.2],
+      marks: [
+        { value: 1.8, text: t`firm` },
+        { value: 0, text: '0' },
+        { value: -1.8, text: t`soft` },
+      ],
+    },
+    breakage: {
+      domain: [Math.log(1), Math.log(40)],
+      marks: [2, 8, 30].map((perDay) => ({ value: Math.log(perDay), text: String(perDay) })),
+    },
+    porosity: {
+      domain: [-2, 2],
+      marks: [
+        { value: 1.6, text: t`high` },
+        { value: 0, text: '0' },
+        { value: -1.6, text: t`low` },
+      ],
+    },
+  }),
+);
 
 interface SignalHistoryProps {
   readonly state: SignalState;
@@ -72,7 +75,11 @@ export function SignalHistory({ state, history, today }: SignalHistoryProps) {
           <Button
             tone="quiet"
             label={asTable ? t`Hide the figures` : t`Show the figures`}
-            hint={t`${asTable ? t`Hide` : t`Show`} the figures of ${model.label.toLowerCase()}`}
+            hint={
+              asTable
+                ? t`Hide the figures of ${{ model: model.label.toLowerCase() }}`
+                : t`Show the figures of ${{ model: model.label.toLowerCase() }}`
+            }
             expanded={asTable}
             onPress={() => setAsTable((shown) => !shown)}
           />
@@ -80,7 +87,11 @@ export function SignalHistory({ state, history, today }: SignalHistoryProps) {
         {isLong ? (
           <Button
             tone="quiet"
-            label={whole ? t`Last ${SHOWN.weeks} weeks` : t`From the beginning`}
+            label={
+              whole
+                ? t`Last ${plural({ weeks: SHOWN.weeks }, { one: '# week', other: '# weeks' })}`
+                : t`From the beginning`
+            }
             hint={`${model.label}: ${whole ? t`the last weeks` : t`from the beginning`}`}
             onPress={() => setWhole((shown) => !shown)}
           />
@@ -109,7 +120,7 @@ function Picture({ state, history, today, width, words, from, whole }: PicturePr
       width={width}
       height={HEIGHT}
       lastDay={at(ahead.at(-1)?.day ?? today)}
-      domain={AXIS[state.signal].domain}
+      domain={axis()[state.signal].domain}
       lane={model.lane}
       path={state.path.filter(inSight).map(({ day, mean, sd }) => ({ at: at(day), mean, sd }))}
       ahead={ahead.map(({ day, mean, sd }) => ({ at: at(day), mean, sd }))}
@@ -118,12 +129,12 @@ function Picture({ state, history, today, width, words, from, whole }: PicturePr
         .map(({ day, value, sd, off }) => ({ at: at(day), mean: value, sd, off }))}
       treatments={history.sessions.filter(inSight).map(({ day }) => at(day))}
       events={history.events.filter(inSight).map(({ day }) => at(day))}
-      values={AXIS[state.signal].marks}
+      values={axis()[state.signal].marks}
       days={[from, today].map((day) => ({
         at: at(day),
         text: day === today ? t`today` : formatDay(day, whole ? 'MMM yyyy' : 'd MMM'),
       }))}
-      label={t`${model.label} over time. ${words}`}
+      label={t`${{ model: model.label }} over time. ${words}`}
     />
   );
 }
@@ -132,11 +143,11 @@ function marksOf({ sessions, events, larder }: HeadHistory): HistoryMark[] {
   return [
     ...sessions.map(({ day, recipeId }) => ({
       day,
-      text: t`treatment: ${larder.recipeName(recipeId)}`,
+      text: t`treatment: ${{ recipeName: larder.recipeName(recipeId) }}`,
     })),
     ...events.map(({ day, what, note }) => ({
       day,
-      text: note ? `${EVENT_WORDS[what].label}: ${note}` : EVENT_WORDS[what].label,
+      text: note ? `${eventWords()[what].label}: ${note}` : eventWords()[what].label,
     })),
   ];
 }
@@ -153,7 +164,7 @@ function levelInWords(state: SignalState): string {
   const best = sides[0];
   const surely = (best?.chance ?? 0) > 0.9 ? '' : (best?.chance ?? 0) > 0.6 ? t`Likely ` : t`Perhaps `;
   const unit = signal === 'breakage' ? t` broken pieces a day` : '';
-  const sentence = t`${surely}${best?.word}: about ${levelText(signal, mean)}${unit}, between ${levelText(signal, mean - Z90 * sd)} and ${levelText(signal, mean + Z90 * sd)} nine times in ten.`;
+  const sentence = t`${surely}${{ word: best?.word ?? '' }}: about ${{ level: levelText(signal, mean) }}${unit}, between ${{ level2: levelText(signal, mean - Z90 * sd) }} and ${{ level3: levelText(signal, mean + Z90 * sd) }} nine times in ten.`;
   return (
     sentence.charAt(0).toUpperCase() +
     sentence.slice(1) +

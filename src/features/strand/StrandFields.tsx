@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { BLANK_STRAND, strandFromDraft, type ReadingDraft } from '@/core/hair/checks';
 import { READING_LIMITS } from '@/core/records/shapes';
 import { Button, FieldGroup, Small } from '@/ui';

@@ -1,13 +1,14 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import type { HairState, NextReading } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
 import { SIGNAL_IDS } from '@/core/records/shapes';
 import { Body, Button, Heading, Screen, Small, useWide } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
-import { PLACE_LABELS } from '../shared/headWords';
+import { placeLabels } from '../shared/headWords';
 import { ReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
 import { useHistory } from '../shared/useHistory';
@@ -22,13 +23,13 @@ export function StrandScreen() {
   return <WithState>{(head, state) => <StrandView head={head} state={state} />}</WithState>;
 }
 
-const TEST_WORDS: Record<NextReading['test'], string> = {
+const testWords = perLanguage((): Record<NextReading['test'], string> => ({
   stretch: t`a stretch test of five strands`,
   feel: t`a stroke over the hair`,
   signs: t`a look at slip, tangles and shine`,
   tally: t`a count while detangling`,
   porosity: t`a porosity test`,
-};
+}));
 
 function StrandView({ head, state }: { head: Head; state: HairState }) {
   const history = useHistory(head.headId);
@@ -38,7 +39,7 @@ function StrandView({ head, state }: { head: Head; state: HairState }) {
   return (
     <Screen
       before={<StrandTabs here="/strand" />}
-      over={`${head.name} · ${count === 0 ? t`no reading yet` : `${count} ${plural(count, 'reading', 'readings')}`}`}
+      over={`${head.name} · ${count === 0 ? t`no reading yet` : plural(count, { one: '# reading', other: '# readings' })}`}
       headline={state.need.headline}
       reason={state.need.reasons.at(-1)}
       side={<Why head={head} state={state} />}
@@ -78,13 +79,13 @@ function Why({ head, state }: { head: Head; state: HairState }) {
       <Body>{nextReadingWords(state.nextReadings[0])}</Body>
       {state.readingCount > 0 ? (
         <Small>
-          {t`What a treatment moves is half gone after about ${Math.round(halfLifeDays)} days (${halfLifeRange.low} to ${halfLifeRange.high}). ${errorWords(errorFactor)}`}
+          {t`What a treatment moves is half gone after about ${plural({ halfLifeDays: Math.round(halfLifeDays) }, { one: '# day', other: '# days' })} (${{ low: halfLifeRange.low }} to ${{ high: halfLifeRange.high }}). ${{ error: errorWords(errorFactor) }}`}
         </Small>
       ) : null}
       {kept.length > 0 ? <Heading level={2}>{t`Length kept`}</Heading> : null}
       {kept.map(({ place, first, last, gainedCm }) => (
         <Body key={place}>
-          {t`${PLACE_LABELS[place]}: ${last.cm} cm, ${gainedCm >= 0 ? '+' : '−'}${Math.abs(gainedCm)} cm since ${formatDay(first.day, 'd MMM yyyy')}.`}
+          {t`${{ place: placeLabels()[place] }}: ${{ cm: last.cm }} cm, ${{ more: gainedCm >= 0 ? '+' : '−' }}${{ gainedCm: Math.abs(gainedCm) }} cm since ${{ day: formatDay(first.day, 'd MMM yyyy') }}.`}
         </Body>
       ))}
     </View>
@@ -98,7 +99,7 @@ function nextReadingWords(next: NextReading | undefined): string {
   if (!next || next.ofBits < IN_DOUBT)
     return t`It is clear enough: no reading would change the answer today.`;
   const share = Math.round((100 * next.bits) / next.ofBits);
-  return t`What would settle it fastest: ${TEST_WORDS[next.test]}. It would take away about ${share} % of the doubt.`;
+  return t`What would settle it fastest: ${{ test: testWords()[next.test] }}. It would take away about ${share} % of the doubt.`;
 }
 
 /** Factors from which the scatter of her readings is worth a word. */

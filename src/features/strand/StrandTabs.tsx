@@ -1,14 +1,18 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
 import { PlaceTabs } from '../shared/PlaceTabs';
 
-const TABS = [
-  { href: '/strand', label: t`Now` },
-  { href: '/strand/works', label: t`What works` },
-  { href: '/strand/trials', label: t`Trials` },
-  { href: '/strand/log', label: t`Log` },
-] as const;
+const tabs = perLanguage(
+  () =>
+    [
+      { href: '/strand', label: t`Now` },
+      { href: '/strand/works', label: t`What works` },
+      { href: '/strand/trials', label: t`Trials` },
+      { href: '/strand/log', label: t`Log` },
+    ] as const,
+);
 
 /** The four rooms of the strand. */
-export function StrandTabs({ here }: { here: (typeof TABS)[number]['href'] }) {
-  return <PlaceTabs label={t`Strand`} tabs={TABS} here={here} />;
+export function StrandTabs({ here }: { here: ReturnType<typeof tabs>[number]['href'] }) {
+  return <PlaceTabs label={t`Strand`} tabs={tabs()} here={here} />;
 }

@@ -1,6 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { plural, t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { strandsTogether, strandsToSettle } from '@/core/hair/checks';
 import { SIGNALS } from '@/core/hair/state';
 import { READING_LIMITS, REGIONS, type Head, type Region, type Strand } from '@/core/records/shapes';
@@ -14,7 +15,7 @@ import {
   useAppSelector,
 } from '@/store';
 import { Body, Button, Choice, FieldGroup, Heading, Small, Strong } from '@/ui';
-import { PLACE_LABELS } from '../shared/headWords';
+import { placeLabels } from '../shared/headWords';
 import { CalibrateRuler } from './CalibrateRuler';
 import { FlowScreen, withHead } from './FlowScreen';
 import { RulerStrand } from './RulerStrand';
@@ -22,15 +23,18 @@ import { strandWords } from './strandWords';
 import { TypedStrand } from './TypedStrand';
 
 type Way = 'ruler' | 'typed';
-const WAYS: readonly { value: Way; label: string }[] = [
+const ways = perLanguage((): readonly { value: Way; label: string }[] => [
   { value: 'ruler', label: t`ruler on the screen` },
   { value: 'typed', label: t`type the lengths` },
-];
+]);
 const UNKNOWN = 'unknown';
-const REGION_OPTIONS = [
-  { value: UNKNOWN, label: t`from the comb` },
-  ...REGIONS.map((value) => ({ value, label: PLACE_LABELS[value].toLowerCase() })),
-] as const;
+const regionOptions = perLanguage(
+  () =>
+    [
+      { value: UNKNOWN, label: t`from the comb` },
+      ...REGIONS.map((value) => ({ value, label: placeLabels()[value].toLowerCase() })),
+    ] as const,
+);
 
 /** Several wet strands, one after the other: lay, stretch, let go. */
 export const StretchScreen = withHead(function Stretch({ head }: { head: Head }) {
@@ -60,7 +64,7 @@ export const StretchScreen = withHead(function Stretch({ head }: { head: Head })
       headline={
         strands.length === 0
           ? t`Stretch a wet strand`
-          : t`${strands.length} ${plural(strands.length, 'strand', 'strands')} measured`
+          : t`${plural({ count: strands.length }, { one: '# strand', other: '# strands' })} measured`
       }
       reason={strands.length === 0 ? t`Three strands say something, five say it well.` : settleWords(strands)}
       measured={strands.length > 0 ? { strands } : null}
@@ -83,12 +87,12 @@ export const StretchScreen = withHead(function Stretch({ head }: { head: Head })
             <TypedStrand key={key} number={strands.length + 1} region={place} onTaken={take} />
           ) : null}
           <FieldGroup label={t`Where it grew`}>
-            <Choice label={t`Where it grew`} options={REGION_OPTIONS} value={region} onChange={setRegion} />
+            <Choice label={t`Where it grew`} options={regionOptions()} value={region} onChange={setRegion} />
           </FieldGroup>
         </>
       )}
       <FieldGroup label={t`How to measure`}>
-        <Choice label={t`How to measure`} options={WAYS} value={way} onChange={setWay} />
+        <Choice label={t`How to measure`} options={ways()} value={way} onChange={setWay} />
       </FieldGroup>
       <TakenStrands
         strands={strands}
@@ -111,7 +115,8 @@ function settleWords(strands: readonly Strand[]): string {
     strands.length,
     [low, high].flatMap((edge) => edge ?? []),
   );
-  if (strands.length < 3) return t`${3 - strands.length} more at least: one strand may be an odd one.`;
+  if (strands.length < 3)
+    return t`${{ count: 3 - strands.length }} more at least: one strand may be an odd one.`;
   if (more === 0) return t`That settles on which side of comfortable it is. More would only sharpen it.`;
   if (more === null)
     return t`It lies so near the edge of comfortable that more strands would not settle it today.`;
@@ -133,7 +138,7 @@ function TakenStrands({ strands, onDrop }: { strands: readonly Strand[]; onDrop:
             <Button
               tone="quiet"
               label={t`Remove`}
-              hint={t`Remove strand ${index + 1}`}
+              hint={t`Remove strand ${{ index: index + 1 }}`}
               onPress={() => onDrop(index)}
             />
           </View>

@@ -1,6 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import type { TestId } from '@/core/hair/checks';
 import type { HairState, NextReading } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
@@ -26,7 +27,7 @@ interface Flow {
   readonly isUnderway?: (underway: Underway) => boolean;
 }
 
-const FLOWS: readonly Flow[] = [
+const takingFlows = perLanguage((): readonly Flow[] => [
   {
     href: '/strand/stretch',
     title: t`Stretch test`,
@@ -63,7 +64,7 @@ const FLOWS: readonly Flow[] = [
     text: t`everything on one sheet, also for another day`,
     test: null,
   },
-];
+]);
 
 /** Which reading now? The one that would settle most comes first. */
 export function TakeScreen() {
@@ -73,15 +74,15 @@ export function TakeScreen() {
 function Take({ head, state }: { head: Head; state: HairState }) {
   const underway = useAppSelector(selectUnderway(head.headId));
   const gain = (flow: Flow) => state.nextReadings.find(({ test }) => test === flow.test);
-  const flows = [...FLOWS].sort((a, b) => (gain(b)?.bits ?? -1) - (gain(a)?.bits ?? -1));
+  const flows = [...takingFlows()].sort((a, b) => (gain(b)?.bits ?? -1) - (gain(a)?.bits ?? -1));
   const best = flows[0];
   return (
     <Screen
-      over={t`Reading of ${head.name}`}
+      over={t`Reading of ${{ headName: head.name }}`}
       headline={t`What can you measure now?`}
       reason={
         best && isWorth(gain(best))
-          ? t`${best.title} would settle most.`
+          ? t`${{ title: best.title }} would settle most.`
           : t`All is fairly clear; measure what is due.`
       }
     >

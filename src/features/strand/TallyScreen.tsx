@@ -1,7 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import { impactAsync, ImpactFeedbackStyle } from 'expo-haptics';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { sectionsOf, type Tap } from '@/core/hair/checks';
 import type { Head } from '@/core/records/shapes';
 import { READING_LIMITS, tallyTotals } from '@/core/records/shapes';
@@ -68,7 +68,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
         />
         {sections.length > 1 ? (
           <Small live className="text-ink">
-            {t`Section ${sections.length}: `}
+            {t`Section ${{ count: sections.length }}: `}
             {sections.at(-1)?.broken}
             {t` broken, `}
             {sections.at(-1)?.shed}
@@ -81,7 +81,9 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
         help={
           known === null
             ? t`Nothing is on record: set it yourself.`
-            : t`${known === 1 ? t`Yesterday` : t`${known} days ago`}, by the log.`
+            : known === 1
+              ? t`Yesterday, by the log.`
+              : t`${plural(known, { one: '# day', other: '# days' })} ago, by the log.`
         }
       >
         <View className="flex-row items-center gap-3">

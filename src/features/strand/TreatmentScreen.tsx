@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import {
   addDays,
   failed,
@@ -46,11 +47,11 @@ export function TreatmentScreen({ sessionId }: { sessionId: string }) {
   );
 }
 
-const WHAT_TO_WRITE: Readonly<Record<string, string>> = {
+const whatToWrite = perLanguage((): Readonly<Record<string, string>> => ({
   contactMinutes: t`Write whole minutes, 1 to 720.`,
   grams: t`Write grams, up to 5000, or leave it empty.`,
   note: t`A note may have 1000 characters.`,
-};
+}));
 const FIELD: Readonly<Record<string, string>> = { contactMinutes: 'minutes' };
 
 function Treatment({ head, existing, today }: { head: Head; existing: Session; today: CalendarDay }) {
@@ -71,7 +72,7 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
     if (!parsed.success)
       return failedBySchema(parsed.error.issues, ({ path, message }) => ({
         path: FIELD[String(path[0])] ?? String(path[0]),
-        message: WHAT_TO_WRITE[String(path[0])] ?? message,
+        message: whatToWrite()[String(path[0])] ?? message,
       }));
     return parsed.data.day > today
       ? failed('future-day', t`That day has not come yet.`, 'day')

@@ -1,6 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import { changeWords, trialReport, type TrialReport } from '@/core/hair/evidence';
 import { Z90 } from '@/core/hair/state';
@@ -35,9 +35,13 @@ function TrialView({ head, trial }: { head: Head; trial: Trial }) {
   const isOver = state.stage.what === 'over';
   return (
     <Screen
-      over={t`Trial on ${head.name}`}
+      over={t`Trial on ${{ headName: head.name }}`}
       headline={trialQuestion(trial, larder)}
-      reason={isOver ? report.answer.words : t`${state.done} of ${state.of} washes are done.`}
+      reason={
+        isOver
+          ? report.answer.words
+          : t`${{ done: state.done }} of ${plural({ of: state.of }, { one: '# wash', other: '# washes' })} are done.`
+      }
       side={<Report trial={trial} report={report} isOver={isOver} />}
     >
       <Next head={head} state={state} />
@@ -97,8 +101,8 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
       <Strong className="text-lead">{stage.isDue ? t`Now: ${arm}` : t`Next: ${arm}`}</Strong>
       <Small className="text-ink">
         {stage.isDue
-          ? t`${trialReadings(trial)} Which of the two comes first was drawn by lot.`
-          : t`From ${formatDay(stage.from, 'EEEE d MMM')}, so that the last wash has faded.`}
+          ? t`${{ trialReadings: trialReadings(trial) }} Which of the two comes first was drawn by lot.`
+          : t`From ${{ from: formatDay(stage.from, 'EEEE d MMM') }}, so that the last wash has faded.`}
       </Small>
       <View className="items-start">
         <Button
@@ -144,13 +148,13 @@ function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; 
       <Heading level={2}>{isOver ? t`What it showed` : t`What it says so far`}</Heading>
       <Body>{report.answer.words}</Body>
       {report.answer.what === 'difference' ? (
-        <Small>{t`Mean of ${report.answer.pairs} differences, one a round, with Student’s t; the trial’s own readings and nothing else.`}</Small>
+        <Small>{t`Mean of ${{ pairs: report.answer.pairs }} differences, one a round, with Student’s t; the trial’s own readings and nothing else.`}</Small>
       ) : null}
       {report.besides.map((text) => (
         <Problem key={text}>{text}</Problem>
       ))}
       {response ? (
-        <Small className="text-ink">{t`The state, which also uses everything outside the trial, has it at ${effectText(trial.signal, response.mean)} a use (${effectText(trial.signal, response.mean - Z90 * response.sd)} to ${effectText(trial.signal, response.mean + Z90 * response.sd)}).`}</Small>
+        <Small className="text-ink">{t`The state, which also uses everything outside the trial, has it at ${{ effect: effectText(trial.signal, response.mean) }} a use (${{ effect2: effectText(trial.signal, response.mean - Z90 * response.sd) }} to ${{ effect3: effectText(trial.signal, response.mean + Z90 * response.sd) }}).`}</Small>
       ) : null}
     </View>
   );

@@ -1,6 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import { Link, router } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import { trialState } from '@/core/hair/trials';
 import type { Head } from '@/core/records/shapes';
@@ -26,8 +26,8 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
       reason={
         running?.stage.what === 'wash'
           ? running.stage.isDue
-            ? t`Due now: ${armWords(running.stage.arm, running.trial, larder)}.`
-            : t`Next, from ${formatDay(running.stage.from, 'EEEE d MMM')}: ${armWords(running.stage.arm, running.trial, larder)}.`
+            ? t`Due now: ${{ arm: armWords(running.stage.arm, running.trial, larder) }}.`
+            : t`Next, from ${{ from: formatDay(running.stage.from, 'EEEE d MMM') }}: ${{ arm: armWords(running.stage.arm, running.trial, larder) }}.`
           : t`“I think it helped” can be settled: one question, a few weeks, an answer with its error.`
       }
     >
@@ -47,7 +47,7 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
               <Pressable role="link" className="min-h-[64px] justify-center border-t border-line py-3">
                 <Strong className="text-lead">{trialQuestion(trial, larder)}</Strong>
                 <Small>
-                  {t`${done} of ${of} washes since ${formatDay(trial.startsOn, 'd MMM yyyy')} · ${stage.what === 'over' ? stage.why : t`running`}`}
+                  {t`${done} of ${plural(of, { one: '# wash', other: '# washes' })} since ${{ startsOn: formatDay(trial.startsOn, 'd MMM yyyy') }} · ${{ state: stage.what === 'over' ? stage.why : t`running` }}`}
                 </Small>
               </Pressable>
             </Link>

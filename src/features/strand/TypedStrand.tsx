@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 import {
   BLANK_STRAND,
@@ -61,7 +61,7 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
       {Number(draft.stretched) > Number(draft.rest) * (1 + STRETCH.comfortablePercent / 100) ? (
         <Problem
           live
-        >{t`Further than ${STRETCH.comfortablePercent} % the pull itself harms the strand.`}</Problem>
+        >{t`Further than ${{ comfortablePercent: STRETCH.comfortablePercent }} % the pull itself harms the strand.`}</Problem>
       ) : null}
       <View className="items-start">
         <Button
@@ -77,8 +77,8 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
 
 function liveWords(rest: number, stretched: number, released: number): string | null {
   if (!(rest > 0 && stretched >= rest)) return null;
-  const stretch = t`stretch ${rounded(stretchPercentOf(rest, stretched))} %`;
+  const stretch = t`stretch ${{ stretchPercent: rounded(stretchPercentOf(rest, stretched)) }} %`;
   return released > 0
-    ? t`${stretch}, return ${rounded(returnPercentOf(rest, stretched, released))} %`
+    ? t`${stretch}, return ${{ returnPercent: rounded(returnPercentOf(rest, stretched, released)) }} %`
     : stretch;
 }

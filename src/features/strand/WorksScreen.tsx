@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import type { HeadHistory } from '@/core/hair/history';
 import { firstUsesTogether } from '@/core/hair/history';
@@ -13,8 +13,8 @@ import { useHistory } from '../shared/useHistory';
 import { WithState } from '../shared/WithHead';
 import { ChangesList } from './ChangesList';
 import { ClaimCheck } from './ClaimCheck';
-import { effectInWords, effectText, isMostlyGuess, WAYS } from './effectWords';
-import { EVENT_WORDS } from './eventWords';
+import { effectInWords, effectText, isMostlyGuess, ways } from './effectWords';
+import { eventWords } from './eventWords';
 import { StrandTabs } from './StrandTabs';
 
 const DOMAIN: Record<SignalId, readonly [number, number]> = {
@@ -72,7 +72,7 @@ function headlineOf(state: SignalState, { larder }: HeadHistory): string {
     )
     .sort((a, b) => Math.abs(b.mean) / b.sd - Math.abs(a.mean) / a.sd)[0];
   if (!surest) return t`What works is not settled yet`;
-  const way = surest.mean > 0 ? WAYS[state.signal].up : WAYS[state.signal].down;
+  const way = surest.mean > 0 ? ways()[state.signal].up : ways()[state.signal].down;
   return `${larder.recipeName(surest.recipeId)}: ${way.toLowerCase()}`;
 }
 
@@ -89,13 +89,13 @@ function Effects({ state, history }: { state: SignalState; history: HeadHistory 
     .sort((a, b) => a.response.mean - b.response.mean);
   const events = state.eventResponses.map((response) => ({
     key: `event-${response.event}`,
-    name: EVENT_WORDS[response.event].label,
+    name: eventWords()[response.event].label,
     response,
   }));
   return (
     <View onLayout={onLayout} className="gap-3">
       {width > 0 && rows.length > 0 ? (
-        <EffectAxis width={width} left={WAYS[state.signal].left} right={WAYS[state.signal].right} />
+        <EffectAxis width={width} left={ways()[state.signal].left} right={ways()[state.signal].right} />
       ) : null}
       <View role="list" className="gap-3">
         {[...rows, ...events].map(({ key, name, response }) => (
@@ -133,12 +133,12 @@ function Confounded({ state, history }: { state: SignalState; history: HeadHisto
       <Heading level={2}>{t`Not to be told apart`}</Heading>
       {state.entangled.map(({ recipeIds: [one, other] }) => (
         <Body key={`${one}-${other}`}>
-          {t`${recipeName(one)} and ${recipeName(other)} are always used together or close behind each other: what one does cannot be told from what the other does. Use one without the other a few times, or start a trial.`}
+          {t`${{ recipeName: recipeName(one) }} and ${{ recipeName2: recipeName(other) }} are always used together or close behind each other: what one does cannot be told from what the other does. Use one without the other a few times, or start a trial.`}
         </Body>
       ))}
       {together.map((group) => (
         <Body key={group[0]?.recipeId}>
-          {t`${group.map(({ recipeId }) => recipeName(recipeId)).join(', ')} were each used for the first time in the week from ${formatDay(group[0]!.day, 'd MMM')}: what changed then may be any of them.`}
+          {t`${{ group: group.map(({ recipeId }) => recipeName(recipeId)).join(', ') }} were each used for the first time in the week from ${{ day: formatDay(group[0]!.day, 'd MMM') }}: what changed then may be any of them.`}
         </Body>
       ))}
     </View>

@@ -1,4 +1,5 @@
-import { fixed, plural, t } from '@/core/base/language';
+import { plural, t } from '@lingui/core/macro';
+import { fixed, perLanguage } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 import { lastingDays, Z90, type Response, type SignalState } from '@/core/hair/state';
 import type { SignalId } from '@/core/records/shapes';
@@ -7,14 +8,16 @@ import type { SignalId } from '@/core/records/shapes';
 const SETTLED_USES = 5;
 
 /** What one use does, by the way it points. */
-export const WAYS: Record<
-  SignalId,
-  { readonly down: string; readonly up: string; readonly left: string; readonly right: string }
-> = {
-  firmness: { down: t`Softens`, up: t`Firms`, left: t`softer`, right: t`firmer` },
-  breakage: { down: t`Less breakage`, up: t`More breakage`, left: t`fewer pieces`, right: t`more pieces` },
-  porosity: { down: t`Less porous`, up: t`More porous`, left: t`less porous`, right: t`more porous` },
-};
+export const ways = perLanguage(
+  (): Record<
+    SignalId,
+    { readonly down: string; readonly up: string; readonly left: string; readonly right: string }
+  > => ({
+    firmness: { down: t`Softens`, up: t`Firms`, left: t`softer`, right: t`firmer` },
+    breakage: { down: t`Less breakage`, up: t`More breakage`, left: t`fewer pieces`, right: t`more pieces` },
+    porosity: { down: t`Less porous`, up: t`More porous`, left: t`less porous`, right: t`more porous` },
+  }),
+);
 
 /** An effect as people read it: breakage as a percentage of pieces, the others on their scale. */
 export function effectText(signal: SignalId, value: number): string {
@@ -38,18 +41,18 @@ export function effectInWords(state: SignalState, response: Omit<Response, 'reci
   const { mean, sd, uses, expected } = response;
   const [low, high] = [mean - Z90 * sd, mean + Z90 * sd];
   const show = (value: number) => effectText(signal, value);
-  const span = t`${show(mean)} (${show(low)} to ${show(high)})`;
-  const counted = t`${uses} ${plural(uses, 'use', 'uses')}, it reads as ${show(expected.mean)}`;
-  const way = mean > 0 ? WAYS[signal].up : WAYS[signal].down;
+  const span = t`${{ mean: show(mean) }} (${{ low: show(low) }} to ${{ high: show(high) }})`;
+  const counted = t`${plural(uses, { one: '# use', other: '# uses' })}, it reads as ${{ expectedMean: show(expected.mean) }}`;
+  const way = mean > 0 ? ways()[signal].up : ways()[signal].down;
   if (isMostlyGuess(response)) return t`Mostly a guess from the recipe so far: ${span}. ${counted}.`;
   if (low > 0 || high < 0) return `${way}: ${span}${lastingText(state, mean)}. ${counted}.`;
   const doubt = uses < SETTLED_USES ? t`Too few uses to tell` : t`Hard to tell`;
-  return t`${doubt}, perhaps ${way.toLowerCase()}: ${span}. ${counted}.`;
+  return t`${doubt}, perhaps ${{ way: way.toLowerCase() }}: ${span}. ${counted}.`;
 }
 
 function lastingText(state: SignalState, effect: number): string {
   const lasting = lastingDays(effect, state);
   if (!lasting) return t`, too little to be noticed`;
   const days = (value: number) => Math.max(1, Math.round(value));
-  return t`, felt for about ${days(lasting.days)} days (${days(lasting.low)} to ${days(lasting.high)})`;
+  return t`, felt for about ${plural({ days: days(lasting.days) }, { one: '# day', other: '# days' })} (${{ low: days(lasting.low) }} to ${{ high: days(lasting.high) }})`;
 }

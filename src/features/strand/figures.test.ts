@@ -1,6 +1,6 @@
 import { speak } from '@/core/base/language';
 import { speechOf } from '@/core/base/translation';
-import portuguese from '../../../data/languages/pt.json';
+import { messages as portuguese } from '../../../data/languages/pt';
 import { effectText } from './effectWords';
 import { levelText } from './levelText';
 

@@ -1,4 +1,5 @@
-import { plural, t } from '@/core/base/language';
+import { plural, t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
 import { daysBetween, formatDay, type CalendarDay } from '@/core/base/measures';
 import type { HeadHistory } from '@/core/hair/history';
 import type { TreatmentKind } from '@/core/recipe/classification';
@@ -13,9 +14,9 @@ import type {
   WashDay,
 } from '@/core/records/shapes';
 import { kindInWords, minutesText } from '../shared/beatWords';
-import { PLACE_WORDS } from '../shared/placeWords';
+import { placeWords } from '../shared/placeWords';
 import { verdictOf } from '../shared/verdictOf';
-import { EVENT_WORDS } from './eventWords';
+import { eventWords } from './eventWords';
 import { readingWords } from './readingWords';
 
 export const LOG_KINDS = ['treatments', 'readings', 'events', 'shelf'] as const;
@@ -37,16 +38,16 @@ export type LogEntry = {
   | { readonly kind: 'shelf'; readonly record: Batch | BatchEvent }
 );
 
-const MOMENT_WORDS: Record<Reading['moment'], string> = {
+const momentWords = perLanguage((): Record<Reading['moment'], string> => ({
   before: t`before treatment`,
   after: t`after treatment`,
   dry: t`dry`,
-};
-const RATING_WORDS: Record<Rating, string> = {
+}));
+const ratingWords = perLanguage((): Record<Rating, string> => ({
   again: t`again`,
   unsure: t`not sure of it`,
   'not-again': t`not again`,
-};
+}));
 
 interface Shelf {
   readonly batches: readonly Batch[];
@@ -71,14 +72,14 @@ export function logEntries(head: Head, history: HeadHistory, shelf: Shelf): LogE
       kind: 'readings',
       record,
       ...stamped(record),
-      title: `${dated(record.day)}, ${MOMENT_WORDS[record.moment]}`,
+      title: `${dated(record.day)}, ${momentWords()[record.moment]}`,
       text: once(() => readingWords(head, record)),
     })),
     ...events.map((record): LogEntry => ({
       kind: 'events',
       record,
       ...stamped(record),
-      title: `${dated(record.day)}, ${EVENT_WORDS[record.what].label}`,
+      title: `${dated(record.day)}, ${eventWords()[record.what].label}`,
       text: () => record.note,
     })),
     ...shelfEntries(history, shelf, dated),
@@ -136,8 +137,8 @@ function sessionWords(
     verdict ? kindInWords(verdict.kind, verdict.strength) : '',
     onForWords(session, planned),
     session.grams === null ? '' : `${Math.round(session.grams)} g`,
-    washDay?.felt ? t`felt ${washDay.felt}` : '',
-    use?.rating ? RATING_WORDS[use.rating] : '',
+    washDay?.felt ? t`felt ${{ felt: washDay.felt }}` : '',
+    use?.rating ? ratingWords()[use.rating] : '',
     lastTimeWords(session, sessions),
     session.note,
   ]
@@ -155,7 +156,7 @@ function lastTimeWords({ recipeId, day }: Session, sessions: readonly Session[])
   const earlier = sessions.filter((other) => other.recipeId === recipeId && other.day < day);
   if (earlier.length === 0) return t`for the first time`;
   const ago = Math.min(...earlier.map((other) => daysBetween(other.day, day)));
-  return t`${ago === 1 ? t`a day` : t`${ago} days`} after the time before`;
+  return plural(ago, { one: 'a day after the time before', other: '# days after the time before' });
 }
 
 function shelfEntries(
@@ -172,10 +173,10 @@ function shelfEntries(
     id: record.id,
     day: record.madeOn,
     recordedAt: record.recordedAt,
-    title: t`${dated(record.madeOn)}, made ${names.get(record.batchId) ?? ''}`,
+    title: t`${{ madeOn: dated(record.madeOn) }}, made ${{ names: names.get(record.batchId) ?? '' }}`,
     text: () =>
       [
-        t`${record.portions} ${plural(record.portions, 'portion', 'portions')} of ${Math.round(record.portionGrams)} g, ${PLACE_WORDS[record.place]}`,
+        t`${plural({ portions: record.portions }, { one: '# portion', other: '# portions' })} of ${{ portionGrams: Math.round(record.portionGrams) }} g, ${{ place: placeWords()[record.place] }}`,
         record.note,
       ]
         .filter(Boolean)
@@ -191,7 +192,9 @@ function shelfEntries(
       ...stamped(record),
       title: `${dated(record.day)}, ${record.what === 'moved' ? t`moved` : t`threw out`} ${names.get(record.batchId) ?? t`a batch`}`,
       text: () =>
-        record.what === 'moved' && record.place ? t`now ${PLACE_WORDS[record.place]}` : record.reason,
+        record.what === 'moved' && record.place
+          ? t`now ${{ place: placeWords()[record.place] }}`
+          : record.reason,
     })),
   ];
 }

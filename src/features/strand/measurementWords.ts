@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import type { Measurement } from '@/core/hair/checks';
 import { SIGNALS } from '@/core/hair/state';
 import { levelText } from './levelText';
@@ -10,5 +10,5 @@ export function measurementWords({
   sd,
 }: Pick<Measurement, 'signal' | 'value' | 'sd'>): string {
   const unit = signal === 'breakage' ? t` pieces a day` : '';
-  return t`${SIGNALS[signal].label} ${levelText(signal, value)}${unit}, likely between ${levelText(signal, value - sd)} and ${levelText(signal, value + sd)}`;
+  return t`${{ signal: SIGNALS[signal].label }} ${{ level: levelText(signal, value) }}${unit}, likely between ${{ level2: levelText(signal, value - sd) }} and ${{ level3: levelText(signal, value + sd) }}`;
 }

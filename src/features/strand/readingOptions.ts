@@ -1,36 +1,92 @@
-import { t } from '@/core/base/language';
-import { SCALP_WORDS } from '@/core/hair/checks';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
+import { scalpWords } from '@/core/hair/checks';
 import { SCALP_SIGNS, type MarkId, type ScalpSign } from '@/core/records/shapes';
 
 const steps = (...words: string[]) => words.map((label, value) => ({ value, label }));
 
 /** What beside the feel is looked at, in five steps each. */
-export const MARK_OPTIONS: Record<
-  MarkId,
-  { readonly label: string; readonly options: readonly { readonly value: number; readonly label: string }[] }
-> = {
-  slip: { label: t`Slip`, options: steps(t`none`, t`little`, t`some`, t`good`, t`glides`) },
-  tangles: { label: t`Tangles`, options: steps(t`none`, t`few`, t`some`, t`many`, t`knots`) },
-  shine: { label: t`Shine`, options: steps(t`dull`, t`faint`, t`some`, t`good`, t`bright`) },
-  clumping: { label: t`Curls clump`, options: steps(t`not`, t`hardly`, t`partly`, t`mostly`, t`all`) },
-  residue: {
-    label: t`Left in the hair`,
-    options: steps(t`nothing`, t`a trace`, t`some`, t`much`, t`coated`),
-  },
-};
+export const markOptions = perLanguage(
+  (): Record<
+    MarkId,
+    {
+      readonly label: string;
+      readonly options: readonly { readonly value: number; readonly label: string }[];
+    }
+  > => ({
+    slip: {
+      label: t`Slip`,
+      options: steps(
+        t({ message: 'none', context: 'slip' }),
+        t({ message: 'little', context: 'slip' }),
+        t({ message: 'some', context: 'slip' }),
+        t({ message: 'good', context: 'slip' }),
+        t({ message: 'glides', context: 'slip' }),
+      ),
+    },
+    tangles: {
+      label: t`Tangles`,
+      options: steps(
+        t({ message: 'none', context: 'tangles' }),
+        t({ message: 'few', context: 'tangles' }),
+        t({ message: 'some', context: 'tangles' }),
+        t({ message: 'many', context: 'tangles' }),
+        t({ message: 'knots', context: 'tangles' }),
+      ),
+    },
+    shine: {
+      label: t`Shine`,
+      options: steps(
+        t({ message: 'dull', context: 'shine' }),
+        t({ message: 'faint', context: 'shine' }),
+        t({ message: 'some', context: 'shine' }),
+        t({ message: 'good', context: 'shine' }),
+        t({ message: 'bright', context: 'shine' }),
+      ),
+    },
+    clumping: {
+      label: t`Curls clump`,
+      options: steps(
+        t({ message: 'not', context: 'how much the curls clump' }),
+        t({ message: 'hardly', context: 'how much the curls clump' }),
+        t({ message: 'partly', context: 'how much the curls clump' }),
+        t({ message: 'mostly', context: 'how much the curls clump' }),
+        t({ message: 'all', context: 'how much the curls clump' }),
+      ),
+    },
+    residue: {
+      label: t`Left in the hair`,
+      options: steps(
+        t({ message: 'nothing', context: 'residue' }),
+        t({ message: 'a trace', context: 'residue' }),
+        t({ message: 'some', context: 'residue' }),
+        t({ message: 'much', context: 'residue' }),
+        t({ message: 'coated', context: 'residue' }),
+      ),
+    },
+  }),
+);
 
-export const SCALP_OPTIONS = SCALP_SIGNS.map((value) => ({ value, label: SCALP_WORDS[value] }));
+export const scalpOptions = perLanguage(() =>
+  SCALP_SIGNS.map((value) => ({ value, label: scalpWords()[value] })),
+);
 
-export const SLIDE_OPTIONS = [
-  { value: 'smooth', label: t`smooth` },
-  { value: 'ridges', label: t`faint ridges` },
-  { value: 'catches', label: t`rough, it catches` },
-] as const;
-export const SINK_OPTIONS = [
-  { value: 'floats', label: t`on top` },
-  { value: 'hovers', label: t`in between` },
-  { value: 'sinks', label: t`at the bottom` },
-] as const;
+export const slideOptions = perLanguage(
+  () =>
+    [
+      { value: 'smooth', label: t`smooth` },
+      { value: 'ridges', label: t`faint ridges` },
+      { value: 'catches', label: t`rough, it catches` },
+    ] as const,
+);
+export const sinkOptions = perLanguage(
+  () =>
+    [
+      { value: 'floats', label: t`on top` },
+      { value: 'hovers', label: t`in between` },
+      { value: 'sinks', label: t`at the bottom` },
+    ] as const,
+);
 
 /** A calm scalp shows nothing else. */
 export function withScalpSign(signs: readonly ScalpSign[], sign: ScalpSign): ScalpSign[] {

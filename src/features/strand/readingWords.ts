@@ -1,9 +1,9 @@
-import { t } from '@/core/base/language';
-import { FEEL_WORDS, measurementsOf, SCALP_WORDS } from '@/core/hair/checks';
+import { t } from '@lingui/core/macro';
+import { feelWords, measurementsOf, scalpWords } from '@/core/hair/checks';
 import { hairMassGrams } from '@/core/hair/state';
 import { MARKS, type Head, type Reading } from '@/core/records/shapes';
-import { PLACE_LABELS } from '../shared/headWords';
-import { MARK_OPTIONS } from './readingOptions';
+import { placeLabels } from '../shared/headWords';
+import { markOptions } from './readingOptions';
 
 /** What a reading holds, in one line. */
 export function readingWords(head: Head, reading: Reading): string {
@@ -13,15 +13,15 @@ export function readingWords(head: Head, reading: Reading): string {
   const marks = MARKS.flatMap((mark) => {
     const value = reading.marks[mark];
     if (value === null) return [];
-    const { label, options } = MARK_OPTIONS[mark];
+    const { label, options } = markOptions()[mark];
     return `${label.toLowerCase()}: ${options[value]?.label ?? value}`;
   });
-  const scalp = reading.scalp.map((sign) => SCALP_WORDS[sign]);
+  const scalp = reading.scalp.map((sign) => scalpWords()[sign]);
   return [
     ...measured,
-    ...(reading.feel === null ? [] : [t`feels ${FEEL_WORDS[reading.feel + 3]}`]),
+    ...(reading.feel === null ? [] : [t`feels ${{ feel: feelWords()[reading.feel + 3] ?? '' }}`]),
     ...marks,
-    ...(scalp.length > 0 ? [t`scalp ${scalp.join(', ')}`] : []),
-    ...reading.lengths.map(({ place, cm }) => t`${PLACE_LABELS[place].toLowerCase()} ${cm} cm`),
+    ...(scalp.length > 0 ? [t`scalp ${{ scalp: scalp.join(', ') }}`] : []),
+    ...reading.lengths.map(({ place, cm }) => t`${{ place: placeLabels()[place].toLowerCase() }} ${cm} cm`),
   ].join('; ');
 }

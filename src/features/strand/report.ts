@@ -1,26 +1,27 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
 import { addDays, formatDay, type CalendarDay } from '@/core/base/measures';
-import { SCALP_WORDS } from '@/core/hair/checks';
+import { scalpWords } from '@/core/hair/checks';
 import type { HeadHistory } from '@/core/hair/history';
 import type { Head } from '@/core/records/shapes';
-import { ALLERGY_OPTIONS } from '../shared/allergyOptions';
+import { allergyOptions } from '../shared/allergyOptions';
 import { kindInWords } from '../shared/beatWords';
-import { AGE_WORDS, CHEMISTRY_WORDS, DENSITY_WORDS, HEALTH_WORDS, STRAND_WORDS } from '../shared/headWords';
+import { ageWords, chemistryWords, densityWords, healthWords, strandWords } from '../shared/headWords';
 import type { SheetPart } from '../shared/PrintSheet';
 import { verdictOf } from '../shared/verdictOf';
-import { EVENT_WORDS } from './eventWords';
+import { eventWords } from './eventWords';
 import { readingWords } from './readingWords';
 
 /** As much as one sheet of paper holds, and as far back as is of use. */
 const LOOK_BACK = { treatments: 84, signs: 365 } as const;
 const MOST = { readings: 5, treatments: 12, ingredients: 16, signs: 8 } as const;
 
-const POROSITY_WORDS: Record<Head['porosityGuess'], string> = {
+const porosityWords = perLanguage((): Record<Head['porosityGuess'], string> => ({
   low: t`drops stay on it`,
   medium: t`drinks water neither fast nor slowly`,
   high: t`soaks at once`,
   unknown: t`not tested`,
-};
+}));
 
 /** What someone else has to know of a head, from what was written down at home: no diagnosis, and nothing added. */
 export function reportOf(head: Head, history: HeadHistory, today: CalendarDay): SheetPart[] {
@@ -49,17 +50,17 @@ function aboutHead({
   proteinSensitive,
 }: Head): string[] {
   const reactsTo = allergies.map(
-    (allergy) => ALLERGY_OPTIONS.find(({ value }) => value === allergy)?.label ?? allergy,
+    (allergy) => allergyOptions().find(({ value }) => value === allergy)?.label ?? allergy,
   );
   return [
-    t`${lengthCm} cm long, ${DENSITY_WORDS[density]} density, ${STRAND_WORDS[strand]} strands; water: ${POROSITY_WORDS[porosityGuess]}`,
-    t`Age: ${AGE_WORDS[ageBand]}`,
+    t`${lengthCm} cm long, ${{ density: densityWords()[density] }} density, ${{ strand: strandWords()[strand] }} strands; water: ${{ porosityGuess: porosityWords()[porosityGuess] }}`,
+    t`Age: ${{ ageBand: ageWords()[ageBand] }}`,
     ...(chemistry.length > 0
-      ? [t`Done to it: ${chemistry.map((each) => CHEMISTRY_WORDS[each]).join(', ')}`]
+      ? [t`Done to it: ${{ chemistry: chemistry.map((each) => chemistryWords()[each]).join(', ') }}`]
       : []),
-    ...health.map((each) => t`To mind: ${HEALTH_WORDS[each]}`),
+    ...health.map((each) => t`To mind: ${{ each: healthWords()[each] }}`),
     ...(proteinSensitive ? [t`Gets stiff from little protein`] : []),
-    reactsTo.length > 0 ? t`Reacts to: ${reactsTo.join(', ')}` : t`No allergies known`,
+    reactsTo.length > 0 ? t`Reacts to: ${{ reactsTo: reactsTo.join(', ') }}` : t`No allergies known`,
   ];
 }
 
@@ -83,7 +84,7 @@ function treatments(head: Head, { sessions, larder }: HeadHistory, today: Calend
     return [
       `${dated(day)}: ${version?.name ?? t`a recipe that is no longer here`}`,
       ...(verdict ? [kindInWords(verdict.kind, verdict.strength)] : []),
-      t`${contactMinutes} min${warmth === 'warm' ? t` warm` : ''}`,
+      warmth === 'warm' ? t`${contactMinutes} min warm` : t`${contactMinutes} min`,
       ...(grams === null ? [] : [`${Math.round(grams)} g`]),
     ].join(', ');
   });
@@ -104,7 +105,10 @@ function ingredients({ sessions, larder }: HeadHistory, today: CalendarDay): rea
   const names = [...times]
     .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
     .slice(0, MOST.ingredients)
-    .map(([id, count]) => t`${larder.ingredient(id)?.name ?? larder.lastVersion(id)?.name ?? id} (${count})`);
+    .map(
+      ([id, count]) =>
+        t`${{ ingredientName: larder.ingredient(id)?.name ?? larder.lastVersion(id)?.name ?? id }} (${count})`,
+    );
   return names.length > 0 ? [names.join(', ')] : [t`Nothing`];
 }
 
@@ -114,13 +118,13 @@ function signs({ patchTests, readings, larder }: HeadHistory, today: CalendarDay
     .filter(({ outcome, startedOn }) => outcome === 'reacted' && startedOn > since)
     .map(
       ({ startedOn, recipeId }) =>
-        t`${dated(startedOn)}: skin reacted to ${larder.lastVersion(recipeId)?.name ?? t`a recipe`}`,
+        t`${{ startedOn: dated(startedOn) }}: skin reacted to ${{ recipe: larder.lastVersion(recipeId)?.name ?? t`a recipe` }}`,
     );
   const scalp = newestFirst(readings)
     .filter(({ day }) => day > since)
     .flatMap(({ day, scalp: seen }) => {
-      const told = seen.filter((sign) => sign !== 'calm').map((sign) => SCALP_WORDS[sign]);
-      return told.length > 0 ? [t`${dated(day)}: scalp ${told.join(', ')}`] : [];
+      const told = seen.filter((sign) => sign !== 'calm').map((sign) => scalpWords()[sign]);
+      return told.length > 0 ? [t`${{ day: dated(day) }}: scalp ${{ told: told.join(', ') }}`] : [];
     });
   return orNone([...reacted, ...scalp].slice(0, MOST.signs), t`None were written down`);
 }
@@ -129,6 +133,6 @@ function happened({ events }: HeadHistory, today: CalendarDay): readonly string[
   const since = addDays(today, -LOOK_BACK.signs);
   const lines = newestFirst(events.filter(({ day }) => day > since))
     .slice(0, MOST.signs)
-    .map(({ day, what, note }) => `${dated(day)}: ${EVENT_WORDS[what].label}${note ? `, ${note}` : ''}`);
+    .map(({ day, what, note }) => `${dated(day)}: ${eventWords()[what].label}${note ? `, ${note}` : ''}`);
   return orNone(lines, t`Nothing was written down`);
 }

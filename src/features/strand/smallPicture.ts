@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { ImageManipulator, SaveFormat } from 'expo-image-manipulator';
 import { launchImageLibraryAsync } from 'expo-image-picker';
-import { t } from '@/core/base/language';
 import { failed, ok, type Result } from '@/core/base/measures';
 import { PHOTO_LIMITS, type Photo } from '@/core/records/shapes';
 

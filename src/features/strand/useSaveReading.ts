@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { t } from '@/core/base/language';
 import type { CalendarDay, Result } from '@/core/base/measures';
 import { readingOf } from '@/core/hair/checks';
 import type { Head, Measured, Moment, Reading } from '@/core/records/shapes';
@@ -14,7 +14,7 @@ export function useSaveReading(head: Head): (measured: Partial<Measured>, moment
   return (measured, moment) => {
     const made = readingOf(measured, { ...newStamp(), headId: head.headId, day: today, moment }, today);
     if (made.ok) {
-      add([made.value], t`The reading of ${head.name} is written down.`);
+      add([made.value], t`The reading of ${{ headName: head.name }} is written down.`);
       router.navigate('/strand');
     }
     return made;

@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { isSmall } from '@/core/plan/agenda';
 import type { Plan } from '@/core/plan/planning';
 import type { Head } from '@/core/records/shapes';
@@ -28,8 +28,8 @@ export function OtherHeads({ head, plans }: { head: Head; plans: readonly Plan[]
           {(day?.beats ?? []).filter(isSmall).map((beat) => (
             <Button
               key={beat.recipeId}
-              label={t`${beat.name}: done`}
-              hint={t`I did ${beat.name} on ${name}`}
+              label={t`${{ beatName: beat.name }}: done`}
+              hint={t`I did ${{ beatName: beat.name }} on ${name}`}
               onPress={() => done(other, beat, today)}
             />
           ))}

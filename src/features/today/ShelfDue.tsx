@@ -1,5 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { plural, t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import type { ShelfNote } from '@/core/plan/question';
 import { Button } from '@/ui';
@@ -13,8 +13,8 @@ export function ShelfDue({ shelf }: { shelf: readonly ShelfNote[] }) {
       title={state === 'past' ? t`Throw out: ${name}` : t`Use first: ${name}`}
       text={
         state === 'past'
-          ? t`Past since ${formatDay(useBy, 'EEEE d MMMM')}.`
-          : t`${left} ${plural(left, 'portion', 'portions')}, good until ${formatDay(useBy, 'EEEE d MMMM')}.`
+          ? t`Past since ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`
+          : t`${plural(left, { one: '# portion', other: '# portions' })}, good until ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`
       }
     >
       <Button label={t`To the shelf`} hint={t`To the shelf, ${name}`} onPress={() => router.push('/shelf')} />

@@ -1,13 +1,13 @@
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay, whenWords, type CalendarDay } from '@/core/base/measures';
 import type { Beat, PlanDay } from '@/core/plan/planning';
 import type { Head } from '@/core/records/shapes';
 import { selectWashRuns, useAppSelector } from '@/store';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
-import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
+import { kindInWords, minutesText, slotWords } from '../shared/beatWords';
 import { Dues } from '../shared/Dues';
 import { Entry } from '../shared/Entry';
 import { HeadPicker } from '../shared/HeadPicker';
@@ -84,7 +84,7 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
     <Entry
       key={`${beat.slot}-${beat.recipeId}`}
       title={beat.name}
-      text={`${kindInWords(beat.kind, beat.strength)}, ${SLOT_WORDS[beat.slot]} · ${
+      text={`${kindInWords(beat.kind, beat.strength)}, ${slotWords()[beat.slot]} · ${
         beat.overnight ? t`overnight` : minutesText(beat.minutes)
       }`}
     >
@@ -92,7 +92,7 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
         <Button
           tone="main"
           label={isUnderWay ? t`Go on` : t`Wash now`}
-          hint={t`${isUnderWay ? t`Go on with` : t`Begin`} the wash day`}
+          hint={isUnderWay ? t`Go on with the wash day` : t`Begin the wash day`}
           onPress={() => router.push('/wash')}
           testID="wash-now"
         />
@@ -100,7 +100,7 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
       <Button
         tone={beat.slot === 'main' ? 'quiet' : 'plain'}
         label={t`I did this`}
-        hint={t`I did ${beat.name}`}
+        hint={t`I did ${{ beatName: beat.name }}`}
         onPress={() => done(head, beat, today)}
       />
     </Entry>
@@ -116,10 +116,15 @@ function Next({ head, beats }: { head: Head; beats: readonly Beat[] }) {
     <>
       {doneToday > 0 ? (
         <Body>
-          {t`${doneToday === 1 ? t`One treatment is` : t`${doneToday} treatments are`} written down today.`}
+          {plural(doneToday, {
+            one: 'One treatment is written down today.',
+            other: '# treatments are written down today.',
+          })}
         </Body>
       ) : null}
-      {next ? <Small>{t`Next: ${next.name} ${whenWords(next.day, today)}.`}</Small> : null}
+      {next ? (
+        <Small>{t`Next: ${{ nextName: next.name }} ${{ when: whenWords(next.day, today) }}.`}</Small>
+      ) : null}
     </>
   );
 }
@@ -146,7 +151,7 @@ function washLabel(begun: CalendarDay | undefined, today: CalendarDay): string {
   if (begun === undefined) return t`Wash today`;
   return begun === today
     ? t`Go on with the wash day`
-    : t`The wash day of ${formatDay(begun, 'EEEE')} is not ended`;
+    : t`The wash day of ${{ begun: formatDay(begun, 'EEEE') }} is not ended`;
 }
 
 function Aside({ reasons, dues }: { reasons: readonly string[]; dues: HeadAnswer['plan']['dues'] }) {

@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import type { PrepTask } from '@/core/plan/planning';
 
 const two = (value: number) => String(value).padStart(2, '0');

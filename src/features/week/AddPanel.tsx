@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay, weekdayOrDate, type CalendarDay } from '@/core/base/measures';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { Small } from '@/ui';
@@ -26,7 +26,7 @@ export function AddPanel({ day }: { day: CalendarDay }) {
             <View className="basis-full gap-1">
               <PatchTests recipeId={recipe.recipeId} recipeName={recipe.name} head={head} isNamed />
               <Small>
-                {t`With its patch test clear it may go on from ${formatDay(stateOf(recipe.recipeId).allowedFrom, 'EEEE d MMMM')}.`}
+                {t`With its patch test clear it may go on from ${{ allowedFrom: formatDay(stateOf(recipe.recipeId).allowedFrom, 'EEEE d MMMM') }}.`}
               </Small>
             </View>
           ) : null
@@ -37,7 +37,7 @@ export function AddPanel({ day }: { day: CalendarDay }) {
             : [
                 {
                   label: t`Put it here`,
-                  hint: t`Put ${recipe.name} on ${on}`,
+                  hint: t`Put ${{ recipeName: recipe.name }} on ${on}`,
                   run: () => {
                     startAdd(null);
                     decisions.add(day, recipe.recipeId, recipe.name);
@@ -46,7 +46,7 @@ export function AddPanel({ day }: { day: CalendarDay }) {
               ]),
           {
             label: t`Why not?`,
-            hint: t`Why not ${recipe.name} on ${on}?`,
+            hint: t`Why not ${{ recipeName: recipe.name }} on ${on}?`,
             run: () => ask({ what: 'why-not', slot: 'main', recipeId: recipe.recipeId, day }),
           },
         ]}

@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { formatDay } from '@/core/base/measures';
 import { airAdvice } from '@/core/hair/state';
 import type { Beat } from '@/core/plan/planning';
@@ -16,7 +16,7 @@ export function AirAdvice({ beat }: { beat: Beat }) {
   return (
     <Body>
       {advice}
-      {weather.of === today ? '' : t` (Forecast of ${formatDay(weather.of, 'EEEE')}.)`}
+      {weather.of === today ? '' : t` (Forecast of ${{ of: formatDay(weather.of, 'EEEE') }}.)`}
     </Body>
   );
 }

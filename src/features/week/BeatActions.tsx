@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { isSmall } from '@/core/plan/agenda';
 import type { Beat } from '@/core/plan/planning';
 import { Button } from '@/ui';
@@ -23,7 +23,11 @@ export function BeatActions({ beat }: { beat: Beat }) {
       <View className="flex-row flex-wrap gap-2">
         <Button
           label={beat.locked ? t`Kept` : t`Keep`}
-          hint={beat.locked ? t`Let the plan move ${beat.name} again` : t`Keep ${beat.name} on this day`}
+          hint={
+            beat.locked
+              ? t`Let the plan move ${{ beatName: beat.name }} again`
+              : t`Keep ${{ beatName: beat.name }} on this day`
+          }
           pressed={beat.locked}
           onPress={() => (beat.locked ? decisions.release(beat) : decisions.keep(beat))}
         />
@@ -31,29 +35,33 @@ export function BeatActions({ beat }: { beat: Beat }) {
           <>
             <Button
               label={t`Move`}
-              hint={t`Move ${beat.name} to another day`}
+              hint={t`Move ${{ beatName: beat.name }} to another day`}
               pressed={isMoving}
               onPress={() => startMove(isMoving ? null : beat)}
               testID={`move-${beat.day}`}
             />
             <Button
               label={t`Swap`}
-              hint={t`Another recipe instead of ${beat.name}`}
+              hint={t`Another recipe instead of ${{ beatName: beat.name }}`}
               expanded={swapping}
               onPress={() => setSwapping(!swapping)}
             />
           </>
         ) : null}
-        <Button label={t`Leave out`} hint={t`Leave out ${beat.name}`} onPress={() => decisions.skip(beat)} />
+        <Button
+          label={t`Leave out`}
+          hint={t`Leave out ${{ beatName: beat.name }}`}
+          onPress={() => decisions.skip(beat)}
+        />
       </View>
       {swapping ? (
         <RecipeChoices
-          label={t`Instead of ${beat.name}`}
+          label={t`Instead of ${{ beatName: beat.name }}`}
           except={beat.recipeId}
           actions={(recipe) => [
             {
               label: t`Take it`,
-              hint: t`${recipe.name} instead of ${beat.name}`,
+              hint: t`${{ recipeName: recipe.name }} instead of ${{ beatName: beat.name }}`,
               run: () => {
                 setSwapping(false);
                 decisions.swap(beat, recipe.recipeId, recipe.name);
@@ -67,7 +75,7 @@ export function BeatActions({ beat }: { beat: Beat }) {
           <Button
             tone="quiet"
             label={t`What if I leave it out?`}
-            hint={t`What if I leave out ${beat.name}?`}
+            hint={t`What if I leave out ${{ beatName: beat.name }}?`}
             expanded={isAsked}
             onPress={() => {
               if (beat.slot !== 'main' && beat.slot !== 'pre-poo') return;

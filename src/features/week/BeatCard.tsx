@@ -1,10 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { fixed, t } from '@/core/base/language';
+import { fixed } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import { isSmall } from '@/core/plan/agenda';
 import type { Beat, PrepTask } from '@/core/plan/planning';
 import { Body, Button, Heading, Small, Strong } from '@/ui';
-import { kindInWords, minutesText, SLOT_WORDS } from '../shared/beatWords';
+import { kindInWords, minutesText, slotWords } from '../shared/beatWords';
 import { AirAdvice } from './AirAdvice';
 import { BeatActions } from './BeatActions';
 import { useWeek } from './WeekContext';
@@ -23,7 +24,7 @@ export function PlannedBeat({ beat }: { beat: Beat }) {
           tone="quiet"
           label={t`More`}
           testID="more"
-          hint={t`More about ${beat.name}`}
+          hint={t`More about ${{ beatName: beat.name }}`}
           expanded={isOpen}
           onPress={() => toggle(beat)}
         />
@@ -40,7 +41,7 @@ export function beatKey(beat: Pick<Beat, 'day' | 'slot' | 'recipeId'>): string {
 /** "moisture, strong · 105 min · you put it here" */
 export function beatLine(beat: Beat): string {
   return [
-    isSmall(beat) ? SLOT_WORDS[beat.slot] : kindInWords(beat.kind, beat.strength),
+    isSmall(beat) ? slotWords()[beat.slot] : kindInWords(beat.kind, beat.strength),
     beat.overnight ? t`overnight` : minutesText(beat.minutes),
     ...(beat.onlyIfFirm ? [t`only if it feels firm`] : []),
     ...(beat.locked ? [t`kept by you`] : []),
@@ -54,7 +55,7 @@ function DoneButton({ beat, tone }: { beat: Beat; tone: 'quiet' | 'main' }) {
     <Button
       tone={tone}
       label={t`I did this`}
-      hint={t`I did ${beat.name}`}
+      hint={t`I did ${{ beatName: beat.name }}`}
       onPress={() => done(beat, today)}
     />
   );
@@ -100,7 +101,9 @@ function BeatFacts({ beat }: { beat: Beat }) {
         </Body>
       ))}
       {isSmall(beat) ? null : <Body>{moveWords(beat)}</Body>}
-      {beat.cost !== null && beat.cost > 0 ? <Body>{t`It costs about ${fixed(beat.cost, 2)}.`}</Body> : null}
+      {beat.cost !== null && beat.cost > 0 ? (
+        <Body>{t`It costs about ${{ cost: fixed(beat.cost, 2) }}.`}</Body>
+      ) : null}
       {beat.reasons.map((reason) => (
         <Body key={reason.code}>{reason.text}</Body>
       ))}
@@ -117,7 +120,9 @@ function moveWords({ moves: { mean, sd } }: Beat): string {
   const size = fixed(Math.abs(mean), 1);
   const sure = sd < Math.abs(mean) / 1.3 ? '' : t`, but that is mostly a guess`;
   if (Math.abs(mean) < NOTICEABLE) return t`It should hardly move firmness.`;
-  return t`It should move the hair ${size} toward ${mean > 0 ? t`firm` : t`soft`}, give or take ${fixed(1.28 * sd, 1)}${sure}.`;
+  return mean > 0
+    ? t`It should move the hair ${size} toward firm, give or take ${{ sd: fixed(1.28 * sd, 1) }}${sure}.`
+    : t`It should move the hair ${size} toward soft, give or take ${{ sd: fixed(1.28 * sd, 1) }}${sure}.`;
 }
 
 export function FinishedBeat({ beat }: { beat: DoneBeat }) {
@@ -125,7 +130,7 @@ export function FinishedBeat({ beat }: { beat: DoneBeat }) {
     <View className="gap-0.5">
       <Strong>{beat.name}</Strong>
       <Small>
-        {t`${kindInWords(beat.kind, beat.strength)} · ${minutesText(beat.contactMinutes)} on · done`}
+        {t`${{ kindIn: kindInWords(beat.kind, beat.strength) }} · ${{ minutes: minutesText(beat.contactMinutes) }} on · done`}
       </Small>
     </View>
   );

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import type { Plan } from '@/core/plan/planning';
 import { ofKind, type StoredRecord, Head } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
@@ -30,7 +30,9 @@ export function CalendarExport({ head, plan }: { head: Head; plan: Plan }) {
     <View className="gap-2 pt-2">
       <Heading level={2}>{t`In your calendar`}</Heading>
       <Small>
-        {t`Wash days at the hour at which you may begin, with what has to be begun before, and an alarm for each.${last ? t` Written again, it moves what has moved and takes out what is no longer planned.` : ''}`}
+        {last
+          ? t`Wash days at the hour at which you may begin, with what has to be begun before, and an alarm for each. Written again, it moves what has moved and takes out what is no longer planned.`
+          : t`Wash days at the hour at which you may begin, with what has to be begun before, and an alarm for each.`}
       </Small>
       <View className="items-start">
         <Button label={t`Calendar file`} onPress={() => void save()} testID="calendar-file" />

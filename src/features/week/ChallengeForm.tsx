@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { failedBySchema, ok, type CalendarDay, type Result } from '@/core/base/measures';
 import { challengeSchema, type Challenge, type ChallengeCounts, Head } from '@/core/records/shapes';
 import { Button, Heading } from '@/ui';
@@ -28,7 +28,7 @@ export function ChallengeForm({ head, today }: { head: Head; today: CalendarDay 
   const save = handleSubmit((draft) => {
     const challenge = made(draft);
     if (!challenge.ok) return;
-    add([challenge.value], t`${challenge.value.name} begins today.`);
+    add([challenge.value], t`${{ challengeName: challenge.value.name }} begins today.`);
     reset(BLANK);
   });
   return (

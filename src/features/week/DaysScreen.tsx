@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay, type CalendarDay } from '@/core/base/measures';
 import type { ChallengeState } from '@/core/plan/agenda';
 import type { Occasion, Head } from '@/core/records/shapes';
@@ -96,11 +96,11 @@ function Challenges({ head, states, today }: ChallengesProps) {
                 <Button
                   tone="quiet"
                   label={t`Give it up`}
-                  hint={t`Give up ${challenge.name}`}
+                  hint={t`Give up ${{ challengeName: challenge.name }}`}
                   onPress={() =>
                     add(
                       [{ ...challenge, ...newStamp(), corrects: challenge.id, givenUpOn: today }],
-                      t`${challenge.name} is given up on ${formatDay(today, 'd MMMM')}.`,
+                      t`${{ challengeName: challenge.name }} is given up on ${{ today: formatDay(today, 'd MMMM') }}.`,
                     )
                   }
                 />

@@ -12,9 +12,9 @@ import {
   type DragEndEvent,
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
+import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { Text, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { calendarDay, formatDay, type CalendarDay } from '@/core/base/measures';
 import type { Beat } from '@/core/plan/planning';
 import { useWeek } from './WeekContext';
@@ -45,13 +45,15 @@ const said = (id: string | number | undefined) => {
 const announcements: Announcements = {
   onDragStart: () =>
     t`Picked up. Use the arrow keys to choose a day, space to put it there, escape to leave it.`,
-  onDragOver: ({ over }) => t`Over ${said(over?.id)}.`,
-  onDragEnd: ({ over }) => (over ? t`Put on ${said(over.id)}.` : t`Left where it was.`),
+  onDragOver: ({ over }) => t`Over ${{ said: said(over?.id) }}.`,
+  onDragEnd: ({ over }) => (over ? t`Put on ${{ said: said(over.id) }}.` : t`Left where it was.`),
   onDragCancel: () => t`Left where it was.`,
 };
 
 const screenReaderInstructions = {
-  draggable: t`To pick it up, press space or enter. Choose a day with the arrow keys; space or enter puts it there, escape leaves it.`,
+  get draggable() {
+    return t`To pick it up, press space or enter. Choose a day with the arrow keys; space or enter puts it there, escape leaves it.`;
+  },
 };
 
 /** Lets the main treatments within it be dragged from day to day, by pointer, by touch and by keyboard. */
@@ -110,7 +112,7 @@ export function DragHandle({ beat }: { beat: Beat }) {
       tabIndex={0}
       aria-roledescription={attributes['aria-roledescription']}
       aria-describedby={attributes['aria-describedby']}
-      aria-label={t`Drag ${beat.name} to another day`}
+      aria-label={t`Drag ${{ beatName: beat.name }} to another day`}
       testID={`drag-${beat.day}`}
       className={`min-h-target min-w-target cursor-grab touch-none items-center justify-center rounded-xl ${isDragging ? 'z-10 bg-raised' : ''}`}
       style={

@@ -1,23 +1,26 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { Small, useTokens, type MarkKind } from '@/ui';
 import { Mark } from '@/ui/charts/Mark';
 
-const MARKS: readonly { readonly kind: MarkKind; readonly x: number; readonly text: string }[] = [
-  { kind: 'firm', x: 10, text: t`protein, pushes firm` },
-  { kind: 'soft', x: 38, text: t`moisture, pulls soft` },
-  { kind: 'both', x: 28, text: t`both` },
-  { kind: 'hold', x: 26, text: t`oil, holds` },
-  { kind: 'small', x: 26, text: t`mist or refresh` },
-];
+const marks = perLanguage(
+  (): readonly { readonly kind: MarkKind; readonly x: number; readonly text: string }[] => [
+    { kind: 'firm', x: 10, text: t`protein, pushes firm` },
+    { kind: 'soft', x: 38, text: t`moisture, pulls soft` },
+    { kind: 'both', x: 28, text: t`both` },
+    { kind: 'hold', x: 26, text: t`oil, holds` },
+    { kind: 'small', x: 26, text: t`mist or refresh` },
+  ],
+);
 
 /** What each mark means; hollow is planned, filled is done. */
 export function MarkLegend() {
   const tokens = useTokens();
   return (
     <View className="flex-row flex-wrap gap-x-6 gap-y-2">
-      {MARKS.map(({ kind, x, text }) => (
+      {marks().map(({ kind, x, text }) => (
         <View key={kind} className="flex-row items-center gap-2">
           <Svg width={58} height={28} aria-hidden>
             <Mark kind={kind} x={x} y={14} strength={2} done firmIs="right" tokens={tokens} />

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { addDays, failedBySchema, ok, type CalendarDay, type Result } from '@/core/base/measures';
 import { OCCASIONS, occasionSchema, type Occasion, type OccasionKind, Head } from '@/core/records/shapes';
 import { Button, Heading, Small } from '@/ui';
@@ -8,7 +8,7 @@ import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { DateField } from './DateField';
-import { OCCASION_LABELS, occasionWords } from './occasionWords';
+import { occasionLabels, occasionWords } from './occasionWords';
 
 interface OccasionDraft {
   readonly what: OccasionKind | null;
@@ -39,7 +39,7 @@ export function OccasionForm({ head, today }: { head: Head; today: CalendarDay }
   const save = handleSubmit((draft) => {
     const occasion = made(draft);
     if (!occasion.ok) return;
-    add([occasion.value], t`${occasionWords(occasion.value).title}: the plan knows.`);
+    add([occasion.value], t`${{ title: occasionWords(occasion.value).title }}: the plan knows.`);
     reset(blank);
   });
   return (
@@ -49,9 +49,9 @@ export function OccasionForm({ head, today }: { head: Head; today: CalendarDay }
         control={control}
         name="what"
         label={t`What`}
-        options={OCCASIONS.map((value) => ({ value, label: OCCASION_LABELS[value].label }))}
+        options={OCCASIONS.map((value) => ({ value, label: occasionLabels()[value].label }))}
       />
-      {what ? <Small>{OCCASION_LABELS[what].note}</Small> : null}
+      {what ? <Small>{occasionLabels()[what].note}</Small> : null}
       <View className="flex-row flex-wrap gap-4">
         <DateField control={control} name="from" label={t`From`} testID="occasion-from" />
         <DateField control={control} name="to" label={t`To, the last day`} testID="occasion-to" />

@@ -1,6 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import type { OwnPart } from '@/core/plan/scheduling';
 import { Button, Choice, FieldGroup, Heading, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
@@ -36,11 +36,11 @@ export function OwnRhythm({ onTry }: { onTry: (own: readonly OwnPart[]) => void 
       </FieldGroup>
       {parts.map((part) => (
         <View key={part.recipeId} className="flex-row flex-wrap items-center gap-x-3">
-          <Strong>{t`${nameOf(part.recipeId)}, every ${part.everyDays} days`}</Strong>
+          <Strong>{t`${{ name: nameOf(part.recipeId) }}, every ${plural({ everyDays: part.everyDays }, { one: '# day', other: '# days' })}`}</Strong>
           <Button
             tone="quiet"
             label={t`Take out`}
-            hint={t`Take out ${nameOf(part.recipeId)}`}
+            hint={t`Take out ${{ name: nameOf(part.recipeId) }}`}
             onPress={() => setParts(parts.filter((each) => each !== part))}
           />
         </View>

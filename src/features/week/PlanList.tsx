@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import { placeInWords } from '@/core/hair/state';
 import { Heading, Small } from '@/ui';
@@ -16,7 +16,11 @@ export function PlanList({ rows }: { rows: readonly WeekRow[] }) {
             {row.isToday ? t`Today, ` : ''}
             {formatDay(row.day, 'EEEE d MMMM')}
           </Heading>
-          <Small>{t`${row.isPast ? t`It was` : t`It should be`} ${placeInWords(row)} in the evening.`}</Small>
+          <Small>
+            {row.isPast
+              ? t`It was ${{ place: placeInWords(row) }} in the evening.`
+              : t`It should be ${{ place: placeInWords(row) }} in the evening.`}
+          </Small>
           <WeekDay row={row} />
         </View>
       ))}

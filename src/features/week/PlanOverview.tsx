@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { Pressable, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import type { Beat, PlanDay } from '@/core/plan/planning';
 import { Small, Strong } from '@/ui';
@@ -28,7 +28,7 @@ export function PlanOverview() {
         }))}
         height={HEIGHT}
         domain={THREAD_DOMAIN}
-        label={t`Firmness as expected until ${formatDay(last, 'd MMMM')}; the weeks are listed below.`}
+        label={t`Firmness as expected until ${{ last: formatDay(last, 'd MMMM') }}; the weeks are listed below.`}
       />
       <View role="table" aria-label={t`The plan by weeks`} className="gap-1">
         <View role="row" className="flex-row">

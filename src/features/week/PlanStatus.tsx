@@ -1,5 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { fixed, t } from '@/core/base/language';
+import { fixed } from '@/core/base/language';
 import type { Plan } from '@/core/plan/planning';
 import {
   planNoteSeen,
@@ -25,7 +26,9 @@ export function PlanStatus() {
   const pending = useAppSelector(selectPending);
   const taken = useAppSelector(selectTaken);
   if (gap !== null) {
-    const found = Number.isFinite(gap) ? t`at most ${percentText(gap)} from the best there is` : t`begun`;
+    const found = Number.isFinite(gap)
+      ? t`at most ${{ percent: percentText(gap) }} from the best there is`
+      : t`begun`;
     return (
       <View role="status" className="flex-row flex-wrap items-center gap-x-3">
         <Small>{t`Looking for a better plan: ${found}.`}</Small>
@@ -55,12 +58,12 @@ function qualityWords({ planner, gap }: Pick<Plan, 'planner' | 'gap'>, taken: bo
   if (gap === null) return t`The best plan that keeps what you decided.`;
   if (gap < 0.0005) return t`No plan for these weeks is better.`;
   if (gap > GOOD_GAP) return t`A good plan; a better one may exist.`;
-  return t`At most ${percentText(gap)} from the best plan there is.`;
+  return t`At most ${{ percent: percentText(gap) }} from the best plan there is.`;
 }
 
 function percentText(share: number): string {
   const percent = 100 * share;
-  return t`${percent < 10 ? fixed(percent, 1) : Math.round(percent)} %`;
+  return t`${{ percent: percent < 10 ? fixed(percent, 1) : Math.round(percent) }} %`;
 }
 
 /** What changed since she last looked, and why. */
@@ -71,7 +74,7 @@ export function PlanNotes() {
   if (!note) return null;
   return (
     <View role="status" testID="plan-note" className="gap-1 rounded-2xl bg-sunken p-4">
-      <Strong>{t`The plan changed ${note.why}`}</Strong>
+      <Strong>{t`The plan changed ${{ why: note.why }}`}</Strong>
       {note.changes.map(({ text }) => (
         <Body key={text}>{text}.</Body>
       ))}

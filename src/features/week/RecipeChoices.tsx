@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { classifyVersion } from '@/core/recipe/classification';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { Button, Small, Strong } from '@/ui';

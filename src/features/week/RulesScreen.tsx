@@ -1,9 +1,10 @@
+import { plural, t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
+import { perLanguage } from '@/core/base/language';
 import { learnedWashMinutes } from '@/core/hair/history';
 import {
   holdsUnder,
-  LEANING_WORDS,
+  leaningWords,
   PLAN_RULES,
   RULE_KEYS,
   type PlanChoices,
@@ -20,19 +21,22 @@ import { WithHead } from '../shared/WithHead';
 import { ruleText, stepOf } from './ruleWords';
 import { WeekTabs } from './WeekTabs';
 
-const SORTS = [
-  { sort: 'hard', title: t`What no plan breaks` },
-  { sort: 'wish', title: t`What it tries to keep` },
-  { sort: 'time', title: t`How long things take` },
-] as const;
+const sorts = perLanguage(
+  () =>
+    [
+      { sort: 'hard', title: t`What no plan breaks` },
+      { sort: 'wish', title: t`What it tries to keep` },
+      { sort: 'time', title: t`How long things take` },
+    ] as const,
+);
 
-const LEAN_WORDS: Readonly<Record<number, string>> = {
+const leanWords = perLanguage((): Readonly<Record<number, string>> => ({
   [-2]: t`much less`,
   [-1]: t`less`,
-  0: t`usual`,
+  0: t({ message: 'usual', context: 'how much a leaning counts' }),
   1: t`more`,
   2: t`much more`,
-};
+}));
 
 /** Schools, leanings and rules of the plan, each with its reason, and each to be changed. */
 export function RulesScreen() {
@@ -52,7 +56,7 @@ function Rules({ head }: { head: Head }) {
           ? t`The usual rules`
           : changed === 1
             ? t`One rule of your own`
-            : t`${changed} rules of your own`
+            : plural(changed, { one: '# rule of your own', other: '# rules of your own' })
       }
       reason={t`The plan is made of these. Change one, and it is planned anew.`}
       side={<Leanings choices={choices} change={change} />}
@@ -60,7 +64,7 @@ function Rules({ head }: { head: Head }) {
       <HeadPicker />
       <Heading level={2}>{t`Where makers disagree`}</Heading>
       <SchoolRows choices={choices} change={change} />
-      {SORTS.map(({ sort, title }) => (
+      {sorts().map(({ sort, title }) => (
         <View key={sort} className="gap-3 pt-2">
           <Heading level={2}>{title}</Heading>
           {RULE_KEYS.map((key): Rule => PLAN_RULES[key])
@@ -114,14 +118,14 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
         </View>
         <Button
           label="−"
-          hint={t`Less: ${rule.label}`}
+          hint={t`Less: ${{ rule: rule.label }}`}
           disabled={value === null || value <= rule.least}
           onPress={() => move(-step)}
         />
         <Body className="min-w-[72px] text-center">{value === null ? t`off` : ruleText(rule, value)}</Body>
         <Button
           label="+"
-          hint={t`More: ${rule.label}`}
+          hint={t`More: ${{ rule: rule.label }}`}
           disabled={value === null || value >= rule.most}
           onPress={() => move(step)}
         />
@@ -145,9 +149,9 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
         {chosen === undefined ? null : (
           <Button
             tone="quiet"
-            label={t`Back to ${ruleText(rule, usual)}`}
-            hint={t`Back to the usual: ${rule.label}`}
-            onPress={() => set(undefined, t`${rule.label} is as usual.`)}
+            label={t`Back to ${{ rule: ruleText(rule, usual) }}`}
+            hint={t`Back to the usual: ${{ rule: rule.label }}`}
+            onPress={() => set(undefined, t`${{ rule: rule.label }} is as usual.`)}
           />
         )}
       </View>
@@ -156,7 +160,7 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
 }
 
 function learnedText({ minutes, of }: Learned, isChosen: boolean): string {
-  const from = of === 1 ? t`one wash day` : t`${of} wash days`;
+  const from = of === 1 ? t`one wash day` : plural(of, { one: '# wash day', other: '# wash days' });
   return isChosen
     ? t`Your last ${from} would say ${minutes} min.`
     : t`Planned with ${minutes} min: learned from ${from} of this head.`;
@@ -167,7 +171,7 @@ function Leanings({ choices, change }: Changing) {
     <View className="gap-4">
       <Heading level={2}>{t`How you want it`}</Heading>
       {LEANINGS.map((leaning) => {
-        const { label, why } = LEANING_WORDS[leaning];
+        const { label, why } = leaningWords()[leaning];
         return (
           <FieldGroup key={leaning} label={label} help={why}>
             <Choice
@@ -175,14 +179,14 @@ function Leanings({ choices, change }: Changing) {
               options={Array.from({ length: 2 * LEANING_MOST + 1 }, (_, index) => index - LEANING_MOST).map(
                 (value) => ({
                   value,
-                  label: LEAN_WORDS[value] ?? String(value),
+                  label: leanWords()[value] ?? String(value),
                 }),
               )}
               value={choices.leanings[leaning]}
               onChange={(value) =>
                 change(
                   { leanings: { ...choices.leanings, [leaning]: value } },
-                  `${label}: ${LEAN_WORDS[value] ?? value}.`,
+                  `${label}: ${leanWords()[value] ?? value}.`,
                 )
               }
             />

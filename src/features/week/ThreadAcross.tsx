@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { Pressable, View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import type { Beat } from '@/core/plan/planning';
 import { Button, Small, Strong, useWidth } from '@/ui';
@@ -64,7 +64,7 @@ function ColumnDay({ row }: { row: WeekRow }) {
       {row.done.map((beat) => (
         <View key={beat.sessionId} className="p-1">
           <Strong>{beat.name}</Strong>
-          <Small>{t`${kindInWords(beat.kind, beat.strength)}, done`}</Small>
+          <Small>{t`${{ kindIn: kindInWords(beat.kind, beat.strength) }}, done`}</Small>
         </View>
       ))}
       {row.planned.map((beat) => (
@@ -83,7 +83,7 @@ function ColumnDay({ row }: { row: WeekRow }) {
       {moving && moving.day !== row.day ? (
         <Button
           label={t`Here`}
-          hint={t`Put ${moving.name} on ${formatDay(row.day, 'EEEE d MMMM')}`}
+          hint={t`Put ${{ movingName: moving.name }} on ${{ day: formatDay(row.day, 'EEEE d MMMM') }}`}
           onPress={() => moveTo(row.day)}
         />
       ) : (
@@ -101,7 +101,7 @@ function ColumnBeat({ beat }: { beat: Beat }) {
       <Pressable
         role="button"
         aria-pressed={isChosen}
-        aria-label={t`More about ${beat.name}`}
+        aria-label={t`More about ${{ beatName: beat.name }}`}
         onPress={() => toggle(beat)}
         testID={`beat-${beat.slot}-${beat.day}`}
         className={`min-h-target rounded-xl p-1 ${isChosen ? 'bg-lane' : ''}`}

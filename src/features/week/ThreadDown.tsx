@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { Small, Strong } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
 import { THREAD_DOMAIN, THREAD_LANE, threadOf, type DaySpan } from './threadOf';

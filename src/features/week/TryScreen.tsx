@@ -1,6 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { fixed, t } from '@/core/base/language';
+import { fixed } from '@/core/base/language';
 import { formatDay, Stopped, TookTooLong } from '@/core/base/measures';
 import type { OwnPart, RhythmTryout } from '@/core/plan/scheduling';
 import type { Head } from '@/core/records/shapes';
@@ -12,7 +13,7 @@ import { HeadPicker } from '../shared/HeadPicker';
 import { WithPlan } from '../shared/WithHead';
 import { DaysThread } from './DaysThread';
 import { OwnRhythm } from './OwnRhythm';
-import { RHYTHM_LABELS } from './rhythmWords';
+import { rhythmLabels } from './rhythmWords';
 import { WeekTabs } from './WeekTabs';
 
 const WEEKS = 12;
@@ -83,7 +84,11 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
             label={t`Rhythm`}
             options={rhythms
               .filter(({ id, uses }) => id !== 'plan' && (id !== 'own' || uses > 0))
-              .map(({ id }) => ({ value: id, label: RHYTHM_LABELS[id].label, hint: RHYTHM_LABELS[id].why }))}
+              .map(({ id }) => ({
+                value: id,
+                label: rhythmLabels()[id].label,
+                hint: rhythmLabels()[id].why,
+              }))}
             value={chosen}
             onChange={setChosen}
           />
@@ -110,26 +115,30 @@ function RhythmPane({ rhythm }: { rhythm: RhythmTryout }) {
   const { id, daysOutside, daysTooFirm, overloadFrom, brokenFirst, brokenLast, minutes, cost, breaks } =
     rhythm;
   const weeks = rhythm.days.length / 7;
-  const text = t`${RHYTHM_LABELS[id].label}: expected outside the lane on ${Math.round(daysOutside)} of ${rhythm.days.length} days, too firm on ${Math.round(daysTooFirm)}.`;
+  const text = t`${{ id: rhythmLabels()[id].label }}: expected outside the lane on ${{ daysOutside: Math.round(daysOutside) }} of ${plural({ count: rhythm.days.length }, { one: '# day', other: '# days' })}, too firm on ${{ daysTooFirm: Math.round(daysTooFirm) }}.`;
   return (
     <View className={`gap-2 ${wide ? 'flex-1' : ''}`} testID={`rhythm-${id}`}>
-      <Heading level={2}>{RHYTHM_LABELS[id].label}</Heading>
+      <Heading level={2}>{rhythmLabels()[id].label}</Heading>
       <DaysThread
         days={rhythm.days.map(({ mean, sd, uses }) => ({ mean, sd, kinds: uses.map(({ kind }) => kind) }))}
         height={HEIGHT}
         domain={DOMAIN}
         label={text}
       />
-      <Body>{t`Outside the lane on about ${Math.round(daysOutside)} of ${rhythm.days.length} days, too firm on ${Math.round(daysTooFirm)} of them.`}</Body>
+      <Body>{t`Outside the lane on about ${{ daysOutside: Math.round(daysOutside) }} of ${plural({ count: rhythm.days.length }, { one: '# day', other: '# days' })}, too firm on ${{ daysTooFirm: Math.round(daysTooFirm) }} of them.`}</Body>
       {overloadFrom ? (
-        <Strong>{t`More likely too firm than not from ${formatDay(overloadFrom, 'd MMMM')} on: that is overload.`}</Strong>
+        <Strong>{t`More likely too firm than not from ${{ overloadFrom: formatDay(overloadFrom, 'd MMMM') }} on: that is overload.`}</Strong>
       ) : null}
-      <Body>{t`Broken pieces a day: ${fixed(brokenFirst, 1)} at first, ${fixed(brokenLast, 1)} at the end.`}</Body>
+      <Body>{t`Broken pieces a day: ${{ brokenFirst: fixed(brokenFirst, 1) }} at first, ${{ brokenLast: fixed(brokenLast, 1) }} at the end.`}</Body>
       <Body>
-        {t`${minutesText(Math.round(minutes / weeks))} a week${cost > 0 ? t`, about ${fixed(cost / weeks, 2)} a week` : ''}.`}
+        {cost > 0
+          ? t`${{ minutes: minutesText(Math.round(minutes / weeks)) }} a week, about ${{ cost: fixed(cost / weeks, 2) }} a week.`
+          : t`${{ minutes: minutesText(Math.round(minutes / weeks)) }} a week.`}
       </Body>
       {breaks.map(({ label, times }) => (
-        <Small key={label}>{t`Against “${label}”, ${times === 1 ? t`once` : t`${times} times`}.`}</Small>
+        <Small
+          key={label}
+        >{t`Against “${label}”, ${plural(times, { one: 'once', other: '# times' })}.`}</Small>
       ))}
     </View>
   );
@@ -137,10 +146,11 @@ function RhythmPane({ rhythm }: { rhythm: RhythmTryout }) {
 
 function verdictWords(other: RhythmTryout, plan: RhythmTryout): string {
   const days = Math.round(other.daysOutside - plan.daysOutside);
-  const name = RHYTHM_LABELS[other.id].label;
-  if (other.overloadFrom) return t`${name}: too firm from ${formatDay(other.overloadFrom, 'd MMMM')} on`;
+  const name = rhythmLabels()[other.id].label;
+  if (other.overloadFrom)
+    return t`${name}: too firm from ${{ overloadFrom: formatDay(other.overloadFrom, 'd MMMM') }} on`;
   if (Math.abs(days) < 3) return t`${name}: about as good as the plan`;
   return days > 0
-    ? t`${name}: ${days} days more outside the lane`
-    : t`${name}: ${-days} days less outside the lane`;
+    ? t`${name}: ${plural(days, { one: '# day', other: '# days' })} more outside the lane`
+    : t`${name}: ${plural({ days: -days }, { one: '# day', other: '# days' })} less outside the lane`;
 }

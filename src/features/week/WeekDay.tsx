@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
 import { Button, Small } from '@/ui';
 import { FinishedBeat, beatKey, PlannedBeat, Preparation } from './BeatCard';
@@ -37,7 +37,7 @@ export function WeekDay({ row }: { row: WeekRow }) {
           <Button
             className="self-start"
             label={t`Here`}
-            hint={t`Put ${moving.name} on ${formatDay(row.day, 'EEEE d MMMM')}`}
+            hint={t`Put ${{ movingName: moving.name }} on ${{ day: formatDay(row.day, 'EEEE d MMMM') }}`}
             onPress={() => moveTo(row.day)}
           />
         )
@@ -57,7 +57,7 @@ export function AddButton({ row }: { row: WeekRow }) {
       tone="quiet"
       className="self-start"
       label={t`Add`}
-      hint={t`Add or ask, ${formatDay(row.day, 'EEEE d MMMM')}`}
+      hint={t`Add or ask, ${{ day: formatDay(row.day, 'EEEE d MMMM') }}`}
       expanded={isOpen}
       onPress={() => startAdd(isOpen ? null : row.day)}
     />

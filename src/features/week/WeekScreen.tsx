@@ -1,7 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { formatDay, type CalendarDay } from '@/core/base/measures';
 import { placeInWords } from '@/core/hair/state';
 import type { Beat } from '@/core/plan/planning';
@@ -100,7 +100,7 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
   return (
     <Screen
       before={<WeekTabs here="/week" />}
-      over={`${head.name} · ${week === 0 ? t`next seven days` : t`seven days from ${formatDay(plan.days[7 * week]?.day ?? plan.from, 'd MMMM')}`}`}
+      over={`${head.name} · ${week === 0 ? t`next seven days` : t`seven days from ${{ day: formatDay(plan.days[7 * week]?.day ?? plan.from, 'd MMMM') }}`}`}
       headline={plan.headline}
       reason={`${state.need.headline}. ${state.need.reasons[0] ?? ''}`}
     >
@@ -172,7 +172,7 @@ function MovingBar() {
       role="status"
       className="sticky top-0 z-10 flex-row flex-wrap items-center gap-x-3 rounded-2xl bg-sunken px-4 py-1"
     >
-      <Body>{t`${moving.name}: choose its day, each has a button “Here”.`}</Body>
+      <Body>{t`${{ movingName: moving.name }}: choose its day, each has a button “Here”.`}</Body>
       <Button tone="quiet" label={t`Leave it`} onPress={() => startMove(null)} />
     </View>
   );
@@ -187,9 +187,7 @@ function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'li
     [answer, head, history.sessions, history.larder, week],
   );
   const last = plan.days[7 * week + 6];
-  const label = t`${head.name}'s hair is ${placeInWords(answer.state.signals.firmness)} today and should be ${
-    last ? placeInWords(last.forecast) : t`the same`
-  } at the end of the week. The days are listed beside this picture.`;
+  const label = t`${{ headName: head.name }}'s hair is ${{ place: placeInWords(answer.state.signals.firmness) }} today and should be ${{ place2: last ? placeInWords(last.forecast) : t`the same` }} at the end of the week. The days are listed beside this picture.`;
   const ThreadView = wide ? ThreadAcross : ThreadDown;
   const cramped = useCramped();
   return (

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { Body, Button, Small, Strong } from '@/ui';
 import { Relaxations } from './Relaxations';
 import { useWeek } from './WeekContext';
@@ -42,7 +42,7 @@ export function WhatIfReply() {
       <Relaxations relaxations={answer.relaxations} />
       {nearest ? (
         <View className="items-start">
-          <Button label={t`${nearest.text}: put it there`} onPress={putNearest} />
+          <Button label={t`${{ nearest: nearest.text }}: put it there`} onPress={putNearest} />
         </View>
       ) : null}
       <View className="flex-row flex-wrap gap-2">

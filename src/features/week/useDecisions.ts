@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { formatDay, type CalendarDay } from '@/core/base/measures';
 import { placedBy } from '@/core/plan/agenda';
 import type { Beat } from '@/core/plan/planning';
@@ -52,26 +52,30 @@ export function useDecisions(headId: string, from: CalendarDay): Decisions {
 
   return {
     keep: ({ day, slot, recipeId, name }) =>
-      decide([place(day, slot, recipeId)], t`${name} stays on ${on(day)}.`),
+      decide([place(day, slot, recipeId)], t`${name} stays on ${{ on: on(day) }}.`),
     release: (beat) => {
       const known = placedBy(decisions, beat);
       if (known)
         addRecords(
           [{ ...newStamp(), kind: 'withdrawal', withdraws: known.id }],
-          t`The plan may move ${beat.name} again.`,
+          t`The plan may move ${{ beatName: beat.name }} again.`,
         );
     },
     move: ({ day, slot, recipeId, name }, to) => {
       if (to === day) return;
       decide(
         [avoid(day, slot, recipeId), place(to, slot, recipeId)],
-        t`${name} moves from ${on(day)} to ${on(to)}.`,
+        t`${name} moves from ${{ on: on(day) }} to ${{ on2: on(to) }}.`,
       );
     },
     swap: ({ day, slot, name }, recipeId, other) =>
-      decide([place(day, slot, recipeId)], t`${other} instead of ${name} on ${on(day)}.`),
+      decide([place(day, slot, recipeId)], t`${other} instead of ${name} on ${{ on: on(day) }}.`),
     skip: ({ day, slot, recipeId, name }) =>
-      decide([avoid(day, slot, slot === 'main' ? null : recipeId)], t`${name} is left out on ${on(day)}.`),
-    add: (day, recipeId, name) => decide([place(day, 'main', recipeId)], t`${name} is put on ${on(day)}.`),
+      decide(
+        [avoid(day, slot, slot === 'main' ? null : recipeId)],
+        t`${name} is left out on ${{ on: on(day) }}.`,
+      ),
+    add: (day, recipeId, name) =>
+      decide([place(day, 'main', recipeId)], t`${name} is put on ${{ on: on(day) }}.`),
   };
 }

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { useRef, useState } from 'react';
-import { t } from '@/core/base/language';
 import { Stopped, TookTooLong } from '@/core/base/measures';
 import type { WhatIfAnswer, WhatIfQuestion } from '@/core/plan/scheduling';
 import type { HeadAnswer } from '@/store';

@@ -1,4 +1,4 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/base/measures';
 import type { Beat, PrepTask } from '@/core/plan/planning';
 import type { TreatmentKind } from '@/core/recipe/classification';

@@ -3,9 +3,9 @@ import { testChallenge, testOccasion } from '@/core/lab/testing';
 import { challengeState, RULE_KEYS, PLAN_RULES, USUAL_CHOICES } from '@/core/plan/agenda';
 import { TRYOUT_RHYTHMS } from '@/core/plan/scheduling';
 import { OCCASIONS, type Challenge, type Occasion } from '@/core/records/shapes';
-import { SCHOOL_CHOICES } from '../shared/schoolChoices';
+import { schoolChoices } from '../shared/schoolChoices';
 import { challengeWords, occasionWords } from './occasionWords';
-import { RHYTHM_LABELS } from './rhythmWords';
+import { rhythmLabels } from './rhythmWords';
 import { ruleText, stepOf } from './ruleWords';
 
 const monday = calendarDay('2026-03-02');
@@ -86,7 +86,7 @@ describe('the rules, in words', () => {
   });
 
   it('every school is offered with both sides explained, the usual one among them', () => {
-    for (const { key, options } of SCHOOL_CHOICES) {
+    for (const { key, options } of schoolChoices()) {
       expect(options.map(({ value }) => value)).toContain(USUAL_CHOICES[key]);
       expect(options.length).toBeGreaterThan(1);
       for (const { hint } of options) expect(hint).toMatch(/\w.{20,}\.$/);
@@ -94,7 +94,7 @@ describe('the rules, in words', () => {
   });
 
   it('every rhythm that can be tried has a name and says what it is', () => {
-    const labels = TRYOUT_RHYTHMS.map((id) => RHYTHM_LABELS[id].label);
+    const labels = TRYOUT_RHYTHMS.map((id) => rhythmLabels()[id].label);
     expect(new Set(labels).size).toBe(TRYOUT_RHYTHMS.length);
   });
 });

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
-import { t } from '@/core/base/language';
 import { useTokens } from '../theme';
 import { linearScale } from './linearScale';
 

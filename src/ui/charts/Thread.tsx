@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { area, curveMonotoneX, curveMonotoneY, line } from 'd3-shape';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { t } from '@/core/base/language';
 import { useTokens } from '../theme';
 import { linearScale } from './linearScale';
 import { Mark, type MarkKind } from './Mark';

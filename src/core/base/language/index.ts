@@ -1,3 +1,16 @@
 export { LANGUAGES, languageSchema, type Language } from './languages';
-export { currentLanguage, currentSpeech, speak, type Speech } from './speech';
-export { fixed, grouped, inWords, numberText, plural, t } from './text';
+export {
+  currentLanguage,
+  currentSpeech,
+  currentTag,
+  i18n,
+  inWords,
+  listed,
+  numberText,
+  onSpeak,
+  perLanguage,
+  speak,
+  worded,
+  type Speech,
+} from './speech';
+export { fixed, grouped } from './numbers';

@@ -1,9 +1,9 @@
+import { t } from '@lingui/core/macro';
 import { format } from 'date-fns/format';
 import { isValid } from 'date-fns/isValid';
 import { parseISO } from 'date-fns/parseISO';
 import { z } from 'zod';
-import { t } from '../language';
-import { formatted } from './formatted';
+import { formatted, type DatePattern } from './formatted';
 import { invariant } from './result';
 
 /**
@@ -12,13 +12,13 @@ import { invariant } from './result';
  */
 export const calendarDaySchema = z
   .string()
-  .regex(/^\d{4}-\d{2}-\d{2}$/, t`A day is written YYYY-MM-DD, for example 2026-03-09.`)
+  .regex(/^\d{4}-\d{2}-\d{2}$/, { error: () => t`A day is written YYYY-MM-DD, for example 2026-03-09.` })
   .refine(
     (day) => {
       const date = parseISO(day);
       return isValid(date) && format(date, 'yyyy-MM-dd') === day;
     },
-    t`That day is not in the calendar.`,
+    { error: () => t`That day is not in the calendar.` },
   )
   .brand<'CalendarDay'>();
 
@@ -76,7 +76,7 @@ export function dayRange(from: CalendarDay, count: number): CalendarDay[] {
   return Array.from({ length: count }, (_, index) => addDays(from, index));
 }
 
-/** @param pattern a date-fns pattern, for example "EEE d MMM" */
-export function formatDay(day: CalendarDay, pattern: string): string {
+/** @param pattern of date-fns, one of those that every language writes in its way */
+export function formatDay(day: CalendarDay, pattern: DatePattern): string {
   return formatted(parseISO(day), pattern);
 }

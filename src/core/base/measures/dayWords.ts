@@ -1,4 +1,4 @@
-import { t } from '../language';
+import { t } from '@lingui/core/macro';
 import { daysBetween, formatDay, type CalendarDay } from './calendarDay';
 
 /** Days within which a weekday alone can mean one day only. */
@@ -13,5 +13,5 @@ export function weekdayOrDate(day: CalendarDay, from: CalendarDay): string {
 export function whenWords(day: CalendarDay, today: CalendarDay): string {
   const wait = daysBetween(today, day);
   if (wait === 0) return t`today`;
-  return wait === 1 ? t`tomorrow` : t`on ${weekdayOrDate(day, today)}`;
+  return wait === 1 ? t`tomorrow` : t`on ${{ day: weekdayOrDate(day, today) }}`;
 }

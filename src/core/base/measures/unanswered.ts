@@ -1,4 +1,4 @@
-import { t } from '../language';
+import { t } from '@lingui/core/macro';
 
 /** The question was given up before its answer. */
 export class Stopped extends Error {}

@@ -1,20 +1,20 @@
-import { plural } from '../language';
+import { plural } from '@lingui/core/macro';
 import type { UnitId } from './units';
 
 /** Units with a word of their own in every language; each of these words is read back by the parser. */
 const WORDS: Partial<Record<UnitId, (count: number) => string>> = {
-  tsp: (count) => plural(count, 'tsp', 'tsp'),
-  tbsp: (count) => plural(count, 'tbsp', 'tbsp'),
-  dessertspoon: (count) => plural(count, 'dessertspoon', 'dessertspoons'),
-  spoon: (count) => plural(count, 'spoon', 'spoons'),
-  cup: (count) => plural(count, 'cup', 'cups'),
-  'metric cup': (count) => plural(count, 'metric cup', 'metric cups'),
-  drop: (count) => plural(count, 'drop', 'drops'),
-  pinch: (count) => plural(count, 'pinch', 'pinches'),
-  handful: (count) => plural(count, 'handful', 'handfuls'),
-  glass: (count) => plural(count, 'glass', 'glasses'),
-  leaf: (count) => plural(count, 'leaf', 'leaves'),
-  packet: (count) => plural(count, 'packet', 'packets'),
+  tsp: (count) => plural(count, { one: 'tsp', other: 'tsp' }),
+  tbsp: (count) => plural(count, { one: 'tbsp', other: 'tbsp' }),
+  dessertspoon: (count) => plural(count, { one: 'dessertspoon', other: 'dessertspoons' }),
+  spoon: (count) => plural(count, { one: 'spoon', other: 'spoons' }),
+  cup: (count) => plural(count, { one: 'cup', other: 'cups' }),
+  'metric cup': (count) => plural(count, { one: 'metric cup', other: 'metric cups' }),
+  drop: (count) => plural(count, { one: 'drop', other: 'drops' }),
+  pinch: (count) => plural(count, { one: 'pinch', other: 'pinches' }),
+  handful: (count) => plural(count, { one: 'handful', other: 'handfuls' }),
+  glass: (count) => plural(count, { one: 'glass', other: 'glasses' }),
+  leaf: (count) => plural(count, { one: 'leaf', other: 'leaves' }),
+  packet: (count) => plural(count, { one: 'packet', other: 'packets' }),
 };
 
 const MEASURES: ReadonlySet<UnitId> = new Set<UnitId>([

@@ -1,4 +1,4 @@
-import { t } from '../language';
+import { t } from '@lingui/core/macro';
 /**
  * Kitchen units. Volumes are in millilitres, masses in grams.
  * Spoons and cups follow the US customary kitchen measures rounded as on measuring sets sold in metric
@@ -8,7 +8,7 @@ export type UnitKind = 'mass' | 'volume' | 'count' | 'share';
 
 const LABEL_RULE = '21 CFR 101.9(b)(5)(viii)';
 const EXACT = 'definition';
-const KITCHEN = t`working assumption`;
+const KITCHEN = 'working assumption';
 
 export const UNITS = {
   g: { id: 'g', kind: 'mass', size: 1, source: EXACT },
@@ -87,8 +87,18 @@ export const VAGUE_UNITS: ReadonlySet<UnitId> = new Set([
 
 /** What "a cup" holds: measuring sets differ by country. */
 export const CUPS = {
-  us: { label: t`US cup`, millilitres: UNITS.cup.size },
-  metric: { label: t`metric cup`, millilitres: UNITS['metric cup'].size },
+  us: {
+    get label() {
+      return t`US cup`;
+    },
+    millilitres: UNITS.cup.size,
+  },
+  metric: {
+    get label() {
+      return t`metric cup`;
+    },
+    millilitres: UNITS['metric cup'].size,
+  },
 } as const;
 export type CupKind = keyof typeof CUPS;
 

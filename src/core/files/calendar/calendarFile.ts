@@ -1,10 +1,10 @@
+import { plural, t } from '@lingui/core/macro';
 import ical, {
   ICalAlarmType,
   ICalCalendarMethod,
   ICalEventStatus,
   ICalEventTransparency,
 } from 'ical-generator';
-import { t } from '../../base/language';
 import {
   addDays,
   daysBetween,
@@ -151,9 +151,10 @@ function washOf(day: CalendarDay, beats: readonly Beat[], begins: number, name: 
       minutes: sum(wash.map(({ minutes }) => minutes)),
       summary: `${name}: ${main.recipeId === PLAIN_WASH_ID ? t`wash, no treatment` : main.name}`,
       description: wash
-        .map(
-          (beat) =>
-            t`${beat.name}${beat.onlyIfFirm ? t` (only if it feels firm)` : ''}, ${beat.minutes} minutes`,
+        .map((beat) =>
+          beat.onlyIfFirm
+            ? t`${{ beatName: beat.name }} (only if it feels firm), ${plural({ minutes: beat.minutes }, { one: '# minute', other: '# minutes' })}`
+            : t`${{ beatName: beat.name }}, ${plural({ minutes: beat.minutes }, { one: '# minute', other: '# minutes' })}`,
         )
         .concat(main.reasons.map(({ text }) => text))
         .join('\n'),
@@ -168,7 +169,7 @@ function evening(day: CalendarDay, beat: Beat, name: string): Event {
     day,
     startMinute: BEDTIME_MINUTE,
     minutes: beat.minutes,
-    summary: t`${name}: ${beat.name} for the night`,
+    summary: t`${name}: ${{ beatName: beat.name }} for the night`,
     description: beat.reasons.map(({ text }) => text).join('\n'),
   };
 }
@@ -198,7 +199,10 @@ function prepare(day: CalendarDay, task: PrepTask, name: string): Event {
     startMinute: task.startMinute ?? MORNING_MINUTE,
     minutes: PREPARE_MINUTES,
     summary: `${name}: ${task.text}`,
-    description: task.leadHours === null ? '' : t`It takes ${task.leadHours} hours before the wash begins.`,
+    description:
+      task.leadHours === null
+        ? ''
+        : t`It takes ${plural({ leadHours: task.leadHours }, { one: '# hour', other: '# hours' })} before the wash begins.`,
   };
 }
 

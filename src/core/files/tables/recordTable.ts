@@ -1,5 +1,6 @@
+import { t } from '@lingui/core/macro';
 import type { z } from 'zod';
-import { t } from '../../base/language';
+import { listed } from '../../base/language';
 import {
   calendarDaySchema,
   failedBySchema,
@@ -182,7 +183,9 @@ function recordIn<R extends Reading | Session>(
           'head',
           head
             ? t`Two heads are called “${headName}”.`
-            : t`There is no head called “${headName}”; there is ${names.heads.map(({ name }) => name).join(t` and `) || t`none yet`}.`,
+            : names.heads.length === 0
+              ? t`There is no head called “${headName}”; there is none yet.`
+              : t`There is no head called “${headName}”; there is ${{ heads: listed(names.heads.map(({ name }) => name)) }}.`,
         ),
       ],
     };

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { ok } from '../../base/measures';
 import type { Larder } from '../../recipe/recipes';
 import { sessionSchema, type Session } from '../../records/shapes';
@@ -53,7 +53,7 @@ export const SESSION_TABLE: RecordTable<Session> = {
           cellProblem(
             row,
             'version',
-            t`“${cell('recipe')}” has no such version; leave it empty for the newest.`,
+            t`“${{ cell: cell('recipe') }}” has no such version; leave it empty for the newest.`,
           ),
         ],
       };

@@ -1,5 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import Papa from 'papaparse';
-import { plural, t } from '../../base/language';
+import { listed } from '../../base/language';
 import { failed, ok, type Problem, type Result } from '../../base/measures';
 
 export const TABLE_LIMITS = {
@@ -61,7 +62,7 @@ export function readTable(
   if (text.length > TABLE_LIMITS.characters)
     return failed(
       'too-large',
-      t`The file is larger than ${TABLE_LIMITS.characters / 1e6} million characters.`,
+      t`The file is larger than ${{ characters: TABLE_LIMITS.characters / 1e6 }} million characters.`,
     );
   const plain = text.replace(/^\uFEFF/, '');
   const { data } = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: delimiterOf(plain) });
@@ -71,10 +72,10 @@ export function readTable(
   if (missing.length > 0)
     return failed(
       'no-column',
-      t`The first row must name the columns; ${missing.map((column) => `“${column}”`).join(t` and `)} ${plural(missing.length, 'is', 'are')} missing.`,
+      t`The first row must name the columns; ${{ columns: listed(missing.map((column) => `“${column}”`)) }} ${plural({ count: missing.length }, { one: 'is', other: 'are' })} missing.`,
     );
   if (lines.length > TABLE_LIMITS.rows)
-    return failed('too-large', t`The file has more than ${TABLE_LIMITS.rows} rows.`);
+    return failed('too-large', t`The file has more than ${{ rows: TABLE_LIMITS.rows }} rows.`);
   const at = new Map(columns.map((column, index) => [column, index]));
   const rows = lines.flatMap((cells, index): TableRow[] =>
     cells.every((cell) => cell.trim() === '')
@@ -105,7 +106,7 @@ function rowOf(row: number, text: (column: string) => string): TableRow {
 export function cellProblem(row: number, column: string, message: string): Problem {
   return {
     code: 'cell',
-    message: t`Row ${row}${column === '' ? '' : `, ${column}`}: ${message}`,
+    message: t`Row ${row}${{ column: column === '' ? '' : `, ${column}` }}: ${message}`,
     path: `${row}.${column}`,
   };
 }
@@ -132,6 +133,10 @@ export function firstProblems(problems: readonly [Problem, ...Problem[]]): reado
   return [
     first,
     ...others.slice(0, TABLE_LIMITS.problemsListed - 1),
-    { code: 'more', message: t`… and ${more} more problems.`, path: '' },
+    {
+      code: 'more',
+      message: t`… and ${plural(more, { one: '# more problem', other: '# more problems' })}.`,
+      path: '',
+    },
   ];
 }

@@ -15,7 +15,7 @@ export {
   type StrandDraft,
 } from './readingDraft';
 export { referralFrom, referralOf } from './referral';
-export { FEEL_WORDS, SCALP_WORDS } from './signWords';
+export { feelWords, scalpWords } from './signWords';
 export {
   returnPercentOf,
   strandErrorSd,

@@ -1,10 +1,10 @@
-import { plural, t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import { mean } from '../../base/measures';
 import { tallyTotals, type MarkId, type Measured, type SignalId, type Tally } from '../../records/shapes';
 import { logRate, type Count } from './counts';
 import { porosityIndex, type HairFacts } from './porosityIndex';
 import { FEEL, SIGNS, TALLY } from './protocols';
-import { FEEL_WORDS, MARK_WORDS } from './signWords';
+import { feelWords, markWords } from './signWords';
 import { strandsTogether } from './strands';
 
 export type TestId = 'stretch' | 'feel' | 'signs' | 'tally' | 'porosity';
@@ -33,7 +33,7 @@ function tallyMeasurement(tally: Tally): Measurement {
     test: 'tally',
     value: rate.mean,
     sd: Math.sqrt(rate.variance + TALLY.overdispersion),
-    why: t`${broken} broken ${plural(broken, 'piece', 'pieces')} in ${days} ${plural(days, 'day', 'days')}`,
+    why: t`${plural(broken, { one: '# broken piece', other: '# broken pieces' })} in ${plural(days, { one: '# day', other: '# days' })}`,
     count: { pieces: broken, days },
   };
 }
@@ -54,7 +54,7 @@ function signsMeasurement(marks: Measured['marks']): Measurement[] {
       test: 'signs',
       value: mean(steps.map(({ step }) => step)) * SIGNS.firmnessPerStep * 2,
       sd: SIGNS.sd,
-      why: t`${steps.map(({ id }) => MARK_WORDS[id]).join(', ')}: signs that say little by themselves`,
+      why: t`${{ steps: steps.map(({ id }) => markWords()[id]).join(', ') }}: signs that say little by themselves`,
     },
   ];
 }
@@ -72,7 +72,7 @@ export function measurementsOf(reading: Measured, hair: HairFacts): Measurement[
       test: 'feel',
       value: reading.feel * FEEL.firmnessPerStep,
       sd: FEEL.sd,
-      why: t`feels ${FEEL_WORDS[reading.feel + 3] ?? ''}, one of seven steps from gummy to straw`,
+      why: t`feels ${{ feel: feelWords()[reading.feel + 3] ?? '' }}, one of seven steps from gummy to straw`,
     });
   }
   found.push(...signsMeasurement(reading.marks));

@@ -1,4 +1,5 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '../../base/language';
 import { joinedByPrecision, rounded, sum } from '../../base/measures';
 import type { PorosityTests } from '../../records/shapes';
 import { POROSITY_TESTS as TEST } from './protocols';
@@ -30,16 +31,22 @@ export function usualDryMinutes({ hairGrams }: HairFacts): number {
   return middleMinutes * (hairGrams / atHairGrams) ** powerOfMass;
 }
 
-const SINK_WORDS = {
-  floats: t`the strand floats`,
-  hovers: t`the strand hovers`,
-  sinks: t`the strand sinks`,
-} as const;
-const SLIDE_WORDS = {
-  smooth: t`a finger slides smoothly`,
-  ridges: t`a finger feels ridges`,
-  catches: t`a finger catches`,
-} as const;
+const sinkWords = perLanguage(
+  () =>
+    ({
+      floats: t`the strand floats`,
+      hovers: t`the strand hovers`,
+      sinks: t`the strand sinks`,
+    }) as const,
+);
+const slideWords = perLanguage(
+  () =>
+    ({
+      smooth: t`a finger slides smoothly`,
+      ridges: t`a finger feels ridges`,
+      catches: t`a finger catches`,
+    }) as const,
+);
 
 function partsOf(tests: PorosityTests, hair: HairFacts): PorosityPart[] {
   const { mistSoakSeconds, dryMinutes, slide, sink } = tests;
@@ -49,7 +56,7 @@ function partsOf(tests: PorosityTests, hair: HairFacts): PorosityPart[] {
     parts.push({
       value: Math.log(middleSeconds / mistSoakSeconds) / logSecondsPerUnit,
       sd,
-      why: t`mist soaked in after ${rounded(mistSoakSeconds)} s`,
+      why: t`mist soaked in after ${{ mistSoakSeconds: rounded(mistSoakSeconds) }} s`,
     });
   }
   if (dryMinutes !== null) {
@@ -58,16 +65,16 @@ function partsOf(tests: PorosityTests, hair: HairFacts): PorosityPart[] {
     parts.push({
       value: Math.log(usual / dryMinutes) / logMinutesPerUnit,
       sd,
-      why: t`dry in ${rounded(dryMinutes)} min, ${rounded(usual)} is usual for this much hair`,
+      why: t`dry in ${{ dryMinutes: rounded(dryMinutes) }} min, ${{ usual: rounded(usual) }} is usual for this much hair`,
     });
   }
   if (slide !== null)
-    parts.push({ value: TEST.slide.value[slide], sd: TEST.slide.sd, why: SLIDE_WORDS[slide] });
+    parts.push({ value: TEST.slide.value[slide], sd: TEST.slide.sd, why: slideWords()[slide] });
   if (sink !== null)
     parts.push({
       value: TEST.sink.value[sink],
       sd: TEST.sink.sd,
-      why: t`${SINK_WORDS[sink]}, which counts little`,
+      why: t`${{ sink: sinkWords()[sink] }}, which counts little`,
     });
   return parts;
 }

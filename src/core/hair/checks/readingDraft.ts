@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { daysBetween, failed, failedBySchema, ok, type CalendarDay, type Result } from '../../base/measures';
 import {
   NOTHING_MEASURED,

@@ -1,8 +1,8 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { daysBetween, mean } from '../../base/measures';
 import { tallyTotals, type Measured, type Reading, type ScalpSign } from '../../records/shapes';
 import { SHED_REFERRAL_PER_DAY } from './protocols';
-import { SCALP_WORDS } from './signWords';
+import { scalpWords } from './signWords';
 
 /** Signs of the scalp that are a doctor's matter. */
 const DOCTORS_SIGNS: readonly ScalpSign[] = ['tender', 'sores', 'patches', 'pain'];
@@ -18,7 +18,7 @@ const RISE = {
   keptDays: 60,
 } as const;
 
-const ASK = t`That is not a mask’s job: please ask a doctor or a dermatologist.`;
+const askDoctor = () => t`That is not a mask’s job: please ask a doctor or a dermatologist.`;
 
 function shedPerDay({ tally }: Pick<Measured, 'tally'>): number | null {
   return tally === null ? null : tallyTotals(tally).shed / tally.days;
@@ -28,10 +28,10 @@ function shedPerDay({ tally }: Pick<Measured, 'tally'>): number | null {
 export function referralOf(reading: Pick<Measured, 'tally' | 'scalp'>): string | null {
   const signs = reading.scalp.filter((sign) => DOCTORS_SIGNS.includes(sign));
   if (signs.length > 0)
-    return t`Scalp: ${signs.map((sign) => SCALP_WORDS[sign]).join(', ')}. No treatment on it until it is well. ${ASK}`;
+    return t`Scalp: ${{ signs: signs.map((sign) => scalpWords()[sign]).join(', ') }}. No treatment on it until it is well. ${{ ask: askDoctor() }}`;
   const shed = shedPerDay(reading);
   return shed !== null && shed > SHED_REFERRAL_PER_DAY
-    ? t`More than ${SHED_REFERRAL_PER_DAY} shed hairs a day. ${ASK}`
+    ? t`More than ${{ most: SHED_REFERRAL_PER_DAY }} shed hairs a day. ${{ ask: askDoctor() }}`
     : null;
 }
 
@@ -55,7 +55,7 @@ export function referralFrom(readings: readonly Reading[], today: Reading['day']
         shed > RISE.factor * earlier;
       if (own) found = own;
       else if (rises)
-        found = t`Shed hairs with a bulb rose from about ${Math.round(earlier)} to ${Math.round(shed)} a day. ${ASK}`;
+        found = t`Shed hairs with a bulb rose from about ${{ earlier: Math.round(earlier) }} to ${{ shed: Math.round(shed) }} a day. ${{ ask: askDoctor() }}`;
       else if (reading.scalp.includes('calm')) found = null;
     }
     if (shed !== null) sheds.push(shed);

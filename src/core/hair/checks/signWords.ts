@@ -1,26 +1,21 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '../../base/language';
 import type { MarkId, ScalpSign } from '../../records/shapes';
 
-export const FEEL_WORDS = [
-  t`gummy`,
-  t`mushy`,
-  t`very soft`,
-  t`springy`,
-  t`firm`,
-  t`rough`,
-  t`straw`,
-] as const;
+export const feelWords = perLanguage(
+  () => [t`gummy`, t`mushy`, t`very soft`, t`springy`, t`firm`, t`rough`, t`straw`] as const,
+);
 
 /** What each sign is called in a sentence. */
-export const MARK_WORDS: Readonly<Record<MarkId, string>> = {
+export const markWords = perLanguage((): Readonly<Record<MarkId, string>> => ({
   slip: t`slip`,
   tangles: t`tangles`,
   shine: t`shine`,
   clumping: t`clumping of curls`,
   residue: t`residue`,
-};
+}));
 
-export const SCALP_WORDS: Readonly<Record<ScalpSign, string>> = {
+export const scalpWords = perLanguage((): Readonly<Record<ScalpSign, string>> => ({
   calm: t`calm`,
   itch: t`itches`,
   flakes: t`flakes`,
@@ -28,4 +23,4 @@ export const SCALP_WORDS: Readonly<Record<ScalpSign, string>> = {
   sores: t`sores`,
   patches: t`bald patches`,
   pain: t`hurts`,
-};
+}));

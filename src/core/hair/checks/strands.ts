@@ -1,4 +1,4 @@
-import { plural, t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import { clamp, mean, rounded } from '../../base/measures';
 import type { Strand } from '../../records/shapes';
 import { STRETCH } from './protocols';
@@ -77,11 +77,13 @@ export function strandsTogether(strands: readonly Strand[]): StrandsTogether {
   const snapped = figures.filter(({ returnPercent }) => returnPercent === null).length;
   const returns = figures.flatMap(({ returnPercent }) => returnPercent ?? []);
   const parts = [
-    `${strands.length} ${plural(strands.length, 'strand', 'strands')}`,
-    t`stretch ${rounded(mean(figures.map(({ stretchPercent }) => stretchPercent)))} %`,
-    ...(returns.length > 0 ? [t`return ${rounded(mean(returns))} %`] : []),
-    ...(snapped > 0 ? [t`${snapped} snapped`] : []),
-    ...(apart > 0 ? [t`${apart} stands apart and counts less`] : []),
+    plural({ count: strands.length }, { one: '# strand', other: '# strands' }),
+    t`stretch ${{ mean: rounded(mean(figures.map(({ stretchPercent }) => stretchPercent))) }} %`,
+    ...(returns.length > 0 ? [t`return ${{ mean: rounded(mean(returns)) }} %`] : []),
+    ...(snapped > 0 ? [plural(snapped, { one: '# snapped', other: '# snapped' })] : []),
+    ...(apart > 0
+      ? [plural(apart, { one: '# stands apart and counts less', other: '# stand apart and count less' })]
+      : []),
   ];
   return {
     firmness: values.reduce((sum, value, index) => sum + value * (weights[index] ?? 0), 0) / total,

@@ -1,4 +1,4 @@
-import { plural, t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import { rounded } from '../../base/measures';
 import type { Head, SignalId } from '../../records/shapes';
 import {
@@ -67,22 +67,27 @@ function needKind(firmness: SignalState, breakage: SignalState, porosity: Signal
   return drinks ? 'oil' : 'keep';
 }
 
+const BESIDE = {
+  near: { soft: () => t`A little too soft`, firm: () => t`A little too firm` },
+  far: { soft: () => t`Much too soft`, firm: () => t`Much too firm` },
+};
+const LIKELY_BESIDE = {
+  near: { soft: () => t`Likely a little too soft`, firm: () => t`Likely a little too firm` },
+  far: { soft: () => t`Likely much too soft`, firm: () => t`Likely much too firm` },
+};
+
 function headlineOf(firmness: SignalState): string {
   const { below, within, above } = firmness.probabilities;
   const { low, high } = SIGNALS.firmness.lane;
   const side = below >= above ? 'soft' : 'firm';
   const certain = Math.max(below, above);
   const beyond = side === 'soft' ? (low ?? 0) - firmness.mean : firmness.mean - (high ?? 0);
-  const amount = beyond > FAR_BEYOND ? t`much too` : t`a little too`;
-  if (certain >= COMMIT) return capitalised(t`${amount} ${side === 'soft' ? t`soft` : t`firm`}`);
-  if (certain >= LEAN) return t`Likely ${amount} ${side === 'soft' ? t`soft` : t`firm`}`;
+  const far = beyond > FAR_BEYOND ? ('far' as const) : ('near' as const);
+  if (certain >= COMMIT) return BESIDE[far][side]();
+  if (certain >= LEAN) return LIKELY_BESIDE[far][side]();
   if (within >= COMMIT) return t`Soft, springy, returning`;
   if (within >= LEAN) return t`Likely in its comfortable lane`;
   return t`Too few readings to tell`;
-}
-
-function capitalised(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 function firmnessReason(firmness: SignalState): string {
@@ -91,21 +96,25 @@ function firmnessReason(firmness: SignalState): string {
     return t`No reading yet: this is a guess from the start questions. One reading of five strands will sharpen it.`;
   const sameReading = firmness.measurements.filter((measurement) => measurement.readingId === last.readingId);
   const stretch = sameReading.find((measurement) => measurement.test === 'stretch');
-  return t`Last reading: ${(stretch ?? last).why}.`;
+  return t`Last reading: ${{ why: (stretch ?? last).why }}.`;
 }
 
 function breakageReason(breakage: SignalState): string[] {
   const last = breakage.measurements.at(-1);
   if (!last) return [];
   const perDay = rounded(Math.exp(breakage.mean));
-  return [t`About ${perDay} broken ${plural(perDay, 'piece', 'pieces')} a day (${last.why}).`];
+  return [
+    t`About ${plural(perDay, { one: '# broken piece', other: '# broken pieces' })} a day (${{ why: last.why }}).`,
+  ];
 }
 
 function porosityReason(kind: NeedKind, porosity: SignalState): string[] {
   if (kind !== 'oil' && kind !== 'both') return [];
   const last = porosity.measurements.at(-1);
   return [
-    t`It takes water up fast and lets it go again${last ? ` (${last.why})` : t`, by the start questions`}.`,
+    last
+      ? t`It takes water up fast and lets it go again (${{ why: last.why }}).`
+      : t`It takes water up fast and lets it go again, by the start questions.`,
   ];
 }
 

@@ -1,4 +1,5 @@
-import { fixed, t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { fixed, perLanguage } from '../../base/language';
 import { daysBetween, joinedByPrecision } from '../../base/measures';
 import type { Head, Reading, Session, SignalId } from '../../records/shapes';
 import { isDryReadingDay, measurementsOf } from '../checks';
@@ -74,10 +75,10 @@ const UNCHANGED = 0.05;
 export type LevelSignal = Exclude<SignalId, 'breakage'>;
 
 /** What less and more of a signal are called. */
-export const WAYS: Record<LevelSignal, readonly [string, string]> = {
+export const ways = perLanguage((): Record<LevelSignal, readonly [string, string]> => ({
   firmness: [t`softer`, t`firmer`],
   porosity: [t`less porous`, t`more porous`],
-};
+}));
 
 /** "softer by 0.8, more than the error of the two readings (±0.6)" */
 export function changeWords(signal: SignalId, { mean, sd }: Estimate): string {
@@ -85,10 +86,12 @@ export function changeWords(signal: SignalId, { mean, sd }: Estimate): string {
   const isBeyond = Math.abs(mean) > half;
   const judged = isBeyond ? t`more than the error of the two` : t`within the error of the two`;
   if (signal === 'breakage') {
-    const [ratio, low, high] = [mean, mean - half, mean + half].map((value) => fixed(Math.exp(value), 1));
-    return t`${ratio} times as many pieces a day, ${judged} counts (${low} to ${high})`;
+    const times = (value: number) => fixed(Math.exp(value), 1);
+    return isBeyond
+      ? t`${{ ratio: times(mean) }} times as many pieces a day, more than the error of the two counts (${{ low: times(mean - half) }} to ${{ high: times(mean + half) }})`
+      : t`${{ ratio: times(mean) }} times as many pieces a day, within the error of the two counts (${{ low: times(mean - half) }} to ${{ high: times(mean + half) }})`;
   }
-  if (Math.abs(mean) < UNCHANGED) return t`unchanged, with an error of ±${fixed(half, 1)}`;
-  const way = WAYS[signal][mean > 0 ? 1 : 0];
-  return t`${way} by ${fixed(Math.abs(mean), 1)}, ${judged} readings (±${fixed(half, 1)})`;
+  if (Math.abs(mean) < UNCHANGED) return t`unchanged, with an error of ±${{ half: fixed(half, 1) }}`;
+  const way = ways()[signal][mean > 0 ? 1 : 0];
+  return t`${way} by ${{ mean: fixed(Math.abs(mean), 1) }}, ${judged} readings (±${{ half: fixed(half, 1) }})`;
 }

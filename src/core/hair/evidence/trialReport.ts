@@ -1,5 +1,6 @@
+import { plural, t } from '@lingui/core/macro';
 import { jStat } from 'jstat';
-import { fixed, plural, t } from '../../base/language';
+import { fixed } from '../../base/language';
 import { mean } from '../../base/measures';
 import {
   tallyTotals,
@@ -14,7 +15,7 @@ import type { Count } from '../checks';
 import { SIGNALS, type Estimate } from '../state';
 import { trialOrder } from '../trials';
 import { rateRatio, rateRatioWords, type RateRatio } from './rates';
-import { sessionChange, WAYS, type LevelSignal } from './sessionChange';
+import { sessionChange, ways, type LevelSignal } from './sessionChange';
 
 /** One wash of a trial with what it changed; null where a reading is missing. */
 export interface TrialRow {
@@ -112,12 +113,12 @@ function differenceWords(
     againstId === null
       ? [t`It leaves`, t`than a wash without it`]
       : [t`The first leaves`, t`than the second`];
-  const way = WAYS[signal][middle > 0 ? 1 : 0];
-  const span = t`${signed(low)} to ${signed(high)}`;
+  const way = ways()[signal][middle > 0 ? 1 : 0];
+  const span = t`${{ signed: signed(low) }} to ${{ signed2: signed(high) }}`;
   if (low > 0 || high < 0)
-    return t`${subject} the hair ${way} ${than}: by ${fixed(Math.abs(middle), 1)} (${span} nine times in ten).`;
+    return t`${subject} the hair ${way} ${than}: by ${{ middle: fixed(Math.abs(middle), 1) }} (${span} nine times in ten).`;
   if (high - low < width / 2)
-    return t`No difference worth having: between ${span}, nine times in ten, where comfortable is ${fixed(width, 0)} wide.`;
+    return t`No difference worth having: between ${span}, nine times in ten, where comfortable is ${{ width: fixed(width, 0) }} wide.`;
   return t`Not settled: between ${span}. Perhaps ${way} ${than}, perhaps no different.`;
 }
 
@@ -138,7 +139,7 @@ function ratioAnswer(washes: readonly TrialWash[], readings: readonly Reading[])
   if (counts.a.length < FEWEST_PAIRS || counts.b.length < FEWEST_PAIRS)
     return {
       what: 'too-few',
-      words: t`Too few counts to tell: at least ${FEWEST_PAIRS} after washes of each kind.`,
+      words: t`Too few counts to tell: at least ${{ fewest: FEWEST_PAIRS }} after washes of each kind.`,
     };
   const ratio = rateRatio(counts.b, counts.a);
   return { what: 'ratio', ratio, words: rateRatioWords(ratio) };
@@ -159,11 +160,13 @@ function besidesOf(trial: Trial, washes: readonly TrialWash[], sessions: readonl
   return [
     ...(fresh.length > 0
       ? [
-          t`${fresh.length} other ${plural(fresh.length, 'recipe was', 'recipes were')} used for the first time meanwhile.`,
+          t`${{ count: fresh.length }} other ${plural({ count: fresh.length }, { one: 'recipe was', other: 'recipes were' })} used for the first time meanwhile.`,
         ]
       : []),
     ...(swapped > 0
-      ? [t`${swapped} ${plural(swapped, 'wash was', 'washes were')} not the one that had been drawn.`]
+      ? [
+          t`${plural(swapped, { one: '# wash was', other: '# washes were' })} not the one that had been drawn.`,
+        ]
       : []),
   ];
 }

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { calendarDaySchema } from '../../base/measures';
 
 /** A day of a forecast; only the dew point is asked. */
@@ -16,8 +16,8 @@ export const AIR = { dryBelowC: 4, humidFromC: 17 } as const;
 /** What the air of a day means for a treatment with much humectant; null where it means nothing. */
 export function airAdvice({ dewPointC }: Pick<AirDay, 'dewPointC'>): string | null {
   if (dewPointC < AIR.dryBelowC)
-    return t`Dry air that day (dew point ${Math.round(dewPointC)} °C): humectants can draw water out. Seal with an oil, or take less honey, glycerin or aloe.`;
+    return t`Dry air that day (dew point ${{ dewPointC: Math.round(dewPointC) }} °C): humectants can draw water out. Seal with an oil, or take less honey, glycerin or aloe.`;
   if (dewPointC >= AIR.humidFromC)
-    return t`Humid air that day (dew point ${Math.round(dewPointC)} °C): humectants draw water in and can swell the hair. A thin film or gel over it holds it.`;
+    return t`Humid air that day (dew point ${{ dewPointC: Math.round(dewPointC) }} °C): humectants draw water in and can swell the hair. A thin film or gel over it holds it.`;
   return null;
 }

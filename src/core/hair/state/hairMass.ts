@@ -1,4 +1,5 @@
-import { grouped, t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { grouped } from '../../base/language';
 import { mean, rounded } from '../../base/measures';
 import type { Head } from '../../records/shapes';
 
@@ -26,8 +27,8 @@ function meanLengthCm({ lengthCm, lengthsCm }: Lengths): number {
 export function hairMassReason(head: HairMassFacts): string {
   const strands = grouped(STRANDS[head.density]);
   return (
-    t`About ${strands} strands of ${rounded(meanLengthCm(head))} cm, ${DIAMETER_UM[head.strand]} µm thick: ` +
-    t`${rounded(hairMassGrams(head))} g of hair.`
+    t`About ${strands} strands of ${{ meanLengthCm: rounded(meanLengthCm(head)) }} cm, ${{ strand: DIAMETER_UM[head.strand] }} µm thick: ` +
+    t`${{ hairMassGrams: rounded(hairMassGrams(head)) }} g of hair.`
   );
 }
 

@@ -1,4 +1,4 @@
-import { plural, t } from '../../base/language';
+import { plural, t, select } from '@lingui/core/macro';
 import { clamp } from '../../base/measures';
 import { kindWords, verdictOfPush, type SchoolVerdict, type Verdict } from '../../recipe/classification';
 import type { Response } from './hairState';
@@ -39,6 +39,7 @@ export function ownVerdict(verdict: Verdict, response: Response | undefined): Ow
 
 /** "On Ada’s hair it acts firmer than it reads (5 uses): balanced, light." */
 export function ownVerdictWords(own: OwnVerdict, name: string): string {
-  const times = `${own.uses} ${plural(own.uses, 'use', 'uses')}`;
-  return t`On ${name}’s hair it acts ${own.acts === 'firmer' ? t`firmer` : t`softer`} than it reads (${times}): ${kindWords(own).toLowerCase()}.`;
+  const { acts, uses } = own;
+  const kind = kindWords(own).toLowerCase();
+  return t`On ${name}’s hair it acts ${select(acts, { firmer: 'firmer', other: 'softer' })} than it reads (${plural(uses, { one: '# use', other: '# uses' })}): ${kind}.`;
 }

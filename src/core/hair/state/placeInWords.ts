@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import type { Estimate } from './hairState';
 import { SIGNALS } from './signals';
 

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import type { SchoolVerdict } from '../../recipe/classification';
 import type { EventKind, Head, SignalId } from '../../records/shapes';
 
@@ -36,9 +36,21 @@ export interface SignalModel {
 export const SIGNALS: Record<SignalId, SignalModel> = {
   firmness: {
     id: 'firmness',
-    label: t`Firmness`,
+    get label() {
+      return t`Firmness`;
+    },
     lane: { low: -0.5, high: 0.5 },
-    words: { below: t`too soft`, within: t`springy`, above: t`too firm` },
+    words: {
+      get below() {
+        return t`too soft`;
+      },
+      get within() {
+        return t`springy`;
+      },
+      get above() {
+        return t`too firm`;
+      },
+    },
     unit: 'from gummy (−2) to straw (+2)',
     startSd: 0.7,
     restSd: 0.4,
@@ -48,9 +60,21 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
   },
   breakage: {
     id: 'breakage',
-    label: t`Breakage`,
+    get label() {
+      return t`Breakage`;
+    },
     lane: { low: null, high: Math.log(8) },
-    words: { below: t`low`, within: t`ordinary`, above: t`high` },
+    words: {
+      get below() {
+        return t({ message: 'low', context: 'breakage' });
+      },
+      get within() {
+        return t({ message: 'ordinary', context: 'breakage' });
+      },
+      get above() {
+        return t({ message: 'high', context: 'breakage' });
+      },
+    },
     unit: 'broken pieces a day',
     startSd: 0.8,
     restSd: 0.5,
@@ -60,9 +84,21 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
   },
   porosity: {
     id: 'porosity',
-    label: t`Porosity`,
+    get label() {
+      return t`Porosity`;
+    },
     lane: { low: -1, high: 1 },
-    words: { below: t`low`, within: t`medium`, above: t`high` },
+    words: {
+      get below() {
+        return t({ message: 'low', context: 'porosity' });
+      },
+      get within() {
+        return t({ message: 'medium', context: 'porosity' });
+      },
+      get above() {
+        return t({ message: 'high', context: 'porosity' });
+      },
+    },
     unit: 'index, −1 low to +1 high',
     startSd: 0.7,
     restSd: 0.5,

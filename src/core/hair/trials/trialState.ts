@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { addDays, type CalendarDay } from '../../base/measures';
 import type { Arm, Reading, Trial, TrialWash } from '../../records/shapes';
 import { isDryReadingDue } from '../checks';

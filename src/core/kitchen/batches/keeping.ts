@@ -1,5 +1,5 @@
 import keepingList from '../../../../data/keeping.json';
-import { inWords } from '../../base/language';
+import { worded } from '../../base/language';
 import { invariant, sum } from '../../base/measures';
 import { partGrams, surviving, type WeighedLine } from '../../recipe/recipes';
 import type { Ingredient, KeepingClass, Place } from '../../records/shapes';
@@ -14,10 +14,7 @@ interface KeepingRule {
 }
 
 const KEEPING_RULES = new Map(
-  (keepingList as KeepingRule[]).map((rule) => [
-    rule.id,
-    { ...rule, label: inWords(rule.label), why: inWords(rule.why) },
-  ]),
+  (keepingList as KeepingRule[]).map((rule) => [rule.id, worded(rule, 'label', 'why')]),
 );
 
 export function keepingRule(id: KeepingClass): KeepingRule {

@@ -1,4 +1,5 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '../../base/language';
 import { formatDay } from '../../base/measures';
 import type { WeighedLine } from '../../recipe/recipes';
 import type { Allergy } from '../../records/shapes';
@@ -15,11 +16,14 @@ export interface JarLabel {
   readonly allergens: string | null;
 }
 
-const KEEP_WORDS = {
-  room: t`Keep cool and dark.`,
-  fridge: t`Keep in the fridge.`,
-  freezer: t`Keep frozen; thaw cold, use within a day.`,
-} as const;
+const keepWords = perLanguage(
+  () =>
+    ({
+      room: t`Keep cool and dark.`,
+      fridge: t`Keep in the fridge.`,
+      freezer: t`Keep frozen; thaw cold, use within a day.`,
+    }) as const,
+);
 
 /** Names on a label, by weight; more would not be read. */
 const NAMES_ON_LABEL = 8;
@@ -33,15 +37,16 @@ export function jarLabel(item: ShelfItem, lines: readonly WeighedLine[]): JarLab
   return {
     name: item.name,
     notFood: t`NOT FOOD – for hair only`,
-    made: t`Made ${formatDay(item.batch.madeOn, 'd MMM yyyy')}`,
-    useBy: t`Use by ${formatDay(item.useBy, 'd MMM yyyy')}`,
-    keep: KEEP_WORDS[item.place],
+    made: t`Made ${{ madeOn: formatDay(item.batch.madeOn, 'd MMM yyyy') }}`,
+    useBy: t`Use by ${{ useBy: formatDay(item.useBy, 'd MMM yyyy') }}`,
+    keep: keepWords()[item.place],
     contains: `${names.slice(0, NAMES_ON_LABEL).join(', ')}${more > 0 ? t` and ${more} more` : ''}`,
-    allergens: allergens.length > 0 ? t`Allergens: ${allergens.map(allergenWords).join(', ')}` : null,
+    allergens:
+      allergens.length > 0 ? t`Allergens: ${{ allergens: allergens.map(allergenWords).join(', ') }}` : null,
   };
 }
 
-const ALLERGEN_WORDS: Record<Allergy, string> = {
+const allergenNames = perLanguage((): Record<Allergy, string> => ({
   egg: t`egg`,
   milk: t`milk`,
   gluten: t`gluten`,
@@ -56,9 +61,9 @@ const ALLERGEN_WORDS: Record<Allergy, string> = {
   'bee-products': t`bee products`,
   aloe: t`aloe`,
   'fish-or-beef': t`fish or beef`,
-};
+}));
 
 /** "tree-nut" as it is read: "tree nut". */
 export function allergenWords(allergen: string): string {
-  return ALLERGEN_WORDS[allergen as Allergy] ?? allergen;
+  return allergenNames()[allergen as Allergy] ?? allergen;
 }

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, invariant, type CalendarDay } from '../../base/measures';
 import { weighedLines, type Larder, type WeighedLine } from '../../recipe/recipes';
 import type { Batch, BatchEvent, Place, RecipeVersion } from '../../records/shapes';

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { rounded, sum } from '../../base/measures';
 import { isBalancing, SHARE_TOLERANCE } from '../../recipe/parsing';
 import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/recipes';
@@ -70,16 +70,21 @@ export function checkFormula(recipe: ParsedRecipe, larder: Larder): Formula {
   if (Math.abs(total - 100) > SHARE_TOLERANCE && !read.some(({ line }) => isBalancing(line))) {
     whole(
       'adds-to',
-      t`The percents add to ${rounded(total, 1)}, not 100: ${total < 100 ? t`${rounded(100 - total, 1)} are missing; write “water to 100%” to fill up` : t`take something down`}.`,
+      total < 100
+        ? t`The percents add to ${{ total: rounded(total, 1) }}, not 100: ${{ missing: rounded(100 - total, 1) }} are missing; write “water to 100%” to fill up.`
+        : t`The percents add to ${{ total: rounded(total, 1) }}, not 100: take something down.`,
     );
   }
   if (water > NEEDS_EMULSIFIER_FROM && oilPercent >= NEEDS_EMULSIFIER_FROM) {
     if (emulsifier === 0)
-      whole('no-emulsifier', t`${rounded(oilPercent, 1)} % oil and water part without an emulsifier.`);
+      whole(
+        'no-emulsifier',
+        t`${{ oilPercent: rounded(oilPercent, 1) }} % oil and water part without an emulsifier.`,
+      );
     else if (emulsifier < EMULSIFIER_TO_OIL * oilPercent)
       whole(
         'little-emulsifier',
-        t`${rounded(emulsifier, 1)} % emulsifier is little for ${rounded(oilPercent, 1)} % oil: about ${rounded(EMULSIFIER_TO_OIL * oilPercent, 1)} % or more.`,
+        t`${{ emulsifier: rounded(emulsifier, 1) }} % emulsifier is little for ${{ oilPercent: rounded(oilPercent, 1) }} % oil: about ${{ emulsifierToOil: rounded(EMULSIFIER_TO_OIL * oilPercent, 1) }} % or more.`,
       );
   }
   if (water > NEEDS_PRESERVATIVE_FROM && preservative === 0)
@@ -105,7 +110,7 @@ function lineFindings(
     findings.push({
       code: 'out-of-range',
       line,
-      text: t`${rounded(percent, 2)} % ${name}: usual is ${usualShare.from} to ${usualShare.to} %.`,
+      text: t`${{ percent: rounded(percent, 2) }} % ${name}: usual is ${{ from: usualShare.from }} to ${{ to: usualShare.to }} %.`,
     });
   }
   const heated = phase === 'A' || phase === 'B';

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import type { Constraint, Programme, SolveProgramme } from '../../base/programme';
 import {
   classifyLines,
@@ -31,34 +31,50 @@ const soft = band(HALF_LOAD.soft);
  */
 export const WISHES = {
   'light-protein': {
-    label: t`a light protein`,
+    get label() {
+      return t`a light protein`;
+    },
     kind: 'protein',
     firm: firm(0.625, 0.875),
     soft: soft(0, 0.4125),
     fat: [0, 12],
   },
   'strong-protein': {
-    label: t`a strong protein`,
+    get label() {
+      return t`a strong protein`;
+    },
     kind: 'protein',
     firm: firm(1.667, 3.75),
     soft: soft(0, 0.625),
     fat: [0, 12],
   },
   'light-moisture': {
-    label: t`a light moisture`,
+    get label() {
+      return t`a light moisture`;
+    },
     kind: 'moisture',
     firm: firm(0, 0.208),
     soft: soft(0.4375, 0.75),
     fat: [0, 12],
   },
   'strong-moisture': {
-    label: t`a strong moisture`,
+    get label() {
+      return t`a strong moisture`;
+    },
     kind: 'moisture',
     firm: firm(0, 0.417),
     soft: soft(1.125, 3.125),
     fat: [0, 15],
   },
-  oil: { label: t`an oil pre-poo`, kind: 'oil', firm: firm(0, 0.25), soft: soft(0, 0.5), fat: [60, 100] },
+  oil: {
+    get label() {
+      return t`an oil pre-poo`;
+    },
+    kind: 'oil',
+    firm: firm(0, 0.25),
+    soft: soft(0, 0.5),
+    fat: [60, 100],
+  },
 } as const satisfies Record<string, Wish>;
 export type WishId = keyof typeof WISHES;
 

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { rounded, UNITS, unitWord } from '../../base/measures';
 import type { Ingredient, Preparation } from '../../records/shapes';
 
@@ -21,7 +21,7 @@ const SCALE_STEPS = [
 export function weighable(grams: number): KitchenAmount {
   const { step } = SCALE_STEPS.find(({ from }) => grams >= from) ?? SCALE_STEPS[2];
   const taken = Math.max(step, Math.round(grams / step) * step);
-  return { text: t`${rounded(taken, 1)} g`, grams: taken, error: errorOf(taken, grams) };
+  return { text: t`${{ taken: rounded(taken, 1) }} g`, grams: taken, error: errorOf(taken, grams) };
 }
 
 function errorOf(taken: number, wanted: number): number {
@@ -55,7 +55,7 @@ export function fractionText(value: number): string {
   const whole = Math.floor(value + 1e-9);
   const part = FRACTIONS.find(([size]) => Math.abs(size - (value - whole)) < 0.01)?.[1];
   if (!part) return String(rounded(value, 2));
-  return whole === 0 ? part : t`${whole} ${part}`;
+  return whole === 0 ? part : `${whole} ${part}`;
 }
 
 /** Whole numbers and fractions that are sold, at or below a value, and the nearest one to it. */
@@ -84,7 +84,11 @@ export function spoonable(
   if (pieceGrams) {
     const pieces = Math.max(PIECE_STEP, Math.round(grams / pieceGrams.medium / PIECE_STEP) * PIECE_STEP);
     const taken = pieces * pieceGrams.medium;
-    const amount = { text: t`${fractionText(pieces)} medium`, grams: taken, error: errorOf(taken, grams) };
+    const amount = {
+      text: t`${{ fraction: fractionText(pieces) }} medium`,
+      grams: taken,
+      error: errorOf(taken, grams),
+    };
     if (Math.abs(amount.error) <= PIECE_ERROR) return amount;
   }
   const density = preparation?.gramsPerMl ?? ingredient.measures.gramsPerMl;
@@ -101,7 +105,7 @@ interface Measured {
 
 function drops(millilitres: number): Measured {
   const count = Math.max(1, Math.round(millilitres / UNITS.drop.size));
-  return { text: t`${count} ${unitWord('drop', count)}`, millilitres: count * UNITS.drop.size };
+  return { text: `${count} ${unitWord('drop', count)}`, millilitres: count * UNITS.drop.size };
 }
 
 /** One measure where it is near enough; otherwise the largest that fits and the rest in a smaller one. */
@@ -141,5 +145,5 @@ function measure(count: number, unit: SpoonUnit): Measured {
 export function errorText(error: number): string | null {
   const percent = Math.round(100 * error);
   if (Math.abs(percent) < 1) return null;
-  return t`${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`;
+  return t`${{ more: percent > 0 ? '+' : '−' }}${{ percent: Math.abs(percent) }} %`;
 }

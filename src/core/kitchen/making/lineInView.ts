@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { rounded } from '../../base/measures';
 import { tellingWord } from '../../recipe/parsing';
 import { MADE_GRAMS_PER_ML, type Larder } from '../../recipe/recipes';
@@ -44,5 +44,5 @@ export function lineInView(line: Line, larder: Larder): LineInView {
 
 /** "12.5 %" */
 export function percentText(percent: number): string {
-  return t`${rounded(percent, percent < 10 ? 2 : 1)} %`;
+  return t`${{ percent: rounded(percent, percent < 10 ? 2 : 1) }} %`;
 }

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { failed, ok, rounded, sum, type Result } from '../../base/measures';
 import type { SavedLine } from '../../records/shapes';
 

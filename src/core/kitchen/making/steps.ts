@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { rounded } from '../../base/measures';
 import type { WeighedLine } from '../../recipe/recipes';
 import type { Stage } from '../../records/shapes';
@@ -88,10 +88,10 @@ type Add = (step: Omit<MakingStep, 'id'>) => string;
 /** Weighing, then the stages of its preparation one after the other. */
 function prepared(line: WeighedLine, add: Add, water: readonly string[]): string {
   const { ingredient, preparation, grams, via } = line;
-  const inside = via.length > 0 ? t` (for the ${via.at(-1)})` : '';
+  const inside = via.length > 0 ? t` (for the ${{ via: via.at(-1) ?? '' }})` : '';
   let last = add({
     do: 'weigh',
-    text: t`Weigh ${weighable(grams).text} ${ingredient.name}${inside}.`,
+    text: t`Weigh ${{ weighable: weighable(grams).text }} ${{ ingredientName: ingredient.name }}${inside}.`,
     minutes: MINUTES.weigh,
     hands: MINUTES.weigh,
     after: [],
@@ -141,7 +141,7 @@ function addedCool(late: readonly LinePart[], after: string, add: Add): string {
   const coolest = Math.min(...late.map(({ line }) => line.ingredient.coolBelowC ?? JOINING_C));
   return add({
     do: 'add',
-    text: t`Below ${rounded(coolest)} °C stir in ${late.map(({ line }) => line.ingredient.name).join(', ')}.`,
+    text: t`Below ${{ coolest: rounded(coolest) }} °C stir in ${{ late: late.map(({ line }) => line.ingredient.name).join(', ') }}.`,
     minutes: MINUTES.add,
     hands: MINUTES.add,
     after: [after, ...late.map(({ ready }) => ready)],
@@ -159,7 +159,7 @@ function emulsion(parts: readonly LinePart[], phases: Phases, add: Add): string 
     return [
       add({
         do: 'heat',
-        text: t`Heat phase ${phase} to ${JOINING_C} °C and hold it there.`,
+        text: t`Heat phase ${phase} to ${{ degrees: JOINING_C }} °C and hold it there.`,
         minutes: MINUTES.heat,
         hands: 2,
         after: members.map(({ ready }) => ready),

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { rounded, type View } from '../../base/measures';
 import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/recipes';
 import { lineInView } from './lineInView';
@@ -24,7 +24,9 @@ export function rewriteIn(view: View, recipe: ParsedRecipe, larder: Larder): str
 
 function lineIn(view: View, line: ReadLine, percent: number, total: number, larder: Larder): string {
   const name = lineInView(line, larder);
-  if (view === 'percent') return t`${rounded(total === 0 ? 0 : percent, 2)}% ${name.words}`;
-  if (view === 'grams') return t`${rounded(line.grams, line.grams < 10 ? 2 : 1)} g ${name.words}`;
+  if (view === 'percent')
+    return t`${{ percent: rounded(total === 0 ? 0 : percent, 2) }}% ${{ name: name.words }}`;
+  if (view === 'grams')
+    return t`${{ grams: rounded(line.grams, line.grams < 10 ? 2 : 1) }} g ${{ name: name.words }}`;
   return `${name.spoons.text} ${name.words}`;
 }

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import {
   addDays,
   countingIds,
@@ -175,7 +175,7 @@ function benchOf(recipes: readonly RecipeVersion[], today: CalendarDay, newId: I
       id: productId,
       kind: 'ingredient',
       ingredient: product.value.ingredient,
-      note: t`${product.value.said} Label: ${DEMO_PRODUCT.label}`,
+      note: t`${{ said: product.value.said }} Label: ${{ demoProduct: DEMO_PRODUCT.label }}`,
     },
     {
       ...longAgo,

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import type { Head, RecipeVersion } from '../../records/shapes';
 
 /**
@@ -66,7 +66,9 @@ export interface DemoRecipe {
 export const DEMO_RECIPES = [
   {
     recipeId: 'furnace-day-cream',
-    name: t`Furnace-day cream`,
+    get name() {
+      return t`Furnace-day cream`;
+    },
     use: 'mask',
     contactMinutes: 45,
     warmth: 'warm',
@@ -80,7 +82,9 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'silk-glaze',
-    name: t`Silk & rice-water glaze`,
+    get name() {
+      return t`Silk & rice-water glaze`;
+    },
     use: 'mask',
     contactMinutes: 25,
     warmth: 'room',
@@ -88,7 +92,9 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'cold-kiln-set',
-    name: t`Cold-kiln set`,
+    get name() {
+      return t`Cold-kiln set`;
+    },
     use: 'mask',
     contactMinutes: 20,
     warmth: 'room',
@@ -96,7 +102,9 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'okra-slip',
-    name: t`Okra slip`,
+    get name() {
+      return t`Okra slip`;
+    },
     use: 'mask',
     contactMinutes: 30,
     warmth: 'room',
@@ -104,7 +112,9 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'kefir-mango',
-    name: t`Kefir & mango`,
+    get name() {
+      return t`Kefir & mango`;
+    },
     use: 'mask',
     contactMinutes: 30,
     warmth: 'room',
@@ -112,7 +122,9 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'pear-for-pip',
-    name: t`Pear for Pip`,
+    get name() {
+      return t`Pear for Pip`;
+    },
     use: 'mask',
     contactMinutes: 20,
     warmth: 'room',
@@ -120,7 +132,9 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'sesame-evening',
-    name: t`Sesame evening`,
+    get name() {
+      return t`Sesame evening`;
+    },
     use: 'pre-poo',
     contactMinutes: 60,
     warmth: 'room',
@@ -128,7 +142,9 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'bench-gel',
-    name: t`Bench gel`,
+    get name() {
+      return t`Bench gel`;
+    },
     use: 'rinse',
     contactMinutes: 10,
     warmth: 'room',
@@ -136,28 +152,34 @@ export const DEMO_RECIPES = [
   },
   {
     recipeId: 'annealing-cream',
-    name: t`Annealing cream`,
+    get name() {
+      return t`Annealing cream`;
+    },
     use: 'mask',
     contactMinutes: 30,
     warmth: 'warm',
-    lines: [
-      'Phase A',
-      'water to 100%',
-      '4% glycerin',
-      '0.3% xanthan gum',
-      'Phase B',
-      '6% BTMS',
-      '3% cetyl alcohol',
-      '5% jojoba oil',
-      'Cool-down phase',
-      t`10% bench gel`,
-      '1% panthenol',
-      '1% preservative',
-    ],
+    get lines() {
+      return [
+        'Phase A',
+        'water to 100%',
+        '4% glycerin',
+        '0.3% xanthan gum',
+        'Phase B',
+        '6% BTMS',
+        '3% cetyl alcohol',
+        '5% jojoba oil',
+        'Cool-down phase',
+        t`10% bench gel`,
+        '1% panthenol',
+        '1% preservative',
+      ] as const;
+    },
   },
   {
     recipeId: 'nettle-mist',
-    name: t`Nettle mist`,
+    get name() {
+      return t`Nettle mist`;
+    },
     use: 'rinse',
     contactMinutes: 5,
     warmth: 'room',
@@ -280,7 +302,9 @@ export const DEMO_PANTRY: readonly (
 
 /** A bought jar, as its label reads; all of it is invented. */
 export const DEMO_PRODUCT = {
-  name: t`Quay Lane repair mask`,
+  get name() {
+    return t`Quay Lane repair mask`;
+  },
   label:
     'Aqua, Cetearyl Alcohol, Glycerin, Behentrimonium Chloride, Hydrolyzed Wheat Protein, Cetyl Esters, Panthenol, Butyrospermum Parkii Butter, Parfum, Phenoxyethanol, Citric Acid',
   pack: { grams: 200, price: 11.5 },

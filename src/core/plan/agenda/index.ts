@@ -10,13 +10,13 @@ export { BEDTIME_MINUTE } from './bedtime';
 export { challengeState, type ChallengeState, type ChallengeWeek } from './challenge';
 export { isAvoided, isSmall, placedBy, PLAIN_WASH_ID } from './decision';
 export { effortLimits, EFFORTS, effortSchema, type Effort, type EffortLimits } from './effort';
-export { contactAt, KIT_WORDS, minutesWithoutHeat } from './kit';
+export { contactAt, kitWords, minutesWithoutHeat } from './kit';
 export { isOn } from './occasion';
 export { choicesOf, USUAL_CHOICES, type PlanChoices } from './planSettings';
 export {
   FIXED_RULES,
   holdsUnder,
-  LEANING_WORDS,
+  leaningWords,
   overdueFactor,
   patchTestDays,
   RHYTHMS,

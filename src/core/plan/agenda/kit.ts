@@ -1,4 +1,5 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '../../base/language';
 import { doseOf } from '../../recipe/classification';
 import type { KitItem, PorosityGuess, RecipeVersion } from '../../records/shapes';
 
@@ -8,7 +9,7 @@ interface KitWords {
   readonly without: string;
 }
 
-export const KIT_WORDS: Readonly<Record<KitItem, KitWords>> = {
+export const kitWords = perLanguage((): Readonly<Record<KitItem, KitWords>> => ({
   heat: {
     label: t`a dryer or a heat cap`,
     without: t`Treatments that want heat stay on longer instead, and the plan counts with it.`,
@@ -29,7 +30,7 @@ export const KIT_WORDS: Readonly<Record<KitItem, KitWords>> = {
     label: t`a kitchen scale`,
     without: t`Level spoons, always the same ones; write down what you used.`,
   },
-};
+}));
 
 /** Nobody sits longer than this for want of a dryer. */
 const MOST_WAIT = 120;

@@ -1,4 +1,6 @@
-import { t } from '../../base/language';
+import type { MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
+import { i18n, perLanguage } from '../../base/language';
 import { learnedWashMinutes } from '../../hair/history';
 import { LEANINGS, type Leaning, type PlanSettings, type WashDay } from '../../records/shapes';
 import { choicesOf, type PlanChoices } from './planSettings';
@@ -20,13 +22,21 @@ export interface Rule {
   readonly why: string;
 }
 
-type Facts = readonly [label: string, value: number, unit: Rule['unit'], least: number, most: number];
+type Facts = readonly [
+  label: MessageDescriptor,
+  value: number,
+  unit: Rule['unit'],
+  least: number,
+  most: number,
+];
 
 const rule =
   (sort: Rule['sort'], canBeOff: boolean, byCalendar = false) =>
-  (id: string, [label, value, unit, least, most]: Facts, why: string): Rule => ({
+  (id: string, [label, value, unit, least, most]: Facts, why: MessageDescriptor): Rule => ({
     id,
-    label,
+    get label() {
+      return i18n._(label);
+    },
     value,
     unit,
     least,
@@ -34,7 +44,9 @@ const rule =
     sort,
     canBeOff,
     byCalendar,
-    why,
+    get why() {
+      return i18n._(why);
+    },
   });
 const hard = rule('hard', true);
 const safe = rule('hard', false);
@@ -46,100 +58,100 @@ const time = rule('time', false);
 export const PLAN_RULES = {
   mainsPerWeek: hard(
     'mains-per-week',
-    [t`Main treatments in any seven days, at most`, 2, 'a week', 1, 7],
-    t`One or two a week; more leaves no time to see what a treatment did.`,
+    [msg`Main treatments in any seven days, at most`, 2, 'a week', 1, 7],
+    msg`One or two a week; more leaves no time to see what a treatment did.`,
   ),
   washGap: hard(
     'wash-gap',
-    [t`From one wash day to the next`, 2, 'days', 1, 14],
-    t`Each wash swells and shrinks the strand; it rests in between.`,
+    [msg`From one wash day to the next`, 2, 'days', 1, 14],
+    msg`Each wash swells and shrinks the strand; it rests in between.`,
   ),
   lightProteinGap: hard(
     'light-protein-gap',
-    [t`From one protein treatment to the next`, 7, 'days', 2, 60],
-    t`Light protein goes weekly at the most; results show late.`,
+    [msg`From one protein treatment to the next`, 7, 'days', 2, 60],
+    msg`Light protein goes weekly at the most; results show late.`,
   ),
   strongProteinGap: hard(
     'strong-protein-gap',
-    [t`From one strong protein treatment to the next`, 28, 'days', 14, 120],
-    t`Never twice within four weeks: overload builds up unseen.`,
+    [msg`From one strong protein treatment to the next`, 28, 'days', 14, 120],
+    msg`Never twice within four weeks: overload builds up unseen.`,
   ),
   firmHold: hard(
     'firm-hold',
-    [t`Chance of being too firm at which protein stops`, 0.4, 'share', 0.1, 0.9],
-    t`Firm hair gets no protein until it has recovered.`,
+    [msg`Chance of being too firm at which protein stops`, 0.4, 'share', 0.1, 0.9],
+    msg`Firm hair gets no protein until it has recovered.`,
   ),
   newPerWeek: hard(
     'new-per-week',
-    [t`Recipes used for the first time in any seven days, at most`, 1, 'pieces', 1, 7],
-    t`With two new ones nobody can say which one worked.`,
+    [msg`Recipes used for the first time in any seven days, at most`, 1, 'pieces', 1, 7],
+    msg`With two new ones nobody can say which one worked.`,
   ),
   patchTest: safe(
     'patch-test',
-    [t`Clear days after a patch test`, 2, 'days', 2, 7],
-    t`A reaction can take two days to show, and longer on some skins.`,
+    [msg`Clear days after a patch test`, 2, 'days', 2, 7],
+    msg`A reaction can take two days to show, and longer on some skins.`,
   ),
   newBeforeEvent: hard(
     'new-before-event',
-    [t`No new recipe before a day to look good`, 7, 'days', 0, 30],
-    t`A surprise wants time to grow out of the hair again.`,
+    [msg`No new recipe before a day to look good`, 7, 'days', 0, 30],
+    msg`A surprise wants time to grow out of the hair again.`,
   ),
   strongBeforeEvent: hard(
     'strong-before-event',
-    [t`No strong protein before a day to look good`, 3, 'days', 0, 14],
-    t`Straight after a strong protein hair is stiff.`,
+    [msg`No strong protein before a day to look good`, 3, 'days', 0, 14],
+    msg`Straight after a strong protein hair is stiff.`,
   ),
   mainWithin: wish(
     'main-within',
-    [t`Longest time without a main treatment`, 7, 'days', 2, 30],
-    t`Longer leaves residue and dust, and nothing to read.`,
+    [msg`Longest time without a main treatment`, 7, 'days', 2, 30],
+    msg`Longer leaves residue and dust, and nothing to read.`,
   ),
   moistureWithin: wish(
     'moisture-within',
-    [t`Longest time without moisture`, 7, 'days', 2, 30],
-    t`Moisture goes weekly or twice a week.`,
+    [msg`Longest time without moisture`, 7, 'days', 2, 30],
+    msg`Moisture goes weekly or twice a week.`,
   ),
   proteinWithin: calendarWish(
     'protein-within',
-    [t`By the calendar: longest time without protein`, 28, 'days', 7, 120],
-    t`Light protein goes every one to four weeks.`,
+    [msg`By the calendar: longest time without protein`, 28, 'days', 7, 120],
+    msg`Light protein goes every one to four weeks.`,
   ),
   strongWithin: calendarWish(
     'strong-within',
-    [t`By the calendar: longest time without a strong protein`, 56, 'days', 28, 180],
-    t`A strong protein goes every six to eight weeks, so after eight it is overdue.`,
+    [msg`By the calendar: longest time without a strong protein`, 56, 'days', 28, 180],
+    msg`A strong protein goes every six to eight weeks, so after eight it is overdue.`,
   ),
   proteinBeforeStyle: wish(
     'protein-before-style',
-    [t`Protein before a protective style goes in, days ahead at most`, 3, 'days', 1, 7],
-    t`The style pulls for weeks; the strand goes in strengthened.`,
+    [msg`Protein before a protective style goes in, days ahead at most`, 3, 'days', 1, 7],
+    msg`The style pulls for weeks; the strand goes in strengthened.`,
   ),
   refreshEvery: wish(
     'refresh-every',
-    [t`Refresh after a wash, and again after`, 3, 'days', 1, 7],
-    t`Hair dries between washes; every three to five days is enough.`,
+    [msg`Refresh after a wash, and again after`, 3, 'days', 1, 7],
+    msg`Hair dries between washes; every three to five days is enough.`,
   ),
   scalpEvery: wish(
     'scalp-every',
-    [t`Scalp oil every`, 5, 'days', 2, 14],
-    t`Once or twice a week, and washed out.`,
+    [msg`Scalp oil every`, 5, 'days', 2, 14],
+    msg`Once or twice a week, and washed out.`,
   ),
   washMinutes: time(
     'wash-minutes',
-    [t`A wash day without waiting and making`, 60, 'minutes', 15, 240],
-    t`Detangle, cleanse, section, apply, rinse.`,
+    [msg`A wash day without waiting and making`, 60, 'minutes', 15, 240],
+    msg`Detangle, cleanse, section, apply, rinse.`,
   ),
   prePooMinutes: time(
     'pre-poo-minutes',
-    [t`A pre-poo, at least`, 20, 'minutes', 5, 60],
-    t`It works from twenty minutes on.`,
+    [msg`A pre-poo, at least`, 20, 'minutes', 5, 60],
+    msg`It works from twenty minutes on.`,
   ),
   takeDownMinutes: time(
     'take-down-minutes',
-    [t`Taking a protective style down`, 120, 'minutes', 15, 480],
-    t`Taking down and detangling can eat a day.`,
+    [msg`Taking a protective style down`, 120, 'minutes', 15, 480],
+    msg`Taking down and detangling can eat a day.`,
   ),
-  refreshMinutes: time('refresh-minutes', [t`A refresh`, 3, 'minutes', 1, 30], t`A mist and a scrunch.`),
+  refreshMinutes: time('refresh-minutes', [msg`A refresh`, 3, 'minutes', 1, 30], msg`A mist and a scrunch.`),
 } as const satisfies Record<string, Rule>;
 
 /** Whether a rule holds under the school that decides when protein is due. */
@@ -159,22 +171,69 @@ export type RuleValues = Readonly<Record<RuleKey, number | null>>;
 /** The rules that are not numbers: they can be broken, named and explained like the others. */
 export const FIXED_RULES: Readonly<Record<string, { readonly label: string; readonly why: string }>> = {
   'no-strong-protein': {
-    label: t`No strong protein on this head`,
-    why: t`A child’s hair and protein-sensitive hair get stiff from small doses.`,
+    get label() {
+      return t`No strong protein on this head`;
+    },
+    get why() {
+      return t`A child’s hair and protein-sensitive hair get stiff from small doses.`;
+    },
   },
   'moisture-after-protein': {
-    label: t`Moisture on the same day`,
-    why: t`Protein without moisture after it leaves hair hard.`,
+    get label() {
+      return t`Moisture on the same day`;
+    },
+    get why() {
+      return t`Protein without moisture after it leaves hair hard.`;
+    },
   },
-  'free-time': { label: t`Her minutes of the day`, why: t`A day has so many minutes that are hers.` },
-  'no-wash': { label: t`Days without a wash`, why: t`She said that these days have no wash.` },
-  style: { label: t`A protective style is in`, why: t`While it is in, only mist and scalp care.` },
+  'free-time': {
+    get label() {
+      return t`Her minutes of the day`;
+    },
+    get why() {
+      return t`A day has so many minutes that are hers.`;
+    },
+  },
+  'no-wash': {
+    get label() {
+      return t`Days without a wash`;
+    },
+    get why() {
+      return t`She said that these days have no wash.`;
+    },
+  },
+  style: {
+    get label() {
+      return t`A protective style is in`;
+    },
+    get why() {
+      return t`While it is in, only mist and scalp care.`;
+    },
+  },
   'evening-before': {
-    label: t`Begun the evening before`,
-    why: t`What soaks for hours has to be begun on an evening that is hers.`,
+    get label() {
+      return t`Begun the evening before`;
+    },
+    get why() {
+      return t`What soaks for hours has to be begun on an evening that is hers.`;
+    },
   },
-  trial: { label: t`A trial is running`, why: t`Any other treatment would spoil its answer.` },
-  locked: { label: t`What she decided`, why: t`It stands where she put it.` },
+  trial: {
+    get label() {
+      return t`A trial is running`;
+    },
+    get why() {
+      return t`Any other treatment would spoil its answer.`;
+    },
+  },
+  locked: {
+    get label() {
+      return t`What she decided`;
+    },
+    get why() {
+      return t`It stands where she put it.`;
+    },
+  },
 };
 
 /** A rule that is off, or a number outside of what can be meant, falls back to what is safe. */
@@ -210,23 +269,31 @@ export interface Weight {
   readonly unit: string;
 }
 
-const weight = (label: string, value: number, unit: string): Weight => ({ label, value, unit });
+const weight = (label: MessageDescriptor, value: number, unit: MessageDescriptor): Weight => ({
+  value,
+  get label() {
+    return i18n._(label);
+  },
+  get unit() {
+    return i18n._(unit);
+  },
+});
 
 /** The open weights; one unit is a day at one step of firmness outside the lane. */
 export const WEIGHTS = {
-  outOfLane: weight(t`time out of the lane`, 1, t`a day at one step of firmness outside`),
-  overload: weight(t`too firm, on top`, 0.4, t`a day at one step of firmness above the lane`),
-  breakage: weight(t`breakage`, 0.4, t`a day at one unit of log-breakage above its lane`),
-  porosity: weight(t`porosity`, 0.2, t`a day at one step of porosity outside its lane`),
-  hour: weight(t`her time`, 0.08, t`an hour`),
-  money: weight(t`money`, 0.03, t`one of her currency`),
-  waste: weight(t`waste`, 0.3, t`a portion that spoils`),
-  overdue: weight(t`overdue`, 0.15, t`a day beyond the longest time without`),
-  noPrePoo: weight(t`a wash without a pre-poo`, 0.35, t`a wash`),
-  style: weight(t`no protein around a protective style`, 0.8, t`a style`),
-  challenge: weight(t`a challenge not kept`, 0.8, t`a treatment short`),
-  trialDelay: weight(t`a trial kept waiting`, 0.1, t`a day`),
-  change: weight(t`change of what was agreed`, 0.06, t`a main treatment moved, added or dropped`),
+  outOfLane: weight(msg`time out of the lane`, 1, msg`a day at one step of firmness outside`),
+  overload: weight(msg`too firm, on top`, 0.4, msg`a day at one step of firmness above the lane`),
+  breakage: weight(msg`breakage`, 0.4, msg`a day at one unit of log-breakage above its lane`),
+  porosity: weight(msg`porosity`, 0.2, msg`a day at one step of porosity outside its lane`),
+  hour: weight(msg`her time`, 0.08, msg`an hour`),
+  money: weight(msg`money`, 0.03, msg`one of her currency`),
+  waste: weight(msg`waste`, 0.3, msg`a portion that spoils`),
+  overdue: weight(msg`overdue`, 0.15, msg`a day beyond the longest time without`),
+  noPrePoo: weight(msg`a wash without a pre-poo`, 0.35, msg`a wash`),
+  style: weight(msg`no protein around a protective style`, 0.8, msg`a style`),
+  challenge: weight(msg`a challenge not kept`, 0.8, msg`a treatment short`),
+  trialDelay: weight(msg`a trial kept waiting`, 0.1, msg`a day`),
+  change: weight(msg`change of what was agreed`, 0.06, msg`a main treatment moved, added or dropped`),
 } as const satisfies Record<string, Weight>;
 
 export type WeightKey = keyof typeof WEIGHTS;
@@ -240,12 +307,14 @@ const LEANS: Readonly<Record<Leaning, Partial<Record<WeightKey, number>>>> = {
   'less-work': { hour: 2.2 },
 };
 
-export const LEANING_WORDS: Readonly<Record<Leaning, { readonly label: string; readonly why: string }>> = {
-  gentler: { label: t`Gentler`, why: t`Weighs being too firm, and breakage, more.` },
-  faster: { label: t`Faster`, why: t`Weighs every day outside the lane more.` },
-  cheaper: { label: t`Cheaper`, why: t`Weighs money and what spoils more.` },
-  'less-work': { label: t`Less work`, why: t`Weighs her hours more.` },
-};
+export const leaningWords = perLanguage(
+  (): Readonly<Record<Leaning, { readonly label: string; readonly why: string }>> => ({
+    gentler: { label: t`Gentler`, why: t`Weighs being too firm, and breakage, more.` },
+    faster: { label: t`Faster`, why: t`Weighs every day outside the lane more.` },
+    cheaper: { label: t`Cheaper`, why: t`Weighs money and what spoils more.` },
+    'less-work': { label: t`Less work`, why: t`Weighs her hours more.` },
+  }),
+);
 
 /** How much an overdue date and the lane count under each school of rhythm; days ahead that the lane counts. */
 export const RHYTHMS: Readonly<

@@ -1,4 +1,4 @@
-import { plural, t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import {
   addDays,
   dayRange,
@@ -155,7 +155,7 @@ function shelf({ batchId, treatment }: PlanDraft): Reason[] {
     ? [
         {
           code: 'batch',
-          text: t`It stands ready on the shelf, good until ${formatDay(batch.useBy, 'EEEE d MMMM')}.`,
+          text: t`It stands ready on the shelf, good until ${{ useBy: formatDay(batch.useBy, 'EEEE d MMMM') }}.`,
         },
       ]
     : [];
@@ -168,7 +168,7 @@ function mainReasons(
   draft: PlanDraft,
 ): Reason[] {
   const { treatment, day } = draft;
-  const free = t`${formatDay(day, 'EEEE')} has ${freeMinutesOn(head, day)} minutes; this takes ${minutesOf(head, draft)}.`;
+  const free = t`${{ day: formatDay(day, 'EEEE') }} has ${plural({ freeMinutesOn: freeMinutesOn(head, day) }, { one: '# minute', other: '# minutes' })}; this takes ${{ minutes: minutesOf(head, draft) }}.`;
   if (treatment.recipeId === PLAIN_WASH_ID)
     return [
       { code: 'trial', text: t`Your trial asks for a wash without a treatment.` },
@@ -180,7 +180,7 @@ function mainReasons(
   const reasons: Reason[] = [
     {
       code: 'lane',
-      text: t`Without it the hair would be ${placeInWords(without)} that day (${signed(without.mean)}); it should end ${placeInWords(withIt)} (${signed(withIt.mean)}).`,
+      text: t`Without it the hair would be ${{ place: placeInWords(without) }} that day (${{ signed: signed(without.mean) }}); it should end ${{ place2: placeInWords(withIt) }} (${{ signed2: signed(withIt.mean) }}).`,
     },
   ];
   if (head.trial?.recipeIds.includes(treatment.recipeId))
@@ -190,20 +190,20 @@ function mainReasons(
   if (treatment.firms && Number.isFinite(protein) && head.rules.lightProteinGap !== null) {
     reasons.push({
       code: PLAN_RULES.lightProteinGap.id,
-      text: t`The last protein is ${protein} ${plural(protein, 'day', 'days')} back; ${head.rules.lightProteinGap} are needed.`,
+      text: t`The last protein is ${plural(protein, { one: '# day', other: '# days' })} back; ${{ lightProteinGap: head.rules.lightProteinGap }} are needed.`,
     });
   }
   const moisture = daysSince(problem, head, before, day, ({ moistens }) => moistens);
   if (treatment.moistens && moisture >= (head.rules.moistureWithin ?? Infinity)) {
     const text = Number.isFinite(moisture)
-      ? t`The last moisture is ${moisture} ${plural(moisture, 'day', 'days')} back.`
+      ? t`The last moisture is ${plural(moisture, { one: '# day', other: '# days' })} back.`
       : t`No moisture treatment is on record yet.`;
     reasons.push({ code: PLAN_RULES.moistureWithin.id, text });
   }
   if (treatment.isNew)
     reasons.push({
       code: PLAN_RULES.patchTest.id,
-      text: t`New on this head: patch test first, ${daysText(head.rules.patchTest ?? PLAN_RULES.patchTest.value)} clear, and no other new one this week.`,
+      text: t`New on this head: patch test first, ${{ days: daysText(head.rules.patchTest ?? PLAN_RULES.patchTest.value) }} clear, and no other new one this week.`,
     });
   reasons.push({ code: 'free-time', text: free });
   return reasons;
@@ -265,7 +265,7 @@ function unmetRules(
     const text =
       mostFree === 0
         ? t`No day of the week is free: set her free days under Heads.`
-        : t`No day is long enough: the shortest wash day takes ${shortest} minutes, the freest day has ${mostFree}.`;
+        : t`No day is long enough: the shortest wash day takes ${plural(shortest, { one: '# minute', other: '# minutes' })}, the freest day has ${mostFree}.`;
     return [{ rule: 'free-time', text }];
   }
   const unmet: UnmetRule[] = [];
@@ -288,7 +288,7 @@ function heldBack(head: HeadProblem, from: CalendarDay, firmHold: number): strin
   if (mean > (SIGNALS.firmness.lane.high ?? Infinity))
     return t`Protein is held back until the hair is no longer too firm.`;
   const chance = Math.round(100 * chanceTooFirm(head, [], from));
-  return t`Protein waits: the chance that the hair is too firm already is ${chance} %, and the limit is ${Math.round(100 * firmHold)} %. A stretch test would settle it.`;
+  return t`Protein waits: the chance that the hair is too firm already is ${chance} %, and the limit is ${{ firmHold: Math.round(100 * firmHold) }} %. A stretch test would settle it.`;
 }
 
 const WAITS: ReadonlySet<string> = new Set([
@@ -322,7 +322,7 @@ function proteinWanted(
     .find(Boolean);
   const because = Object.values(PLAN_RULES).find(({ id }) => id === rule);
   if (because)
-    return t`The hair is too soft, but protein has to wait: ${because.why.charAt(0).toLowerCase()}${because.why.slice(1)}`;
+    return t`The hair is too soft, but protein has to wait: ${{ charAt: because.why.charAt(0).toLowerCase() }}${{ why: because.why.slice(1) }}`;
   return planner === 'week-search' || gap === Infinity
     ? t`The hair is too soft, and no place for protein was found yet: a better plan may exist.`
     : t`The hair is too soft, but no protein treatment fits these days.`;

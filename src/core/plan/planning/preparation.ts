@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import { addDays, daysBetween, weekdayOf, type CalendarDay } from '../../base/measures';
 import { BEDTIME_MINUTE, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
 import { needsEvening, type PlanDraft } from './draft';
@@ -31,10 +31,17 @@ export function preparationOf(
   const lead = batchId === null ? treatment.leadTasks : [];
   const soaking = lead.map(({ text, leadHours }) =>
     needsEvening({ leadTasks: [{ text, leadHours }] })
-      ? task(on(1), t`${text}: begin this evening, it takes ${leadHours} hours`, leadHours)
-      : task(day, t`${text}: begin ${spanText(leadHours)} ahead`, leadHours),
+      ? task(
+          on(1),
+          t`${text}: begin this evening, it takes ${plural(leadHours, { one: '# hour', other: '# hours' })}`,
+          leadHours,
+        )
+      : task(day, t`${text}: begin ${{ span: spanText(leadHours) }} ahead`, leadHours),
   );
-  const ready = batchId === null ? [] : [task(day, t`Take a portion of ${treatment.name} from the shelf`)];
+  const ready =
+    batchId === null
+      ? []
+      : [task(day, t`Take a portion of ${{ treatmentName: treatment.name }} from the shelf`)];
   return [...patchTest(head, all, draft, task, on), ...soaking, ...ready];
 }
 
@@ -68,12 +75,12 @@ function patchTest(
   return [
     task(
       on(rules.patchTest ?? PLAN_RULES.patchTest.value),
-      t`Patch test of ${treatment.name} behind the ear`,
+      t`Patch test of ${{ treatmentName: treatment.name }} behind the ear`,
     ),
   ];
 }
 
 function spanText(hours: number): string {
-  if (hours < 1) return t`${Math.round(hours * HOUR)} minutes`;
-  return hours === 1 ? t`an hour` : t`${hours} hours`;
+  if (hours < 1) return plural({ hours: Math.round(hours * HOUR) }, { one: '# minute', other: '# minutes' });
+  return plural(hours, { one: 'an hour', other: '# hours' });
 }

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { addDays, sum, type CalendarDay } from '../../base/measures';
 import { firstUses, type HeadHistory } from '../../hair/history';
 import { expectedMaskGrams, type HairState } from '../../hair/state';

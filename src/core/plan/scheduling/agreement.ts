@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { addDays, type CalendarDay } from '../../base/measures';
 import type { HeadHistory } from '../../hair/history';
 import type { Agreement, PlanNote } from '../agenda';

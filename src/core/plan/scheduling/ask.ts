@@ -1,4 +1,4 @@
-import { plural, t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import {
   addDays,
   daysBetween,
@@ -163,7 +163,7 @@ function whyImpossible(
   switch (loose.status) {
     case 'relaxed': {
       const { length } = loose.relaxations;
-      return t`${name} does not fit on ${on}: ${length === 1 ? t`one rule stands` : t`${length} rules stand`} in the way.`;
+      return t`${name} does not fit on ${on}: ${plural({ rules: length }, { one: 'one rule stands', other: '# rules stand' })} in the way.`;
     }
     case 'impossible':
       return t`${name} cannot be on ${on}: it needs moisture on the same day, and none that is saved fits there. Save a moisture mask, or give the day more minutes.`;
@@ -184,20 +184,27 @@ const PART_WORDS: Readonly<
 > = {
   outOfLane: (_, before, after) => {
     const days = rounded(daysOutside(after) - daysOutside(before), 1);
-    return days === 0 ? null : t`${daysText(days)} outside the lane, as far as can be foreseen`;
+    return days === 0 ? null : t`${{ days: daysText(days) }} outside the lane, as far as can be foreseen`;
   },
-  overload: (difference) => t`${difference > 0 ? t`More` : t`Less`} risk of being too firm`,
-  breakage: (difference) => t`${difference > 0 ? t`More` : t`Fewer`} broken pieces`,
+  overload: (difference) =>
+    difference > 0 ? t`More risk of being too firm` : t`Less risk of being too firm`,
+  breakage: (difference) => (difference > 0 ? t`More broken pieces` : t`Fewer broken pieces`),
   porosity: () => null,
   hour: (_, before, after) => {
     const minutes = Math.round(minutesOf(after) - minutesOf(before));
     return minutes === 0
       ? null
-      : t`${Math.abs(minutes)} minutes ${minutes > 0 ? t`more` : t`less`} of your time`;
+      : minutes > 0
+        ? plural(minutes, { one: '# minute more of your time', other: '# minutes more of your time' })
+        : plural(
+            { minutes: -minutes },
+            { one: '# minute less of your time', other: '# minutes less of your time' },
+          );
   },
   money: (_, before, after) => {
     const cost = rounded(costOf(after) - costOf(before), 1);
-    return cost === 0 ? null : t`${Math.abs(cost)} ${cost > 0 ? t`dearer` : t`cheaper`}`;
+    if (cost === 0) return null;
+    return cost > 0 ? t`${cost} dearer` : t`${{ cost: -cost }} cheaper`;
   },
   waste: (difference) =>
     difference > 0 ? t`A portion on the shelf would spoil` : t`Less on the shelf would spoil`,
@@ -222,8 +229,9 @@ export function differences(before: Plan, after: Plan): string[] {
 }
 
 function daysText(days: number): string {
-  const count = Math.abs(days);
-  return t`${count} ${plural(count, 'day', 'days')} ${days > 0 ? t`more` : t`less`}`;
+  return days > 0
+    ? plural(days, { one: '# day more', other: '# days more' })
+    : plural({ days: -days }, { one: '# day less', other: '# days less' });
 }
 
 /** Days that are expected outside the lane, each by its chance of being there. */
@@ -255,7 +263,7 @@ function nearestDay(problem: PlanProblem, wanted: Demand, solve: SolveProgramme)
       if (status === 'unanswered') return null;
       if (status === 'impossible') continue;
       const day = addDays(problem.from, at);
-      return { day, text: t`It fits on ${formatDay(day, 'EEEE d MMMM')}` };
+      return { day, text: t`It fits on ${{ day: formatDay(day, 'EEEE d MMMM') }}` };
     }
   }
   return null;

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import { daysBetween, formatDay, type CalendarDay } from '../../base/measures';
 import type { AgreedBeat, PlanChange, PlanNote } from '../agenda';
 import type { Beat, Plan } from '../planning';
@@ -35,20 +35,26 @@ function changesFrom(
       .sort((a, b) => distance(beat, a) - distance(beat, b))[0];
     if (moved) {
       open.delete(moved);
-      changes.push({ what: 'moved', text: t`${beat.name} moves from ${on(beat.day)} to ${on(moved.day)}` });
+      changes.push({
+        what: 'moved',
+        text: t`${{ beatName: beat.name }} moves from ${{ on: on(beat.day) }} to ${{ on2: on(moved.day) }}`,
+      });
     } else if (swapped) {
       open.delete(swapped);
-      changes.push({ what: 'swapped', text: t`${swapped.name} instead of ${beat.name} on ${on(beat.day)}` });
+      changes.push({
+        what: 'swapped',
+        text: t`${{ swappedName: swapped.name }} instead of ${{ beatName: beat.name }} on ${{ on: on(beat.day) }}`,
+      });
     } else {
       const why = whyNot(beat);
-      const text = t`${beat.name} on ${on(beat.day)} is dropped`;
+      const text = t`${{ beatName: beat.name }} on ${{ on: on(beat.day) }} is dropped`;
       changes.push({ what: 'dropped', text: why === null ? text : `${text}: ${why}` });
     }
   }
   // What comes after the last day that was agreed is no change: it was not planned that far.
   for (const beat of open)
     if (until === null || beat.day <= until)
-      changes.push({ what: 'added', text: t`${beat.name} is new on ${on(beat.day)}` });
+      changes.push({ what: 'added', text: t`${{ beatName: beat.name }} is new on ${{ on: on(beat.day) }}` });
   return changes;
 }
 
@@ -99,12 +105,12 @@ export function planNews(
 
 function whyOf(news: News): string {
   const { otherSessions, missed, readings, decisions, settings } = news;
-  if (otherSessions.length > 0) return t`because you did ${listed(otherSessions)} instead`;
-  if (missed.length > 0) return t`because ${listed(missed)} was not done`;
+  if (otherSessions.length > 0) return t`because you did ${{ listed: listed(otherSessions) }} instead`;
+  if (missed.length > 0) return t`because ${{ listed: listed(missed) }} was not done`;
   if (decisions > 0) return t`because of what you decided`;
   if (settings > 0) return t`because your rules or days changed`;
   if (readings > 0)
-    return readings === 1 ? t`because of the new reading` : t`because of ${readings} new readings`;
+    return plural(readings, { one: 'because of the new reading', other: 'because of # new readings' });
   return news.dayPassed
     ? t`because a day has passed and the view ahead is another`
     : t`because a better one was found`;
@@ -113,5 +119,5 @@ function whyOf(news: News): string {
 function listed(names: readonly string[]): string {
   return names.length === 1
     ? (names[0] ?? '')
-    : t`${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+    : t`${{ names: names.slice(0, -1).join(', ') }} and ${{ names2: names.at(-1) ?? '' }}`;
 }

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { formatDay } from '../../base/measures';
 import { FIXED_RULES, PLAN_RULES } from '../agenda';
 import { breachesOf, type PlanDraft, type HeadProblem, type PlanProblem } from '../planning';

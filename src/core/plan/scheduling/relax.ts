@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import { addDays, daysBetween, formatDay, rounded, type CalendarDay } from '../../base/measures';
 import type { SolveProgramme } from '../../base/programme';
 import { FIXED_RULES, isOn, PLAN_RULES, RULE_KEYS, type Rule } from '../agenda';
@@ -135,7 +135,7 @@ function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: 
     case 'free-time': {
       const minutes = sharedMinutesOn(problem, day) + by;
       return {
-        text: t`Give ${on} ${by} more minutes (${minutes} in all)`,
+        text: t`Give ${on} ${plural({ by }, { one: '# more minute', other: '# more minutes' })} (${minutes} in all)`,
         fix: { what: 'minutes', day, minutes },
       };
     }
@@ -145,7 +145,7 @@ function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: 
       const eve = addDays(day, -1);
       if (eve < problem.from) return undefined;
       return {
-        text: t`Set it to soak on ${formatDay(eve, 'EEEE')} evening`,
+        text: t`Set it to soak on ${{ eve: formatDay(eve, 'EEEE') }} evening`,
         fix: { what: 'evening', weekday: (daysBetween(SUNDAY, eve) % 7) as number },
       };
     }
@@ -154,7 +154,7 @@ function fixOf(problem: PlanProblem, head: HeadProblem, breach: Breach, drafts: 
       const occasion = head.occasions.find((each) => each.what === rule && isOn(each, day));
       return occasion
         ? {
-            text: t`Wash on ${on} although ${FIXED_RULES[rule]?.label.toLowerCase()}`,
+            text: t`Wash on ${on} although ${{ rule: FIXED_RULES[rule]?.label.toLowerCase() ?? '' }}`,
             fix: { what: 'occasion', occasionId: occasion.id },
           }
         : undefined;
@@ -204,7 +204,10 @@ function ruleFix(head: HeadProblem, { rule, day, by = 1 }: Breach, drafts: reado
   })();
   if (next < known.least || next > known.most) return undefined;
   return {
-    text: t`${known.label}: ${next} instead of ${value}${known.unit === 'days' ? t` days` : ''}`,
+    text:
+      known.unit === 'days'
+        ? t`${{ known: known.label }}: ${next} instead of ${plural({ days: value }, { one: '# day', other: '# days' })}`
+        : t`${{ known: known.label }}: ${next} instead of ${value}`,
     fix: { what: 'rule', id: known.id, value: next },
   };
 }

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import { sum } from '../../base/measures';
 import type { PorosityGuess, WashStep } from '../../records/shapes';
 import { minutesWithoutHeat } from '../agenda';
@@ -24,7 +24,7 @@ export function withoutHeat(plan: WashPlan): ChangedPlan {
     plan: { ...plan, main, followUp: cooled(plan.followUp, porosityGuess) },
     said:
       main && main !== plan.main
-        ? t`No heat today: ${main.version.name} stays on for ${main.minutes} minutes instead of ${plan.main?.minutes ?? 0}.`
+        ? t`No heat today: ${{ versionName: main.version.name }} stays on for ${plural({ minutes: main.minutes }, { one: '# minute', other: '# minutes' })} instead of ${{ minutes2: plan.main?.minutes ?? 0 }}.`
         : t`No heat today: nothing of what is ahead needed it.`,
     fits: true,
   };
@@ -35,7 +35,9 @@ export function insteadOfMain(plan: WashPlan, main: DayUse | null): ChangedPlan 
   const before = plan.main?.version.name ?? t`no treatment`;
   return {
     plan: { ...plan, main },
-    said: main ? t`${main.version.name} instead of ${before}.` : t`No treatment today instead of ${before}.`,
+    said: main
+      ? t`${{ versionName: main.version.name }} instead of ${before}.`
+      : t`No treatment today instead of ${before}.`,
     fits: true,
   };
 }
@@ -63,7 +65,7 @@ const GIVEN_UP: readonly ((
     return main && minutes !== null && minutes < main.minutes
       ? {
           plan: { ...plan, main: { ...main, minutes } },
-          said: t`${main.version.name} for ${minutes} minutes`,
+          said: t`${{ versionName: main.version.name }} for ${plural(minutes, { one: '# minute', other: '# minutes' })}`,
         }
       : null;
   },
@@ -73,7 +75,7 @@ const GIVEN_UP: readonly ((
     return followUp && minutes !== null && minutes < followUp.minutes
       ? {
           plan: { ...plan, followUp: { ...followUp, minutes } },
-          said: t`${followUp.version.name} for ${minutes} minutes`,
+          said: t`${{ versionName: followUp.version.name }} for ${plural(minutes, { one: '# minute', other: '# minutes' })}`,
         }
       : null;
   },
@@ -114,8 +116,8 @@ export function inMinutes(
     plan: current,
     said:
       over <= 0
-        ? t`In ${available} minutes: ${how}.`
-        : t`It takes ${available + over} minutes even so (${how}): take them, or another day.`,
+        ? t`In ${plural(available, { one: '# minute', other: '# minutes' })}: ${how}.`
+        : t`It takes ${plural({ available: available + over }, { one: '# minute', other: '# minutes' })} even so (${how}): take them, or another day.`,
     fits: over <= 0,
   };
 }

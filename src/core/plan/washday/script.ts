@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import { STRONG_FROM } from '../../recipe/classification';
 import type { WashStep } from '../../records/shapes';
 import { cautionAt, hands, step } from './parts';
@@ -42,13 +42,16 @@ function gather({ main, prePoo, followUp }: WashPlan): WashStep {
   const bowls = [prePoo, main, followUp].flatMap((use) => use ?? []);
   const things = ['shampoo', 'conditioner', t`a wide comb`, 'clips', t`an old towel`];
   const mixed = bowls.map(({ version, fromShelf }) =>
-    fromShelf ? t`${version.name} from the shelf` : version.name,
+    fromShelf ? t`${{ versionName: version.name }} from the shelf` : version.name,
   );
+  const list = [...new Set([...mixed, ...things])].join(', ');
   return step({
     id: 'gather',
     phase: 'gather',
     title: t`Lay everything out`,
-    how: t`Within reach of wet hands: ${[...new Set([...mixed, ...things])].join(', ')}.${bowls.some(({ withHeat }) => withHeat) ? t` Warm the cap or the towel.` : ''}`,
+    how: bowls.some(({ withHeat }) => withHeat)
+      ? t`Within reach of wet hands: ${list}. Warm the cap or the towel.`
+      : t`Within reach of wet hands: ${list}.`,
     why: t`Once the hair is wet nothing has to be looked for.`,
     minutes: GATHER_MINUTES,
   });
@@ -62,7 +65,7 @@ function prePooSteps(plan: WashPlan): WashStep[] {
     step({
       id: 'pre-poo-apply',
       phase: 'apply',
-      title: t`Oil on: ${version.name}`,
+      title: t`Oil on: ${{ versionName: version.name }}`,
       how: t`On dry hair, from the ends up to a hand below the roots; just enough that it shines, not drips.`,
       why: t`Oil slows the water, so the strand swells and shrinks less in the wash.`,
       minutes: OIL_ON_MINUTES,
@@ -98,7 +101,7 @@ function detangle(plan: WashPlan): WashStep {
     id: 'detangle',
     phase: 'detangle',
     title: t`Detangle from the ends up`,
-    how: t`${detangleBase(plan, isOiled)}: begin at the ends, hold the hair above the comb, and go up a hand at a time to the roots.`,
+    how: t`${{ detangleBase: detangleBase(plan, isOiled) }}: begin at the ends, hold the hair above the comb, and go up a hand at a time to the roots.`,
     why: t`Wet hair stretches and breaks sooner; a knot combed from above only tightens.`,
     minutes: hands(plan, 'detangle'),
     sections: plan.sections,
@@ -113,7 +116,9 @@ function cleanse(plan: WashPlan): WashStep {
     id: 'cleanse',
     phase: 'cleanse',
     title: twice ? t`Shampoo the scalp, twice` : t`Shampoo the scalp, once`,
-    how: t`A coin of shampoo in ten of water, on the scalp with the fingertips; what runs down is enough for the lengths. ${twice ? t`Once for the oil, once for the scalp.` : t`Once is enough.`}`,
+    how: twice
+      ? t`A coin of shampoo in ten of water, on the scalp with the fingertips; what runs down is enough for the lengths. Once for the oil, once for the scalp.`
+      : t`A coin of shampoo in ten of water, on the scalp with the fingertips; what runs down is enough for the lengths. Once is enough.`,
     why: maskFirst
       ? t`It takes the mask and the old oil out together.`
       : t`A mask reaches hair that is clean; diluted, shampoo does not strip it.`,
@@ -147,7 +152,7 @@ function sectioning(plan: WashPlan): WashStep {
   return step({
     id: 'section',
     phase: 'section',
-    title: t`Part into ${plan.sections}`,
+    title: t`Part into ${{ sections: plan.sections }}`,
     how: t`Part with the fingers or the tail of a comb, twist each part loosely and clip it out of the way.`,
     why: t`In parts no strand is forgotten, and none is done twice.`,
     minutes: hands(plan, 'section'),
@@ -203,7 +208,7 @@ function lookAgain(): WashStep {
     id: 'look-again',
     phase: 'look-again',
     title: t`Look again when it is dry`,
-    how: t`A minute tomorrow, ${LOOK_AGAIN.fromHours} to ${LOOK_AGAIN.toHours} hours from now: the reading of dry hair. It will be on your day.`,
+    how: t`A minute tomorrow, ${{ fromHours: LOOK_AGAIN.fromHours }} to ${plural({ toHours: LOOK_AGAIN.toHours }, { one: '# hour', other: '# hours' })} from now: the reading of dry hair. It will be on your day.`,
     why: t`Wet hair flatters; what a treatment did shows when it has dried.`,
     minutes: 0,
   });

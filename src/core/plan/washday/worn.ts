@@ -1,4 +1,5 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '../../base/language';
 import { STRONG_FROM, type TreatmentKind } from '../../recipe/classification';
 import { isChild } from '../../recipe/safety';
 import type { WashStep } from '../../records/shapes';
@@ -7,7 +8,9 @@ import { traitsOf, type Traits } from './traits';
 import type { DayUse, WashPlan } from './washPlan';
 
 const ONCE_MORE_MINUTES = 3;
-const HEAT_HOW = t`Under the cap with the dryer on warm, or a warm towel changed when it cools.`;
+const heatHow = perLanguage(
+  () => t`Under the cap with the dryer on warm, or a warm towel changed when it cools.`,
+);
 
 /** A treatment with what its mixture asks for. */
 interface Wear {
@@ -50,8 +53,8 @@ function on(wear: Wear): WashStep {
     ...of(wear),
     id: `${slot}-apply`,
     phase: 'apply',
-    title: t`On with ${use.version.name}`,
-    how: t`${zoneText(plan, kind, traits)} Part by part; comb it through with the fingers and twist each part when it is done.`,
+    title: t`On with ${{ versionName: use.version.name }}`,
+    how: t`${{ zone: zoneText(plan, kind, traits) }} Part by part; comb it through with the fingers and twist each part when it is done.`,
     why: zoneWhy(kind, traits),
     minutes: handsOf(wear, 'apply'),
     sections: plan.sections,
@@ -71,7 +74,7 @@ function cover({ plan, use, traits }: Wear): WashStep {
     title: traits.hardens ? t`Cover, and leave it still` : t`Cover it`,
     how: traits.hardens
       ? t`Lay the hair the way it shall set; a loose cap. From now on nothing is combed, bent or twisted.`
-      : t`A cap over all of it, a towel over the cap.${withHeat ? ` ${HEAT_HOW}` : ''}`,
+      : [t`A cap over all of it, a towel over the cap.`, ...(withHeat ? [heatHow()] : [])].join(' '),
     why: traits.hardens
       ? t`It sets like a shell, and set hair snaps when it is bent.`
       : t`It works as long as it stays wet and warm.`,
@@ -87,8 +90,8 @@ function works(wear: Wear): WashStep {
     ...of(wear),
     id: `${slot}-wait`,
     phase: 'wait',
-    title: t`${use.version.name} works`,
-    how: use.withHeat ? HEAT_HOW : t`Leave it under the cap. Your hands are free.`,
+    title: t`${{ versionName: use.version.name }} works`,
+    how: use.withHeat ? heatHow() : t`Leave it under the cap. Your hands are free.`,
     why: waitWhy(kind, use.withHeat),
     minutes: use.minutes,
     waits: true,

@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { clamp, rounded, sum } from '../../base/measures';
 import { CONFIDENCE, KIND_EDGES } from './constants';
 import type { LineLoads } from './loads';
@@ -26,21 +26,21 @@ const CLOSE_MARGIN = 0.35;
 
 /** How sure a verdict is: a start that every doubt multiplies down. */
 export function confidenceIn(own: SchoolVerdict, lines: readonly LineLoads[], trust: LineTrust): Confidence {
-  const percent = (share: number) => t`${Math.round(100 * share)} %`;
+  const percent = (share: number) => t`${{ share: Math.round(100 * share) }} %`;
   const assumed = assumedShare(own, lines);
   const margin = marginOf(own);
   const factors = [
     {
       factor: 1 - CONFIDENCE.unread * trust.unreadShare,
-      text: t`${percent(trust.unreadShare)} of the lines are not understood and count for nothing.`,
+      text: t`${{ percent: percent(trust.unreadShare) }} of the lines are not understood and count for nothing.`,
     },
     {
       factor: 1 - CONFIDENCE.assumedFigures * assumed,
-      text: t`${percent(assumed)} of what decides it rests on assumed, not measured, compositions.`,
+      text: t`${{ percent: percent(assumed) }} of what decides it rests on assumed, not measured, compositions.`,
     },
     {
       factor: 1 - CONFIDENCE.assumedAmounts * trust.assumedAmountShare,
-      text: t`${percent(trust.assumedAmountShare)} of the weight is a guessed size or amount: weigh it to be surer.`,
+      text: t`${{ percent: percent(trust.assumedAmountShare) }} of the weight is a guessed size or amount: weigh it to be surer.`,
     },
     {
       factor: 1 - CONFIDENCE.thinMargin * (1 - margin),

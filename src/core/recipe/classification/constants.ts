@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import type { ProteinForm, School } from '../../records/shapes';
 
 /**
@@ -56,12 +56,42 @@ export const KIND_EDGES = {
 
 /** Strength steps in words; a strength belongs to the last word whose number it reaches. */
 export const STRENGTH_WORDS = [
-  { from: 0, word: t`hardly any` },
-  { from: 0.7, word: t`faint` },
-  { from: 1.5, word: t`light` },
-  { from: 2.4, word: t`fairly strong` },
-  { from: 3.3, word: t`strong` },
-  { from: 4.2, word: t`very strong` },
+  {
+    from: 0,
+    get word() {
+      return t`hardly any`;
+    },
+  },
+  {
+    from: 0.7,
+    get word() {
+      return t`faint`;
+    },
+  },
+  {
+    from: 1.5,
+    get word() {
+      return t`light`;
+    },
+  },
+  {
+    from: 2.4,
+    get word() {
+      return t`fairly strong`;
+    },
+  },
+  {
+    from: 3.3,
+    get word() {
+      return t`strong`;
+    },
+  },
+  {
+    from: 4.2,
+    get word() {
+      return t`very strong`;
+    },
+  },
 ] as const;
 
 /** From this strength on a protein treatment counts as strong: it is spaced by weeks and followed by moisture. */

@@ -1,4 +1,5 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '../../base/language';
 import type { WeighedLine } from '../recipes';
 import type { Verdict } from './verdict';
 
@@ -6,13 +7,13 @@ import type { Verdict } from './verdict';
 export const TREATMENT_ROLES = ['pre-poo', 'mask', 'deep-conditioner', 'rinse', 'scalp-oil'] as const;
 export type TreatmentRole = (typeof TREATMENT_ROLES)[number];
 
-export const ROLE_WORDS: Record<TreatmentRole, string> = {
+export const roleWords = perLanguage((): Record<TreatmentRole, string> => ({
   'pre-poo': t`pre-poo`,
   mask: t`mask`,
   'deep-conditioner': t`deep conditioner`,
   rinse: t`rinse or mist`,
   'scalp-oil': t`scalp oil`,
-};
+}));
 
 export interface RoleFit {
   readonly role: TreatmentRole;

@@ -3,7 +3,7 @@ export type { LineTrust } from './confidence';
 export { HALF_LOAD, STRONG_FROM, TANNIN_FIRMING } from './constants';
 export { doseOf, type Warmth } from './contact';
 export { detailsOf, type VerdictDetails } from './details';
-export { leavesGrit, ROLE_WORDS, type RoleFit, type TreatmentRole } from './fitness';
+export { leavesGrit, roleWords, type RoleFit, type TreatmentRole } from './fitness';
 export type { Flip } from './flips';
 export { lineLoads, type LoadKind, type Loads } from './loads';
 export { verdictOfPush, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
@@ -20,9 +20,9 @@ export {
   acidityWords,
   confidenceWord,
   flipWords,
-  KIND_WORDS,
+  kindLabels,
   kindWords,
-  SCHOOL_WORDS,
+  schoolWords,
   verdictHeadline,
   verdictReasons,
 } from './words';

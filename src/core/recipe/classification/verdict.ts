@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { failed, ok, sum, type Result } from '../../base/measures';
 import { SCHOOLS, type RecipeVersion, type School } from '../../records/shapes';
 import {

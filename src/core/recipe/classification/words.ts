@@ -1,4 +1,5 @@
-import { fixed, t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { fixed, perLanguage } from '../../base/language';
 import { rounded } from '../../base/measures';
 import { SCHOOLS, type School } from '../../records/shapes';
 import type { Acidity } from './acidity';
@@ -7,28 +8,30 @@ import type { LoadKind } from './loads';
 import type { TreatmentKind } from './schoolVerdict';
 import { strengthWord, type LedgerRow, type Verdict } from './verdict';
 
-export const KIND_WORDS: Record<TreatmentKind, string> = {
+export const kindLabels = perLanguage((): Record<TreatmentKind, string> => ({
   protein: t`Protein`,
   moisture: t`Moisture`,
   balanced: t`Balanced`,
   oil: t`Oil`,
   rinse: t`A rinse`,
-};
+}));
 
-export const SCHOOL_WORDS: Record<School, { readonly label: string; readonly meaning: string }> = {
-  'any-protein': {
-    label: t`any protein`,
-    meaning: t`Food protein counts nearly as much as broken-down protein.`,
-  },
-  'broken-down': {
-    label: t`broken-down only`,
-    meaning: t`Only hydrolysed protein, gelatin and amino acids count; food protein is a light film.`,
-  },
-  'my-hair': {
-    label: t`by my hair`,
-    meaning: t`A weighed middle between the two, until your own results say more.`,
-  },
-};
+export const schoolWords = perLanguage(
+  (): Record<School, { readonly label: string; readonly meaning: string }> => ({
+    'any-protein': {
+      label: t`any protein`,
+      meaning: t`Food protein counts nearly as much as broken-down protein.`,
+    },
+    'broken-down': {
+      label: t`broken-down only`,
+      meaning: t`Only hydrolysed protein, gelatin and amino acids count; food protein is a light film.`,
+    },
+    'my-hair': {
+      label: t`by my hair`,
+      meaning: t`A weighed middle between the two, until your own results say more.`,
+    },
+  }),
+);
 
 /**
  * The headline: "Moisture, fairly strong"; where the outer schools part over protein, the disagreement itself: "Firms for
@@ -38,13 +41,13 @@ export function verdictHeadline(verdict: Pick<Verdict, 'kind' | 'strength' | 'sc
   const { schools } = verdict;
   const [any, broken] = [schools['any-protein'].kind, schools['broken-down'].kind];
   return any === 'protein' && broken !== 'protein' && broken !== 'balanced'
-    ? t`Firms for some, ${KIND_WORDS[broken].toLowerCase()} for others`
+    ? t`Firms for some, ${{ broken: kindLabels()[broken].toLowerCase() }} for others`
     : kindWords(verdict);
 }
 
 /** "Moisture, fairly strong": by the school in force alone. */
 export function kindWords({ kind, strength }: Pick<Verdict, 'kind' | 'strength'>): string {
-  return `${KIND_WORDS[kind]}, ${strengthWord(strength)}`;
+  return `${kindLabels()[kind]}, ${strengthWord(strength)}`;
 }
 
 /** "With 4.2 g gelatin instead of 11 g it would be balanced." */
@@ -52,12 +55,14 @@ export function flipWords({ name, fromGrams, toGrams, to }: Flip): string {
   const change =
     toGrams === 0
       ? t`Without the ${name}`
-      : t`With ${gramsWords(toGrams)} ${name} ${toGrams < fromGrams ? t`or less` : t`or more`} instead of ${gramsWords(fromGrams)}`;
-  return t`${change} it would be ${KIND_WORDS[to].toLowerCase()}.`;
+      : toGrams < fromGrams
+        ? t`With ${{ grams: gramsWords(toGrams) }} ${name} or less instead of ${{ before: gramsWords(fromGrams) }}`
+        : t`With ${{ grams: gramsWords(toGrams) }} ${name} or more instead of ${{ before: gramsWords(fromGrams) }}`;
+  return t`${change} it would be ${{ to: kindLabels()[to].toLowerCase() }}.`;
 }
 
 function gramsWords(grams: number): string {
-  return t`${rounded(grams, grams < 10 ? 1 : 0)} g`;
+  return t`${{ grams: rounded(grams, grams < 10 ? 1 : 0) }} g`;
 }
 
 /** The pH in words, with its error; null where nothing tells. */
@@ -73,7 +78,7 @@ export function acidityWords({ pH, error }: Acidity): string | null {
           : pH < 7.6
             ? t`neutral`
             : t`alkaline`;
-  return t`about pH ${fixed(pH, 1)} (${word}; give or take ${fixed(error, 1)})`;
+  return t`about pH ${{ pH: fixed(pH, 1) }} (${word}; give or take ${{ error: fixed(error, 1) }})`;
 }
 
 export function confidenceWord(confidence: number): string {
@@ -106,7 +111,7 @@ export function verdictReasons(verdict: Verdict): string[] {
       ? [t`Little in it stays on the hair to firm or soften.`]
       : carriers.map(({ load, row }) => {
           const percent = Math.round(100 * (row?.shares[load] ?? 0));
-          return t`Most of what ${words[load] ?? t`oils`} comes from the ${row?.name} (${percent} %).`;
+          return t`Most of what ${{ load: words[load] ?? t`oils` }} comes from the ${{ rowName: row?.name ?? '' }} (${percent} %).`;
         });
   return [...reasons.slice(0, 2), schoolSentence(verdict)];
 }
@@ -117,7 +122,7 @@ function schoolSentence(verdict: Verdict): string {
   return others
     .map(
       (school) =>
-        t`By “${SCHOOL_WORDS[school].label}” it is ${KIND_WORDS[verdict.schools[school].kind].toLowerCase()}.`,
+        t`By “${{ school: schoolWords()[school].label }}” it is ${{ kind: kindLabels()[verdict.schools[school].kind].toLowerCase() }}.`,
     )
     .join(' ');
 }

@@ -10,7 +10,7 @@ import preparationTemplates from '../../../../data/ingredients/preparations.json
 import produce from '../../../../data/ingredients/produce.json';
 import proteins from '../../../../data/ingredients/proteins.json';
 import sourceList from '../../../../data/ingredients/sources.json';
-import { inWords } from '../../base/language';
+import { inWords, worded } from '../../base/language';
 import { invariant } from '../../base/measures';
 import type { Composition, Ingredient, Preparation, Source } from '../../records/shapes';
 
@@ -36,8 +36,8 @@ function preparationsOf({ id, preparations }: Entry): Preparation[] {
   return preparations.map(({ use, usual = false }) => {
     const template = templates[use];
     invariant(template, `preparations.json lacks ${use}, which ${id} refers to`);
-    const stages = template.stages.map((stage) => ({ ...stage, text: inWords(stage.text) }));
-    return { ...template, label: inWords(template.label), stages, usual };
+    const stages = template.stages.map((stage) => worded(stage, 'text'));
+    return worded({ ...template, stages, usual }, 'label');
   });
 }
 
@@ -55,9 +55,13 @@ const entries = [
 
 export const CATALOGUE: readonly Ingredient[] = entries.map((entry) => ({
   ...entry,
-  name: inWords(entry.name),
+  get name() {
+    return inWords(entry.name);
+  },
   // Its English name is read in every language: a recipe may have been written in another.
-  names: inWords(entry.name) === entry.name ? entry.names : [entry.name, ...entry.names],
+  get names() {
+    return this.name === entry.name ? entry.names : [entry.name, ...entry.names];
+  },
   composition: compositionOf(entry),
   preparations: preparationsOf(entry),
 }));
@@ -69,9 +73,7 @@ export function ingredientById(id: string): Ingredient | undefined {
   return byId.get(id);
 }
 
-const sources = new Map(
-  (sourceList as Source[]).map((source) => [source.id, { ...source, title: inWords(source.title) }]),
-);
+const sources = new Map((sourceList as Source[]).map((source) => [source.id, worded(source, 'title')]));
 
 export function sourceById(id: string): Source {
   const source = sources.get(id);

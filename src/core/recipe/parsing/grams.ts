@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import {
   CUPS,
   rounded,
@@ -59,7 +59,7 @@ function gramsOfPacks(
   const grams = packSize.quantity * pack.size * (pack.kind === 'volume' ? measures.gramsPerMl : 1);
   assumptions.push({
     code: 'pack-size',
-    text: t`The size in the line was taken: ${rounded(grams, 1)} g each.`,
+    text: t`The size in the line was taken: ${{ grams: rounded(grams, 1) }} g each.`,
     alternatives: [],
   });
   return quantity * grams;
@@ -77,7 +77,7 @@ function roundings(
     const size = UNITS[unit].size;
     assumptions.push({
       code: 'vague-unit',
-      text: t`A ${unitWord(unit, 1)} was taken as ${size} ml.`,
+      text: t`A ${{ unit: unitWord(unit, 1) }} was taken as ${size} ml.`,
       alternatives: (unit === 'spoon' ? (['tsp', 'tbsp'] as const) : (['ml'] as const)).map((other) => {
         const line = lineText({ quantity: other === 'ml' ? quantity * size : quantity, unit: other, name });
         return { label: line.replace(` ${name}`, ''), line };
@@ -113,7 +113,7 @@ function gramsOfCount(
     const grams = { sprig: SPRIG_GRAMS, bunch: BUNCH_GRAMS, leaf: LEAF_GRAMS }[unit];
     assumptions.push({
       code: 'vague-unit',
-      text: t`A ${unitWord(unit, 1)} was taken as ${grams} g.`,
+      text: t`A ${{ unit: unitWord(unit, 1) }} was taken as ${grams} g.`,
       alternatives: [],
     });
     return quantity * grams;
@@ -132,7 +132,7 @@ function gramsOfPieces(
   if (!pieceGrams && !packetGrams)
     return t`${name} is not counted in pieces: write spoons, millilitres or grams.`;
   if (!pieceGrams) {
-    const text = t`One was taken as a packet: ${packetGrams} g.`;
+    const text = t`One was taken as a packet: ${{ packetGrams: packetGrams ?? 0 }} g.`;
     assumptions.push({ code: 'pack-size', text, alternatives: [] });
     return quantity * (packetGrams ?? 0);
   }

@@ -1,4 +1,5 @@
-import { grouped, t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { grouped } from '../../base/language';
 import { failed, ok, rounded, type CupKind, type Problem, type Result } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
 import { plainWords } from '../ingredients';
@@ -48,8 +49,8 @@ export function parseRecipe(
   if (rows.length > RECIPE_LIMITS.lines || text.length > RECIPE_LIMITS.characters) {
     return failed(
       'too-long',
-      t`This text has ${grouped(rows.length)} lines and ${grouped(text.length)} characters; ` +
-        t`one recipe may have ${RECIPE_LIMITS.lines} lines and ${grouped(RECIPE_LIMITS.characters)} characters. ` +
+      t`This text has ${{ count: grouped(rows.length) }} lines and ${{ count2: grouped(text.length) }} characters; ` +
+        t`one recipe may have ${{ lines: RECIPE_LIMITS.lines }} lines and ${{ characters: grouped(RECIPE_LIMITS.characters) }} characters. ` +
         t`Paste one recipe at a time.`,
     );
   }
@@ -67,7 +68,7 @@ function readRow(text: string, row: number, place: Place, options: ReadingOption
         ...at,
         ...unreadPart(
           'line-too-long',
-          t`One line may have ${RECIPE_LIMITS.lineCharacters} characters; break it up.`,
+          t`One line may have ${{ lineCharacters: RECIPE_LIMITS.lineCharacters }} characters; break it up.`,
         ),
       },
     ];
@@ -210,7 +211,7 @@ function fromInstructions(lines: readonly ParsedLine[], options: ReadingOptions)
         ...part.assumptions,
         {
           code: 'from-instruction',
-          text: t`Taken from an instruction: ${rounded(part.grams, 1)} g ${part.name}.`,
+          text: t`Taken from an instruction: ${{ grams: rounded(part.grams, 1) }} g ${{ partName: part.name }}.`,
           alternatives: [],
         },
       ],

@@ -1,4 +1,5 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
+import { listed } from '../../base/language';
 import { UNITS, type CupKind } from '../../base/measures';
 import type { Ingredient, Preparation } from '../../records/shapes';
 import { plainWords, singular, usualPreparation, type PhraseMatch } from '../ingredients';
@@ -54,7 +55,7 @@ export function readPart(plain: string, options: ReadingOptions, equalPart = fal
   if (misspelt) {
     const spelling: Assumption = {
       code: 'spelling',
-      text: t`“${misspelt.written}” was read as ${misspelt.item.name}.`,
+      text: t`“${{ written: misspelt.written }}” was read as ${{ itemName: misspelt.item.name }}.`,
       alternatives: near(options.larder, misspelt.written, SUGGESTIONS + 1)
         .filter(({ id }) => id !== misspelt.item.id)
         .slice(0, 2)
@@ -87,7 +88,7 @@ function withoutDescribing(words: string): string {
 function partsTaken(amount: LineAmount): Assumption {
   return {
     code: 'equal-parts',
-    text: t`A part was taken as ${UNITS.part.size} ml; the verdict is the same for any size.`,
+    text: t`A part was taken as ${{ size: UNITS.part.size }} ml; the verdict is the same for any size.`,
     alternatives: [{ label: t`1 cup each`, line: `1 cup ${amount.words}` }],
   };
 }
@@ -176,7 +177,7 @@ function namesLeftOver(
   if (also.length > 0) {
     found.push({
       code: 'also-names',
-      text: t`Read as ${name}; ${also.join(t` and `)} not counted.`,
+      text: t`Read as ${name}; ${{ also: listed(also) }} not counted.`,
       alternatives: [
         ...also.map((other) => ({ label: other, line: `${measure} ${other}` })),
         {
@@ -227,7 +228,7 @@ function quantityTaken(amount: LineAmount, name: string, assumptions: Assumption
   const middle = (amount.quantity + amount.quantityTo) / 2;
   assumptions.push({
     code: 'range',
-    text: t`A range: the middle was taken, ${amountText(middle, amount.unit)}.`,
+    text: t`A range: the middle was taken, ${{ amount: amountText(middle, amount.unit) }}.`,
     alternatives: [amount.quantity, amount.quantityTo].map((quantity) => ({
       label: amountText(quantity, amount.unit),
       line: wording(quantity),
@@ -268,7 +269,7 @@ function preparationTaken(
   const others = ingredient.preparations.filter((way) => way.id !== usual.id && tellingWord(ingredient, way));
   assumptions.push({
     code: 'usual-preparation',
-    text: t`Taken as ${usual.label}.`,
+    text: t`Taken as ${{ usual: usual.label }}.`,
     alternatives: others.map((way) => ({
       label: way.label,
       line: lineText({

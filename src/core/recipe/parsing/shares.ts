@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { rounded, sum } from '../../base/measures';
 import type { ParsedLine, ReadLine } from '../recipes';
 import { unreadPart } from './readPart';
@@ -37,7 +37,7 @@ export function withShares(lines: readonly ParsedLine[]): ParsedLine[] {
           row: line.row,
           ...unreadPart(
             'over-100-percent',
-            t`The percents add to ${rounded(shares, 1)}; they must leave room up to 100.`,
+            t`The percents add to ${{ shares: rounded(shares, 1) }}; they must leave room up to 100.`,
           ),
         };
   });
@@ -56,7 +56,7 @@ export function balanced(lines: readonly ParsedLine[]): ParsedLine[] {
       line !== filling[0]
         ? t`Another line fills up to 100 already.`
         : rest <= 0
-          ? t`The other lines add to ${rounded(100 - rest, 1)} already; nothing is left to fill up.`
+          ? t`The other lines add to ${{ rest: rounded(100 - rest, 1) }} already; nothing is left to fill up.`
           : null;
     return problem === null
       ? { ...line, quantity: rest, unit: '%' as const, grams: rest }

@@ -1,6 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
 import inciNames from '../../../../data/inci.json';
-import { t } from '../../base/language';
+import { listed } from '../../base/language';
 import { clamp, failed, invariant, ok, rounded, sum, type Result } from '../../base/measures';
 import type { Ingredient, ProteinForm, Role } from '../../records/shapes';
 import { plainWords } from '../ingredients';
@@ -153,12 +154,12 @@ export function productFromLabel(id: string, name: string, text: string): Result
   }));
   const known = rows.filter((row) => row.part !== null).length;
   const said = placed
-    ? t`Only ${rows.map((row) => row.name).join(t` and `)} is known; the rest is taken as in a plain conditioner.`
-    : t`${known} of ${rows.length} names are known.`;
+    ? t`Only ${{ rows: listed(rows.map((row) => row.name)) }} is known; the rest is taken as in a plain conditioner.`
+    : t`${known} of ${{ count: rows.length }} names are known.`;
   return ok({
     ingredient: productOf(id, name, rows, entries, placed !== null),
     rows,
-    said: t`${said} By the order alone a share may be ${RANK_UNCERTAINTY} times smaller or greater.`,
+    said: t`${said} By the order alone a share may be ${{ times: RANK_UNCERTAINTY }} times smaller or greater.`,
   });
 }
 

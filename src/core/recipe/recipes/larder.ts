@@ -1,3 +1,4 @@
+import { perLanguage } from '../../base/language';
 import { inOrder } from '../../records/log';
 import type { Ingredient, OwnIngredient, RecipeVersion, UsedVersion } from '../../records/shapes';
 import { CATALOGUE, ingredientById, Lexicon, type Named, type PhraseMatch } from '../ingredients';
@@ -42,8 +43,8 @@ const asItem = (ingredient: Ingredient): LarderItem => ({
   ingredient,
 });
 
-const CATALOGUE_ITEMS = CATALOGUE.map(asItem);
-const CATALOGUE_LEXICON = new Lexicon(CATALOGUE_ITEMS);
+const catalogueItems = perLanguage(() => CATALOGUE.map(asItem));
+const catalogueLexicon = perLanguage(() => new Lexicon(catalogueItems()));
 
 interface LarderContents {
   readonly own?: readonly OwnIngredient[];
@@ -92,7 +93,7 @@ export function makeLarder({
     names: [],
     recipe: each,
   }));
-  const lexicon = new Lexicon(recipeItems, new Lexicon(ownItems), CATALOGUE_LEXICON);
+  const lexicon = perLanguage(() => new Lexicon(recipeItems, new Lexicon(ownItems), catalogueLexicon()));
   return {
     ingredients: [...ownLive, ...CATALOGUE],
     recipes: newest,
@@ -104,9 +105,11 @@ export function makeLarder({
       recipes.filter((each) => each.recipeId === recipeId && each.version === version && each.id !== id),
     lastVersion: (recipeId) => last.get(recipeId),
     recipeName: (recipeId) => last.get(recipeId)?.name ?? recipeId,
-    items: [ownItems, CATALOGUE_ITEMS, recipeItems],
-    inText: (text) => lexicon.inText(text),
-    misspeltIn: (text) => lexicon.misspeltIn(text),
+    get items() {
+      return [ownItems, catalogueItems(), recipeItems];
+    },
+    inText: (text) => lexicon().inText(text),
+    misspeltIn: (text) => lexicon().misspeltIn(text),
   };
 }
 

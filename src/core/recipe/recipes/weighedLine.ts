@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { failed, ok, sum, type Result } from '../../base/measures';
 import {
   RECIPE_LIMITS,
@@ -118,7 +118,7 @@ function insideOf(made: MadeRef, larder: Larder, path: readonly OnTheWay[]): Res
 export function failedDepth(): Result<never> {
   return failed(
     'too-deep',
-    t`There may be ${RECIPE_LIMITS.nesting} recipes within one another, not more: write out what the innermost is made of.`,
+    t`There may be ${{ nesting: RECIPE_LIMITS.nesting }} recipes within one another, not more: write out what the innermost is made of.`,
   );
 }
 

@@ -1,6 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
 import cautionList from '../../../../data/cautions.json';
-import { inWords, t } from '../../base/language';
+import { worded } from '../../base/language';
 import { idSchema } from '../../base/measures';
 import { acidityOf, classifyLines, leavesGrit, type Verdict } from '../classification';
 import type { WeighedLine } from '../recipes';
@@ -42,11 +43,9 @@ export const cautionSchema = z.strictObject({
 export type Caution = z.infer<typeof cautionSchema>;
 type Condition = Caution['when'];
 
-export const CAUTIONS: readonly Caution[] = (cautionList as readonly Caution[]).map((caution) => ({
-  ...caution,
-  text: inWords(caution.text),
-  act: inWords(caution.act),
-}));
+export const CAUTIONS: readonly Caution[] = (cautionList as readonly Caution[]).map((caution) =>
+  worded(caution, 'text', 'act'),
+);
 
 /** What is known of the head that it is meant for. */
 export interface WhoseHead {
@@ -174,7 +173,7 @@ function allergicTo({ lines, head }: Facts): WeighedLine[] {
 
 function allergyText(facts: Facts): string {
   const names = [...new Set(allergicTo(facts).map(({ ingredient }) => ingredient.name))];
-  return t`This head reacts to something in it: ${names.join(', ')}.`;
+  return t`This head reacts to something in it: ${{ names: names.join(', ') }}.`;
 }
 
 function mustBeStrained({ preparation }: Pick<WeighedLine, 'preparation'>): boolean {

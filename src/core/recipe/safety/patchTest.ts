@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { plural, t } from '@lingui/core/macro';
 import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
 import type { PatchTest } from '../../records/shapes';
 
@@ -15,7 +15,8 @@ export type FirstUsePermit =
   | { readonly may: true; readonly why: string }
   | { readonly may: false; readonly why: string; readonly act: 'start' | 'wait' | 'read' | 'never' };
 
-export const daysText = (days: number) => (days === 1 ? t`one day` : t`${days} days`);
+export const daysText = (days: number) =>
+  days === 1 ? t`one day` : plural(days, { one: '# day', other: '# days' });
 
 /** How a recipe stands on one head, and from which day on it may go on: what the plan and every screen go by. */
 export interface PatchTestState {
@@ -57,18 +58,19 @@ export function firstUsePermit(
       act: 'never',
     };
   if (usedBefore) return { may: true, why: t`It has been used on this head before.` };
-  if (test?.outcome === 'clear') return { may: true, why: t`Its patch test of ${test.startedOn} is clear.` };
+  if (test?.outcome === 'clear')
+    return { may: true, why: t`Its patch test of ${{ startedOn: test.startedOn }} is clear.` };
   if (!test)
     return {
       may: false,
-      why: t`New on this head: put a little behind the ear and look for ${daysText(days)}.`,
+      why: t`New on this head: put a little behind the ear and look for ${{ days: daysText(days) }}.`,
       act: 'start',
     };
   const { allowedFrom } = patchTestState(test, usedBefore, today, days);
   return allowedFrom > today
     ? {
         may: false,
-        why: t`The patch test needs ${daysText(daysBetween(today, allowedFrom))} more.`,
+        why: t`The patch test needs ${{ days: daysText(daysBetween(today, allowedFrom)) }} more.`,
         act: 'wait',
       }
     : { may: false, why: t`The patch test is over: say whether the skin is clear.`, act: 'read' };

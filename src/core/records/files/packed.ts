@@ -1,4 +1,4 @@
-import { t } from '../../base/language';
+import { t } from '@lingui/core/macro';
 import { failed, ok, type Result } from '../../base/measures';
 import { storedRecordSchema, type StoredRecord } from '../shapes';
 import { liftRecord } from './migrations';

@@ -1,5 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { failed, ok, type Problem, type Result } from '../../base/measures';
 import { inOrder } from '../log';
 import { liftRecord } from './migrations';
@@ -10,8 +10,12 @@ export const DATA_VERSION = 7;
 
 /** The files that this application writes as JSON, by their format mark, and what each is called. */
 const FORMATS = {
-  'velvet-rhythm-backup': t`backup`,
-  'velvet-rhythm-recipes': t`recipe file`,
+  get 'velvet-rhythm-backup'() {
+    return t`backup`;
+  },
+  get 'velvet-rhythm-recipes'() {
+    return t`recipe file`;
+  },
 } as const;
 export type FileFormat = keyof typeof FORMATS;
 
@@ -24,7 +28,10 @@ type Outer = z.infer<typeof outerSchema>;
 /** What is in a file of ours, whatever its version; nothing of the inside is looked at yet. */
 function openedFile(text: string, format: FileFormat): Result<Outer> {
   if (text.length > FILE_CHARACTERS)
-    return failed('too-large', t`The file is larger than ${FILE_CHARACTERS / 1_000_000} million characters.`);
+    return failed(
+      'too-large',
+      t`The file is larger than ${{ fileCharacters: FILE_CHARACTERS / 1_000_000 }} million characters.`,
+    );
   let raw: unknown;
   try {
     // Some editors put a byte order mark before what they save.
@@ -32,24 +39,24 @@ function openedFile(text: string, format: FileFormat): Result<Outer> {
   } catch {
     return failed(
       'not-json',
-      t`This is not a JSON file; choose a ${FORMATS[format]} that Velvet Rhythm wrote.`,
+      t`This is not a JSON file; choose a ${{ format: FORMATS[format] }} that Velvet Rhythm wrote.`,
     );
   }
   const outer = outerSchema.safeParse(raw);
   if (!outer.success || !isFormat(outer.data.format))
     return failed(
       'not-ours',
-      t`This file is no Velvet Rhythm ${FORMATS[format]}: its format mark is missing.`,
+      t`This file is no Velvet Rhythm ${{ format: FORMATS[format] }}: its format mark is missing.`,
     );
   if (outer.data.format !== format)
     return failed(
       'other-format',
-      t`This is a ${FORMATS[outer.data.format]}, not a ${FORMATS[format]}: read it in there.`,
+      t`This is a ${{ format: FORMATS[outer.data.format] }}, not a ${{ format2: FORMATS[format] }}: read it in there.`,
     );
   if (outer.data.version > DATA_VERSION)
     return failed(
       'newer-version',
-      t`This ${FORMATS[format]} was written by a newer version (data version ${outer.data.version}; this one reads up to ${DATA_VERSION}). Update the application, then read it again.`,
+      t`This ${{ format: FORMATS[format] }} was written by a newer version (data version ${{ version: outer.data.version }}; this one reads up to ${{ readable: DATA_VERSION }}). Update the application, then read it again.`,
     );
   return ok(outer.data);
 }
@@ -121,11 +128,11 @@ function listed(issues: Issues, raw: unknown): [Problem, ...Problem[]] {
     const where =
       record === undefined
         ? issue.path.map(String).join('.') || t`the file`
-        : t`record ${Number(index) + 1}${nameOf(record)}`;
+        : t`record ${{ index: Number(index) + 1 }}${{ name: nameOf(record) }}`;
     const field = record !== undefined && rest.length > 0 ? `, ${rest.map(String).join('.')}` : '';
     return {
       code: issue.code ?? 'invalid',
-      message: t`In ${where}${field}: ${issue.message}`,
+      message: t`In ${where}${field}: ${{ message: issue.message }}`,
       path: issue.path.map(String).join('.'),
     };
   });
@@ -135,7 +142,15 @@ function listed(issues: Issues, raw: unknown): [Problem, ...Problem[]] {
     ...tail
   ] = described;
   return more > 0
-    ? [head, ...tail, { code: 'more', message: t`… and ${more} more problems.`, path: '' }]
+    ? [
+        head,
+        ...tail,
+        {
+          code: 'more',
+          message: t`… and ${plural(more, { one: '# more problem', other: '# more problems' })}.`,
+          path: '',
+        },
+      ]
     : [head, ...tail];
 }
 
@@ -154,7 +169,7 @@ function withoutDoubles<F extends RecordFile>(file: F): Result<F> {
     if (known !== undefined && known !== text) {
       return failed(
         'double-id',
-        t`Two different records share the id “${record.id}”.`,
+        t`Two different records share the id “${{ recordId: record.id }}”.`,
         `records.${index}.id`,
       );
     }

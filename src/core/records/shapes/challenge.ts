@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 
@@ -14,16 +14,16 @@ export const challengeSchema = recordBaseSchema.extend({
   name: z
     .string()
     .trim()
-    .min(1, t`Give the challenge a name.`)
+    .min(1, { error: () => t`Give the challenge a name.` })
     .max(60),
   counts: z.enum(CHALLENGE_COUNTS),
   perWeek: z.number().int().min(1).max(7),
   startsOn: calendarDaySchema,
   weeks: z
-    .number(t`Write the weeks.`)
+    .number({ error: () => t`Write the weeks.` })
     .int()
-    .min(1, t`At least one week.`)
-    .max(53, t`At most 53 weeks.`),
+    .min(1, { error: () => t`At least one week.` })
+    .max(53, { error: () => t`At most 53 weeks.` }),
   /** Set when it is given up before its end. */
   givenUpOn: calendarDaySchema.nullable(),
 });

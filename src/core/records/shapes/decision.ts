@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 
@@ -22,6 +22,6 @@ export const decisionSchema = recordBaseSchema
   })
   .refine(({ what, recipeId }) => what === 'avoid' || recipeId !== null, {
     path: ['recipeId'],
-    message: t`Choose what is to be done that day.`,
+    error: () => t`Choose what is to be done that day.`,
   });
 export type Decision = z.infer<typeof decisionSchema>;

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 
@@ -38,9 +38,9 @@ export const CHEMISTRY = ['coloured', 'bleached', 'relaxed', 'permed', 'henna'] 
 export const HEALTH = ['pregnant', 'scalp-condition', 'medicine'] as const;
 
 const length = z
-  .number(t`Write the length in centimetres.`)
-  .min(1, t`Write at least 1 cm.`)
-  .max(250, t`More than 250 cm cannot be right.`);
+  .number({ error: () => t`Write the length in centimetres.` })
+  .min(1, { error: () => t`Write at least 1 cm.` })
+  .max(250, { error: () => t`More than 250 cm cannot be right.` });
 
 /** A head as she describes it; a change is a new record of the same headId. */
 export const headSchema = recordBaseSchema.extend({
@@ -50,8 +50,8 @@ export const headSchema = recordBaseSchema.extend({
   name: z
     .string()
     .trim()
-    .min(1, t`Give the head a name.`)
-    .max(40, t`A name may have 40 characters.`),
+    .min(1, { error: () => t`Give the head a name.` })
+    .max(40, { error: () => t`A name may have 40 characters.` }),
   lengthCm: length,
   strand: z.enum(['fine', 'medium', 'coarse']),
   /** How it falls by itself. */

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
 import sourceList from '../../../../data/ingredients/sources.json';
-import { t } from '../../base/language';
 import { idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 
@@ -167,15 +167,15 @@ const sourceIdSchema = z.enum(sourceList.map(({ id }) => id));
 /** Percent of a finished batch. */
 const shareSchema = z
   .strictObject({ from: per100g, to: per100g })
-  .refine(({ from, to }) => from <= to, t`A range goes from the smaller to the greater.`);
+  .refine(({ from, to }) => from <= to, { error: () => t`A range goes from the smaller to the greater.` });
 
 export const ingredientSchema = z.strictObject({
   id: idSchema,
   name: z
     .string()
     .trim()
-    .min(1, t`Give the ingredient a name.`)
-    .max(80, t`A name may have 80 characters.`),
+    .min(1, { error: () => t`Give the ingredient a name.` })
+    .max(80, { error: () => t`A name may have 80 characters.` }),
   /** Other names, other languages, plurals that do not just add "s". */
   names: z.array(z.string().min(1).max(80)).max(60),
   composition: compositionSchema,

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 
@@ -21,17 +21,17 @@ export const occasionSchema = recordBaseSchema
     to: calendarDaySchema,
     /** Of other hours, the minutes of each of these days; 0 when she is away. */
     minutes: z
-      .number(t`Write the minutes.`)
+      .number({ error: () => t`Write the minutes.` })
       .int()
       .min(0)
       .max(720)
       .nullable(),
     note: z.string().max(200),
   })
-  .refine(({ from, to }) => to >= from, { path: ['to'], message: t`The last day comes after the first.` })
+  .refine(({ from, to }) => to >= from, { path: ['to'], error: () => t`The last day comes after the first.` })
   .refine(({ what, minutes }) => what !== 'hours' || minutes !== null, {
     path: ['minutes'],
-    message: t`Write how many minutes these days have.`,
+    error: () => t`Write how many minutes these days have.`,
   });
 export type Occasion = z.infer<typeof occasionSchema>;
 

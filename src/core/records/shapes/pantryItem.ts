@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 
@@ -12,11 +12,11 @@ export const pantryItemSchema = recordBaseSchema.extend({
   pack: z
     .strictObject({
       grams: z
-        .number(t`Write the grams of a pack.`)
+        .number({ error: () => t`Write the grams of a pack.` })
         .positive()
         .max(50_000),
       price: z
-        .number(t`Write the price of a pack.`)
+        .number({ error: () => t`Write the price of a pack.` })
         .min(0)
         .max(10_000),
     })

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 import { MOMENTS, REGIONS } from './reading';
@@ -27,8 +27,8 @@ export const photoSchema = recordBaseSchema.extend({
   /** A JPEG file in base64. */
   jpeg: z
     .string()
-    .max(PHOTO_LIMITS.characters, t`The picture is too large even when made small.`)
-    .regex(/^\/9j\/[A-Za-z0-9+/]+={0,2}$/, t`This is no JPEG picture.`),
+    .max(PHOTO_LIMITS.characters, { error: () => t`The picture is too large even when made small.` })
+    .regex(/^\/9j\/[A-Za-z0-9+/]+={0,2}$/, { error: () => t`This is no JPEG picture.` }),
 });
 export type Photo = z.infer<typeof photoSchema>;
 

@@ -1,5 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 import { READING_LIMITS as LIMIT } from './limits';
@@ -8,15 +8,19 @@ export const SIGNAL_IDS = ['firmness', 'breakage', 'porosity'] as const;
 export type SignalId = (typeof SIGNAL_IDS)[number];
 
 const lengthMm = z
-  .number(t`Write a length in millimetres.`)
-  .min(LIMIT.restMm.least, t`A strand shorter than ${LIMIT.restMm.least} mm cannot be measured by hand.`)
-  .max(LIMIT.restMm.most * LIMIT.mostStretchFactor, t`That is longer than a strand can be.`);
+  .number({ error: () => t`Write a length in millimetres.` })
+  .min(LIMIT.restMm.least, {
+    error: () => t`A strand shorter than ${{ least: LIMIT.restMm.least }} mm cannot be measured by hand.`,
+  })
+  .max(LIMIT.restMm.most * LIMIT.mostStretchFactor, { error: () => t`That is longer than a strand can be.` });
 
 const count = z
-  .number(t`Write a whole number.`)
-  .int(t`A count is a whole number.`)
-  .min(0, t`A count cannot be below 0.`)
-  .max(LIMIT.pieces, t`More than ${LIMIT.pieces} cannot be counted by hand; check the number.`);
+  .number({ error: () => t`Write a whole number.` })
+  .int({ error: () => t`A count is a whole number.` })
+  .min(0, { error: () => t`A count cannot be below 0.` })
+  .max(LIMIT.pieces, {
+    error: () => t`More than ${{ pieces: LIMIT.pieces }} cannot be counted by hand; check the number.`,
+  });
 
 /** Where on the head; null where nobody knows, as with a hair found on the comb. */
 export const REGIONS = ['front', 'crown', 'sides', 'nape'] as const;
@@ -34,19 +38,20 @@ const returnedSchema = z
   })
   .refine((strand) => strand.stretchedMm >= strand.restMm, {
     path: ['stretchedMm'],
-    message: t`The stretched length cannot be shorter than the length at rest.`,
+    error: () => t`The stretched length cannot be shorter than the length at rest.`,
   })
   .refine((strand) => strand.stretchedMm <= strand.restMm * LIMIT.mostStretchFactor, {
     path: ['stretchedMm'],
-    message: t`No hair stretches to ${LIMIT.mostStretchFactor} times its length; check the number.`,
+    error: () =>
+      t`No hair stretches to ${{ mostStretchFactor: LIMIT.mostStretchFactor }} times its length; check the number.`,
   })
   .refine((strand) => strand.releasedMm <= strand.stretchedMm, {
     path: ['releasedMm'],
-    message: t`Let go, the strand cannot be longer than it was when stretched.`,
+    error: () => t`Let go, the strand cannot be longer than it was when stretched.`,
   })
   .refine((strand) => strand.releasedMm >= strand.restMm * 0.9, {
     path: ['releasedMm'],
-    message: t`Let go, the strand cannot be much shorter than at rest.`,
+    error: () => t`Let go, the strand cannot be much shorter than at rest.`,
   });
 
 const snappedSchema = z
@@ -59,7 +64,7 @@ const snappedSchema = z
   })
   .refine((strand) => strand.snappedMm === null || strand.snappedMm >= strand.restMm, {
     path: ['snappedMm'],
-    message: t`It cannot snap at less than its length at rest.`,
+    error: () => t`It cannot snap at less than its length at rest.`,
   });
 
 export const strandSchema = z.discriminatedUnion('outcome', [returnedSchema, snappedSchema]);
@@ -77,13 +82,21 @@ export const tallySchema = z.strictObject({
       }),
     )
     .min(1)
-    .max(LIMIT.sections, t`A head has at most ${LIMIT.sections} sections here.`),
+    .max(LIMIT.sections, {
+      error: () => t`A head has at most ${{ sections: LIMIT.sections }} sections here.`,
+    }),
   /** Days since the last detangle. */
   days: z
-    .number(t`Write the days since the last detangle.`)
-    .int(t`Days are a whole number.`)
-    .min(1, t`At least one day must lie between two detangles; add today’s pieces to this morning’s count.`)
-    .max(LIMIT.days, t`More than ${LIMIT.days} days says little about today.`),
+    .number({ error: () => t`Write the days since the last detangle.` })
+    .int({ error: () => t`Days are a whole number.` })
+    .min(1, {
+      error: () =>
+        t`At least one day must lie between two detangles; add today’s pieces to this morning’s count.`,
+    })
+    .max(LIMIT.days, {
+      error: () =>
+        t`More than ${plural({ days: LIMIT.days }, { one: '# day', other: '# days' })} says little about today.`,
+    }),
 });
 export type Tally = z.infer<typeof tallySchema>;
 
@@ -93,24 +106,24 @@ export const SINKS = ['floats', 'hovers', 'sinks'] as const;
 export const porositySchema = z
   .strictObject({
     mistSoakSeconds: z
-      .number(t`Write the seconds.`)
-      .min(LIMIT.mistSeconds.least, t`Less than a second cannot be timed by hand.`)
-      .max(LIMIT.mistSeconds.most, t`After an hour the mist has dried, not soaked in.`)
+      .number({ error: () => t`Write the seconds.` })
+      .min(LIMIT.mistSeconds.least, { error: () => t`Less than a second cannot be timed by hand.` })
+      .max(LIMIT.mistSeconds.most, { error: () => t`After an hour the mist has dried, not soaked in.` })
       .nullable(),
     /** From blotted to dry in the air. */
     dryMinutes: z
-      .number(t`Write the minutes.`)
-      .min(
-        LIMIT.dryMinutes.least,
-        t`Hair does not dry in the air in under ${LIMIT.dryMinutes.least} minutes.`,
-      )
-      .max(LIMIT.dryMinutes.most, t`More than a day is no drying time: was it forgotten?`)
+      .number({ error: () => t`Write the minutes.` })
+      .min(LIMIT.dryMinutes.least, {
+        error: () =>
+          t`Hair does not dry in the air in under ${plural({ least: LIMIT.dryMinutes.least }, { one: '# minute', other: '# minutes' })}.`,
+      })
+      .max(LIMIT.dryMinutes.most, { error: () => t`More than a day is no drying time: was it forgotten?` })
       .nullable(),
     slide: z.enum(SLIDES).nullable(),
     sink: z.enum(SINKS).nullable(),
   })
   .refine((tests) => Object.values(tests).some((test) => test !== null), {
-    message: t`Take at least one of the porosity tests.`,
+    error: () => t`Take at least one of the porosity tests.`,
   });
 export type PorosityTests = z.infer<typeof porositySchema>;
 
@@ -141,9 +154,13 @@ const measuredSchema = z.strictObject({
       z.strictObject({
         place: z.enum(REGIONS),
         cm: z
-          .number(t`Write the length in centimetres.`)
-          .min(LIMIT.lengthCm.least, t`Write at least ${LIMIT.lengthCm.least} cm.`)
-          .max(LIMIT.lengthCm.most, t`More than ${LIMIT.lengthCm.most} cm cannot be right.`),
+          .number({ error: () => t`Write the length in centimetres.` })
+          .min(LIMIT.lengthCm.least, {
+            error: () => t`Write at least ${{ least: LIMIT.lengthCm.least }} cm.`,
+          })
+          .max(LIMIT.lengthCm.most, {
+            error: () => t`More than ${{ most: LIMIT.lengthCm.most }} cm cannot be right.`,
+          }),
       }),
     )
     .max(REGIONS.length),
@@ -158,7 +175,7 @@ export const readingSchema = recordBaseSchema
     moment: z.enum(MOMENTS),
     ...measuredSchema.shape,
   })
-  .refine(isSomethingMeasured, { message: t`Nothing was measured yet: one thing is enough.`, path: [] });
+  .refine(isSomethingMeasured, { error: () => t`Nothing was measured yet: one thing is enough.`, path: [] });
 export type Reading = z.infer<typeof readingSchema>;
 
 export const NO_MARKS: Measured['marks'] = {

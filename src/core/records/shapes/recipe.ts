@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 import { RECIPE_LIMITS } from './limits';
@@ -34,7 +34,7 @@ export const recipeVersionSchema = recordBaseSchema.extend({
   name: z
     .string()
     .trim()
-    .min(1, t`A recipe needs a name.`)
+    .min(1, { error: () => t`A recipe needs a name.` })
     .max(RECIPE_LIMITS.nameCharacters),
   text: z.string().min(1).max(RECIPE_LIMITS.characters),
   lines: z.array(savedLineSchema).min(1).max(RECIPE_LIMITS.savedLines),

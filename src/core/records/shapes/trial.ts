@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { t } from '../../base/language';
 import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 import { SIGNAL_IDS } from './reading';
@@ -36,11 +36,11 @@ export const trialSchema = recordBaseSchema
   })
   .refine((trial) => trial.againstId !== trial.recipeId, {
     path: ['againstId'],
-    message: t`A recipe cannot be tried against itself.`,
+    error: () => t`A recipe cannot be tried against itself.`,
   })
   .refine((trial) => trial.endsBy > trial.startsOn, {
     path: ['endsBy'],
-    message: t`The trial must end after it begins.`,
+    error: () => t`The trial must end after it begins.`,
   });
 export type Trial = z.infer<typeof trialSchema>;
 

@@ -1,13 +1,13 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { t } from '@/core/base/language';
 import { Body, Button, Heading, Small, useWide } from '@/ui';
 import { DRAWINGS } from './drawings';
-import { HOW_TOS, type FlowId } from './howTos';
+import { howTos, type FlowId } from './howTos';
 
 /** How a reading is taken and why, drawn. */
 function HowTo({ flow }: { flow: FlowId }) {
-  const { why, steps } = HOW_TOS[flow];
+  const { why, steps } = howTos()[flow];
   return (
     <View className="gap-3">
       {steps.map(({ drawing, text }) => {

@@ -1,6 +1,6 @@
+import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { t } from '@/core/base/language';
 import { useTokens } from '@/ui';
 
 const WIDTH = 150;

@@ -1,4 +1,5 @@
-import { t } from '@/core/base/language';
+import { t } from '@lingui/core/macro';
+import { perLanguage } from '@/core/base/language';
 import type { DRAWINGS } from './drawings';
 
 export type FlowId = 'stretch' | 'tally' | 'porosity' | 'feel' | 'length' | 'photo';
@@ -9,7 +10,7 @@ interface HowTo {
 }
 
 /** How each reading is taken, and what it is good for. */
-export const HOW_TOS: Record<FlowId, HowTo> = {
+export const howTos = perLanguage((): Record<FlowId, HowTo> => ({
   stretch: {
     why: t`How far a wet strand gives, and whether it comes back, tells soft from firm better than any touch.`,
     steps: [
@@ -77,4 +78,4 @@ export const HOW_TOS: Record<FlowId, HowTo> = {
       },
     ],
   },
-};
+}));

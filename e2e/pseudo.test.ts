@@ -1,0 +1,105 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import type { Messages } from '@lingui/core';
+import pseudolocale from 'pseudolocale';
+import { messages as english } from '../data/languages/en';
+import { arrives, PLACES, SAID } from './support/places';
+import { snapshotOf } from './support/records';
+import { serveBuild } from './support/serveBuild';
+import { servedBuild } from './support/served';
+
+const { phone } = servedBuild();
+
+/** As much longer as sentences get in other languages. */
+const LONGER = 0.3;
+const PATTERN_OF_DATES = /^[EdMyH:, ]+$/;
+
+/** English with a sign on every letter, and longer: what stands on a screen without signs is no text of a catalogue. */
+function pseudo(text: unknown): unknown {
+  if (Array.isArray(text)) return text.map(pseudo);
+  if (typeof text !== 'string' || PATTERN_OF_DATES.test(text)) return text;
+  const [, before = '', words = '', after = ''] = /^(\s*)(.*?)(\s*)$/s.exec(text) ?? [];
+  return words === ''
+    ? text
+    : before + pseudolocale(words, { prepend: '', append: '', extend: LONGER }) + after;
+}
+
+/** The forms of a value have texts; its name, and what is asked of it, have none. */
+function pseudoMessage(message: unknown): unknown {
+  if (!Array.isArray(message)) return pseudo(message);
+  return (message as unknown[]).map((token) => {
+    if (!Array.isArray(token)) return pseudo(token);
+    const [name, kind, forms] = token as [string, string?, Record<string, unknown>?];
+    if (!forms) return token as unknown;
+    const said = Object.entries(forms).map(([form, text]) => [form, pseudoMessage(text)]);
+    return [name, kind, Object.fromEntries(said)];
+  });
+}
+
+const SCRIPTS = path.resolve('dist/_expo/static/js/web');
+
+/** The file of the Portuguese catalogue, with these messages in it instead. */
+function catalogueWith(messages: Messages): readonly [place: string, script: string] {
+  const name = readdirSync(SCRIPTS).find((each) => /^pt-\w+\.js$/.test(each)) ?? '';
+  const script = readFileSync(path.join(SCRIPTS, name), 'utf8');
+  const text = JSON.stringify(JSON.stringify(messages));
+  return [
+    `/_expo/static/js/web/${name}`,
+    script.replace(/JSON\.parse\((?:"(?:[^"\\]|\\.)*"|'(?:[^'\\]|\\.)*')\)/s, () => `JSON.parse(${text})`),
+  ];
+}
+
+/** Two words in a row without a sign: no word of a catalogue has none. */
+const UNSAID = /(?<![\w-])[A-Za-z]{3,} [a-z]{3,}(?![\w-])/;
+/** What is said as it was written: rows of her recipes, and the names under which an ingredient is read. */
+const WRITTEN = [/^[\d.]+\s?(?:%|g|ml|tsp|tbsp)/, /^Àĺśō ŕēàď àś/];
+
+/** What does not fit into the page or into what holds it. */
+const CUT_OFF = `
+  const wrong = [];
+  if (document.documentElement.scrollWidth > innerWidth) wrong.push('the page is wider than the screen');
+  for (const each of document.querySelectorAll('[role="main"] *, nav *')) {
+    const own = [...each.childNodes].some((node) => node.nodeType === 3 && node.textContent.trim());
+    const at = each.getBoundingClientRect();
+    if (!own || at.width < 2 || each.closest('svg')) continue;
+    const isHidden = /hidden|clip/.test(getComputedStyle(each).overflowX);
+    let scrolls = false;
+    for (let up = each; up; up = up.parentElement) scrolls ||= /auto|scroll/.test(getComputedStyle(up).overflowX);
+    if ((isHidden && each.scrollWidth > each.clientWidth + 1) || (!scrolls && (at.right > innerWidth + 1 || at.left < -1)))
+      wrong.push('cut off: ' + each.textContent.slice(0, 80));
+  }
+  return wrong;
+`;
+
+it.each([390, 320])(
+  'at %i px every text comes from the catalogue, and none is cut off where it is longer',
+  async (width) => {
+    const messages = Object.fromEntries(
+      Object.entries(english).map(([id, message]) => [id, pseudoMessage(message)]),
+    ) as Messages;
+    const [place, script] = catalogueWith(messages);
+    const served = await serveBuild({ '/sw.js': [200, '// keeps nothing'], [place]: [200, script] });
+    const browser = await phone(served.address);
+    await browser.resize({ width, height: 844 } as never);
+    await browser.stores(snapshotOf([], { language: 'pt' }));
+    await browser.loads('/?start=demo');
+    await browser.sees('Maren');
+    const wrong: string[] = [];
+    let before = '';
+    for (const where of PLACES) {
+      await browser.goto(where);
+      await arrives(browser, where, before, /[Ŵŵ]ōŕķĩńĝ ōũţ|ţĥĩńķĩńĝ/);
+      before = await browser.text();
+      const said = await browser.driver.executeScript<string[]>(SAID);
+      const cut = await browser.driver.executeScript<string[]>(CUT_OFF);
+      wrong.push(
+        ...said
+          .filter((text) => UNSAID.test(text) && !WRITTEN.some((way) => way.test(text)))
+          .map((text) => `${where} not said: ${text}`),
+        ...cut.map((each) => `${where} ${each}`),
+      );
+    }
+    served.close();
+    expect([...new Set(wrong)]).toEqual([]);
+  },
+);
