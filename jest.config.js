@@ -18,7 +18,6 @@ const ES_MODULES = [
   '@react-native(-community)?',
   'expo(nent)?',
   '@expo(nent)?/.*',
-  '@expo-google-fonts/.*',
   'react-redux',
   '@reduxjs/toolkit',
   'immer',

@@ -5,11 +5,11 @@ import { fileURLToPath } from 'node:url';
 
 const require = createRequire(import.meta.url);
 export const ASSETS = {
-  'fonts/Atkinson.ttf':
-    '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf',
-  'fonts/AtkinsonBold.ttf':
-    '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf',
-  'fonts/Bricolage.ttf': '@expo-google-fonts/bricolage-grotesque/700Bold/BricolageGrotesque_700Bold.ttf',
+  'fonts/Atkinson.woff2':
+    '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2',
+  'fonts/AtkinsonBold.woff2':
+    '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2',
+  'fonts/Bricolage.woff2': '@fontsource/bricolage-grotesque/files/bricolage-grotesque-latin-700-normal.woff2',
   'solver/highs.wasm': 'highs/runtime',
 };
 

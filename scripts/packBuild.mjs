@@ -4,7 +4,7 @@ import path from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
 const LEAST_BYTES = 1024;
-const TEXT = /\.(js|css|html|svg|json|webmanifest|ttf|wasm)$/;
+const TEXT = /\.(js|css|html|svg|json|webmanifest|wasm)$/;
 
 for (const entry of readdirSync('dist', { recursive: true })) {
   const file = path.join('dist', entry);

@@ -3,7 +3,7 @@ import { generateSW } from 'workbox-build';
 
 const { count, size, warnings } = await generateSW({
   globDirectory: 'dist',
-  globPatterns: ['**/*.{html,js,css,ttf,svg,png,wasm,webmanifest}'],
+  globPatterns: ['**/*.{html,js,css,woff2,svg,png,wasm,webmanifest}'],
   swDest: 'dist/sw.js',
   // What the names carry a hash of never changes.
   dontCacheBustURLsMatching: /^_expo\/static\//,
