@@ -58,6 +58,7 @@ export {
   selectHealed,
   selectHistory,
   selectLarder,
+  selectLarderContents,
   selectLiveRecords,
   selectNewer,
   selectOwnIngredients,

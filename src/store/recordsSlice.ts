@@ -189,6 +189,12 @@ const inLarder = (records: readonly StoredRecord[]) =>
 const selectLarderRecords = createSelector([selectAllRecords], inLarder, unlessSame);
 const selectLiveLarderRecords = createSelector([selectLiveRecords], inLarder, unlessSame);
 
+/** Records that recipes can be made of: all, those taken back too, and those that count. */
+export const selectLarderContents = createSelector(
+  [selectLarderRecords, selectLiveLarderRecords],
+  (all, live) => ({ all, live }),
+);
+
 /** Everything recipes can be made of. */
 export const selectLarder = createSelector([selectLarderRecords, selectLiveLarderRecords], larderOf);
 

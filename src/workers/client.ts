@@ -1,6 +1,8 @@
+import type { JudgedText } from '@/core/kitchen/formulation';
+import type { StoredRecord } from '@/core/records/shapes';
 import { clientOf } from './clientOf';
 import type { ClockApi } from './clock';
-import type { EstimatorApi } from './estimating';
+import type { EstimatorApi, TextQuestion } from './estimating';
 import type { SolverApi } from './solving';
 
 /**
@@ -48,6 +50,28 @@ const scheduler = clientOf<SolverApi>(startSolver, solverOnThePage, LIMIT_SECOND
 export const askSolver = solver.ask;
 export const askScheduler = scheduler.ask;
 export const askEstimator = estimator.ask;
+/** Records that a larder is made of: all of them, and those that count. */
+export interface LarderContents {
+  readonly all: readonly StoredRecord[];
+  readonly live: readonly StoredRecord[];
+}
+
+let told: { readonly contents: LarderContents; readonly id: number } | undefined;
+
+/** A text judged by the estimator; what recipes can be made of is sent only when it is not known there. */
+export async function askJudgement(
+  question: Omit<TextQuestion, 'larderId'>,
+  contents: LarderContents,
+): Promise<JudgedText | null> {
+  if (told?.contents !== contents) told = { contents, id: (told?.id ?? 0) + 1 };
+  const { id } = told;
+  const asked = { ...question, larderId: id };
+  const judged = await askEstimator('judgeText', asked);
+  if (judged) return judged;
+  await askEstimator('knowLarder', id, contents.all, contents.live);
+  return askEstimator('judgeText', asked);
+}
+
 /** Ends whatever plan is being worked at. */
 export const stopScheduler = scheduler.stop;
 

@@ -1,11 +1,23 @@
-import type { CalendarDay, Result } from '@/core/base/measures';
+import type { CalendarDay, CupKind, Result } from '@/core/base/measures';
 import { estimateHair } from '@/core/hair/estimation';
-import { historyOf } from '@/core/hair/history';
+import { historyOf, larderOf } from '@/core/hair/history';
 import type { HairState } from '@/core/hair/state';
+import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
 import { demoRecords } from '@/core/lab/simulation';
 import type { HairQuestion } from '@/core/plan/question';
+import type { Larder } from '@/core/recipe/recipes';
 import { readBackup, type Backup } from '@/core/records/files';
-import type { StoredRecord } from '@/core/records/shapes';
+import type { Head, StoredRecord } from '@/core/records/shapes';
+
+export interface TextQuestion {
+  readonly text: string;
+  readonly cup: CupKind;
+  readonly head: Head | undefined;
+  /** Which of the larders that were told. */
+  readonly larderId: number;
+}
+
+let known: { readonly id: number; readonly larder: Larder } | undefined;
 
 /** Computed from records, in the estimator's worker; everything that goes in and out can be cloned. */
 export const estimatorApi = {
@@ -13,6 +25,13 @@ export const estimatorApi = {
     estimateHair(head, historyOf(records, head.headId), today),
   readBackup: (text: string): Result<Backup> => readBackup(text),
   demo: (today: CalendarDay): StoredRecord[] => demoRecords(today),
+  /** All that recipes can be made of, told once for many questions: with years of recipes it takes longer to send than to read a text. */
+  knowLarder: (id: number, all: readonly StoredRecord[], live: readonly StoredRecord[]): void => {
+    known = { id, larder: larderOf(all, live) };
+  },
+  /** Null where the larder is not known here. */
+  judgeText: ({ text, cup, head, larderId }: TextQuestion): JudgedText | null =>
+    known?.id === larderId ? judgedText(text, { larder: known.larder, cup, head }) : null,
 };
 
 export type EstimatorApi = typeof estimatorApi;

@@ -1,11 +1,12 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { useEffect } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
+import { memo, useCallback, useEffect, useState } from 'react';
+import { useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { CUPS, VIEWS } from '@/core/base/measures';
 import { writeRecipes } from '@/core/files/sharing';
+import type { Judged, JudgedText } from '@/core/kitchen/formulation';
 import { rewriteIn } from '@/core/kitchen/making';
 import { verdictHeadline } from '@/core/recipe/classification';
 import { ofKind } from '@/core/records/shapes';
@@ -31,7 +32,7 @@ import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
 import { RecipeLines } from './RecipeLines';
-import { useJudged, type JudgedText } from './useJudged';
+import { useJudged } from './useJudged';
 import { isSameDraft, useKeptDraft } from './useKeptDraft';
 import { VerdictPane } from './VerdictPane';
 
@@ -46,7 +47,6 @@ const cupOptions = perLanguage(() =>
 export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; text?: string | undefined }) {
   const add = useAddRecords();
   const larder = useLarder();
-  const head = useHead();
   const { cup } = useAppSelector(selectPrefs);
   const stamped = (draft: RecipeDraft) => {
     const stamp = newStamp();
@@ -55,28 +55,33 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   };
   const saved = existing ? draftOf(existing) : EMPTY_RECIPE;
   const { start, keep, drop } = useKeptDraft(existing?.recipeId ?? NEW_RECIPE, saved);
-  const { control, handleSubmit, setValue, reset, formState } = useForm<RecipeDraft>({
-    defaultValues: text === undefined ? start : { ...saved, text },
+  const begun = text === undefined ? start : { ...saved, text };
+  const { control, handleSubmit, setValue, getValues, subscribe, reset, formState } = useForm<RecipeDraft>({
+    defaultValues: begun,
     resolver: resolverOf(stamped),
   });
   const wide = useWide();
-  const draft = useWatch({ control }) as RecipeDraft;
-  const isChanged = !isSameDraft(draft, saved);
-  useEffect(() => keep(draft), [draft, keep]);
-  const { parsed, judged, formula } = useJudged(draft.text);
-  const minutes = Number(draft.contactMinutes) || 30;
-  const response = useHairState()?.signals.firmness.responses.find(
-    ({ recipeId }) => recipeId === existing?.recipeId,
+  // A key draws its field and what asks for the whole draft; the rest is drawn when it has been read.
+  const [typed] = useState(() => ({
+    start: begun.text,
+    now: () => getValues('text'),
+    onChange: (changed: (text: string) => void) =>
+      subscribe({
+        name: 'text',
+        formState: { values: true },
+        callback: ({ values }) => changed(values.text),
+      }),
+  }));
+  const read = useJudged(typed);
+  const { judged } = read;
+  const setText = useCallback((changed: string) => setValue('text', changed), [setValue]);
+  const replaceRow = useCallback(
+    (row: number, by: string) => setText(withRow(getValues('text'), row, by)),
+    [setText, getValues],
   );
 
   const pane = judged.ok ? (
-    <VerdictPane
-      {...judged.value}
-      head={head}
-      contactMinutes={minutes}
-      warmth={draft.warmth}
-      response={response}
-    />
+    <EditorPane control={control} judged={judged.value} recipeId={existing?.recipeId} />
   ) : undefined;
 
   const save = handleSubmit((checked) => {
@@ -101,22 +106,41 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       side={wide ? pane : undefined}
     >
       {existing ? <SavedActions recipe={existing} /> : null}
-      <FormField
-        control={control}
-        name="text"
-        label={t`Recipe, one ingredient to a line`}
-        placeholder={example()}
-        lines={7}
-        testID="recipe-text"
-      />
-      <ReadRows
-        text={draft.text}
-        parsed={parsed}
-        judged={judged}
-        formula={formula}
-        onText={(changed) => setValue('text', changed)}
-      />
+      <RecipeText control={control} />
+      <ReadRows read={read} onText={setText} onReplace={replaceRow} />
       {wide ? null : pane}
+      <RecipeFields control={control} />
+      <EditorActions
+        control={control}
+        saved={saved}
+        isNew={!existing}
+        onKeep={keep}
+        onSave={save}
+        onReset={() => reset(saved)}
+      />
+      <NotSavedYet state={formState} />
+      {existing ? <Small>{t`Past sessions and batches keep the version they used.`}</Small> : null}
+    </Screen>
+  );
+}
+
+const RecipeText = memo(function RecipeText({ control }: { control: Control<RecipeDraft> }) {
+  return (
+    <FormField
+      control={control}
+      name="text"
+      label={t`Recipe, one ingredient to a line`}
+      placeholder={example()}
+      lines={7}
+      testID="recipe-text"
+    />
+  );
+});
+
+/** What is said of a recipe beside its lines. */
+const RecipeFields = memo(function RecipeFields({ control }: { control: Control<RecipeDraft> }) {
+  return (
+    <>
       <FormField control={control} name="name" label={t`Name`} testID="recipe-name" />
       <FormChoice
         control={control}
@@ -142,22 +166,46 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
           ]}
         />
       </View>
-      <EditorActions isNew={!existing} isChanged={isChanged} onSave={save} onReset={() => reset(saved)} />
-      <NotSavedYet state={formState} />
-      {existing ? <Small>{t`Past sessions and batches keep the version they used.`}</Small> : null}
-    </Screen>
+    </>
   );
+});
+
+interface EditorPaneProps {
+  readonly control: Control<RecipeDraft>;
+  readonly judged: Judged;
+  readonly recipeId: string | undefined;
 }
 
+/** The verdict for the minutes and the warmth that are chosen beside it. */
+const EditorPane = memo(function EditorPane({ control, judged, recipeId }: EditorPaneProps) {
+  const head = useHead();
+  const [contactMinutes, warmth] = useWatch({ control, name: ['contactMinutes', 'warmth'] });
+  const response = useHairState()?.signals.firmness.responses.find((each) => each.recipeId === recipeId);
+  return (
+    <VerdictPane
+      {...judged}
+      head={head}
+      contactMinutes={Number(contactMinutes) || 30}
+      warmth={warmth}
+      response={response}
+    />
+  );
+});
+
 interface EditorActionsProps {
+  readonly control: Control<RecipeDraft>;
+  readonly saved: RecipeDraft;
   readonly isNew: boolean;
-  /** Something is typed that is not saved. */
-  readonly isChanged: boolean;
+  readonly onKeep: (draft: RecipeDraft) => void;
   readonly onSave: () => void;
   readonly onReset: () => void;
 }
 
-function EditorActions({ isNew, isChanged, onSave, onReset }: EditorActionsProps) {
+/** What is typed is kept as it is typed, and said to be. */
+function EditorActions({ control, saved, isNew, onKeep, onSave, onReset }: EditorActionsProps) {
+  const draft = useWatch({ control }) as RecipeDraft;
+  const isChanged = !isSameDraft(draft, saved);
+  useEffect(() => onKeep(draft), [draft, onKeep]);
   return (
     <>
       <View className="flex-row flex-wrap gap-3">
@@ -244,13 +292,15 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
   );
 }
 
-interface ReadRowsProps extends JudgedText {
-  readonly text: string;
+interface ReadRowsProps {
+  readonly read: JudgedText;
   readonly onText: (changed: string) => void;
+  readonly onReplace: (row: number, by: string) => void;
 }
 
 /** The rows as they were understood, in the chosen view, or why there are none. */
-function ReadRows({ text, parsed, judged, formula, onText }: ReadRowsProps) {
+const ReadRows = memo(function ReadRows({ read, onText, onReplace }: ReadRowsProps) {
+  const { text, parsed, judged, formula } = read;
   const dispatch = useAppDispatch();
   const larder = useLarder();
   const { cup, view } = useAppSelector(selectPrefs);
@@ -282,15 +332,10 @@ function ReadRows({ text, parsed, judged, formula, onText }: ReadRowsProps) {
       {!judged.ok && judged.problems[0].code !== 'nothing-weighed' ? (
         <Problem live>{judged.problems[0].message}</Problem>
       ) : null}
-      <RecipeLines
-        recipe={parsed.value}
-        view={view}
-        formula={formula}
-        onReplace={(row, by) => onText(withRow(text, row, by))}
-      />
+      <RecipeLines recipe={parsed.value} view={view} formula={formula} onReplace={onReplace} />
     </View>
   );
-}
+});
 
 /** The text with one row replaced; rows are counted without the blank ones, as the reader counts them. */
 function withRow(text: string, row: number, by: string): string {

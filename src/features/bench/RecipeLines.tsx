@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { useState } from 'react';
+import isEqual from 'fast-deep-equal';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import type { View as AmountView } from '@/core/base/measures';
 import type { Formula, FormulaFinding } from '@/core/kitchen/formulation';
@@ -97,7 +98,8 @@ interface ReadRowProps {
   readonly onReplace: RecipeLinesProps['onReplace'];
 }
 
-function ReadRow({ line, named, view, percent, findings, onReplace }: ReadRowProps) {
+/** Drawn again only where something of it changed: each key makes all lines anew. */
+const ReadRow = memo(function ReadRow({ line, named, view, percent, findings, onReplace }: ReadRowProps) {
   const shown = lineInView(line, useLarder());
   const error = view === 'spoons' ? errorText(shown.spoons.error) : null;
   const amount =
@@ -128,7 +130,7 @@ function ReadRow({ line, named, view, percent, findings, onReplace }: ReadRowPro
       ))}
     </View>
   );
-}
+}, isEqual);
 
 /** Choices that fit under a line; the rest comes when asked for. */
 const SHOWN_CHOICES = 2;

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { fixed, perLanguage } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
 import { ownVerdict, ownVerdictWords, type Response } from '@/core/hair/state';
+import type { Judged } from '@/core/kitchen/formulation';
 import {
   acidityWords,
   confidenceWord,
@@ -14,7 +15,6 @@ import {
   TANNIN_FIRMING,
   verdictHeadline,
   verdictReasons,
-  type Verdict,
   type VerdictDetails,
   type Warmth,
 } from '@/core/recipe/classification';
@@ -24,12 +24,6 @@ import { Body, Button, Heading, Small, Strong } from '@/ui';
 import { capital, grams } from '../shared/amounts';
 import { minutesText } from '../shared/beatWords';
 import { Ledger, Schools } from './Ledger';
-
-export interface Judged {
-  readonly verdict: Verdict;
-  readonly details: VerdictDetails;
-  readonly cautions: readonly Caution[];
-}
 
 interface VerdictPaneProps extends Judged {
   readonly head: Head | undefined;

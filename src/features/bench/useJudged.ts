@@ -1,38 +1,58 @@
-import { useDeferredValue, useMemo } from 'react';
-import { ok, type Result } from '@/core/base/measures';
-import { checkFormula, isFormula, type Formula } from '@/core/kitchen/formulation';
-import { detailsOf, trustOf } from '@/core/recipe/classification';
-import { parseRecipe } from '@/core/recipe/parsing';
-import { readLines, type ParsedRecipe } from '@/core/recipe/recipes';
-import { judge } from '@/core/recipe/safety';
-import { selectPrefs, useAppSelector } from '@/store';
+import isEqual from 'fast-deep-equal';
+import { startTransition, useEffect, useState } from 'react';
+import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
+import { selectLarderContents, selectPrefs, useAppSelector } from '@/store';
+import { askJudgement } from '@/workers';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
-import type { Judged } from './VerdictPane';
 
-export interface JudgedText {
-  readonly parsed: Result<ParsedRecipe>;
-  readonly judged: Result<Judged>;
-  readonly formula: Formula | null;
+interface Typed {
+  readonly start: string;
+  readonly now: () => string;
+  /** @returns how to be told no more */
+  readonly onChange: (changed: (text: string) => void) => () => void;
 }
 
-/** Lines, verdict and cautions of a text, a step behind the typing when the text is long. */
-export function useJudged(typed: string): JudgedText {
-  const text = useDeferredValue(typed);
+/**
+ * Lines, verdict and cautions of what is typed, read in a worker: a step behind the typing, and of texts that came while
+ * it was reading only the last. Whoever draws it draws after the key.
+ * @param typed stays the same as long as the form does
+ */
+export function useJudged(typed: Typed): JudgedText {
   const head = useHead();
   const larder = useLarder();
+  const contents = useAppSelector(selectLarderContents);
   const { cup } = useAppSelector(selectPrefs);
-  return useMemo((): JudgedText => {
-    const parsed = parseRecipe(text, { larder, cup });
-    if (!parsed.ok) return { parsed, judged: parsed, formula: null };
-    const formula = isFormula(parsed.value) ? checkFormula(parsed.value, larder) : null;
-    const judgement = judge(readLines(parsed.value), head, larder, {
-      trust: trustOf(parsed.value),
-      texts: parsed.value.lines.map((line) => line.text),
-    });
-    const judged = judgement.ok
-      ? ok({ ...judgement.value, details: detailsOf(judgement.value.verdict, judgement.value.lines) })
-      : judgement;
-    return { parsed, judged, formula };
-  }, [text, larder, cup, head]);
+  // The first is read on the page: nothing is typed yet that it could hold up.
+  const [judged, setJudged] = useState(() => judgedText(typed.start, { larder, cup, head }));
+
+  useEffect(() => {
+    let current = true;
+    let reading = false;
+    let next: string | null = null;
+    const read = async (text: string): Promise<void> => {
+      reading = true;
+      const answer =
+        (await askJudgement({ text, cup, head }, contents).catch(() => null)) ??
+        judgedText(text, { larder, cup, head });
+      reading = false;
+      if (!current) return;
+      startTransition(() => setJudged((before) => (isEqual(before, answer) ? before : answer)));
+      if (next === null) return;
+      const waiting = next;
+      next = null;
+      void read(waiting);
+    };
+    const ask = (text: string) => {
+      if (reading) next = text;
+      else void read(text);
+    };
+    ask(typed.now());
+    const end = typed.onChange(ask);
+    return () => {
+      current = false;
+      end();
+    };
+  }, [typed, contents, larder, cup, head]);
+  return judged;
 }

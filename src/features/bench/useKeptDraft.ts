@@ -5,6 +5,7 @@ import {
   selectDrafts,
   useAppDispatch,
   useAppSelector,
+  useAppStore,
   type RecipeDraft,
 } from '@/store';
 
@@ -13,12 +14,13 @@ export const isSameDraft = (one: RecipeDraft, other: RecipeDraft): boolean =>
 
 /** What is typed into a recipe's form outlives a reload, another screen, another language, until it is saved. */
 export function useKeptDraft(of: string, saved: RecipeDraft) {
-  const kept = useAppSelector(selectDrafts)[of];
+  const store = useAppStore();
   const dispatch = useAppDispatch();
-  const [start] = useState(kept ?? saved);
+  // Only whether there is one is watched: what is in it changes with every key.
+  const isKept = useAppSelector((root) => selectDrafts(root)[of] !== undefined);
+  const [start] = useState(() => selectDrafts(store.getState())[of] ?? saved);
   const [asSaved] = useState(saved);
   const [isClosed, setIsClosed] = useState(false);
-  const isKept = kept !== undefined;
   const keep = useCallback(
     (draft: RecipeDraft) => {
       if (isClosed) return;

@@ -24,7 +24,10 @@ export function headsIn(records: readonly StoredRecord[], live = liveRecords(rec
 }
 
 /** Everything a recipe can be made of; what was taken back stays readable in old versions. */
-export function larderOf(records: readonly StoredRecord[], live = liveRecords(records)): Larder {
+export function larderOf(
+  records: readonly StoredRecord[],
+  live: readonly StoredRecord[] = liveRecords(records),
+): Larder {
   const isLive = new Set(live.map(({ id }) => id));
   const former = <T extends { readonly id: string }>(list: readonly T[]) =>
     list.filter(({ id }) => !isLive.has(id));
