@@ -31,6 +31,8 @@ describe('in the middle of a recipe', () => {
     await browser.lacks('What is in the bowl?');
     const before = await browser.headline();
 
+    // Gone where the page is opened anew.
+    await browser.driver.executeScript('window.sameAsBefore = true');
     await speaks(browser, 'Português', 'Idioma');
     await browser.press('métrica, 250 ml');
     await browser.press('colheres');
@@ -42,6 +44,7 @@ describe('in the middle of a recipe', () => {
     await browser.sees('Halfway está salva.');
 
     await speaks(browser, 'English', 'How it looks and sounds');
+    expect(await browser.driver.executeScript('return window.sameAsBefore')).toBe(true);
     await browser.goto('/bench');
     await browser.pressAt(By.partialLinkText('Halfway'));
     await browser.sees('plain yogurt');

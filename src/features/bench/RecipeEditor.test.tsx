@@ -1,0 +1,143 @@
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { speak } from '@/core/base/language';
+import { speechOf } from '@/core/base/translation';
+import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
+import { CATALOGUE_LARDER } from '@/core/recipe/recipes';
+import { makeStore } from '@/store';
+import { memoryStorage, over } from '@/store/testing/memoryStorage';
+import { messages as portuguese } from '../../../data/languages/pt';
+import { RecipeEditor } from './RecipeEditor';
+
+/** Texts that a worker has been asked to read, and how each is answered. */
+interface Asked {
+  readonly text: string;
+  readonly answer: (judged: JudgedText | null) => void;
+  readonly fail: (error: Error) => void;
+}
+const mockAsked: Asked[] = [];
+jest.mock('@/workers', () => ({
+  askJudgement: ({ text }: { readonly text: string }) =>
+    new Promise<JudgedText | null>((answer, fail) => {
+      mockAsked.push({ text, answer, fail });
+    }),
+}));
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), push: jest.fn() } }));
+
+const judge = (text: string) => judgedText(text, { larder: CATALOGUE_LARDER, cup: 'us', head: undefined });
+
+/** Answers the oldest question that is open. */
+const answers = async (index: number, judged?: JudgedText | null) =>
+  act(async () => {
+    const asked = mockAsked[index];
+    asked?.answer(judged === undefined ? judge(asked.text) : judged);
+    await Promise.resolve();
+  });
+
+const types = async (text: string) =>
+  act(async () => {
+    fireEvent.change(screen.getByTestId('recipe-text'), { target: { value: text } });
+    await Promise.resolve();
+  });
+
+const newStore = () =>
+  makeStore(over(memoryStorage()), {
+    estimate: () => new Promise(() => undefined),
+    firstPlan: () => new Promise(() => undefined),
+    plan: () => new Promise(() => undefined),
+    stopPlan: () => undefined,
+  });
+
+function opens(store = newStore()) {
+  render(
+    <Provider store={store}>
+      <RecipeEditor />
+    </Provider>,
+  );
+  return store;
+}
+
+beforeEach(() => {
+  mockAsked.length = 0;
+});
+afterEach(() => {
+  cleanup();
+  speak(null);
+});
+
+/** Roles by the library take a second each on a screen of this size. */
+const seen = (selector: string) => document.querySelector(selector)?.textContent ?? '';
+const headline = () => seen('h1');
+const lines = () => seen('[role="list"]');
+
+describe('a recipe that is typed', () => {
+  it('asks for one text at a time, and of those that came meanwhile only for the last', async () => {
+    opens();
+    await answers(0);
+    await types('2 tbsp honey');
+    await types('2 tbsp honey\n1');
+    await types('2 tbsp honey\n1 egg');
+    expect(mockAsked.map(({ text }) => text)).toEqual(['', '2 tbsp honey']);
+    await answers(1);
+    expect(mockAsked.map(({ text }) => text)).toEqual(['', '2 tbsp honey', '2 tbsp honey\n1 egg']);
+    expect(lines()).toContain('2 tbsp honey');
+    expect(lines()).not.toContain('1 egg');
+    await answers(2);
+    expect(lines()).toContain('1 egg');
+  });
+
+  it('shows the verdict before while the next is read, and nothing of what was asked before it was closed', async () => {
+    opens();
+    await answers(0);
+    await types('3 tbsp hydrolysed silk\n100 ml water');
+    await answers(1);
+    const before = headline();
+    expect(before).toMatch(/protein/i);
+    await types('3 tbsp honey\n100 ml water');
+    expect(headline()).toBe(before);
+    cleanup();
+    await answers(2);
+    expect(lines()).toBe('');
+  });
+
+  it.each([
+    ['gives no answer', async () => answers(1, null)],
+    [
+      'breaks',
+      async () =>
+        act(async () => {
+          mockAsked[1]?.fail(new Error('broken'));
+          await Promise.resolve();
+        }),
+    ],
+  ])('is read on the page where the worker %s', async (_, end) => {
+    opens();
+    await answers(0);
+    await types('2 tbsp honey');
+    await end();
+    expect(lines()).toContain('2 tbsp honey');
+  });
+
+  it('is there again when the form is opened anew, until it is put away', async () => {
+    const store = opens();
+    await types('2 tbsp honey');
+    cleanup();
+    opens(store);
+    const field = () => screen.getByTestId<HTMLTextAreaElement>('recipe-text').value;
+    expect(field()).toBe('2 tbsp honey');
+    await act(async () => fireEvent.click(screen.getByTestId('start-over')));
+    expect(field()).toBe('');
+    cleanup();
+    opens(store);
+    expect(field()).toBe('');
+  });
+
+  it('is said in another language as it stands', async () => {
+    speak(speechOf('pt', portuguese));
+    opens();
+    await answers(0);
+    await types('2 tbsp honey');
+    await answers(1);
+    expect(lines()).toContain('mel');
+  });
+});
