@@ -1,3 +1,3 @@
 export { densityOf } from './density';
 export { judgedText, type Judged, type JudgedText } from './judgedText';
-export { checkFormula, isFormula, JOINING_C, type Formula, type FormulaFinding } from './formula';
+export { JOINING_C, type Formula, type FormulaFinding } from './formula';
