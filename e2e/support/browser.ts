@@ -389,7 +389,10 @@ export class Browser {
       .map((entry) => entry.message);
   }
 
-  close(): Promise<void> {
-    return this.driver.quit();
+  /** Told to end itself: the driver leaves Chromium's headless shell running, and each that runs on slows the next tests. */
+  async close(): Promise<void> {
+    await this.command('Browser.close', {}).catch(() => undefined);
+    await this.driver.quit().catch(() => undefined);
+    rmSync(this.downloads, { recursive: true, force: true });
   }
 }
