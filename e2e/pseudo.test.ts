@@ -5,7 +5,7 @@ import pseudolocale from 'pseudolocale';
 import { messages as english } from '../data/languages/en';
 import { arrives, PLACES, SAID } from './support/places';
 import { snapshotOf } from './support/records';
-import { serveBuild } from './support/serveBuild';
+import { NO_SERVICE_WORKER, serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';
 
 const { phone } = servedBuild();
@@ -78,7 +78,7 @@ it.each([390, 320])(
       Object.entries(english).map(([id, message]) => [id, pseudoMessage(message)]),
     ) as Messages;
     const [place, script] = catalogueWith(messages);
-    const served = await serveBuild({ '/sw.js': [200, '// keeps nothing'], [place]: [200, script] });
+    const served = await serveBuild({ ...NO_SERVICE_WORKER, [place]: [200, script] });
     const browser = await phone(served.address);
     await browser.resize({ width, height: 844 } as never);
     await browser.stores(snapshotOf([], { language: 'pt' }));

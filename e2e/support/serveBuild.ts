@@ -3,6 +3,9 @@ import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { makeServer } from '../../server/app';
 
+/** For tests in which no file has to be kept. */
+export const NO_SERVICE_WORKER = { '/sw.js': [200, '// keeps nothing'] } as const;
+
 export interface Served {
   readonly address: string;
   readonly close: () => void;

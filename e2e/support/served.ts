@@ -1,5 +1,5 @@
 import { Browser, PHONE, WIDE } from './browser';
-import { serveBuild, type Served } from './serveBuild';
+import { NO_SERVICE_WORKER, serveBuild, type Served } from './serveBuild';
 
 /** Not reached by any test; several waits of one test may each take long on a machine with other work. */
 const TIMEOUT_MS = 360_000;
@@ -16,7 +16,7 @@ export function servedBuild() {
   const address = () => served?.address ?? '';
   beforeAll(async () => {
     // Keeping all files in each emptied browser anew takes 2 s of processor time; tests about that serve the real one.
-    served = await serveBuild({ '/sw.js': [200, '// keeps nothing'] });
+    served = await serveBuild(NO_SERVICE_WORKER);
   });
   afterEach(async () => {
     const complaints: string[] = [];

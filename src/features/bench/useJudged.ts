@@ -47,6 +47,7 @@ export function useJudged(typed: Typed): JudgedText {
       if (reading) next = text;
       else void read(text);
     };
+    // Tells the worker, ahead of the first key, what recipes can be made of.
     ask(typed.now());
     const end = typed.onChange(ask);
     return () => {

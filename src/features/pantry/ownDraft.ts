@@ -1,5 +1,5 @@
-import { t } from '@lingui/core/macro';
-import { perLanguage } from '@/core/base/language';
+import { msg, t } from '@lingui/core/macro';
+import { perLanguage, worded } from '@/core/base/language';
 import { failed, failedBySchema, ok, rounded, sum, type Result } from '@/core/base/measures';
 import { productFromLabel, type LabelReading } from '@/core/recipe/products';
 import {
@@ -15,72 +15,17 @@ import { numberFrom } from '../shared/amounts';
 
 /** Figures that can be typed, per 100 g; empty is none. */
 export const FIGURES = [
-  {
-    key: 'water',
-    get label() {
-      return t`Water`;
-    },
-  },
-  {
-    key: 'protein',
-    get label() {
-      return t`Protein`;
-    },
-  },
-  {
-    key: 'fat',
-    get label() {
-      return t`Fat, oil`;
-    },
-  },
-  {
-    key: 'sugars',
-    get label() {
-      return t`Sugars`;
-    },
-  },
-  {
-    key: 'starch',
-    get label() {
-      return t`Starch`;
-    },
-  },
-  {
-    key: 'fibre',
-    get label() {
-      return t`Fibre`;
-    },
-  },
-  {
-    key: 'humectant',
-    get label() {
-      return t`Humectants`;
-    },
-  },
-  {
-    key: 'mucilage',
-    get label() {
-      return t`Gums`;
-    },
-  },
-  {
-    key: 'cationic',
-    get label() {
-      return t`Conditioner`;
-    },
-  },
-  {
-    key: 'tannin',
-    get label() {
-      return t`Tannin`;
-    },
-  },
-  {
-    key: 'acid',
-    get label() {
-      return t`Acid`;
-    },
-  },
+  worded({ key: 'water', label: msg`Water` }, 'label'),
+  worded({ key: 'protein', label: msg`Protein` }, 'label'),
+  worded({ key: 'fat', label: msg`Fat, oil` }, 'label'),
+  worded({ key: 'sugars', label: msg`Sugars` }, 'label'),
+  worded({ key: 'starch', label: msg`Starch` }, 'label'),
+  worded({ key: 'fibre', label: msg`Fibre` }, 'label'),
+  worded({ key: 'humectant', label: msg`Humectants` }, 'label'),
+  worded({ key: 'mucilage', label: msg`Gums` }, 'label'),
+  worded({ key: 'cationic', label: msg`Conditioner` }, 'label'),
+  worded({ key: 'tannin', label: msg`Tannin` }, 'label'),
+  worded({ key: 'acid', label: msg`Acid` }, 'label'),
 ] as const;
 type FigureKey = (typeof FIGURES)[number]['key'];
 

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { currentLanguage, LANGUAGES } from '@/core/base/language';
+import { currentTag } from '@/core/base/language';
 import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 
 /** Reads a text when it changes, where the browser has a voice and she wants it. */
@@ -15,7 +15,7 @@ export function useReadAloud(text: string): {
     if (!aloud || !canSpeak || text === '') return;
     speechSynthesis.cancel();
     const said = new SpeechSynthesisUtterance(text);
-    said.lang = LANGUAGES[currentLanguage()].tag;
+    said.lang = currentTag();
     speechSynthesis.speak(said);
     return () => speechSynthesis.cancel();
   }, [text, aloud, canSpeak]);

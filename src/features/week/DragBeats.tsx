@@ -12,9 +12,10 @@ import {
   type DragEndEvent,
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
-import { t } from '@lingui/core/macro';
+import { msg, t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { Text, View } from 'react-native';
+import { worded } from '@/core/base/language';
 import { calendarDay, formatDay, type CalendarDay } from '@/core/base/measures';
 import type { Beat } from '@/core/plan/planning';
 import { useWeek } from './WeekContext';
@@ -50,11 +51,12 @@ const announcements: Announcements = {
   onDragCancel: () => t`Left where it was.`,
 };
 
-const screenReaderInstructions = {
-  get draggable() {
-    return t`To pick it up, press space or enter. Choose a day with the arrow keys; space or enter puts it there, escape leaves it.`;
+const screenReaderInstructions = worded(
+  {
+    draggable: msg`To pick it up, press space or enter. Choose a day with the arrow keys; space or enter puts it there, escape leaves it.`,
   },
-};
+  'draggable',
+);
 
 /** Lets the main treatments within it be dragged from day to day, by pointer, by touch and by keyboard. */
 export function DragBeats({ children }: { children: ReactNode }) {

@@ -14,3 +14,9 @@ export function fixed(value: number, decimals: number): string {
 export function grouped(value: number): string {
   return value.toLocaleString(currentTag());
 }
+
+/** A number with as many decimals as it has, in the writing of the language. */
+export function numberText(value: number): string {
+  if (!currentSpeech()) return String(value);
+  return value.toLocaleString(currentTag(), { useGrouping: false, maximumFractionDigits: 20 });
+}

@@ -1,4 +1,5 @@
-import { t } from '@lingui/core/macro';
+import { msg } from '@lingui/core/macro';
+import { worded } from '../language';
 /**
  * Kitchen units. Volumes are in millilitres, masses in grams.
  * Spoons and cups follow the US customary kitchen measures rounded as on measuring sets sold in metric
@@ -87,18 +88,8 @@ export const VAGUE_UNITS: ReadonlySet<UnitId> = new Set([
 
 /** What "a cup" holds: measuring sets differ by country. */
 export const CUPS = {
-  us: {
-    get label() {
-      return t`US cup`;
-    },
-    millilitres: UNITS.cup.size,
-  },
-  metric: {
-    get label() {
-      return t`metric cup`;
-    },
-    millilitres: UNITS['metric cup'].size,
-  },
+  us: worded({ label: msg`US cup`, millilitres: UNITS.cup.size }, 'label'),
+  metric: worded({ label: msg`metric cup`, millilitres: UNITS['metric cup'].size }, 'label'),
 } as const;
 export type CupKind = keyof typeof CUPS;
 

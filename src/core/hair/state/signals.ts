@@ -1,4 +1,5 @@
-import { t } from '@lingui/core/macro';
+import { msg } from '@lingui/core/macro';
+import { worded } from '../../base/language';
 import type { SchoolVerdict } from '../../recipe/classification';
 import type { EventKind, Head, SignalId } from '../../records/shapes';
 
@@ -34,78 +35,74 @@ export interface SignalModel {
  * run on synthetic heads (reading 0.35, day 0.25, effects 0.3); the rest are working assumptions.
  */
 export const SIGNALS: Record<SignalId, SignalModel> = {
-  firmness: {
-    id: 'firmness',
-    get label() {
-      return t`Firmness`;
+  firmness: worded(
+    {
+      id: 'firmness',
+      label: msg`Firmness`,
+      lane: { low: -0.5, high: 0.5 },
+      words: worded(
+        { below: msg`too soft`, within: msg`springy`, above: msg`too firm` },
+        'below',
+        'within',
+        'above',
+      ),
+      unit: 'from gummy (−2) to straw (+2)',
+      startSd: 0.7,
+      restSd: 0.4,
+      dailySd: 0.25,
+      halfLifeGridDays: [3, 5, 8, 12, 19, 30],
+      effectSd: 0.3,
     },
-    lane: { low: -0.5, high: 0.5 },
-    words: {
-      get below() {
-        return t`too soft`;
-      },
-      get within() {
-        return t`springy`;
-      },
-      get above() {
-        return t`too firm`;
-      },
+    'label',
+  ),
+  breakage: worded(
+    {
+      id: 'breakage',
+      label: msg`Breakage`,
+      lane: { low: null, high: Math.log(8) },
+      words: worded(
+        {
+          below: msg({ message: 'low', context: 'breakage' }),
+          within: msg({ message: 'ordinary', context: 'breakage' }),
+          above: msg({ message: 'high', context: 'breakage' }),
+        },
+        'below',
+        'within',
+        'above',
+      ),
+      unit: 'broken pieces a day',
+      startSd: 0.8,
+      restSd: 0.5,
+      dailySd: 0.15,
+      halfLifeGridDays: [4, 10, 25],
+      effectSd: 0.2,
     },
-    unit: 'from gummy (−2) to straw (+2)',
-    startSd: 0.7,
-    restSd: 0.4,
-    dailySd: 0.25,
-    halfLifeGridDays: [3, 5, 8, 12, 19, 30],
-    effectSd: 0.3,
-  },
-  breakage: {
-    id: 'breakage',
-    get label() {
-      return t`Breakage`;
+    'label',
+  ),
+  porosity: worded(
+    {
+      id: 'porosity',
+      label: msg`Porosity`,
+      lane: { low: -1, high: 1 },
+      words: worded(
+        {
+          below: msg({ message: 'low', context: 'porosity' }),
+          within: msg({ message: 'medium', context: 'porosity' }),
+          above: msg({ message: 'high', context: 'porosity' }),
+        },
+        'below',
+        'within',
+        'above',
+      ),
+      unit: 'index, −1 low to +1 high',
+      startSd: 0.7,
+      restSd: 0.5,
+      dailySd: 0.05,
+      halfLifeGridDays: [4, 10, 25],
+      effectSd: 0.15,
     },
-    lane: { low: null, high: Math.log(8) },
-    words: {
-      get below() {
-        return t({ message: 'low', context: 'breakage' });
-      },
-      get within() {
-        return t({ message: 'ordinary', context: 'breakage' });
-      },
-      get above() {
-        return t({ message: 'high', context: 'breakage' });
-      },
-    },
-    unit: 'broken pieces a day',
-    startSd: 0.8,
-    restSd: 0.5,
-    dailySd: 0.15,
-    halfLifeGridDays: [4, 10, 25],
-    effectSd: 0.2,
-  },
-  porosity: {
-    id: 'porosity',
-    get label() {
-      return t`Porosity`;
-    },
-    lane: { low: -1, high: 1 },
-    words: {
-      get below() {
-        return t({ message: 'low', context: 'porosity' });
-      },
-      get within() {
-        return t({ message: 'medium', context: 'porosity' });
-      },
-      get above() {
-        return t({ message: 'high', context: 'porosity' });
-      },
-    },
-    unit: 'index, −1 low to +1 high',
-    startSd: 0.7,
-    restSd: 0.5,
-    dailySd: 0.05,
-    halfLifeGridDays: [4, 10, 25],
-    effectSd: 0.15,
-  },
+    'label',
+  ),
 };
 
 const BREAKAGE_MIDDLE = Math.log(6);

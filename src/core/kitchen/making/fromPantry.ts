@@ -1,4 +1,5 @@
-import { t } from '@lingui/core/macro';
+import { msg } from '@lingui/core/macro';
+import { worded } from '../../base/language';
 import type { Constraint, Programme, SolveProgramme } from '../../base/programme';
 import {
   classifyLines,
@@ -30,51 +31,50 @@ const soft = band(HALF_LOAD.soft);
  * reads from 1.9 to 2.3, and a kind must lead the other by 1.3 times with some room.
  */
 export const WISHES = {
-  'light-protein': {
-    get label() {
-      return t`a light protein`;
+  'light-protein': worded(
+    {
+      label: msg`a light protein`,
+      kind: 'protein',
+      firm: firm(0.625, 0.875),
+      soft: soft(0, 0.4125),
+      fat: [0, 12],
     },
-    kind: 'protein',
-    firm: firm(0.625, 0.875),
-    soft: soft(0, 0.4125),
-    fat: [0, 12],
-  },
-  'strong-protein': {
-    get label() {
-      return t`a strong protein`;
+    'label',
+  ),
+  'strong-protein': worded(
+    {
+      label: msg`a strong protein`,
+      kind: 'protein',
+      firm: firm(1.667, 3.75),
+      soft: soft(0, 0.625),
+      fat: [0, 12],
     },
-    kind: 'protein',
-    firm: firm(1.667, 3.75),
-    soft: soft(0, 0.625),
-    fat: [0, 12],
-  },
-  'light-moisture': {
-    get label() {
-      return t`a light moisture`;
+    'label',
+  ),
+  'light-moisture': worded(
+    {
+      label: msg`a light moisture`,
+      kind: 'moisture',
+      firm: firm(0, 0.208),
+      soft: soft(0.4375, 0.75),
+      fat: [0, 12],
     },
-    kind: 'moisture',
-    firm: firm(0, 0.208),
-    soft: soft(0.4375, 0.75),
-    fat: [0, 12],
-  },
-  'strong-moisture': {
-    get label() {
-      return t`a strong moisture`;
+    'label',
+  ),
+  'strong-moisture': worded(
+    {
+      label: msg`a strong moisture`,
+      kind: 'moisture',
+      firm: firm(0, 0.417),
+      soft: soft(1.125, 3.125),
+      fat: [0, 15],
     },
-    kind: 'moisture',
-    firm: firm(0, 0.417),
-    soft: soft(1.125, 3.125),
-    fat: [0, 15],
-  },
-  oil: {
-    get label() {
-      return t`an oil pre-poo`;
-    },
-    kind: 'oil',
-    firm: firm(0, 0.25),
-    soft: soft(0, 0.5),
-    fat: [60, 100],
-  },
+    'label',
+  ),
+  oil: worded(
+    { label: msg`an oil pre-poo`, kind: 'oil', firm: firm(0, 0.25), soft: soft(0, 0.5), fat: [60, 100] },
+    'label',
+  ),
 } as const satisfies Record<string, Wish>;
 export type WishId = keyof typeof WISHES;
 

@@ -1,4 +1,5 @@
-import { t } from '@lingui/core/macro';
+import { msg, t } from '@lingui/core/macro';
+import { worded } from '../../base/language';
 import type { Head, RecipeVersion } from '../../records/shapes';
 
 /**
@@ -64,127 +65,137 @@ export interface DemoRecipe {
 }
 
 export const DEMO_RECIPES = [
-  {
-    recipeId: 'furnace-day-cream',
-    get name() {
-      return t`Furnace-day cream`;
+  worded(
+    {
+      recipeId: 'furnace-day-cream',
+      name: msg`Furnace-day cream`,
+      use: 'mask',
+      contactMinutes: 45,
+      warmth: 'warm',
+      lines: [
+        '3 tbsp linseed, boiled, strained',
+        '300 ml water',
+        '120 g pumpkin, cooked',
+        '1 tbsp honey',
+        '2 tsp avocado oil',
+      ],
     },
-    use: 'mask',
-    contactMinutes: 45,
-    warmth: 'warm',
-    lines: [
-      '3 tbsp linseed, boiled, strained',
-      '300 ml water',
-      '120 g pumpkin, cooked',
-      '1 tbsp honey',
-      '2 tsp avocado oil',
-    ],
-  },
-  {
-    recipeId: 'silk-glaze',
-    get name() {
-      return t`Silk & rice-water glaze`;
+    'name',
+  ),
+  worded(
+    {
+      recipeId: 'silk-glaze',
+      name: msg`Silk & rice-water glaze`,
+      use: 'mask',
+      contactMinutes: 25,
+      warmth: 'room',
+      lines: ['200 ml rice water', '1 tbsp hydrolysed silk', '1 tsp plain conditioner'],
     },
-    use: 'mask',
-    contactMinutes: 25,
-    warmth: 'room',
-    lines: ['200 ml rice water', '1 tbsp hydrolysed silk', '1 tsp plain conditioner'],
-  },
-  {
-    recipeId: 'cold-kiln-set',
-    get name() {
-      return t`Cold-kiln set`;
+    'name',
+  ),
+  worded(
+    {
+      recipeId: 'cold-kiln-set',
+      name: msg`Cold-kiln set`,
+      use: 'mask',
+      contactMinutes: 20,
+      warmth: 'room',
+      lines: ['11 g gelatin, dissolved', '150 ml water', '1 tsp cider vinegar', '1 tbsp plain conditioner'],
     },
-    use: 'mask',
-    contactMinutes: 20,
-    warmth: 'room',
-    lines: ['11 g gelatin, dissolved', '150 ml water', '1 tsp cider vinegar', '1 tbsp plain conditioner'],
-  },
-  {
-    recipeId: 'okra-slip',
-    get name() {
-      return t`Okra slip`;
+    'name',
+  ),
+  worded(
+    {
+      recipeId: 'okra-slip',
+      name: msg`Okra slip`,
+      use: 'mask',
+      contactMinutes: 30,
+      warmth: 'room',
+      lines: ['14 okra pods, boiled', '220 ml water', '3 tbsp plain conditioner', '1 tsp agave'],
     },
-    use: 'mask',
-    contactMinutes: 30,
-    warmth: 'room',
-    lines: ['14 okra pods, boiled', '220 ml water', '3 tbsp plain conditioner', '1 tsp agave'],
-  },
-  {
-    recipeId: 'kefir-mango',
-    get name() {
-      return t`Kefir & mango`;
+    'name',
+  ),
+  worded(
+    {
+      recipeId: 'kefir-mango',
+      name: msg`Kefir & mango`,
+      use: 'mask',
+      contactMinutes: 30,
+      warmth: 'room',
+      lines: ['160 ml kefir', 'a quarter of a small mango', '1 tsp jojoba oil'],
     },
-    use: 'mask',
-    contactMinutes: 30,
-    warmth: 'room',
-    lines: ['160 ml kefir', 'a quarter of a small mango', '1 tsp jojoba oil'],
-  },
-  {
-    recipeId: 'pear-for-pip',
-    get name() {
-      return t`Pear for Pip`;
+    'name',
+  ),
+  worded(
+    {
+      recipeId: 'pear-for-pip',
+      name: msg`Pear for Pip`,
+      use: 'mask',
+      contactMinutes: 20,
+      warmth: 'room',
+      lines: ['1 small pear, sieved', '4 tbsp plain conditioner', '1 tsp sunflower oil'],
     },
-    use: 'mask',
-    contactMinutes: 20,
-    warmth: 'room',
-    lines: ['1 small pear, sieved', '4 tbsp plain conditioner', '1 tsp sunflower oil'],
-  },
-  {
-    recipeId: 'sesame-evening',
-    get name() {
-      return t`Sesame evening`;
+    'name',
+  ),
+  worded(
+    {
+      recipeId: 'sesame-evening',
+      name: msg`Sesame evening`,
+      use: 'pre-poo',
+      contactMinutes: 60,
+      warmth: 'room',
+      lines: ['2 tbsp sesame oil', '1 tbsp olive oil', '1 tsp castor oil'],
     },
-    use: 'pre-poo',
-    contactMinutes: 60,
-    warmth: 'room',
-    lines: ['2 tbsp sesame oil', '1 tbsp olive oil', '1 tsp castor oil'],
-  },
-  {
-    recipeId: 'bench-gel',
-    get name() {
-      return t`Bench gel`;
+    'name',
+  ),
+  worded(
+    {
+      recipeId: 'bench-gel',
+      name: msg`Bench gel`,
+      use: 'rinse',
+      contactMinutes: 10,
+      warmth: 'room',
+      lines: ['40 g linseed, boiled, strained', '450 ml water', '1 tsp aloe juice'],
     },
-    use: 'rinse',
-    contactMinutes: 10,
-    warmth: 'room',
-    lines: ['40 g linseed, boiled, strained', '450 ml water', '1 tsp aloe juice'],
-  },
-  {
-    recipeId: 'annealing-cream',
-    get name() {
-      return t`Annealing cream`;
+    'name',
+  ),
+  worded(
+    {
+      recipeId: 'annealing-cream',
+      name: msg`Annealing cream`,
+      use: 'mask',
+      contactMinutes: 30,
+      warmth: 'warm',
+      get lines() {
+        return [
+          'Phase A',
+          'water to 100%',
+          '4% glycerin',
+          '0.3% xanthan gum',
+          'Phase B',
+          '6% BTMS',
+          '3% cetyl alcohol',
+          '5% jojoba oil',
+          'Cool-down phase',
+          t`10% bench gel`,
+          '1% panthenol',
+          '1% preservative',
+        ] as const;
+      },
     },
-    use: 'mask',
-    contactMinutes: 30,
-    warmth: 'warm',
-    get lines() {
-      return [
-        'Phase A',
-        'water to 100%',
-        '4% glycerin',
-        '0.3% xanthan gum',
-        'Phase B',
-        '6% BTMS',
-        '3% cetyl alcohol',
-        '5% jojoba oil',
-        'Cool-down phase',
-        t`10% bench gel`,
-        '1% panthenol',
-        '1% preservative',
-      ] as const;
+    'name',
+  ),
+  worded(
+    {
+      recipeId: 'nettle-mist',
+      name: msg`Nettle mist`,
+      use: 'rinse',
+      contactMinutes: 5,
+      warmth: 'room',
+      lines: ['2 tbsp nettle, infused', '400 ml water', '1 tsp aloe juice'],
     },
-  },
-  {
-    recipeId: 'nettle-mist',
-    get name() {
-      return t`Nettle mist`;
-    },
-    use: 'rinse',
-    contactMinutes: 5,
-    warmth: 'room',
-    lines: ['2 tbsp nettle, infused', '400 ml water', '1 tsp aloe juice'],
-  },
+    'name',
+  ),
 ] as const satisfies readonly DemoRecipe[];
 
 export type DemoRecipeId = (typeof DEMO_RECIPES)[number]['recipeId'];
@@ -301,14 +312,15 @@ export const DEMO_PANTRY: readonly (
 ];
 
 /** A bought jar, as its label reads; all of it is invented. */
-export const DEMO_PRODUCT = {
-  get name() {
-    return t`Quay Lane repair mask`;
+export const DEMO_PRODUCT = worded(
+  {
+    name: msg`Quay Lane repair mask`,
+    label:
+      'Aqua, Cetearyl Alcohol, Glycerin, Behentrimonium Chloride, Hydrolyzed Wheat Protein, Cetyl Esters, Panthenol, Butyrospermum Parkii Butter, Parfum, Phenoxyethanol, Citric Acid',
+    pack: { grams: 200, price: 11.5 },
   },
-  label:
-    'Aqua, Cetearyl Alcohol, Glycerin, Behentrimonium Chloride, Hydrolyzed Wheat Protein, Cetyl Esters, Panthenol, Butyrospermum Parkii Butter, Parfum, Phenoxyethanol, Citric Acid',
-  pack: { grams: 200, price: 11.5 },
-} as const;
+  'name',
+);
 
 interface DemoBatch {
   readonly recipeId: DemoRecipeId;

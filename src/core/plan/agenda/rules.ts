@@ -1,6 +1,6 @@
 import type { MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
-import { i18n, perLanguage } from '../../base/language';
+import { perLanguage, worded } from '../../base/language';
 import { learnedWashMinutes } from '../../hair/history';
 import { LEANINGS, type Leaning, type PlanSettings, type WashDay } from '../../records/shapes';
 import { choicesOf, type PlanChoices } from './planSettings';
@@ -32,22 +32,8 @@ type Facts = readonly [
 
 const rule =
   (sort: Rule['sort'], canBeOff: boolean, byCalendar = false) =>
-  (id: string, [label, value, unit, least, most]: Facts, why: MessageDescriptor): Rule => ({
-    id,
-    get label() {
-      return i18n._(label);
-    },
-    value,
-    unit,
-    least,
-    most,
-    sort,
-    canBeOff,
-    byCalendar,
-    get why() {
-      return i18n._(why);
-    },
-  });
+  (id: string, [label, value, unit, least, most]: Facts, why: MessageDescriptor): Rule =>
+    worded({ id, label, value, unit, least, most, sort, canBeOff, byCalendar, why }, 'label', 'why');
 const hard = rule('hard', true);
 const safe = rule('hard', false);
 const wish = rule('wish', true);
@@ -170,70 +156,48 @@ export type RuleValues = Readonly<Record<RuleKey, number | null>>;
 
 /** The rules that are not numbers: they can be broken, named and explained like the others. */
 export const FIXED_RULES: Readonly<Record<string, { readonly label: string; readonly why: string }>> = {
-  'no-strong-protein': {
-    get label() {
-      return t`No strong protein on this head`;
+  'no-strong-protein': worded(
+    {
+      label: msg`No strong protein on this head`,
+      why: msg`A child’s hair and protein-sensitive hair get stiff from small doses.`,
     },
-    get why() {
-      return t`A child’s hair and protein-sensitive hair get stiff from small doses.`;
+    'label',
+    'why',
+  ),
+  'moisture-after-protein': worded(
+    { label: msg`Moisture on the same day`, why: msg`Protein without moisture after it leaves hair hard.` },
+    'label',
+    'why',
+  ),
+  'free-time': worded(
+    { label: msg`Her minutes of the day`, why: msg`A day has so many minutes that are hers.` },
+    'label',
+    'why',
+  ),
+  'no-wash': worded(
+    { label: msg`Days without a wash`, why: msg`She said that these days have no wash.` },
+    'label',
+    'why',
+  ),
+  style: worded(
+    { label: msg`A protective style is in`, why: msg`While it is in, only mist and scalp care.` },
+    'label',
+    'why',
+  ),
+  'evening-before': worded(
+    {
+      label: msg`Begun the evening before`,
+      why: msg`What soaks for hours has to be begun on an evening that is hers.`,
     },
-  },
-  'moisture-after-protein': {
-    get label() {
-      return t`Moisture on the same day`;
-    },
-    get why() {
-      return t`Protein without moisture after it leaves hair hard.`;
-    },
-  },
-  'free-time': {
-    get label() {
-      return t`Her minutes of the day`;
-    },
-    get why() {
-      return t`A day has so many minutes that are hers.`;
-    },
-  },
-  'no-wash': {
-    get label() {
-      return t`Days without a wash`;
-    },
-    get why() {
-      return t`She said that these days have no wash.`;
-    },
-  },
-  style: {
-    get label() {
-      return t`A protective style is in`;
-    },
-    get why() {
-      return t`While it is in, only mist and scalp care.`;
-    },
-  },
-  'evening-before': {
-    get label() {
-      return t`Begun the evening before`;
-    },
-    get why() {
-      return t`What soaks for hours has to be begun on an evening that is hers.`;
-    },
-  },
-  trial: {
-    get label() {
-      return t`A trial is running`;
-    },
-    get why() {
-      return t`Any other treatment would spoil its answer.`;
-    },
-  },
-  locked: {
-    get label() {
-      return t`What she decided`;
-    },
-    get why() {
-      return t`It stands where she put it.`;
-    },
-  },
+    'label',
+    'why',
+  ),
+  trial: worded(
+    { label: msg`A trial is running`, why: msg`Any other treatment would spoil its answer.` },
+    'label',
+    'why',
+  ),
+  locked: worded({ label: msg`What she decided`, why: msg`It stands where she put it.` }, 'label', 'why'),
 };
 
 /** A rule that is off, or a number outside of what can be meant, falls back to what is safe. */
@@ -269,15 +233,8 @@ export interface Weight {
   readonly unit: string;
 }
 
-const weight = (label: MessageDescriptor, value: number, unit: MessageDescriptor): Weight => ({
-  value,
-  get label() {
-    return i18n._(label);
-  },
-  get unit() {
-    return i18n._(unit);
-  },
-});
+const weight = (label: MessageDescriptor, value: number, unit: MessageDescriptor): Weight =>
+  worded({ label, value, unit }, 'label', 'unit');
 
 /** The open weights; one unit is a day at one step of firmness outside the lane. */
 export const WEIGHTS = {

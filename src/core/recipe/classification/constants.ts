@@ -1,4 +1,5 @@
-import { t } from '@lingui/core/macro';
+import { msg } from '@lingui/core/macro';
+import { worded } from '../../base/language';
 import type { ProteinForm, School } from '../../records/shapes';
 
 /**
@@ -56,42 +57,12 @@ export const KIND_EDGES = {
 
 /** Strength steps in words; a strength belongs to the last word whose number it reaches. */
 export const STRENGTH_WORDS = [
-  {
-    from: 0,
-    get word() {
-      return t`hardly any`;
-    },
-  },
-  {
-    from: 0.7,
-    get word() {
-      return t`faint`;
-    },
-  },
-  {
-    from: 1.5,
-    get word() {
-      return t`light`;
-    },
-  },
-  {
-    from: 2.4,
-    get word() {
-      return t`fairly strong`;
-    },
-  },
-  {
-    from: 3.3,
-    get word() {
-      return t`strong`;
-    },
-  },
-  {
-    from: 4.2,
-    get word() {
-      return t`very strong`;
-    },
-  },
+  worded({ from: 0, word: msg`hardly any` }, 'word'),
+  worded({ from: 0.7, word: msg`faint` }, 'word'),
+  worded({ from: 1.5, word: msg`light` }, 'word'),
+  worded({ from: 2.4, word: msg`fairly strong` }, 'word'),
+  worded({ from: 3.3, word: msg`strong` }, 'word'),
+  worded({ from: 4.2, word: msg`very strong` }, 'word'),
 ] as const;
 
 /** From this strength on a protein treatment counts as strong: it is spaced by weeks and followed by moisture. */

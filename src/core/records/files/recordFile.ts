@@ -1,5 +1,6 @@
-import { plural, t } from '@lingui/core/macro';
+import { msg, plural, t } from '@lingui/core/macro';
 import { z } from 'zod';
+import { worded } from '../../base/language';
 import { failed, ok, type Problem, type Result } from '../../base/measures';
 import { inOrder } from '../log';
 import { liftRecord } from './migrations';
@@ -9,14 +10,11 @@ import { sortedKeys } from './sortedKeys';
 export const DATA_VERSION = 7;
 
 /** The files that this application writes as JSON, by their format mark, and what each is called. */
-const FORMATS = {
-  get 'velvet-rhythm-backup'() {
-    return t`backup`;
-  },
-  get 'velvet-rhythm-recipes'() {
-    return t`recipe file`;
-  },
-} as const;
+const FORMATS = worded(
+  { 'velvet-rhythm-backup': msg`backup`, 'velvet-rhythm-recipes': msg`recipe file` },
+  'velvet-rhythm-backup',
+  'velvet-rhythm-recipes',
+);
 export type FileFormat = keyof typeof FORMATS;
 
 /** Characters; five years of twice-weekly sessions take about 2 million. */
