@@ -5,7 +5,7 @@ const { readdirSync } = require('node:fs');
 const WINGS = {
   base: ['language', 'translation', 'measures', 'programme'],
   records: ['log', 'shapes', 'files'],
-  recipe: ['ingredients', 'products', 'recipes', 'parsing', 'classification', 'safety'],
+  recipe: ['ingredients', 'products', 'larder', 'parsing', 'classification', 'safety'],
   kitchen: ['formulation', 'batches', 'pantry', 'making'],
   hair: ['checks', 'history', 'state', 'estimation', 'trials', 'evidence'],
   plan: ['agenda', 'washday', 'planning', 'scheduling', 'question'],

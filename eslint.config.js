@@ -71,7 +71,16 @@ module.exports = defineConfig([
   { files: ['src/core/base/measures/calendarDay.ts'], rules: { 'no-restricted-globals': 'off' } },
   {
     files: ['app/**/*.tsx', 'src/features/**/*.tsx'],
+    // The one that needs the router.
+    ignores: ['src/features/shared/LinkBox.tsx'],
     rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...['Literal[value', 'TemplateElement[value.raw'].map((text) => ({
+          selector: `${text}=/-\\[\\d+px\\]/]`,
+          message: 'Sizes have names: see tailwind.config.js.',
+        })),
+      ],
       'no-restricted-imports': [
         'error',
         {
@@ -80,6 +89,12 @@ module.exports = defineConfig([
               name: 'react-native',
               importNames: ['FlatList', 'SectionList', 'VirtualizedList', 'Animated'],
               message: 'Its class names are not known there: see src/ui/List.tsx.',
+            },
+            {
+              name: 'react-native',
+              importNames: ['Pressable', 'TextInput', 'TouchableOpacity', 'Button'],
+              message:
+                'One button, chip and field for all screens: Button, ButtonBox, Chip, Field of src/ui, LinkBox.',
             },
           ],
         },

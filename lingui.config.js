@@ -1,5 +1,10 @@
+const { readdirSync } = require('node:fs');
 const { default: babelExtractor } = require('@lingui/cli/api/extractors/babel');
 const { formatter } = require('@lingui/format-po');
+
+const locales = readdirSync('data/languages')
+  .filter((name) => name.endsWith('.po'))
+  .map((name) => name.slice(0, -3));
 
 /** The fields of data files that are shown: names, labels, cautions, reasons, where figures come from. */
 const SHOWN = {
@@ -42,7 +47,7 @@ const dataExtractor = {
 
 module.exports = {
   sourceLocale: 'en',
-  locales: ['en', 'pt'],
+  locales,
   catalogs: [
     {
       path: '<rootDir>/data/languages/{locale}',

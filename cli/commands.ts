@@ -17,8 +17,8 @@ import {
   type LedgerRow,
   type Verdict,
 } from '../src/core/recipe/classification';
+import { CATALOGUE_LARDER, readLines, unreadLines, type ParsedLine } from '../src/core/recipe/larder';
 import { parseRecipe } from '../src/core/recipe/parsing';
-import { CATALOGUE_LARDER, readLines, unreadLines, type ParsedLine } from '../src/core/recipe/recipes';
 import { judge } from '../src/core/recipe/safety';
 import { readBackup, writeBackup } from '../src/core/records/files';
 import { SCHOOLS, type Head, type School, type StoredRecord } from '../src/core/records/shapes';

@@ -354,8 +354,10 @@ export class Browser {
   async write(testId: string, text: string): Promise<void> {
     const field = await this.byTestId(testId);
     const kind = await this.driver.executeScript<string>(TAKE_ALL, field);
-    // A date is put together by its own field.
-    if (kind === 'date' || kind === 'time' || text === '') await field.sendKeys(Key.BACK_SPACE, text);
+    // A date is put together by its own field: month, day, year, as the browser of the tests writes them.
+    if (kind === 'date' && text !== '')
+      await field.sendKeys(Key.BACK_SPACE, text.replace(/^(\d+)-(\d\d)-(\d\d)$/, '$2$3$1'));
+    else if (kind === 'date' || kind === 'time' || text === '') await field.sendKeys(Key.BACK_SPACE, text);
     else await this.command('Input.insertText', { text });
   }
 

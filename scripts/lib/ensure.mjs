@@ -49,14 +49,21 @@ export function ensureInstalled() {
   );
 }
 
-const CATALOGUES = ['data/languages/en.po', 'data/languages/pt.po'];
+const LANGUAGES = 'data/languages';
+/** What is made of the catalogues for translators. */
+const COMPILED = ['spoken.ts', 'catalogues.ts', 'wordings.ts'];
 
 /** Installing compiles them, too; this is for who has changed or fetched one since. */
 export function ensureCatalogues() {
-  const isThere = CATALOGUES.every((file) => existsSync(file.replace(/po$/, 'ts')));
+  const files = readdirSync(LANGUAGES).filter((name) => name.endsWith('.po'));
+  const made = [...COMPILED, ...files.map((name) => name.replace(/po$/, 'ts'))];
+  const isThere = made.every((name) => existsSync(`${LANGUAGES}/${name}`));
   if (!isThere) rmSync(STAMP_OF_CATALOGUES, { force: true });
-  return unlessUnchanged('Catalogues', STAMP_OF_CATALOGUES, [...CATALOGUES, 'lingui.config.js'], () =>
-    runOrStop('Compiling the catalogues', 'node_modules/.bin/lingui', ['compile', '--strict']),
+  return unlessUnchanged(
+    'Catalogues',
+    STAMP_OF_CATALOGUES,
+    [...files.map((name) => `${LANGUAGES}/${name}`), 'lingui.config.js', 'scripts/listLanguages.mjs'],
+    () => runOrStop('Compiling the catalogues', 'npm', ['run', '-s', 'prepare']),
   );
 }
 

@@ -13,7 +13,7 @@ jest.mock('@react-native-async-storage/async-storage', () => ({
   }),
 }));
 
-const speeches = { pt: async () => speechOf('pt', portuguese) };
+const speeches = async () => speechOf('pt', portuguese);
 
 beforeEach(() => {
   mockStored.clear();
@@ -54,6 +54,6 @@ it('a browser whose storage is blocked gets the language that it asks for', asyn
 });
 
 it('a language whose file cannot be had leaves English', async () => {
-  await startLanguage(['pt'], { pt: () => Promise.reject(new Error('the server is away')) });
+  await startLanguage(['pt'], () => Promise.reject(new Error('the server is away')));
   expect(currentLanguage()).toBe('en');
 });

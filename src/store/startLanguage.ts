@@ -7,28 +7,26 @@ import {
   type Language,
   type Speech,
 } from '@/core/base/language';
+import { CATALOGUES } from '../../data/languages/catalogues';
 import { DATABASE, PREFS_KEY } from './database';
 
 type Other = Exclude<Language, 'en'>;
-type Speeches = Record<Other, () => Promise<Speech>>;
 
 /** Each language in files of its own, which only those load who read it. */
-const SPEECHES: Speeches = {
-  pt: async () => {
-    const [{ speechOf }, catalogue] = await Promise.all([
-      import('@/core/base/translation'),
-      import('../../data/languages/pt'),
-    ]);
-    return speechOf('pt', catalogue.messages);
-  },
-};
+async function speechFor(language: Other): Promise<Speech> {
+  const [{ speechOf }, { messages }] = await Promise.all([
+    import('@/core/base/translation'),
+    CATALOGUES[language](),
+  ]);
+  return speechOf(language, messages);
+}
 
 /** Before the first text is shown: what was chosen goes first, then what the browser asks for. */
 export async function startLanguage(
   wanted: readonly string[] = navigator.languages,
-  speeches = SPEECHES,
+  speech = speechFor,
 ): Promise<void> {
-  await speakChosen((await storedChoice()) ?? 'system', wanted, speeches);
+  await speakChosen((await storedChoice()) ?? 'system', wanted, speech);
 }
 
 /**
@@ -38,12 +36,12 @@ export async function startLanguage(
 export async function speakChosen(
   choice: Language | 'system',
   wanted: readonly string[] = navigator.languages,
-  speeches = SPEECHES,
+  speech = speechFor,
 ): Promise<void> {
   const language = choice === 'system' ? firstSpoken(wanted) : choice;
   if (language === currentLanguage()) return;
   try {
-    speak(language === 'en' ? null : await speeches[language]());
+    speak(language === 'en' ? null : await speech(language));
     document.documentElement.lang = LANGUAGES[language].tag;
   } catch {
     // Another language is better than nothing on screen.

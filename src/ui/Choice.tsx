@@ -1,5 +1,6 @@
 import * as RadioGroup from '@rn-primitives/radio-group';
 import { Text } from 'react-native';
+import { chipBox } from './Button';
 
 interface ChoiceProps<Value> {
   readonly label: string;
@@ -37,9 +38,7 @@ export function Choice<Value extends string | number>({
             key={option.value}
             value={String(option.value)}
             aria-label={option.hint ? `${option.label}: ${option.hint}` : option.label}
-            className={`min-h-target max-w-full justify-center rounded-xl border-2 px-3 py-2 ${
-              chosen ? 'border-ink bg-lane' : 'border-line bg-raised'
-            }`}
+            className={`min-h-target max-w-full justify-center rounded-2xl px-3 py-2 ${chipBox(chosen)}`}
           >
             <Text className={`${chosen ? 'font-strong' : 'font-text'} text-body text-ink`}>
               {option.label}

@@ -18,24 +18,39 @@ interface FieldProps {
   readonly className?: string;
 }
 
+/** Its edge says that something is wrong with it. */
+export const fieldBox = (problem: string | undefined): string =>
+  `min-h-target rounded-xl border-2 bg-raised px-3 py-2 font-text text-body text-ink ${problem ? 'border-danger' : 'border-line'}`;
+
+interface FieldFrameProps extends Pick<FieldProps, 'label' | 'problem' | 'help' | 'className'> {
+  /** Of what is wrong, for `aria-describedby`. */
+  readonly problemId: string;
+  readonly children: ReactNode;
+}
+
+/** The label above a field, and below it what is wrong, or else what helps. */
+export function FieldFrame({ label, problem, help, problemId, className = '', children }: FieldFrameProps) {
+  return (
+    <View className={`gap-1 ${className}`}>
+      <Small className="text-ink">{label}</Small>
+      {children}
+      {problem ? (
+        <Problem nativeID={problemId} live>
+          {problem}
+        </Problem>
+      ) : help ? (
+        <Small>{help}</Small>
+      ) : null}
+    </View>
+  );
+}
+
 /** A text field with its label above and what is wrong below. */
 export function Field(props: FieldProps) {
-  const {
-    label,
-    value,
-    onChange,
-    onBlur,
-    problem,
-    help,
-    placeholder,
-    numeric = false,
-    lines = 1,
-    testID,
-  } = props;
+  const { label, value, onChange, onBlur, problem, placeholder, numeric = false, lines = 1, testID } = props;
   const id = useId();
   return (
-    <View className={`gap-1 ${props.className ?? ''}`}>
-      <Small className="text-ink">{label}</Small>
+    <FieldFrame {...props} problemId={id}>
       <TextInput
         aria-label={props.spoken ?? label}
         aria-invalid={problem ? true : undefined}
@@ -52,18 +67,9 @@ export function Field(props: FieldProps) {
         autoCorrect={false}
         spellCheck={false}
         testID={testID}
-        className={`min-h-target w-full rounded-xl border-2 bg-raised px-3 py-2 font-text text-body text-ink ${
-          problem ? 'border-danger' : 'border-line'
-        }`}
+        className={`w-full ${fieldBox(problem)}`}
       />
-      {problem ? (
-        <Problem nativeID={id} live>
-          {problem}
-        </Problem>
-      ) : help ? (
-        <Small>{help}</Small>
-      ) : null}
-    </View>
+    </FieldFrame>
   );
 }
 

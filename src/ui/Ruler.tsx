@@ -104,7 +104,7 @@ export function Ruler(props: RulerProps) {
         <Slider.Thumb
           aria-label={label}
           aria-valuetext={plural(value, { one: '# millimetre', other: '# millimetres' })}
-          className="ml-[104px] flex h-[36px] w-[44px] items-center justify-center rounded-xl border-2 border-ink bg-saffron"
+          className="ml-rail flex h-9 w-11 items-center justify-center rounded-xl border-2 border-ink bg-saffron"
         />
       </Slider.Root>
     </View>

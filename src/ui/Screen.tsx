@@ -47,7 +47,7 @@ export function Screen({ before, over, headline, reason, children, side, sideSha
     <View className="flex-1 flex-row">
       <ScrollView
         className={sideShare === 'half' || !side ? 'flex-1' : 'flex-[2]'}
-        contentContainerClassName={`w-full gap-4 p-8 pb-16 ${side ? '' : 'max-w-[1100px]'}`}
+        contentContainerClassName={`w-full gap-4 p-8 pb-16 ${side ? '' : 'max-w-page'}`}
       >
         {head}
         {children}

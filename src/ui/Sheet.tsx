@@ -18,7 +18,7 @@ export function Sheet({ title, onClose, children, testID, dark = false }: SheetP
   return (
     <Modal transparent visible onRequestClose={onClose} aria-label={title}>
       <View className={`flex-1 justify-end bg-[rgba(20,12,31,0.55)] ${dark ? 'dark' : ''}`}>
-        <View testID={testID} className="mx-auto max-h-[86%] w-full max-w-[860px] rounded-t-3xl bg-paper">
+        <View testID={testID} className="mx-auto max-h-[86%] w-full max-w-sheet rounded-t-3xl bg-paper">
           <View className="flex-row items-center gap-3 border-b border-line py-2 pl-5 pr-3">
             <View className="flex-1">
               <Heading level={2}>{title}</Heading>

@@ -1,10 +1,11 @@
-export { Button } from './Button';
+export { Button, ButtonBox, Chip } from './Button';
+export { DateField } from './DateField';
 export { Choice } from './Choice';
 export { Field, FieldGroup } from './Field';
 export { Screen } from './Screen';
 export { Body, Heading, Lead, Problem, Small, Strong } from './Text';
 export { useTheme, useTokens } from './theme';
-export { useCramped, useWide } from './useWide';
+export { useCramped, useWide, useWideClass } from './useWide';
 export { useWidth } from './useWidth';
 export type { MarkKind } from './charts/Mark';
 export { useAppearance } from './useAppearance';

@@ -1,3 +1,4 @@
+import { useLayoutEffect } from 'react';
 import { useWindowDimensions } from 'react-native';
 import { usePageZoom } from './useAppearance';
 
@@ -13,6 +14,14 @@ function usePageWidth(): number {
 
 export function useWide(): boolean {
   return usePageWidth() >= WIDE_FROM;
+}
+
+/** Lets classes know (`wide:flex-row`); a branch is only needed where other things are drawn, not the same ones elsewhere. */
+export function useWideClass(): void {
+  const wide = useWide();
+  useLayoutEffect(() => {
+    document.documentElement.classList.toggle('wide', wide);
+  }, [wide]);
 }
 
 export function useCramped(): boolean {

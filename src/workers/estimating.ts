@@ -5,7 +5,7 @@ import type { HairState } from '@/core/hair/state';
 import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
 import { demoRecords } from '@/core/lab/simulation';
 import type { HairQuestion } from '@/core/plan/question';
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import { readBackup, type Backup } from '@/core/records/files';
 import type { Head, StoredRecord } from '@/core/records/shapes';
 

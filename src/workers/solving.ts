@@ -24,7 +24,7 @@ import {
   type WhatIfAnswer,
   type WhatIfQuestion,
 } from '@/core/plan/scheduling';
-import type { WeighedLine } from '@/core/recipe/recipes';
+import type { WeighedLine } from '@/core/recipe/larder';
 import type { School } from '@/core/records/shapes';
 
 export interface SubstituteQuestion {

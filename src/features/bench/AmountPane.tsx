@@ -4,7 +4,7 @@ import { fixed, perLanguage } from '@/core/base/language';
 import type { Result } from '@/core/base/measures';
 import { hairMassReason } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
-import { Button, Choice, Field, FieldGroup, Problem, Small } from '@/ui';
+import { Chip, Choice, Field, FieldGroup, Problem, Small } from '@/ui';
 import { grams } from '../shared/amounts';
 import type { AmountDraft, HeadAmount, TargetKind } from './useAmount';
 
@@ -40,7 +40,7 @@ export function AmountPane({ draft, change, heads, amounts, factor, lineNames }:
         {fields()[draft.kind].map(({ key, label }) => (
           <Field
             key={key}
-            className="w-[130px]"
+            className="w-field-m"
             label={label}
             numeric
             value={String(draft[key])}
@@ -97,7 +97,7 @@ function HeadsWanted({
     <View className="gap-2">
       <View className="flex-row flex-wrap gap-2">
         {heads.map(({ headId, name }) => (
-          <Button
+          <Chip
             key={headId}
             label={name}
             pressed={draft.headIds.includes(headId)}

@@ -72,7 +72,7 @@ export function BenchScreen() {
     <List
       key={columns}
       className="flex-1"
-      contentContainerClassName={`w-full p-5 pb-16 ${wide ? 'max-w-[1100px]' : ''}`}
+      contentContainerClassName="w-full p-5 pb-16 wide:max-w-page"
       columnWrapperClassName={columns > 1 ? 'gap-8' : undefined}
       numColumns={columns}
       data={width > 0 ? found : []}

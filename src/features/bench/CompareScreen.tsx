@@ -6,7 +6,7 @@ import { rounded } from '@/core/base/measures';
 import { keepingOf } from '@/core/kitchen/batches';
 import { percentText } from '@/core/kitchen/making';
 import { acidityWords, detailsOf, roleWords, verdictHeadline } from '@/core/recipe/classification';
-import { compareLines, type Larder } from '@/core/recipe/recipes';
+import { compareLines, type Larder } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
 import type { School, RecipeVersion } from '@/core/records/shapes';
 import { selectRecipes, useAppSelector } from '@/store';
@@ -40,7 +40,7 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
       over={t`Bench`}
       headline={
         a && b
-          ? t`${{ title: title(a, larder) }} beside ${{ title2: title(b, larder) }}`
+          ? t`${{ title: title(a, larder) }} beside ${{ otherTitle: title(b, larder) }}`
           : t`Two side by side`
       }
       reason={t`What each does, and what is in one and not in the other.`}
@@ -52,10 +52,10 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
         </View>
       ) : null}
       <View className="flex-row flex-wrap gap-6">
-        <View className="min-w-[260px] flex-1">
+        <View className="min-w-column-xl flex-1">
           <RecipePicker label={t`the first`} chosen={a} onChoose={setA} testID="compare-a" />
         </View>
-        <View className="min-w-[260px] flex-1">
+        <View className="min-w-column-xl flex-1">
           <RecipePicker label={t`the second`} chosen={b} onChoose={setB} testID="compare-b" />
         </View>
       </View>
@@ -68,7 +68,7 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
 }
 
 function title(version: RecipeVersion, larder: Larder): string {
-  return t`${{ versionName: version.name }}, version ${{ versionName2: larder.versionName(version) }}`;
+  return t`${{ recipeName: version.name }}, version ${{ versionNumber: larder.versionName(version) }}`;
 }
 
 interface ComparisonProps {

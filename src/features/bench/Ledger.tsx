@@ -24,7 +24,7 @@ export function Ledger({ verdict }: { verdict: Verdict }) {
         <Small>{t`firms`}</Small>
       </View>
       <View>
-        <View className="absolute bottom-0 left-1/2 top-0 -ml-[18px] w-[36px] bg-lane" />
+        <View className="absolute bottom-0 left-1/2 top-0 -ml-4.5 w-9 bg-lane" />
         {verdict.ledger.map((row, index) => (
           <LedgerLine key={index} row={row} width={width} scale={scale} />
         ))}

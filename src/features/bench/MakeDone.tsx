@@ -6,7 +6,7 @@ import { perLanguage } from '@/core/base/language';
 import { failedBySchema, ok, type Result } from '@/core/base/measures';
 import { keepingOf } from '@/core/kitchen/batches';
 import { afterMaking, realYieldGrams } from '@/core/kitchen/making';
-import { remainingGrams } from '@/core/recipe/recipes';
+import { remainingGrams } from '@/core/recipe/larder';
 import { batchSchema, type Batch } from '@/core/records/shapes';
 import { makingEnded, selectPantry, useAppDispatch, useAppSelector, type MakingRun } from '@/store';
 import { Button, Heading, Problem, Small } from '@/ui';
@@ -96,7 +96,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
           name="portions"
           label={t`Portions`}
           numeric
-          className="w-[110px]"
+          className="w-field-s"
           testID="portions"
         />
         <FormField
@@ -104,7 +104,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
           name="portionGrams"
           label={t`One portion, g`}
           numeric
-          className="w-[130px]"
+          className="w-field-m"
           testID="portion-grams"
         />
       </View>

@@ -32,7 +32,7 @@ export function MakeList({ making, run, lastWater }: MakeListProps) {
       <Heading level={2}>{t`Make it`}</Heading>
       <Strong className="text-lead">{nextWords(next, steps, done)}</Strong>
       <Small>
-        {t`${{ minutes: minutesText(totalMinutes) }} from the first grip to the jar, ${{ minutes2: minutesText(handsMinutes) }} of it with your hands. What waits runs beside the rest.`}
+        {t`${{ totalTime: minutesText(totalMinutes) }} from the first grip to the jar, ${{ handsTime: minutesText(handsMinutes) }} of it with your hands. What waits runs beside the rest.`}
       </Small>
       <WithoutTool steps={steps} />
       <ScalePanel scale={scale} wanted={wanted} />
@@ -211,7 +211,7 @@ function WeighIn({
   return (
     <View className="flex-row flex-wrap items-end gap-2 pb-2 pl-9">
       <Field
-        className="w-[120px]"
+        className="w-field-m"
         label={t`Really, g`}
         spoken={t`Grams that really go in, of ${{ weighable: weighable(wanted).text }}`}
         numeric

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { sum } from '@/core/base/measures';
 import { errorText, lineInView } from '@/core/kitchen/making';
 import { againstJar, inStock, type Cost } from '@/core/kitchen/pantry';
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
 import {
   ofKind,
@@ -60,7 +60,7 @@ function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
   const making = running.value;
   return (
     <Screen
-      over={t`${{ versionName: version.name }} · version ${{ versionName2: larder.versionName(version) }}`}
+      over={t`${{ recipeName: version.name }} · version ${{ versionNumber: larder.versionName(version) }}`}
       headline={t`${{ grams: grams(making.finishedGrams) }} in the making`}
       reason={t`Tick what is done; a reload loses nothing.`}
       side={<MakeDone making={making} run={mine} />}

@@ -3,7 +3,7 @@ import { Provider } from 'react-redux';
 import { speak } from '@/core/base/language';
 import { speechOf } from '@/core/base/translation';
 import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
-import { CATALOGUE_LARDER } from '@/core/recipe/recipes';
+import { CATALOGUE_LARDER } from '@/core/recipe/larder';
 import { makeStore } from '@/store';
 import { memoryStorage, over } from '@/store/testing/memoryStorage';
 import { messages as portuguese } from '../../../data/languages/pt';

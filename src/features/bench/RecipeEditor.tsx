@@ -152,7 +152,7 @@ const RecipeFields = memo(function RecipeFields({ control }: { control: Control<
         <FormField
           control={control}
           name="contactMinutes"
-          className="w-[160px]"
+          className="w-field-l"
           label={t`Minutes on the hair`}
           numeric
         />
@@ -256,7 +256,7 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
     <View className="flex-row flex-wrap gap-3">
       {twin ? (
         <Body className="basis-full">
-          {t`Version ${{ version: recipe.version }} was written in two places: ${{ versionName: larder.versionName(twin) }} and ${{ versionName2: larder.versionName(recipe) }} are both kept, and “Compare” shows what differs. This is ${{ versionName2: larder.versionName(recipe) }}.`}
+          {t`Version ${{ version: recipe.version }} was written in two places: ${{ otherNumber: larder.versionName(twin) }} and ${{ versionNumber: larder.versionName(recipe) }} are both kept, and “Compare” shows what differs. This is ${{ versionNumber: larder.versionName(recipe) }}.`}
         </Body>
       ) : null}
       <Button

@@ -11,7 +11,7 @@ import {
   type ParsedRecipe,
   type ReadLine,
   type UnreadLine,
-} from '@/core/recipe/recipes';
+} from '@/core/recipe/larder';
 import { Body, Button, Problem, Small, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
 

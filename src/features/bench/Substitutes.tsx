@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { TookTooLong } from '@/core/base/measures';
 import { asWritten, partText, withReplaced, type Substitute } from '@/core/kitchen/making';
 import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
-import type { WeighedLine } from '@/core/recipe/recipes';
+import type { WeighedLine } from '@/core/recipe/larder';
 import type { School, RecipeVersion } from '@/core/records/shapes';
 import { Body, Button, Problem, Small } from '@/ui';
 import { askSolver } from '@/workers';
@@ -92,6 +92,6 @@ function changeWords(before: Verdict, { verdict, miss }: Substitute): string {
     was === is
       ? t`Stays: ${{ is: is.toLowerCase() }}`
       : t`Becomes: ${{ is: is.toLowerCase() }} (was ${{ was: was.toLowerCase() }})`;
-  const strength = t`strength ${{ strength: before.strength }} → ${{ strength2: verdict.strength }}`;
+  const strength = t`strength ${{ strengthBefore: before.strength }} → ${{ strengthAfter: verdict.strength }}`;
   return `${kind}, ${strength}${miss > FAR_MISS ? t`. It is rather another recipe` : ''}.`;
 }

@@ -54,7 +54,7 @@ export function VerdictPane({ verdict, details, cautions, response, ...use }: Ve
           </Body>
         ))}
         <Small>
-          {t`${{ confidence: capital(confidenceWord(verdict.confidence)) }} (${{ confidence2: Math.round(100 * verdict.confidence) }} %) · strength ${{ strength: verdict.strength }} of 5 · ${{ grams: grams(verdict.grams) }} measured out, ${{ grams2: grams(verdict.finishedGrams) }} to put on`}
+          {t`${{ confidence: capital(confidenceWord(verdict.confidence)) }} (${{ confidencePercent: Math.round(100 * verdict.confidence) }} %) · strength ${{ strength: verdict.strength }} of 5 · ${{ measuredGrams: grams(verdict.grams) }} measured out, ${{ finishedGrams: grams(verdict.finishedGrams) }} to put on`}
         </Small>
         {verdict.doubts.map((doubt) => (
           <Small key={doubt}>{doubt}</Small>
@@ -120,7 +120,7 @@ function Roles({ roles }: { roles: VerdictDetails['roles'] }) {
           .sort((a, b) => ORDER[a.fits] - ORDER[b.fits])
           .map(({ role, fits, why }) => (
             <View key={role} role="listitem" className="flex-row gap-3">
-              <View className="w-[130px]">
+              <View className="w-field-m">
                 <Body className={fits === 'good' ? 'font-strong' : fits === 'no' ? 'text-soft-ink' : ''}>
                   {fits === 'no' ? `${fitWords().no} ` : ''}
                   {roleWords()[role]}
@@ -191,7 +191,7 @@ function Arithmetic({
           {rows.map(([name, value]) =>
             value === null ? null : (
               <View key={name} role="row" className="flex-row gap-3">
-                <View role="cell" className="w-[130px]">
+                <View role="cell" className="w-field-m">
                   <Small>{name}</Small>
                 </View>
                 <View role="cell" className="flex-1">

@@ -1,7 +1,7 @@
 import { calendarDay } from '@/core/base/measures';
 import { makingSteps, timetableOf } from '@/core/kitchen/making';
 import { STAMP, testBatch, testHead, testRecipe, testSession, valueOf, weighedOf } from '@/core/lab/testing';
-import { makeLarder } from '@/core/recipe/recipes';
+import { makeLarder } from '@/core/recipe/larder';
 import type { StoredRecord } from '@/core/records/shapes';
 import { usedGramsByHead } from '../shared/usedGrams';
 import { blockedBy } from './MakeList';

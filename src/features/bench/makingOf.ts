@@ -3,7 +3,7 @@ import { densityOf } from '@/core/kitchen/formulation';
 import { makingSteps, scaledLines, timetableOf, type Phases, type Timetable } from '@/core/kitchen/making';
 import { costOf, type Cost } from '@/core/kitchen/pantry';
 import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
-import type { Larder, WeighedLine } from '@/core/recipe/recipes';
+import type { Larder, WeighedLine } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
 import type { School, PantryItem, RecipeVersion, SavedLine } from '@/core/records/shapes';
 

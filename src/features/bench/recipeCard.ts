@@ -2,7 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { keepingOf } from '@/core/kitchen/batches';
 import { lineInView } from '@/core/kitchen/making';
 import { verdictReasons } from '@/core/recipe/classification';
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
 import type { Head } from '@/core/records/shapes';
 import { minutesText, recipeUseWords } from '../shared/beatWords';

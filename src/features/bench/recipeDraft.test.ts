@@ -1,4 +1,4 @@
-import { CATALOGUE_LARDER } from '@/core/recipe/recipes';
+import { CATALOGUE_LARDER } from '@/core/recipe/larder';
 import type { RecipeDraft } from '@/store';
 import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
 

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/base/measures';
+import { checkNoCycle, savedLine, type Larder } from '@/core/recipe/larder';
 import { parseRecipe } from '@/core/recipe/parsing';
-import { checkNoCycle, savedLine, type Larder } from '@/core/recipe/recipes';
 import { recipeVersionSchema, type RecipeVersion } from '@/core/records/shapes';
 import type { RecipeDraft } from '@/store';
 

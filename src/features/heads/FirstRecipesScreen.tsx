@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Head } from '@/core/records/shapes';
-import { Body, Button, Screen, Small, Strong } from '@/ui';
+import { Body, Button, Chip, Screen, Small, Strong } from '@/ui';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHead } from '../shared/useHead';
@@ -49,7 +49,7 @@ function FirstRecipes({ head }: { head: Head }) {
               <Small className="text-ink">{says}</Small>
               <Small>{needs}</Small>
             </View>
-            <Button
+            <Chip
               label={
                 chosen.includes(id)
                   ? t({ message: 'Taken', context: 'of recipes to begin with' })

@@ -47,7 +47,7 @@ function WeekdayFields({ control, name, label, help }: WeekdayFieldsProps) {
             testID={`${name}-${index}`}
             label={day}
             numeric
-            className="w-[76px]"
+            className="w-column-xs"
           />
         ))}
       </View>
@@ -147,13 +147,13 @@ export function HeadEditor({ existing }: { existing?: Head }) {
       }
     >
       <View className="flex-row flex-wrap gap-4">
-        <FormField control={control} name="name" label={t`Name`} className="w-[220px]" testID="head-name" />
+        <FormField control={control} name="name" label={t`Name`} className="w-field-xl" testID="head-name" />
         <FormField
           control={control}
           name="lengthCm"
           label={t`Length, cm`}
           numeric
-          className="w-[110px]"
+          className="w-field-s"
           testID="head-length"
         />
       </View>
@@ -167,7 +167,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
               testID={`length-${region}`}
               label={placeLabels()[region]}
               numeric
-              className="w-[76px]"
+              className="w-column-xs"
             />
           ))}
         </View>

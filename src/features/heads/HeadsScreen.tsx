@@ -6,7 +6,7 @@ import { allergenWords } from '@/core/kitchen/batches';
 import { schoolWords } from '@/core/recipe/classification';
 import type { Head } from '@/core/records/shapes';
 import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
-import { Button, Screen, Small, Strong } from '@/ui';
+import { Button, Chip, Screen, Small, Strong } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import { ageWords, chemistryWords, healthWords, strandWords } from '../shared/headWords';
 import { useHead } from '../shared/useHead';
@@ -60,7 +60,7 @@ function HeadEntry({ head, current }: { head: Head; current: boolean }) {
       <Small>{hairMassReason(head)}</Small>
       <Small>{t`Protein: ${{ school: schoolWords()[head.school].label }}. ${{ meaning: schoolWords()[head.school].meaning }}`}</Small>
       <View className="flex-row flex-wrap gap-3">
-        <Button
+        <Chip
           label={current ? t`On screen` : t`Put on screen`}
           hint={
             current ? t`${{ headName: head.name }} is on screen` : t`Put ${{ headName: head.name }} on screen`

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import { kitWords } from '@/core/plan/agenda';
 import { KIT, type KitItem } from '@/core/records/shapes';
-import { Button, FieldGroup, Small } from '@/ui';
+import { Chip, FieldGroup, Small } from '@/ui';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useKit } from '../shared/useKit';
@@ -23,7 +23,7 @@ export function KitPane() {
     <FieldGroup label={t`What the house has`} help={t`For everybody. What is not there is planned around.`}>
       <View className="flex-row flex-wrap gap-2">
         {KIT.map((item) => (
-          <Button
+          <Chip
             key={item}
             label={kitWords()[item].label}
             hint={t`The house has ${{ item: kitWords()[item].label }}`}

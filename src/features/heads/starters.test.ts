@@ -1,5 +1,5 @@
 import { STAMP, testHead } from '@/core/lab/testing';
-import { CATALOGUE_LARDER } from '@/core/recipe/recipes';
+import { CATALOGUE_LARDER } from '@/core/recipe/larder';
 import { recipeVersionSchema } from '@/core/records/shapes';
 import starterList from '../../../data/starters.json';
 import { startersFor, suggested } from './starters';

@@ -1,7 +1,7 @@
 import { inWords } from '@/core/base/language';
 import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
+import { savedLine, type Larder } from '@/core/recipe/larder';
 import { parseRecipe } from '@/core/recipe/parsing';
-import { savedLine, type Larder } from '@/core/recipe/recipes';
 import { isChild, judge } from '@/core/recipe/safety';
 import type { Head, RecipeVersion } from '@/core/records/shapes';
 import starterList from '../../../data/starters.json';

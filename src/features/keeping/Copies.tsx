@@ -60,7 +60,7 @@ export function Copies({ changes }: { changes: unknown }) {
       ) : null}
       {copies.map((copy) => (
         <View key={copy.id} className="flex-row flex-wrap items-center gap-3 border-b border-line pb-2">
-          <View className="min-w-[170px] flex-1">
+          <View className="min-w-column-l flex-1">
             <Body>{whenText(copy)}</Body>
             <Small>
               {copy.why === 'before'

@@ -82,7 +82,7 @@ function RoomLeft() {
         <Body>{t`This browser does not tell how much room there is.`}</Body>
       ) : (
         <>
-          <Body>{t`${{ size: sizeText(room.usedBytes) }} of about ${{ size2: sizeText(room.mostBytes) }}`}</Body>
+          <Body>{t`${{ used: sizeText(room.usedBytes) }} of about ${{ most: sizeText(room.mostBytes) }}`}</Body>
           <View
             role="meter"
             aria-label={t`Room that is taken`}

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { failed, ok, type CalendarDay, type Result } from '@/core/base/measures';
 import { readRecipes, recipesTaken, type RecipesTaken } from '@/core/files/sharing';
 import { READING_TABLE, readRecords, SESSION_TABLE, type TableImport } from '@/core/files/tables';
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import { mergeRecords, type Backup, type Merge } from '@/core/records/files';
 import type { StoredRecord } from '@/core/records/shapes';
 

@@ -14,7 +14,7 @@ export function KeyHelp({ onClose }: { onClose: () => void }) {
     <Sheet title={t`Keys`} onClose={onClose} testID="key-help">
       {rows.map(({ keys, label }) => (
         <View key={keys} className="flex-row gap-4 border-b border-line pb-1">
-          <Strong className="w-[160px]">{keys}</Strong>
+          <Strong className="w-field-l">{keys}</Strong>
           <Body className="flex-1">{label}</Body>
         </View>
       ))}

@@ -65,7 +65,7 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
           label={t`Grams left`}
           help={t`Empty for “some”, 0 when it ran out.`}
           numeric
-          className="w-[200px]"
+          className="w-field-xl"
           testID="stock-left"
         />
         <FormField
@@ -73,7 +73,7 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
           name="packGrams"
           label={t`A pack holds, g`}
           numeric
-          className="w-[150px]"
+          className="w-field-l"
           testID="pack-grams"
         />
         <FormField
@@ -81,7 +81,7 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
           name="packPrice"
           label={t`and costs`}
           numeric
-          className="w-[130px]"
+          className="w-field-m"
           testID="pack-price"
         />
       </View>

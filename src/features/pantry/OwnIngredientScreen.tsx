@@ -100,7 +100,7 @@ function Figures({ control }: { control: ReturnType<typeof useForm<OwnDraft>>['c
               name={`figures.${key}`}
               label={label}
               numeric
-              className="w-[104px]"
+              className="w-rail"
               testID={`figure-${key}`}
             />
           ))}
@@ -130,7 +130,7 @@ function Figures({ control }: { control: ReturnType<typeof useForm<OwnDraft>>['c
         name="gramsPerMl"
         label={t`Grams in a millilitre`}
         numeric
-        className="w-[160px]"
+        className="w-field-l"
       />
     </View>
   );

@@ -1,8 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { Pressable, Text, View } from 'react-native';
+import { Text, View } from 'react-native';
 import { lateMinutes } from '@/core/hair/history';
 import { headChosen, useAppDispatch, washHappened } from '@/store';
+import { ButtonBox } from '@/ui';
 import { clockText, clockWords } from './clockText';
 import { useTimers } from './useTimers';
 
@@ -35,20 +36,20 @@ export function OtherTimers({ headId, except }: { headId: string; except: string
         };
         return (
           <View key={`${timer.headId}-${timer.id}`} role="listitem">
-            <Pressable
-              role="button"
-              aria-label={`${timer.label}, ${clockWords(timer, now)}: ${isOther ? t`go to ${{ headName: timer.headName }}` : t`stop this clock`}`}
+            <ButtonBox
+              label={`${timer.label}, ${clockWords(timer, now)}: ${isOther ? t`go to ${{ headName: timer.headName }}` : t`stop this clock`}`}
               onPress={press}
-              className={`min-h-[56px] flex-row items-center gap-3 rounded-2xl border-2 px-4 ${isOver ? 'border-danger' : 'border-line'}`}
+              tall="wet"
+              className={`flex-row items-center gap-3 rounded-2xl border-2 px-4 ${isOver ? 'border-danger' : 'border-line'}`}
             >
-              <Text className={`font-head text-[30px] ${isOver ? 'text-danger' : 'text-ink'}`}>
+              <Text className={`font-head text-headline ${isOver ? 'text-danger' : 'text-ink'}`}>
                 {clockText(timer, now)}
               </Text>
               <Text className="font-text text-body text-ink">
                 {isOther ? `${timer.headName}: ` : ''}
                 {timer.label}
               </Text>
-            </Pressable>
+            </ButtonBox>
           </View>
         );
       })}

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { stepsDone, wornIn, type Worn } from '@/core/hair/history';
 import { expectedMaskGrams } from '@/core/hair/state';
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import { ofKind, type StoredRecord, Place, Head, Rating } from '@/core/records/shapes';
 import { selectLiveRecords, useAppDispatch, useAppSelector, washClosed } from '@/store';
 import { Body, Button, Choice, Field, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
@@ -118,7 +118,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
                 setUse(slot, { grams: Number.isFinite(grams) && grams > 0 && grams <= 5000 ? grams : null });
               }}
               numeric
-              className="w-[220px]"
+              className="w-field-xl"
               testID={`grams-${slot}`}
             />
           </View>

@@ -2,10 +2,11 @@ import { t } from '@lingui/core/macro';
 import { notificationAsync, NotificationFeedbackType } from 'expo-haptics';
 import { router, usePathname } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { Pressable, Text } from 'react-native';
+import { Text } from 'react-native';
 import { millisecondsOf } from '@/core/base/measures';
 import { lateMinutes, quietSince } from '@/core/hair/history';
 import { headChosen, selectPrefs, selectWashRuns, useAppDispatch, useAppSelector } from '@/store';
+import { ButtonBox } from '@/ui';
 import { ringAfter } from '@/workers';
 import { clockText, clockWords } from './clockText';
 import { ring } from './ring';
@@ -25,9 +26,8 @@ export function WashBar() {
   const timer = isQuiet ? undefined : timers[0];
   const isOver = timer !== undefined && lateMinutes(timer, now) > 0;
   return (
-    <Pressable
-      role="button"
-      aria-label={
+    <ButtonBox
+      label={
         timer
           ? t`Wash day: ${{ timer: timer.label }}, ${{ clock: clockWords(timer, now) }}`
           : t`Go on with the wash day`
@@ -37,13 +37,13 @@ export function WashBar() {
         dispatch(headChosen(timer?.headId ?? run.headId));
         router.navigate('/wash');
       }}
-      className={`min-h-target flex-row items-center gap-3 px-5 py-2 ${isOver ? 'bg-danger' : 'bg-ink'}`}
+      className={`flex-row items-center gap-3 px-5 py-2 ${isOver ? 'bg-danger' : 'bg-ink'}`}
     >
       <Text className="font-head text-title text-paper">{timer ? clockText(timer, now) : t`Wash day`}</Text>
       <Text className="flex-1 font-text text-body text-paper">
         {timer ? timer.label : isQuiet ? t`It was not ended` : t`Go on where you were`}
       </Text>
-    </Pressable>
+    </ButtonBox>
   );
 }
 

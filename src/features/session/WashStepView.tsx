@@ -1,11 +1,11 @@
 import { plural, t } from '@lingui/core/macro';
-import { useState, type ReactNode } from 'react';
-import { Pressable, ScrollView, Text, View } from 'react-native';
+import { useState } from 'react';
+import { ScrollView, Text, View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { lateMinutes, type StepState, type TimerState } from '@/core/hair/history';
 import { FELT, type Felt, type Head } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector } from '@/store';
-import { useCramped, useWide } from '@/ui';
+import { Button, ButtonBox, useCramped } from '@/ui';
 import { clockText, clockWords } from './clockText';
 import { MoreSheet } from './MoreSheet';
 import { OtherTimers } from './OtherTimers';
@@ -28,7 +28,6 @@ const feltWords = perLanguage(
 export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
   const { state, now, happen } = live;
   const [more, setMore] = useState(false);
-  const wide = useWide();
   const cramped = useCramped();
   const { sound } = useAppSelector(selectPrefs);
   const mayRing = useMayRing();
@@ -45,28 +44,26 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
   return (
     <View className="dark flex-1 bg-paper" testID="wash-step">
       <View className="flex-row flex-wrap items-center gap-3 border-b border-line px-4 py-2">
-        <View className="min-w-[120px] flex-1">
+        <View className="min-w-column-m flex-1">
           <Text className="font-strong text-lead text-ink" role="status">
             {t`${{ headName: head.name }} · ${place} of ${count}`}
           </Text>
           <Text className="font-text text-body text-soft-ink">{t`about ${{ minutesAhead: Math.round(state.minutesAhead) }} min left`}</Text>
         </View>
-        <Small
+        <Button
+          tone="wet"
           label={state.paused ? t`Go on` : t`Pause`}
           onPress={() => happen({ what: state.paused ? 'resumed' : 'paused' })}
         />
-        <Small label={t`More`} onPress={() => setMore(true)} testID="wash-more" />
+        <Button tone="wet" label={t`More`} onPress={() => setMore(true)} testID="wash-more" />
       </View>
       {sound && !mayRing && state.timers.length > 0 ? (
-        <Pressable role="button" className="min-h-[56px] justify-center border-b border-line px-4">
+        <ButtonBox tall="wet" className="justify-center border-b border-line px-4">
           <Text className="font-strong text-lead text-ink">{t`Tap here, so that this page may ring: it began anew, and the browser keeps it silent till then.`}</Text>
-        </Pressable>
+        </ButtonBox>
       ) : null}
       <OtherTimers headId={head.headId} except={step.id} />
-      <ScrollView
-        className="flex-1"
-        contentContainerClassName={`gap-4 p-5 pb-8 ${wide ? 'mx-auto w-full max-w-[820px]' : ''}`}
-      >
+      <ScrollView className="flex-1" contentContainerClassName="mx-auto w-full max-w-sheet gap-4 p-5 pb-8">
         <Text
           role="heading"
           aria-level={1}
@@ -83,7 +80,7 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
             </Text>
           </View>
         ) : null}
-        <Text className="font-text text-[23px] leading-[32px] text-ink">{step.how}</Text>
+        <Text className="font-text text-step text-ink">{step.how}</Text>
         {step.caution ? (
           <View role="note" className="rounded-2xl border-2 border-danger p-4">
             <Text className="font-strong text-lead text-ink">{step.caution}</Text>
@@ -113,7 +110,6 @@ interface ActionsProps {
 
 /** The one thing to tap, and below it what is tapped rarely. */
 function StepActions({ live: { state, happen }, current: { step, sectionsDone }, isFirst }: ActionsProps) {
-  const wide = useWide();
   const done = () => happen({ what: 'done', step: step.id });
   const open = Array.from({ length: step.sections ?? 0 }, (_, index) => index).find(
     (index) => !sectionsDone.includes(index),
@@ -123,26 +119,41 @@ function StepActions({ live: { state, happen }, current: { step, sectionsDone },
     if (sectionsDone.length + 1 === step.sections) done();
   };
   const main = () => {
-    if (state.paused) return <Huge label={t`Go on`} onPress={() => happen({ what: 'resumed' })} />;
+    if (state.paused)
+      return <Button tone="huge" label={t`Go on`} onPress={() => happen({ what: 'resumed' })} />;
     if (step.phase === 'feel') return <FeltChoice happen={happen} done={done} />;
     if (open !== undefined)
-      return <Huge label={t`Part ${{ open: open + 1 }} done`} onPress={() => partDone(open)} />;
-    return <Huge label={step.waits ? t`Off with it` : t`Done`} onPress={done} />;
+      return <Button tone="huge" label={t`Part ${{ open: open + 1 }} done`} onPress={() => partDone(open)} />;
+    return <Button tone="huge" label={step.waits ? t`Off with it` : t`Done`} onPress={done} />;
   };
   return (
-    <View className={`gap-2 border-t border-line p-3 ${wide ? 'mx-auto w-full max-w-[820px]' : ''}`}>
+    <View className="mx-auto w-full max-w-sheet gap-2 border-t border-line p-3">
       {main()}
       <View className="flex-row flex-wrap gap-2">
-        <Small grow label={t`Back`} disabled={isFirst} onPress={() => happen({ what: 'back' })} />
+        <Button
+          tone="wet"
+          className="flex-1"
+          label={t`Back`}
+          disabled={isFirst}
+          onPress={() => happen({ what: 'back' })}
+        />
         {step.waits ? (
-          <Small
-            grow
+          <Button
+            tone="wet"
+            className="flex-1"
             label={t`+5 min`}
             onPress={() => happen({ what: 'longer', step: step.id, minutes: 5 })}
           />
         ) : null}
-        {open === undefined ? null : <Small grow label={t`All done`} onPress={done} />}
-        <Small grow label={t`Skip`} onPress={() => happen({ what: 'skipped', step: step.id })} />
+        {open === undefined ? null : (
+          <Button tone="wet" className="flex-1" label={t`All done`} onPress={done} />
+        )}
+        <Button
+          tone="wet"
+          className="flex-1"
+          label={t`Skip`}
+          onPress={() => happen({ what: 'skipped', step: step.id })}
+        />
       </View>
     </View>
   );
@@ -152,9 +163,10 @@ function FeltChoice({ happen, done }: { happen: LiveRun['happen']; done: () => v
   return (
     <View className="flex-row flex-wrap gap-2">
       {FELT.map((felt) => (
-        <Huge
+        <Button
           key={felt}
-          half
+          tone="huge"
+          className="min-w-[46%] flex-1"
           label={feltWords()[felt].label}
           note={feltWords()[felt].note}
           onPress={() => {
@@ -186,7 +198,7 @@ function Clock({
         role="timer"
         aria-label={clockWords(timer, now)}
         testID="wash-clock"
-        className={`text-center font-head ${cramped ? 'text-huge' : 'text-[104px] leading-[112px]'} ${isOver ? 'text-danger' : 'text-ink'}`}
+        className={`text-center font-head ${cramped ? 'text-huge' : 'text-clock'} ${isOver ? 'text-danger' : 'text-ink'}`}
         style={{ fontVariant: ['tabular-nums'] }}
       >
         {clockText(timer, now)}
@@ -202,48 +214,5 @@ function Clock({
         </Text>
       ) : null}
     </View>
-  );
-}
-
-interface HugeProps {
-  readonly label: string;
-  readonly note?: string;
-  readonly half?: boolean;
-  readonly onPress: () => void;
-}
-
-function Huge({ label, note, half = false, onPress }: HugeProps): ReactNode {
-  return (
-    <Pressable
-      role="button"
-      onPress={onPress}
-      className={`min-h-[92px] items-center justify-center rounded-3xl bg-ink px-4 active:opacity-70 ${half ? 'min-w-[46%] flex-1' : ''}`}
-    >
-      <Text className="text-center font-head text-[28px] leading-[34px] text-paper">{label}</Text>
-      {note ? <Text className="text-center font-text text-body text-paper">{note}</Text> : null}
-    </Pressable>
-  );
-}
-
-interface SmallProps {
-  readonly label: string;
-  readonly grow?: boolean;
-  readonly disabled?: boolean;
-  readonly testID?: string;
-  readonly onPress: () => void;
-}
-
-function Small({ label, grow = false, disabled = false, testID, onPress }: SmallProps): ReactNode {
-  return (
-    <Pressable
-      role="button"
-      disabled={disabled}
-      aria-disabled={disabled}
-      testID={testID}
-      onPress={onPress}
-      className={`min-h-[56px] items-center justify-center rounded-2xl border-2 border-line px-4 ${grow ? 'flex-1' : ''} ${disabled ? 'opacity-40' : 'active:opacity-70'}`}
-    >
-      <Text className="text-center font-strong text-lead text-ink">{label}</Text>
-    </Pressable>
   );
 }

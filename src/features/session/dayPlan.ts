@@ -4,7 +4,7 @@ import type { HeadHistory, DayTreatment, WashRun } from '@/core/hair/history';
 import { contactAt, patchTestDays, rulesOfHead, choicesOf, PLAN_RULES } from '@/core/plan/agenda';
 import type { Beat } from '@/core/plan/planning';
 import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/plan/washday';
-import { newestVersions, usedVersion } from '@/core/recipe/recipes';
+import { newestVersions, usedVersion } from '@/core/recipe/larder';
 import { firstUsePermit, judge, patchTestOf } from '@/core/recipe/safety';
 import type { RecipeVersion, Head } from '@/core/records/shapes';
 import { verdictOf } from '../shared/verdictOf';

@@ -2,7 +2,7 @@ import { addDays, calendarDay, instantAt, millisecondsOf } from '@/core/base/mea
 import { runState, withEvent, type RunEvent, type TimerState, type WashRun } from '@/core/hair/history';
 import { STAMP, testHead, testHistory, testRecipe, testSession } from '@/core/lab/testing';
 import type { Beat } from '@/core/plan/planning';
-import { makeLarder } from '@/core/recipe/recipes';
+import { makeLarder } from '@/core/recipe/larder';
 import { storedRecordSchema, type StoredRecord } from '@/core/records/shapes';
 import { clockText, clockWords } from './clockText';
 import { offered, runOf, settingOf, treatmentsIn, washPlanOf } from './dayPlan';

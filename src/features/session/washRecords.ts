@@ -7,7 +7,7 @@ import {
   type WashRun,
   type Worn,
 } from '@/core/hair/history';
-import { usedVersion, type Larder } from '@/core/recipe/recipes';
+import { usedVersion, type Larder } from '@/core/recipe/larder';
 import {
   NO_MARKS,
   NOTHING_MEASURED,

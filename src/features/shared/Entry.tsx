@@ -6,7 +6,7 @@ import { Small, Strong } from '@/ui';
 export function Entry({ title, text, children }: { title: string; text: string; children?: ReactNode }) {
   return (
     <View className="flex-row flex-wrap items-center gap-3 border-t border-line pt-4">
-      <View className="min-w-[200px] flex-1">
+      <View className="min-w-column-l flex-1">
         <Strong className="text-lead">{title}</Strong>
         <Small>{text}</Small>
       </View>

@@ -1,5 +1,6 @@
-import { Link, type Href } from 'expo-router';
-import { Pressable, Text, View } from 'react-native';
+import type { Href } from 'expo-router';
+import { Text, View } from 'react-native';
+import { LinkBox } from './LinkBox';
 
 interface PlaceTabsProps {
   readonly label: string;
@@ -11,19 +12,19 @@ interface PlaceTabsProps {
 export function PlaceTabs({ label: place, tabs, here }: PlaceTabsProps) {
   return (
     <View role="navigation" aria-label={place} className="flex-row flex-wrap gap-x-5 border-b border-line">
-      {tabs.map(({ href, label }) => (
-        <Link key={href} href={href} asChild>
-          <Pressable
-            role="link"
-            aria-current={href === here ? 'page' : undefined}
-            className={`min-h-target justify-center border-b-4 ${href === here ? 'border-rule' : 'border-transparent'}`}
+      {tabs.map(({ href, label }) => {
+        const isHere = href === here;
+        return (
+          <LinkBox
+            key={href}
+            href={href}
+            isHere={isHere}
+            className={`border-b-4 ${isHere ? 'border-rule' : 'border-transparent'}`}
           >
-            <Text className={`text-body text-ink ${href === here ? 'font-strong' : 'font-text'}`}>
-              {label}
-            </Text>
-          </Pressable>
-        </Link>
-      ))}
+            <Text className={`text-body text-ink ${isHere ? 'font-strong' : 'font-text'}`}>{label}</Text>
+          </LinkBox>
+        );
+      })}
     </View>
   );
 }

@@ -19,7 +19,7 @@ export function PrintSheet({ title, parts, foot }: PrintSheetProps) {
     <View
       nativeID="print-sheet"
       testID="print-sheet"
-      className="max-w-[760px] gap-3 rounded-xl border-2 border-line bg-raised p-5"
+      className="max-w-sheet gap-3 rounded-xl border-2 border-line bg-raised p-5"
     >
       <Text className="font-head text-title text-ink">{title}</Text>
       {parts.map(({ title: heading, lines }) => (

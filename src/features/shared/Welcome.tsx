@@ -13,7 +13,7 @@ export function Welcome() {
       headline={t`Soft, firm, or in between?`}
       reason={t`Paste a recipe and see whether it is protein or moisture. Measure your hair. Get a week that answers it.`}
     >
-      <View className="max-w-[420px] gap-3">
+      <View className="max-w-note gap-3">
         <Button
           tone="main"
           label={t`Start with my own head`}

@@ -10,7 +10,7 @@ import {
 } from 'react-hook-form';
 import { View } from 'react-native';
 import type { Result } from '@/core/base/measures';
-import { Button, Choice, Field, FieldGroup, Problem } from '@/ui';
+import { Chip, Choice, DateField, Field, FieldGroup, Problem } from '@/ui';
 
 /**
  * Lets a form be checked by the core: a check that makes a record from a draft, or says what is wrong and where.
@@ -65,6 +65,26 @@ export function FormField<Draft extends FieldValues>({ control, name, ...rest }:
       onChange={field.onChange}
       onBlur={field.onBlur}
       problem={fieldState.error?.message}
+    />
+  );
+}
+
+/** A day; what stands there is a day or nothing. */
+export function FormDate<Draft extends FieldValues>({
+  control,
+  name,
+  label,
+  testID,
+}: Pick<FormFieldProps<Draft>, 'control' | 'name' | 'label' | 'testID'>) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <DateField
+      label={label}
+      value={field.value as string}
+      onChange={field.onChange}
+      onBlur={field.onBlur}
+      problem={fieldState.error?.message}
+      testID={testID}
     />
   );
 }
@@ -127,7 +147,7 @@ export function FormToggles<Draft extends FieldValues>({
     <FieldGroup label={label} help={help}>
       <View className="flex-row flex-wrap gap-2">
         {options.map(({ value, label: words }) => (
-          <Button
+          <Chip
             key={value}
             label={words}
             hint={`${label}: ${words}`}

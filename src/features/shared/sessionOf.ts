@@ -1,5 +1,5 @@
 import type { CalendarDay } from '@/core/base/measures';
-import { usedVersion } from '@/core/recipe/recipes';
+import { usedVersion } from '@/core/recipe/larder';
 import type { RecipeVersion, Session } from '@/core/records/shapes';
 import { newStamp } from './stamp';
 

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import type { Arm, Trial } from '@/core/records/shapes';
 
 /** "Does Linseed gel change the firmness?" */

@@ -1,4 +1,4 @@
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import { selectLarder, useAppSelector } from '@/store';
 
 /** The catalogue with her own ingredients and recipes. */

@@ -1,6 +1,6 @@
 import { batchUses, gramsUsed, keyOfUse } from '@/core/hair/history';
 import { classifyVersion } from '@/core/recipe/classification';
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import { ofKind, type StoredRecord, UsedVersion } from '@/core/records/shapes';
 
 /**

@@ -1,6 +1,6 @@
 import { perLanguage } from '@/core/base/language';
 import { classifyVersion, type Verdict } from '@/core/recipe/classification';
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import type { School, RecipeVersion } from '@/core/records/shapes';
 
 /** With the names of what goes in. */

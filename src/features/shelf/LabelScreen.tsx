@@ -37,7 +37,7 @@ export function LabelScreen({ batchId }: { batchId: string }) {
       <View
         nativeID="print-label"
         testID="print-label"
-        className="w-[300px] gap-1 rounded-xl border-2 border-ink bg-raised p-4"
+        className="w-field-2xl gap-1 rounded-xl border-2 border-ink bg-raised p-4"
       >
         <Text className="font-head text-title text-ink">{label.name}</Text>
         <Text className="font-strong text-lead text-ink">{label.notFood}</Text>

@@ -12,7 +12,7 @@ import {
   startPersistence,
   useAppSelector,
 } from '@/store';
-import { useAppearance, useTheme, useWide } from '@/ui';
+import { useAppearance, useTheme, useWide, useWideClass } from '@/ui';
 import { Keys, type KeyParts } from './Keys';
 import { NewVersion } from './NewVersion';
 import { Opening } from './Opening';
@@ -72,9 +72,10 @@ function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) 
   useDailyCopy();
   useDemoStart();
   useTheme(theme);
+  useWideClass();
   useAppearance(Number(textSize), motion === 'less');
   return (
-    <View className={`flex-1 bg-paper ${wide ? 'flex-row' : ''}`}>
+    <View className="flex-1 bg-paper wide:flex-row">
       {wide && !isBare ? <Places /> : null}
       <View role="main" className="flex-1">
         <StorageNotice />

@@ -22,7 +22,7 @@ export function NewVersion() {
       role="status"
       className="flex-row flex-wrap items-center gap-3 border-b border-line bg-raised px-5 py-2"
     >
-      <View className="min-w-[180px] flex-1">
+      <View className="min-w-column-l flex-1">
         <Body>{t`A new version is here. Your records stay as they are.`}</Body>
       </View>
       <Button

@@ -35,7 +35,7 @@ export function StorageNotice() {
       role="alert"
       className="flex-row flex-wrap items-center gap-3 border-b-2 border-danger bg-raised px-5 py-2"
     >
-      <View className="min-w-[200px] flex-1">
+      <View className="min-w-column-l flex-1">
         <Problem>{text}</Problem>
       </View>
       {problem && status !== 'blocked' ? (

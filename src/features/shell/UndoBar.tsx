@@ -3,7 +3,6 @@ import * as Toast from '@rn-primitives/toast';
 import { useEffect } from 'react';
 import { Text } from 'react-native';
 import { recordsAdded, selectUndo, undoClosed, useAppDispatch, useAppSelector } from '@/store';
-import { useWide } from '@/ui';
 import { withdrawing } from '../shared/stamp';
 
 /** How long the offer stands. Long enough to read and to reach by keyboard; the record itself can be corrected any time. */
@@ -13,7 +12,6 @@ const OFFER_MS = 12_000;
 export function UndoBar() {
   const offer = useAppSelector(selectUndo);
   const dispatch = useAppDispatch();
-  const wide = useWide();
   const close = () => dispatch(undoClosed());
 
   useEffect(() => {
@@ -29,9 +27,7 @@ export function UndoBar() {
       type="background"
       open={offer !== null}
       onOpenChange={close}
-      className={`absolute left-4 right-4 flex-row items-center gap-2 rounded-2xl bg-ink py-1 pl-5 pr-2 ${
-        wide ? 'bottom-6 left-auto max-w-[560px]' : 'bottom-[88px]'
-      }`}
+      className="absolute bottom-bar left-4 right-4 flex-row items-center gap-2 rounded-2xl bg-ink py-1 pl-5 pr-2 wide:bottom-6 wide:left-auto wide:max-w-note"
     >
       <Toast.Title className="flex-1 font-text text-body text-paper">{offer?.said ?? ''}</Toast.Title>
       {(offer?.recordIds ?? []).length > 0 ? (

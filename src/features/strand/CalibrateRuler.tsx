@@ -90,7 +90,7 @@ export function CalibrateRuler({ start, onDone, onTyping }: CalibrateRulerProps)
             <Slider.Thumb
               aria-label={t`Lower edge of the card on the screen`}
               aria-valuetext={t`${{ pixelsPerMm: fixed(pixelsPerMm, 2) }} pixels a millimetre`}
-              className="block h-[44px] w-[44px] rounded-xl border-2 border-ink bg-saffron"
+              className="block h-11 w-11 rounded-xl border-2 border-ink bg-saffron"
             />
           </Slider.Root>
         </View>

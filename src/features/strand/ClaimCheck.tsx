@@ -7,7 +7,7 @@ import { rateRatio, rateRatioWords, type Rate } from '@/core/hair/evidence';
 import type { HeadHistory } from '@/core/hair/history';
 import { firstUses } from '@/core/hair/history';
 import { tallyTotals } from '@/core/records/shapes';
-import { Body, Choice, Field, FieldGroup, Heading, Small, Strong } from '@/ui';
+import { Body, Choice, DateField, FieldGroup, Heading, Small, Strong } from '@/ui';
 
 type What = 'broken' | 'shed';
 const whats = perLanguage((): readonly { value: What; label: string }[] => [
@@ -41,13 +41,7 @@ export function ClaimCheck({ history }: { history: HeadHistory }) {
         />
       </FieldGroup>
       {chosen === OTHER ? (
-        <Field
-          label={t`Day, as YYYY-MM-DD`}
-          value={typed}
-          onChange={setTyped}
-          className="w-[160px]"
-          testID="claim-day"
-        />
+        <DateField label={t`Since`} value={typed} onChange={setTyped} testID="claim-day" />
       ) : null}
       {day ? <Answer history={history} what={what} since={day} /> : null}
     </View>
@@ -72,7 +66,7 @@ function Answer({ history, what, since }: { history: HeadHistory; what: What; si
   return (
     <View className="gap-1" testID="claim-answer">
       <Strong>{rateRatioWords(ratio)}</Strong>
-      <Small className="text-ink">{t`Before: ${{ rate: rateText(ratio.before) }}. Since: ${{ rate2: rateText(ratio.after) }}.`}</Small>
+      <Small className="text-ink">{t`Before: ${{ rateBefore: rateText(ratio.before) }}. Since: ${{ rateSince: rateText(ratio.after) }}.`}</Small>
     </View>
   );
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import type { CalendarDay } from '@/core/base/measures';
 import { Choice, FieldGroup } from '@/ui';
-import { FormField } from '../shared/form';
+import { FormDate } from '../shared/form';
 
 interface DayFieldProps<Draft extends FieldValues> {
   readonly control: Control<Draft>;
@@ -38,15 +38,7 @@ export function DayField<Draft extends FieldValues>({
           if (day !== ANOTHER) field.onChange(day);
         }}
       />
-      {isOther ? (
-        <FormField
-          control={control}
-          name={name}
-          label={t`Day, as YYYY-MM-DD`}
-          className="w-[160px]"
-          testID="reading-day"
-        />
-      ) : null}
+      {isOther ? <FormDate control={control} name={name} label={t`Which day`} testID="reading-day" /> : null}
     </FieldGroup>
   );
 }

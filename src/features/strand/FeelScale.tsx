@@ -40,7 +40,7 @@ export function FeelScale({ value, onChange }: { value: number | null; onChange:
               key={word}
               value={String(index - MIDDLE)}
               aria-label={word}
-              className={`min-w-target max-w-[72px] flex-1 items-center rounded-xl border-2 py-2 ${
+              className={`min-w-target max-w-column-xs flex-1 items-center rounded-xl border-2 py-2 ${
                 chosen
                   ? 'border-ink bg-saffron'
                   : index === MIDDLE
@@ -61,7 +61,7 @@ export function FeelScale({ value, onChange }: { value: number | null; onChange:
           );
         })}
       </RadioGroup.Root>
-      <View className="max-w-[520px] flex-row justify-between" aria-hidden>
+      <View className="max-w-note flex-row justify-between" aria-hidden>
         <Small>{t`gummy`}</Small>
         <Small>{t`springy`}</Small>
         <Small>{t`straw`}</Small>

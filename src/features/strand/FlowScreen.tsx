@@ -3,14 +3,14 @@ import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
-import type { Head, Measured, Moment, Reading } from '@/core/records/shapes';
+import type { Head, Measured, Moment } from '@/core/records/shapes';
 import { Button, Choice, FieldGroup, Problem, Screen, Small, useWide } from '@/ui';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { Welcome } from '../shared/Welcome';
+import { HOLDS } from './howto/flows';
 import { HowToFold, HowToSide } from './howto/HowToPane';
-import type { FlowId } from './howto/howTos';
 import { momentNow } from './momentNow';
 import { Says } from './Says';
 import { useSaveReading } from './useSaveReading';
@@ -22,16 +22,6 @@ export function withHead(Flow: (props: { head: Head }) => ReactNode) {
     return head ? <Flow key={head.headId} head={head} /> : <Welcome />;
   };
 }
-
-/** Whether a reading holds this flow's test. */
-const HOLDS: Record<Exclude<FlowId, 'photo'>, (reading: Reading) => boolean> = {
-  stretch: ({ strands }) => strands.length > 0,
-  tally: ({ tally }) => tally !== null,
-  porosity: ({ porosity }) => porosity !== null,
-  feel: ({ feel, marks, scalp }) =>
-    feel !== null || scalp.length > 0 || Object.values(marks).some((mark) => mark !== null),
-  length: ({ lengths }) => lengths.length > 0,
-};
 
 const moments = perLanguage((): readonly { value: Moment; label: string }[] => [
   { value: 'before', label: t`before treatment` },

@@ -20,7 +20,7 @@ export function HistoryTable({ state, marks }: { state: SignalState; marks: read
   const rows = [
     ...state.measurements.map((row) => ({
       day: row.day,
-      value: t`${{ row: show(row.value) }} (${{ row2: show(row.value - row.sd) }} to ${{ row3: show(row.value + row.sd) }})`,
+      value: t`${{ value: show(row.value) }} (${{ low: show(row.value - row.sd) }} to ${{ high: show(row.value + row.sd) }})`,
       text: row.off ? t`${{ why: row.why }}; probably a slip, it counted little` : row.why,
     })),
     ...marks.map((mark) => ({ ...mark, value: '' })),
@@ -30,10 +30,10 @@ export function HistoryTable({ state, marks }: { state: SignalState; marks: read
       <View role="table" aria-label={t`Readings, treatments and events`} className="gap-1">
         {rows.slice(0, shown).map((row, index) => (
           <View key={index} role="row" className="flex-row gap-3 border-t border-line py-1">
-            <View role="cell" className="w-[64px]">
+            <View role="cell" className="w-column-xs">
               <Small className="text-ink">{formatDay(row.day, 'd MMM')}</Small>
             </View>
-            <View role="cell" className="w-[118px]">
+            <View role="cell" className="w-field-m">
               <Small className="text-ink">{row.value}</Small>
             </View>
             <View role="cell" className="flex-1">

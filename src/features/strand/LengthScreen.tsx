@@ -36,7 +36,7 @@ export const LengthScreen = withHead(function Length({ head }: { head: Head }) {
         {REGIONS.map((place) => {
           const before = lastLength(readings, place);
           return (
-            <View key={place} className="w-[150px] gap-1">
+            <View key={place} className="w-field-l gap-1">
               <Field
                 label={placeLabels()[place]}
                 numeric

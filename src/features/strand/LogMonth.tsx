@@ -1,10 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { addDays, dayRange, formatDay, weekdayOf, type CalendarDay } from '@/core/base/measures';
 import type { Head } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector, WEEK_START_DAYS } from '@/store';
-import { Button, Heading, Small, Strong } from '@/ui';
+import { Button, ButtonBox, Heading, Small, Strong } from '@/ui';
 import { KindMark } from '../shared/KindMark';
 import { useHistory } from '../shared/useHistory';
 import { kindOfSession, type LogEntry } from './logEntries';
@@ -37,7 +37,7 @@ export function LogMonth({ head, entries, today, day, onDay }: MonthProps) {
   return (
     <View className="gap-2" testID="log-month">
       <View className="flex-row flex-wrap items-center gap-2">
-        <View className="min-w-[140px] flex-1">
+        <View className="min-w-column-m flex-1">
           <Heading level={2}>{formatDay(first, 'MMMM yyyy')}</Heading>
         </View>
         <Button
@@ -65,16 +65,15 @@ export function LogMonth({ head, entries, today, day, onDay }: MonthProps) {
           );
           const names = own.map(({ title }) => title.slice(title.indexOf(', ') + 2));
           return (
-            <Pressable
+            <ButtonBox
               key={each}
-              role="button"
               disabled={own.length === 0}
-              aria-disabled={own.length === 0}
-              aria-pressed={day === each}
-              aria-label={`${formatDay(each, 'd MMMM')}: ${names.length > 0 ? names.join(', ') : 'nothing'}`}
+              pressed={day === each}
+              label={`${formatDay(each, 'd MMMM')}: ${names.length > 0 ? names.join(', ') : 'nothing'}`}
               onPress={() => onDay(day === each ? null : each)}
-              style={{ width: WIDTH }}
-              className={`min-h-[56px] items-center rounded-xl py-1 ${day === each ? 'bg-lane' : ''}`}
+              width={WIDTH}
+              tall="wet"
+              className={`items-center rounded-xl py-1 ${day === each ? 'bg-lane' : ''}`}
             >
               {each === today ? (
                 <Strong>{formatDay(each, 'd')}</Strong>
@@ -83,7 +82,7 @@ export function LogMonth({ head, entries, today, day, onDay }: MonthProps) {
               )}
               {kinds[0] ? <KindMark kind={kinds[0]} done /> : null}
               {own.length > 0 && kinds.length === 0 ? <Small className="text-ink">·</Small> : null}
-            </Pressable>
+            </ButtonBox>
           );
         })}
       </View>

@@ -76,7 +76,7 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
           placeholder={t`a recipe, a word`}
           value={query}
           onChange={setQuery}
-          className="w-[220px]"
+          className="w-field-xl"
           testID="log-search"
         />
         <Button label={t`For a stylist or a doctor`} onPress={() => router.push('/strand/report')} />

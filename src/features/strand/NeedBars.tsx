@@ -23,13 +23,13 @@ export function NeedBars({ need }: { need: Need }) {
     <View role="list" aria-label={t`What it needs, and how likely`} className="gap-1">
       {rows.map(({ kind, chance }) => (
         <View key={kind} role="listitem" className="flex-row items-center gap-3">
-          <View className="w-[104px]">
+          <View className="w-rail">
             <Small className="text-ink">{needWords()[kind]}</Small>
           </View>
           <View className="h-3 flex-1 overflow-hidden rounded-full bg-sunken" aria-hidden>
             <View className="h-3 rounded-full bg-ink" style={{ width: `${Math.round(100 * chance)}%` }} />
           </View>
-          <View className="w-[44px] items-end">
+          <View className="w-11 items-end">
             <Small className="text-ink">{Math.round(100 * chance)} %</Small>
           </View>
         </View>

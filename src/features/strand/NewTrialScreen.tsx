@@ -131,7 +131,7 @@ function Terms({ trial }: { trial: Trial }) {
         {t`${plural({ rounds: 2 * trial.rounds }, { one: '# wash', other: '# washes' })}, ${plural({ washoutDays: trial.washoutDays }, { one: '# day', other: '# days' })} apart at least. It ends with the last of them, or on ${{ endsBy: formatDay(trial.endsBy, 'd MMM yyyy') }}; looking in between changes nothing, so no peeking rule is needed.`}
       </Body>
       {trial.signal === 'breakage' ? null : (
-        <Body>{t`The answer will be good to about ±${{ expectedHalfWidth: fixed(expectedHalfWidth(trial), 1) }}, where comfortable is ${{ more: trial.signal === 'firmness' ? '1' : '2' }} wide.`}</Body>
+        <Body>{t`The answer will be good to about ±${{ expectedHalfWidth: fixed(expectedHalfWidth(trial), 1) }}, where comfortable is ${{ comfortable: trial.signal === 'firmness' ? '1' : '2' }} wide.`}</Body>
       )}
       <Small>{t`No other new recipe meanwhile, please, and everything else as always.`}</Small>
     </View>

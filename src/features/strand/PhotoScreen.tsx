@@ -117,7 +117,7 @@ function Picture({ photo, head }: { photo: Photo; head: Head }) {
   const takeBack = useTakeBack();
   const when = formatDay(photo.day, 'd MMM yyyy');
   return (
-    <View className="min-w-0 max-w-[420px] flex-1 gap-1">
+    <View className="min-w-0 max-w-note flex-1 gap-1">
       <Image
         source={{ uri: `data:image/jpeg;base64,${photo.jpeg}` }}
         accessibilityLabel={`${head.name}, ${placeLabels()[photo.place].toLowerCase()}, ${when}`}

@@ -76,7 +76,7 @@ function Mist({
   return (
     <FieldGroup label={t`Mist until it is gone`}>
       <View className="flex-row flex-wrap items-center gap-3">
-        <Text className="min-w-[110px] font-head text-huge text-ink" testID="mist-seconds" role="timer">
+        <Text className="min-w-column-m font-head text-huge text-ink" testID="mist-seconds" role="timer">
           {running ?? seconds ?? 0} s
         </Text>
         <Button

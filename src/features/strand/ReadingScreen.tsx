@@ -138,7 +138,7 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
               name={`lengths.${place}`}
               label={placeLabels()[place]}
               numeric
-              className="w-[100px]"
+              className="w-field-s"
             />
           ))}
         </View>
@@ -171,7 +171,7 @@ function CountFields({ control }: Fields) {
           name="broken"
           label={t`Broken`}
           numeric
-          className="w-[100px]"
+          className="w-field-s"
           testID="broken"
         />
         <FormField
@@ -179,7 +179,7 @@ function CountFields({ control }: Fields) {
           name="shed"
           label={t`Shed`}
           numeric
-          className="w-[100px]"
+          className="w-field-s"
           testID="shed"
         />
         <FormField
@@ -187,7 +187,7 @@ function CountFields({ control }: Fields) {
           name="days"
           label={t`Days since the last`}
           numeric
-          className="w-[140px]"
+          className="w-field-l"
           testID="days"
         />
       </View>
@@ -204,7 +204,7 @@ function PorosityFields({ control }: Fields) {
           name="mistSeconds"
           label={t`Mist gone after, s`}
           numeric
-          className="w-[150px]"
+          className="w-field-l"
           testID="mist"
         />
         <FormField
@@ -212,7 +212,7 @@ function PorosityFields({ control }: Fields) {
           name="dryMinutes"
           label={t`Dry in the air after, min`}
           numeric
-          className="w-[180px]"
+          className="w-field-l"
           testID="dry-minutes"
         />
       </View>

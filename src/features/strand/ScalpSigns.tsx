@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import type { ScalpSign } from '@/core/records/shapes';
-import { Button } from '@/ui';
+import { Chip } from '@/ui';
 import { scalpOptions, withScalpSign } from './readingOptions';
 
 interface ScalpSignsProps {
@@ -14,7 +14,7 @@ export function ScalpSigns({ signs, onChange }: ScalpSignsProps) {
   return (
     <View className="flex-row flex-wrap gap-2">
       {scalpOptions().map(({ value, label }) => (
-        <Button
+        <Chip
           key={value}
           label={label}
           hint={t`Scalp: ${label}`}

@@ -164,7 +164,7 @@ function levelInWords(state: SignalState): string {
   const best = sides[0];
   const surely = (best?.chance ?? 0) > 0.9 ? '' : (best?.chance ?? 0) > 0.6 ? t`Likely ` : t`Perhaps `;
   const unit = signal === 'breakage' ? t` broken pieces a day` : '';
-  const sentence = t`${surely}${{ word: best?.word ?? '' }}: about ${{ level: levelText(signal, mean) }}${unit}, between ${{ level2: levelText(signal, mean - Z90 * sd) }} and ${{ level3: levelText(signal, mean + Z90 * sd) }} nine times in ten.`;
+  const sentence = t`${surely}${{ word: best?.word ?? '' }}: about ${{ level: levelText(signal, mean) }}${unit}, between ${{ low: levelText(signal, mean - Z90 * sd) }} and ${{ high: levelText(signal, mean + Z90 * sd) }} nine times in ten.`;
   return (
     sentence.charAt(0).toUpperCase() +
     sentence.slice(1) +

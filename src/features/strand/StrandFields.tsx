@@ -3,7 +3,7 @@ import { useController, useFieldArray, useWatch, type Control } from 'react-hook
 import { View } from 'react-native';
 import { BLANK_STRAND, strandFromDraft, type ReadingDraft } from '@/core/hair/checks';
 import { READING_LIMITS } from '@/core/records/shapes';
-import { Button, FieldGroup, Small } from '@/ui';
+import { Button, Chip, FieldGroup, Small } from '@/ui';
 import { FormField } from '../shared/form';
 import { strandWords } from './strandWords';
 
@@ -48,12 +48,12 @@ function StrandRow({ control, index }: { control: Control<ReadingDraft>; index: 
             label={label}
             spoken={t`Strand ${number}, ${label}, mm`}
             numeric
-            className="min-w-[74px] max-w-[110px] flex-1"
+            className="min-w-column-xs max-w-column-m flex-1"
             testID={`${part}-${index}`}
           />
         ))}
-        <Button
-          className="mt-[24px]"
+        <Chip
+          className="mt-6"
           label={t`snapped`}
           hint={t`Strand ${number} snapped`}
           pressed={snapped.value}

@@ -6,7 +6,7 @@ import { formatDay } from '@/core/base/measures';
 import type { HairState, NextReading } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
 import { SIGNAL_IDS } from '@/core/records/shapes';
-import { Body, Button, Heading, Screen, Small, useWide } from '@/ui';
+import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import { placeLabels } from '../shared/headWords';
 import { ReadingsDue } from '../shared/ReadingsDue';
@@ -34,7 +34,6 @@ const testWords = perLanguage((): Record<NextReading['test'], string> => ({
 function StrandView({ head, state }: { head: Head; state: HairState }) {
   const history = useHistory(head.headId);
   const today = useToday();
-  const wide = useWide();
   const count = state.readingCount;
   return (
     <Screen
@@ -55,7 +54,7 @@ function StrandView({ head, state }: { head: Head; state: HairState }) {
         />
       </View>
       <ReadingsDue headId={head.headId} />
-      <View className={wide ? 'gap-6' : 'gap-5'}>
+      <View className="gap-5 wide:gap-6">
         {SIGNAL_IDS.map((signal) => (
           <SignalHistory key={signal} state={state.signals[signal]} history={history} today={today} />
         ))}
@@ -85,7 +84,7 @@ function Why({ head, state }: { head: Head; state: HairState }) {
       {kept.length > 0 ? <Heading level={2}>{t`Length kept`}</Heading> : null}
       {kept.map(({ place, first, last, gainedCm }) => (
         <Body key={place}>
-          {t`${{ place: placeLabels()[place] }}: ${{ cm: last.cm }} cm, ${{ more: gainedCm >= 0 ? '+' : '−' }}${{ gainedCm: Math.abs(gainedCm) }} cm since ${{ day: formatDay(first.day, 'd MMM yyyy') }}.`}
+          {t`${{ place: placeLabels()[place] }}: ${{ cm: last.cm }} cm, ${{ sign: gainedCm >= 0 ? '+' : '−' }}${{ gainedCm: Math.abs(gainedCm) }} cm since ${{ day: formatDay(first.day, 'd MMM yyyy') }}.`}
         </Body>
       ))}
     </View>

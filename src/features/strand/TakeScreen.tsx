@@ -1,70 +1,13 @@
 import { t } from '@lingui/core/macro';
-import { Link } from 'expo-router';
-import { Pressable, View } from 'react-native';
-import { perLanguage } from '@/core/base/language';
-import type { TestId } from '@/core/hair/checks';
+import { View } from 'react-native';
 import type { HairState, NextReading } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
-import { selectUnderway, useAppSelector, type Underway } from '@/store';
+import { selectUnderway, useAppSelector } from '@/store';
 import { Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
+import { LinkRow } from '../shared/LinkBox';
 import { WithState } from '../shared/WithHead';
-
-interface Flow {
-  readonly href:
-    | '/strand/stretch'
-    | '/strand/tally'
-    | '/strand/porosity'
-    | '/strand/feel'
-    | '/strand/length'
-    | '/strand/photo'
-    | '/strand/event'
-    | '/strand/reading';
-  readonly title: string;
-  readonly text: string;
-  /** What of the state it would sharpen; null for what tells nothing of it. */
-  readonly test: TestId | null;
-  readonly isUnderway?: (underway: Underway) => boolean;
-}
-
-const takingFlows = perLanguage((): readonly Flow[] => [
-  {
-    href: '/strand/stretch',
-    title: t`Stretch test`,
-    text: t`wet, 5 strands · 2 min`,
-    test: 'stretch',
-    isUnderway: ({ strands }) => strands.length > 0,
-  },
-  { href: '/strand/feel', title: t`Feel and look`, text: t`a stroke over the hair · 20 s`, test: 'feel' },
-  {
-    href: '/strand/tally',
-    title: t`Count while detangling`,
-    text: t`broken and shed · no extra time`,
-    test: 'tally',
-    isUnderway: ({ taps }) => taps.length > 0,
-  },
-  {
-    href: '/strand/porosity',
-    title: t`Porosity`,
-    text: t`mist, drying, finger, glass · 1 min`,
-    test: 'porosity',
-    isUnderway: ({ dryingSince }) => dryingSince !== null,
-  },
-  { href: '/strand/photo', title: t`Picture`, text: t`same place, same light`, test: null },
-  { href: '/strand/length', title: t`Length`, text: t`four places, once a month`, test: null },
-  {
-    href: '/strand/event',
-    title: t`Something happened`,
-    text: t`heat, swim, dye, style, weather …`,
-    test: null,
-  },
-  {
-    href: '/strand/reading',
-    title: t`Write figures`,
-    text: t`everything on one sheet, also for another day`,
-    test: null,
-  },
-]);
+import { takingFlows, type Flow } from './howto/flows';
 
 /** Which reading now? The one that would settle most comes first. */
 export function TakeScreen() {
@@ -92,18 +35,16 @@ function Take({ head, state }: { head: Head; state: HairState }) {
           const words = gainWords(gain(flow));
           return (
             <View key={flow.href} role="listitem">
-              <Link href={flow.href} asChild>
-                <Pressable role="link" className="min-h-[64px] justify-center border-t border-line py-3">
-                  <Strong className="text-lead">{flow.title}</Strong>
-                  <Small>
-                    {flow.text}
-                    {words ? ` · ${words}` : ''}
-                  </Small>
-                  {flow.isUnderway?.(underway) ? (
-                    <Small className="font-strong text-accent">{t`under way: go on`}</Small>
-                  ) : null}
-                </Pressable>
-              </Link>
+              <LinkRow href={flow.href}>
+                <Strong className="text-lead">{flow.title}</Strong>
+                <Small>
+                  {flow.text}
+                  {words ? ` · ${words}` : ''}
+                </Small>
+                {flow.isUnderway?.(underway) ? (
+                  <Small className="font-strong text-accent">{t`under way: go on`}</Small>
+                ) : null}
+              </LinkRow>
             </View>
           );
         })}

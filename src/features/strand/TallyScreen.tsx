@@ -1,12 +1,12 @@
 import { plural, t } from '@lingui/core/macro';
 import { impactAsync, ImpactFeedbackStyle } from 'expo-haptics';
 import { useState } from 'react';
-import { Pressable, Text, View } from 'react-native';
+import { Text, View } from 'react-native';
 import { sectionsOf, type Tap } from '@/core/hair/checks';
 import type { Head } from '@/core/records/shapes';
 import { READING_LIMITS, tallyTotals } from '@/core/records/shapes';
 import { selectUnderway, tapped, underwayEnded, untapped, useAppDispatch, useAppSelector } from '@/store';
-import { Body, Button, FieldGroup, Small, Strong } from '@/ui';
+import { Body, Button, ButtonBox, Chip, FieldGroup, Small, Strong } from '@/ui';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { daysSinceDetangle } from './daysSinceDetangle';
@@ -102,8 +102,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
       ) : null}
       {taps.length === 0 ? (
         <View className="items-start">
-          <Button
-            tone="quiet"
+          <Chip
             label={t`Nothing came out at all`}
             pressed={none}
             onPress={() => setNone(!none)}
@@ -133,16 +132,16 @@ interface PadProps {
 
 function Pad({ label, under, count, onPress, firm = false }: PadProps) {
   return (
-    <Pressable
-      role="button"
-      aria-label={t`One more ${label}, ${count} so far`}
+    <ButtonBox
+      label={t`One more ${label}, ${count} so far`}
       onPress={onPress}
       testID={`pad-${label}`}
-      className={`min-h-[220px] flex-1 items-center justify-center gap-1 rounded-3xl border-4 border-ink active:opacity-70 ${firm ? 'bg-lane' : 'bg-raised'}`}
+      tall="pad"
+      className={`flex-1 items-center justify-center gap-1 rounded-3xl border-4 border-ink ${firm ? 'bg-lane' : 'bg-raised'}`}
     >
-      <Text className="font-head text-[72px] leading-[80px] text-ink">{count}</Text>
+      <Text className="font-head text-count text-ink">{count}</Text>
       <Text className="font-strong text-title text-ink">{label}</Text>
       <Text className="font-text text-small text-soft-ink">{under}</Text>
-    </Pressable>
+    </ButtonBox>
   );
 }

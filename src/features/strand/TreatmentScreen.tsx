@@ -107,7 +107,7 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
           name="minutes"
           label={t`On for, min`}
           numeric
-          className="w-[120px]"
+          className="w-field-m"
           testID="treatment-minutes"
         />
         <FormField
@@ -115,7 +115,7 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
           name="grams"
           label={t`Grams, if weighed`}
           numeric
-          className="w-[150px]"
+          className="w-field-l"
           testID="treatment-grams"
         />
       </View>

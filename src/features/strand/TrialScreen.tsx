@@ -154,7 +154,7 @@ function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; 
         <Problem key={text}>{text}</Problem>
       ))}
       {response ? (
-        <Small className="text-ink">{t`The state, which also uses everything outside the trial, has it at ${{ effect: effectText(trial.signal, response.mean) }} a use (${{ effect2: effectText(trial.signal, response.mean - Z90 * response.sd) }} to ${{ effect3: effectText(trial.signal, response.mean + Z90 * response.sd) }}).`}</Small>
+        <Small className="text-ink">{t`The state, which also uses everything outside the trial, has it at ${{ effect: effectText(trial.signal, response.mean) }} a use (${{ leastEffect: effectText(trial.signal, response.mean - Z90 * response.sd) }} to ${{ mostEffect: effectText(trial.signal, response.mean + Z90 * response.sd) }}).`}</Small>
       ) : null}
     </View>
   );

@@ -1,11 +1,12 @@
 import { plural, t } from '@lingui/core/macro';
-import { Link, router } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { router } from 'expo-router';
+import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
 import { trialState } from '@/core/hair/trials';
 import type { Head } from '@/core/records/shapes';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
+import { LinkRow } from '../shared/LinkBox';
 import { armWords, trialQuestion } from '../shared/trialWords';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
@@ -43,14 +44,12 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
       <View role="list">
         {states.map(({ trial, done, of, stage }) => (
           <View key={trial.id} role="listitem">
-            <Link href={`/strand/trials/${trial.trialId}`} asChild>
-              <Pressable role="link" className="min-h-[64px] justify-center border-t border-line py-3">
-                <Strong className="text-lead">{trialQuestion(trial, larder)}</Strong>
-                <Small>
-                  {t`${done} of ${plural(of, { one: '# wash', other: '# washes' })} since ${{ startsOn: formatDay(trial.startsOn, 'd MMM yyyy') }} · ${{ state: stage.what === 'over' ? stage.why : t`running` }}`}
-                </Small>
-              </Pressable>
-            </Link>
+            <LinkRow href={`/strand/trials/${trial.trialId}`}>
+              <Strong className="text-lead">{trialQuestion(trial, larder)}</Strong>
+              <Small>
+                {t`${done} of ${plural(of, { one: '# wash', other: '# washes' })} since ${{ startsOn: formatDay(trial.startsOn, 'd MMM yyyy') }} · ${{ state: stage.what === 'over' ? stage.why : t`running` }}`}
+              </Small>
+            </LinkRow>
           </View>
         ))}
       </View>

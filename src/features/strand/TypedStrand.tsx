@@ -11,7 +11,7 @@ import {
   stretchPercentOf,
 } from '@/core/hair/checks';
 import type { Region, Strand } from '@/core/records/shapes';
-import { Button, Field, Problem, Small, Strong } from '@/ui';
+import { Button, Chip, Field, Problem, Small, Strong } from '@/ui';
 
 interface TypedStrandProps {
   readonly number: number;
@@ -41,7 +41,7 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
             key={part}
             label={label}
             numeric
-            className="w-[96px]"
+            className="w-field-s"
             value={draft[part]}
             onChange={(text) => set({ [part]: text })}
             problem={problems[part]}
@@ -49,7 +49,7 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
           />
         ))}
         <View className="pt-6">
-          <Button
+          <Chip
             label={t`It snapped`}
             pressed={draft.snapped}
             onPress={() => set({ snapped: !draft.snapped })}

@@ -133,7 +133,7 @@ function Confounded({ state, history }: { state: SignalState; history: HeadHisto
       <Heading level={2}>{t`Not to be told apart`}</Heading>
       {state.entangled.map(({ recipeIds: [one, other] }) => (
         <Body key={`${one}-${other}`}>
-          {t`${{ recipeName: recipeName(one) }} and ${{ recipeName2: recipeName(other) }} are always used together or close behind each other: what one does cannot be told from what the other does. Use one without the other a few times, or start a trial.`}
+          {t`${{ recipeName: recipeName(one) }} and ${{ otherName: recipeName(other) }} are always used together or close behind each other: what one does cannot be told from what the other does. Use one without the other a few times, or start a trial.`}
         </Body>
       ))}
       {together.map((group) => (

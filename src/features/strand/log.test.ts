@@ -9,7 +9,7 @@ import {
   testSession,
   testStrand,
 } from '@/core/lab/testing';
-import { makeLarder } from '@/core/recipe/recipes';
+import { makeLarder } from '@/core/recipe/larder';
 import type { BatchEvent, WashDay } from '@/core/records/shapes';
 import { foundIn, kindOfSession, logEntries } from './logEntries';
 import { reportOf } from './report';

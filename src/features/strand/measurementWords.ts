@@ -10,5 +10,5 @@ export function measurementWords({
   sd,
 }: Pick<Measurement, 'signal' | 'value' | 'sd'>): string {
   const unit = signal === 'breakage' ? t` pieces a day` : '';
-  return t`${{ signal: SIGNALS[signal].label }} ${{ level: levelText(signal, value) }}${unit}, likely between ${{ level2: levelText(signal, value - sd) }} and ${{ level3: levelText(signal, value + sd) }}`;
+  return t`${{ signal: SIGNALS[signal].label }} ${{ level: levelText(signal, value) }}${unit}, likely between ${{ low: levelText(signal, value - sd) }} and ${{ high: levelText(signal, value + sd) }}`;
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { isSmall } from '@/core/plan/agenda';
 import type { Beat } from '@/core/plan/planning';
-import { Button } from '@/ui';
+import { Button, Chip } from '@/ui';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
 import { WhatIfReply } from './WhatIfReply';
@@ -21,7 +21,7 @@ export function BeatActions({ beat }: { beat: Beat }) {
   return (
     <View className="gap-2">
       <View className="flex-row flex-wrap gap-2">
-        <Button
+        <Chip
           label={beat.locked ? t`Kept` : t`Keep`}
           hint={
             beat.locked
@@ -33,7 +33,7 @@ export function BeatActions({ beat }: { beat: Beat }) {
         />
         {beat.slot === 'main' ? (
           <>
-            <Button
+            <Chip
               label={t`Move`}
               hint={t`Move ${{ beatName: beat.name }} to another day`}
               pressed={isMoving}

@@ -4,10 +4,9 @@ import { View } from 'react-native';
 import { addDays, failedBySchema, ok, type CalendarDay, type Result } from '@/core/base/measures';
 import { OCCASIONS, occasionSchema, type Occasion, type OccasionKind, Head } from '@/core/records/shapes';
 import { Button, Heading, Small } from '@/ui';
-import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
+import { FormChoice, FormDate, FormField, NotSavedYet, resolverOf } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
-import { DateField } from './DateField';
 import { occasionLabels, occasionWords } from './occasionWords';
 
 interface OccasionDraft {
@@ -53,15 +52,15 @@ export function OccasionForm({ head, today }: { head: Head; today: CalendarDay }
       />
       {what ? <Small>{occasionLabels()[what].note}</Small> : null}
       <View className="flex-row flex-wrap gap-4">
-        <DateField control={control} name="from" label={t`From`} testID="occasion-from" />
-        <DateField control={control} name="to" label={t`To, the last day`} testID="occasion-to" />
+        <FormDate control={control} name="from" label={t`From`} testID="occasion-from" />
+        <FormDate control={control} name="to" label={t`To, the last day`} testID="occasion-to" />
         {what === 'hours' ? (
           <FormField
             control={control}
             name="minutes"
             label={t`Minutes a day`}
             numeric
-            className="w-[130px]"
+            className="w-field-m"
             testID="occasion-minutes"
           />
         ) : null}

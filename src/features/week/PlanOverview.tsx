@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
 import type { Beat, PlanDay } from '@/core/plan/planning';
-import { Small, Strong } from '@/ui';
+import { ButtonBox, Small, Strong } from '@/ui';
 import { KindMark } from '../shared/KindMark';
 import { beatKey } from './BeatCard';
 import { DaysThread } from './DaysThread';
@@ -32,7 +32,7 @@ export function PlanOverview() {
       />
       <View role="table" aria-label={t`The plan by weeks`} className="gap-1">
         <View role="row" className="flex-row">
-          <View role="columnheader" className="w-[84px]">
+          <View role="columnheader" className="w-column-s">
             <Small>{t`Week of`}</Small>
           </View>
           {(weeks[0] ?? []).map(({ day }) => (
@@ -43,7 +43,7 @@ export function PlanOverview() {
         </View>
         {weeks.map((days) => (
           <View key={days[0]?.day} role="row" className="flex-row items-stretch border-b border-line">
-            <View role="cell" className="w-[84px] justify-center py-1">
+            <View role="cell" className="w-column-s justify-center py-1">
               <Small>{days[0] ? formatDay(days[0].day, 'd MMM') : ''}</Small>
             </View>
             {days.map((day) => (
@@ -73,18 +73,17 @@ function OverviewBeat({ beat }: { beat: Beat }) {
   const { open, toggle } = useWeek();
   const isChosen = open === beatKey(beat);
   return (
-    <Pressable
-      role="button"
-      aria-pressed={isChosen}
-      aria-label={`${beat.name}, ${formatDay(beat.day, 'EEEE d MMMM')}`}
+    <ButtonBox
+      pressed={isChosen}
+      label={`${beat.name}, ${formatDay(beat.day, 'EEEE d MMMM')}`}
       onPress={() => toggle(beat)}
-      className={`min-h-target flex-row items-center gap-1 rounded-xl ${isChosen ? 'bg-lane' : ''}`}
+      className={`flex-row items-center gap-1 rounded-xl ${isChosen ? 'bg-lane' : ''}`}
     >
       <KindMark kind={beat.kind} done={false} />
       <View className="flex-1">
         <Strong>{formatDay(beat.day, 'd')}</Strong>
         <Small>{beat.name}</Small>
       </View>
-    </Pressable>
+    </ButtonBox>
   );
 }

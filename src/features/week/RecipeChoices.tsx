@@ -35,7 +35,7 @@ export function RecipeChoices({ label, except, actions, note }: RecipeChoicesPro
         const verdict = classifyVersion(recipe, head.school, larder);
         return (
           <View key={recipe.recipeId} role="listitem" className="flex-row flex-wrap items-center gap-x-3">
-            <View className="min-w-[140px] flex-1">
+            <View className="min-w-column-m flex-1">
               <Strong>{recipe.name}</Strong>
               {verdict.ok ? <Small>{kindInWords(verdict.value.kind, verdict.value.strength)}</Small> : null}
             </View>

@@ -113,7 +113,7 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
   return (
     <View className="gap-1 border-b border-line pb-2" testID={`rule-${rule.id}`}>
       <View className="flex-row flex-wrap items-center gap-x-3">
-        <View className="min-w-[180px] flex-1">
+        <View className="min-w-column-l flex-1">
           <Strong>{rule.label}</Strong>
         </View>
         <Button
@@ -122,7 +122,7 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
           disabled={value === null || value <= rule.least}
           onPress={() => move(-step)}
         />
-        <Body className="min-w-[72px] text-center">{value === null ? t`off` : ruleText(rule, value)}</Body>
+        <Body className="min-w-column-xs text-center">{value === null ? t`off` : ruleText(rule, value)}</Body>
         <Button
           label="+"
           hint={t`More: ${{ rule: rule.label }}`}

@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
 import type { Beat } from '@/core/plan/planning';
-import { Button, Small, Strong, useWidth } from '@/ui';
+import { Button, ButtonBox, Small, Strong, useWidth } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
 import { kindInWords } from '../shared/beatWords';
 import { beatKey, beatLine, Preparation } from './BeatCard';
@@ -98,17 +98,16 @@ function ColumnBeat({ beat }: { beat: Beat }) {
   const isChosen = open === beatKey(beat);
   return (
     <View>
-      <Pressable
-        role="button"
-        aria-pressed={isChosen}
-        aria-label={t`More about ${{ beatName: beat.name }}`}
+      <ButtonBox
+        pressed={isChosen}
+        label={t`More about ${{ beatName: beat.name }}`}
         onPress={() => toggle(beat)}
         testID={`beat-${beat.slot}-${beat.day}`}
-        className={`min-h-target rounded-xl p-1 ${isChosen ? 'bg-lane' : ''}`}
+        className={`rounded-xl p-1 ${isChosen ? 'bg-lane' : ''}`}
       >
         <Strong className="text-link">{beat.name}</Strong>
         <Small>{beatLine(beat)}</Small>
-      </Pressable>
+      </ButtonBox>
       {beat.slot === 'main' ? <DragHandle beat={beat} /> : null}
     </View>
   );

@@ -6,7 +6,7 @@ import { formatDay, Stopped, TookTooLong } from '@/core/base/measures';
 import type { OwnPart, RhythmTryout } from '@/core/plan/scheduling';
 import type { Head } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
-import { Body, Button, Choice, Heading, Screen, Small, Strong, useWide } from '@/ui';
+import { Body, Button, Choice, Heading, Screen, Small, Strong } from '@/ui';
 import { askScheduler } from '@/workers';
 import { minutesText } from '../shared/beatWords';
 import { HeadPicker } from '../shared/HeadPicker';
@@ -32,7 +32,6 @@ export function TryScreen() {
 }
 
 function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
-  const wide = useWide();
   const [tried, setTried] = useState<Tried | null>(null);
   const [chosen, setChosen] = useState<RhythmTryout['id']>('strong-weekly');
   const ask = (own: readonly OwnPart[]) => {
@@ -92,7 +91,7 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
             value={chosen}
             onChange={setChosen}
           />
-          <View className={wide ? 'flex-row gap-8' : 'gap-6'}>
+          <View className="gap-6 wide:flex-row wide:gap-8">
             <RhythmPane rhythm={other} />
             <RhythmPane rhythm={plan} />
           </View>
@@ -111,13 +110,12 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
 }
 
 function RhythmPane({ rhythm }: { rhythm: RhythmTryout }) {
-  const wide = useWide();
   const { id, daysOutside, daysTooFirm, overloadFrom, brokenFirst, brokenLast, minutes, cost, breaks } =
     rhythm;
   const weeks = rhythm.days.length / 7;
   const text = t`${{ id: rhythmLabels()[id].label }}: expected outside the lane on ${{ daysOutside: Math.round(daysOutside) }} of ${plural({ count: rhythm.days.length }, { one: '# day', other: '# days' })}, too firm on ${{ daysTooFirm: Math.round(daysTooFirm) }}.`;
   return (
-    <View className={`gap-2 ${wide ? 'flex-1' : ''}`} testID={`rhythm-${id}`}>
+    <View className="gap-2 wide:flex-1" testID={`rhythm-${id}`}>
       <Heading level={2}>{rhythmLabels()[id].label}</Heading>
       <DaysThread
         days={rhythm.days.map(({ mean, sd, uses }) => ({ mean, sd, kinds: uses.map(({ kind }) => kind) }))}

@@ -140,7 +140,7 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
           </View>
         </>
       )}
-      <View className={wide ? 'flex-row gap-10' : ''}>
+      <View className="wide:flex-row wide:gap-10">
         {wide ? (
           <View className="flex-1">
             <ChosenBeat />
@@ -187,7 +187,7 @@ function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'li
     [answer, head, history.sessions, history.larder, week],
   );
   const last = plan.days[7 * week + 6];
-  const label = t`${{ headName: head.name }}'s hair is ${{ place: placeInWords(answer.state.signals.firmness) }} today and should be ${{ place2: last ? placeInWords(last.forecast) : t`the same` }} at the end of the week. The days are listed beside this picture.`;
+  const label = t`${{ headName: head.name }}'s hair is ${{ placeToday: placeInWords(answer.state.signals.firmness) }} today and should be ${{ placeAtEnd: last ? placeInWords(last.forecast) : t`the same` }} at the end of the week. The days are listed beside this picture.`;
   const ThreadView = wide ? ThreadAcross : ThreadDown;
   const cramped = useCramped();
   return (

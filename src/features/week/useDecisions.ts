@@ -65,7 +65,7 @@ export function useDecisions(headId: string, from: CalendarDay): Decisions {
       if (to === day) return;
       decide(
         [avoid(day, slot, recipeId), place(to, slot, recipeId)],
-        t`${name} moves from ${{ on: on(day) }} to ${{ on2: on(to) }}.`,
+        t`${name} moves from ${{ from: on(day) }} to ${{ to: on(to) }}.`,
       );
     },
     swap: ({ day, slot, name }, recipeId, other) =>

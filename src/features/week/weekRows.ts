@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/base/measures';
 import type { Beat, PrepTask } from '@/core/plan/planning';
 import type { TreatmentKind } from '@/core/recipe/classification';
-import type { Larder } from '@/core/recipe/recipes';
+import type { Larder } from '@/core/recipe/larder';
 import type { Head, Session } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
 import { verdictOf } from '../shared/verdictOf';

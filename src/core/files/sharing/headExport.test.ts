@@ -2,7 +2,7 @@ import { calendarDay } from '../../base/measures';
 import { headsIn, historyOf } from '../../hair/history';
 import { demoRecords } from '../../lab/simulation';
 import { STAMP, testBatch, testHead, testReading, testRecipe, testSession, valueOf } from '../../lab/testing';
-import { makeLarder } from '../../recipe/recipes';
+import { makeLarder } from '../../recipe/larder';
 import { readBackup, writeBackup } from '../../records/files';
 import { ofKind, type StoredRecord } from '../../records/shapes';
 import { recordsOfHead } from './headExport';

@@ -3,7 +3,7 @@ import { headsIn, larderOf } from '../../hair/history';
 import { demoRecords } from '../../lab/simulation';
 import { STAMP, testHead, testRecipe, valueOf } from '../../lab/testing';
 import { ingredientById } from '../../recipe/ingredients';
-import { makeLarder } from '../../recipe/recipes';
+import { makeLarder } from '../../recipe/larder';
 import { readBackup } from '../../records/files';
 import { ofKind, type OwnIngredient, type StoredRecord } from '../../records/shapes';
 import { readRecipes, recipesTaken, writeRecipes } from './recipeFile';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { instantSchema, type Result } from '../../base/measures';
-import { failedDepth, type Larder, type MadeRef } from '../../recipe/recipes';
+import { failedDepth, type Larder, type MadeRef } from '../../recipe/larder';
 import {
   DATA_VERSION,
   readRecordFile,

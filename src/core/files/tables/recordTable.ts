@@ -10,7 +10,7 @@ import {
   type Result,
 } from '../../base/measures';
 import { headsIn, larderOf } from '../../hair/history';
-import type { Larder } from '../../recipe/recipes';
+import type { Larder } from '../../recipe/larder';
 import { sortedKeys } from '../../records/files';
 import { liveRecords } from '../../records/log';
 import { ofKind, type Head, type Reading, type Session, type StoredRecord } from '../../records/shapes';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { ok } from '../../base/measures';
-import type { Larder } from '../../recipe/recipes';
+import type { Larder } from '../../recipe/larder';
 import { sessionSchema, type Session } from '../../records/shapes';
 import type { RecordTable } from './recordTable';
 import { cellProblem, numberIn } from './table';

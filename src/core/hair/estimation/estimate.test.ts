@@ -8,7 +8,7 @@ import {
   testStrand,
   testTally,
 } from '../../lab/testing';
-import { makeLarder } from '../../recipe/recipes';
+import { makeLarder } from '../../recipe/larder';
 import type { HeadEvent, Reading } from '../../records/shapes';
 import { estimateHair } from './estimate';
 

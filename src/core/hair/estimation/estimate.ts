@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
-import { newestVersions } from '../../recipe/recipes';
+import { newestVersions } from '../../recipe/larder';
 import { SIGNAL_IDS, type Head, type SignalId } from '../../records/shapes';
 import { referralFrom, TALLY } from '../checks';
 import type { HeadHistory } from '../history';

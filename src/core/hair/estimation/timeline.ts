@@ -1,6 +1,6 @@
 import type { CalendarDay } from '../../base/measures';
 import { classifyVersion } from '../../recipe/classification';
-import type { Larder } from '../../recipe/recipes';
+import type { Larder } from '../../recipe/larder';
 import type {
   EventKind,
   Head,

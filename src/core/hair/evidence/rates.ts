@@ -75,13 +75,13 @@ const FEWEST_COUNTS = 2;
 /** A claim about counts in words that do not overclaim. */
 export function rateRatioWords({ ratio, low, high, before, after }: RateRatio): string {
   const percent = (value: number) => `${Math.abs(Math.round(100 * (value - 1)))} %`;
-  const span = t`${{ fold: fold(low) }} to ${{ fold2: fold(high) }} times as many, nine times in ten`;
+  const span = t`${{ low: fold(low) }} to ${{ high: fold(high) }} times as many, nine times in ten`;
   if (before.counts < FEWEST_COUNTS || after.counts < FEWEST_COUNTS)
     return t`One count on a side says next to nothing: ${span}.`;
   if (high < 1)
-    return t`Fewer: by about ${{ percent: percent(ratio) }}, and by at least ${{ percent2: percent(high) }} nineteen times in twenty.`;
+    return t`Fewer: by about ${{ percent: percent(ratio) }}, and by at least ${{ leastPercent: percent(high) }} nineteen times in twenty.`;
   if (low > 1)
-    return t`More: by about ${{ percent: percent(ratio) }}, and by at least ${{ percent2: percent(low) }} nineteen times in twenty.`;
+    return t`More: by about ${{ percent: percent(ratio) }}, and by at least ${{ leastPercent: percent(low) }} nineteen times in twenty.`;
   return t`No change that the counts can show: ${span}.`;
 }
 

@@ -114,7 +114,7 @@ function differenceWords(
       ? [t`It leaves`, t`than a wash without it`]
       : [t`The first leaves`, t`than the second`];
   const way = ways()[signal][middle > 0 ? 1 : 0];
-  const span = t`${{ signed: signed(low) }} to ${{ signed2: signed(high) }}`;
+  const span = t`${{ low: signed(low) }} to ${{ high: signed(high) }}`;
   if (low > 0 || high < 0)
     return t`${subject} the hair ${way} ${than}: by ${{ middle: fixed(Math.abs(middle), 1) }} (${span} nine times in ten).`;
   if (high - low < width / 2)

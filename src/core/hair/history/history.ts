@@ -1,4 +1,4 @@
-import { CATALOGUE_LARDER, type Larder } from '../../recipe/recipes';
+import { CATALOGUE_LARDER, type Larder } from '../../recipe/larder';
 import type {
   Challenge,
   Decision,

@@ -1,4 +1,4 @@
-import { makeLarder, newestVersions, type Larder } from '../../recipe/recipes';
+import { makeLarder, newestVersions, type Larder } from '../../recipe/larder';
 import { inOrder, liveRecords } from '../../records/log';
 import {
   lacksOf,

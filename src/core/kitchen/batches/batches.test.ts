@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { addDays, calendarDay, invariant } from '../../base/measures';
 import { STAMP, testBatch, testRecipe, weighedOf } from '../../lab/testing';
-import { makeLarder } from '../../recipe/recipes';
+import { makeLarder } from '../../recipe/larder';
 import { batchSchema, PLACES, type Batch, type BatchEvent } from '../../records/shapes';
 import { keepingOf } from './keeping';
 import { jarLabel } from './label';

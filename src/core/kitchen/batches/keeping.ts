@@ -1,7 +1,7 @@
 import keepingList from '../../../../data/keeping.json';
 import { worded } from '../../base/language';
 import { invariant, sum } from '../../base/measures';
-import { partGrams, surviving, type WeighedLine } from '../../recipe/recipes';
+import { partGrams, surviving, type WeighedLine } from '../../recipe/larder';
 import type { Ingredient, KeepingClass, Place } from '../../records/shapes';
 
 interface KeepingRule {

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { perLanguage } from '../../base/language';
 import { formatDay } from '../../base/measures';
-import type { WeighedLine } from '../../recipe/recipes';
+import type { WeighedLine } from '../../recipe/larder';
 import type { Allergy } from '../../records/shapes';
 import type { ShelfItem } from './shelf';
 

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, invariant, type CalendarDay } from '../../base/measures';
-import { weighedLines, type Larder, type WeighedLine } from '../../recipe/recipes';
+import { weighedLines, type Larder, type WeighedLine } from '../../recipe/larder';
 import type { Batch, BatchEvent, Place, RecipeVersion } from '../../records/shapes';
 import { keepingOf, THAWED_DAYS } from './keeping';
 

@@ -1,5 +1,5 @@
 import { sum } from '../../base/measures';
-import { partGrams, type WeighedLine } from '../../recipe/recipes';
+import { partGrams, type WeighedLine } from '../../recipe/larder';
 
 /**
  * Densities of the parts of a mixture, g/ml (Choi & Okos 1986, Effects of temperature and composition on the thermal

@@ -1,6 +1,6 @@
 import { sum } from '../../base/measures';
 import { parsedOf } from '../../lab/testing';
-import { CATALOGUE_LARDER } from '../../recipe/recipes';
+import { CATALOGUE_LARDER } from '../../recipe/larder';
 import { checkFormula, isFormula, type FormulaFinding } from './formula';
 
 const CREAM = [

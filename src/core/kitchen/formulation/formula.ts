@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { rounded, sum } from '../../base/measures';
+import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/larder';
 import { isBalancing, SHARE_TOLERANCE } from '../../recipe/parsing';
-import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/recipes';
 import type { Ingredient } from '../../records/shapes';
 
 /** What is wrong with a formula, beside the line it belongs to. */

@@ -1,7 +1,7 @@
 import { ok, type CupKind, type Result } from '../../base/measures';
 import { detailsOf, trustOf, type Verdict, type VerdictDetails } from '../../recipe/classification';
+import { readLines, type Larder, type ParsedRecipe } from '../../recipe/larder';
 import { parseRecipe } from '../../recipe/parsing';
-import { readLines, type Larder, type ParsedRecipe } from '../../recipe/recipes';
 import { judge, type Caution } from '../../recipe/safety';
 import type { Head } from '../../records/shapes';
 import { checkFormula, isFormula, type Formula } from './formula';

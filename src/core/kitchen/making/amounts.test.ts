@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { invariant, sum } from '../../base/measures';
 import { parsedOf, testRecipe, valueOf, verdictOf, weighedOf } from '../../lab/testing';
 import { CATALOGUE, ingredientById, usualPreparation } from '../../recipe/ingredients';
-import { CATALOGUE_LARDER, readLines } from '../../recipe/recipes';
+import { CATALOGUE_LARDER, readLines } from '../../recipe/larder';
 import { densityOf } from '../formulation';
 import { errorText, fractionText, spoonable, weighable } from './kitchenAmount';
 import { withReplaced } from './replaced';

@@ -8,7 +8,7 @@ import {
   type TreatmentKind,
   type Verdict,
 } from '../../recipe/classification';
-import { partGrams, remainingGrams, surviving, usualLine, type WeighedLine } from '../../recipe/recipes';
+import { partGrams, remainingGrams, surviving, usualLine, type WeighedLine } from '../../recipe/larder';
 import type { Active, School } from '../../records/shapes';
 import type { StockedIngredient } from './substitutes';
 

@@ -145,5 +145,5 @@ function measure(count: number, unit: SpoonUnit): Measured {
 export function errorText(error: number): string | null {
   const percent = Math.round(100 * error);
   if (Math.abs(percent) < 1) return null;
-  return t`${{ more: percent > 0 ? '+' : '−' }}${{ percent: Math.abs(percent) }} %`;
+  return t`${{ sign: percent > 0 ? '+' : '−' }}${{ percent: Math.abs(percent) }} %`;
 }

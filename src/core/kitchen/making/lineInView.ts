@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { rounded } from '../../base/measures';
+import { MADE_GRAMS_PER_ML, type Larder } from '../../recipe/larder';
 import { tellingWord } from '../../recipe/parsing';
-import { MADE_GRAMS_PER_ML, type Larder } from '../../recipe/recipes';
 import type { SavedLine } from '../../records/shapes';
 import { spoonable, weighable, type KitchenAmount } from './kitchenAmount';
 

@@ -4,7 +4,7 @@ import { invariant, sum } from '../../base/measures';
 import { solverFrom, type SolveProgramme } from '../../base/programme';
 import { parsedOf, STAMP, verdictOf, weighedOf } from '../../lab/testing';
 import { ingredientById } from '../../recipe/ingredients';
-import { remainingGrams } from '../../recipe/recipes';
+import { remainingGrams } from '../../recipe/larder';
 import type { PantryItem } from '../../records/shapes';
 import { againstJar, costOf, inStock, pantryOf } from '../pantry';
 import { makeFromPantry, WISHES, type WishId } from './fromPantry';

@@ -1,4 +1,4 @@
-import type { Larder } from '../../recipe/recipes';
+import type { Larder } from '../../recipe/larder';
 import type { Ingredient, RecipeVersion, SavedLine } from '../../records/shapes';
 import { weighable } from './kitchenAmount';
 import { lineInView } from './lineInView';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { rounded } from '../../base/measures';
-import type { WeighedLine } from '../../recipe/recipes';
+import type { WeighedLine } from '../../recipe/larder';
 import type { Stage } from '../../records/shapes';
 import { JOINING_C } from '../formulation';
 import { weighable } from './kitchenAmount';

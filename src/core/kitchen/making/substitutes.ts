@@ -1,7 +1,7 @@
 import { sum } from '../../base/measures';
 import type { Programme, SolveProgramme, Terms } from '../../base/programme';
 import { classifyLines, HALF_LOAD, lineLoads, type Verdict } from '../../recipe/classification';
-import { remainingGrams, usualLine, type WeighedLine } from '../../recipe/recipes';
+import { remainingGrams, usualLine, type WeighedLine } from '../../recipe/larder';
 import type { Ingredient, School } from '../../records/shapes';
 
 /** The profile that a substitute should keep, with what counts as a large miss, g per 100 g of finished mask. */

@@ -1,5 +1,5 @@
 import { rounded } from '../../base/measures';
-import type { WeighedLine } from '../../recipe/recipes';
+import type { WeighedLine } from '../../recipe/larder';
 import type { Batch, PantryItem } from '../../records/shapes';
 
 /** Grams planned and really weighed, by recipe line; what was not weighed is taken to have gone in as planned. */

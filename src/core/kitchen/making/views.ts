@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { rounded, type View } from '../../base/measures';
-import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/recipes';
+import { readLines, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/larder';
 import { lineInView } from './lineInView';
 import { percentsOf } from './scale';
 

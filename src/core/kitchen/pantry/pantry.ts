@@ -1,5 +1,5 @@
 import { sum } from '../../base/measures';
-import type { WeighedLine } from '../../recipe/recipes';
+import type { WeighedLine } from '../../recipe/larder';
 import type { PantryItem } from '../../records/shapes';
 
 /** The newest record of every ingredient. */

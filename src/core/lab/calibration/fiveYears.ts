@@ -1,6 +1,6 @@
 import { addDays, countingIds, dayRange, invariant, type CalendarDay } from '../../base/measures';
 import { classifyVersion } from '../../recipe/classification';
-import { CATALOGUE_LARDER } from '../../recipe/recipes';
+import { CATALOGUE_LARDER } from '../../recipe/larder';
 import { NOTHING_MEASURED, type Head, type RecipeVersion, type StoredRecord } from '../../records/shapes';
 import { VirtualHead } from '../simulation';
 

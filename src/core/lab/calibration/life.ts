@@ -1,7 +1,7 @@
 import { addDays, countingIds, daysBetween, invariant, type CalendarDay } from '../../base/measures';
 import type { HeadHistory } from '../../hair/history';
 import type { PlanDraft } from '../../plan/planning';
-import { makeLarder } from '../../recipe/recipes';
+import { makeLarder } from '../../recipe/larder';
 import { NOTHING_MEASURED, type HeadEvent, type Reading, type Session } from '../../records/shapes';
 import { STAMP, testHistory } from '../testing';
 import { START, type SeededHead } from './seededHead';

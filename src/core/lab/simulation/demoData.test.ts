@@ -5,7 +5,7 @@ import { headsIn, historyOf } from '../../hair/history';
 import { planProblemFrom } from '../../plan/question';
 import { searchSchedule } from '../../plan/scheduling';
 import { classify } from '../../recipe/classification';
-import { newestVersions } from '../../recipe/recipes';
+import { newestVersions } from '../../recipe/larder';
 import { storedRecordSchema } from '../../records/shapes';
 import { parsedOf } from '../testing';
 import { demoRecords } from './demoData';

@@ -11,9 +11,9 @@ import {
   type IdSource,
 } from '../../base/measures';
 import { classifyVersion } from '../../recipe/classification';
+import { CATALOGUE_LARDER, makeLarder, savedLine, type Larder } from '../../recipe/larder';
 import { parseRecipe } from '../../recipe/parsing';
 import { productFromLabel } from '../../recipe/products';
-import { CATALOGUE_LARDER, makeLarder, savedLine, type Larder } from '../../recipe/recipes';
 import { NOTHING_MEASURED, type RecipeVersion, type StoredRecord } from '../../records/shapes';
 import {
   DEMO_BATCHES,

@@ -2,7 +2,6 @@
 import { calendarDay, type CalendarDay, type Result } from '../../base/measures';
 import { EMPTY_HISTORY, type HeadHistory, type WashRun } from '../../hair/history';
 import { classifyLines, type Verdict } from '../../recipe/classification';
-import { parseRecipe } from '../../recipe/parsing';
 import {
   CATALOGUE_LARDER,
   makeLarder,
@@ -12,7 +11,8 @@ import {
   type Larder,
   type ParsedRecipe,
   type WeighedLine,
-} from '../../recipe/recipes';
+} from '../../recipe/larder';
+import { parseRecipe } from '../../recipe/parsing';
 import {
   headSchema,
   NOTHING_MEASURED,

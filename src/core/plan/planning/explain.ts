@@ -180,7 +180,7 @@ function mainReasons(
   const reasons: Reason[] = [
     {
       code: 'lane',
-      text: t`Without it the hair would be ${{ place: placeInWords(without) }} that day (${{ signed: signed(without.mean) }}); it should end ${{ place2: placeInWords(withIt) }} (${{ signed2: signed(withIt.mean) }}).`,
+      text: t`Without it the hair would be ${{ placeWithout: placeInWords(without) }} that day (${{ levelWithout: signed(without.mean) }}); it should end ${{ placeWith: placeInWords(withIt) }} (${{ levelWith: signed(withIt.mean) }}).`,
     },
   ];
   if (head.trial?.recipeIds.includes(treatment.recipeId))
@@ -322,7 +322,7 @@ function proteinWanted(
     .find(Boolean);
   const because = Object.values(PLAN_RULES).find(({ id }) => id === rule);
   if (because)
-    return t`The hair is too soft, but protein has to wait: ${{ charAt: because.why.charAt(0).toLowerCase() }}${{ why: because.why.slice(1) }}`;
+    return t`The hair is too soft, but protein has to wait: ${{ firstLetter: because.why.charAt(0).toLowerCase() }}${{ reason: because.why.slice(1) }}`;
   return planner === 'week-search' || gap === Infinity
     ? t`The hair is too soft, and no place for protein was found yet: a better plan may exist.`
     : t`The hair is too soft, but no protein treatment fits these days.`;

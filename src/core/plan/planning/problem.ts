@@ -13,7 +13,7 @@ import {
   stepsBefore,
   type Larder,
   type WeighedLine,
-} from '../../recipe/recipes';
+} from '../../recipe/larder';
 import { judge, patchTestOf, patchTestState } from '../../recipe/safety';
 import {
   SIGNAL_IDS,

@@ -37,7 +37,7 @@ function changesFrom(
       open.delete(moved);
       changes.push({
         what: 'moved',
-        text: t`${{ beatName: beat.name }} moves from ${{ on: on(beat.day) }} to ${{ on2: on(moved.day) }}`,
+        text: t`${{ beatName: beat.name }} moves from ${{ from: on(beat.day) }} to ${{ to: on(moved.day) }}`,
       });
     } else if (swapped) {
       open.delete(swapped);
@@ -119,5 +119,5 @@ function whyOf(news: News): string {
 function listed(names: readonly string[]): string {
   return names.length === 1
     ? (names[0] ?? '')
-    : t`${{ names: names.slice(0, -1).join(', ') }} and ${{ names2: names.at(-1) ?? '' }}`;
+    : t`${{ firstNames: names.slice(0, -1).join(', ') }} and ${{ lastName: names.at(-1) ?? '' }}`;
 }

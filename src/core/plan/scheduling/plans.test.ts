@@ -17,7 +17,7 @@ import {
   testRecipe,
   testSession as used,
 } from '../../lab/testing';
-import { makeLarder } from '../../recipe/recipes';
+import { makeLarder } from '../../recipe/larder';
 import type { Head } from '../../records/shapes';
 import { PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
 import { checkPlan, type Plan, type PlanProblem } from '../planning';

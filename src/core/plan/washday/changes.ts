@@ -24,7 +24,7 @@ export function withoutHeat(plan: WashPlan): ChangedPlan {
     plan: { ...plan, main, followUp: cooled(plan.followUp, porosityGuess) },
     said:
       main && main !== plan.main
-        ? t`No heat today: ${{ versionName: main.version.name }} stays on for ${plural({ minutes: main.minutes }, { one: '# minute', other: '# minutes' })} instead of ${{ minutes2: plan.main?.minutes ?? 0 }}.`
+        ? t`No heat today: ${{ versionName: main.version.name }} stays on for ${plural({ minutes: main.minutes }, { one: '# minute', other: '# minutes' })} instead of ${{ minutesPlanned: plan.main?.minutes ?? 0 }}.`
         : t`No heat today: nothing of what is ahead needed it.`,
     fits: true,
   };

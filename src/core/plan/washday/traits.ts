@@ -1,5 +1,5 @@
 import { acidityOf, leavesGrit, STRONG_FROM, type Verdict } from '../../recipe/classification';
-import type { WeighedLine } from '../../recipe/recipes';
+import type { WeighedLine } from '../../recipe/larder';
 
 /** What a mixture asks for on the day, beyond how strong it is. */
 export interface Traits {

@@ -1,5 +1,5 @@
 import type { Verdict } from '../../recipe/classification';
-import type { WeighedLine } from '../../recipe/recipes';
+import type { WeighedLine } from '../../recipe/larder';
 import type { Head, RecipeVersion } from '../../records/shapes';
 import type { PlanChoices } from '../agenda';
 

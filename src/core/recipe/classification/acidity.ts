@@ -1,5 +1,5 @@
 import { rounded, sum } from '../../base/measures';
-import { partGrams, surviving, type WeighedLine } from '../recipes';
+import { partGrams, surviving, type WeighedLine } from '../larder';
 
 /** First dissociation constant of citric acid at 25 °C (CRC Handbook), taken where an ingredient names no other. */
 const CITRIC_PKA = 3.13;

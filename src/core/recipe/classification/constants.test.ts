@@ -31,7 +31,7 @@ function worldWith(change: (constants: Constants) => void) {
     });
     const classification = require('.') as typeof import('.');
     const { parseRecipe } = require('../parsing') as typeof import('../parsing');
-    const { CATALOGUE_LARDER } = require('../recipes') as typeof import('../recipes');
+    const { CATALOGUE_LARDER } = require('../larder') as typeof import('../larder');
     const { PROFILE, WISHES } = require('../../kitchen/making') as typeof import('../../kitchen/making');
     const verdicts = RECIPES.flatMap((lines): Verdict[] => {
       const parsed = parseRecipe(lines.join('\n'), { larder: CATALOGUE_LARDER });

@@ -3,7 +3,7 @@ import { rounded, sum } from '../../base/measures';
 import { valueOf, verdictOf, weighedOf } from '../../lab/testing';
 import { SCHOOLS, type School } from '../../records/shapes';
 import { CATALOGUE } from '../ingredients';
-import { compareLines, remainingGrams } from '../recipes';
+import { compareLines, remainingGrams } from '../larder';
 import { acidityOf } from './acidity';
 import { detailsOf } from './details';
 import type { TreatmentRole } from './fitness';

@@ -1,4 +1,4 @@
-import type { WeighedLine } from '../recipes';
+import type { WeighedLine } from '../larder';
 import { acidityOf, type Acidity } from './acidity';
 import { rolesOf, type RoleFit } from './fitness';
 import { flipsOf, type Flip } from './flips';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { perLanguage } from '../../base/language';
-import type { WeighedLine } from '../recipes';
+import type { WeighedLine } from '../larder';
 import type { Verdict } from './verdict';
 
 /** What a mixture can be used as. */

@@ -1,7 +1,7 @@
 import { sum } from '../../base/measures';
 import type { Active, Component, School } from '../../records/shapes';
 import { sourceOf } from '../ingredients';
-import { partGrams, remainingGrams, surviving, type WeighedLine } from '../recipes';
+import { partGrams, remainingGrams, surviving, type WeighedLine } from '../larder';
 import { AVAILABILITY, SOFTENING, TANNIN_FIRMING } from './constants';
 
 /** Grams in the bowl after preparation, by part; `firm` and `soft` are weighed sums of the parts that act. */

@@ -9,7 +9,7 @@ import {
   type ParsedRecipe,
   type ReadLine,
   type WeighedLine,
-} from '../recipes';
+} from '../larder';
 import { confidenceIn, type Confidence, type LineTrust } from './confidence';
 import { STRENGTH_WORDS } from './constants';
 import { lineGroups } from './lineGroups';

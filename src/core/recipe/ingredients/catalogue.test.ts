@@ -1,6 +1,6 @@
 import sources from '../../../../data/ingredients/sources.json';
 import { ingredientSchema, ROLES, sourceSchema, type Ingredient } from '../../records/shapes';
-import { CATALOGUE_LARDER } from '../recipes';
+import { CATALOGUE_LARDER } from '../larder';
 import { CATALOGUE, sourceOf } from './catalogue';
 
 /** The path of every figure that an ingredient has. */

@@ -10,7 +10,7 @@ import {
   type UnitId,
 } from '../../base/measures';
 import { RECIPE_LIMITS, type Ingredient } from '../../records/shapes';
-import type { Assumption } from '../recipes';
+import type { Assumption } from '../larder';
 import type { LineAmount } from './lineAmount';
 import { lineText } from './lineText';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { parsedOf } from '../../lab/testing';
 import { RECIPE_LIMITS } from '../../records/shapes';
-import { readLines, unreadLines, type ParsedLine } from '../recipes';
+import { readLines, unreadLines, type ParsedLine } from '../larder';
 import { parseRecipe } from './parseRecipe';
 
 function lineOf(text: string): ParsedLine {

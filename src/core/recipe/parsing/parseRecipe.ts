@@ -3,7 +3,7 @@ import { grouped } from '../../base/language';
 import { failed, ok, rounded, type CupKind, type Problem, type Result } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
 import { plainWords } from '../ingredients';
-import { CATALOGUE_LARDER, type Larder, type ParsedLine, type ParsedRecipe, type ReadLine } from '../recipes';
+import { CATALOGUE_LARDER, type Larder, type ParsedLine, type ParsedRecipe, type ReadLine } from '../larder';
 import { lineAmount, type LineAmount } from './lineAmount';
 import { amountsInInstruction, rowParts, summedAmounts } from './parts';
 import { readPart, unreadPart, type ReadingOptions, type ReadPart } from './readPart';
@@ -49,7 +49,7 @@ export function parseRecipe(
   if (rows.length > RECIPE_LIMITS.lines || text.length > RECIPE_LIMITS.characters) {
     return failed(
       'too-long',
-      t`This text has ${{ count: grouped(rows.length) }} lines and ${{ count2: grouped(text.length) }} characters; ` +
+      t`This text has ${{ lineCount: grouped(rows.length) }} lines and ${{ characterCount: grouped(text.length) }} characters; ` +
         t`one recipe may have ${{ lines: RECIPE_LIMITS.lines }} lines and ${{ characters: grouped(RECIPE_LIMITS.characters) }} characters. ` +
         t`Paste one recipe at a time.`,
     );

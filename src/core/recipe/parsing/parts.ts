@@ -1,4 +1,4 @@
-import type { Larder } from '../recipes';
+import type { Larder } from '../larder';
 
 /** One thing of a row, as a line of its own. */
 export interface RowPart {

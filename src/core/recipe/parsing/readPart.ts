@@ -10,7 +10,7 @@ import {
   type LarderItem,
   type ReadLine,
   type UnreadLine,
-} from '../recipes';
+} from '../larder';
 import { gramsOf, problemOfGrams, type Measures } from './grams';
 import { lineAmount, type LineAmount } from './lineAmount';
 import { amountText, lineText, preparationNamed, tellingWord } from './lineText';

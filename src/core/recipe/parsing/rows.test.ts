@@ -1,6 +1,6 @@
 import { parsedOf } from '../../lab/testing';
 import { CATALOGUE } from '../ingredients';
-import { readLines } from '../recipes';
+import { readLines } from '../larder';
 
 describe('rows as people paste them', () => {
   const read = (...rows: string[]) =>

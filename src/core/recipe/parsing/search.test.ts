@@ -1,5 +1,5 @@
 import { testRecipe } from '../../lab/testing';
-import { CATALOGUE_LARDER } from '../recipes';
+import { CATALOGUE_LARDER } from '../larder';
 import { near, RecipeSearch } from './search';
 
 describe('a name that is not known', () => {

@@ -2,7 +2,7 @@ import MiniSearch from 'minisearch';
 import type { SearchOptions } from 'minisearch';
 import type { RecipeVersion } from '../../records/shapes';
 import { plainWords, singular } from '../ingredients';
-import type { Larder, LarderItem } from '../recipes';
+import type { Larder, LarderItem } from '../larder';
 
 /**
  * How words are searched for: in any case and number, with or without accents, unfinished, with a share of their letters wrong but

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { rounded, sum } from '../../base/measures';
-import type { ParsedLine, ReadLine } from '../recipes';
+import type { ParsedLine, ReadLine } from '../larder';
 import { unreadPart } from './readPart';
 
 /** Grams of a batch made of percents alone. */

@@ -4,7 +4,7 @@ import { sum } from '../../base/measures';
 import { STAMP, valueOf, verdictOf, weighedOf } from '../../lab/testing';
 import { ingredientSchema } from '../../records/shapes';
 import { classifyLines } from '../classification';
-import { makeLarder } from '../recipes';
+import { makeLarder } from '../larder';
 import { inciEntrySchema, productFromLabel, sharesByRank } from './label';
 
 const LABEL =

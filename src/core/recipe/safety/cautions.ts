@@ -4,7 +4,7 @@ import cautionList from '../../../../data/cautions.json';
 import { worded } from '../../base/language';
 import { idSchema } from '../../base/measures';
 import { acidityOf, classifyLines, leavesGrit, type Verdict } from '../classification';
-import type { WeighedLine } from '../recipes';
+import type { WeighedLine } from '../larder';
 
 const positive = z.number().positive();
 const yes = z.literal(true);

@@ -1,5 +1,5 @@
 import { testHead, testRecipe, valueOf } from '../../lab/testing';
-import { CATALOGUE_LARDER } from '../recipes';
+import { CATALOGUE_LARDER } from '../larder';
 import { judge } from './judge';
 
 const EGG = testRecipe('egg', ['1 egg, whole', '100 ml coconut milk']);

@@ -1,7 +1,7 @@
 import { ok, type Result } from '../../base/measures';
 import type { School } from '../../records/shapes';
 import { classifyLines, type LineTrust, type Verdict } from '../classification';
-import { weighedLines, type Larder, type WeighedLine } from '../recipes';
+import { weighedLines, type Larder, type WeighedLine } from '../larder';
 import { cautionsFor, NOBODY, type Caution, type WhoseHead } from './cautions';
 
 /** A recipe as it stands for one head. */

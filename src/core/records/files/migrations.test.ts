@@ -3,7 +3,7 @@ import path from 'node:path';
 import { calendarDay } from '../../base/measures';
 import { headsIn, recordsFor } from '../../hair/history';
 import { testHead, testRecipe, testSession, valueOf } from '../../lab/testing';
-import { makeLarder } from '../../recipe/recipes';
+import { makeLarder } from '../../recipe/larder';
 import type { StoredRecord } from '../shapes';
 import { readBackup, writeBackup } from './backup';
 import { unpackRecord } from './packed';

@@ -49,7 +49,7 @@ function openedFile(text: string, format: FileFormat): Result<Outer> {
   if (outer.data.format !== format)
     return failed(
       'other-format',
-      t`This is a ${{ format: FORMATS[outer.data.format] }}, not a ${{ format2: FORMATS[format] }}: read it in there.`,
+      t`This is a ${{ actualFormat: FORMATS[outer.data.format] }}, not a ${{ wantedFormat: FORMATS[format] }}: read it in there.`,
     );
   if (outer.data.version > DATA_VERSION)
     return failed(

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Heading, Small, useWide } from '@/ui';
 import { DRAWINGS } from './drawings';
-import { howTos, type FlowId } from './howTos';
+import { howTos, type FlowId } from './flows';
 
 /** How a reading is taken and why, drawn. */
 function HowTo({ flow }: { flow: FlowId }) {

@@ -1,5 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { perLanguage } from '@/core/base/language';
+import type { TestId } from '@/core/hair/checks';
+import type { Reading } from '@/core/records/shapes';
+import type { Underway } from '@/store';
 import type { DRAWINGS } from './drawings';
 
 export type FlowId = 'stretch' | 'tally' | 'porosity' | 'feel' | 'length' | 'photo';
@@ -79,3 +82,70 @@ export const howTos = perLanguage((): Record<FlowId, HowTo> => ({
     ],
   },
 }));
+
+export interface Flow {
+  readonly href:
+    | '/strand/stretch'
+    | '/strand/tally'
+    | '/strand/porosity'
+    | '/strand/feel'
+    | '/strand/length'
+    | '/strand/photo'
+    | '/strand/event'
+    | '/strand/reading';
+  readonly title: string;
+  readonly text: string;
+  /** What of the state it would sharpen; null for what tells nothing of it. */
+  readonly test: TestId | null;
+  readonly isUnderway?: (underway: Underway) => boolean;
+}
+
+/** The ways to measure, in the order in which they are offered where nothing is known. */
+export const takingFlows = perLanguage((): readonly Flow[] => [
+  {
+    href: '/strand/stretch',
+    title: t`Stretch test`,
+    text: t`wet, 5 strands · 2 min`,
+    test: 'stretch',
+    isUnderway: ({ strands }) => strands.length > 0,
+  },
+  { href: '/strand/feel', title: t`Feel and look`, text: t`a stroke over the hair · 20 s`, test: 'feel' },
+  {
+    href: '/strand/tally',
+    title: t`Count while detangling`,
+    text: t`broken and shed · no extra time`,
+    test: 'tally',
+    isUnderway: ({ taps }) => taps.length > 0,
+  },
+  {
+    href: '/strand/porosity',
+    title: t`Porosity`,
+    text: t`mist, drying, finger, glass · 1 min`,
+    test: 'porosity',
+    isUnderway: ({ dryingSince }) => dryingSince !== null,
+  },
+  { href: '/strand/photo', title: t`Picture`, text: t`same place, same light`, test: null },
+  { href: '/strand/length', title: t`Length`, text: t`four places, once a month`, test: null },
+  {
+    href: '/strand/event',
+    title: t`Something happened`,
+    text: t`heat, swim, dye, style, weather …`,
+    test: null,
+  },
+  {
+    href: '/strand/reading',
+    title: t`Write figures`,
+    text: t`everything on one sheet, also for another day`,
+    test: null,
+  },
+]);
+
+/** Whether a reading holds this flow's test. */
+export const HOLDS: Record<Exclude<FlowId, 'photo'>, (reading: Reading) => boolean> = {
+  stretch: ({ strands }) => strands.length > 0,
+  tally: ({ tally }) => tally !== null,
+  porosity: ({ porosity }) => porosity !== null,
+  feel: ({ feel, marks, scalp }) =>
+    feel !== null || scalp.length > 0 || Object.values(marks).some((mark) => mark !== null),
+  length: ({ lengths }) => lengths.length > 0,
+};
