@@ -26,6 +26,8 @@ export const UNITS = {
   tbsp: { id: 'tbsp', kind: 'volume', size: 15, source: LABEL_RULE },
   cup: { id: 'cup', kind: 'volume', size: 240, source: LABEL_RULE },
   pint: { id: 'pint', kind: 'volume', size: 473, source: 'US liquid pint, rounded' },
+  quart: { id: 'quart', kind: 'volume', size: 946, source: 'US liquid quart, rounded' },
+  'coffee spoon': { id: 'coffee spoon', kind: 'volume', size: 2.5, source: KITCHEN },
   drop: {
     id: 'drop',
     kind: 'volume',

@@ -110,7 +110,12 @@ export class Lexicon<T extends Named> {
    * longer name are left out: "coconut milk" is not milk.
    */
   inText(text: string): PhraseMatch<T>[] {
-    const words = plainWords(text).map(singular);
+    return this.inWords(plainWords(text));
+  }
+
+  /** The same of plain words, as {@link plainWords} gives them. */
+  inWords(plain: readonly string[]): PhraseMatch<T>[] {
+    const words = plain.map(singular);
     const taken = new Set<number>();
     const matches: PhraseMatch<T>[] = [];
     for (let length = Math.min(LONGEST_PHRASE_WORDS, words.length); length >= 1; length--) {

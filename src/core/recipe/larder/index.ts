@@ -3,14 +3,22 @@ export { CATALOGUE_LARDER, makeLarder, type Larder, type LarderItem } from './la
 export { stepsBefore, type LeadTask } from './leadTasks';
 export { MADE_GRAMS_PER_ML } from './limits';
 export {
+  DEEDS,
+  FATES,
   readLines,
   unreadLines,
   type Alternative,
   type Assumption,
+  type Deed,
+  type Fate,
   type MadeRef,
   type ParsedLine,
   type ParsedRecipe,
   type ReadLine,
+  type Span,
+  type Stretch,
+  type ToldStep,
+  type ToldUse,
   type UnreadLine,
 } from './parsedLine';
 export { savedLine } from './savedLine';

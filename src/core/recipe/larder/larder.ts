@@ -33,6 +33,8 @@ export interface Larder {
   /** All of it in the order in which it is looked up: her own ingredients, the catalogue, recipes. */
   readonly items: readonly (readonly LarderItem[])[];
   inText(text: string): PhraseMatch<LarderItem>[];
+  /** The same of plain words. */
+  inWords(words: readonly string[]): PhraseMatch<LarderItem>[];
   misspeltIn(text: string): ReturnType<Lexicon<LarderItem>['misspeltIn']>;
 }
 
@@ -109,6 +111,7 @@ export function makeLarder({
       return [ownItems, catalogueItems(), recipeItems];
     },
     inText: (text) => lexicon().inText(text),
+    inWords: (words) => lexicon().inWords(words),
     misspeltIn: (text) => lexicon().misspeltIn(text),
   };
 }

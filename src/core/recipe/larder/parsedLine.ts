@@ -22,7 +22,11 @@ export interface Assumption {
     | 'vague-unit'
     | 'equal-parts'
     | 'from-instruction'
-    | 'to-balance';
+    | 'to-balance'
+    | 'guess'
+    | 'instead'
+    | 'optional'
+    | 'corrected';
   readonly text: string;
   readonly alternatives: readonly Alternative[];
 }
@@ -35,11 +39,19 @@ export interface MadeRef {
   readonly recordId?: string | undefined;
 }
 
+/** From one UTF-16 unit of the text to before another. */
+export interface Stretch {
+  readonly start: number;
+  readonly end: number;
+}
+
 interface LineOfText {
-  /** The row of the text it stands in, trimmed; a row that names two things gives two lines of the same text. */
+  /** As it was told: the row where it stands alone, else its own words. */
   readonly text: string;
-  /** Index of that row among the rows that are not blank. */
+  /** Index of its row among the rows that are not blank. */
   readonly row: number;
+  /** Where its words stand; two stretches where an amount is said once for several things. */
+  readonly at: readonly Stretch[];
 }
 
 export interface ReadLine extends LineOfText {
@@ -74,8 +86,71 @@ export interface UnreadLine extends LineOfText {
 
 export type ParsedLine = ReadLine | NoteLine | UnreadLine;
 
+/** What becomes of a stretch of the text. */
+export const FATES = ['ingredient', 'step', 'title', 'remark', 'unread'] as const;
+export type Fate = (typeof FATES)[number];
+
+/** A stretch of the text with its fate; all spans together are the whole text. */
+export interface Span extends Stretch {
+  readonly fate: Fate;
+  /** Index of the line that it belongs to, of an ingredient or of what is not understood. */
+  readonly line: number | null;
+  /** Index of the step. */
+  readonly step: number | null;
+}
+
+/** What is done in a step. */
+export const DEEDS = [
+  'mix',
+  'take',
+  'blend',
+  'heat',
+  'boil',
+  'soak',
+  'strain',
+  'cool',
+  'whip',
+  'apply',
+  'rinse',
+  'keep',
+  'follow',
+] as const;
+export type Deed = (typeof DEEDS)[number];
+
+/** One step of the method, in the order in which it was told. */
+export interface ToldStep extends Stretch {
+  readonly text: string;
+  /** The first is what it begins with. */
+  readonly deeds: readonly Deed[];
+  /** Null where no time was said. */
+  readonly minutes: number | null;
+  readonly overnight: boolean;
+  /** Null where no temperature was said. */
+  readonly celsius: number | null;
+}
+
+/** What the told method sets; null where it says nothing. */
+export interface ToldUse {
+  /** On the hair. */
+  readonly minutes: number | null;
+  readonly warmth: 'room' | 'warm' | null;
+  readonly overnight: boolean;
+  readonly cap: boolean;
+  /** All of it is strained after it was mixed. */
+  readonly strained: boolean;
+  readonly beforeWash: boolean;
+  readonly coolRinse: boolean;
+  readonly keepsDays: number | null;
+  /** What she calls it. */
+  readonly claim: 'protein' | 'moisture' | null;
+}
+
 export interface ParsedRecipe {
   readonly lines: readonly ParsedLine[];
+  readonly title: string | null;
+  readonly steps: readonly ToldStep[];
+  readonly told: ToldUse;
+  readonly spans: readonly Span[];
 }
 
 export function readLines(recipe: ParsedRecipe): ReadLine[] {

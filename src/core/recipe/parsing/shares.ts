@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { rounded, sum } from '../../base/measures';
 import type { ParsedLine, ReadLine } from '../larder';
-import { unreadPart } from './readPart';
+import { unreadPart } from './weigh';
 
 /** Grams of a batch made of percents alone. */
 const PERCENT_BATCH_GRAMS = 100;
@@ -35,6 +35,7 @@ export function withShares(lines: readonly ParsedLine[]): ParsedLine[] {
       : {
           text: line.text,
           row: line.row,
+          at: line.at,
           ...unreadPart(
             'over-100-percent',
             t`The percents add to ${{ shares: rounded(shares, 1) }}; they must leave room up to 100.`,
@@ -60,6 +61,6 @@ export function balanced(lines: readonly ParsedLine[]): ParsedLine[] {
           : null;
     return problem === null
       ? { ...line, quantity: rest, unit: '%' as const, grams: rest }
-      : { text: line.text, row: line.row, ...unreadPart('no-room', problem) };
+      : { text: line.text, row: line.row, at: line.at, ...unreadPart('no-room', problem) };
   });
 }

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { listed } from '../../base/language';
-import { UNITS, type CupKind } from '../../base/measures';
+import { rounded, UNITS, type CupKind } from '../../base/measures';
 import type { Ingredient, Preparation } from '../../records/shapes';
 import { plainWords, singular, usualPreparation, type PhraseMatch } from '../ingredients';
 import {
@@ -12,77 +12,87 @@ import {
   type UnreadLine,
 } from '../larder';
 import { gramsOf, problemOfGrams, type Measures } from './grams';
-import { lineAmount, type LineAmount } from './lineAmount';
+import { NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText, lineText, preparationNamed, tellingWord } from './lineText';
-import { near } from './search';
-
-const SUGGESTIONS = 3;
+import { usualUse } from './usualUse';
 
 export interface ReadingOptions {
   readonly larder: Larder;
   readonly cup: CupKind;
+  /** Mass of the hair that it is for, g; of middling hair where nothing is known. */
+  readonly hairGrams: number;
+  /** Words that describe and do not name, in the languages of the text. */
+  readonly describing: ReadonlySet<string>;
 }
 
-export type ReadPart = Omit<ReadLine, 'text' | 'row' | 'phase'> | Omit<UnreadLine, 'text' | 'row'>;
+export type UnreadPart = Omit<UnreadLine, 'text' | 'row' | 'at'>;
+export type ReadPart = Omit<ReadLine, 'text' | 'row' | 'at' | 'phase'> | UnreadPart;
 
-/** Words that describe and do not name: they change nothing in what is read. */
-const DESCRIBING = new Set(
-  (
-    'a an the of for and or in to with on from my your our very quite fresh freshly dried dry raw ripe overripe unripe pure ' +
-    'organic natural plain virgin extra cold pressed unrefined refined raw warm hot cold boiling lukewarm tepid filtered ' +
-    'distilled whole half large small medium big peeled chopped sliced diced mashed grated crushed ground powdered melted ' +
-    'soft softened strained sieved sifted soaked boiled cooked blended beaten whisked squeezed finely roughly thick thin ' +
-    'full fat low unsweetened sweetened unsalted unflavoured unflavored optional needed taste more less about each plus ' +
-    'leaf piece pod seed powder flour gel juice milk water oil butter puree cream paste liquid cubed cut up into room temperature ' +
-    'brand any your favourite favorite good quality homemade home made shop bought tin can jar bottle bag tea bag de da do ' +
-    'das dos del la el le les du des en von der die das em pó puro pura natural fresco fresca sal used left over leftover ' +
-    'medium-sized sized washed rinsed drained toasted roasted infused steeped brewed strong weak if you like have it hair ' +
-    'length lengths leave rinse style greek strap long short only just enough around percent solution active food grade cosmetic usp q s ad x ml g tsp tbsp ' +
-    'oz lb kg huile aceite oleo ol kaltes kaltem warmes heisses tiede tibia morna fria quente caliente froid ' +
-    'packet can full bunch sachet black white green red brown yellow'
-  )
-    .split(' ')
-    .map(singular),
-);
+/** What is said of one thing, and what it names. */
+export interface Said {
+  readonly match: PhraseMatch<LarderItem>;
+  /** Names beside it that nothing is said of. */
+  readonly others: readonly PhraseMatch<LarderItem>[];
+  /** May be taken in its place. */
+  readonly instead: readonly LarderItem[];
+  readonly amount: LineAmount;
+  /** All words that say something of its state. */
+  readonly plain: string;
+  readonly equalPart: boolean;
+  readonly optional: boolean;
+  /** As it was written, where that is not its name. */
+  readonly spelling: { readonly written: string; readonly near: readonly LarderItem[] } | null;
+}
 
-/** Reads one thing with its amount. Never throws. */
-export function readPart(plain: string, options: ReadingOptions, equalPart = false): ReadPart {
-  const amount = named(lineAmount(plain));
-  const names = options.larder.inText(amount.words).sort((a, b) => b.words - a.words || a.start - b.start);
-  const [first, ...others] = names;
-  if (first) return weighed(first, others, amount, plain, options, equalPart ? [partsTaken(amount)] : []);
-  const misspelt = options.larder.misspeltIn(withoutDescribing(amount.words));
-  if (misspelt) {
-    const spelling: Assumption = {
+/** Gives one thing its weight, with all that had to be assumed. Never throws. */
+export function weigh(said: Said, options: ReadingOptions): ReadPart {
+  const { match, others, instead, amount, plain } = said;
+  const { name } = match.item;
+  const assumptions: Assumption[] = said.equalPart ? [partsTaken(amount)] : [];
+  if (said.spelling) {
+    const { written, near: candidates } = said.spelling;
+    assumptions.push({
       code: 'spelling',
-      text: t`“${{ written: misspelt.written }}” was read as ${{ itemName: misspelt.item.name }}.`,
-      alternatives: near(options.larder, misspelt.written, SUGGESTIONS + 1)
-        .filter(({ id }) => id !== misspelt.item.id)
-        .slice(0, 2)
-        .map(({ name }) => ({ label: name, line: `${measureOf(amount)} ${name}` })),
-    };
-    return weighed(misspelt, [], amount, plain, options, [spelling]);
+      text: t`“${written}” was read as ${{ itemName: name }}.`,
+      alternatives: candidates.map((other) => ({
+        label: other.name,
+        line: `${measureOf(amount)} ${other.name}`,
+      })),
+    });
   }
-  return unreadPart(
-    'unknown-ingredient',
-    t`Nothing of this name is in the catalogue, among your ingredients or your recipes.`,
-    near(options.larder, amount.words || plain, SUGGESTIONS).map(
-      ({ name }) => `${measureOf(amount)} ${name}`,
-    ),
-  );
+  if (instead.length > 0)
+    assumptions.push({
+      code: 'instead',
+      text: t`Taken as ${name}; or ${{ instead: listed(instead.map((item) => item.name)) }}.`,
+      alternatives: instead.map((item) => ({ label: item.name, line: `${measureOf(amount)} ${item.name}` })),
+    });
+  if (said.optional)
+    assumptions.push({ code: 'optional', text: t`Said to be optional; counted.`, alternatives: [] });
+  return weighed(match, others, amount, plain, options, assumptions);
 }
 
-/** Without the measures in brackets, which name nothing. */
-function named(amount: LineAmount): LineAmount {
-  const words = amount.words.replace(/\([^)]*\d[^)]*\)/g, ' ').trim();
-  return words === '' ? amount : { ...amount, words };
-}
+/** How much more or less a guess may be. */
+const GUESS_SPREAD = { little: 0.5, much: 2 } as const;
 
-/** Without the words that only describe: “fresh” is no misspelt “fresa”. */
-function withoutDescribing(words: string): string {
-  return plainWords(words)
-    .filter((word) => !DESCRIBING.has(word) && !DESCRIBING.has(singular(word)))
-    .join(' ');
+/** "a glug" or nothing at all: the usual amount, with less and more beside it. */
+function guessed(item: LarderItem, options: ReadingOptions, assumptions: Assumption[]): LineAmount {
+  const { quantity, unit } = usualUse(item, options.hairGrams);
+  const said = (share: number) => amountText(rounded(quantity * share, 2), unit);
+  assumptions.push({
+    code: 'guess',
+    text: t`No amount said: taken as ${{ amount: said(1) }}, as is usual for one use.`,
+    alternatives: [
+      {
+        label: t`a little, ${{ amount: said(GUESS_SPREAD.little) }}`,
+        line: `${said(GUESS_SPREAD.little)} ${item.name}`,
+      },
+      {
+        label: t`much, ${{ amount: said(GUESS_SPREAD.much) }}`,
+        line: `${said(GUESS_SPREAD.much)} ${item.name}`,
+      },
+    ],
+  });
+  return { ...NO_AMOUNT, quantity, unit, words: item.name };
 }
 
 function partsTaken(amount: LineAmount): Assumption {
@@ -97,28 +107,26 @@ function measureOf(amount: LineAmount): string {
   return amount.quantity === null ? '1 tbsp' : amountText(amount.quantity, amount.unit);
 }
 
-export function unreadPart(
-  code: string,
-  message: string,
-  suggestions: readonly string[] = [],
-): Omit<UnreadLine, 'text' | 'row'> {
+export function unreadPart(code: string, message: string, suggestions: readonly string[] = []): UnreadPart {
   return { status: 'unread', problem: { code, message, path: '' }, suggestions };
 }
 
 function weighed(
   match: PhraseMatch<LarderItem>,
   others: readonly PhraseMatch<LarderItem>[],
-  amount: LineAmount,
+  given: LineAmount,
   plain: string,
   options: ReadingOptions,
   assumptions: Assumption[],
 ): ReadPart {
   const { ingredient, recipe, name } = match.item;
   const measures: Measures = ingredient?.measures ?? { gramsPerMl: MADE_GRAMS_PER_ML };
-  const unclear = unclearAmount(amount, match, measures, ingredient);
-  if (unclear) return unclear;
+  const amount =
+    given.quantity === null && !measures.pieceGrams ? guessed(match.item, options, assumptions) : given;
+  const strange = unknownUnit(amount, match, measures, ingredient, options);
+  if (strange) return unreadPart('no-weight', strange, [`10 g ${name}`]);
 
-  assumptions.push(...namesLeftOver(match, others, amount, name));
+  assumptions.push(...namesLeftOver(match, others, given, name, options));
   const quantity = quantityTaken(amount, name, assumptions);
   const preparation = ingredient
     ? preparationTaken(ingredient, amount, quantity, plain, assumptions)
@@ -141,32 +149,13 @@ function weighed(
   };
 }
 
-/** Why the amount cannot be taken, before any weight is looked for. */
-function unclearAmount(
-  amount: LineAmount,
-  match: PhraseMatch<LarderItem>,
-  measures: Measures,
-  ingredient: Ingredient | undefined,
-): Omit<UnreadLine, 'text' | 'row'> | undefined {
-  const { name } = match.item;
-  if (amount.quantity === null && !measures.pieceGrams) {
-    const usual = ingredient?.roles.includes('carrier') ? ['50 ml', '100 ml'] : ['1 tbsp', '10 g'];
-    return unreadPart(
-      'no-amount',
-      t`How much ${name}? Write an amount before it.`,
-      usual.map((measure) => `${measure} ${name}`),
-    );
-  }
-  const strange = unknownUnit(amount, match, measures, ingredient);
-  return strange ? unreadPart('no-weight', strange, [`10 g ${name}`]) : undefined;
-}
-
 /** Other names in the line, and words that nobody knows: said, because they may have been meant. */
 function namesLeftOver(
   match: PhraseMatch<LarderItem>,
   others: readonly PhraseMatch<LarderItem>[],
   amount: LineAmount,
   name: string,
+  { describing }: ReadingOptions,
 ): Assumption[] {
   const measure = measureOf(amount);
   const found: Assumption[] = [];
@@ -199,8 +188,8 @@ function namesLeftOver(
         index < match.start &&
         !taken.has(index) &&
         !/^\d+$/.test(word) &&
-        !DESCRIBING.has(word) &&
-        !DESCRIBING.has(singular(word)) &&
+        !describing.has(word) &&
+        !describing.has(singular(word)) &&
         !ways.some(({ words }) => words.includes(word)),
     );
   if (unknown.length > 0) {
@@ -243,12 +232,15 @@ function unknownUnit(
   { start }: PhraseMatch<LarderItem>,
   measures: Measures,
   ingredient: Ingredient | undefined,
+  { describing }: ReadingOptions,
 ): string | undefined {
   if (amount.unit !== null || amount.quantity === null || start === 0 || measures.pieceGrams)
     return undefined;
   const word = plainWords(amount.words)[0] ?? '';
   const describes =
-    DESCRIBING.has(singular(word)) || ingredient?.preparations.some(({ words }) => words.includes(word));
+    describing.has(word) ||
+    describing.has(singular(word)) ||
+    ingredient?.preparations.some(({ words }) => words.includes(word));
   return describes || amount.packSize
     ? undefined
     : t`“${word}” is not a unit known here: write spoons, cups, millilitres or grams.`;

@@ -1,0 +1,50 @@
+import type { Token } from './tokens';
+
+interface Entry<T> {
+  readonly words: readonly string[];
+  readonly value: T;
+}
+
+/** Signs that may stand inside a phrase: "pre-poo", "c. à soupe", "over-night". */
+const INSIDE = new Set(['-', '.', "'", '’', '‑']);
+
+/** Phrases of one or more plain words, each with what it means; the longest that fits is found. */
+export class PhraseTable<T> {
+  private readonly byFirst = new Map<string, Entry<T>[]>();
+
+  constructor(entries: Iterable<readonly [phrase: string, value: T]>) {
+    for (const [phrase, value] of entries) {
+      const words = phrase.split(' ');
+      const [first = ''] = words;
+      const known = this.byFirst.get(first);
+      if (!known) this.byFirst.set(first, [{ words, value }]);
+      else if (!known.some((entry) => entry.words.join(' ') === phrase)) known.push({ words, value });
+    }
+    for (const entries of this.byFirst.values()) entries.sort((a, b) => b.words.length - a.words.length);
+  }
+
+  /** @returns the value of the longest phrase that begins at the token, and the index of the token after it */
+  at(tokens: readonly Token[], index: number): { readonly value: T; readonly to: number } | undefined {
+    const entries = this.byFirst.get(tokens[index]?.word ?? '');
+    if (!entries) return undefined;
+    for (const { words, value } of entries) {
+      const to = endOf(tokens, index, words);
+      if (to !== undefined) return { value, to };
+    }
+    return undefined;
+  }
+
+  has(word: string): boolean {
+    return this.byFirst.get(word)?.some(({ words }) => words.length === 1) ?? false;
+  }
+}
+
+function endOf(tokens: readonly Token[], index: number, words: readonly string[]): number | undefined {
+  let at = index;
+  for (const [nth, word] of words.entries()) {
+    if (nth > 0) while (INSIDE.has(tokens[at]?.word ?? '') && tokens[at]?.kind === 'sign') at++;
+    if (tokens[at]?.word !== word || tokens[at]?.kind === 'sign') return undefined;
+    at++;
+  }
+  return at;
+}

@@ -1,0 +1,99 @@
+import { plainWords } from '../ingredients';
+import type { Stretch } from '../larder';
+
+/** A word, a number, a sign, or the end of a row. */
+export interface Token extends Stretch {
+  readonly kind: 'word' | 'number' | 'sign' | 'break';
+  /** As written. */
+  readonly raw: string;
+  /** Lower case, no accents, no elisions; the digits of a number; a sign as it is. */
+  readonly word: string;
+  /** Of a number. */
+  readonly value: number;
+  /** Index of its row among those that are not blank. */
+  readonly row: number;
+}
+
+const FRACTIONS: Readonly<Record<string, number>> = {
+  '½': 1 / 2,
+  '⅓': 1 / 3,
+  '⅔': 2 / 3,
+  '¼': 1 / 4,
+  '¾': 3 / 4,
+  '⅛': 1 / 8,
+  '⅜': 3 / 8,
+  '⅝': 5 / 8,
+  '⅞': 7 / 8,
+  '⅕': 1 / 5,
+  '⅙': 1 / 6,
+};
+
+/** 1'000 and 1 000 are thousands; 1.5 and 1,5 decimals; a comma before three digits is decided by what follows. */
+const PIECES =
+  /(\r\n|\r|\n)|(\d{1,3}(?:['’\u00a0\u202f ]\d{3})+(?![\d.,]\d|\s*\p{L}*\s*\/)|\d+(?:[.,]\d+)*(?:e\d{1,3}\b)?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅙])|(e\.\s?o\b\.?|\p{L}[\p{L}\p{M}\p{N}]*(?:['’]\p{L}+)*)|(\S)/giu;
+
+/** Before an apostrophe it is an article, not a part of the word: "d'huile", "l'eau", "un'ora". */
+const ELISION = /^(?:[dlnmtsj]|qu|un|dell|all|nell|sull)['’](?=\p{L}{2})/iu;
+/** English contractions are one word. */
+const CONTRACTION = /['’](?:s|t|re|ve|ll|d|m)$/i;
+
+function valueOf(digits: string): number {
+  if (FRACTIONS[digits] !== undefined) return FRACTIONS[digits];
+  const joined = digits.replace(/['’\u00a0\u202f ]/g, '');
+  // 1.234,5 or 1,234.5: the last sign is the decimal one.
+  const signs = joined.match(/[.,]/g) ?? [];
+  if (signs.length > 1) {
+    const last = Math.max(joined.lastIndexOf('.'), joined.lastIndexOf(','));
+    const same = signs.every((sign) => sign === signs[0]);
+    return Number(
+      same
+        ? joined.replace(/[.,]/g, '')
+        : joined.slice(0, last).replace(/[.,]/g, '') + '.' + joined.slice(last + 1),
+    );
+  }
+  return Number(joined.replace(',', '.'));
+}
+
+/** The whole text as tokens; what stands between two of them is blank. */
+export function tokensOf(text: string): Token[] {
+  const tokens: Token[] = [];
+  let row = 0;
+  let rowHasWords = false;
+  for (const match of text.matchAll(PIECES)) {
+    const start = match.index;
+    const [raw, lineBreak, digits, letters] = match;
+    const end = start + raw.length;
+    if (lineBreak !== undefined) {
+      tokens.push({ kind: 'break', raw, word: '\n', start, end, value: NaN, row });
+      if (rowHasWords) row++;
+      rowHasWords = false;
+      continue;
+    }
+    rowHasWords = true;
+    if (digits !== undefined) {
+      tokens.push({ kind: 'number', raw, word: raw, start, end, value: valueOf(raw), row });
+      continue;
+    }
+    if (letters === undefined) {
+      tokens.push({ kind: 'sign', raw, word: raw, start, end, value: NaN, row });
+      continue;
+    }
+    const elided = CONTRACTION.test(raw) ? null : ELISION.exec(raw);
+    const cut = elided ? elided[0].length : 0;
+    if (elided) tokens.push(wordToken(raw.slice(0, cut), start, row));
+    tokens.push(wordToken(raw.slice(cut), start + cut, row));
+  }
+  return tokens;
+}
+
+function wordToken(raw: string, start: number, row: number): Token {
+  return {
+    kind: 'word',
+    raw,
+    word: plainWords(raw).join('') || raw.toLowerCase(),
+    start,
+    end: start + raw.length,
+    value: NaN,
+    row,
+  };
+}

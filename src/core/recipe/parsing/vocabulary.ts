@@ -1,0 +1,188 @@
+import de from '../../../../data/reading/de.json';
+import en from '../../../../data/reading/en.json';
+import es from '../../../../data/reading/es.json';
+import fr from '../../../../data/reading/fr.json';
+import hi from '../../../../data/reading/hi.json';
+import it from '../../../../data/reading/it.json';
+import pt from '../../../../data/reading/pt.json';
+import type { UnitId } from '../../base/measures';
+import { singular } from '../ingredients';
+import type { Deed } from '../larder';
+import { PhraseTable } from './phrases';
+import type { PieceSize } from './lineAmount';
+import type { Token } from './tokens';
+
+export type TimeUnit = 'min' | 'h' | 'day' | 'week' | 'month';
+
+/** How thick a mixture is to become. */
+export type Texture = 'loose' | 'paste' | 'thick' | 'yogurt' | 'cream';
+
+/** Words that join, deny or refer; each is a role that a phrase can have. */
+const ROLES = [
+  'about',
+  'heaped',
+  'level',
+  'of',
+  'and',
+  'with',
+  'or',
+  'not',
+  'each',
+  'equal',
+  'same',
+  'another',
+  'correction',
+  'formerly',
+  'optional',
+  'allAbove',
+  'halve',
+  'double',
+  'except',
+  'overnight',
+  'cap',
+  'warm',
+  'coolRinse',
+  'beforeWash',
+  'enough',
+  'kinds',
+  'titleStarts',
+  'isA',
+  'days',
+] as const;
+export type Role = (typeof ROLES)[number];
+
+/** A file of data/reading: the words of one language. Phrases are plain: lower case, no accents, no signs. */
+interface Words extends Partial<Record<Role, readonly string[]>> {
+  readonly numbers: Readonly<Record<string, number>>;
+  readonly articles: readonly string[];
+  readonly fractions?: Readonly<Record<string, number>>;
+  readonly more?: Readonly<Record<string, number>>;
+  readonly units: Readonly<Record<string, readonly string[]>>;
+  readonly unitsBeforeName?: readonly string[];
+  readonly sizes?: Readonly<Record<string, string>>;
+  readonly sized?: readonly string[];
+  readonly time: Readonly<Record<string, readonly string[]>>;
+  readonly durations?: Readonly<Record<string, number>>;
+  readonly verbs: Readonly<Record<string, readonly string[]>>;
+  readonly texture?: Readonly<Record<string, string>>;
+  readonly headings?: Readonly<Record<string, readonly string[]>>;
+  readonly claims?: Readonly<Record<string, readonly string[]>>;
+  readonly describing: string;
+}
+
+const LANGUAGES: Readonly<Record<string, Words>> = { en, pt, es, fr, de, it, hi };
+
+/** The words that a text is read with. */
+export interface Vocabulary {
+  readonly languages: readonly string[];
+  readonly numbers: PhraseTable<number>;
+  readonly articles: PhraseTable<true>;
+  readonly fractions: PhraseTable<number>;
+  readonly more: PhraseTable<number>;
+  readonly units: PhraseTable<UnitId>;
+  readonly unitsBeforeName: PhraseTable<true>;
+  readonly sizes: PhraseTable<PieceSize>;
+  readonly sized: PhraseTable<true>;
+  readonly time: PhraseTable<TimeUnit>;
+  readonly durations: PhraseTable<number>;
+  readonly deeds: PhraseTable<Deed>;
+  readonly textures: PhraseTable<Texture>;
+  readonly headings: PhraseTable<'ingredients' | 'method' | 'noise'>;
+  readonly claims: PhraseTable<'protein' | 'moisture'>;
+  readonly roles: Readonly<Record<Role, PhraseTable<true>>>;
+  /** Words that describe and do not name. */
+  readonly describing: ReadonlySet<string>;
+}
+
+const listed = (words: readonly (readonly string[] | undefined)[]) =>
+  new PhraseTable(words.flatMap((each) => (each ?? []).map((phrase) => [phrase, true as const] as const)));
+
+const valued = <T>(words: readonly (Readonly<Record<string, T>> | undefined)[]) =>
+  new PhraseTable<T>(words.flatMap((each) => Object.entries(each ?? {})));
+
+/** Turned round: the key is what the phrases mean. */
+const keyed = <K extends string>(
+  words: readonly (Readonly<Record<string, readonly string[]>> | undefined)[],
+) =>
+  new PhraseTable<K>(
+    words.flatMap((each) =>
+      Object.entries(each ?? {}).flatMap(([key, phrases]) =>
+        phrases.map((phrase) => [phrase, key as K] as const),
+      ),
+    ),
+  );
+
+function vocabularyOf(languages: readonly string[]): Vocabulary {
+  const words = languages.flatMap((language) => LANGUAGES[language] ?? []);
+  const pick = <K extends keyof Words>(key: K) => words.map((each) => each[key]);
+  return {
+    languages,
+    numbers: valued(pick('numbers')),
+    articles: listed(pick('articles')),
+    fractions: valued(pick('fractions')),
+    more: valued(pick('more')),
+    units: keyed<UnitId>(pick('units')),
+    unitsBeforeName: listed(pick('unitsBeforeName')),
+    sizes: valued(pick('sizes')) as PhraseTable<PieceSize>,
+    sized: listed(pick('sized')),
+    time: keyed<TimeUnit>(pick('time')),
+    durations: valued(pick('durations')),
+    deeds: keyed<Deed>(pick('verbs')),
+    textures: valued(pick('texture')) as PhraseTable<Texture>,
+    headings: keyed(pick('headings')),
+    claims: keyed(pick('claims')),
+    roles: Object.fromEntries(ROLES.map((role) => [role, listed(pick(role))])) as Record<
+      Role,
+      PhraseTable<true>
+    >,
+    describing: new Set(
+      words.flatMap(({ describing }) => describing.split(' ')).flatMap((word) => [word, singular(word)]),
+    ),
+  };
+}
+
+/** Words of each language that another one has not: they tell which one is written. */
+const tellingWords = new Map<string, string[]>();
+for (const [language, words] of Object.entries(LANGUAGES)) {
+  const own = new Set([
+    ...words.describing.split(' '),
+    ...['of', 'and', 'with', 'not', 'each', 'about'].flatMap((role) => words[role as Role] ?? []),
+    ...Object.values(words.units).flat(),
+    ...Object.values(words.verbs).flat(),
+    ...Object.values(words.time).flat(),
+    ...Object.keys(words.numbers),
+    ...Object.keys(words.fractions ?? {}),
+  ]);
+  for (const phrase of own)
+    for (const word of phrase.split(' ')) {
+      const known = tellingWords.get(word);
+      if (!known) tellingWords.set(word, [language]);
+      else if (!known.includes(language)) known.push(language);
+    }
+}
+
+/** A language is read with when it has this share of the words of the one that has most. */
+const NEAR_SHARE = 0.6;
+const vocabularies = new Map<string, Vocabulary>();
+
+/**
+ * English, and what else the text is written in. Words of a language that is not written here would mean other things:
+ * "do" is two in Hindi, "dos" of the in Portuguese and two in Spanish.
+ */
+export function vocabularyFor(tokens: readonly Token[]): Vocabulary {
+  const scores = new Map<string, number>();
+  for (const { kind, word } of tokens) {
+    if (kind !== 'word') continue;
+    const languages = tellingWords.get(word) ?? [];
+    if (languages.includes('en')) continue;
+    for (const language of languages)
+      scores.set(language, (scores.get(language) ?? 0) + 1 / languages.length);
+  }
+  const most = Math.max(0, ...scores.values());
+  const others = [...scores].filter(([, score]) => score >= most * NEAR_SHARE).map(([language]) => language);
+  const languages = ['en', ...others.sort()];
+  const key = languages.join();
+  const known = vocabularies.get(key) ?? vocabularyOf(languages);
+  vocabularies.set(key, known);
+  return known;
+}
