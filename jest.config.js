@@ -31,8 +31,6 @@ const ES_MODULES = [
   'date-fns',
   'lucide-react-native',
   'minisearch',
-  'parse-ingredient',
-  'numeric-quantity',
   'comlink',
   '@lingui/.*',
   'zod/v4/(?:locales|core)',

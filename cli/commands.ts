@@ -6,6 +6,7 @@ import { calendarFile } from '../src/core/files/calendar';
 import { estimateHair } from '../src/core/hair/estimation';
 import { headsIn, historyOf } from '../src/core/hair/history';
 import { lastingDays, SIGNALS, type SignalState } from '../src/core/hair/state';
+import { guessedShareOf, MOST_GUESSED } from '../src/core/kitchen/formulation';
 import { demoRecords } from '../src/core/lab/simulation';
 import { MOST_WEEKS } from '../src/core/plan/planning';
 import { planProblemFrom } from '../src/core/plan/question';
@@ -17,8 +18,14 @@ import {
   type LedgerRow,
   type Verdict,
 } from '../src/core/recipe/classification';
-import { CATALOGUE_LARDER, readLines, unreadLines, type ParsedLine } from '../src/core/recipe/larder';
-import { parseRecipe } from '../src/core/recipe/parsing';
+import {
+  CATALOGUE_LARDER,
+  readLines,
+  unreadLines,
+  type ParsedLine,
+  type ReadLine,
+} from '../src/core/recipe/larder';
+import { parseRecipe, recipesIn } from '../src/core/recipe/parsing';
 import { judge } from '../src/core/recipe/safety';
 import { readBackup, writeBackup } from '../src/core/records/files';
 import { SCHOOLS, type Head, type School, type StoredRecord } from '../src/core/records/shapes';
@@ -70,14 +77,22 @@ function shortNumbers(value: unknown): unknown {
 }
 
 export function classifyCommand(options: CommandOptions, clock: Clock): unknown {
-  const recipe = parseRecipe(clock.input());
+  const text = clock.input();
+  const several = recipesIn(text);
+  const whole = classified(several.length > 1 ? (several[0] ?? text) : text, options);
+  return several.length > 1 ? { ...whole, recipes: several.map((each) => classified(each, options)) } : whole;
+}
+
+function classified(text: string, options: CommandOptions): Record<string, unknown> {
+  const recipe = parseRecipe(text);
   if (!recipe.ok) throw new CommandError(oneLine(recipe.problems));
+  const { lines: told, title, steps, told: use } = recipe.value;
+  const unparsed = unreadLines(recipe.value);
   const judged = judge(readLines(recipe.value), undefined, CATALOGUE_LARDER, {
     school: schoolFrom(options.school),
     trust: trustOf(recipe.value),
-    texts: recipe.value.lines.map(({ text }) => text),
+    texts: told.map(({ text: line }) => line),
   });
-  const unparsed = unreadLines(recipe.value);
   if (!judged.ok) {
     const [first] = unparsed;
     throw new CommandError(
@@ -86,20 +101,32 @@ export function classifyCommand(options: CommandOptions, clock: Clock): unknown 
   }
   const { lines, verdict, cautions } = judged.value;
   const { acidity, roles, flips } = detailsOf(verdict, lines);
+  const isGuess = ({ assumptions }: ReadLine) => assumptions.some(({ code }) => code === 'guess');
   return shortNumbers({
-    headline: verdictHeadline(verdict),
-    ...verdictJson(verdict, recipe.value.lines.flatMap(ledgerLine(verdict))),
+    headline:
+      guessedShareOf(recipe.value) > MOST_GUESSED ? 'Too much is guessed to say' : verdictHeadline(verdict),
+    ...verdictJson(verdict, told.flatMap(ledgerLine(verdict))),
     pH: acidity.pH,
     roles,
     flips: flips.map(({ name, fromGrams, toGrams, to }) => ({ name, fromGrams, toGrams, to })),
-    unparsed: unparsed.map(({ text, problem }) => ({ text, problem: problem.message })),
-    warnings: cautions.map(({ id, level, text, act }) => ({
-      id,
-      level,
-      text,
-      act,
+    unparsed: unparsed.map(({ text: line, problem }) => ({ text: line, problem: problem.message })),
+    warnings: cautions.map(({ id, level, text: words, act }) => ({ id, level, text: words, act })),
+    title,
+    minutes: use.minutes,
+    warmth: use.warmth,
+    overnight: use.overnight,
+    steps: steps.map(({ text: words, deeds, minutes, overnight, celsius }) => ({
+      text: words,
+      deeds,
+      minutes,
+      overnight,
+      celsius,
     })),
-  });
+    guessed: readLines(recipe.value)
+      .filter(isGuess)
+      .map(({ text: line, name, grams }) => ({ text: line, ingredient: name, grams })),
+    notUnderstood: unparsed.map(({ text: line }) => line),
+  }) as Record<string, unknown>;
 }
 
 interface LedgerLine {

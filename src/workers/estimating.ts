@@ -2,6 +2,7 @@ import type { CalendarDay, CupKind, Result } from '@/core/base/measures';
 import { estimateHair } from '@/core/hair/estimation';
 import { historyOf, larderOf } from '@/core/hair/history';
 import type { HairState } from '@/core/hair/state';
+import { hairMassGrams } from '@/core/hair/state';
 import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
 import { demoRecords } from '@/core/lab/simulation';
 import type { HairQuestion } from '@/core/plan/question';
@@ -31,7 +32,9 @@ export const estimatorApi = {
   },
   /** Null where the larder is not known here. */
   judgeText: ({ text, cup, head, larderId }: TextQuestion): JudgedText | null =>
-    known?.id === larderId ? judgedText(text, { larder: known.larder, cup, head }) : null,
+    known?.id === larderId
+      ? judgedText(text, { larder: known.larder, cup, head, hairGrams: head && hairMassGrams(head) })
+      : null,
 };
 
 export type EstimatorApi = typeof estimatorApi;

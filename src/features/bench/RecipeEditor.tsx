@@ -1,14 +1,17 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { memo, useCallback, useEffect, useState } from 'react';
-import { useForm, useWatch, type Control } from 'react-hook-form';
+import { useForm, useWatch, type Control, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { CUPS, VIEWS } from '@/core/base/measures';
 import { writeRecipes } from '@/core/files/sharing';
-import type { Judged, JudgedText } from '@/core/kitchen/formulation';
+import { hairMassGrams } from '@/core/hair/state';
+import { MOST_GUESSED, type Judged, type JudgedText } from '@/core/kitchen/formulation';
 import { rewriteIn } from '@/core/kitchen/making';
 import { verdictHeadline } from '@/core/recipe/classification';
+import type { ParsedLine } from '@/core/recipe/larder';
+import { withLineSaid } from '@/core/recipe/parsing';
 import { ofKind } from '@/core/records/shapes';
 import { RECIPE_USES, type RecipeVersion } from '@/core/records/shapes';
 import {
@@ -31,7 +34,8 @@ import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
-import { RecipeLines } from './RecipeLines';
+import { OneLine, RecipeLines } from './RecipeLines';
+import { ToldText } from './ToldText';
 import { useJudged } from './useJudged';
 import { isSameDraft, useKeptDraft } from './useKeptDraft';
 import { VerdictPane } from './VerdictPane';
@@ -48,18 +52,21 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   const add = useAddRecords();
   const larder = useLarder();
   const { cup } = useAppSelector(selectPrefs);
+  const head = useHead();
+  const hairGrams = head && hairMassGrams(head);
   const stamped = (draft: RecipeDraft) => {
     const stamp = newStamp();
     const own = { recipeId: existing?.recipeId ?? stamp.id, version: (existing?.version ?? 0) + 1 };
-    return versionFromDraft(draft, { ...stamp, ...own }, { larder, cup });
+    return versionFromDraft(draft, { ...stamp, ...own }, { larder, cup, hairGrams });
   };
   const saved = existing ? draftOf(existing) : EMPTY_RECIPE;
   const { start, keep, drop } = useKeptDraft(existing?.recipeId ?? NEW_RECIPE, saved);
   const begun = text === undefined ? start : { ...saved, text };
-  const { control, handleSubmit, setValue, getValues, subscribe, reset, formState } = useForm<RecipeDraft>({
-    defaultValues: begun,
-    resolver: resolverOf(stamped),
-  });
+  const { control, handleSubmit, setValue, getValues, getFieldState, subscribe, reset, formState } =
+    useForm<RecipeDraft>({
+      defaultValues: begun,
+      resolver: resolverOf(stamped),
+    });
   const wide = useWide();
   // A key draws its field and what asks for the whole draft; the rest is drawn when it has been read.
   const [typed] = useState(() => ({
@@ -75,10 +82,17 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   const read = useJudged(typed);
   const { judged } = read;
   const setText = useCallback((changed: string) => setValue('text', changed), [setValue]);
-  const replaceRow = useCallback(
-    (row: number, by: string) => setText(withRow(getValues('text'), row, by)),
-    [setText, getValues],
+  const replaceLine = useCallback(
+    (line: ParsedLine, by: string) => {
+      const now = getValues('text');
+      // What was read lies a step behind what is typed.
+      const start = now === read.text ? -1 : now.indexOf(line.text);
+      const moved = start < 0 ? line : { ...line, at: [{ start, end: start + line.text.length }] };
+      setText(withLineSaid(now, moved, by));
+    },
+    [setText, getValues, read.text],
   );
+  useTold(read, { getFieldState, setValue }, !existing);
 
   const pane = judged.ok ? (
     <EditorPane control={control} judged={judged.value} recipeId={existing?.recipeId} />
@@ -100,14 +114,13 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
           ? t`${{ existingName: existing.name }} · version ${{ versionName: larder.versionName(existing) }}`
           : t`New recipe`
       }
-      headline={judged.ok ? verdictHeadline(judged.value.verdict) : t`What is in the bowl?`}
-      {...(judged.ok ? {} : { reason: t`One ingredient to a line. The verdict appears as you type.` })}
+      {...headOf(read)}
       sideShare="half"
       side={wide ? pane : undefined}
     >
       {existing ? <SavedActions recipe={existing} /> : null}
       <RecipeText control={control} />
-      <ReadRows read={read} onText={setText} onReplace={replaceRow} />
+      <ReadRows read={read} onText={setText} onReplace={replaceLine} />
       {wide ? null : pane}
       <RecipeFields control={control} />
       <EditorActions
@@ -124,12 +137,27 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   );
 }
 
+/** What it is, where enough of it is understood; else what would have to be said. */
+function headOf({ judged, guessedShare }: JudgedText): { headline: string; reason?: string } {
+  if (!judged.ok)
+    return {
+      headline: t`Tell it your way`,
+      reason: t`As a list or as you would say it. The verdict follows as you type.`,
+    };
+  if (guessedShare > MOST_GUESSED)
+    return {
+      headline: t`Too much is guessed to say`,
+      reason: t`Say how much of what is marked, and the verdict follows.`,
+    };
+  return { headline: verdictHeadline(judged.value.verdict) };
+}
+
 const RecipeText = memo(function RecipeText({ control }: { control: Control<RecipeDraft> }) {
   return (
     <FormField
       control={control}
       name="text"
-      label={t`Recipe, one ingredient to a line`}
+      label={t`Your recipe`}
       placeholder={example()}
       lines={7}
       testID="recipe-text"
@@ -295,7 +323,7 @@ function SavedActions({ recipe }: { recipe: RecipeVersion }) {
 interface ReadRowsProps {
   readonly read: JudgedText;
   readonly onText: (changed: string) => void;
-  readonly onReplace: (row: number, by: string) => void;
+  readonly onReplace: (line: ParsedLine, by: string) => void;
 }
 
 /** The rows as they were understood, in the chosen view, or why there are none. */
@@ -307,6 +335,20 @@ const ReadRows = memo(function ReadRows({ read, onText, onReplace }: ReadRowsPro
   if (!parsed.ok) return text.trim() === '' ? null : <Problem live>{parsed.problems[0].message}</Problem>;
   return (
     <View className="gap-3">
+      <ToldText
+        text={text}
+        recipe={parsed.value}
+        lineView={(line, index) => (
+          <OneLine
+            line={line}
+            index={index}
+            recipe={parsed.value}
+            view={view}
+            formula={formula}
+            onReplace={onReplace}
+          />
+        )}
+      />
       <View className="flex-row flex-wrap items-center gap-3">
         <Choice
           label={t`Show amounts in`}
@@ -337,14 +379,22 @@ const ReadRows = memo(function ReadRows({ read, onText, onReplace }: ReadRowsPro
   );
 });
 
-/** The text with one row replaced; rows are counted without the blank ones, as the reader counts them. */
-function withRow(text: string, row: number, by: string): string {
-  let next = -1;
-  return text
-    .split(/\r\n|\r|\n/)
-    .map((each) => {
-      if (each.trim() !== '') next += 1;
-      return each.trim() !== '' && next === row ? by : each;
-    })
-    .join('\n');
+/** The form takes what the telling sets: its name, minutes and warmth, as long as she has not set them herself. */
+function useTold(
+  { parsed }: JudgedText,
+  { getFieldState, setValue }: Pick<UseFormReturn<RecipeDraft>, 'getFieldState' | 'setValue'>,
+  isNew: boolean,
+): void {
+  const title = parsed.ok ? parsed.value.title : null;
+  const minutes = parsed.ok ? parsed.value.told.minutes : null;
+  const warmth = parsed.ok ? parsed.value.told.warmth : null;
+  useEffect(() => {
+    if (!isNew) return;
+    const take = (field: 'name' | 'contactMinutes' | 'warmth', told: string | null) => {
+      if (told !== null && !getFieldState(field).isTouched) setValue(field, told);
+    };
+    take('name', title);
+    take('contactMinutes', minutes === null ? null : String(minutes));
+    take('warmth', warmth);
+  }, [title, minutes, warmth, isNew, getFieldState, setValue]);
 }

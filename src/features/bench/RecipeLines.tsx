@@ -8,6 +8,7 @@ import { errorText, lineInView, percentText } from '@/core/kitchen/making';
 import {
   readLines,
   type Alternative,
+  type ParsedLine,
   type ParsedRecipe,
   type ReadLine,
   type UnreadLine,
@@ -20,8 +21,8 @@ interface RecipeLinesProps {
   readonly view: AmountView;
   /** What is wrong with it as a formula; null for a plain recipe. */
   readonly formula: Formula | null;
-  /** Puts other rows in the place of one row of the text. */
-  readonly onReplace: (row: number, by: string) => void;
+  /** Says one line otherwise. */
+  readonly onReplace: (line: ParsedLine, by: string) => void;
 }
 
 /** How each line was understood. What was not is said first, with a way to mend it. */
@@ -31,7 +32,7 @@ export function RecipeLines({ recipe, view, formula, onReplace }: RecipeLinesPro
   return (
     <View className="gap-3">
       {unread.map((line) => (
-        <UnreadRow key={line.row} line={line} onReplace={onReplace} />
+        <UnreadRow key={line.at[0]?.start ?? line.row} line={line} onReplace={onReplace} />
       ))}
       {formula?.findings
         .filter((finding) => finding.line === null)
@@ -50,10 +51,6 @@ export function RecipeLines({ recipe, view, formula, onReplace }: RecipeLinesPro
               findings={formula?.findings.filter((finding) => finding.line === index) ?? []}
               onReplace={onReplace}
             />
-          ) : line.status === 'note' ? (
-            <View key={index} role="listitem">
-              <Small>{t`Note: ${{ line: line.text }}`}</Small>
-            </View>
           ) : null,
         )}
       </View>
@@ -63,6 +60,30 @@ export function RecipeLines({ recipe, view, formula, onReplace }: RecipeLinesPro
 
 function sharesRow({ lines }: ParsedRecipe, line: ReadLine): boolean {
   return lines.some((other) => other !== line && other.row === line.row);
+}
+
+/** One line, opened from the told text. */
+export function OneLine({
+  line,
+  index,
+  recipe,
+  view,
+  formula,
+  onReplace,
+}: RecipeLinesProps & { readonly line: ParsedLine; readonly index: number }) {
+  if (line.status === 'unread') return <UnreadRow line={line} onReplace={onReplace} />;
+  if (line.status === 'note') return null;
+  const total = readLines(recipe).reduce((sum, { grams }) => sum + grams, 0);
+  return (
+    <ReadRow
+      line={line}
+      named={false}
+      view={view}
+      percent={formula?.percents.get(index) ?? (100 * line.grams) / total}
+      findings={formula?.findings.filter((finding) => finding.line === index) ?? []}
+      onReplace={onReplace}
+    />
+  );
 }
 
 function UnreadRow({ line, onReplace }: { line: UnreadLine; onReplace: RecipeLinesProps['onReplace'] }) {
@@ -80,7 +101,7 @@ function UnreadRow({ line, onReplace }: { line: UnreadLine; onReplace: RecipeLin
             key={suggestion}
             label={suggestion}
             hint={t`Write ${suggestion} instead`}
-            onPress={() => onReplace(line.row, suggestion)}
+            onPress={() => onReplace(line, suggestion)}
           />
         ))}
       </View>
@@ -122,7 +143,7 @@ const ReadRow = memo(function ReadRow({ line, named, view, percent, findings, on
           key={assumption.code}
           text={assumption.text}
           alternatives={assumption.alternatives}
-          onChoose={(by) => onReplace(line.row, by)}
+          onChoose={(by) => onReplace(line, by)}
         />
       ))}
       {findings.map((finding) => (

@@ -24,7 +24,7 @@ type Stamp = Pick<RecipeVersion, 'id' | 'recordedAt' | 'recipeId' | 'version'>;
 export function versionFromDraft(
   draft: RecipeDraft,
   stamp: Stamp,
-  reading: { readonly larder: Larder; readonly cup: CupKind },
+  reading: { readonly larder: Larder; readonly cup: CupKind; readonly hairGrams?: number | undefined },
 ): Result<RecipeVersion> {
   const parsed = parseRecipe(draft.text, reading);
   if (!parsed.ok) return failed(parsed.problems[0].code, parsed.problems[0].message, 'text');

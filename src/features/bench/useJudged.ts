@@ -1,5 +1,6 @@
 import isEqual from 'fast-deep-equal';
 import { startTransition, useEffect, useState } from 'react';
+import { hairMassGrams } from '@/core/hair/state';
 import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
 import { selectLarderContents, selectPrefs, useAppSelector } from '@/store';
 import { askJudgement } from '@/workers';
@@ -23,8 +24,9 @@ export function useJudged(typed: Typed): JudgedText {
   const larder = useLarder();
   const contents = useAppSelector(selectLarderContents);
   const { cup } = useAppSelector(selectPrefs);
+  const hairGrams = head && hairMassGrams(head);
   // The first is read on the page: nothing is typed yet that it could hold up.
-  const [judged, setJudged] = useState(() => judgedText(typed.start, { larder, cup, head }));
+  const [judged, setJudged] = useState(() => judgedText(typed.start, { larder, cup, head, hairGrams }));
 
   useEffect(() => {
     let current = true;
@@ -34,7 +36,7 @@ export function useJudged(typed: Typed): JudgedText {
       reading = true;
       const answer =
         (await askJudgement({ text, cup, head }, contents).catch(() => null)) ??
-        judgedText(text, { larder, cup, head });
+        judgedText(text, { larder, cup, head, hairGrams });
       reading = false;
       if (!current) return;
       startTransition(() => setJudged((before) => (isEqual(before, answer) ? before : answer)));
@@ -54,6 +56,6 @@ export function useJudged(typed: Typed): JudgedText {
       current = false;
       end();
     };
-  }, [typed, contents, larder, cup, head]);
+  }, [typed, contents, larder, cup, head, hairGrams]);
   return judged;
 }

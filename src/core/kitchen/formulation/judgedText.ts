@@ -1,6 +1,6 @@
-import { ok, type CupKind, type Result } from '../../base/measures';
+import { ok, sum, type CupKind, type Result } from '../../base/measures';
 import { detailsOf, trustOf, type Verdict, type VerdictDetails } from '../../recipe/classification';
-import { readLines, type Larder, type ParsedRecipe } from '../../recipe/larder';
+import { readLines, unreadLines, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/larder';
 import { parseRecipe } from '../../recipe/parsing';
 import { judge, type Caution } from '../../recipe/safety';
 import type { Head } from '../../records/shapes';
@@ -18,17 +18,43 @@ export interface JudgedText {
   readonly text: string;
   readonly parsed: Result<ParsedRecipe>;
   readonly judged: Result<Judged>;
+  /** 0 to 1: weight that is a guess, and lines that are not understood. */
+  readonly guessedShare: number;
   /** Null where it is no formula of percents and phases. */
   readonly formula: Formula | null;
+}
+
+/** Of a recipe of which more than this is guessed or not understood no verdict is headlined. */
+export const MOST_GUESSED = 0.5;
+
+/** 0 to 1: the weight of lines without an amount of their own, and the lines that are not understood, whichever is more. */
+export function guessedShareOf(recipe: ParsedRecipe): number {
+  const read = readLines(recipe);
+  const isGuess = ({ assumptions }: ReadLine) => assumptions.some(({ code }) => code === 'guess');
+  const grams = sum(read.map((line) => line.grams));
+  const guessed = grams === 0 ? 1 : sum(read.filter(isGuess).map((line) => line.grams)) / grams;
+  const unread = unreadLines(recipe).length;
+  return Math.max(guessed, unread / Math.max(1, unread + read.length));
 }
 
 /** Lines, verdict and cautions of a text as it is told; what comes out of it can be cloned. */
 export function judgedText(
   text: string,
-  { larder, cup, head }: { readonly larder: Larder; readonly cup: CupKind; readonly head: Head | undefined },
+  {
+    larder,
+    cup,
+    head,
+    hairGrams,
+  }: {
+    readonly larder: Larder;
+    readonly cup: CupKind;
+    readonly head: Head | undefined;
+    /** Mass of her hair, g: what guesses are made for. */
+    readonly hairGrams?: number | undefined;
+  },
 ): JudgedText {
-  const parsed = parseRecipe(text, { larder, cup });
-  if (!parsed.ok) return { text, parsed, judged: parsed, formula: null };
+  const parsed = parseRecipe(text, { larder, cup, hairGrams });
+  if (!parsed.ok) return { text, parsed, judged: parsed, guessedShare: 1, formula: null };
   const formula = isFormula(parsed.value) ? checkFormula(parsed.value, larder) : null;
   const judgement = judge(readLines(parsed.value), head, larder, {
     trust: trustOf(parsed.value),
@@ -37,5 +63,5 @@ export function judgedText(
   const judged = judgement.ok
     ? ok({ ...judgement.value, details: detailsOf(judgement.value.verdict, judgement.value.lines) })
     : judgement;
-  return { text, parsed, judged, formula };
+  return { text, parsed, judged, guessedShare: guessedShareOf(parsed.value), formula };
 }

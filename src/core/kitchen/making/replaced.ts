@@ -1,36 +1,7 @@
 import type { Larder } from '../../recipe/larder';
-import type { Ingredient, RecipeVersion, SavedLine } from '../../records/shapes';
+import { parseRecipe, withLineSaid } from '../../recipe/parsing';
+import type { Ingredient, RecipeVersion } from '../../records/shapes';
 import { weighable } from './kitchenAmount';
-import { lineInView } from './lineInView';
-
-/** The row of the text, counted without the blank ones, that each line of a version stands in. */
-function rowsOfLines({ text, lines }: RecipeVersion): { rows: string[]; rowOf: number[] } {
-  const rows = text
-    .split(/\r\n|\r|\n/)
-    .map((row) => row.trim())
-    .filter(Boolean);
-  const rowOf: number[] = [];
-  let row = 0;
-  for (let start = 0; start < lines.length;) {
-    const written = lines[start]?.text ?? '';
-    const lineCount = runLength(lines.slice(start), (line) => line.text === written);
-    // Equal rows one after the other share their lines equally; a row is cut where a line keeps only its beginning.
-    const rowCount = Math.max(
-      1,
-      runLength(rows.slice(row), (each) => each.startsWith(written)),
-    );
-    for (let index = 0; index < lineCount; index++)
-      rowOf.push(row + Math.floor((index * rowCount) / lineCount));
-    start += lineCount;
-    row += rowCount;
-  }
-  return { rows, rowOf };
-}
-
-function runLength<T>(list: readonly T[], holds: (item: T) => boolean): number {
-  const end = list.findIndex((item) => !holds(item));
-  return end < 0 ? list.length : end;
-}
 
 export interface Replacement {
   readonly ingredient: Ingredient;
@@ -44,29 +15,26 @@ export function partText({ ingredient, grams }: Replacement): string {
 }
 
 /**
- * The text of a recipe with one of its lines replaced. Of a row that names several things, the others are written out by
- * weight; every other row stays as it is.
+ * The text of a recipe with one of its lines replaced; all else stays as it was told. Where the text is read otherwise
+ * today than when it was saved, the words of the line are looked for.
  */
 export function withReplaced(
-  recipe: RecipeVersion,
+  { text, lines }: RecipeVersion,
   replaced: number,
   parts: readonly Replacement[],
   larder: Larder,
 ): string {
-  const { rows, rowOf } = rowsOfLines(recipe);
-  const target = rowOf[replaced];
-  const inRow = (line: SavedLine, index: number): string[] => {
-    if (index === replaced) return parts.map(partText);
-    const { grams, words } = lineInView(line, larder);
-    return line.grams === null ? [] : [`${grams.text} ${words}`];
-  };
-  return rows
-    .flatMap((text, row) =>
-      row === target
-        ? recipe.lines.flatMap((line, index) => (rowOf[index] === row ? inRow(line, index) : []))
-        : [text],
-    )
-    .join('\n');
+  const by = parts.map(partText).join('\n');
+  const parsed = parseRecipe(text, { larder });
+  const line = lines[replaced];
+  if (!line) return text;
+  const read =
+    parsed.ok && parsed.value.lines.length === lines.length ? parsed.value.lines[replaced] : undefined;
+  if (read) return withLineSaid(text, read, by);
+  const start = text.indexOf(line.text);
+  return start < 0
+    ? `${text}\n${by}`
+    : withLineSaid(text, { text: line.text, at: [{ start, end: start + line.text.length }] }, by);
 }
 
 /** Grams of a substitute for a batch, brought back to the recipe as written. */

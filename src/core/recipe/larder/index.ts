@@ -3,8 +3,6 @@ export { CATALOGUE_LARDER, makeLarder, type Larder, type LarderItem } from './la
 export { stepsBefore, type LeadTask } from './leadTasks';
 export { MADE_GRAMS_PER_ML } from './limits';
 export {
-  DEEDS,
-  FATES,
   readLines,
   unreadLines,
   type Alternative,

@@ -50,7 +50,7 @@ interface LineOfText {
   readonly text: string;
   /** Index of its row among the rows that are not blank. */
   readonly row: number;
-  /** Where its words stand; two stretches where an amount is said once for several things. */
+  /** Where its words stand, those of its name first; two stretches where an amount is said once for several things. */
   readonly at: readonly Stretch[];
 }
 
@@ -87,8 +87,7 @@ export interface UnreadLine extends LineOfText {
 export type ParsedLine = ReadLine | NoteLine | UnreadLine;
 
 /** What becomes of a stretch of the text. */
-export const FATES = ['ingredient', 'step', 'title', 'remark', 'unread'] as const;
-export type Fate = (typeof FATES)[number];
+export type Fate = 'ingredient' | 'step' | 'title' | 'remark' | 'unread';
 
 /** A stretch of the text with its fate; all spans together are the whole text. */
 export interface Span extends Stretch {
@@ -100,22 +99,20 @@ export interface Span extends Stretch {
 }
 
 /** What is done in a step. */
-export const DEEDS = [
-  'mix',
-  'take',
-  'blend',
-  'heat',
-  'boil',
-  'soak',
-  'strain',
-  'cool',
-  'whip',
-  'apply',
-  'rinse',
-  'keep',
-  'follow',
-] as const;
-export type Deed = (typeof DEEDS)[number];
+export type Deed =
+  | 'mix'
+  | 'take'
+  | 'blend'
+  | 'heat'
+  | 'boil'
+  | 'soak'
+  | 'strain'
+  | 'cool'
+  | 'whip'
+  | 'apply'
+  | 'rinse'
+  | 'keep'
+  | 'follow';
 
 /** One step of the method, in the order in which it was told. */
 export interface ToldStep extends Stretch {

@@ -1,6 +1,6 @@
 import type { Deed, Larder, LarderItem } from '../larder';
 import { Amounts, type Amount, type Duration } from './amounts';
-import type { Token } from './tokens';
+import { isSign, isWord, touches, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
 
 export interface NameMatch {
@@ -31,27 +31,29 @@ export type Element = Range &
     | { readonly kind: 'word' }
   );
 
-const SEPARATORS: Readonly<Record<string, Separator>> = {
-  ',': 'comma',
-  '،': 'comma',
-  '|': 'comma',
-  '·': 'comma',
-  '•': 'comma',
-  '+': 'and',
-  '&': 'and',
-  '/': 'slash',
-  ':': 'colon',
-  '=': 'colon',
-  '(': 'open',
-  '[': 'open',
-  ')': 'close',
-  ']': 'close',
-  '–': 'dash',
-  '—': 'dash',
-  '-': 'dash',
-  '→': 'comma',
-  '>': 'comma',
-};
+const SEPARATORS: ReadonlyMap<string, Separator> = new Map<string, Separator>(
+  Object.entries({
+    ',': 'comma',
+    '،': 'comma',
+    '|': 'comma',
+    '·': 'comma',
+    '•': 'comma',
+    '+': 'and',
+    '&': 'and',
+    '/': 'slash',
+    ':': 'colon',
+    '=': 'colon',
+    '(': 'open',
+    '[': 'open',
+    ')': 'close',
+    ']': 'close',
+    '–': 'dash',
+    '—': 'dash',
+    '-': 'dash',
+    '→': 'comma',
+    '>': 'comma',
+  } as const),
+);
 
 /** Roles that stand for themselves, in the order in which they are looked for. */
 const SINGLE_ROLES: readonly Role[] = [
@@ -66,39 +68,64 @@ const SINGLE_ROLES: readonly Role[] = [
   'not',
 ];
 
-/** Names in a run of words, word by word, by the index of the token where each begins. */
-export function namesIn(
-  tokens: readonly Token[],
-  larder: Pick<Larder, 'inWords'>,
-): Map<number, NameMatch & { readonly to: number }> {
+/** Names of a text by the index of the token where each begins, with that of the token after it. */
+export type Names = ReadonlyMap<number, NameMatch & { readonly to: number }>;
+
+/** Signs that may stand within a name, where they touch the next word. */
+const WITHIN_NAME = /^[-‑.'’®™*]$/;
+
+/** Names in runs of words that no sign parts. */
+export function namesIn(tokens: readonly Token[], larder: Pick<Larder, 'inWords'>): Names {
   const found = new Map<number, NameMatch & { readonly to: number }>();
   let run: number[] = [];
   const close = () => {
-    // "EO" is two words of a name.
-    const spelt = run.flatMap((index) =>
-      tokens[index]!.word === 'eo'
-        ? ['essential', 'oil'].map((word) => ({ word, index }))
-        : [{ word: tokens[index]!.word, index }],
-    );
-    const matches = spelt.length === 0 ? [] : larder.inWords(spelt.map(({ word }) => word));
-    for (const { item, words, start } of matches) {
-      const from = spelt[start]!.index;
-      if (!found.has(from)) found.set(from, { item, words, to: spelt[start + words - 1]!.index + 1 });
-    }
+    for (const [from, match] of namesOfRun(run, tokens, larder)) if (!found.has(from)) found.set(from, match);
     run = [];
   };
   for (const [index, token] of tokens.entries()) {
+    // "d'huile": the article is no part of the name.
     if (/^[dl]['’]$/i.test(token.raw)) continue;
     if (token.kind === 'word' || token.kind === 'number') run.push(index);
-    else if (!(
-      token.kind === 'sign' &&
-      /^[-‑.'’®™*]$/.test(token.word) &&
-      tokens[index + 1]?.start === token.end
-    ))
+    else if (token.kind === 'break' || !WITHIN_NAME.test(token.word) || !touches(token, tokens[index + 1]))
       close();
   }
   close();
+  renameParts(found, tokens, larder);
   return found;
+}
+
+function* namesOfRun(
+  run: readonly number[],
+  tokens: readonly Token[],
+  larder: Pick<Larder, 'inWords'>,
+): Generator<[number, NameMatch & { readonly to: number }]> {
+  // "EO" is two words of a name.
+  const spelt = run.flatMap((index) => {
+    const word = tokens[index]?.word ?? '';
+    return (word === 'eo' ? ['essential', 'oil'] : [word]).map((each) => ({ word: each, index }));
+  });
+  const matches = spelt.length === 0 ? [] : larder.inWords(spelt.map(({ word }) => word));
+  for (const { item, words, start } of matches) {
+    const [first, last] = [spelt[start], spelt[start + words - 1]];
+    if (first && last) yield [first.index, { item, words, to: last.index + 1 }];
+  }
+}
+
+/** "the white of one egg" */
+function renameParts(
+  found: Map<number, NameMatch & { readonly to: number }>,
+  tokens: readonly Token[],
+  larder: Pick<Larder, 'inWords'>,
+): void {
+  for (const [index, token] of tokens.entries()) {
+    if (!isWord(token, /^(?:whites?|yolks?)$/) || !isWord(tokens[index + 1], /^of$/)) continue;
+    const at = [2, 3, 4, 5].map((ahead) => index + ahead).find((ahead) => found.has(ahead));
+    const whole = at === undefined ? undefined : found.get(at);
+    if (at === undefined || !whole) continue;
+    const [part] = larder.inWords([tokens[at]?.word ?? '', token.word]);
+    if (part && part.words === 2) found.set(at, { item: part.item, words: whole.words, to: whole.to });
+    found.delete(index);
+  }
 }
 
 /** The elements of some tokens, from the first to the last; nothing is left out. */
@@ -106,95 +133,158 @@ export function elementsOf(
   tokens: readonly Token[],
   from: number,
   to: number,
-  names: ReadonlyMap<number, NameMatch & { readonly to: number }>,
+  names: Names,
   words: Vocabulary,
 ): Element[] {
-  const amounts = new Amounts(tokens, words);
-  const nameEnd = (index: number) => {
-    const known = names.get(index);
-    if (known) return known.to;
-    for (let before = index - 1; before >= Math.max(from, index - 5); before--) {
-      const match = names.get(before);
-      if (match) return match.to > index ? match.to : 0;
-    }
-    return 0;
-  };
+  const reader = new ElementReader(tokens, from, to, names, words);
   const elements: Element[] = [];
-  let at = from;
-  while (at < to) {
-    const element = next(at);
+  for (let at = from; at < to;) {
+    const element = reader.next(at);
     elements.push(element);
     at = Math.max(element.to, at + 1);
   }
   return elements;
+}
 
-  function next(index: number): Element {
-    const token = tokens[index]!;
-    const name = names.get(index);
-    // A number within a longer name belongs to it: "BTMS 50".
-    if (name && token.kind === 'word' && name.to - index > 1) {
-      const amount = amounts.amountAt(index, nameEnd);
-      if (!amount || amount.to <= name.to) return { kind: 'name', from: index, to: name.to, match: name };
-    }
-    const isA = words.roles.isA.at(tokens, index);
-    if (isA && !words.units.at(tokens, isA.to)) return { kind: 'role', from: index, to: isA.to, role: 'isA' };
-    const duration = amounts.durationAt(index);
-    if (duration) return { kind: 'duration', from: index, to: duration.to, duration };
-    const temperature = token.kind === 'number' ? amounts.temperatureAt(index) : undefined;
-    if (temperature)
-      return { kind: 'temperature', from: index, to: temperature.to, celsius: temperature.celsius };
-    const amount = amounts.amountAt(index, nameEnd);
-    // An article is an amount only of what is counted: a measure, or a thing.
-    const isBare = amount?.weak === true && (amount.unit === null || amount.to === index + 1);
-    if (amount && amount.to <= to && (!isBare || nameSoon(amount.to)))
-      return { kind: 'amount', from: index, to: amount.to, amount };
-    if (name) return { kind: 'name', from: index, to: name.to, match: name };
-    for (const role of SINGLE_ROLES) {
+/** How many words may stand between an article and its name. */
+const NAME_WITHIN = 4;
+/** The longest name, words. */
+const LONGEST_NAME = 6;
+/** Behind "sprinkle" or "squeeze" they make a verb of it. */
+const OBJECT = /^(?:the|it|a|an|your|my|over|on|in)$/;
+
+class ElementReader {
+  private readonly amounts: Amounts;
+
+  constructor(
+    private readonly tokens: readonly Token[],
+    private readonly from: number,
+    private readonly to: number,
+    private readonly names: Names,
+    private readonly words: Vocabulary,
+  ) {
+    this.amounts = new Amounts(tokens, words);
+  }
+
+  next(index: number): Element {
+    return (
+      this.longNameAt(index) ??
+      this.referenceAt(index) ??
+      this.timeAt(index) ??
+      this.amountAt(index) ??
+      this.nameAt(index) ??
+      this.roleAt(index) ??
+      this.joinAt(index) ?? { kind: 'word', from: index, to: index + 1 }
+    );
+  }
+
+  /** A number within a longer name belongs to it: "BTMS 50". */
+  private longNameAt(index: number): Element | undefined {
+    const name = this.names.get(index);
+    if (!name || !isWord(this.tokens[index]) || name.to - index < 2) return undefined;
+    const amount = this.amounts.amountAt(index, this.nameEnd);
+    return !amount || amount.to <= name.to ? this.nameAt(index) : undefined;
+  }
+
+  private nameAt(index: number): Element | undefined {
+    const name = this.names.get(index);
+    return name && { kind: 'name', from: index, to: name.to, match: name };
+  }
+
+  /** Roles that would otherwise be read as amounts or deeds: "a bit of", "don't skip", "equal parts", "it's a". */
+  private referenceAt(index: number): Element | undefined {
+    const { tokens, words } = this;
+    const some = words.roles.some.at(tokens, index);
+    if (some && this.isSomeOf(some.to)) return { kind: 'role', from: index, to: some.to, role: 'some' };
+    for (const role of ['equal', 'must', 'beside'] as const) {
       const found = words.roles[role].at(tokens, index);
       if (found) return { kind: 'role', from: index, to: found.to, role };
     }
-    const deed = words.deeds.at(tokens, index);
-    if (deed) return { kind: 'deed', from: index, to: deed.to, deed: deed.value };
+    const isA = words.roles.isA.at(tokens, index);
+    return isA && !words.units.at(tokens, isA.to)
+      ? { kind: 'role', from: index, to: isA.to, role: 'isA' }
+      : undefined;
+  }
+
+  private isSomeOf(index: number): boolean {
+    const { tokens, words, names } = this;
+    const follows = names.has(index) || words.describing.has(tokens[index]?.word ?? '');
+    return follows && !words.units.at(tokens, index);
+  }
+
+  private timeAt(index: number): Element | undefined {
+    const duration = this.amounts.durationAt(index);
+    if (duration) return { kind: 'duration', from: index, to: duration.to, duration };
+    const temperature = this.amounts.temperatureAt(index);
+    return (
+      temperature && { kind: 'temperature', from: index, to: temperature.to, celsius: temperature.celsius }
+    );
+  }
+
+  /** An article is an amount only of what is counted: a measure, or a thing. */
+  private amountAt(index: number): Element | undefined {
+    const amount = this.amounts.amountAt(index, this.nameEnd);
+    if (!amount || amount.to > this.to) return undefined;
+    const isBare = amount.weak && (amount.unit === null || amount.to === index + 1);
+    // "sprinkle the xanthan": a verb.
+    const isVerb = isBare && amount.unit !== null && isWord(this.tokens[amount.to], OBJECT);
+    if (isVerb || (isBare && !this.nameSoon(amount.to))) return undefined;
+    return { kind: 'amount', from: index, to: amount.to, amount };
+  }
+
+  private roleAt(index: number): Element | undefined {
+    for (const role of SINGLE_ROLES) {
+      const found = this.words.roles[role].at(this.tokens, index);
+      if (found) return { kind: 'role', from: index, to: found.to, role };
+    }
+    const deed = this.words.deeds.at(this.tokens, index);
+    return deed && { kind: 'deed', from: index, to: deed.to, deed: deed.value };
+  }
+
+  private joinAt(index: number): Element | undefined {
     for (const role of ['or', 'and', 'with'] as const) {
-      const found = words.roles[role].at(tokens, index);
+      const found = this.words.roles[role].at(this.tokens, index);
       if (found) return { kind: 'separator', from: index, to: found.to, separator: role };
     }
-    const separator = token.kind === 'sign' ? separatorAt(index) : undefined;
-    if (separator) return separator;
-    return { kind: 'word', from: index, to: index + 1 };
+    return this.tokens[index]?.kind === 'sign' ? this.signAt(index) : undefined;
   }
 
-  /** A name within the next words, over those that only describe. */
-  function nameSoon(index: number): boolean {
-    for (let at = index; at < Math.min(to, index + 4); at++) {
-      if (names.has(at)) return true;
-      const token = tokens[at]!;
-      if (
-        token.kind === 'sign' ? token.word !== ',' && token.word !== '-' : !words.describing.has(token.word)
-      )
-        return false;
-    }
-    return false;
-  }
-
-  function separatorAt(index: number): Element | undefined {
-    const token = tokens[index]!;
+  private signAt(index: number): Element | undefined {
+    const { tokens } = this;
+    const token = tokens[index];
+    if (!token) return undefined;
     // Dots that lead the eye, and an ellipsis, part things like a comma.
-    if (token.word === '…') return { kind: 'separator', from: index, to: index + 1, separator: 'comma' };
-    if (token.word === '.' && tokens[index + 1]?.word === '.') {
+    if (token.word === '…' || (token.word === '.' && isSign(tokens[index + 1], '.'))) {
       let end = index + 1;
-      while (tokens[end]?.word === '.') end++;
+      while (isSign(tokens[end], '.')) end++;
       return { kind: 'separator', from: index, to: end, separator: 'comma' };
     }
-    const separator = SEPARATORS[token.word];
-    if (!separator) return undefined;
+    const separator = SEPARATORS.get(token.word);
     // A hyphen within a word parts nothing.
-    if (
-      separator === 'dash' &&
-      tokens[index - 1]?.end === token.start &&
-      tokens[index + 1]?.start === token.end
-    )
-      return undefined;
-    return { kind: 'separator', from: index, to: index + 1, separator };
+    const isHyphen =
+      separator === 'dash' && touches(tokens[index - 1], token) && touches(token, tokens[index + 1]);
+    return separator && !isHyphen ? { kind: 'separator', from: index, to: index + 1, separator } : undefined;
+  }
+
+  private readonly nameEnd = (index: number): number => {
+    for (let before = index; before >= Math.max(this.from, index - LONGEST_NAME + 1); before--) {
+      const match = this.names.get(before);
+      if (match) return match.to > index ? match.to : 0;
+    }
+    return 0;
+  };
+
+  /** A name within the next words, over those that only describe. */
+  private nameSoon(index: number): boolean {
+    const ahead = this.tokens.slice(index, Math.min(this.to, index + NAME_WITHIN));
+    const name = ahead.findIndex((_, at) => this.names.has(index + at));
+    return (
+      name >= 0 &&
+      ahead
+        .slice(0, name)
+        .every((token) =>
+          token.kind === 'sign' ? isSign(token, ',', '-') : this.words.describing.has(token.word),
+        )
+    );
   }
 }

@@ -1,9 +1,8 @@
-import type { Deed, Larder } from '../larder';
-import { plainWords } from '../ingredients';
-import type { Amount } from './amounts';
-import type { Element, NameMatch } from './elements';
-import type { Token } from './tokens';
-import type { Vocabulary } from './vocabulary';
+import type { Deed } from '../larder';
+import { NO_MEASURE, type Amount } from './amounts';
+import type { Element, NameMatch, Separator } from './elements';
+import { isSign, isWord, type Token } from './tokens';
+import type { Role, Vocabulary } from './vocabulary';
 
 /** From one token to before another. */
 export interface TokenRange {
@@ -31,8 +30,6 @@ export interface Item {
   /** What may be taken instead. */
   readonly instead: NamedAt[];
   optional: boolean;
-  /** Where its words stand: what is said of its state and preparation. */
-  readonly words: TokenRange;
   /** What is done with it, the last that was said before it in its sentence. */
   readonly deed: Deed | null;
 }
@@ -50,59 +47,30 @@ export interface SentenceItems {
   readonly mentions: readonly NamedAt[];
 }
 
-const ONE_PART = (from: number, to: number): Amount => ({
-  from,
-  to,
-  quantity: 1,
-  quantityTo: null,
-  unit: 'part',
-  size: null,
-  heaped: false,
-  about: false,
-  packSize: null,
-  weak: false,
-  unclearNumber: null,
-});
+/** What was just named. */
+const PRONOUN = /^(?:it|them|this|that|isso|dele|dela|davon|eso|cela)$/;
+/** Deeds whose words also tell the state of a thing. */
+const STATES: ReadonlySet<Deed> = new Set<Deed>(['cool', 'heat', 'boil', 'soak', 'blend', 'whip', 'strain']);
+/** Words that begin another step: what was done before does not govern any more. */
+const THEN = /^(?:then|dann|depois|puis|luego|poi|phir)$/;
 
-/** Nouns that a list may say once: "coconut and castor oil". */
-const SHARED_NOUNS: ReadonlySet<string> = new Set([
-  'oil',
-  'oils',
-  'butter',
-  'milk',
-  'powder',
-  'seeds',
-  'seed',
-  'water',
-  'gel',
-  'protein',
-  'tea',
-  'juice',
-  'flour',
-  'essential',
-]);
+/** A name that waits for its amount. */
+interface Waiting extends NamedAt {
+  readonly deed: Deed | null;
+  readonly chunk: number;
+  readonly optional: boolean;
+}
 
-/** "coconut and castor oil": a word that names nothing alone takes the noun of the next name. */
-export function withSharedNouns(
-  elements: readonly Element[],
-  tokens: readonly Token[],
-  larder: Pick<Larder, 'inWords'>,
-  words: Vocabulary,
-): Element[] {
-  return elements.map((element, index): Element => {
-    if (element.kind !== 'word' || tokens[element.from]?.kind !== 'word') return element;
-    const word = tokens[element.from]!.word;
-    if (words.describing.has(word) || word.length < 3) return element;
-    if (elements[index + 1]?.kind !== 'separator') return element;
-    const next = elements.slice(index + 1, index + 8).find(({ kind }) => kind === 'name');
-    if (next?.kind !== 'name') return element;
-    const noun = tokens[next.to - 1]!.word;
-    if (!SHARED_NOUNS.has(noun)) return element;
-    const [match, ...others] = larder.inWords([word, noun]);
-    return match && others.length === 0 && match.words === 2
-      ? { kind: 'name', from: element.from, to: element.to, match: { item: match.item, words: 1 } }
-      : element;
-  });
+/** An amount that waits for its name. */
+interface Open {
+  readonly amount: Amount;
+  shared: boolean;
+  readonly equalPart: boolean;
+  /** Words after it that nobody knows. */
+  unknown: number;
+  readonly chunk: number;
+  to: number;
+  readonly more: Amount[];
 }
 
 /** Puts amounts and names of one sentence together. Every name and every amount comes back once, in one of the lists. */
@@ -111,313 +79,401 @@ export function itemsOf(
   tokens: readonly Token[],
   words: Vocabulary,
 ): SentenceItems {
-  const items: Item[] = [];
-  const nameless: Nameless[] = [];
-  const mentions: NamedAt[] = [];
-  /** Names that wait for their amount. */
-  let waiting: (NamedAt & {
-    readonly deed: Deed | null;
-    readonly chunk: number;
-    readonly optional: boolean;
-  })[] = [];
-  let amount: {
-    readonly amount: Amount;
-    shared: boolean;
-    equalPart: boolean;
-    unknown: number;
-    readonly chunk: number;
-    to: number;
-    more: Amount[];
-  } | null = null;
-  let deed: Deed | null = null;
-  let denied = false;
-  let instead = false;
-  let corrected = false;
-  let another = false;
-  let optional = false;
-  let bracket = 0;
-  let chunk = 0;
-  /** Words of this clause that nobody knows, before its amount: "blorbium 2 %". */
-  let strange = null as { from: number; to: number } | null;
-  let namedInChunk = false;
-  const last = () => items.at(-1);
+  return new Sentence(elements, tokens, words).read();
+}
 
-  const add = (name: NamedAt, of: Amount | null, more: Partial<Item> = {}) =>
-    items.push({
-      name,
-      amount: of,
+/** One walk over the elements of a sentence; what is said of the next name or amount is remembered until it comes. */
+class Sentence {
+  private readonly items: Item[] = [];
+  private readonly nameless: Nameless[] = [];
+  private readonly mentions: NamedAt[] = [];
+  private waiting: Waiting[] = [];
+  private open: Open | null = null;
+  private deed: Deed | null = null;
+  private denied = false;
+  /** After "or": the next name may be taken in place of the last. */
+  private instead = false;
+  private corrected = false;
+  private another = false;
+  private optional = false;
+  /** "it's a": what the next name is called. */
+  private called: TokenRange | null = null;
+  /** "after the": the next name tells only when. */
+  private beside = false;
+  private bracket = 0;
+  /** How many commas and the like went by. */
+  private chunk = 0;
+  /** Words of this chunk that nobody knows, before its amount: "blorbium 2 %". */
+  private strange: TokenRange | null = null;
+  private namedInChunk = false;
+
+  constructor(
+    private readonly elements: readonly Element[],
+    private readonly tokens: readonly Token[],
+    private readonly words: Vocabulary,
+  ) {}
+
+  read(): SentenceItems {
+    for (const [index, element] of this.elements.entries()) this.take(element, index);
+    this.close();
+    for (const name of this.waiting) this.add(name, null, { deed: name.deed, optional: name.optional });
+    return {
+      items: this.items.sort((a, b) => a.name.from - b.name.from),
+      nameless: this.nameless,
+      mentions: this.mentions,
+    };
+  }
+
+  private take(element: Element, index: number): void {
+    if (element.kind === 'separator') this.takeSeparator(element.separator, element);
+    else if (element.kind === 'role') this.takeRole(element.role, element, index);
+    else if (element.kind === 'amount') this.takeAmount(element.amount, element, index);
+    else if (element.kind === 'name') this.takeName(element, index);
+    else if (element.kind === 'word') this.takeWord(element);
+    else if (element.kind === 'deed') this.takeDeed(element.deed, index);
+  }
+
+  private takeDeed(deed: Deed, index: number): void {
+    // "rinse with cool water": right before a name it tells how that is.
+    const isQuality = this.deed !== null && this.elements[index + 1]?.kind === 'name' && STATES.has(deed);
+    if (!isQuality) this.deed = deed;
+    if (this.open?.amount.weak) this.open = null;
+  }
+
+  private last(): Item | undefined {
+    return this.items.at(-1);
+  }
+
+  private add(name: NamedAt, amount: Amount | null, more: Partial<Item> = {}): void {
+    this.items.push({
+      name: { from: name.from, to: name.to, match: name.match },
+      amount,
       shared: false,
       more: [],
       equalPart: false,
       others: [],
       instead: [],
-      optional,
-      words: {
-        from: of === null ? name.from : Math.min(of.from, name.from),
-        to: of === null ? name.to : Math.max(of.to, name.to),
-      },
-      deed,
+      optional: this.optional,
+      deed: this.deed,
       ...more,
     });
-  const close = () => {
-    // An amount of something that is not known; without a measure or a word it was none.
-    if (
-      amount &&
-      !amount.shared &&
-      (amount.unknown > 0 || !amount.amount.weak) &&
-      !(amount.amount.weak && amount.amount.unit === null) &&
-      (amount.unknown > 0 || amount.amount.unit !== null)
-    )
-      nameless.push({ amount: amount.amount, range: { from: amount.amount.from, to: amount.to } });
-    amount = null;
-  };
+  }
 
-  for (const [index, element] of elements.entries()) {
-    switch (element.kind) {
-      case 'separator': {
-        const { separator } = element;
-        if (separator === 'open') bracket++;
-        if (separator === 'close') bracket = Math.max(0, bracket - 1);
-        if (separator === 'or') instead = true;
-        else if (separator !== 'open' && separator !== 'close' && separator !== 'slash') {
-          chunk++;
-          strange = null;
-          namedInChunk = false;
-        }
-        if (separator === 'comma' || separator === 'colon' || separator === 'dash') {
-          denied = false;
-          instead = false;
-          optional = false;
-          if (amount && amount.unknown > 0) close();
-        }
-        if (separator === 'and' && amount && amount.unknown > 0) close();
-        break;
-      }
-      case 'role': {
-        if (element.role === 'not' || element.role === 'isA') denied = true;
-        else if (element.role === 'another') another = true;
-        else if (element.role === 'correction') corrected = true;
-        else if (element.role === 'optional') {
-          const item = last();
-          if (item && waiting.length === 0 && !amount) item.optional = true;
-          else if (waiting.length > 0)
-            waiting = waiting.map((each, at) =>
-              at === waiting.length - 1 ? { ...each, optional: true } : each,
-            );
-          else optional = true;
-        } else if (element.role === 'each' && amount) amount.shared = true;
-        else if (element.role === 'same') {
-          const before = last()?.amount;
-          if (before)
-            amount = {
-              amount: { ...before, from: element.from, to: element.to },
-              shared: false,
-              equalPart: false,
-              unknown: 0,
-              chunk,
-              to: element.to,
-              more: [],
-            };
-        } else if (element.role === 'equal') {
-          const part = ONE_PART(element.from, element.to);
-          if (waiting.length > 0 && !nameAfter(elements, index)) {
-            for (const name of waiting) add(name, part, { shared: true, equalPart: true });
-            waiting = [];
-          } else
-            amount = {
-              amount: part,
-              shared: true,
-              equalPart: true,
-              unknown: 0,
-              chunk,
-              to: element.to,
-              more: [],
-            };
-        }
-        break;
-      }
-      case 'amount': {
-        const given = element.amount;
-        if (!given.weak || given.unit !== null) denied = false;
-        const direct = directName(elements, index, tokens, words);
-        const item = last();
-        const isEach = eachAfter(elements, index);
-        if (strange && !direct && !namedInChunk && given.unit !== null && !given.weak && bracket === 0) {
-          close();
-          nameless.push({ amount: given, range: { from: strange.from, to: element.to } });
-          strange = null;
-          break;
-        }
-        if (corrected && item && !direct) {
-          item.amount = {
-            ...given,
-            unit: given.unit ?? item.amount?.unit ?? null,
-            packSize: given.packSize ?? item.amount?.packSize ?? null,
-          };
-          corrected = false;
-          break;
-        }
-        corrected = false;
-        if (another && item && !direct) {
-          item.more.push({ ...given, unit: given.unit ?? item.amount?.unit ?? null });
-          another = false;
-          break;
-        }
-        if (bracket > 0 && item && direct && given.weak && given.unit === null) {
-          // "an egg (only the white if …)"
-          instead = true;
-          break;
-        }
-        if (bracket > 0 && item?.amount && !direct && waiting.length === 0 && given.unit !== null) {
-          const { unit } = given;
-          // "1 packet gelatin (12 g)": of each; anything else says the same again.
-          if (!item.amount.packSize && !item.shared)
-            item.amount = { ...item.amount, packSize: { quantity: given.quantity, unit } };
-          break;
-        }
-        if (!direct && waiting.length > 0 && !(isEach && nameAfter(elements, index))) {
-          if (isEach)
-            for (const name of waiting)
-              add(name, given, { shared: true, deed: name.deed, optional: name.optional });
-          else {
-            const [first, ...rest] = waiting.filter((each) => each.chunk >= (waiting.at(-1)?.chunk ?? 0) - 1);
-            const earlier = waiting.filter((each) => each !== first && !rest.includes(each));
-            const joined = rest.length > 0 && chunk > (waiting.at(-1)?.chunk ?? chunk);
-            const taken = joined ? first : waiting.at(-1);
-            if (taken)
-              add(taken, given, { others: joined ? rest : [], deed: taken.deed, optional: taken.optional });
-            waiting = joined ? earlier : waiting.slice(0, -1);
-            break;
-          }
-          waiting = [];
-          break;
-        }
-        if (instead && item && !direct && !nameAfter(elements, index)) break;
-        if (amount && amount.unknown === 0 && !amount.shared) {
-          // "1 tbsp + 1 tsp honey"
-          amount = {
-            amount: given,
-            shared: false,
-            equalPart: false,
-            unknown: 0,
-            chunk,
-            to: element.to,
-            more: [...amount.more, amount.amount],
-          };
-          break;
-        }
-        close();
-        amount = {
-          amount: given,
-          shared: false,
-          equalPart: false,
-          unknown: 0,
-          chunk,
-          to: element.to,
-          more: [],
-        };
-        break;
-      }
-      case 'name': {
-        namedInChunk = true;
-        const named: NamedAt = { from: element.from, to: element.to, match: element.match };
-        const item = last();
-        if (denied) {
-          mentions.push(named);
-          break;
-        }
-        if (instead && item && waiting.length === 0) {
-          item.instead.push(named);
-          amount = null;
-          break;
-        }
-        if (instead && waiting.length > 0 && !amount) {
-          mentions.push(named);
-          break;
-        }
-        if (amount) {
-          if (amount.unknown > 0 && amount.chunk !== chunk) close();
-          else {
-            add(named, amount.amount, {
-              shared: amount.shared,
-              equalPart: amount.equalPart,
-              more: amount.more,
-            });
-            if (!amount.shared) amount = null;
-            optional = false;
-            break;
-          }
-        }
-        const touches =
-          item &&
-          elements[index - 1]?.kind !== 'separator' &&
-          between(elements, item.name.to, element.from).every(({ kind }) => kind === 'word');
-        if (item && (bracket > 0 || touches)) {
-          item.others.push(named);
-          break;
-        }
-        waiting.push({ ...named, deed, chunk, optional });
-        break;
-      }
-      case 'deed':
-        deed = element.deed;
-        if (amount && amount.amount.weak) amount = null;
-        break;
-      case 'word': {
-        const word = tokens[element.from]!;
-        if (word.kind === 'word' && word.word.length > 3 && !words.describing.has(word.word) && !amount)
-          strange = { from: strange?.from ?? element.from, to: element.to };
-        if (!amount || amount.shared) break;
-        const token = tokens[element.from]!;
-        if (token.kind === 'word' && !words.describing.has(token.word) && plainWords(token.raw).length > 0)
-          amount.unknown++;
-        amount.to = element.to;
-        break;
-      }
-      default:
-        break;
+  private opened(amount: Amount, element: TokenRange, more: Partial<Open> = {}): Open {
+    return {
+      amount,
+      shared: false,
+      equalPart: false,
+      unknown: 0,
+      chunk: this.chunk,
+      to: element.to,
+      more: [],
+      ...more,
+    };
+  }
+
+  /** The amount that is open found no name: it belongs to one that waits or was named, or to nothing known. */
+  private close(): void {
+    const open = this.open;
+    this.open = null;
+    if (!open || open.shared) return;
+    const waits = this.waiting.at(-1);
+    const { amount } = open;
+    if (waits && open.unknown === 0 && amount.unit !== null) {
+      this.add(waits, amount, { deed: waits.deed, optional: waits.optional });
+      this.waiting = this.waiting.slice(0, -1);
+      return;
+    }
+    const last = this.last();
+    if (last && isWord(this.tokens[amount.to], PRONOUN)) {
+      // "an onion: two spoons of it"
+      if (last.amount === null || last.amount.unit === null) last.amount = amount;
+      return;
+    }
+    const isArticle = amount.unit === null && (amount.weak || isWord(this.tokens[amount.from]));
+    const isSaid = open.unknown > 0 || (!amount.weak && amount.unit !== null);
+    if (!isArticle && isSaid) this.nameless.push({ amount, range: { from: amount.from, to: open.to } });
+  }
+
+  private takeSeparator(separator: Separator, element: TokenRange): void {
+    if (separator === 'open') this.bracket++;
+    else if (separator === 'close') this.bracket = Math.max(0, this.bracket - 1);
+    else if (separator === 'or') this.instead = true;
+    else if (separator !== 'slash') this.beginChunk();
+    if (separator === 'comma' || separator === 'colon' || separator === 'dash') this.endClause();
+    else if (separator === 'and') {
+      this.closeUnknown();
+      if (isWord(this.tokens[element.to - 1], THEN)) this.deed = null;
+    } else if (separator === 'with' && this.open?.amount.unit === null && this.open.unknown === 0) {
+      // "3 tbsp for me, 5 for my mum"
+      this.open = null;
     }
   }
-  close();
-  for (const name of waiting) add(name, null, { deed: name.deed, optional: name.optional });
-  return { items: items.sort((a, b) => a.name.from - b.name.from), nameless, mentions };
-}
 
-const between = (elements: readonly Element[], from: number, to: number) =>
-  elements.filter((element) => element.from >= from && element.to <= to);
+  private beginChunk(): void {
+    this.chunk++;
+    this.strange = null;
+    this.namedInChunk = false;
+  }
 
-/** A name that follows before anything else does, over words that describe. */
-function directName(
-  elements: readonly Element[],
-  index: number,
-  tokens: readonly Token[],
-  words: Vocabulary,
-): boolean {
-  for (const element of elements.slice(index + 1)) {
-    if (element.kind === 'name') return true;
-    if (element.kind === 'word') {
-      const token = tokens[element.from]!;
-      if (token.kind === 'sign' || words.describing.has(token.word)) continue;
-      // One word that is not known may still describe: "2 tbsp florentine honey".
-      continue;
+  /** What was said of the next thing holds no longer. */
+  private endClause(): void {
+    this.denied = false;
+    this.beside = false;
+    this.called = null;
+    this.instead = false;
+    this.optional = false;
+    this.closeUnknown();
+  }
+
+  private closeUnknown(): void {
+    if (this.open && this.open.unknown > 0) this.close();
+  }
+
+  private takeRole(role: Role, element: TokenRange, index: number): void {
+    if (role === 'not') this.deny(index);
+    else if (role === 'isA') this.called = element;
+    else if (role === 'beside') this.beside = true;
+    else if (role === 'another') this.another = true;
+    else if (role === 'correction') this.corrected = this.items.length > 0;
+    else if (role === 'optional') this.makeOptional();
+    else if (role === 'each' && this.open) this.open.shared = true;
+    else if (role === 'same') {
+      const before = this.last()?.amount;
+      if (before) this.open = this.opened({ ...before, from: element.from, to: element.to }, element);
+    } else if (role === 'equal') this.takeEqual(element, index);
+  }
+
+  private deny(index: number): void {
+    this.denied = true;
+    const named = this.waiting.at(-1);
+    // "Lemon: nope."
+    if (!named || !this.elements.slice(index + 1).every(({ kind }) => kind === 'word')) return;
+    this.mentions.push(named);
+    this.waiting = this.waiting.slice(0, -1);
+  }
+
+  private makeOptional(): void {
+    const last = this.last();
+    if (this.waiting.length > 0) {
+      const end = this.waiting.length - 1;
+      this.waiting = this.waiting.map((each, at) => (at === end ? { ...each, optional: true } : each));
+    } else if (last && !this.open) last.optional = true;
+    else this.optional = true;
+  }
+
+  private takeEqual(element: TokenRange, index: number): void {
+    const part: Amount = { ...NO_MEASURE, from: element.from, to: element.to, quantity: 1, unit: 'part' };
+    if (this.waiting.length === 0 || this.nameFollows(index)) {
+      this.open = this.opened(part, element, { shared: true, equalPart: true });
+      return;
     }
-    if (element.kind === 'deed') continue;
-    return false;
+    for (const name of this.waiting) this.add(name, part, { shared: true, equalPart: true });
+    this.waiting = [];
   }
-  return false;
-}
 
-const nameAfter = (elements: readonly Element[], index: number): boolean => {
-  for (const element of elements.slice(index + 1)) {
-    if (element.kind === 'name') return true;
-    if (element.kind === 'amount') return false;
+  private takeAmount(given: Amount, element: TokenRange, index: number): void {
+    const isArticle = given.weak && given.unit === null;
+    if (!isArticle) this.denied = false;
+    this.beside = false;
+    this.called = null;
+    const direct = !this.isStopped(element, index) && this.isDirect(index);
+    const isEach = this.eachFollows(index);
+    const isTaken =
+      (!direct && this.changesLast(given)) ||
+      this.isStrange(given, element, isEach || direct) ||
+      (this.bracket > 0 && this.inBracket(given, direct)) ||
+      (!direct && this.givesBack(given, isEach, index));
+    if (!isTaken) this.openAmount(given, element);
   }
-  return false;
-};
 
-function eachAfter(elements: readonly Element[], index: number): boolean {
-  const next = elements
-    .slice(index + 1, index + 3)
-    .find(({ kind }) => kind !== 'separator' && kind !== 'word');
-  return next?.kind === 'role' && next.role === 'each';
+  /** The amount stands behind what it is of. */
+  private givesBack(given: Amount, isEach: boolean, index: number): boolean {
+    const nameFollows = this.nameFollows(index);
+    if (this.waiting.length > 0 && !(isEach && nameFollows)) {
+      this.giveToWaiting(given, isEach);
+      return true;
+    }
+    if (isEach && this.giveToParts(given)) return true;
+    return this.instead && this.items.length > 0 && !nameFollows;
+  }
+
+  /** "mayonnaise, 3 tbsp. egg yolk, one": the full stop ends what began with a name. */
+  private isStopped(element: TokenRange, index: number): boolean {
+    const isBehind = this.waiting.length > 0 && this.elements[index - 1]?.kind === 'separator';
+    return isBehind && isSign(this.tokens[element.to - 1], '.');
+  }
+
+  /** "or rather three", "another half": said of what was named last. */
+  private changesLast(given: Amount): boolean {
+    const last = this.last();
+    const [corrected, another] = [this.corrected, this.another];
+    if (!last || (!corrected && !another)) return false;
+    const unit = given.unit ?? last.amount?.unit ?? null;
+    if (corrected)
+      last.amount = { ...given, unit, packSize: given.packSize ?? last.amount?.packSize ?? null };
+    else last.more.push({ ...given, unit });
+    this.corrected = false;
+    this.another = false;
+    return true;
+  }
+
+  /** An amount behind words that nobody knows. */
+  private isStrange(given: Amount, element: TokenRange, isOther: boolean): boolean {
+    const { strange } = this;
+    const isOwn = given.unit !== null && !given.weak && !isOther && this.bracket === 0;
+    if (!isOwn || !strange || this.namedInChunk) return false;
+    this.close();
+    this.nameless.push({ amount: given, range: { from: strange.from, to: element.to } });
+    this.strange = null;
+    return true;
+  }
+
+  /** What stands in brackets says the same again, the size of each, or what may be taken instead. */
+  private inBracket(given: Amount, direct: boolean): boolean {
+    const last = this.last();
+    if (!last) return false;
+    if (direct && given.weak && given.unit === null) {
+      // "an egg (only the white if …)"
+      this.instead = true;
+      return true;
+    }
+    if (direct || !last.amount || given.unit === null || this.waiting.length > 0) return false;
+    if (!last.amount.packSize && !last.shared)
+      last.amount = { ...last.amount, packSize: { quantity: given.quantity, unit: given.unit } };
+    return true;
+  }
+
+  /** The amount stands behind: of the name before it, of the first of a list, or of each. */
+  private giveToWaiting(given: Amount, isEach: boolean): void {
+    if (isEach) {
+      for (const name of this.waiting)
+        this.add(name, given, { shared: true, deed: name.deed, optional: name.optional });
+      this.waiting = [];
+      return;
+    }
+    const nearest = this.waiting.at(-1);
+    if (!nearest) return;
+    const near = this.waiting.filter(({ chunk }) => chunk >= nearest.chunk - 1);
+    // "milk and honey, 2 cups"
+    const isList = near.length > 1 && this.chunk > nearest.chunk;
+    const taken = isList ? (near[0] ?? nearest) : nearest;
+    const others = isList ? near.slice(1) : [];
+    this.add(taken, given, { others, deed: taken.deed, optional: taken.optional });
+    this.waiting = this.waiting.filter((each) => each !== taken && !others.includes(each));
+  }
+
+  /** "equal amounts of honey and milk, 3 tbsp of each" */
+  private giveToParts(given: Amount): boolean {
+    if (this.waiting.length > 0 || !this.items.some(({ equalPart }) => equalPart)) return false;
+    for (const [at, each] of this.items.entries())
+      if (each.equalPart) this.items[at] = { ...each, amount: given, equalPart: false };
+    this.open = null;
+    return true;
+  }
+
+  private openAmount(given: Amount, element: TokenRange): void {
+    const open = this.open;
+    const isSum =
+      open !== null &&
+      open.amount.unit !== null &&
+      given.unit !== null &&
+      open.unknown === 0 &&
+      !open.shared &&
+      this.between(open.amount.to, element.from).every(({ kind }) => kind === 'separator');
+    if (open && isSum) {
+      // "1 tbsp + 1 tsp honey"
+      this.open = this.opened(given, element, { more: [...open.more, open.amount] });
+      return;
+    }
+    this.close();
+    this.open = this.opened(given, element);
+  }
+
+  private takeName(element: TokenRange & { readonly match: NameMatch }, index: number): void {
+    this.namedInChunk = true;
+    const named: NamedAt = { from: element.from, to: element.to, match: element.match };
+    const last = this.last();
+    if (this.isMentioned(named)) this.mentions.push(named);
+    else if (this.instead && last && this.waiting.length === 0) {
+      last.instead.push(named);
+      this.open = null;
+    } else if (this.instead && this.waiting.length > 0 && !this.open) this.mentions.push(named);
+    else if (this.takesOpen(named)) return;
+    else if (this.called) {
+      const article = {
+        ...NO_MEASURE,
+        from: this.called.to - 1,
+        to: this.called.to,
+        quantity: 1,
+        weak: true,
+      };
+      this.called = null;
+      this.add(named, article);
+    } else if (last && (this.bracket > 0 || this.touchesLast(last, element, index))) last.others.push(named);
+    else this.waiting.push({ ...named, deed: this.deed, chunk: this.chunk, optional: this.optional });
+  }
+
+  /** Denied, told only when, or called so: no thing that goes in. */
+  private isMentioned({ match }: NamedAt): boolean {
+    const isKind = this.called !== null && (match.item.ingredient?.roles.includes('conditioner') ?? false);
+    if (!this.denied && !this.beside && !isKind) return false;
+    this.beside = false;
+    this.called = null;
+    return true;
+  }
+
+  private takesOpen(named: NamedAt): boolean {
+    if (this.open && this.open.unknown > 0 && this.open.chunk !== this.chunk) this.close();
+    const open = this.open;
+    if (!open) return false;
+    this.add(named, open.amount, { shared: open.shared, equalPart: open.equalPart, more: open.more });
+    if (!open.shared) this.open = null;
+    this.optional = false;
+    return true;
+  }
+
+  private touchesLast(last: Item, element: TokenRange, index: number): boolean {
+    return (
+      this.elements[index - 1]?.kind !== 'separator' &&
+      this.between(last.name.to, element.from).every(({ kind }) => kind === 'word')
+    );
+  }
+
+  private takeWord(element: TokenRange): void {
+    const token = this.tokens[element.from];
+    if (!token) return;
+    const isKnown = token.kind !== 'word' || this.words.describing.has(token.word);
+    if (!this.open) {
+      if (!isKnown && token.word.length > 3)
+        this.strange = { from: this.strange?.from ?? element.from, to: element.to };
+      return;
+    }
+    if (this.open.shared) return;
+    if (!isKnown) this.open.unknown++;
+    this.open.to = element.to;
+  }
+
+  private between(from: number, to: number): Element[] {
+    return this.elements.filter((element) => element.from >= from && element.to <= to);
+  }
+
+  /** A name that follows before anything but words and deeds. */
+  private isDirect(index: number): boolean {
+    const next = this.elements.slice(index + 1).find(({ kind }) => kind !== 'word' && kind !== 'deed');
+    return next?.kind === 'name';
+  }
+
+  /** A name that follows before the next amount. */
+  private nameFollows(index: number): boolean {
+    const next = this.elements.slice(index + 1).find(({ kind }) => kind === 'name' || kind === 'amount');
+    return next?.kind === 'name';
+  }
+
+  private eachFollows(index: number): boolean {
+    const next = this.elements
+      .slice(index + 1, index + 3)
+      .find(({ kind }) => kind !== 'separator' && kind !== 'word');
+    return next?.kind === 'role' && next.role === 'each';
+  }
 }

@@ -6,7 +6,7 @@ interface Entry<T> {
 }
 
 /** Signs that may stand inside a phrase: "pre-poo", "c. à soupe", "over-night". */
-const INSIDE = new Set(['-', '.', "'", '’', '‑']);
+const INSIDE = new Set(['-', '.', "'", '’', '‑', '/']);
 
 /** Phrases of one or more plain words, each with what it means; the longest that fits is found. */
 export class PhraseTable<T> {

@@ -1,4 +1,4 @@
-import type { Token } from './tokens';
+import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 /** The tokens of one row that is not blank. */
@@ -18,7 +18,12 @@ export interface Sentence {
 /** "Phase A", "Water phase (A)", "B. Oil phase", "Cool-down phase". */
 const PHASE_HEADING =
   /^(?:phase\s+([a-d])\b.*|([a-d])[.):]?\s*[-–]?\s*(?:water|oil|heated|heat|cool[- ]?down|cooling)?\s*phase\b.*|(water|aqueous|oil|fat|cool[- ]?down|cooling)\s+phase\s*(?:\(?([a-d])\)?)?)\s*:?$/i;
-const PHASE_OF_WORD: Readonly<Record<string, string>> = { water: 'A', aqueous: 'A', oil: 'B', fat: 'B' };
+const PHASE_OF_WORD: ReadonlyMap<string, string> = new Map([
+  ['water', 'A'],
+  ['aqueous', 'A'],
+  ['oil', 'B'],
+  ['fat', 'B'],
+]);
 
 export function rowsOf(tokens: readonly Token[]): Row[] {
   const rows: Row[] = [];
@@ -37,73 +42,58 @@ export function rowsOf(tokens: readonly Token[]): Row[] {
   return rows;
 }
 
-const isSign = (token: Token | undefined, ...signs: readonly string[]) =>
-  token?.kind === 'sign' && signs.includes(token.word);
 /** Joiners and selectors of emoji, and the enclosing keycap. */
-const isJoiner = (token: Token | undefined) =>
+const isJoiner = (token: Token | undefined): boolean =>
   token?.kind === 'sign' && /^[\u200d\ufe0e\ufe0f\u20e3\p{M}\p{Cf}]$/u.test(token.word);
+/** Signs with which something begins that is said. */
+const BEGINS = ['(', '[', '~', '≈', '"', '“', '„', '«'] as const;
+const STEP_WORD = /^(?:step|passo|paso|etape|schritt|fase)$/;
 
 /** After bullets, boxes, arrows, stars, emoji and list numbers: where the row begins to say something. */
 export function startOfRow(tokens: readonly Token[], { from, to }: Row): number {
+  const at = afterBullets(tokens, from, to);
+  const mark = at + 1 < to ? afterListMark(tokens, at, to) : at;
+  return mark > at && mark < to ? afterBullets(tokens, mark, to) : at;
+}
+
+function afterBullets(tokens: readonly Token[], from: number, to: number): number {
   let at = from;
-  const skipSigns = () => {
-    while (
-      at < to &&
-      tokens[at]!.kind === 'sign' &&
-      !isSign(tokens[at], '(', '[', '~', '≈', '"', '“', '„', '«')
-    ) {
-      // A minus that touches its number belongs to it.
-      if (
-        isSign(tokens[at], '-', '−') &&
-        tokens[at + 1]?.kind === 'number' &&
-        tokens[at + 1]!.start === tokens[at]!.end
-      )
-        return;
-      at++;
-    }
-    // "[ ]", "[x]", "( )"
-    if (isSign(tokens[at], '[', '(')) {
-      const close = tokens.slice(at + 1, at + 3).findIndex((token) => isSign(token, ']', ')'));
-      const inside = close > 0 ? tokens[at + 1]! : undefined;
-      if (
-        close === 0 ||
-        (inside && (inside.word === 'x' || (inside.kind === 'number' && isSign(tokens[at + 2], ')'))))
-      ) {
-        at += close + 2;
-        skipSigns();
-      }
-    }
-  };
-  skipSigns();
-  const first = tokens[at];
-  const second = tokens[at + 1];
-  if (at + 1 >= to || !first || !second) return at;
+  while (at < to && tokens[at]?.kind === 'sign' && !isSign(tokens[at], ...BEGINS)) {
+    // A minus that touches its number belongs to it.
+    const isMinus =
+      isSign(tokens[at], '-', '−') && isNumber(tokens[at + 1]) && touches(tokens[at], tokens[at + 1]);
+    if (isMinus) return at;
+    at++;
+  }
+  const box = afterBox(tokens, at);
+  return box > at ? afterBullets(tokens, box, to) : at;
+}
+
+/** "[ ]", "[x]", "(1)" */
+function afterBox(tokens: readonly Token[], at: number): number {
+  if (!isSign(tokens[at], '[', '(')) return at;
+  if (isSign(tokens[at + 1], ']', ')')) return at + 2;
+  const isMark = isWord(tokens[at + 1], /^x$/) || isNumber(tokens[at + 1]);
+  return isMark && isSign(tokens[at + 2], ']', ')') ? at + 3 : at;
+}
+
+/** "a)" */
+const isLetterMark = (first: Token, second: Token): boolean =>
+  first.kind === 'word' && /^[a-zA-Z]$/.test(first.raw) && isSign(second, ')');
+
+/** "1.", "2)", "3:", "a)", "1️⃣", "Step 2:" */
+function afterListMark(tokens: readonly Token[], at: number, to: number): number {
+  const [first, second] = [tokens[at], tokens[at + 1]];
+  if (first === undefined || second === undefined) return at;
   const isListNumber = first.kind === 'number' && /^\d{1,2}$/.test(first.raw);
   if (isListNumber && isJoiner(second)) {
-    at++;
-    while (at < to && isJoiner(tokens[at])) at++;
-    skipSigns();
-    return at;
+    let end = at + 1;
+    while (end < to && isJoiner(tokens[end])) end++;
+    return end;
   }
-  const isLetter = first.kind === 'word' && /^[a-zA-Z]$/.test(first.raw);
-  const marked = isSign(second, ')', ':') || (isSign(second, '.') && second.start === first.end);
-  if ((isListNumber && marked) || (isLetter && isSign(second, ')'))) {
-    if (at + 2 < to) {
-      at += 2;
-      skipSigns();
-    }
-    return at;
-  }
-  // "Step 2:", "Schritt 2."
-  if (
-    first.kind === 'word' &&
-    /^(?:step|passo|paso|etape|schritt|fase)$/.test(first.word) &&
-    second.kind === 'number'
-  ) {
-    at += 2;
-    skipSigns();
-  }
-  return at;
+  const isMarked = isSign(second, ')', ':') || (isSign(second, '.') && touches(first, second));
+  if ((isListNumber && isMarked) || isLetterMark(first, second)) return at + 2;
+  return first.kind === 'word' && STEP_WORD.test(first.word) && second.kind === 'number' ? at + 2 : at;
 }
 
 export interface Heading {
@@ -123,79 +113,97 @@ export function headingOf(
   namesSomething: (from: number, to: number) => boolean,
 ): Heading | undefined {
   const start = startOfRow(tokens, row);
-  const plain = text.slice(tokens[start]?.start ?? 0, tokens[row.to - 1]?.end ?? 0).replace(/[*\s:]+$/g, '');
+  return (
+    phaseOf(tokens, start, row, text, namesSomething) ??
+    namedHeading(tokens, start, row, words) ??
+    partHeading(tokens, start, row)
+  );
+}
+
+function phaseOf(
+  tokens: readonly Token[],
+  start: number,
+  row: Row,
+  text: string,
+  namesSomething: (from: number, to: number) => boolean,
+): Heading | undefined {
+  const begin = tokens[start]?.start ?? 0;
+  const plain = text.slice(begin, tokens[row.to - 1]?.end ?? 0).replace(/[*\s:]+$/g, '');
   // "Phase A: water 77 %, glycerin 3 %"
   const inline = /^phase\s+([a-d])\s*[:.)–-]/i.exec(plain);
   if (inline) {
     const rest = tokens.findIndex(
-      (token, index) => index >= start && token.start >= tokens[start]!.start + inline[0].length,
+      (token, index) => index >= start && index < row.to && token.start >= begin + inline[0].length,
     );
-    if (
-      rest > 0 &&
-      rest < row.to &&
-      tokens.slice(rest, row.to).some(({ kind }) => kind === 'number') &&
-      namesSomething(rest, row.to)
-    )
-      return { what: 'phase', phase: inline[1]!.toUpperCase(), rest };
+    const hasAmounts = rest > 0 && tokens.slice(rest, row.to).some(({ kind }) => kind === 'number');
+    if (hasAmounts && namesSomething(rest, row.to))
+      return { what: 'phase', phase: (inline[1] ?? 'A').toUpperCase(), rest };
   }
   const phase = PHASE_HEADING.exec(plain);
-  if (phase) {
-    const word = phase[3]?.toLowerCase();
-    const letter = phase[1] ?? phase[2] ?? phase[4];
-    return {
-      what: 'phase',
-      phase: letter?.toUpperCase() ?? (word && PHASE_OF_WORD[word]) ?? 'C',
-      rest: row.to,
-    };
-  }
+  if (!phase) return undefined;
+  const letter = phase[1] ?? phase[2] ?? phase[4];
+  const ofWord = PHASE_OF_WORD.get((phase[3] ?? '').toLowerCase());
+  return { what: 'phase', phase: letter ? letter.toUpperCase() : (ofWord ?? 'C'), rest: row.to };
+}
+
+/** Words of a heading behind its first: "How to use it at home:". */
+const HEADING_TAIL_WORDS = 4;
+
+function namedHeading(
+  tokens: readonly Token[],
+  start: number,
+  row: Row,
+  words: Vocabulary,
+): Heading | undefined {
   const found = words.headings.at(tokens, start);
-  if (found) {
-    const rest = found.to;
-    const colon = isSign(tokens[rest], ':', '-', '–', '—');
-    const isAlone = tokens.slice(rest, row.to).every(({ kind }) => kind === 'sign');
-    if (found.value === 'noise') return { what: 'noise', rest: row.to };
-    if (isAlone) return { what: found.value, rest: row.to };
-    if (colon && found.value === 'ingredients') return { what: 'ingredients', rest: rest + 1 };
-    if (colon && found.value === 'method') return { what: 'method', rest: rest + 1 };
-    const isTail = found.value === 'method' && row.to - rest <= 4 && isSign(tokens[row.to - 1], ':');
-    if (isTail) return { what: 'method', rest: row.to };
-  }
-  // "For the gel:" announces a part.
-  if (isSign(tokens[row.to - 1], ':') && !tokens.slice(start, row.to).some(({ kind }) => kind === 'number'))
-    return { what: 'part', rest: row.to };
-  return undefined;
+  if (!found) return undefined;
+  const { value: what, to: rest } = found;
+  const isAlone = tokens.slice(rest, row.to).every(({ kind }) => kind === 'sign');
+  if (what === 'noise' || isAlone) return { what, rest: row.to };
+  if (isSign(tokens[rest], ':', '-', '–', '—')) return { what, rest: rest + 1 };
+  const isTail = row.to - rest <= HEADING_TAIL_WORDS && isSign(tokens[row.to - 1], ':');
+  return what === 'method' && isTail ? { what, rest: row.to } : undefined;
+}
+
+/** "For the gel:" announces a part. */
+function partHeading(tokens: readonly Token[], start: number, row: Row): Heading | undefined {
+  const hasNumber = tokens.slice(start, row.to).some(({ kind }) => kind === 'number');
+  return isSign(tokens[row.to - 1], ':') && !hasNumber ? { what: 'part', rest: row.to } : undefined;
 }
 
 /** Full stops, question marks, semicolons: where a sentence ends. Those of a number, a unit or an ellipsis end none. */
-export function sentencesOf(tokens: readonly Token[], from: number, to: number): Sentence[] {
+export function sentencesOf(
+  tokens: readonly Token[],
+  from: number,
+  to: number,
+  words: Vocabulary,
+): Sentence[] {
   const sentences: Sentence[] = [];
   let begin = from;
-  let bracket = 0;
+  let isInBrackets = false;
   for (let at = from; at < to; at++) {
-    const token = tokens[at]!;
-    if (isSign(token, '(')) bracket = tokens.slice(at, to).some((later) => isSign(later, ')')) ? 1 : 0;
-    if (isSign(token, ')')) bracket = 0;
-    if (bracket > 0 || token.kind !== 'sign' || !/^[.!?;]$/.test(token.word)) continue;
-    const next = tokens[at + 1];
-    const before = tokens[at - 1];
-    const isDots = token.word === '.' && (next?.word === '.' || before?.word === '.');
-    if (isDots) continue;
-    if (token.word === '.') {
-      // "c. à soupe", "2 tbsp. of honey", "e.o.": nothing ends there.
-      const isSpaced = !next || next.start > token.end || at + 1 >= to;
-      const isLetter = before?.kind === 'word' && before.word.length === 1;
-      const isShort =
-        before?.kind === 'word' &&
-        before.word.length <= 4 &&
-        before.end === token.start &&
-        next?.kind === 'word' &&
-        /^\p{Ll}/u.test(next.raw);
-      if (!isSpaced || isShort || (isLetter && at + 1 < to)) continue;
-    }
-    while (at + 1 < to && tokens[at + 1]!.kind === 'sign' && /^[.!?;]$/.test(tokens[at + 1]!.word)) at++;
+    if (isSign(tokens[at], '(')) isInBrackets = tokens.slice(at, to).some((later) => isSign(later, ')'));
+    else if (isSign(tokens[at], ')')) isInBrackets = false;
+    if (isInBrackets || !endsSentence(tokens, at, to, words)) continue;
+    while (at + 1 < to && isStop(tokens[at + 1])) at++;
     sentences.push({ from: begin, to: at + 1 });
     begin = at + 1;
   }
   if (begin < to) sentences.push({ from: begin, to });
   return sentences;
+}
+
+const isStop = (token: Token | undefined): boolean => isSign(token, '.', '!', '?', ';');
+
+function endsSentence(tokens: readonly Token[], at: number, to: number, words: Vocabulary): boolean {
+  const [before, token, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
+  if (!isStop(token)) return false;
+  if (!isSign(token, '.')) return true;
+  if (isSign(next, '.') || isSign(before, '.')) return false;
+  if (at + 1 >= to || next === undefined) return true;
+  if (touches(token, next)) return false;
+  // "c. à soupe", "2 tbsp. of honey", "q. s.": nothing ends there.
+  if (before === undefined || before.kind !== 'word') return true;
+  const isShortUnit = words.units.at(tokens, at - 1) !== undefined && touches(before, token);
+  return before.word.length > 1 && !(isShortUnit && isWord(next) && /^\p{Ll}/u.test(next.raw));
 }

@@ -1,7 +1,7 @@
 import type { Deed, ToldStep, ToldUse } from '../larder';
 import type { Element } from './elements';
 import type { TokenRange } from './items';
-import type { Token } from './tokens';
+import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 /** A step before its text is cut out. */
@@ -12,23 +12,19 @@ export interface StepAt extends TokenRange {
   readonly celsius: number | null;
 }
 
-/** Deeds that belong to the hair: they go on in one step, with its minutes and its cap. */
-const ON_HAIR: ReadonlySet<Deed> = new Set<Deed>(['apply']);
+/** Deeds that take their time by themselves: a time said after them is theirs. */
+const WAITS: ReadonlySet<Deed> = new Set<Deed>(['soak', 'boil', 'heat', 'cool', 'keep', 'apply']);
 /** A wait that belongs to these is none on the hair. */
-const BEFORE_HAIR: ReadonlySet<Deed> = new Set<Deed>([
-  'soak',
-  'boil',
-  'heat',
-  'cool',
-  'whip',
-  'blend',
-  'mix',
-  'strain',
-  'keep',
-]);
+const NOT_ON_HAIR: ReadonlySet<Deed> = new Set<Deed>(['soak', 'keep', 'boil']);
+/** What is over a bowl while these are done is no cap. */
+const COVERED: ReadonlySet<Deed> = new Set<Deed>(['soak', 'strain']);
+const PARTS = new Set(['comma', 'and', 'dash', 'colon']);
 /** The longest time on the hair, minutes: twelve hours. */
 const LONGEST_CONTACT = 720;
+/** From this on it is a night, minutes. */
+const NIGHT_FROM = 240;
 const NIGHT_MINUTES = 480;
+const DAY_MINUTES = 1440;
 
 interface Draft {
   from: number;
@@ -42,82 +38,104 @@ interface Draft {
 /**
  * The steps of one sentence. A chunk between commas that does something else begins a new one; times, temperatures and
  * what is put over the hair belong to the step they stand in.
+ * @param before what the last sentence of a method did: a time alone goes on with it
  */
 export function stepsOf(
   elements: readonly Element[],
   tokens: readonly Token[],
   words: Vocabulary,
-  { before, isMethod }: { readonly before: Deed | null; readonly isMethod: boolean },
+  before: Deed | null,
 ): StepAt[] {
-  const steps: Draft[] = [];
-  let chunkFrom = elements[0]?.from ?? 0;
-  let current: Draft | null = null;
-  const begin = (from: number, to: number): Draft => {
-    const draft: Draft = { from, to, deeds: [], minutes: null, overnight: false, celsius: null };
-    steps.push(draft);
-    return draft;
-  };
-  for (const element of elements) {
-    const night = words.roles.overnight.at(tokens, element.from);
-    const cover = words.roles.cap.at(tokens, element.from) ?? words.roles.warm.at(tokens, element.from);
-    if (element.kind === 'separator' && ['comma', 'and', 'dash', 'colon'].includes(element.separator)) {
-      chunkFrom = element.to;
-      continue;
-    }
-    const starts = element.kind === 'deed' && element.deed !== 'take';
-    if (starts) {
-      const { deed } = element;
-      const goesOn =
-        current &&
-        (current.deeds.includes(deed) ||
-          (chunkFrom <= current.from && current.deeds.length > 0 && !ON_HAIR.has(deed)) ||
-          current.deeds.length === 0);
-      if (!current || !goesOn) {
-        const end = current ? Math.max(current.from + 1, Math.min(chunkFrom, element.from)) : chunkFrom;
-        if (current) current.to = Math.max(current.to, Math.min(end, element.from));
-        current = begin(Math.max(chunkFrom, current?.to ?? 0), element.to);
-      }
-      if (!current.deeds.includes(deed)) current.deeds.push(deed);
-    } else if (element.kind === 'duration' || element.kind === 'temperature' || night || cover) {
-      current ??= begin(chunkFrom, element.to);
-      if (element.kind === 'duration') {
-        // A second time in one breath is that of what comes after.
-        if (
-          current.minutes !== null &&
-          chunkFrom > current.from &&
-          current.deeds.some((deed) => BEFORE_HAIR.has(deed))
-        )
-          current = begin(chunkFrom, element.to);
-        current.minutes = Math.max(current.minutes ?? 0, element.duration.minutes);
-      }
-      if (element.kind === 'temperature') current.celsius = element.celsius;
-      if (night) current.overnight = true;
-      if (
-        cover &&
-        !current.deeds.includes('apply') &&
-        !current.deeds.some((deed) => deed === 'soak' || deed === 'strain')
-      )
-        current.deeds.push('apply');
-    }
-    if (current) current.to = Math.max(current.to, element.to);
+  return new Steps(elements, tokens, words).read(before);
+}
+
+class Steps {
+  private readonly steps: Draft[] = [];
+  private current: Draft | null = null;
+  private chunkFrom: number;
+  private lastDeedAt = -1;
+
+  constructor(
+    private readonly elements: readonly Element[],
+    private readonly tokens: readonly Token[],
+    private readonly words: Vocabulary,
+  ) {
+    this.chunkFrom = elements[0]?.from ?? 0;
   }
-  return steps
-    .map((step) =>
-      step.deeds.length > 0
-        ? step
-        : {
-            ...step,
-            deeds: before !== null && BEFORE_HAIR.has(before) && isMethod ? [before] : (['apply'] as Deed[]),
-          },
-    )
-    .map(({ from, to, deeds, minutes, overnight, celsius }) => ({
-      from,
-      to,
-      deeds,
-      minutes,
-      overnight,
-      celsius,
-    }));
+
+  read(before: Deed | null): StepAt[] {
+    for (const [index, element] of this.elements.entries()) {
+      if (element.kind === 'separator' && PARTS.has(element.separator)) {
+        this.chunkFrom = element.to;
+        continue;
+      }
+      if (element.kind === 'deed' && element.deed !== 'take' && !this.isDenied(index))
+        this.takeDeed(element.deed, element);
+      else this.takeTime(element);
+      if (this.current) this.current.to = Math.max(this.current.to, element.to);
+    }
+    const unsaid: Deed = before !== null && NOT_ON_HAIR.has(before) ? before : 'apply';
+    return this.steps.map((step) => (step.deeds.length > 0 ? step : { ...step, deeds: [unsaid] }));
+  }
+
+  private begin(from: number, to: number): Draft {
+    const draft: Draft = { from, to, deeds: [], minutes: null, overnight: false, celsius: null };
+    this.steps.push(draft);
+    this.current = draft;
+    return draft;
+  }
+
+  /** "no heat", "don't boil" */
+  private isDenied(index: number): boolean {
+    const earlier = this.elements[index - 1];
+    return earlier?.kind === 'role' && earlier.role === 'not';
+  }
+
+  private takeDeed(deed: Deed, element: TokenRange): void {
+    this.lastDeedAt = element.from;
+    const { current } = this;
+    const goesOn = current !== null && this.goesOn(current, deed);
+    if (current && !goesOn) {
+      const end = Math.max(current.from + 1, Math.min(this.chunkFrom, element.from));
+      current.to = Math.max(current.to, Math.min(end, element.from));
+    }
+    const step =
+      current && goesOn
+        ? current
+        : this.begin(Math.max(this.chunkFrom, current ? current.to : 0), element.to);
+    if (!step.deeds.includes(deed)) step.deeds.push(deed);
+  }
+
+  private goesOn({ deeds, from }: Draft, deed: Deed): boolean {
+    const isSameChunk = this.chunkFrom <= from;
+    return deeds.includes(deed) || (isSameChunk && (deeds.length === 0 || deed !== 'apply'));
+  }
+
+  private takeTime(element: Element): void {
+    const night = this.words.roles.overnight.at(this.tokens, element.from) !== undefined;
+    const cover =
+      (this.words.roles.cap.at(this.tokens, element.from) ??
+        this.words.roles.warm.at(this.tokens, element.from)) !== undefined;
+    const isTime = element.kind === 'duration' || element.kind === 'temperature';
+    if (!isTime && !night && !cover) return;
+    const step = this.stepOfTime(element, cover);
+    if (element.kind === 'duration') step.minutes = Math.max(step.minutes ?? 0, element.duration.minutes);
+    if (element.kind === 'temperature') step.celsius = element.celsius;
+    if (night) step.overnight = true;
+    const isCap = cover && !step.deeds.includes('apply') && !step.deeds.some((deed) => COVERED.has(deed));
+    if (isCap) step.deeds.push('apply');
+  }
+
+  /** A time of its own, behind what takes none or has its time already, is that of the hair. */
+  private stepOfTime(element: Element, cover: boolean): Draft {
+    const { current } = this;
+    if (!current) return this.begin(this.chunkFrom, element.to);
+    const isLater = this.chunkFrom > this.lastDeedAt && this.chunkFrom > current.from;
+    const takesNone = current.deeds.length > 0 && !current.deeds.some((deed) => WAITS.has(deed));
+    const hasTime = current.minutes !== null && !current.deeds.includes('apply');
+    const isOwn = element.kind === 'duration' ? takesNone || hasTime : cover && takesNone;
+    return isLater && isOwn ? this.begin(this.chunkFrom, element.to) : current;
+  }
 }
 
 /** What all steps set together. */
@@ -127,54 +145,46 @@ export function toldUse(
   words: Vocabulary,
   title: string | null,
 ): ToldUse {
-  const found = (role: 'cap' | 'warm' | 'coolRinse' | 'beforeWash') =>
-    tokens.some((token, index) => token.kind === 'word' && words.roles[role].at(tokens, index) !== undefined);
+  const says = (role: 'cap' | 'warm' | 'coolRinse' | 'beforeWash') =>
+    tokens.some((token, index) => isWord(token) && words.roles[role].at(tokens, index) !== undefined);
+  const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
   const onHair = steps.filter(
-    ({ deeds }) =>
-      deeds.includes('apply') && !deeds.some((deed) => deed === 'soak' || deed === 'keep' || deed === 'boil'),
+    ({ deeds }) => deeds.includes('apply') && !deeds.some((deed) => NOT_ON_HAIR.has(deed)),
   );
   const times = onHair.flatMap(({ minutes }) =>
     minutes === null || minutes > LONGEST_CONTACT ? [] : [minutes],
   );
-  const overnight = onHair.some((step) => step.overnight || (step.minutes !== null && step.minutes > 240));
-  const isWarm = found('warm');
-  const isCap = found('cap');
-  const keeps = steps.find(
-    ({ deeds, minutes }) => deeds.includes('keep') && minutes !== null && minutes >= 1440,
-  );
-  const strained = steps.findIndex(({ deeds }) => deeds.includes('strain'));
-  const claim = claimIn(title, tokens, words);
+  const overnight = onHair.some((step) => step.overnight || (step.minutes ?? 0) > NIGHT_FROM);
+  const keeps = steps.find(({ deeds, minutes }) => deeds.includes('keep') && (minutes ?? 0) >= DAY_MINUTES);
+  const isCap = says('cap');
+  const untimed = overnight ? NIGHT_MINUTES : null;
   return {
-    minutes: times.length > 0 ? Math.round(Math.max(...times)) : overnight ? NIGHT_MINUTES : null,
-    warmth: isWarm ? 'warm' : isCap || times.length > 0 ? 'room' : null,
+    minutes: times.length > 0 ? Math.round(Math.max(...times)) : untimed,
+    warmth: says('warm') ? 'warm' : isCap || times.length > 0 ? 'room' : null,
     overnight,
     cap: isCap,
-    strained:
-      strained >= 0 &&
-      steps.slice(0, strained).some(({ deeds }) => deeds.includes('mix') || deeds.includes('blend'))
-        ? true
-        : strained === 0 && steps[0]!.deeds.includes('blend'),
-    beforeWash: found('beforeWash'),
-    coolRinse: found('coolRinse') && steps.some(({ deeds }) => deeds.includes('rinse')),
-    keepsDays: keeps?.minutes ? Math.round(keeps.minutes / 1440) : null,
-    claim,
+    strained: does('strain'),
+    beforeWash: says('beforeWash'),
+    coolRinse: says('coolRinse') && does('rinse'),
+    keepsDays: keeps ? Math.round((keeps.minutes ?? 0) / DAY_MINUTES) : null,
+    claim: claimIn(title, tokens, words),
   };
 }
 
-/** "protein mask", "it’s for moisture": what she calls it, in the title before anywhere else. */
+/** Within so many words of "mask" and the like it says what the mixture is. */
+const CLAIM_WITHIN = 3;
+
+/** "protein mask", "máscara de proteína": what she calls it, in the title before anywhere else. */
 function claimIn(title: string | null, tokens: readonly Token[], words: Vocabulary): ToldUse['claim'] {
-  const inTitle = title === null ? null : title.toLowerCase();
-  let claim: ToldUse['claim'] = null;
-  for (const [index, token] of tokens.entries()) {
-    if (token.kind !== 'word') continue;
-    const found = words.claims.at(tokens, index);
-    if (!found) continue;
-    if (inTitle?.includes(token.raw.toLowerCase())) return found.value;
-    // "protein mask", "mascara de proteina"
-    const near = tokens
-      .slice(Math.max(0, index - 3), index + 3)
-      .some((_, at) => words.roles.kinds.at(tokens, Math.max(0, index - 3) + at) !== undefined);
-    if (near) claim ??= found.value;
-  }
-  return claim;
+  const claims = tokens.flatMap((token, index) => {
+    const found = isWord(token) ? words.claims.at(tokens, index) : undefined;
+    return found ? [{ claim: found.value, index, raw: token.raw.toLowerCase() }] : [];
+  });
+  const inTitle = claims.find(({ raw }) => title !== null && title.toLowerCase().includes(raw));
+  const beside = claims.find(({ index }) =>
+    Array.from({ length: 2 * CLAIM_WITHIN }, (_, at) => index - CLAIM_WITHIN + at).some(
+      (at) => at >= 0 && words.roles.kinds.at(tokens, at) !== undefined,
+    ),
+  );
+  return (inTitle ?? beside)?.claim ?? null;
 }

@@ -1,8 +1,8 @@
-import type { NameMatch } from './elements';
+import type { Names } from './elements';
 import type { Item, TokenRange } from './items';
-import type { StepAt } from './steps';
 import { startOfRow, type Row } from './rows';
-import type { Token } from './tokens';
+import type { StepAt } from './steps';
+import { isSign, isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 export interface Title extends TokenRange {
@@ -19,7 +19,7 @@ interface Told {
     readonly items: readonly Item[];
     readonly steps: readonly StepAt[];
   })[];
-  readonly names: ReadonlyMap<number, NameMatch & { readonly to: number }>;
+  readonly names: Names;
 }
 
 /** A title has no more words than this. */
@@ -27,125 +27,161 @@ const TITLE_WORDS = 9;
 /** The longest title that is kept, characters: what a name may have. */
 const TITLE_CHARACTERS = 80;
 
+/** What is made of other things: above a list of them it is a title ("Rice water"). */
+const MADE = /^(?:gel|water|rinse|milk|tea|agua|leite|cha)$/;
+
 /** What the recipe is called: its first row, or the words with which a telling begins ("this is my …"). */
 export function titleOf(told: Told): Title | null {
-  const { tokens, words, rows, sentences } = told;
-  const [first, second] = rows;
+  const [first] = told.rows;
   if (!first) return null;
-  const start = startOfRow(tokens, first);
-  const phrase = introduced(told, start, first);
-  if (phrase) return phrase;
-  const counted = tokens.slice(start, first.to);
-  const isShort = counted.filter(({ kind }) => kind === 'word').length <= TITLE_WORDS;
-  const hasAmount = sentences.some(
-    ({ row, items }) => row === first && items.some(({ amount }) => amount !== null && !amount.weak),
+  const start = startOfRow(told.tokens, first);
+  return (
+    introduced(told, start, first) ??
+    wholeRow(told, start, first) ??
+    beforeColon(told, start, first) ??
+    firstSentence(told, first)
   );
-  if (
-    rows.length > 1 &&
-    isShort &&
-    !hasAmount &&
-    !counted.some(({ kind, raw }) => kind === 'number' && !/^\d{1,4}$/.test(raw))
-  ) {
-    const isHeading =
-      words.headings.at(tokens, start) !== undefined && told.tokens[first.to - 1]?.word !== ':';
-    const names = [...told.names].filter(([at]) => at >= start && at < first.to);
-    const hasKind = counted.some((_, index) => words.roles.kinds.at(tokens, start + index) !== undefined);
-    const [only] = names;
-    const isName =
-      only !== undefined &&
-      names.length === 1 &&
-      counted.every(
-        (token, index) =>
-          token.kind === 'sign' ||
-          (start + index >= only[0] && start + index < only[1].to) ||
-          words.describing.has(token.word),
-      );
-    const listFollows = sentences.some(
-      ({ row, items }) => row !== first && items.some(({ amount }) => amount !== null),
-    );
-    const steps = sentences.filter(({ row }) => row === first).flatMap((sentence) => sentence.steps);
-    // A bare name is one more ingredient, unless a blank row parts it from the list.
-    const fits = isName
-      ? second?.isParted === true && listFollows
-      : (names.length === 0 && (steps.length === 0 || hasKind)) || (hasKind && listFollows);
-    if (!isHeading && fits) return cut(told, start, first.to);
-  }
-  // "Glassworks rescue: two bananas …"
-  const namedBehind = (at: number) => [...told.names.keys()].some((name) => name > at && name < first.to);
-  const colon = tokens.findIndex((token, index) => index > start && index < first.to && token.word === ':');
-  if (colon > start && colon < first.to - 1 && colon - start <= TITLE_WORDS && namedBehind(colon)) {
-    const inside = tokens.slice(start, colon);
-    const hasName = [...told.names.keys()].some((at) => at >= start && at < colon);
-    const hasKind = inside.some((_, index) => words.roles.kinds.at(tokens, start + index) !== undefined);
-    const isDay = inside.length === 1 && words.roles.days.at(tokens, start) !== undefined;
-    if (
-      !isDay &&
-      !inside.some(({ kind }) => kind === 'number') &&
-      (hasKind || !hasName) &&
-      words.headings.at(tokens, start) === undefined
-    )
-      return cut(told, start, colon);
-  }
-  // A first sentence that is a name with its kind: "My Sunday papaya mask."
-  const [sentence] = sentences;
-  if (sentence && sentence.row === first && sentence.to < first.to) {
-    const inside = tokens.slice(sentence.from, sentence.to);
-    const hasKind = inside.some(
-      (_, index) => words.roles.kinds.at(tokens, sentence.from + index) !== undefined,
-    );
-    const quiet =
-      sentence.items.every(({ amount }) => amount === null) && inside.every(({ kind }) => kind !== 'number');
-    if (
-      hasKind &&
-      quiet &&
-      inside.filter(({ kind }) => kind === 'word').length <= TITLE_WORDS - 1 &&
-      !inside.some(({ word }) => word === ',')
-    )
-      return cut(told, sentence.from, sentence.to);
-  }
-  return null;
 }
+
+/** Whether a word for a mixture stands there: "mask", "rinse". */
+const hasKind = ({ tokens, words }: Told, from: number, to: number): boolean =>
+  tokens.slice(from, to).some((_, at) => words.roles.kinds.at(tokens, from + at) !== undefined);
+
+const namesWithin = ({ names }: Told, from: number, to: number) =>
+  [...names].filter(([at]) => at >= from && at < to);
+
+const countWords = ({ tokens }: Told, from: number, to: number): number =>
+  tokens.slice(from, to).filter(({ kind }) => kind === 'word').length;
+
+const hasNumber = ({ tokens }: Told, from: number, to: number): boolean =>
+  tokens.slice(from, to).some(({ kind }) => kind === 'number');
+
+/** Nothing but one name and words that describe it. */
+function isBareName(told: Told, from: number, to: number): boolean {
+  const names = namesWithin(told, from, to);
+  const [only] = names;
+  if (!only || names.length !== 1) return false;
+  const [at, { to: end }] = only;
+  return told.tokens
+    .slice(from, to)
+    .every(
+      ({ kind, word }, index) =>
+        kind === 'sign' || (from + index >= at && from + index < end) || told.words.describing.has(word),
+    );
+}
+
+/** A short first row without an amount, above other rows. */
+function wholeRow(told: Told, start: number, first: Row): Title | null {
+  const { tokens, words, rows, sentences } = told;
+  const own = sentences.filter(({ row }) => row === first);
+  const others = sentences.filter(({ row }) => row !== first).flatMap(({ items }) => items);
+  const measured = own.some(({ items }) => items.some(({ amount }) => amount !== null && !amount.weak));
+  const isYear = tokens
+    .slice(start, first.to)
+    .every(({ kind, raw }) => kind !== 'number' || /^\d{1,4}$/.test(raw));
+  if (rows.length < 2 || countWords(told, start, first.to) > TITLE_WORDS || measured || !isYear) return null;
+  if (words.headings.at(tokens, start) !== undefined && !isSign(tokens[first.to - 1], ':')) return null;
+  const listFollows = others.some(({ amount }) => amount !== null);
+  return fitsAbove(told, start, first, { others, listFollows, own }) ? cut(told, start, first.to) : null;
+}
+
+interface Around {
+  readonly own: Told['sentences'];
+  readonly others: readonly Item[];
+  readonly listFollows: boolean;
+}
+
+function fitsAbove(told: Told, start: number, first: Row, { own, others, listFollows }: Around): boolean {
+  // A bare name is one more ingredient, unless a blank row parts it from the list.
+  if (isBareName(told, start, first.to)) {
+    const isMade = told.tokens.slice(start, first.to).some((token) => isWord(token, MADE));
+    const isList = others.length > 1 && others.every(({ amount }) => amount !== null);
+    return (told.rows[1]?.isParted === true && listFollows) || (isMade && isList);
+  }
+  const names = namesWithin(told, start, first.to);
+  const measured = new Set(others.flatMap(({ amount, name }) => (amount ? [name.match.item.id] : [])));
+  // "Milk and honey" above a list of both.
+  if (names.length > 1 && names.every(([, { item }]) => measured.has(item.id))) return true;
+  const isKind = hasKind(told, start, first.to);
+  if (names.length > 0) return isKind && listFollows;
+  return isKind || own.every(({ steps }) => steps.length === 0);
+}
+
+/** "Glassworks rescue: two bananas …" */
+function beforeColon(told: Told, start: number, first: Row): Title | null {
+  const { tokens, words, sentences } = told;
+  const colon = tokens.findIndex((token, at) => at > start && at < first.to && isSign(token, ':'));
+  if (colon < 0 || colon - start > TITLE_WORDS || namesWithin(told, colon, first.to).length === 0)
+    return null;
+  const inside = tokens.slice(start, colon);
+  const isDay = inside.length === 1 && words.roles.days.at(tokens, start) !== undefined;
+  const isTelling =
+    hasNumber(told, start, colon) ||
+    inside.some((token) => isSign(token, ',', '(')) ||
+    inside.some((_, at) => words.deeds.at(tokens, start + at)?.value === 'mix');
+  if (isDay || isTelling || words.headings.at(tokens, start) !== undefined) return null;
+  const items = sentences.filter(({ row }) => row === first).flatMap((sentence) => sentence.items);
+  // "Cider vinegar: 2 tbsp to a litre of water" is a line.
+  if (items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon))
+    return null;
+  const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
+  const isTitle = hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > 1;
+  return isTitle ? cut(told, start, colon) : null;
+}
+
+/** "My Sunday papaya mask. I take …" */
+function firstSentence(told: Told, first: Row): Title | null {
+  const [sentence] = told.sentences;
+  if (!sentence || sentence.row !== first || sentence.to >= first.to) return null;
+  const { from, to, items } = sentence;
+  const isQuiet = items.every(({ amount }) => amount === null) && !hasNumber(told, from, to);
+  const hasComma = told.tokens.slice(from, to).some((token) => isSign(token, ','));
+  const isShort = countWords(told, from, to) < TITLE_WORDS;
+  return isQuiet && isShort && !hasComma && hasKind(told, from, to) ? cut(told, from, to) : null;
+}
+
+/** How many tokens may stand before the words that introduce a title. */
+const INTRODUCED_WITHIN = 6;
+const INTRODUCED_WORDS = 7;
 
 /** "okay so this is my glassworks rescue, I do it …": what stands after the words that introduce it. */
 function introduced(told: Told, start: number, row: Row): Title | null {
-  const { tokens, words } = told;
-  for (let at = start; at < Math.min(row.to, start + 6); at++) {
-    if (tokens[at]!.kind === 'sign' && /^[.!?;,]$/.test(tokens[at]!.word) && at > start) return null;
-    if (tokens[at]!.kind === 'number' || words.units.at(tokens, at)) return null;
+  const { tokens, words, names } = told;
+  for (let at = start; at < Math.min(row.to, start + INTRODUCED_WITHIN); at++) {
+    const token = tokens[at];
     // "my conditioner" may itself be the name of something.
-    if (told.names.has(at) && (told.names.get(at)?.to ?? 0) - at > 1) return null;
+    const isName = (names.get(at)?.to ?? 0) - at > 1;
+    if (!token || isName || token.kind === 'number' || words.units.at(tokens, at)) return null;
+    if (at > start && isSign(token, '.', '!', '?', ';', ',')) return null;
     const found = words.roles.titleStarts.at(tokens, at);
-    if (!found) continue;
-    let to = found.to;
-    while (
-      to < row.to &&
-      !(tokens[to]!.kind === 'sign' && /^[,.;:!?()–—]$/.test(tokens[to]!.word)) &&
-      !isTurn(tokens[to]!)
-    )
-      to++;
-    const inside = tokens.slice(found.to, to);
-    const wordCount = inside.filter(({ kind }) => kind === 'word').length;
-    const isStrong = found.to - at > 1 || /^(?:called)$/.test(tokens[at]!.word);
-    const hasKind = inside.some((_, index) => words.roles.kinds.at(tokens, found.to + index) !== undefined);
-    if (wordCount === 0 || wordCount > 7 || inside.some(({ kind }) => kind === 'number')) continue;
-    if (isStrong || hasKind) return cut(told, isStrong ? found.to : at, to);
+    const title = found && introducedAt(told, at, found.to, row);
+    if (title) return title;
   }
   return null;
 }
 
+function introducedAt(told: Told, at: number, from: number, row: Row): Title | null {
+  const { tokens } = told;
+  const end = tokens.findIndex((token, index) => index >= from && (index >= row.to || endsTitle(token)));
+  const to = end < 0 ? row.to : end;
+  const count = countWords(told, from, to);
+  if (count === 0 || count > INTRODUCED_WORDS || hasNumber(told, from, to)) return null;
+  const isStrong = from - at > 1 || isWord(tokens[at], /^called$/);
+  if (!isStrong && !hasKind(told, from, to)) return null;
+  return cut(told, isStrong ? from : at, to);
+}
+
 /** Where the name is over and the telling goes on. */
-const isTurn = (token: Token) =>
-  /^(?:i|which|that|and|for|is|has|uses|takes|from|que|eu|qui|die|der|with)$/.test(token.word);
+const endsTitle = (token: Token): boolean =>
+  isSign(token, ',', '.', ';', ':', '!', '?', '(', ')', '–', '—') ||
+  isWord(token, /^(?:i|which|that|and|for|is|has|uses|takes|from|que|eu|qui|die|der|with)$/);
 
 function cut({ text, tokens }: Told, from: number, to: number): Title | null {
   let [first, last] = [from, to];
-  while (first < last && tokens[first]!.kind === 'sign') first++;
-  while (last > first && tokens[last - 1]!.kind === 'sign' && tokens[last - 1]!.word !== ')') last--;
-  if (first >= last) return null;
-  const name = text
-    .slice(tokens[first]!.start, tokens[last - 1]!.end)
-    .replace(/\s+/g, ' ')
-    .trim()
-    .slice(0, TITLE_CHARACTERS);
+  while (first < last && tokens[first]?.kind === 'sign') first++;
+  while (last > first && tokens[last - 1]?.kind === 'sign' && !isSign(tokens[last - 1], ')')) last--;
+  const [begin, end] = [tokens[first], tokens[last - 1]];
+  if (first >= last || !begin || !end) return null;
+  const name = text.slice(begin.start, end.end).replace(/\s+/g, ' ').trim().slice(0, TITLE_CHARACTERS);
   return name === '' ? null : { from: first, to: last, name: name.charAt(0).toUpperCase() + name.slice(1) };
 }

@@ -14,19 +14,21 @@ export interface Token extends Stretch {
   readonly row: number;
 }
 
-const FRACTIONS: Readonly<Record<string, number>> = {
-  '½': 1 / 2,
-  '⅓': 1 / 3,
-  '⅔': 2 / 3,
-  '¼': 1 / 4,
-  '¾': 3 / 4,
-  '⅛': 1 / 8,
-  '⅜': 3 / 8,
-  '⅝': 5 / 8,
-  '⅞': 7 / 8,
-  '⅕': 1 / 5,
-  '⅙': 1 / 6,
-};
+const FRACTIONS: ReadonlyMap<string, number> = new Map(
+  Object.entries({
+    '½': 1 / 2,
+    '⅓': 1 / 3,
+    '⅔': 2 / 3,
+    '¼': 1 / 4,
+    '¾': 3 / 4,
+    '⅛': 1 / 8,
+    '⅜': 3 / 8,
+    '⅝': 5 / 8,
+    '⅞': 7 / 8,
+    '⅕': 1 / 5,
+    '⅙': 1 / 6,
+  }),
+);
 
 /** 1'000 and 1 000 are thousands; 1.5 and 1,5 decimals; a comma before three digits is decided by what follows. */
 const PIECES =
@@ -38,7 +40,8 @@ const ELISION = /^(?:[dlnmtsj]|qu|un|dell|all|nell|sull)['’](?=\p{L}{2})/iu;
 const CONTRACTION = /['’](?:s|t|re|ve|ll|d|m)$/i;
 
 function valueOf(digits: string): number {
-  if (FRACTIONS[digits] !== undefined) return FRACTIONS[digits];
+  const fraction = FRACTIONS.get(digits);
+  if (fraction !== undefined) return fraction;
   const joined = digits.replace(/['’\u00a0\u202f ]/g, '');
   // 1.234,5 or 1,234.5: the last sign is the decimal one.
   const signs = joined.match(/[.,]/g) ?? [];
@@ -97,3 +100,21 @@ function wordToken(raw: string, start: number, row: number): Token {
     row,
   };
 }
+
+/** Whether a token is one of these signs. */
+export const isSign = (token: Token | undefined, ...signs: readonly string[]): boolean =>
+  token !== undefined && token.kind === 'sign' && signs.includes(token.word);
+
+export const isNumber = (token: Token | undefined): token is Token =>
+  token !== undefined && token.kind === 'number';
+
+/** A number without a decimal sign, and no fraction sign. */
+export const isWhole = (token: Token | undefined): token is Token =>
+  isNumber(token) && Number.isInteger(token.value) && !/[.,]/.test(token.raw);
+
+export const isWord = (token: Token | undefined, word?: RegExp): token is Token =>
+  token !== undefined && token.kind === 'word' && (word === undefined || word.test(token.word));
+
+/** Whether nothing stands between two tokens. */
+export const touches = (one: Token | undefined, next: Token | undefined): boolean =>
+  one !== undefined && next !== undefined && one.end === next.start;

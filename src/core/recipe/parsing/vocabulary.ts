@@ -8,8 +8,8 @@ import pt from '../../../../data/reading/pt.json';
 import type { UnitId } from '../../base/measures';
 import { singular } from '../ingredients';
 import type { Deed } from '../larder';
-import { PhraseTable } from './phrases';
 import type { PieceSize } from './lineAmount';
+import { PhraseTable } from './phrases';
 import type { Token } from './tokens';
 
 export type TimeUnit = 'min' | 'h' | 'day' | 'week' | 'month';
@@ -47,6 +47,9 @@ const ROLES = [
   'kinds',
   'titleStarts',
   'isA',
+  'must',
+  'some',
+  'beside',
   'days',
 ] as const;
 export type Role = (typeof ROLES)[number];

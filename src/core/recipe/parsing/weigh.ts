@@ -119,7 +119,7 @@ function weighed(
   options: ReadingOptions,
   assumptions: Assumption[],
 ): ReadPart {
-  const { ingredient, recipe, name } = match.item;
+  const { ingredient, name } = match.item;
   const measures: Measures = ingredient?.measures ?? { gramsPerMl: MADE_GRAMS_PER_ML };
   const amount =
     given.quantity === null && !measures.pieceGrams ? guessed(match.item, options, assumptions) : given;
@@ -138,15 +138,18 @@ function weighed(
   if (problem) return { status: 'unread', problem, suggestions: [] };
   return {
     status: 'read',
-    name,
-    ingredientId: ingredient?.id ?? null,
-    made: recipe ? { recipeId: recipe.recipeId, version: recipe.version, recordId: recipe.id } : null,
-    preparationId: preparation?.id ?? null,
+    ...namedIn(match.item),
+    preparationId: preparation ? preparation.id : null,
     quantity,
     unit: amount.unit ?? 'piece',
     grams,
     assumptions,
   };
+}
+
+function namedIn({ name, ingredient, recipe }: LarderItem): Pick<ReadLine, 'name' | 'ingredientId' | 'made'> {
+  const made = recipe ? { recipeId: recipe.recipeId, version: recipe.version, recordId: recipe.id } : null;
+  return { name, ingredientId: ingredient ? ingredient.id : null, made };
 }
 
 /** Other names in the line, and words that nobody knows: said, because they may have been meant. */

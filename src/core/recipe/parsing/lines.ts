@@ -1,0 +1,282 @@
+import { t } from '@lingui/core/macro';
+import { rounded, sum, UNITS } from '../../base/measures';
+import { plainWords, singular } from '../ingredients';
+import type { Assumption, LarderItem, Stretch } from '../larder';
+import type { Amount } from './amounts';
+import type { Item, TokenRange } from './items';
+import { NO_AMOUNT, type LineAmount } from './lineAmount';
+import { amountText } from './lineText';
+import { near } from './search';
+import { stretchOf, textOf, type Context, type ReadSentence } from './sentences';
+import { BALANCE } from './shares';
+import type { Token } from './tokens';
+import { unreadPart, weigh, type ReadingOptions, type ReadPart, type UnreadPart } from './weigh';
+
+const SUGGESTIONS = 3;
+
+/** All tokens that say something of a thing. */
+export function rangesOf(item: Item): TokenRange[] {
+  const name = { from: item.name.from, to: item.name.to };
+  const extra = [...item.others, ...item.instead].map(({ from, to }) => ({ from, to }));
+  const amounts = [item.amount, ...item.more].flatMap((amount) =>
+    amount ? [{ from: amount.from, to: amount.to }] : [],
+  );
+  // Words between an amount and its name are its own: "2 tbsp of the runny honey".
+  const nearest = item.amount && !item.shared ? item.amount : null;
+  const joined = nearest
+    ? [{ from: Math.min(nearest.from, name.from), to: Math.max(nearest.to, name.to) }]
+    : [name];
+  return [...amounts, ...extra, ...joined];
+}
+
+/** Where its words stand, those of its name first. */
+export function stretchesOf(item: Item, tokens: readonly Token[]): Stretch[] {
+  const name = { from: item.name.from, to: item.name.to };
+  if (!item.amount) return [stretchOf(tokens, name)];
+  if (item.shared) return [name, item.amount].map((range) => stretchOf(tokens, range));
+  return [
+    stretchOf(tokens, {
+      from: Math.min(item.amount.from, name.from),
+      to: Math.max(item.amount.to, name.to),
+    }),
+  ];
+}
+
+export function lineAmountOf(amount: Amount | null, words: string): LineAmount {
+  if (!amount) return { ...NO_AMOUNT, words };
+  const { quantity, quantityTo, unit, size, heaped, packSize } = amount;
+  return { quantity, quantityTo, unit, size, heaped, packSize, words };
+}
+
+/** Where the words stand that say how a thing is: up to the next thing, and not past what is done on the hair. */
+function wordsOf(item: Item, sentence: ReadSentence, isAlone: boolean): TokenRange {
+  if (isAlone) return { from: sentence.row.from, to: sentence.row.to };
+  const others = sentence.items.filter((other) => other !== item);
+  const starts = others.map(({ amount, name, shared }) =>
+    amount && !shared ? Math.min(amount.from, name.from) : name.from,
+  );
+  const ends = others.map(({ amount, name, shared }) =>
+    amount && !shared ? Math.max(amount.to, name.to) : name.to,
+  );
+  const own = rangesOf(item);
+  const [first, last] = [Math.min(...own.map(({ from }) => from)), Math.max(...own.map(({ to }) => to))];
+  const before = Math.max(sentence.from, ...ends.filter((end) => end <= first));
+  const after = Math.min(sentence.to, ...starts.filter((start) => start >= last));
+  const hair = sentence.elements.find(
+    (element) =>
+      element.from >= last &&
+      element.kind === 'deed' &&
+      (element.deed === 'apply' || element.deed === 'rinse'),
+  );
+  // Words before it are those of its own clause.
+  const clause = sentence.elements.findLast((element) => element.to <= first && element.kind === 'separator');
+  return { from: Math.max(before, clause?.to ?? before), to: Math.min(after, hair?.from ?? after) };
+}
+
+/** Gives one thing of a sentence its weight. */
+export function weighItem(
+  item: Item,
+  sentence: ReadSentence,
+  sentences: readonly ReadSentence[],
+  context: Context,
+  isAlone: boolean,
+): ReadPart {
+  const range = wordsOf(item, sentence, isAlone);
+  const plain = textOf(context, range);
+  if (item.amount?.unclearNumber) return unclearNumber(item.amount, item);
+  if (isBalancing(plain, item.amount)) return balancingPart(item, context);
+  const words = wordsBeside(item, sentence, context);
+  const amount = {
+    ...lineAmountOf(item.amount, words.text),
+    unit: unitOf(item, sentence, sentences, context),
+  };
+  const part = weigh(
+    {
+      match: { item: inDrops(item, context), words: item.name.match.words, start: words.start },
+      others: item.others.map(({ match }) => ({ item: match.item, words: match.words, start: -1 })),
+      instead: item.instead.map(({ match }) => match.item),
+      amount,
+      plain,
+      equalPart: item.equalPart,
+      optional: item.optional,
+      spelling: null,
+    },
+    context,
+  );
+  return withMore(part, item, sentence, context);
+}
+
+/** Drops of a plant are of its essential oil. */
+function inDrops(item: Item, { larder, tokens }: Context): LarderItem {
+  const { match, from, to } = item.name;
+  const { ingredient } = match.item;
+  if (item.amount?.unit !== 'drop' || !ingredient || ingredient.composition.fat > 50) return match.item;
+  const named = tokens.slice(from, to).map(({ word }) => word);
+  const [oil] = larder.inWords([...named, 'essential', 'oil']);
+  return oil?.item.ingredient?.roles.includes('essential-oil') ? oil.item : match.item;
+}
+
+/** How many sentences back a bare number may take its unit from. */
+const UNIT_BACK = 3;
+
+/** "12 g BTMS, 9 cetyl": a bare number beside grams is grams, of what is not counted. */
+function unitOf(
+  item: Item,
+  sentence: ReadSentence,
+  sentences: readonly ReadSentence[],
+  { words, tokens }: Context,
+): Amount['unit'] {
+  const { amount, name } = item;
+  if (!amount) return null;
+  const isCounted = name.match.item.ingredient?.measures.pieceGrams !== undefined;
+  if (amount.unit !== null || amount.weak || isCounted) return amount.unit;
+  const at = sentences.indexOf(sentence);
+  const told = [
+    ...sentences
+      .slice(Math.max(0, at - UNIT_BACK), at)
+      .filter(({ row }) => row === sentence.row)
+      .flatMap(({ items }) => items),
+    ...sentence.items.slice(0, sentence.items.indexOf(item)),
+  ];
+  const unit = told.flatMap((other) => other.amount?.unit ?? []).at(-1) ?? null;
+  // "Two spoonfuls of honey. Three of olive oil."
+  const isOf = [amount.to - 1, amount.to].some((place) => words.roles.of.at(tokens, place));
+  if (unit && isOf && UNITS[unit].kind === 'volume') return unit;
+  if (unit === 'g' || unit === 'ml') return 'g';
+  // "a third conditioner, two thirds gel"
+  return amount.quantity < 1 ? 'part' : null;
+}
+
+/** The words between the amount and the end of the name: those that nobody knows are said. */
+function wordsBeside(item: Item, sentence: ReadSentence, context: Context): { text: string; start: number } {
+  const { name, amount, shared } = item;
+  const isBefore = amount !== null && !shared && amount.to <= name.from;
+  const from = isBefore ? amount.to : clauseStart(name.from, sentence);
+  const tail = sentence.elements.find((element) => element.from >= name.to && element.kind === 'separator');
+  const to = tail ? tail.from : sentence.to;
+  const before = from < name.from ? textOf(context, { from, to: name.from }) : '';
+  const after = to > name.to ? textOf(context, { from: name.to, to }) : '';
+  return { text: `${before} ${textOf(context, name)} ${after}`, start: plainWords(before).length };
+}
+
+/** Unmeasured things have the words of their clause that name nothing else. */
+function clauseStart(at: number, sentence: ReadSentence): number {
+  const before = sentence.elements.findLast((element) => element.to <= at && element.kind !== 'word');
+  return Math.max(sentence.from, before?.to ?? sentence.from);
+}
+
+/** "another half", "1 tbsp + 1 tsp": added up in grams; what was corrected is said. */
+function withMore(part: ReadPart, item: Item, sentence: ReadSentence, context: Context): ReadPart {
+  const inText = part.status === 'read' && isInstruction(item, sentence) ? fromInstruction(part) : part;
+  if (inText.status !== 'read' || item.more.length === 0) return inText;
+  const more = item.more.map((amount) =>
+    weigh(
+      {
+        match: { item: item.name.match.item, words: 1, start: 0 },
+        others: [],
+        instead: [],
+        amount: lineAmountOf(amount, item.name.match.item.name),
+        plain: '',
+        equalPart: false,
+        optional: false,
+        spelling: null,
+      },
+      context,
+    ),
+  );
+  const bad = more.find((each) => each.status !== 'read');
+  if (bad) return bad;
+  const grams = inText.grams + sum(more.map((each) => (each.status === 'read' ? each.grams : 0)));
+  return { ...inText, quantity: grams, unit: 'g', grams };
+}
+
+function fromInstruction(part: Extract<ReadPart, { status: 'read' }>): ReadPart {
+  const assumption: Assumption = {
+    code: 'from-instruction',
+    text: t`Taken from an instruction: ${{ grams: rounded(part.grams, 1) }} g ${{ partName: part.name }}.`,
+    alternatives: [],
+  };
+  return { ...part, assumptions: [...part.assumptions, assumption] };
+}
+
+function unclearNumber({ unclearNumber: raw, unit }: Amount, item: Item): ReadPart {
+  const digits = raw ?? '';
+  const { name } = item.name.match.item;
+  return unreadPart(
+    'unclear-number',
+    t`Is ${{ digits }} a thousand or a decimal? Tap the one you mean.`,
+    [Number(digits.replace('.', '')), Number(digits)].map(
+      (quantity) => `${amountText(quantity, unit)} ${name}`,
+    ),
+  );
+}
+
+/** "to 100 %", "q.s.": the line fills up what the others leave. */
+const isBalancing = (plain: string, amount: Amount | null): boolean =>
+  BALANCE.test(plain) && (amount === null || (amount.quantity === 100 && amount.unit !== 'ml'));
+
+/** "Water to 100": what is left over is read once the others are known. */
+function balancingPart(item: Item, context: Context): ReadPart {
+  const { match } = item.name;
+  const part = weigh(
+    {
+      match: { item: match.item, words: match.words, start: 0 },
+      others: [],
+      instead: [],
+      amount: { ...NO_AMOUNT, quantity: 1, unit: '%', words: match.item.name },
+      plain: match.item.name,
+      equalPart: false,
+      optional: false,
+      spelling: null,
+    },
+    context,
+  );
+  if (part.status !== 'read') return part;
+  const assumption: Assumption = { code: 'to-balance', text: t`Fills up to 100 %.`, alternatives: [] };
+  return { ...part, assumptions: [...part.assumptions, assumption] };
+}
+
+export function misspeltPart(
+  words: string,
+  amount: Amount,
+  plain: string,
+  context: Context,
+): ReadPart | undefined {
+  const naming = plainWords(words)
+    .filter((word) => !context.describing.has(word) && !context.describing.has(singular(word)))
+    .join(' ');
+  const misspelt = context.larder.misspeltIn(naming);
+  if (!misspelt) return undefined;
+  return weigh(
+    {
+      match: { item: misspelt.item, words: misspelt.words, start: 0 },
+      others: [],
+      instead: [],
+      amount: lineAmountOf(amount, misspelt.item.name),
+      plain,
+      equalPart: false,
+      optional: false,
+      spelling: {
+        written: misspelt.written,
+        near: near(context.larder, misspelt.written, SUGGESTIONS + 1)
+          .filter(({ id }) => id !== misspelt.item.id)
+          .slice(0, 2),
+      },
+    },
+    context,
+  );
+}
+
+export function unknownPart(words: string, amount: LineAmount, { larder }: ReadingOptions): UnreadPart {
+  const measure = amount.quantity === null ? '1 tbsp' : amountText(amount.quantity, amount.unit);
+  return unreadPart(
+    'unknown-ingredient',
+    t`Nothing of this name is in the catalogue, among your ingredients or your recipes.`,
+    near(larder, words, SUGGESTIONS).map(({ name }) => `${measure} ${name}`),
+  );
+}
+
+/** Below a list, what a step brings in is said to come from there. */
+const isInstruction = (item: Item, sentence: ReadSentence): boolean =>
+  sentence.isMethod ||
+  (sentence.row.index > 0 && item.deed !== null && item.deed !== 'take' && sentence.steps.length > 0);

@@ -1,0 +1,98 @@
+import type { Deed } from '../larder';
+import type { Item, TokenRange } from './items';
+import type { Context, ReadSentence } from './sentences';
+
+/** Deeds that bring something into the bowl. */
+const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
+  'mix',
+  'take',
+  'blend',
+  'heat',
+  'boil',
+  'soak',
+  'whip',
+  'strain',
+  'cool',
+]);
+
+export const isWithin = (at: number, range: TokenRange | null): boolean =>
+  range !== null && at >= range.from && at < range.to;
+
+/** What was named so far, by id: a later mention of it is none more. */
+export class Mentions {
+  /** Where each thing has its amount. */
+  private readonly measured = new Map<string, ReadSentence>();
+  private readonly seen = new Map<string, Item>();
+
+  constructor(
+    sentences: readonly ReadSentence[],
+    title: TokenRange | null,
+    private readonly context: Context,
+  ) {
+    for (const sentence of sentences)
+      for (const { amount, name } of sentence.items) {
+        const { id } = name.match.item;
+        if (amount && !isWithin(name.from, title) && !this.measured.has(id)) this.measured.set(id, sentence);
+      }
+  }
+
+  /** Whether a name refers to what is in already, or to what is done on the hair; else it is seen from now on. */
+  isMention(item: Item, sentence: ReadSentence): boolean {
+    const { id } = item.name.match.item;
+    const isMention = this.isBath(item, sentence) || this.refers(item, sentence);
+    if (!isMention && !this.seen.has(id)) this.seen.set(id, item);
+    return isMention;
+  }
+
+  /** "warm it in a cup of hot water": nothing that goes in. */
+  private isBath({ deed, amount, name }: Item, { elements }: ReadSentence): boolean {
+    if (deed !== 'heat' || name.match.item.ingredient?.id !== 'water') return false;
+    const from = amount?.from ?? name.from;
+    const before = elements.findLast((element) => element.to <= from);
+    return before?.kind === 'separator' && before.separator === 'with';
+  }
+
+  private refers(item: Item, sentence: ReadSentence): boolean {
+    const { amount } = item;
+    if (amount === null) return this.refersUnmeasured(item, sentence);
+    if (!amount.weak) return this.refersMeasured(item, sentence);
+    // "a splash of milk" is one more; "the banana" may be the one that is in.
+    return (
+      amount.unit === null && (this.isElsewhere(item, sentence) || this.seen.has(item.name.match.item.id))
+    );
+  }
+
+  private isElsewhere(item: Item, sentence: ReadSentence): boolean {
+    const measured = this.measured.get(item.name.match.item.id);
+    return measured !== undefined && measured !== sentence;
+  }
+
+  /** In a method below a list the same amount is no second one. */
+  private refersMeasured({ amount, name, deed }: Item, sentence: ReadSentence): boolean {
+    const { isMethod } = sentence;
+    if (!isMethod && deed === null) return false;
+    const { id } = name.match.item;
+    const measured = this.measured.get(id);
+    if (!measured || measured === sentence) return this.seen.has(id) && isMethod;
+    const before = this.seen.get(id)?.amount;
+    const isSame = before?.quantity === amount?.quantity && before?.unit === amount?.unit;
+    return measured.row.index < sentence.row.index && (isMethod || isSame);
+  }
+
+  private refersUnmeasured({ name, deed }: Item, sentence: ReadSentence): boolean {
+    const { id } = name.match.item;
+    if (this.measured.has(id) || this.seen.has(id)) return true;
+    if (deed !== null) return !BRINGS.has(deed);
+    return sentence.isMethod || this.isTalk(sentence);
+  }
+
+  /** Nothing is done with it: a list of names has few other words, talk has many. */
+  private isTalk({ items, elements }: ReadSentence): boolean {
+    const { tokens, describing } = this.context;
+    const unknown = elements.filter(({ kind, from }) => {
+      const word = tokens[from]?.word ?? '';
+      return kind === 'word' && tokens[from]?.kind === 'word' && word.length > 2 && !describing.has(word);
+    }).length;
+    return !items.some(({ amount }) => amount !== null) && unknown > 2 * items.length + 1;
+  }
+}

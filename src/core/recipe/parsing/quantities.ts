@@ -1,0 +1,129 @@
+import { isNumber, isSign, isWhole, isWord, type Token } from './tokens';
+import type { Vocabulary } from './vocabulary';
+
+/** A number in digits or words, perhaps a range. */
+export interface Quantity {
+  /** Index of the token after it. */
+  readonly to: number;
+  readonly value: number;
+  /** The upper end of a range. */
+  readonly upper: number | null;
+  /** "a", "um": one, if it is an amount at all. */
+  readonly isArticle: boolean;
+  /** The digits, where it is a single number. */
+  readonly raw: string;
+}
+
+type Single = Omit<Quantity, 'upper'>;
+
+const single = (to: number, value: number, raw = '', isArticle = false): Single => ({
+  to,
+  value,
+  isArticle,
+  raw,
+});
+
+/** The largest number below the line of a fraction: beyond it "250/100" is two amounts. */
+const LARGEST_PART = 16;
+const RANGE_WORDS = /^(?:to|bis|ate|hasta|a|or|ou|oder|o|till)$/;
+
+/** Numbers of a text in the words of its languages. */
+export class Quantities {
+  constructor(
+    private readonly tokens: readonly Token[],
+    private readonly words: Vocabulary,
+  ) {}
+
+  at(at: number): Quantity | undefined {
+    const first = this.singleAt(at);
+    if (!first) return undefined;
+    const whole = this.withMore(first);
+    const upper = this.upperAt(whole.to);
+    return upper && upper.value > whole.value
+      ? { ...whole, upper: upper.value, to: upper.to }
+      : { ...whole, upper: null };
+  }
+
+  /** "two and a half" */
+  private withMore(first: Single): Single {
+    const more = this.words.more.at(this.tokens, first.to);
+    return more ? { ...first, value: first.value + more.value, to: more.to } : first;
+  }
+
+  private singleAt(at: number): Single | undefined {
+    const token = this.tokens[at];
+    if (!token) return undefined;
+    if (token.kind === 'number') return this.digitsAt(at, token);
+    // "à" is no article.
+    const isCounted = token.kind === 'word' && !/^à$/i.test(token.raw) && !this.isPronoun(at);
+    return isCounted ? this.wordsAt(at) : undefined;
+  }
+
+  /** "3/4", "1 1/2", "1½", "2" */
+  private digitsAt(at: number, token: Token): Single {
+    const { tokens } = this;
+    const fraction = this.fractionAt(at);
+    if (fraction) return fraction;
+    const next = tokens[at + 1];
+    if (isWhole(token) && isNumber(next) && next.row === token.row) {
+      const part = this.fractionAt(at + 1);
+      if (part && part.value < 1) return single(part.to, token.value + part.value);
+      if (next.value < 1 && /^\D$/.test(next.raw)) return single(at + 2, token.value + next.value);
+    }
+    return single(at + 1, token.value, token.raw);
+  }
+
+  private fractionAt(at: number): Single | undefined {
+    const [above, line, below] = [this.tokens[at], this.tokens[at + 1], this.tokens[at + 2]];
+    if (!isWhole(above) || !isSign(line, '/', '⁄') || !isWhole(below)) return undefined;
+    return below.value <= LARGEST_PART ? single(at + 3, above.value / below.value) : undefined;
+  }
+
+  private wordsAt(at: number): Single | undefined {
+    const { tokens, words } = this;
+    const fraction = words.fractions.at(tokens, at);
+    const number = words.numbers.at(tokens, at);
+    const article = words.articles.at(tokens, at);
+    if (fraction && (!number || fraction.to >= number.to))
+      return single(words.articles.at(tokens, fraction.to)?.to ?? fraction.to, fraction.value);
+    if (number) return this.numberAt(number, article?.to === number.to);
+    return article ? single(article.to, 1, '', true) : undefined;
+  }
+
+  /** "one half", "forty five", "two hundred" */
+  private numberAt(
+    number: { readonly value: number; readonly to: number },
+    isArticle: boolean,
+  ): Single | undefined {
+    const { tokens, words } = this;
+    const { value, to } = number;
+    const half = value === 1 ? words.fractions.at(tokens, to) : undefined;
+    if (half && half.value < 1) return single(half.to, half.value);
+    // "at forty 3 g": two numbers are two things.
+    if (value > 1 && isNumber(tokens[to])) return undefined;
+    const next = words.numbers.at(tokens, isSign(tokens[to], '-') ? to + 1 : to);
+    if (next && value >= 20 && value < 100 && next.value < 10) return single(next.to, value + next.value);
+    if (next && next.value === 100 && value < 10) return single(next.to, value * 100);
+    return single(to, value, '', value === 1 && isArticle);
+  }
+
+  /** "the green one, …": no number. */
+  private isPronoun(at: number): boolean {
+    const { tokens, words } = this;
+    const [before, token, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
+    if (!isWord(token, /^one$/) || !isWord(before) || before.row !== token.row) return false;
+    const endsThere = next === undefined || next.kind === 'sign';
+    return endsThere && !words.roles.correction.at(tokens, at - 2);
+  }
+
+  /** "-3", "to 3", "or 3", "bis 3": the upper end of a range. */
+  private upperAt(at: number): { readonly value: number; readonly to: number } | undefined {
+    const { tokens, words } = this;
+    const isRange =
+      isSign(tokens[at], '-', '–', '—', '‑', '‒', '~') ||
+      isWord(tokens[at], RANGE_WORDS) ||
+      words.roles.or.at(tokens, at)?.to === at + 1;
+    const next = isRange ? this.singleAt(at + 1) : undefined;
+    return next && !next.isArticle ? this.withMore(next) : undefined;
+  }
+}

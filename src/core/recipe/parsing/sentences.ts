@@ -1,0 +1,183 @@
+import { t } from '@lingui/core/macro';
+import { UNITS, type Problem } from '../../base/measures';
+import { RECIPE_LIMITS } from '../../records/shapes';
+import type { Deed, Stretch } from '../larder';
+import { elementsOf, namesIn, type Element, type Names } from './elements';
+import {
+  itemsOf,
+  type Item,
+  type NamedAt,
+  type Nameless,
+  type SentenceItems,
+  type TokenRange,
+} from './items';
+import { headingOf, rowsOf, sentencesOf, startOfRow, type Heading, type Row } from './rows';
+import { withSharedNouns } from './sharedNouns';
+import { stepsOf, type StepAt } from './steps';
+import { isNumber, isSign, type Token } from './tokens';
+import type { Vocabulary } from './vocabulary';
+import { unreadPart, type ReadingOptions } from './weigh';
+
+/** A text with all that it is read with. */
+export interface Context extends ReadingOptions {
+  readonly text: string;
+  readonly tokens: readonly Token[];
+  readonly words: Vocabulary;
+}
+
+/** A sentence with all that was found in it. */
+export interface ReadSentence extends TokenRange {
+  readonly row: Row;
+  readonly elements: readonly Element[];
+  readonly items: readonly Item[];
+  readonly nameless: readonly Nameless[];
+  readonly mentions: readonly NamedAt[];
+  readonly steps: readonly StepAt[];
+  readonly phase: string | null;
+  /** Under a heading such as "Method". */
+  readonly isMethod: boolean;
+}
+
+/** A row, where it begins to say something, and what is wrong with its numbers. */
+export interface ReadRow {
+  readonly row: Row;
+  readonly from: number;
+  readonly problem: Problem | null;
+}
+
+export interface Told {
+  readonly names: Names;
+  readonly rows: readonly ReadRow[];
+  readonly sentences: readonly ReadSentence[];
+}
+
+export const stretchOf = (tokens: readonly Token[], { from, to }: TokenRange): Stretch => ({
+  start: tokens[from]?.start ?? 0,
+  end: tokens[to - 1]?.end ?? 0,
+});
+
+/** The words of some tokens, as they were written. */
+export function textOf({ text, tokens }: Context, range: TokenRange): string {
+  const { start, end } = stretchOf(tokens, range);
+  return text.slice(start, end);
+}
+
+/** Headings, sentences, and what each names: everything that can be read row by row. */
+export function readSentences(context: Context): Told {
+  const { tokens, larder } = context;
+  const names = namesIn(tokens, larder);
+  const rows: ReadRow[] = [];
+  const sentences: ReadSentence[] = [];
+  const place = { phase: null as string | null, isMethod: false };
+  for (const row of rowsOf(tokens)) {
+    const heading = headingOf(tokens, row, context.text, context.words, (from, to) =>
+      [...names.keys()].some((at) => at >= from && at < to),
+    );
+    if (heading) moveOn(place, heading);
+    const from = heading ? heading.rest : startOfRow(tokens, row);
+    const problem = problemOfRow(row, context);
+    rows.push({ row, from, problem });
+    if (from < row.to && !problem)
+      sentences.push(...readRow(row, from, { ...place, names, context, before: sentences.at(-1) }));
+  }
+  countEarlier(sentences);
+  return { names, rows, sentences };
+}
+
+function moveOn(place: { phase: string | null; isMethod: boolean }, { what, phase }: Heading): void {
+  if (what === 'phase') place.phase = phase ?? null;
+  place.isMethod = what === 'method' || (place.isMethod && what === 'noise');
+}
+
+interface RowPlace {
+  readonly phase: string | null;
+  readonly isMethod: boolean;
+  readonly names: Names;
+  readonly context: Context;
+  /** The sentence before the row. */
+  readonly before: ReadSentence | undefined;
+}
+
+function readRow(
+  row: Row,
+  from: number,
+  { phase, isMethod, names, context, before }: RowPlace,
+): ReadSentence[] {
+  const { tokens, words, larder } = context;
+  const isNext = before !== undefined && before.row.index === row.index - 1;
+  let deed: Deed | null = isNext ? lastDeed(before.steps) : null;
+  return sentencesOf(tokens, from, row.to, words).map((range) => {
+    const elements = withSharedNouns(
+      elementsOf(tokens, range.from, range.to, names, words),
+      tokens,
+      larder,
+      words,
+    );
+    const steps = stepsOf(elements, tokens, words, isMethod ? deed : null);
+    deed = lastDeed(steps) ?? deed;
+    const found = itemsOf(elements, tokens, words);
+    // A question asks, it does not tell.
+    const isQuestion = isSign(tokens[range.to - 1], '?');
+    const own = isQuestion ? onlyMentioned(found) : { ...found, steps };
+    return { ...range, row, elements, phase, isMethod, ...own };
+  });
+}
+
+const lastDeed = (steps: readonly StepAt[]): Deed | null => steps.at(-1)?.deeds[0] ?? null;
+
+const onlyMentioned = ({ items, mentions }: SentenceItems) => ({
+  items: [],
+  nameless: [],
+  mentions: [...mentions, ...items.map(({ name }) => name)],
+  steps: [],
+});
+
+/** What is wrong with the numbers of a row, before any word is looked at. */
+function problemOfRow(row: Row, context: Context): Problem | null {
+  const { tokens } = context;
+  const start = startOfRow(tokens, row);
+  if (isSign(tokens[start], '-', '−') && isNumber(tokens[start + 1]))
+    return {
+      code: 'negative-amount',
+      message: t`An amount cannot be negative: take the minus sign away.`,
+      path: '',
+    };
+  const own = tokens.slice(start, row.to);
+  const hasZero = own.some(
+    (token, at) => isNumber(token) && isSign(own[at + 1], '/', '⁄') && own[at + 2]?.value === 0,
+  );
+  if (hasZero)
+    return { code: 'bad-fraction', message: t`A fraction cannot have 0 below the line.`, path: '' };
+  const told = textOf(context, row);
+  // A row without blanks is no telling.
+  if (told.length <= RECIPE_LIMITS.lineCharacters || /\s/.test(told)) return null;
+  return unreadPart(
+    'line-too-long',
+    t`One line may have ${{ lineCharacters: RECIPE_LIMITS.lineCharacters }} characters; break it up.`,
+  ).problem;
+}
+
+/** How many sentences back a count may find its thing. */
+const COUNTS_BACK = 2;
+
+/** "Okra slime. 10 pods, …": a count of nothing is of the last thing named that is counted and has none. */
+function countEarlier(sentences: ReadSentence[]): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const [first] = sentence.nameless;
+    if (!first || first.amount.unit === null || UNITS[first.amount.unit].kind !== 'count') continue;
+    const item = sentences
+      .slice(Math.max(0, index - COUNTS_BACK), index)
+      .flatMap(({ items }) => items)
+      .findLast(({ amount, name }) => amount === null && name.match.item.ingredient?.measures.pieceGrams);
+    if (!item) continue;
+    item.amount = first.amount;
+    sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
+  }
+}
+
+/** Whether a row says one thing and nothing else, as in a list. */
+export function isAloneInRow(sentence: ReadSentence, sentences: readonly ReadSentence[]): boolean {
+  const inRow = sentences.filter(({ row }) => row === sentence.row);
+  const things = inRow.reduce((count, { items, nameless }) => count + items.length + nameless.length, 0);
+  return things === 1 && (inRow.length === 1 || inRow.every(({ steps }) => steps.length === 0));
+}

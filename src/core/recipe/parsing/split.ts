@@ -1,0 +1,47 @@
+import { CATALOGUE_LARDER, type Larder } from '../larder';
+import { namesIn } from './elements';
+import { headingOf, rowsOf, startOfRow } from './rows';
+import { tokensOf } from './tokens';
+import { vocabularyFor } from './vocabulary';
+
+/** A title has no more words than this. */
+const TITLE_WORDS = 9;
+
+/**
+ * The recipes that a text holds, each with its own title on top: a short row without an amount after a blank one (or the
+ * first) begins one, where ingredients follow. Parts of one recipe ("For the gel:") and its method stay with it.
+ * @returns the texts, one where nothing parts it; joined again with blank rows they are the whole
+ */
+export function recipesIn(text: string, larder: Larder = CATALOGUE_LARDER): string[] {
+  const tokens = tokensOf(text);
+  const words = vocabularyFor(tokens);
+  const names = [...namesIn(tokens, larder).keys()];
+  const named = (from: number, to: number) => names.some((at) => at >= from && at < to);
+  const rows = rowsOf(tokens);
+  const begins = rows.filter((row) => {
+    const start = startOfRow(tokens, row);
+    const inside = tokens.slice(start, row.to);
+    const isShort = inside.filter(({ kind }) => kind === 'word').length <= TITLE_WORDS;
+    const hasAmount = inside.some(
+      ({ kind }, at) => kind === 'number' || words.units.at(tokens, start + at) !== undefined,
+    );
+    const heading = headingOf(tokens, row, text, words, named);
+    const isPart = heading?.what === 'part' && /^for\b/i.test(tokens[start]?.raw ?? '');
+    const isOwn = heading === undefined || (heading.what === 'part' && !isPart);
+    const hasKind = inside.some((_, at) => words.roles.kinds.at(tokens, start + at) !== undefined);
+    const isName = named(start, row.to) && !hasKind;
+    return row.isParted && isShort && !hasAmount && isOwn && !isName && inside.length > 0;
+  });
+  const starts = begins.map(({ from }) => tokens[from]!.start);
+  const pieces = [0, ...starts.filter((start) => start > 0)].map((start, index, all) =>
+    text.slice(start, all[index + 1] ?? text.length).trim(),
+  );
+  // A piece without two things in it belongs to the one before.
+  const recipes: string[] = [];
+  for (const piece of pieces.filter((each) => each !== '')) {
+    const things = namesIn(tokensOf(piece), larder).size;
+    if (things >= 2 || recipes.length === 0) recipes.push(piece);
+    else recipes.push(`${recipes.pop() ?? ''}\n\n${piece}`);
+  }
+  return recipes;
+}
