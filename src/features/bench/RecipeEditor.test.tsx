@@ -86,6 +86,54 @@ describe('a recipe that is typed', () => {
     expect(lines()).toContain('1 egg');
   });
 
+  it('takes name and minutes from what is told, until she writes them herself', async () => {
+    opens();
+    await answers(0);
+    await types('My Sunday papaya mask. Half a papaya, 2 tbsp honey, blend, 40 minutes under a cap.');
+    await answers(1);
+    const name = screen.getByTestId<HTMLInputElement>('recipe-name');
+    const minutes = screen.getByLabelText<HTMLInputElement>('Minutes on the hair');
+    expect([name.value, minutes.value]).toEqual(['My Sunday papaya mask', '40']);
+    await act(async () => {
+      fireEvent.change(name, { target: { value: 'Papaya' } });
+      fireEvent.blur(name);
+      await Promise.resolve();
+    });
+    await types('My Monday papaya mask. Half a papaya, 2 tbsp honey, blend, 30 minutes under a cap.');
+    await answers(2);
+    expect([name.value, minutes.value]).toEqual(['Papaya', '30']);
+  });
+
+  it('shows what became of each stretch, and opens the line of one', async () => {
+    opens();
+    await answers(0);
+    await types('Half a papaya and a cup of blorb. 2 tbsp honey.');
+    await answers(1);
+    expect(screen.getByTestId('told-text').textContent).toContain('1 thing is not understood.');
+    const stretch = [...document.querySelectorAll('[data-testid="told-text"] [aria-expanded]')];
+    expect(stretch.map((each) => each.getAttribute('aria-label'))).toEqual([
+      'Half a papaya: ingredient',
+      'a cup of blorb.: not understood',
+      '2 tbsp honey: ingredient',
+    ]);
+    await act(async () => {
+      fireEvent.click(stretch[0]!);
+      await Promise.resolve();
+    });
+    expect(seen('[role="region"]')).toContain('papaya');
+  });
+
+  it('says no verdict where more than half is a guess', async () => {
+    opens();
+    await answers(0);
+    await types('yogurt, honey, coconut milk');
+    await answers(1);
+    expect(headline()).toBe('Too much is guessed to say');
+    await types('3 tbsp yogurt, 1 tbsp honey, 100 ml coconut milk');
+    await answers(2);
+    expect(headline()).not.toBe('Too much is guessed to say');
+  });
+
   it('shows the verdict before while the next is read, and nothing of what was asked before it was closed', async () => {
     opens();
     await answers(0);

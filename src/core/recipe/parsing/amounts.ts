@@ -197,10 +197,13 @@ export class Amounts {
       !this.words.unitsBeforeName.at(tokens, qualities.to);
     if (!found || isName)
       return { ...base, to: qualities.to, size, heaped, packSize, weak: quantity.isArticle };
-    const behind = this.behindUnit(found, nameEnd);
+    // "a cup and a half of water"
+    const more = this.words.more.at(tokens, found.to);
+    const behind = this.behindUnit(more ? { unit: found.unit, to: more.to } : found, nameEnd);
+    const value = quantity.value + (more ? more.value : 0);
     return {
       ...base,
-      quantity: isThousands(quantity.raw, found.unit) ? quantity.value * 1000 : quantity.value,
+      quantity: isThousands(quantity.raw, found.unit) ? value * 1000 : value,
       to: this.afterOf(behind.to),
       unit: found.unit,
       size,

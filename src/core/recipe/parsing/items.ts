@@ -232,6 +232,7 @@ class Sentence {
 
   private takeRole(role: Role, element: TokenRange, index: number): void {
     if (role === 'not') this.deny(index);
+    else if (role === 'except') this.denied = true;
     else if (role === 'isA') this.called = element;
     else if (role === 'beside') this.beside = true;
     else if (role === 'another') this.another = true;
@@ -246,6 +247,9 @@ class Sentence {
 
   private deny(index: number): void {
     this.denied = true;
+    const next = this.elements[index + 1];
+    // "1 sachet no, …"
+    if (this.open && this.open.unknown > 0 && (!next || next.kind === 'separator')) this.open = null;
     const named = this.waiting.at(-1);
     // "Lemon: nope."
     if (!named || !this.elements.slice(index + 1).every(({ kind }) => kind === 'word')) return;

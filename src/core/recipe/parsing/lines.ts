@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { rounded, sum, UNITS } from '../../base/measures';
 import { plainWords, singular } from '../ingredients';
-import type { Assumption, LarderItem, Stretch } from '../larder';
+import type { Assumption, Larder, LarderItem, Stretch } from '../larder';
 import type { Amount } from './amounts';
 import type { Item, TokenRange } from './items';
 import { NO_AMOUNT, type LineAmount } from './lineAmount';
@@ -129,7 +129,8 @@ function unitOf(
   const { amount, name } = item;
   if (!amount) return null;
   const isCounted = name.match.item.ingredient?.measures.pieceGrams !== undefined;
-  if (amount.unit !== null || amount.weak || isCounted) return amount.unit;
+  const isOf = [amount.to - 1, amount.to].some((place) => words.roles.of.at(tokens, place));
+  if (amount.unit !== null || isCounted || (amount.weak && !isOf)) return amount.unit;
   const at = sentences.indexOf(sentence);
   const told = [
     ...sentences
@@ -140,7 +141,6 @@ function unitOf(
   ];
   const unit = told.flatMap((other) => other.amount?.unit ?? []).at(-1) ?? null;
   // "Two spoonfuls of honey. Three of olive oil."
-  const isOf = [amount.to - 1, amount.to].some((place) => words.roles.of.at(tokens, place));
   if (unit && isOf && UNITS[unit].kind === 'volume') return unit;
   if (unit === 'g' || unit === 'ml') return 'g';
   // "a third conditioner, two thirds gel"
@@ -258,7 +258,7 @@ export function misspeltPart(
       optional: false,
       spelling: {
         written: misspelt.written,
-        near: near(context.larder, misspelt.written, SUGGESTIONS + 1)
+        near: nearSafe(context.larder, misspelt.written, SUGGESTIONS + 1)
           .filter(({ id }) => id !== misspelt.item.id)
           .slice(0, 2),
       },
@@ -267,12 +267,26 @@ export function misspeltPart(
   );
 }
 
+/** What burns or harms by the spoon is never one tap away: essential oils, lye, pure acids and preservatives. */
+const HARMS_BY_THE_SPOON = ['essential-oil', 'preservative', 'alkali', 'acid'] as const;
+
+const isSafeToSuggest = ({ ingredient }: LarderItem): boolean =>
+  !ingredient ||
+  ingredient.composition.water > 50 ||
+  !HARMS_BY_THE_SPOON.some((role) => ingredient.roles.includes(role));
+
+/** Things whose names are near, the nearest first, and none that could harm in such an amount. */
+const nearSafe = (larder: Larder, words: string, limit: number): LarderItem[] =>
+  near(larder, words, 3 * limit)
+    .filter(isSafeToSuggest)
+    .slice(0, limit);
+
 export function unknownPart(words: string, amount: LineAmount, { larder }: ReadingOptions): UnreadPart {
   const measure = amount.quantity === null ? '1 tbsp' : amountText(amount.quantity, amount.unit);
   return unreadPart(
     'unknown-ingredient',
     t`Nothing of this name is in the catalogue, among your ingredients or your recipes.`,
-    near(larder, words, SUGGESTIONS).map(({ name }) => `${measure} ${name}`),
+    nearSafe(larder, words, SUGGESTIONS).map(({ name }) => `${measure} ${name}`),
   );
 }
 
