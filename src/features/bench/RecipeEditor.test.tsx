@@ -104,6 +104,19 @@ describe('a recipe that is typed', () => {
     expect([name.value, minutes.value]).toEqual(['Papaya', '30']);
   });
 
+  it('leaves a warmth that she chose, whatever is told after it', async () => {
+    opens();
+    await answers(0);
+    await types('Half a papaya, 2 tbsp honey, 40 minutes under a cap.');
+    await answers(1);
+    const warmth = (name: string) => screen.getByRole('radio', { name });
+    await act(async () => void fireEvent.click(warmth('warm, under a cap')));
+    await types('Papaya mask. Half a papaya, 2 tbsp honey, 30 minutes under a cap.');
+    await answers(2);
+    expect(screen.getByTestId<HTMLInputElement>('recipe-name').value).toBe('Papaya mask');
+    expect(warmth('warm, under a cap').getAttribute('aria-checked')).toBe('true');
+  });
+
   it('shows what became of each stretch, and opens the line of one', async () => {
     opens();
     await answers(0);

@@ -116,7 +116,11 @@ export function FormChoice<Draft extends FieldValues>({
         label={label}
         options={options}
         value={field.value as string | number | null}
-        onChange={field.onChange}
+        onChange={(value) => {
+          field.onChange(value);
+          // A choice is made in one tap: there is nothing to leave first.
+          field.onBlur();
+        }}
       />
       {fieldState.error?.message ? <Problem live>{fieldState.error.message}</Problem> : null}
     </FieldGroup>
