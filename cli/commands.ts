@@ -6,27 +6,14 @@ import { calendarFile } from '../src/core/files/calendar';
 import { estimateHair } from '../src/core/hair/estimation';
 import { headsIn, historyOf } from '../src/core/hair/history';
 import { lastingDays, SIGNALS, type SignalState } from '../src/core/hair/state';
-import { guessedShareOf, MOST_GUESSED } from '../src/core/kitchen/formulation';
+import { judgedText, toldHeadline } from '../src/core/kitchen/formulation';
 import { demoRecords } from '../src/core/lab/simulation';
 import { MOST_WEEKS } from '../src/core/plan/planning';
 import { planProblemFrom } from '../src/core/plan/question';
 import { solveSchedule } from '../src/core/plan/scheduling';
-import {
-  detailsOf,
-  trustOf,
-  verdictHeadline,
-  type LedgerRow,
-  type Verdict,
-} from '../src/core/recipe/classification';
-import {
-  CATALOGUE_LARDER,
-  readLines,
-  unreadLines,
-  type ParsedLine,
-  type ReadLine,
-} from '../src/core/recipe/larder';
-import { parseRecipe, recipesIn } from '../src/core/recipe/parsing';
-import { judge } from '../src/core/recipe/safety';
+import type { LedgerRow, Verdict } from '../src/core/recipe/classification';
+import { CATALOGUE_LARDER, guessedLines, unreadLines, type ParsedLine } from '../src/core/recipe/larder';
+import { recipesIn } from '../src/core/recipe/parsing';
 import { readBackup, writeBackup } from '../src/core/records/files';
 import { SCHOOLS, type Head, type School, type StoredRecord } from '../src/core/records/shapes';
 
@@ -84,28 +71,23 @@ export function classifyCommand(options: CommandOptions, clock: Clock): unknown 
 }
 
 function classified(text: string, options: CommandOptions): Record<string, unknown> {
-  const recipe = parseRecipe(text);
-  if (!recipe.ok) throw new CommandError(oneLine(recipe.problems));
-  const { lines: told, title, steps, told: use } = recipe.value;
-  const unparsed = unreadLines(recipe.value);
-  const judged = judge(readLines(recipe.value), undefined, CATALOGUE_LARDER, {
-    school: schoolFrom(options.school),
-    trust: trustOf(recipe.value),
-    texts: told.map(({ text: line }) => line),
-  });
+  const school = schoolFrom(options.school);
+  const read = judgedText(text, { larder: CATALOGUE_LARDER, cup: 'us', head: undefined, school });
+  const { parsed, judged } = read;
+  if (!parsed.ok) throw new CommandError(oneLine(parsed.problems));
+  const { lines, title, steps, told: use } = parsed.value;
+  const unparsed = unreadLines(parsed.value);
   if (!judged.ok) {
     const [first] = unparsed;
     throw new CommandError(
       `${oneLine(judged.problems)}${first ? ` First line: ${first.problem.message}` : ''}`,
     );
   }
-  const { lines, verdict, cautions } = judged.value;
-  const { acidity, roles, flips } = detailsOf(verdict, lines);
-  const isGuess = ({ assumptions }: ReadLine) => assumptions.some(({ code }) => code === 'guess');
+  const { verdict, cautions, details } = judged.value;
+  const { acidity, roles, flips } = details;
   return shortNumbers({
-    headline:
-      guessedShareOf(recipe.value) > MOST_GUESSED ? 'Too much is guessed to say' : verdictHeadline(verdict),
-    ...verdictJson(verdict, told.flatMap(ledgerLine(verdict))),
+    headline: toldHeadline(verdict, read),
+    ...verdictJson(verdict, lines.flatMap(ledgerLine(verdict))),
     pH: acidity.pH,
     roles,
     flips: flips.map(({ name, fromGrams, toGrams, to }) => ({ name, fromGrams, toGrams, to })),
@@ -122,9 +104,11 @@ function classified(text: string, options: CommandOptions): Record<string, unkno
       overnight,
       celsius,
     })),
-    guessed: readLines(recipe.value)
-      .filter(isGuess)
-      .map(({ text: line, name, grams }) => ({ text: line, ingredient: name, grams })),
+    guessed: guessedLines(parsed.value).map(({ text: line, name, grams }) => ({
+      text: line,
+      ingredient: name,
+      grams,
+    })),
     notUnderstood: unparsed.map(({ text: line }) => line),
   }) as Record<string, unknown>;
 }

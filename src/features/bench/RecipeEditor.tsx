@@ -7,9 +7,8 @@ import { perLanguage } from '@/core/base/language';
 import { CUPS, VIEWS } from '@/core/base/measures';
 import { writeRecipes } from '@/core/files/sharing';
 import { hairMassGrams } from '@/core/hair/state';
-import { MOST_GUESSED, type Judged, type JudgedText } from '@/core/kitchen/formulation';
+import { isTooGuessed, toldHeadline, type Judged, type JudgedText } from '@/core/kitchen/formulation';
 import { rewriteIn } from '@/core/kitchen/making';
-import { verdictHeadline } from '@/core/recipe/classification';
 import type { ParsedLine } from '@/core/recipe/larder';
 import { withLineSaid } from '@/core/recipe/parsing';
 import { ofKind } from '@/core/records/shapes';
@@ -138,18 +137,16 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
 }
 
 /** What it is, where enough of it is understood; else what would have to be said. */
-function headOf({ judged, guessedShare }: JudgedText): { headline: string; reason?: string } {
-  if (!judged.ok)
+function headOf(read: JudgedText): { headline: string; reason?: string } {
+  if (!read.judged.ok)
     return {
       headline: t`Tell it your way`,
       reason: t`As a list or as you would say it. The verdict follows as you type.`,
     };
-  if (guessedShare > MOST_GUESSED)
-    return {
-      headline: t`Too much is guessed to say`,
-      reason: t`Say how much of what is marked, and the verdict follows.`,
-    };
-  return { headline: verdictHeadline(judged.value.verdict) };
+  const headline = toldHeadline(read.judged.value.verdict, read);
+  return isTooGuessed(read)
+    ? { headline, reason: t`Say how much of what is marked, and the verdict follows.` }
+    : { headline };
 }
 
 const RecipeText = memo(function RecipeText({ control }: { control: Control<RecipeDraft> }) {

@@ -1,3 +1,3 @@
 export { densityOf } from './density';
-export { guessedShareOf, judgedText, MOST_GUESSED, type Judged, type JudgedText } from './judgedText';
+export { isTooGuessed, judgedText, toldHeadline, type Judged, type JudgedText } from './judgedText';
 export { JOINING_C, type Formula, type FormulaFinding } from './formula';

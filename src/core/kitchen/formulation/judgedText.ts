@@ -1,9 +1,16 @@
+import { t } from '@lingui/core/macro';
 import { ok, sum, type CupKind, type Result } from '../../base/measures';
-import { detailsOf, trustOf, type Verdict, type VerdictDetails } from '../../recipe/classification';
-import { readLines, unreadLines, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/larder';
+import {
+  detailsOf,
+  trustOf,
+  verdictHeadline,
+  type Verdict,
+  type VerdictDetails,
+} from '../../recipe/classification';
+import { guessedLines, readLines, unreadLines, type Larder, type ParsedRecipe } from '../../recipe/larder';
 import { parseRecipe } from '../../recipe/parsing';
 import { judge, type Caution } from '../../recipe/safety';
-import type { Head } from '../../records/shapes';
+import type { Head, School } from '../../records/shapes';
 import { checkFormula, isFormula, type Formula } from './formula';
 
 /** What is said of a recipe on one head. */
@@ -25,17 +32,23 @@ export interface JudgedText {
 }
 
 /** Of a recipe of which more than this is guessed or not understood no verdict is headlined. */
-export const MOST_GUESSED = 0.5;
+const MOST_GUESSED = 0.5;
 
 /** 0 to 1: the weight of lines without an amount of their own, and the lines that are not understood, whichever is more. */
-export function guessedShareOf(recipe: ParsedRecipe): number {
+function guessedShareOf(recipe: ParsedRecipe): number {
   const read = readLines(recipe);
-  const isGuess = ({ assumptions }: ReadLine) => assumptions.some(({ code }) => code === 'guess');
   const grams = sum(read.map((line) => line.grams));
-  const guessed = grams === 0 ? 1 : sum(read.filter(isGuess).map((line) => line.grams)) / grams;
+  const guessed = grams === 0 ? 1 : sum(guessedLines(recipe).map((line) => line.grams)) / grams;
   const unread = unreadLines(recipe).length;
   return Math.max(guessed, unread / Math.max(1, unread + read.length));
 }
+
+export const isTooGuessed = ({ guessedShare }: Pick<JudgedText, 'guessedShare'>): boolean =>
+  guessedShare > MOST_GUESSED;
+
+/** What it is, in a few words, where enough of it is said. */
+export const toldHeadline = (verdict: Verdict, read: Pick<JudgedText, 'guessedShare'>): string =>
+  isTooGuessed(read) ? t`Too much is guessed to say` : verdictHeadline(verdict);
 
 /** Lines, verdict and cautions of a text as it is told; what comes out of it can be cloned. */
 export function judgedText(
@@ -45,18 +58,22 @@ export function judgedText(
     cup,
     head,
     hairGrams,
+    school,
   }: {
     readonly larder: Larder;
     readonly cup: CupKind;
     readonly head: Head | undefined;
     /** Mass of her hair, g: what guesses are made for. */
     readonly hairGrams?: number | undefined;
+    /** Where none is given, that of the head. */
+    readonly school?: School | undefined;
   },
 ): JudgedText {
   const parsed = parseRecipe(text, { larder, cup, hairGrams });
   if (!parsed.ok) return { text, parsed, judged: parsed, guessedShare: 1, formula: null };
   const formula = isFormula(parsed.value) ? checkFormula(parsed.value, larder) : null;
   const judgement = judge(readLines(parsed.value), head, larder, {
+    school,
     trust: trustOf(parsed.value),
     texts: parsed.value.lines.map((line) => line.text),
   });

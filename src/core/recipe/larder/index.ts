@@ -3,6 +3,7 @@ export { CATALOGUE_LARDER, makeLarder, type Larder, type LarderItem } from './la
 export { stepsBefore, type LeadTask } from './leadTasks';
 export { MADE_GRAMS_PER_ML } from './limits';
 export {
+  guessedLines,
   readLines,
   unreadLines,
   type Alternative,

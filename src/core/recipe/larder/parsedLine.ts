@@ -154,6 +154,11 @@ export function readLines(recipe: ParsedRecipe): ReadLine[] {
   return recipe.lines.filter((line): line is ReadLine => line.status === 'read');
 }
 
+/** Lines whose amount was not said. */
+export function guessedLines(recipe: ParsedRecipe): ReadLine[] {
+  return readLines(recipe).filter(({ assumptions }) => assumptions.some(({ code }) => code === 'guess'));
+}
+
 export function unreadLines(recipe: ParsedRecipe): UnreadLine[] {
   return recipe.lines.filter((line): line is UnreadLine => line.status === 'unread');
 }

@@ -1,51 +1,10 @@
 import type { Deed } from '../larder';
+import { isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { Element, NameMatch, Separator } from './elements';
+import type { Item, NamedAt, Nameless, SentenceItems, TokenRange } from './item';
 import { isSign, isWord, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
-
-/** From one token to before another. */
-export interface TokenRange {
-  readonly from: number;
-  readonly to: number;
-}
-
-export interface NamedAt extends TokenRange {
-  readonly match: NameMatch;
-}
-
-/** One thing that goes in, with what is said of how much. */
-export interface Item {
-  readonly name: NamedAt;
-  /** Null where nothing is said. */
-  amount: Amount | null;
-  /** The amount is said once for several things. */
-  readonly shared: boolean;
-  /** Said on top: "another half", "1 tbsp + 1 tsp". */
-  readonly more: Amount[];
-  /** A part of a mixture whose size is not said. */
-  readonly equalPart: boolean;
-  /** Names beside it that nothing is said of. */
-  readonly others: NamedAt[];
-  /** What may be taken instead. */
-  readonly instead: NamedAt[];
-  optional: boolean;
-  /** What is done with it, the last that was said before it in its sentence. */
-  readonly deed: Deed | null;
-}
-
-/** An amount of nothing that is known. */
-export interface Nameless {
-  readonly amount: Amount;
-  readonly range: TokenRange;
-}
-
-export interface SentenceItems {
-  readonly items: readonly Item[];
-  readonly nameless: readonly Nameless[];
-  /** Names that were denied, referred to, or stand among words of use. */
-  readonly mentions: readonly NamedAt[];
-}
 
 /** What was just named. */
 const PRONOUN = /^(?:it|them|this|that|isso|dele|dela|davon|eso|cela)$/;
@@ -268,7 +227,7 @@ class Sentence {
 
   private takeEqual(element: TokenRange, index: number): void {
     const part: Amount = { ...NO_MEASURE, from: element.from, to: element.to, quantity: 1, unit: 'part' };
-    if (this.waiting.length === 0 || this.nameFollows(index)) {
+    if (this.waiting.length === 0 || isNameBeforeAmount(this.elements, index)) {
       this.open = this.opened(part, element, { shared: true, equalPart: true });
       return;
     }
@@ -281,8 +240,8 @@ class Sentence {
     if (!isArticle) this.denied = false;
     this.beside = false;
     this.called = null;
-    const direct = !this.isStopped(element, index) && this.isDirect(index);
-    const isEach = this.eachFollows(index);
+    const direct = !this.isStopped(element, index) && isNameNext(this.elements, index);
+    const isEach = isEachNext(this.elements, index);
     const isTaken =
       (!direct && this.changesLast(given)) ||
       this.isStrange(given, element, isEach || direct) ||
@@ -293,7 +252,7 @@ class Sentence {
 
   /** The amount stands behind what it is of. */
   private givesBack(given: Amount, isEach: boolean, index: number): boolean {
-    const nameFollows = this.nameFollows(index);
+    const nameFollows = isNameBeforeAmount(this.elements, index);
     if (this.waiting.length > 0 && !(isEach && nameFollows)) {
       this.giveToWaiting(given, isEach);
       return true;
@@ -460,24 +419,5 @@ class Sentence {
 
   private between(from: number, to: number): Element[] {
     return this.elements.filter((element) => element.from >= from && element.to <= to);
-  }
-
-  /** A name that follows before anything but words and deeds. */
-  private isDirect(index: number): boolean {
-    const next = this.elements.slice(index + 1).find(({ kind }) => kind !== 'word' && kind !== 'deed');
-    return next?.kind === 'name';
-  }
-
-  /** A name that follows before the next amount. */
-  private nameFollows(index: number): boolean {
-    const next = this.elements.slice(index + 1).find(({ kind }) => kind === 'name' || kind === 'amount');
-    return next?.kind === 'name';
-  }
-
-  private eachFollows(index: number): boolean {
-    const next = this.elements
-      .slice(index + 1, index + 3)
-      .find(({ kind }) => kind !== 'separator' && kind !== 'word');
-    return next?.kind === 'role' && next.role === 'each';
   }
 }

@@ -1,45 +1,44 @@
 import { t } from '@lingui/core/macro';
 import { rounded, sum, UNITS } from '../../base/measures';
-import { plainWords, singular } from '../ingredients';
+import { plainWords } from '../ingredients';
 import type { Assumption, Larder, LarderItem, Stretch } from '../larder';
 import type { Amount } from './amounts';
-import type { Item, TokenRange } from './items';
+import type { Item, TokenRange } from './item';
 import { NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { near } from './search';
 import { stretchOf, textOf, type Context, type ReadSentence } from './sentences';
 import { BALANCE } from './shares';
 import type { Token } from './tokens';
-import { unreadPart, weigh, type ReadingOptions, type ReadPart, type UnreadPart } from './weigh';
+import { describes } from './vocabulary';
+import {
+  measureOf,
+  onlySaid,
+  unreadPart,
+  weigh,
+  type ReadingOptions,
+  type ReadPart,
+  type UnreadPart,
+} from './weigh';
 
 const SUGGESTIONS = 3;
 
-/** All tokens that say something of a thing. */
+/** From its amount to its name, whichever stands first; an amount that is said for several is not its own. */
+function hullOf({ amount, name, shared }: Item): TokenRange {
+  if (!amount || shared) return { from: name.from, to: name.to };
+  return { from: Math.min(amount.from, name.from), to: Math.max(amount.to, name.to) };
+}
+
+/** All tokens that say something of a thing: words between an amount and its name are its own. */
 export function rangesOf(item: Item): TokenRange[] {
-  const name = { from: item.name.from, to: item.name.to };
-  const extra = [...item.others, ...item.instead].map(({ from, to }) => ({ from, to }));
-  const amounts = [item.amount, ...item.more].flatMap((amount) =>
-    amount ? [{ from: amount.from, to: amount.to }] : [],
-  );
-  // Words between an amount and its name are its own: "2 tbsp of the runny honey".
-  const nearest = item.amount && !item.shared ? item.amount : null;
-  const joined = nearest
-    ? [{ from: Math.min(nearest.from, name.from), to: Math.max(nearest.to, name.to) }]
-    : [name];
-  return [...amounts, ...extra, ...joined];
+  const amounts = item.amount ? [item.amount, ...item.more] : item.more;
+  return [...amounts, ...item.others, ...item.instead, hullOf(item)].map(({ from, to }) => ({ from, to }));
 }
 
 /** Where its words stand, those of its name first. */
 export function stretchesOf(item: Item, tokens: readonly Token[]): Stretch[] {
-  const name = { from: item.name.from, to: item.name.to };
-  if (!item.amount) return [stretchOf(tokens, name)];
-  if (item.shared) return [name, item.amount].map((range) => stretchOf(tokens, range));
-  return [
-    stretchOf(tokens, {
-      from: Math.min(item.amount.from, name.from),
-      to: Math.max(item.amount.to, name.to),
-    }),
-  ];
+  const shared = item.shared && item.amount ? [item.amount] : [];
+  return [hullOf(item), ...shared].map((range) => stretchOf(tokens, range));
 }
 
 export function lineAmountOf(amount: Amount | null, words: string): LineAmount {
@@ -51,17 +50,11 @@ export function lineAmountOf(amount: Amount | null, words: string): LineAmount {
 /** Where the words stand that say how a thing is: up to the next thing, and not past what is done on the hair. */
 function wordsOf(item: Item, sentence: ReadSentence, isAlone: boolean): TokenRange {
   if (isAlone) return { from: sentence.row.from, to: sentence.row.to };
-  const others = sentence.items.filter((other) => other !== item);
-  const starts = others.map(({ amount, name, shared }) =>
-    amount && !shared ? Math.min(amount.from, name.from) : name.from,
-  );
-  const ends = others.map(({ amount, name, shared }) =>
-    amount && !shared ? Math.max(amount.to, name.to) : name.to,
-  );
+  const others = sentence.items.filter((other) => other !== item).map(hullOf);
   const own = rangesOf(item);
   const [first, last] = [Math.min(...own.map(({ from }) => from)), Math.max(...own.map(({ to }) => to))];
-  const before = Math.max(sentence.from, ...ends.filter((end) => end <= first));
-  const after = Math.min(sentence.to, ...starts.filter((start) => start >= last));
+  const before = Math.max(sentence.from, ...others.map(({ to }) => to).filter((end) => end <= first));
+  const after = Math.min(sentence.to, ...others.map(({ from }) => from).filter((start) => start >= last));
   const hair = sentence.elements.find(
     (element) =>
       element.from >= last &&
@@ -77,9 +70,8 @@ function wordsOf(item: Item, sentence: ReadSentence, isAlone: boolean): TokenRan
 export function weighItem(
   item: Item,
   sentence: ReadSentence,
-  sentences: readonly ReadSentence[],
+  { inRow, isAlone }: { readonly inRow: readonly ReadSentence[]; readonly isAlone: boolean },
   context: Context,
-  isAlone: boolean,
 ): ReadPart {
   const range = wordsOf(item, sentence, isAlone);
   const plain = textOf(context, range);
@@ -88,7 +80,7 @@ export function weighItem(
   const words = wordsBeside(item, sentence, context);
   const amount = {
     ...lineAmountOf(item.amount, words.text),
-    unit: unitOf(item, sentence, sentences, context),
+    unit: unitOf(item, sentence, inRow, context),
   };
   const part = weigh(
     {
@@ -123,7 +115,7 @@ const UNIT_BACK = 3;
 function unitOf(
   item: Item,
   sentence: ReadSentence,
-  sentences: readonly ReadSentence[],
+  inRow: readonly ReadSentence[],
   { words, tokens }: Context,
 ): Amount['unit'] {
   const { amount, name } = item;
@@ -131,12 +123,9 @@ function unitOf(
   const isCounted = name.match.item.ingredient?.measures.pieceGrams !== undefined;
   const isOf = [amount.to - 1, amount.to].some((place) => words.roles.of.at(tokens, place));
   if (amount.unit !== null || isCounted || (amount.weak && !isOf)) return amount.unit;
-  const at = sentences.indexOf(sentence);
+  const at = inRow.indexOf(sentence);
   const told = [
-    ...sentences
-      .slice(Math.max(0, at - UNIT_BACK), at)
-      .filter(({ row }) => row === sentence.row)
-      .flatMap(({ items }) => items),
+    ...inRow.slice(Math.max(0, at - UNIT_BACK), at).flatMap(({ items }) => items),
     ...sentence.items.slice(0, sentence.items.indexOf(item)),
   ];
   const unit = told.flatMap((other) => other.amount?.unit ?? []).at(-1) ?? null;
@@ -170,19 +159,7 @@ function withMore(part: ReadPart, item: Item, sentence: ReadSentence, context: C
   const inText = part.status === 'read' && isInstruction(item, sentence) ? fromInstruction(part) : part;
   if (inText.status !== 'read' || item.more.length === 0) return inText;
   const more = item.more.map((amount) =>
-    weigh(
-      {
-        match: { item: item.name.match.item, words: 1, start: 0 },
-        others: [],
-        instead: [],
-        amount: lineAmountOf(amount, item.name.match.item.name),
-        plain: '',
-        equalPart: false,
-        optional: false,
-        spelling: null,
-      },
-      context,
-    ),
+    weigh(onlySaid(item.name.match.item, lineAmountOf(amount, '')), context),
   );
   const bad = more.find((each) => each.status !== 'read');
   if (bad) return bad;
@@ -216,21 +193,9 @@ const isBalancing = (plain: string, amount: Amount | null): boolean =>
   BALANCE.test(plain) && (amount === null || (amount.quantity === 100 && amount.unit !== 'ml'));
 
 /** "Water to 100": what is left over is read once the others are known. */
-function balancingPart(item: Item, context: Context): ReadPart {
-  const { match } = item.name;
-  const part = weigh(
-    {
-      match: { item: match.item, words: match.words, start: 0 },
-      others: [],
-      instead: [],
-      amount: { ...NO_AMOUNT, quantity: 1, unit: '%', words: match.item.name },
-      plain: match.item.name,
-      equalPart: false,
-      optional: false,
-      spelling: null,
-    },
-    context,
-  );
+function balancingPart({ name: { match } }: Item, context: Context): ReadPart {
+  const said = onlySaid(match.item, { ...NO_AMOUNT, quantity: 1, unit: '%' });
+  const part = weigh({ ...said, plain: match.item.name }, context);
   if (part.status !== 'read') return part;
   const assumption: Assumption = { code: 'to-balance', text: t`Fills up to 100 %.`, alternatives: [] };
   return { ...part, assumptions: [...part.assumptions, assumption] };
@@ -243,26 +208,14 @@ export function misspeltPart(
   context: Context,
 ): ReadPart | undefined {
   const naming = plainWords(words)
-    .filter((word) => !context.describing.has(word) && !context.describing.has(singular(word)))
+    .filter((word) => !describes(context, word))
     .join(' ');
   const misspelt = context.larder.misspeltIn(naming);
   if (!misspelt) return undefined;
+  const { item, written } = misspelt;
+  const others = nearSafe(context.larder, written, SUGGESTIONS + 1).filter(({ id }) => id !== item.id);
   return weigh(
-    {
-      match: { item: misspelt.item, words: misspelt.words, start: 0 },
-      others: [],
-      instead: [],
-      amount: lineAmountOf(amount, misspelt.item.name),
-      plain,
-      equalPart: false,
-      optional: false,
-      spelling: {
-        written: misspelt.written,
-        near: nearSafe(context.larder, misspelt.written, SUGGESTIONS + 1)
-          .filter(({ id }) => id !== misspelt.item.id)
-          .slice(0, 2),
-      },
-    },
+    { ...onlySaid(item, lineAmountOf(amount, '')), plain, spelling: { written, near: others.slice(0, 2) } },
     context,
   );
 }
@@ -282,7 +235,7 @@ const nearSafe = (larder: Larder, words: string, limit: number): LarderItem[] =>
     .slice(0, limit);
 
 export function unknownPart(words: string, amount: LineAmount, { larder }: ReadingOptions): UnreadPart {
-  const measure = amount.quantity === null ? '1 tbsp' : amountText(amount.quantity, amount.unit);
+  const measure = measureOf(amount);
   return unreadPart(
     'unknown-ingredient',
     t`Nothing of this name is in the catalogue, among your ingredients or your recipes.`,

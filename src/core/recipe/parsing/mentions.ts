@@ -1,5 +1,5 @@
 import type { Deed } from '../larder';
-import type { Item, TokenRange } from './items';
+import type { Item, TokenRange } from './item';
 import type { Context, ReadSentence } from './sentences';
 
 /** Deeds that bring something into the bowl. */

@@ -4,7 +4,7 @@ import { failed, ok, type CupKind, type Result } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
 import { CATALOGUE_LARDER, type Larder, type ParsedLine, type ParsedRecipe, type ToldStep } from '../larder';
 import { NO_MEASURE, type Amount } from './amounts';
-import type { Item, Nameless } from './items';
+import type { Item, Nameless } from './item';
 import { lineAmountOf, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
 import { isWithin, Mentions } from './mentions';
 import {
@@ -118,10 +118,11 @@ class Assembly {
   private addItem(item: Item, sentence: ReadSentence): void {
     const { context, told } = this;
     if (isWithin(item.name.from, this.title) || this.mentions.isMention(item, sentence)) return;
-    const isAlone = isAloneInRow(sentence, told.sentences);
+    const inRow = told.inRow(sentence.row);
+    const isAlone = isAloneInRow(inRow);
     const at = stretchesOf(item, context.tokens);
     const words = at.map(({ start, end }) => context.text.slice(start, end)).join(', ');
-    const part = weighItem(item, sentence, told.sentences, context, isAlone);
+    const part = weighItem(item, sentence, { inRow, isAlone }, context);
     this.addLine(part, sentence, {
       text: isAlone ? textOf(context, sentence.row) : words,
       at,
@@ -134,7 +135,8 @@ class Assembly {
   private addNameless({ amount, range }: Nameless, sentence: ReadSentence): void {
     const { context, told } = this;
     if (isWithin(range.from, this.title)) return;
-    const isAlone = isAloneInRow(sentence, told.sentences);
+    const inRow = told.inRow(sentence.row);
+    const isAlone = isAloneInRow(inRow);
     const text = textOf(context, isAlone ? sentence.row : range);
     const words = textOf(context, { from: Math.min(amount.to, range.to - 1), to: range.to });
     const part =
@@ -173,7 +175,7 @@ class Assembly {
   /** A row in which nothing was found: a heading, a step, a remark; short and unknown, it is asked about. */
   private addSilent({ row, from, problem }: ReadRow): void {
     const { context } = this;
-    const own = this.told.sentences.filter((sentence) => sentence.row === row);
+    const own = this.told.inRow(row);
     const where = {
       text: textOf(context, row),
       at: [stretchOf(context.tokens, row)],

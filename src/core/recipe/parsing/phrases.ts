@@ -33,10 +33,6 @@ export class PhraseTable<T> {
     }
     return undefined;
   }
-
-  has(word: string): boolean {
-    return this.byFirst.get(word)?.some(({ words }) => words.length === 1) ?? false;
-  }
 }
 
 function endOf(tokens: readonly Token[], index: number, words: readonly string[]): number | undefined {

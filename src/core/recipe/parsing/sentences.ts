@@ -3,14 +3,8 @@ import { UNITS, type Problem } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
 import type { Deed, Stretch } from '../larder';
 import { elementsOf, namesIn, type Element, type Names } from './elements';
-import {
-  itemsOf,
-  type Item,
-  type NamedAt,
-  type Nameless,
-  type SentenceItems,
-  type TokenRange,
-} from './items';
+import type { Item, NamedAt, Nameless, SentenceItems, TokenRange } from './item';
+import { itemsOf } from './items';
 import { headingOf, rowsOf, sentencesOf, startOfRow, type Heading, type Row } from './rows';
 import { withSharedNouns } from './sharedNouns';
 import { stepsOf, type StepAt } from './steps';
@@ -49,6 +43,8 @@ export interface Told {
   readonly names: Names;
   readonly rows: readonly ReadRow[];
   readonly sentences: readonly ReadSentence[];
+  /** The sentences of a row. */
+  inRow(row: Row): readonly ReadSentence[];
 }
 
 export const stretchOf = (tokens: readonly Token[], { from, to }: TokenRange): Stretch => ({
@@ -81,7 +77,13 @@ export function readSentences(context: Context): Told {
       sentences.push(...readRow(row, from, { ...place, names, context, before: sentences.at(-1) }));
   }
   countEarlier(sentences);
-  return { names, rows, sentences };
+  const byRow = new Map<Row, ReadSentence[]>();
+  for (const sentence of sentences) {
+    const own = byRow.get(sentence.row);
+    if (own) own.push(sentence);
+    else byRow.set(sentence.row, [sentence]);
+  }
+  return { names, rows, sentences, inRow: (row) => byRow.get(row) ?? [] };
 }
 
 function moveOn(place: { phase: string | null; isMethod: boolean }, { what, phase }: Heading): void {
@@ -176,8 +178,7 @@ function countEarlier(sentences: ReadSentence[]): void {
 }
 
 /** Whether a row says one thing and nothing else, as in a list. */
-export function isAloneInRow(sentence: ReadSentence, sentences: readonly ReadSentence[]): boolean {
-  const inRow = sentences.filter(({ row }) => row === sentence.row);
+export function isAloneInRow(inRow: readonly ReadSentence[]): boolean {
   const things = inRow.reduce((count, { items, nameless }) => count + items.length + nameless.length, 0);
   return things === 1 && (inRow.length === 1 || inRow.every(({ steps }) => steps.length === 0));
 }

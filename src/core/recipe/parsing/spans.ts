@@ -1,5 +1,5 @@
 import type { Fate, Span } from '../larder';
-import type { TokenRange } from './items';
+import type { TokenRange } from './item';
 import type { Token } from './tokens';
 
 /** What a range of tokens becomes. */

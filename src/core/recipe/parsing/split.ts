@@ -1,11 +1,9 @@
 import { CATALOGUE_LARDER, type Larder } from '../larder';
 import { namesIn } from './elements';
 import { headingOf, rowsOf, startOfRow } from './rows';
+import { TITLE_WORDS } from './titles';
 import { tokensOf } from './tokens';
-import { vocabularyFor } from './vocabulary';
-
-/** A title has no more words than this. */
-const TITLE_WORDS = 9;
+import { countWords, namesKind, vocabularyFor } from './vocabulary';
 
 /**
  * The recipes that a text holds, each with its own title on top: a short row without an amount after a blank one (or the
@@ -21,15 +19,14 @@ export function recipesIn(text: string, larder: Larder = CATALOGUE_LARDER): stri
   const begins = rows.filter((row) => {
     const start = startOfRow(tokens, row);
     const inside = tokens.slice(start, row.to);
-    const isShort = inside.filter(({ kind }) => kind === 'word').length <= TITLE_WORDS;
+    const isShort = countWords(tokens, start, row.to) <= TITLE_WORDS;
     const hasAmount = inside.some(
       ({ kind }, at) => kind === 'number' || words.units.at(tokens, start + at) !== undefined,
     );
     const heading = headingOf(tokens, row, text, words, named);
     const isPart = heading?.what === 'part' && /^for\b/i.test(tokens[start]?.raw ?? '');
     const isOwn = heading === undefined || (heading.what === 'part' && !isPart);
-    const hasKind = inside.some((_, at) => words.roles.kinds.at(tokens, start + at) !== undefined);
-    const isName = named(start, row.to) && !hasKind;
+    const isName = named(start, row.to) && !namesKind(words, tokens, start, row.to);
     return row.isParted && isShort && !hasAmount && isOwn && !isName && inside.length > 0;
   });
   const starts = begins.map(({ from }) => tokens[from]!.start);

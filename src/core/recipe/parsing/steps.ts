@@ -1,6 +1,6 @@
 import type { Deed, ToldStep, ToldUse } from '../larder';
 import type { Element } from './elements';
-import type { TokenRange } from './items';
+import type { TokenRange } from './item';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 

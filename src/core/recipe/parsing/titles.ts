@@ -1,9 +1,9 @@
 import type { Names } from './elements';
-import type { Item, TokenRange } from './items';
+import type { Item, TokenRange } from './item';
 import { startOfRow, type Row } from './rows';
 import type { StepAt } from './steps';
 import { isSign, isWord, type Token } from './tokens';
-import type { Vocabulary } from './vocabulary';
+import { countWords, namesKind, type Vocabulary } from './vocabulary';
 
 export interface Title extends TokenRange {
   readonly name: string;
@@ -23,7 +23,7 @@ interface Told {
 }
 
 /** A title has no more words than this. */
-const TITLE_WORDS = 9;
+export const TITLE_WORDS = 9;
 /** The longest title that is kept, characters: what a name may have. */
 const TITLE_CHARACTERS = 80;
 
@@ -43,15 +43,11 @@ export function titleOf(told: Told): Title | null {
   );
 }
 
-/** Whether a word for a mixture stands there: "mask", "rinse". */
 const hasKind = ({ tokens, words }: Told, from: number, to: number): boolean =>
-  tokens.slice(from, to).some((_, at) => words.roles.kinds.at(tokens, from + at) !== undefined);
+  namesKind(words, tokens, from, to);
 
 const namesWithin = ({ names }: Told, from: number, to: number) =>
   [...names].filter(([at]) => at >= from && at < to);
-
-const countWords = ({ tokens }: Told, from: number, to: number): number =>
-  tokens.slice(from, to).filter(({ kind }) => kind === 'word').length;
 
 const hasNumber = ({ tokens }: Told, from: number, to: number): boolean =>
   tokens.slice(from, to).some(({ kind }) => kind === 'number');
@@ -79,7 +75,8 @@ function wholeRow(told: Told, start: number, first: Row): Title | null {
   const isYear = tokens
     .slice(start, first.to)
     .every(({ kind, raw }) => kind !== 'number' || /^\d{1,4}$/.test(raw));
-  if (rows.length < 2 || countWords(told, start, first.to) > TITLE_WORDS || measured || !isYear) return null;
+  if (rows.length < 2 || countWords(told.tokens, start, first.to) > TITLE_WORDS || measured || !isYear)
+    return null;
   if (words.headings.at(tokens, start) !== undefined && !isSign(tokens[first.to - 1], ':')) return null;
   const listFollows = others.some(({ amount }) => amount !== null);
   return fitsAbove(told, start, first, { others, listFollows, own }) ? cut(told, start, first.to) : null;
@@ -136,7 +133,7 @@ function firstSentence(told: Told, first: Row): Title | null {
   const { from, to, items } = sentence;
   const isQuiet = items.every(({ amount }) => amount === null) && !hasNumber(told, from, to);
   const hasComma = told.tokens.slice(from, to).some((token) => isSign(token, ','));
-  const isShort = countWords(told, from, to) < TITLE_WORDS;
+  const isShort = countWords(told.tokens, from, to) < TITLE_WORDS;
   return isQuiet && isShort && !hasComma && hasKind(told, from, to) ? cut(told, from, to) : null;
 }
 
@@ -164,7 +161,7 @@ function introducedAt(told: Told, at: number, from: number, row: Row): Title | n
   const { tokens } = told;
   const end = tokens.findIndex((token, index) => index >= from && (index >= row.to || endsTitle(token)));
   const to = end < 0 ? row.to : end;
-  const count = countWords(told, from, to);
+  const count = countWords(told.tokens, from, to);
   if (count === 0 || count > INTRODUCED_WORDS || hasNumber(told, from, to)) return null;
   const isStrong = from - at > 1 || isWord(tokens[at], /^called$/);
   if (!isStrong && !hasKind(told, from, to)) return null;

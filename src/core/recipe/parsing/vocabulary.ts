@@ -14,9 +14,6 @@ import type { Token } from './tokens';
 
 export type TimeUnit = 'min' | 'h' | 'day' | 'week' | 'month';
 
-/** How thick a mixture is to become. */
-export type Texture = 'loose' | 'paste' | 'thick' | 'yogurt' | 'cream';
-
 /** Words that join, deny or refer; each is a role that a phrase can have. */
 const ROLES = [
   'about',
@@ -34,16 +31,12 @@ const ROLES = [
   'correction',
   'formerly',
   'optional',
-  'allAbove',
-  'halve',
-  'double',
   'except',
   'overnight',
   'cap',
   'warm',
   'coolRinse',
   'beforeWash',
-  'enough',
   'kinds',
   'titleStarts',
   'isA',
@@ -67,7 +60,6 @@ interface Words extends Partial<Record<Role, readonly string[]>> {
   readonly time: Readonly<Record<string, readonly string[]>>;
   readonly durations?: Readonly<Record<string, number>>;
   readonly verbs: Readonly<Record<string, readonly string[]>>;
-  readonly texture?: Readonly<Record<string, string>>;
   readonly headings?: Readonly<Record<string, readonly string[]>>;
   readonly claims?: Readonly<Record<string, readonly string[]>>;
   readonly describing: string;
@@ -89,7 +81,6 @@ export interface Vocabulary {
   readonly time: PhraseTable<TimeUnit>;
   readonly durations: PhraseTable<number>;
   readonly deeds: PhraseTable<Deed>;
-  readonly textures: PhraseTable<Texture>;
   readonly headings: PhraseTable<'ingredients' | 'method' | 'noise'>;
   readonly claims: PhraseTable<'protein' | 'moisture'>;
   readonly roles: Readonly<Record<Role, PhraseTable<true>>>;
@@ -131,7 +122,6 @@ function vocabularyOf(languages: readonly string[]): Vocabulary {
     time: keyed<TimeUnit>(pick('time')),
     durations: valued(pick('durations')),
     deeds: keyed<Deed>(pick('verbs')),
-    textures: valued(pick('texture')) as PhraseTable<Texture>,
     headings: keyed(pick('headings')),
     claims: keyed(pick('claims')),
     roles: Object.fromEntries(ROLES.map((role) => [role, listed(pick(role))])) as Record<
@@ -144,24 +134,30 @@ function vocabularyOf(languages: readonly string[]): Vocabulary {
   };
 }
 
-/** Words of each language that another one has not: they tell which one is written. */
-const tellingWords = new Map<string, string[]>();
-for (const [language, words] of Object.entries(LANGUAGES)) {
-  const own = new Set([
-    ...words.describing.split(' '),
-    ...['of', 'and', 'with', 'not', 'each', 'about'].flatMap((role) => words[role as Role] ?? []),
-    ...Object.values(words.units).flat(),
-    ...Object.values(words.verbs).flat(),
-    ...Object.values(words.time).flat(),
-    ...Object.keys(words.numbers),
-    ...Object.keys(words.fractions ?? {}),
-  ]);
-  for (const phrase of own)
-    for (const word of phrase.split(' ')) {
-      const known = tellingWords.get(word);
-      if (!known) tellingWords.set(word, [language]);
-      else if (!known.includes(language)) known.push(language);
-    }
+let tellingWords: ReadonlyMap<string, readonly string[]> | null = null;
+
+/** The languages that a word is of; made when first asked for. */
+function languagesOf(word: string): readonly string[] {
+  tellingWords ??= wordsByLanguage();
+  return tellingWords.get(word) ?? [];
+}
+
+function wordsByLanguage(): Map<string, string[]> {
+  const found = new Map<string, string[]>();
+  for (const [language, words] of Object.entries(LANGUAGES)) {
+    const own = [
+      ...words.describing.split(' '),
+      ...(['of', 'and', 'with', 'not', 'each', 'about'] as const).flatMap((role) => words[role] ?? []),
+      ...Object.values(words.units).flat(),
+      ...Object.values(words.verbs).flat(),
+      ...Object.values(words.time).flat(),
+      ...Object.keys(words.numbers),
+      ...Object.keys(words.fractions ?? {}),
+    ];
+    for (const word of new Set(own.flatMap((phrase) => phrase.split(' '))))
+      found.set(word, [...(found.get(word) ?? []), language]);
+  }
+  return found;
 }
 
 /** A language is read with when it has this share of the words of the one that has most. */
@@ -176,7 +172,7 @@ export function vocabularyFor(tokens: readonly Token[]): Vocabulary {
   const scores = new Map<string, number>();
   for (const { kind, word } of tokens) {
     if (kind !== 'word') continue;
-    const languages = tellingWords.get(word) ?? [];
+    const languages = languagesOf(word);
     if (languages.includes('en')) continue;
     for (const language of languages)
       scores.set(language, (scores.get(language) ?? 0) + 1 / languages.length);
@@ -189,3 +185,19 @@ export function vocabularyFor(tokens: readonly Token[]): Vocabulary {
   vocabularies.set(key, known);
   return known;
 }
+
+/** Whether a plain word only describes, in one or in several. */
+export const describes = ({ describing }: Pick<Vocabulary, 'describing'>, word: string): boolean =>
+  describing.has(word) || describing.has(singular(word));
+
+/** How many words stand between two tokens. */
+export const countWords = (tokens: readonly Token[], from: number, to: number): number =>
+  tokens.slice(from, to).filter(({ kind }) => kind === 'word').length;
+
+/** Whether a word for a mixture stands there: "mask", "rinse". */
+export const namesKind = (
+  { roles }: Vocabulary,
+  tokens: readonly Token[],
+  from: number,
+  to: number,
+): boolean => tokens.slice(from, to).some((_, at) => roles.kinds.at(tokens, from + at) !== undefined);

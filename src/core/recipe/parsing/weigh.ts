@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { listed } from '../../base/language';
 import { rounded, UNITS, type CupKind } from '../../base/measures';
 import type { Ingredient, Preparation } from '../../records/shapes';
-import { plainWords, singular, usualPreparation, type PhraseMatch } from '../ingredients';
+import { plainWords, usualPreparation, type PhraseMatch } from '../ingredients';
 import {
   MADE_GRAMS_PER_ML,
   type Assumption,
@@ -15,6 +15,7 @@ import { gramsOf, problemOfGrams, type Measures } from './grams';
 import { NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText, lineText, preparationNamed, tellingWord } from './lineText';
 import { usualUse } from './usualUse';
+import { describes } from './vocabulary';
 
 export interface ReadingOptions {
   readonly larder: Larder;
@@ -43,6 +44,18 @@ export interface Said {
   /** As it was written, where that is not its name. */
   readonly spelling: { readonly written: string; readonly near: readonly LarderItem[] } | null;
 }
+
+/** So much of one thing, of which nothing else is said. */
+export const onlySaid = (item: LarderItem, amount: LineAmount): Said => ({
+  match: { item, words: 1, start: 0 },
+  others: [],
+  instead: [],
+  amount: { ...amount, words: item.name },
+  plain: '',
+  equalPart: false,
+  optional: false,
+  spelling: null,
+});
 
 /** Gives one thing its weight, with all that had to be assumed. Never throws. */
 export function weigh(said: Said, options: ReadingOptions): ReadPart {
@@ -103,7 +116,8 @@ function partsTaken(amount: LineAmount): Assumption {
   };
 }
 
-function measureOf(amount: LineAmount): string {
+/** As it was said, for another name; a spoon where nothing was. */
+export function measureOf(amount: LineAmount): string {
   return amount.quantity === null ? '1 tbsp' : amountText(amount.quantity, amount.unit);
 }
 
@@ -158,7 +172,7 @@ function namesLeftOver(
   others: readonly PhraseMatch<LarderItem>[],
   amount: LineAmount,
   name: string,
-  { describing }: ReadingOptions,
+  options: ReadingOptions,
 ): Assumption[] {
   const measure = measureOf(amount);
   const found: Assumption[] = [];
@@ -191,8 +205,7 @@ function namesLeftOver(
         index < match.start &&
         !taken.has(index) &&
         !/^\d+$/.test(word) &&
-        !describing.has(word) &&
-        !describing.has(singular(word)) &&
+        !describes(options, word) &&
         !ways.some(({ words }) => words.includes(word)),
     );
   if (unknown.length > 0) {
@@ -235,16 +248,14 @@ function unknownUnit(
   { start }: PhraseMatch<LarderItem>,
   measures: Measures,
   ingredient: Ingredient | undefined,
-  { describing }: ReadingOptions,
+  options: ReadingOptions,
 ): string | undefined {
   if (amount.unit !== null || amount.quantity === null || start === 0 || measures.pieceGrams)
     return undefined;
   const word = plainWords(amount.words)[0] ?? '';
-  const describes =
-    describing.has(word) ||
-    describing.has(singular(word)) ||
-    ingredient?.preparations.some(({ words }) => words.includes(word));
-  return describes || amount.packSize
+  const isState =
+    describes(options, word) || ingredient?.preparations.some(({ words }) => words.includes(word));
+  return isState || amount.packSize
     ? undefined
     : t`“${word}” is not a unit known here: write spoons, cups, millilitres or grams.`;
 }

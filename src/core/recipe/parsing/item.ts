@@ -1,0 +1,46 @@
+import type { Deed } from '../larder';
+import type { Amount } from './amounts';
+import type { NameMatch } from './elements';
+
+/** From one token to before another. */
+export interface TokenRange {
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface NamedAt extends TokenRange {
+  readonly match: NameMatch;
+}
+
+/** One thing that goes in, with what is said of how much. */
+export interface Item {
+  readonly name: NamedAt;
+  /** Null where nothing is said. */
+  amount: Amount | null;
+  /** The amount is said once for several things. */
+  readonly shared: boolean;
+  /** Said on top: "another half", "1 tbsp + 1 tsp". */
+  readonly more: Amount[];
+  /** A part of a mixture whose size is not said. */
+  readonly equalPart: boolean;
+  /** Names beside it that nothing is said of. */
+  readonly others: NamedAt[];
+  /** What may be taken instead. */
+  readonly instead: NamedAt[];
+  optional: boolean;
+  /** What is done with it, the last that was said before it in its sentence. */
+  readonly deed: Deed | null;
+}
+
+/** An amount of nothing that is known. */
+export interface Nameless {
+  readonly amount: Amount;
+  readonly range: TokenRange;
+}
+
+export interface SentenceItems {
+  readonly items: readonly Item[];
+  readonly nameless: readonly Nameless[];
+  /** Names that were denied, referred to, or stand among words of use. */
+  readonly mentions: readonly NamedAt[];
+}
