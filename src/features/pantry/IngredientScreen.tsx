@@ -6,6 +6,7 @@ import { perLanguage } from '@/core/base/language';
 import { UNITS, unitWord } from '@/core/base/measures';
 import { allergenWords, keepingOf } from '@/core/kitchen/batches';
 import { preparationMinutes, sourceOf } from '@/core/recipe/ingredients';
+import { namesOf } from '@/core/recipe/parsing';
 import type { Active, Ingredient, OwnIngredient } from '@/core/records/shapes';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
@@ -24,6 +25,7 @@ export function IngredientScreen({ ingredientId }: { ingredientId: string }) {
   const ingredient = useLarder().ingredient(ingredientId);
   const own = useAppSelector(selectOwnIngredients).find((record) => record.ingredient.id === ingredientId);
   if (!ingredient) return <NotFound />;
+  const names = namesOf(ingredient);
   return (
     <Screen
       over={t`Pantry`}
@@ -33,9 +35,7 @@ export function IngredientScreen({ ingredientId }: { ingredientId: string }) {
     >
       <Stock key={ingredient.id} ingredient={ingredient} />
       {own ? <OwnNote own={own} /> : null}
-      {ingredient.names.length > 0 ? (
-        <Small>{t`Also read as: ${{ names: ingredient.names.join(', ') }}.`}</Small>
-      ) : null}
+      {names.length > 0 ? <Small>{t`Also read as: ${{ names: names.join(', ') }}.`}</Small> : null}
     </Screen>
   );
 }

@@ -3,7 +3,7 @@ import { Link, router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { inStock } from '@/core/kitchen/pantry';
-import { near } from '@/core/recipe/parsing';
+import { lexiconOf, near } from '@/core/recipe/parsing';
 import type { PantryItem, Ingredient } from '@/core/records/shapes';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Button, Field, Heading, Screen, Small, Strong } from '@/ui';
@@ -59,7 +59,7 @@ function FindIngredient() {
   const [words, setWords] = useState('');
   const asked = useDeferredValue(words.trim());
   const found =
-    asked === '' ? [] : near(larder, asked, OFFERED).flatMap(({ ingredient }) => ingredient ?? []);
+    asked === '' ? [] : near(lexiconOf(larder), asked, OFFERED).flatMap(({ ingredient }) => ingredient ?? []);
   return (
     <View className="gap-2">
       <Field label={t`Find an ingredient`} value={words} onChange={setWords} testID="find-ingredient" />

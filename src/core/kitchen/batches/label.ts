@@ -61,6 +61,9 @@ const allergenNames = perLanguage((): Record<Allergy, string> => ({
   'bee-products': t`bee products`,
   aloe: t`aloe`,
   'fish-or-beef': t`fish or beef`,
+  peanut: t`peanut`,
+  wool: t`wool wax`,
+  salicylate: t`aspirin`,
 }));
 
 /** "tree-nut" as it is read: "tree nut". */

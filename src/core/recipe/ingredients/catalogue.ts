@@ -5,6 +5,7 @@ import foodTable from '../../../../data/ingredients/foodTable.json';
 import grainSeed from '../../../../data/ingredients/grainSeed.json';
 import herbs from '../../../../data/ingredients/herbs.json';
 import humectants from '../../../../data/ingredients/humectants.json';
+import kindList from '../../../../data/ingredients/kinds.json';
 import oils from '../../../../data/ingredients/oils.json';
 import preparationTemplates from '../../../../data/ingredients/preparations.json';
 import produce from '../../../../data/ingredients/produce.json';
@@ -14,12 +15,29 @@ import { inWords, worded } from '../../base/language';
 import { invariant } from '../../base/measures';
 import type { Composition, Ingredient, Preparation, Source } from '../../records/shapes';
 
-/** As written in data/: a composition is either figures or the code of a food in the food table. */
-type Entry = Omit<Ingredient, 'composition' | 'preparations'> & {
+/** What is said of an ingredient in data/: a composition is either figures or the code of a food in the food table. */
+type Figures = Omit<Ingredient, 'id' | 'name' | 'names' | 'composition' | 'preparations'> & {
   composition: Composition | { table: string };
   /** Which of preparations.json it can be given, and which is taken when nothing is said. */
   preparations: readonly { use: string; usual?: boolean }[];
 };
+type Entry = Pick<Ingredient, 'id' | 'name'> & Figures;
+/** As written in data/: with a kind, it says only what differs from that kind in kinds.json. */
+type Written = Pick<Ingredient, 'id' | 'name'> & Partial<Figures> & { kind?: string };
+
+const kinds = new Map(Object.entries(kindList as unknown as Record<string, Figures>));
+
+function whole({ kind, ...written }: Written): Entry {
+  if (kind === undefined) return written as Entry;
+  const alike = kinds.get(kind);
+  invariant(alike, `kinds.json lacks ${kind}, which ${written.id} refers to`);
+  return {
+    ...alike,
+    ...written,
+    measures: { ...alike.measures, ...written.measures },
+    sources: { ...alike.sources, ...written.sources },
+  };
+}
 
 const foods = new Map(foodTable.map((food) => [food.code, food]));
 
@@ -42,7 +60,7 @@ function preparationsOf({ id, preparations }: Entry): Preparation[] {
 }
 
 // The files are our own and a test holds every entry against the schema, so no time is spent on that at start.
-const entries = [
+const written = [
   ...produce,
   ...dairyEgg,
   ...grainSeed,
@@ -51,16 +69,17 @@ const entries = [
   ...herbs,
   ...proteins,
   ...cosmetic,
-] as unknown as Entry[];
+] as unknown as Written[];
 
-export const CATALOGUE: readonly Ingredient[] = entries.map((entry) => ({
+export const CATALOGUE: readonly Ingredient[] = written.map(whole).map((entry) => ({
   ...entry,
   get name() {
     return inWords(entry.name);
   },
-  // Its English name is read in every language: a recipe may have been written in another.
+  // Its English name is read in every language: a recipe may have been written in another. What else it is called
+  // stands in names.json, which only what reads recipes loads.
   get names() {
-    return this.name === entry.name ? entry.names : [entry.name, ...entry.names];
+    return this.name === entry.name ? [] : [entry.name];
   },
   composition: compositionOf(entry),
   preparations: preparationsOf(entry),

@@ -81,9 +81,15 @@ function lettersWrong(written: string, meant: string): number {
   }, 0);
 }
 
+const shapeOf = (phrase: string, words: number) => `${phrase[0] ?? ''}${words}`;
+
 /** Names of things, looked up word for word or misspelt. Lexicons before it are asked first. */
 export class Lexicon<T extends Named> {
   private readonly byPhrase = new Map<string, T>();
+  /** By their first word, how many words the longest of the phrases has. */
+  private readonly longestFrom = new Map<string, number>();
+  /** Phrases by first letter and number of words, made when something is misspelt. */
+  private alike: Map<string, [string, T][]> | undefined;
   private readonly before: readonly Lexicon<T>[];
 
   /** The first thing that has a name keeps it. */
@@ -92,9 +98,21 @@ export class Lexicon<T extends Named> {
     for (const item of items) {
       for (const name of [item.name, ...item.names]) {
         const phrase = phraseOf(name);
-        if (phrase !== '' && !this.byPhrase.has(phrase)) this.byPhrase.set(phrase, item);
+        if (phrase !== '' && !this.byPhrase.has(phrase)) this.put(phrase, item);
       }
     }
+  }
+
+  private put(phrase: string, item: T): void {
+    this.byPhrase.set(phrase, item);
+    const words = phrase.split(' ');
+    const first = words[0] ?? '';
+    this.longestFrom.set(first, Math.max(words.length, this.longestFrom.get(first) ?? 0));
+  }
+
+  /** No name that begins with this word has more words. */
+  private mostWords(first: string): number {
+    return Math.max(this.longestFrom.get(first) ?? 0, ...this.before.map((each) => each.mostWords(first)));
   }
 
   private named(phrase: string): T | undefined {
@@ -116,10 +134,12 @@ export class Lexicon<T extends Named> {
   /** The same of plain words, as {@link plainWords} gives them. */
   inWords(plain: readonly string[]): PhraseMatch<T>[] {
     const words = plain.map(singular);
+    const most = words.map((word) => Math.min(LONGEST_PHRASE_WORDS, this.mostWords(word)));
     const taken = new Set<number>();
     const matches: PhraseMatch<T>[] = [];
-    for (let length = Math.min(LONGEST_PHRASE_WORDS, words.length); length >= 1; length--) {
+    for (let length = Math.max(0, ...most); length >= 1; length--) {
       for (let start = 0; start + length <= words.length; start++) {
+        if ((most[start] ?? 0) < length) continue;
         const span = Array.from({ length }, (_, offset) => start + offset);
         if (span.some((index) => taken.has(index))) continue;
         const item = this.named(words.slice(start, start + length).join(' '));
@@ -151,6 +171,19 @@ export class Lexicon<T extends Named> {
     return undefined;
   }
 
+  private phrasesLike(shape: string): readonly [string, T][] {
+    if (!this.alike) {
+      this.alike = new Map();
+      for (const entry of this.byPhrase) {
+        const own = shapeOf(entry[0], entry[0].split(' ').length);
+        const found = this.alike.get(own);
+        if (found) found.push(entry);
+        else this.alike.set(own, [entry]);
+      }
+    }
+    return this.alike.get(shape) ?? [];
+  }
+
   private nearestPhrase(
     written: string,
     words: number,
@@ -158,9 +191,8 @@ export class Lexicon<T extends Named> {
     const forgiven = lettersForgiven(written.length);
     if (forgiven === 0) return undefined;
     let best: { phrase: string; letters: number; item: T; alone: boolean } | undefined;
-    for (const [phrase, item] of this.byPhrase) {
-      if (phrase[0] !== written[0] || Math.abs(phrase.length - written.length) > forgiven) continue;
-      if (phrase.split(' ').length !== words) continue;
+    for (const [phrase, item] of this.phrasesLike(shapeOf(written, words))) {
+      if (Math.abs(phrase.length - written.length) > forgiven) continue;
       const letters = lettersWrong(written, phrase);
       if (letters > forgiven || (best && letters > best.letters)) continue;
       if (best?.letters === letters) best = { ...best, alone: best.alone && best.item.id === item.id };

@@ -1,5 +1,5 @@
 export { compareLines, type ComparedPart } from './compare';
-export { CATALOGUE_LARDER, makeLarder, type Larder, type LarderItem } from './larder';
+export { CATALOGUE_LARDER, makeLarder, type Larder } from './larder';
 export { stepsBefore, type LeadTask } from './leadTasks';
 export { MADE_GRAMS_PER_ML } from './limits';
 export {

@@ -1,20 +1,14 @@
-import { perLanguage } from '../../base/language';
 import { inOrder } from '../../records/log';
 import type { Ingredient, OwnIngredient, RecipeVersion, UsedVersion } from '../../records/shapes';
-import { CATALOGUE, ingredientById, Lexicon, type Named, type PhraseMatch } from '../ingredients';
+import { CATALOGUE, ingredientById } from '../ingredients';
 import { newestVersions, versionNames } from './versions';
 
-/** What a recipe line can name: an ingredient, or a recipe that is used as one. */
-export type LarderItem = Named &
-  (
-    | { readonly ingredient: Ingredient; readonly recipe?: never }
-    | { readonly recipe: RecipeVersion; readonly ingredient?: never }
-  );
-
-/** Everything that a recipe can be made of, by name and by id. */
+/** Everything that a recipe can be made of, by id; what it is called, the reader knows. */
 export interface Larder {
   /** All that can be chosen today. */
   readonly ingredients: readonly Ingredient[];
+  /** Those of them that are her own. */
+  readonly own: readonly Ingredient[];
   readonly recipes: readonly RecipeVersion[];
   /** Also one that has been taken back: old versions stay readable. */
   ingredient(id: string): Ingredient | undefined;
@@ -30,23 +24,7 @@ export interface Larder {
   lastVersion(recipeId: string): RecipeVersion | undefined;
   /** The last name of a recipe; its id where nothing is known of it. */
   recipeName(recipeId: string): string;
-  /** All of it in the order in which it is looked up: her own ingredients, the catalogue, recipes. */
-  readonly items: readonly (readonly LarderItem[])[];
-  inText(text: string): PhraseMatch<LarderItem>[];
-  /** The same of plain words. */
-  inWords(words: readonly string[]): PhraseMatch<LarderItem>[];
-  misspeltIn(text: string): ReturnType<Lexicon<LarderItem>['misspeltIn']>;
 }
-
-const asItem = (ingredient: Ingredient): LarderItem => ({
-  id: ingredient.id,
-  name: ingredient.name,
-  names: ingredient.names,
-  ingredient,
-});
-
-const catalogueItems = perLanguage(() => CATALOGUE.map(asItem));
-const catalogueLexicon = perLanguage(() => new Lexicon(catalogueItems()));
 
 interface LarderContents {
   readonly own?: readonly OwnIngredient[];
@@ -59,10 +37,7 @@ interface LarderContents {
 
 const versionKey = (recipeId: string, version: number) => `${recipeId}/${version}`;
 
-/**
- * The built-in catalogue with her own ingredients and recipes. Where names clash, her own ingredient goes first, then
- * the catalogue, then a recipe: a recipe called "Honey" does not change what honey is.
- */
+/** The built-in catalogue with her own ingredients and recipes. */
 export function makeLarder({
   own = [],
   formerOwn = [],
@@ -88,16 +63,9 @@ export function makeLarder({
     return named?.recipeId === recipeId ? named : versions.get(versionKey(recipeId, version));
   };
   const last = new Map([...newestVersions(formerRecipes), ...newest].map((each) => [each.recipeId, each]));
-  const ownItems = ownLive.map(asItem);
-  const recipeItems = newest.map((each): LarderItem => ({
-    id: each.recipeId,
-    name: each.name,
-    names: [],
-    recipe: each,
-  }));
-  const lexicon = perLanguage(() => new Lexicon(recipeItems, new Lexicon(ownItems), catalogueLexicon()));
   return {
     ingredients: [...ownLive, ...CATALOGUE],
+    own: ownLive,
     recipes: newest,
     ingredient: (id) => ownById.get(id) ?? ingredientById(id),
     recipe,
@@ -107,12 +75,6 @@ export function makeLarder({
       recipes.filter((each) => each.recipeId === recipeId && each.version === version && each.id !== id),
     lastVersion: (recipeId) => last.get(recipeId),
     recipeName: (recipeId) => last.get(recipeId)?.name ?? recipeId,
-    get items() {
-      return [ownItems, catalogueItems(), recipeItems];
-    },
-    inText: (text) => lexicon().inText(text),
-    inWords: (words) => lexicon().inWords(words),
-    misspeltIn: (text) => lexicon().misspeltIn(text),
   };
 }
 

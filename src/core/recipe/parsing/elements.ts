@@ -1,4 +1,5 @@
-import type { Deed, Larder, LarderItem } from '../larder';
+import type { Deed } from '../larder';
+import type { LarderItem, NameLexicon } from './lexicon';
 import { Amounts, type Amount, type Duration } from './amounts';
 import { isSign, isWord, touches, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
@@ -75,11 +76,12 @@ export type Names = ReadonlyMap<number, NameMatch & { readonly to: number }>;
 const WITHIN_NAME = /^[-‑.'’®™*]$/;
 
 /** Names in runs of words that no sign parts. */
-export function namesIn(tokens: readonly Token[], larder: Pick<Larder, 'inWords'>): Names {
+export function namesIn(tokens: readonly Token[], lexicon: Pick<NameLexicon, 'inWords'>): Names {
   const found = new Map<number, NameMatch & { readonly to: number }>();
   let run: number[] = [];
   const close = () => {
-    for (const [from, match] of namesOfRun(run, tokens, larder)) if (!found.has(from)) found.set(from, match);
+    for (const [from, match] of namesOfRun(run, tokens, lexicon))
+      if (!found.has(from)) found.set(from, match);
     run = [];
   };
   for (const [index, token] of tokens.entries()) {
@@ -90,21 +92,21 @@ export function namesIn(tokens: readonly Token[], larder: Pick<Larder, 'inWords'
       close();
   }
   close();
-  renameParts(found, tokens, larder);
+  renameParts(found, tokens, lexicon);
   return found;
 }
 
 function* namesOfRun(
   run: readonly number[],
   tokens: readonly Token[],
-  larder: Pick<Larder, 'inWords'>,
+  lexicon: Pick<NameLexicon, 'inWords'>,
 ): Generator<[number, NameMatch & { readonly to: number }]> {
   // "EO" is two words of a name.
   const spelt = run.flatMap((index) => {
     const word = tokens[index]?.word ?? '';
     return (word === 'eo' ? ['essential', 'oil'] : [word]).map((each) => ({ word: each, index }));
   });
-  const matches = spelt.length === 0 ? [] : larder.inWords(spelt.map(({ word }) => word));
+  const matches = spelt.length === 0 ? [] : lexicon.inWords(spelt.map(({ word }) => word));
   for (const { item, words, start } of matches) {
     const [first, last] = [spelt[start], spelt[start + words - 1]];
     if (first && last) yield [first.index, { item, words, to: last.index + 1 }];
@@ -115,14 +117,14 @@ function* namesOfRun(
 function renameParts(
   found: Map<number, NameMatch & { readonly to: number }>,
   tokens: readonly Token[],
-  larder: Pick<Larder, 'inWords'>,
+  lexicon: Pick<NameLexicon, 'inWords'>,
 ): void {
   for (const [index, token] of tokens.entries()) {
     if (!isWord(token, /^(?:whites?|yolks?)$/) || !isWord(tokens[index + 1], /^of$/)) continue;
     const at = [2, 3, 4, 5].map((ahead) => index + ahead).find((ahead) => found.has(ahead));
     const whole = at === undefined ? undefined : found.get(at);
     if (at === undefined || !whole) continue;
-    const [part] = larder.inWords([tokens[at]?.word ?? '', token.word]);
+    const [part] = lexicon.inWords([tokens[at]?.word ?? '', token.word]);
     if (part && part.words === 2) found.set(at, { item: part.item, words: whole.words, to: whole.to });
     found.delete(index);
   }
@@ -139,7 +141,7 @@ export function elementsOf(
   const reader = new ElementReader(tokens, from, to, names, words);
   const elements: Element[] = [];
   for (let at = from; at < to;) {
-    const element = reader.next(at);
+    const element = reader.next(at, elements);
     elements.push(element);
     at = Math.max(element.to, at + 1);
   }
@@ -166,13 +168,14 @@ class ElementReader {
     this.amounts = new Amounts(tokens, words);
   }
 
-  next(index: number): Element {
+  /** @param before what was read before it */
+  next(index: number, before: readonly Element[]): Element {
     return (
       this.longNameAt(index) ??
       this.referenceAt(index) ??
       this.timeAt(index) ??
       this.amountAt(index) ??
-      this.nameAt(index) ??
+      (this.isDone(index, before) ? undefined : this.nameAt(index)) ??
       this.roleAt(index) ??
       this.joinAt(index) ?? { kind: 'word', from: index, to: index + 1 }
     );
@@ -189,6 +192,17 @@ class ElementReader {
   private nameAt(index: number): Element | undefined {
     const name = this.names.get(index);
     return name && { kind: 'name', from: index, to: name.to, match: name };
+  }
+
+  /** "2 tbsp shampoo" is a thing, "then shampoo" is done. */
+  private isDone(index: number, before: readonly Element[]): boolean {
+    const name = this.names.get(index);
+    const deed = name && this.words.deeds.at(this.tokens, index);
+    if (!deed || deed.to < name.to) return false;
+    const measured = before.findLast(({ kind }) => kind !== 'word');
+    if (measured?.kind === 'amount' && measured.amount.unit !== null) return false;
+    const behind = name.to + (isSign(this.tokens[name.to], ':', ',', '-', '–', '—', '=') ? 1 : 0);
+    return (this.amounts.amountAt(behind, this.nameEnd)?.unit ?? null) === null;
   }
 
   /** Roles that would otherwise be read as amounts or deeds: "a bit of", "don't skip", "equal parts", "it's a". */

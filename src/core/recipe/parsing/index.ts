@@ -1,3 +1,4 @@
+export { lexiconOf, namesOf } from './lexicon';
 export { tellingWord } from './lineText';
 export { parseRecipe } from './parseRecipe';
 export { withLineSaid } from './replace';

@@ -208,12 +208,20 @@ class Sentence {
     this.denied = true;
     const next = this.elements[index + 1];
     // "1 sachet no, …"
-    if (this.open && this.open.unknown > 0 && (!next || next.kind === 'separator')) this.open = null;
+    const isEnd = !next || next.kind === 'separator';
+    if (this.open && this.open.unknown > 0 && isEnd) this.open = null;
+    // "1 ampoule no, …"
+    if (isEnd && this.elements[index - 1]?.to === this.last()?.name.to)
+      this.mentions.push(...this.takenBack());
     const named = this.waiting.at(-1);
     // "Lemon: nope."
     if (!named || !this.elements.slice(index + 1).every(({ kind }) => kind === 'word')) return;
     this.mentions.push(named);
     this.waiting = this.waiting.slice(0, -1);
+  }
+
+  private takenBack(): NamedAt[] {
+    return this.items.splice(-1).map(({ name }) => name);
   }
 
   private makeOptional(): void {

@@ -1,11 +1,12 @@
 import { t } from '@lingui/core/macro';
 import { rounded, sum, UNITS } from '../../base/measures';
 import { plainWords } from '../ingredients';
-import type { Assumption, Larder, LarderItem, Stretch } from '../larder';
+import type { Assumption, Stretch } from '../larder';
 import type { Amount } from './amounts';
 import type { Item, TokenRange } from './item';
 import { NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
+import type { LarderItem, NameLexicon } from './lexicon';
 import { near } from './search';
 import { stretchOf, textOf, type Context, type ReadSentence } from './sentences';
 import { BALANCE } from './shares';
@@ -99,12 +100,12 @@ export function weighItem(
 }
 
 /** Drops of a plant are of its essential oil. */
-function inDrops(item: Item, { larder, tokens }: Context): LarderItem {
+function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
   const { match, from, to } = item.name;
   const { ingredient } = match.item;
   if (item.amount?.unit !== 'drop' || !ingredient || ingredient.composition.fat > 50) return match.item;
   const named = tokens.slice(from, to).map(({ word }) => word);
-  const [oil] = larder.inWords([...named, 'essential', 'oil']);
+  const [oil] = lexicon.inWords([...named, 'essential', 'oil']);
   return oil?.item.ingredient?.roles.includes('essential-oil') ? oil.item : match.item;
 }
 
@@ -210,10 +211,10 @@ export function misspeltPart(
   const naming = plainWords(words)
     .filter((word) => !describes(context, word))
     .join(' ');
-  const misspelt = context.larder.misspeltIn(naming);
+  const misspelt = context.lexicon.misspeltIn(naming);
   if (!misspelt) return undefined;
   const { item, written } = misspelt;
-  const others = nearSafe(context.larder, written, SUGGESTIONS + 1).filter(({ id }) => id !== item.id);
+  const others = nearSafe(context.lexicon, written, SUGGESTIONS + 1).filter(({ id }) => id !== item.id);
   return weigh(
     { ...onlySaid(item, lineAmountOf(amount, '')), plain, spelling: { written, near: others.slice(0, 2) } },
     context,
@@ -229,17 +230,17 @@ const isSafeToSuggest = ({ ingredient }: LarderItem): boolean =>
   !HARMS_BY_THE_SPOON.some((role) => ingredient.roles.includes(role));
 
 /** Things whose names are near, the nearest first, and none that could harm in such an amount. */
-const nearSafe = (larder: Larder, words: string, limit: number): LarderItem[] =>
-  near(larder, words, 3 * limit)
+const nearSafe = (lexicon: NameLexicon, words: string, limit: number): LarderItem[] =>
+  near(lexicon, words, 3 * limit)
     .filter(isSafeToSuggest)
     .slice(0, limit);
 
-export function unknownPart(words: string, amount: LineAmount, { larder }: ReadingOptions): UnreadPart {
+export function unknownPart(words: string, amount: LineAmount, { lexicon }: ReadingOptions): UnreadPart {
   const measure = measureOf(amount);
   return unreadPart(
     'unknown-ingredient',
     t`Nothing of this name is in the catalogue, among your ingredients or your recipes.`,
-    nearSafe(larder, words, SUGGESTIONS).map(({ name }) => `${measure} ${name}`),
+    nearSafe(lexicon, words, SUGGESTIONS).map(({ name }) => `${measure} ${name}`),
   );
 }
 

@@ -3,6 +3,7 @@ import { grouped } from '../../base/language';
 import { failed, ok, type CupKind, type Result } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
 import { CATALOGUE_LARDER, type Larder, type ParsedLine, type ParsedRecipe, type ToldStep } from '../larder';
+import { lexiconOf } from './lexicon';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { Item, Nameless } from './item';
 import { lineAmountOf, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
@@ -63,7 +64,16 @@ export function parseRecipe(
   }
   const tokens = tokensOf(text);
   const words = vocabularyFor(tokens);
-  const context: Context = { text, tokens, words, larder, cup, hairGrams, describing: words.describing };
+  const context: Context = {
+    text,
+    tokens,
+    words,
+    larder,
+    lexicon: lexiconOf(larder),
+    cup,
+    hairGrams,
+    describing: words.describing,
+  };
   const told = readSentences(context);
   const title = titleOf({ ...told, text, tokens, words, rows: told.rows.map(({ row }) => row) });
   return ok(new Assembly(context, told, title).recipe());

@@ -1,6 +1,7 @@
 import { parsedOf } from '../../lab/testing';
 import { CATALOGUE } from '../ingredients';
 import { readLines } from '../larder';
+import { namesOf } from './lexicon';
 
 describe('rows as people paste them', () => {
   const read = (...rows: string[]) =>
@@ -131,10 +132,10 @@ describe('every name in the catalogue', () => {
     ['after spoons', (name: string) => `2 tbsp ${name}`],
     ['before its amount', (name: string) => `${name}: 10 g`],
   ])('means its ingredient %s', (_, write) => {
-    const wrong = CATALOGUE.flatMap(({ id, name, names }) =>
-      [name, ...names].filter((each) => {
+    const wrong = CATALOGUE.flatMap((ingredient) =>
+      [ingredient.name, ...namesOf(ingredient)].filter((each) => {
         const read = readLines(parsedOf([write(each)]));
-        return read.length !== 1 || read[0]?.ingredientId !== id;
+        return read.length !== 1 || read[0]?.ingredientId !== ingredient.id;
       }),
     );
     // A dried leaf may be called after its plant, and is then told by the word before it.

@@ -1,5 +1,6 @@
 import { testRecipe } from '../../lab/testing';
 import { CATALOGUE_LARDER } from '../larder';
+import { lexiconOf } from './lexicon';
 import { near, RecipeSearch } from './search';
 
 describe('a name that is not known', () => {
@@ -8,7 +9,7 @@ describe('a name that is not known', () => {
     ['glycerinn', 'glycerin'],
     ['pumkin', 'pumpkin'],
   ])('%s is near %s', (text, id) => {
-    expect(near(CATALOGUE_LARDER, text, 3).map((item) => item.id)).toContain(id);
+    expect(near(lexiconOf(CATALOGUE_LARDER), text, 3).map((item) => item.id)).toContain(id);
   });
 });
 

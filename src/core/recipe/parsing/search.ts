@@ -2,7 +2,7 @@ import MiniSearch from 'minisearch';
 import type { SearchOptions } from 'minisearch';
 import type { RecipeVersion } from '../../records/shapes';
 import { plainWords, singular } from '../ingredients';
-import type { Larder, LarderItem } from '../larder';
+import type { LarderItem, NameLexicon } from './lexicon';
 
 /**
  * How words are searched for: in any case and number, with or without accents, unfinished, with a share of their letters wrong but
@@ -36,7 +36,7 @@ function indexOf(items: readonly LarderItem[]): MiniSearch {
 }
 
 /** Things whose names are near the text, misspellings included, the nearest first. */
-export function near({ items }: Pick<Larder, 'items'>, text: string, limit: number): LarderItem[] {
+export function near({ items }: Pick<NameLexicon, 'items'>, text: string, limit: number): LarderItem[] {
   const query = text.slice(0, LONGEST_QUERY);
   const found: LarderItem[] = [];
   for (const group of items) {

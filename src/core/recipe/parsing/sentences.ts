@@ -60,8 +60,8 @@ export function textOf({ text, tokens }: Context, range: TokenRange): string {
 
 /** Headings, sentences, and what each names: everything that can be read row by row. */
 export function readSentences(context: Context): Told {
-  const { tokens, larder } = context;
-  const names = namesIn(tokens, larder);
+  const { tokens, lexicon } = context;
+  const names = namesIn(tokens, lexicon);
   const rows: ReadRow[] = [];
   const sentences: ReadSentence[] = [];
   const place = { phase: null as string | null, isMethod: false };
@@ -105,14 +105,14 @@ function readRow(
   from: number,
   { phase, isMethod, names, context, before }: RowPlace,
 ): ReadSentence[] {
-  const { tokens, words, larder } = context;
+  const { tokens, words, lexicon } = context;
   const isNext = before !== undefined && before.row.index === row.index - 1;
   let deed: Deed | null = isNext ? lastDeed(before.steps) : null;
   return sentencesOf(tokens, from, row.to, words).map((range) => {
     const elements = withSharedNouns(
       elementsOf(tokens, range.from, range.to, names, words),
       tokens,
-      larder,
+      lexicon,
       words,
     );
     const steps = stepsOf(elements, tokens, words, isMethod ? deed : null);

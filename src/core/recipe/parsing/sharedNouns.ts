@@ -1,5 +1,5 @@
-import type { Larder } from '../larder';
 import type { Element } from './elements';
+import type { LarderItem, NameLexicon } from './lexicon';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
@@ -21,26 +21,34 @@ const SHARED_NOUNS: ReadonlySet<string> = new Set([
 ]);
 /** How far ahead the name may stand whose noun is shared, elements. */
 const SHARED_NOUN_WITHIN = 8;
-/** "coconut and castor oil": a word that names nothing alone takes the noun of the next name. */
+/** A nut or a seed stands whole in few recipes: in a list that ends in oil or milk, its own oil or milk is meant. */
+const isNutOrSeed = ({ ingredient }: LarderItem): boolean =>
+  ingredient?.preparations.some(({ id, usual }) => usual && id === 'milk') ?? false;
+
+/** "jojoba and castor oil": a word that names nothing alone, or a nut or seed, takes the noun of the next name. */
 export function withSharedNouns(
   elements: readonly Element[],
   tokens: readonly Token[],
-  larder: Pick<Larder, 'inWords'>,
+  lexicon: Pick<NameLexicon, 'inWords'>,
   { describing }: Pick<Vocabulary, 'describing'>,
 ): Element[] {
-  return elements.map((element, index): Element => {
+  const lacksNoun = (element: Element): boolean => {
     const word = tokens[element.from]?.word ?? '';
-    const isLoose =
-      element.kind === 'word' &&
-      isWord(tokens[element.from]) &&
-      word.length > 2 &&
-      !describing.has(word) &&
-      elements[index + 1]?.kind === 'separator';
-    const next = isLoose
-      ? elements.slice(index + 1, index + SHARED_NOUN_WITHIN).find(({ kind }) => kind === 'name')
-      : undefined;
-    const noun = next ? (tokens[next.to - 1]?.word ?? '') : '';
-    const matches = SHARED_NOUNS.has(noun) ? larder.inWords([word, noun]) : [];
+    if (element.kind === 'name') return element.to - element.from === 1 && isNutOrSeed(element.match.item);
+    return (
+      element.kind === 'word' && isWord(tokens[element.from]) && word.length > 2 && !describing.has(word)
+    );
+  };
+  return elements.map((element, index): Element => {
+    if (elements[index + 1]?.kind !== 'separator' || !lacksNoun(element)) return element;
+    const word = tokens[element.from]?.word ?? '';
+    const ahead = elements.slice(index + 1, index + SHARED_NOUN_WITHIN);
+    const next = ahead.find(({ kind, to, from }) => kind === 'name' && to - from > 1);
+    const isOneList =
+      element.kind === 'word' ||
+      !ahead.some(({ kind, from }) => kind === 'amount' && next && from < next.from);
+    const noun = next && isOneList ? (tokens[next.to - 1]?.word ?? '') : '';
+    const matches = SHARED_NOUNS.has(noun) ? lexicon.inWords([word, noun]) : [];
     const [match] = matches;
     return match && matches.length === 1 && match.words === 2
       ? { kind: 'name', from: element.from, to: element.to, match: { item: match.item, words: 1 } }

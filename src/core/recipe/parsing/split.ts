@@ -1,4 +1,5 @@
 import { CATALOGUE_LARDER, type Larder } from '../larder';
+import { lexiconOf } from './lexicon';
 import { namesIn } from './elements';
 import { headingOf, rowsOf, startOfRow } from './rows';
 import { TITLE_WORDS } from './titles';
@@ -11,9 +12,10 @@ import { countWords, namesKind, vocabularyFor } from './vocabulary';
  * @returns the texts, one where nothing parts it; joined again with blank rows they are the whole
  */
 export function recipesIn(text: string, larder: Larder = CATALOGUE_LARDER): string[] {
+  const lexicon = lexiconOf(larder);
   const tokens = tokensOf(text);
   const words = vocabularyFor(tokens);
-  const names = [...namesIn(tokens, larder).keys()];
+  const names = [...namesIn(tokens, lexicon).keys()];
   const named = (from: number, to: number) => names.some((at) => at >= from && at < to);
   const rows = rowsOf(tokens);
   const begins = rows.filter((row) => {
@@ -36,7 +38,7 @@ export function recipesIn(text: string, larder: Larder = CATALOGUE_LARDER): stri
   // A piece without two things in it belongs to the one before.
   const recipes: string[] = [];
   for (const piece of pieces.filter((each) => each !== '')) {
-    const things = namesIn(tokensOf(piece), larder).size;
+    const things = namesIn(tokensOf(piece), lexicon).size;
     if (things >= 2 || recipes.length === 0) recipes.push(piece);
     else recipes.push(`${recipes.pop() ?? ''}\n\n${piece}`);
   }

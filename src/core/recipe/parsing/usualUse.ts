@@ -1,6 +1,6 @@
 import { rounded, type UnitId } from '../../base/measures';
 import type { Role } from '../../records/shapes';
-import type { LarderItem } from '../larder';
+import type { LarderItem } from './lexicon';
 
 /** Mass of middling hair, g: what the amounts below are for (see core/hair/state, hair mass). */
 export const MIDDLING_HAIR_GRAMS = 100;

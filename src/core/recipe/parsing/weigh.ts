@@ -3,14 +3,8 @@ import { listed } from '../../base/language';
 import { rounded, UNITS, type CupKind } from '../../base/measures';
 import type { Ingredient, Preparation } from '../../records/shapes';
 import { plainWords, usualPreparation, type PhraseMatch } from '../ingredients';
-import {
-  MADE_GRAMS_PER_ML,
-  type Assumption,
-  type Larder,
-  type LarderItem,
-  type ReadLine,
-  type UnreadLine,
-} from '../larder';
+import { MADE_GRAMS_PER_ML, type Assumption, type Larder, type ReadLine, type UnreadLine } from '../larder';
+import type { LarderItem, NameLexicon } from './lexicon';
 import { gramsOf, problemOfGrams, type Measures } from './grams';
 import { NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText, lineText, preparationNamed, tellingWord } from './lineText';
@@ -19,6 +13,8 @@ import { describes } from './vocabulary';
 
 export interface ReadingOptions {
   readonly larder: Larder;
+  /** What its things are called. */
+  readonly lexicon: NameLexicon;
   readonly cup: CupKind;
   /** Mass of the hair that it is for, g; of middling hair where nothing is known. */
   readonly hairGrams: number;

@@ -29,6 +29,9 @@ export const ALLERGIES = [
   'bee-products',
   'aloe',
   'fish-or-beef',
+  'peanut',
+  'wool',
+  'salicylate',
 ] as const;
 export type Allergy = (typeof ALLERGIES)[number];
 

@@ -1,0 +1,76 @@
+import catalogueNames from '../../../../data/ingredients/names.json';
+import { perLanguage } from '../../base/language';
+import type { Ingredient, RecipeVersion } from '../../records/shapes';
+import { CATALOGUE, Lexicon, type Named, type PhraseMatch } from '../ingredients';
+import type { Larder } from '../larder';
+
+/** What a recipe line can name: an ingredient, or a recipe that is used as one. */
+export type LarderItem = Named &
+  (
+    | { readonly ingredient: Ingredient; readonly recipe?: never }
+    | { readonly recipe: RecipeVersion; readonly ingredient?: never }
+  );
+
+/** What the things of a larder are called. */
+export interface NameLexicon {
+  /** All of it in the order in which it is looked up: her own ingredients, the catalogue, recipes. */
+  readonly items: readonly (readonly LarderItem[])[];
+  inText(text: string): PhraseMatch<LarderItem>[];
+  /** The same of plain words. */
+  inWords(words: readonly string[]): PhraseMatch<LarderItem>[];
+  misspeltIn(text: string): ReturnType<Lexicon<LarderItem>['misspeltIn']>;
+}
+
+const otherNames = new Map<string, readonly string[]>(Object.entries(catalogueNames));
+const catalogueIds = new Set(CATALOGUE.map(({ id }) => id));
+
+/** All that an ingredient is called beside its name, in every language that is read here. */
+export function namesOf({ id, name, names }: Pick<Ingredient, 'id' | 'name' | 'names'>): readonly string[] {
+  if (!catalogueIds.has(id)) return names;
+  return [...names, ...(otherNames.get(id) ?? [])].filter((each) => each !== name);
+}
+
+const asItem = (ingredient: Ingredient): LarderItem => ({
+  id: ingredient.id,
+  name: ingredient.name,
+  names: namesOf(ingredient),
+  ingredient,
+});
+
+const catalogueItems = perLanguage(() => CATALOGUE.map(asItem));
+const catalogueLexicon = perLanguage(() => new Lexicon(catalogueItems()));
+
+type Things = Pick<Larder, 'own' | 'recipes'>;
+
+function makeLexicon({ own, recipes }: Things): NameLexicon {
+  const ownItems = own.map(asItem);
+  const recipeItems = recipes.map((each): LarderItem => ({
+    id: each.recipeId,
+    name: each.name,
+    names: [],
+    recipe: each,
+  }));
+  const lexicon = perLanguage(() => new Lexicon(recipeItems, new Lexicon(ownItems), catalogueLexicon()));
+  return {
+    get items() {
+      return [ownItems, catalogueItems(), recipeItems];
+    },
+    inText: (text) => lexicon().inText(text),
+    inWords: (words) => lexicon().inWords(words),
+    misspeltIn: (text) => lexicon().misspeltIn(text),
+  };
+}
+
+const LEXICONS = new WeakMap<Things, NameLexicon>();
+
+/**
+ * The names of a larder, made once for each. Where names clash, her own ingredient goes first, then the catalogue, then
+ * a recipe: a recipe called "Honey" does not change what honey is.
+ */
+export function lexiconOf(larder: Things): NameLexicon {
+  const known = LEXICONS.get(larder);
+  if (known) return known;
+  const made = makeLexicon(larder);
+  LEXICONS.set(larder, made);
+  return made;
+}
