@@ -1,6 +1,6 @@
 import type { Deed } from '../larder';
-import type { LarderItem, NameLexicon } from './lexicon';
 import { Amounts, type Amount, type Duration } from './amounts';
+import type { LarderItem, NameLexicon } from './lexicon';
 import { isSign, isWord, touches, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
 

@@ -3,9 +3,9 @@ import { grouped } from '../../base/language';
 import { failed, ok, type CupKind, type Result } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
 import { CATALOGUE_LARDER, type Larder, type ParsedLine, type ParsedRecipe, type ToldStep } from '../larder';
-import { lexiconOf } from './lexicon';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { Item, Nameless } from './item';
+import { lexiconOf } from './lexicon';
 import { lineAmountOf, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
 import { isWithin, Mentions } from './mentions';
 import {

@@ -1,6 +1,6 @@
 import { CATALOGUE_LARDER, type Larder } from '../larder';
-import { lexiconOf } from './lexicon';
 import { namesIn } from './elements';
+import { lexiconOf } from './lexicon';
 import { headingOf, rowsOf, startOfRow } from './rows';
 import { TITLE_WORDS } from './titles';
 import { tokensOf } from './tokens';
