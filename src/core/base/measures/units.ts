@@ -54,6 +54,8 @@ export const UNITS = {
   can: { id: 'can', kind: 'volume', size: 400, source: KITCHEN },
   part: { id: 'part', kind: 'volume', size: 30, source: 'two tablespoons, so that parts can be weighed' },
   'metric cup': { id: 'metric cup', kind: 'volume', size: 250, source: 'metric cup, as sold' },
+  'my cup': { id: 'my cup', kind: 'volume', size: 240, source: 'until she says what hers holds' },
+  'my spoon': { id: 'my spoon', kind: 'volume', size: 15, source: 'until she says what hers holds' },
   bunch: { id: 'bunch', kind: 'count', size: 1, source: KITCHEN },
   sprig: { id: 'sprig', kind: 'count', size: 1, source: KITCHEN },
   piece: { id: 'piece', kind: 'count', size: 1, source: EXACT },

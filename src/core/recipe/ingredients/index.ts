@@ -1,2 +1,2 @@
 export { CATALOGUE, ingredientById, preparationMinutes, sourceOf, usualPreparation } from './catalogue';
-export { Lexicon, plainWords, singular, type Named, type PhraseMatch } from './lookUp';
+export { isNearly, Lexicon, plainWords, singular, type Named, type PhraseMatch } from './lookUp';

@@ -68,6 +68,13 @@ function isSwap(a: string, b: string): boolean {
   return at >= 0 && a[at] === b[at + 1] && a[at + 1] === b[at] && a.slice(at + 2) === b.slice(at + 2);
 }
 
+/** Two letters changed places, or one is wrong, missing or too many; a word of less than four letters is never nearly another. */
+export const isNearly = (written: string, meant: string): boolean =>
+  written.length > 3 &&
+  written !== meant &&
+  written[0] === meant[0] &&
+  (isSwap(written, meant) || distance(written, meant) === 1);
+
 /**
  * How many letters of a phrase are wrong, word by word: in none of its words more than may be, so that whey is not
  * taken for wheat because "protein" follows.

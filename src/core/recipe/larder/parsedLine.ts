@@ -24,6 +24,9 @@ export interface Assumption {
     | 'from-instruction'
     | 'to-balance'
     | 'guess'
+    | 'to-texture'
+    | 'scaled'
+    | 'own-measure'
     | 'instead'
     | 'optional'
     | 'corrected';

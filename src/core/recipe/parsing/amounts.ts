@@ -277,7 +277,9 @@ export class Amounts {
     const letter = afterNumber ? this.letterAt(at, token) : undefined;
     if (letter) return letter;
     // Two-letter words of other languages are units only as they are written there: EL, TL.
-    if (/^(?:el|tl)$/.test(token.word) && token.raw !== token.raw.toUpperCase()) return undefined;
+    const isGerman = this.words.languages.includes('de') && !this.words.languages.includes('es');
+    if (/^(?:el|tl)$/.test(token.word) && !isGerman && token.raw !== token.raw.toUpperCase())
+      return undefined;
     const before = this.words.unitsBeforeName.at(this.tokens, at);
     if (before && isWord(this.tokens[before.to], GARLIC)) return { unit: 'piece', to: before.to };
     const unit = this.words.units.at(this.tokens, at);

@@ -1,6 +1,7 @@
 import type { Deed } from '../larder';
 import { Amounts, type Amount, type Duration } from './amounts';
 import type { LarderItem, NameLexicon } from './lexicon';
+import type { Texture } from './textures';
 import { isSign, isWord, touches, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
 
@@ -28,6 +29,8 @@ export type Element = Range &
     | { readonly kind: 'name'; readonly match: NameMatch }
     | { readonly kind: 'deed'; readonly deed: Deed }
     | { readonly kind: 'role'; readonly role: Role }
+    | { readonly kind: 'texture'; readonly texture: Texture }
+    | { readonly kind: 'whole'; readonly times: number }
     | { readonly kind: 'separator'; readonly separator: Separator }
     | { readonly kind: 'word' }
   );
@@ -92,7 +95,6 @@ export function namesIn(tokens: readonly Token[], lexicon: Pick<NameLexicon, 'in
       close();
   }
   close();
-  renameParts(found, tokens, lexicon);
   return found;
 }
 
@@ -110,23 +112,6 @@ function* namesOfRun(
   for (const { item, words, start } of matches) {
     const [first, last] = [spelt[start], spelt[start + words - 1]];
     if (first && last) yield [first.index, { item, words, to: last.index + 1 }];
-  }
-}
-
-/** "the white of one egg" */
-function renameParts(
-  found: Map<number, NameMatch & { readonly to: number }>,
-  tokens: readonly Token[],
-  lexicon: Pick<NameLexicon, 'inWords'>,
-): void {
-  for (const [index, token] of tokens.entries()) {
-    if (!isWord(token, /^(?:whites?|yolks?)$/) || !isWord(tokens[index + 1], /^of$/)) continue;
-    const at = [2, 3, 4, 5].map((ahead) => index + ahead).find((ahead) => found.has(ahead));
-    const whole = at === undefined ? undefined : found.get(at);
-    if (at === undefined || !whole) continue;
-    const [part] = lexicon.inWords([tokens[at]?.word ?? '', token.word]);
-    if (part && part.words === 2) found.set(at, { item: part.item, words: whole.words, to: whole.to });
-    found.delete(index);
   }
 }
 
@@ -155,6 +140,12 @@ const LONGEST_NAME = 6;
 /** Behind "sprinkle" or "squeeze" they make a verb of it. */
 const OBJECT = /^(?:the|it|a|an|your|my|over|on|in)$/;
 
+/** Before what a mixture becomes. */
+const REACHES =
+  /^(?:until|till|til|to|into|becomes?|get|gets|make|form|reach(?:es)?|ate|virar|vira|formar|ficar|dar|hasta|jusqu|jusqua|pour|bis|zu|fino|finche|per|tak)$/;
+/** Words that may stand in between. */
+const REACHED_WITHIN = 5;
+
 class ElementReader {
   private readonly amounts: Amounts;
 
@@ -171,6 +162,7 @@ class ElementReader {
   /** @param before what was read before it */
   next(index: number, before: readonly Element[]): Element {
     return (
+      this.textureOfName(index) ??
       this.longNameAt(index) ??
       this.referenceAt(index) ??
       this.timeAt(index) ??
@@ -210,13 +202,37 @@ class ElementReader {
     const { tokens, words } = this;
     const some = words.roles.some.at(tokens, index);
     if (some && this.isSomeOf(some.to)) return { kind: 'role', from: index, to: some.to, role: 'some' };
-    for (const role of ['equal', 'must', 'beside'] as const) {
+    const texture = words.textures.at(tokens, index);
+    if (texture && this.isReached(index))
+      return { kind: 'texture', from: index, to: texture.to, texture: texture.value };
+    const whole = words.wholes.at(tokens, index);
+    if (whole) return { kind: 'whole', from: index, to: whole.to, times: whole.value };
+    for (const role of ['equal', 'must', 'beside', 'contains'] as const) {
       const found = words.roles[role].at(tokens, index);
       if (found) return { kind: 'role', from: index, to: found.to, role };
     }
     const isA = words.roles.isA.at(tokens, index);
     return isA && !words.units.at(tokens, isA.to)
       ? { kind: 'role', from: index, to: isA.to, role: 'isA' }
+      : undefined;
+  }
+
+  /** "until it is like yogurt", "to a loose paste": what is reached stands behind, and is no thing that goes in. */
+  private isReached(index: number): boolean {
+    const before = this.tokens.slice(Math.max(this.from, index - REACHED_WITHIN), index);
+    return (
+      before.some((token) => isWord(token, REACHES)) ||
+      isWord(this.tokens[index], /^(?:like|como|wie|comme|come|ponto|consist\w+)$/)
+    );
+  }
+
+  /** "yogurt consistency" */
+  private textureOfName(index: number): Element | undefined {
+    const { tokens, words } = this;
+    const name = this.names.get(index);
+    const texture = name ? words.textures.at(tokens, index) : undefined;
+    return texture && name && texture.to > name.to
+      ? { kind: 'texture', from: index, to: texture.to, texture: texture.value }
       : undefined;
   }
 
@@ -242,8 +258,15 @@ class ElementReader {
     const isBare = amount.weak && (amount.unit === null || amount.to === index + 1);
     // "sprinkle the xanthan": a verb.
     const isVerb = isBare && amount.unit !== null && isWord(this.tokens[amount.to], OBJECT);
-    if (isVerb || (isBare && !this.nameSoon(amount.to))) return undefined;
+    const isBehind = amount.unit !== null && this.isBehindName(index, amount.to);
+    if (isVerb || (isBare && !isBehind && !this.nameSoon(amount.to))) return undefined;
     return { kind: 'amount', from: index, to: amount.to, amount };
+  }
+
+  /** "olive oil drizzle": what stands between a name and the end of its clause. */
+  private isBehindName(index: number, to: number): boolean {
+    const isEnd = to >= this.to || this.tokens[to]?.kind === 'sign';
+    return isEnd && [...this.names].some(([, name]) => name.to === index);
   }
 
   private roleAt(index: number): Element | undefined {

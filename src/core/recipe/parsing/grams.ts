@@ -32,7 +32,7 @@ export function gramsOf(
   amount: LineAmount,
   measures: Measures,
   name: string,
-  cup: CupKind,
+  kitchen: KitchenMeasures,
   assumptions: Assumption[],
 ): number | string {
   const unit = UNITS[amount.unit ?? 'piece'];
@@ -41,12 +41,52 @@ export function gramsOf(
     return gramsOfPacks(quantity, amount.packSize, measures, assumptions);
   }
   if (unit.kind === 'volume') {
-    const millilitres = unit.id === 'cup' ? CUPS[cup].millilitres : unit.size;
+    const millilitres = millilitresOf(unit.id, kitchen);
+    if (isOwn(unit.id) && kitchen.own?.[unit.id] === undefined)
+      assumptions.push(ownUnknown(unit.id, quantity, name));
     return (
       quantity * millilitres * measures.gramsPerMl * roundings(quantity, amount, name, unit.id, assumptions)
     );
   }
   return gramsOfCount(quantity, unit.id, amount, measures, name, assumptions);
+}
+
+/** What her cup and her spoon hold, ml; she fills them once. */
+export type OwnMeasures = Partial<Record<OwnUnit, number>>;
+export type OwnUnit = 'my cup' | 'my spoon';
+
+export interface KitchenMeasures {
+  readonly cup: CupKind;
+  readonly own?: OwnMeasures | undefined;
+}
+
+const isOwn = (unit: UnitId): unit is OwnUnit => unit === 'my cup' || unit === 'my spoon';
+
+function millilitresOf(unit: UnitId, { cup, own }: KitchenMeasures): number {
+  if (unit === 'cup') return CUPS[cup].millilitres;
+  return (isOwn(unit) ? own?.[unit] : undefined) ?? UNITS[unit].size;
+}
+
+/** How much cups and spoons of households hold, ml (working assumptions). */
+const OWN_SIZES: Readonly<Record<OwnUnit, readonly number[]>> = {
+  'my cup': [150, 200, 300],
+  'my spoon': [5, 10, 20],
+};
+
+function ownUnknown(unit: OwnUnit, quantity: number, name: string): Assumption {
+  const size = UNITS[unit].size;
+  const text =
+    unit === 'my cup'
+      ? t`Nobody knows how much your cup holds: taken as ${size} ml. Fill it once with water and say it in Settings.`
+      : t`Nobody knows how much your spoon holds: taken as ${size} ml. Fill it once with water and say it in Settings.`;
+  return {
+    code: 'own-measure',
+    text,
+    alternatives: OWN_SIZES[unit].map((millilitres) => ({
+      label: `${millilitres} ml`,
+      line: `${rounded(quantity * millilitres, 1)} ml ${name}`,
+    })),
+  };
 }
 
 function gramsOfPacks(

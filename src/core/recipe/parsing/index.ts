@@ -1,3 +1,4 @@
+export type { OwnMeasures, OwnUnit } from './grams';
 export { lexiconOf, namesOf } from './lexicon';
 export { tellingWord } from './lineText';
 export { parseRecipe } from './parseRecipe';

@@ -1,6 +1,7 @@
 import type { Deed } from '../larder';
 import type { Amount } from './amounts';
 import type { NameMatch } from './elements';
+import type { Texture } from './textures';
 
 /** From one token to before another. */
 export interface TokenRange {
@@ -28,6 +29,10 @@ export interface Item {
   /** What may be taken instead. */
   readonly instead: NamedAt[];
   optional: boolean;
+  /** What it says it holds: "conditioner (contains keratin)". */
+  readonly holds: NamedAt[];
+  /** As much of it as makes the mixture so thick. */
+  texture: (TokenRange & { readonly texture: Texture }) | null;
   /** What is done with it, the last that was said before it in its sentence. */
   readonly deed: Deed | null;
 }
@@ -38,7 +43,14 @@ export interface Nameless {
   readonly range: TokenRange;
 }
 
+/** "Halve everything except the honey": said of all that stands before. */
+export interface Whole extends TokenRange {
+  readonly times: number;
+  readonly except: readonly NamedAt[];
+}
+
 export interface SentenceItems {
+  readonly whole: Whole | null;
   readonly items: readonly Item[];
   readonly nameless: readonly Nameless[];
   /** Names that were denied, referred to, or stand among words of use. */

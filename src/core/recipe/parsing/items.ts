@@ -2,7 +2,8 @@ import type { Deed } from '../larder';
 import { isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { Element, NameMatch, Separator } from './elements';
-import type { Item, NamedAt, Nameless, SentenceItems, TokenRange } from './item';
+import type { Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
+import { isLiquid, type Texture } from './textures';
 import { isSign, isWord, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
 
@@ -18,6 +19,7 @@ interface Waiting extends NamedAt {
   readonly deed: Deed | null;
   readonly chunk: number;
   readonly optional: boolean;
+  readonly holds: NamedAt[];
 }
 
 /** An amount that waits for its name. */
@@ -31,6 +33,15 @@ interface Open {
   to: number;
   readonly more: Amount[];
 }
+
+const isOfLiquid = ({ match }: NamedAt): boolean =>
+  match.item.ingredient !== undefined && isLiquid(match.item.ingredient);
+
+/** Bought, with a list of what it holds on it. */
+const isProduct = ({ item }: NameMatch): boolean => item.ingredient?.roles.includes('conditioner') ?? false;
+
+/** What was said of a name while it waited. */
+const saidOf = ({ deed, optional, holds }: Waiting): Partial<Item> => ({ deed, optional, holds });
 
 /** Puts amounts and names of one sentence together. Every name and every amount comes back once, in one of the lists. */
 export function itemsOf(
@@ -60,6 +71,10 @@ class Sentence {
   /** "after the": the next name tells only when. */
   private beside = false;
   private bracket = 0;
+  /** What a product in brackets says that it holds. */
+  private holding: NamedAt[] | null = null;
+  private texture: Item['texture'] = null;
+  private whole: (Whole & { readonly except: NamedAt[] }) | null = null;
   /** How many commas and the like went by. */
   private chunk = 0;
   /** Words of this chunk that nobody knows, before its amount: "blorbium 2 %". */
@@ -75,11 +90,12 @@ class Sentence {
   read(): SentenceItems {
     for (const [index, element] of this.elements.entries()) this.take(element, index);
     this.close();
-    for (const name of this.waiting) this.add(name, null, { deed: name.deed, optional: name.optional });
+    for (const name of this.waiting) this.add(name, null, saidOf(name));
     return {
       items: this.items.sort((a, b) => a.name.from - b.name.from),
       nameless: this.nameless,
       mentions: this.mentions,
+      whole: this.whole,
     };
   }
 
@@ -90,6 +106,9 @@ class Sentence {
     else if (element.kind === 'name') this.takeName(element, index);
     else if (element.kind === 'word') this.takeWord(element);
     else if (element.kind === 'deed') this.takeDeed(element.deed, index);
+    else if (element.kind === 'texture') this.takeTexture(element);
+    else if (element.kind === 'whole')
+      this.whole = { times: element.times, from: element.from, to: element.to, except: [] };
   }
 
   private takeDeed(deed: Deed, index: number): void {
@@ -97,6 +116,23 @@ class Sentence {
     const isQuality = this.deed !== null && this.elements[index + 1]?.kind === 'name' && STATES.has(deed);
     if (!isQuality) this.deed = deed;
     if (this.open?.amount.weak) this.open = null;
+  }
+
+  /** "water until it is like yogurt", "to a loose paste with water" */
+  private takeTexture({ texture: what, from, to }: TokenRange & { readonly texture: Texture }): void {
+    const texture = { texture: what, from, to };
+    this.texture = texture;
+    const waits = this.waiting.findLast(isOfLiquid);
+    const last = this.last();
+    if (waits) {
+      this.add(waits, null, { ...saidOf(waits), texture });
+      this.waiting = this.waiting.filter((each) => each !== waits);
+      this.texture = null;
+    } else if (last && isOfLiquid(last.name) && (last.amount === null || last.amount.weak)) {
+      last.amount = null;
+      last.texture = texture;
+      this.texture = null;
+    }
   }
 
   private last(): Item | undefined {
@@ -113,6 +149,8 @@ class Sentence {
       others: [],
       instead: [],
       optional: this.optional,
+      holds: [],
+      texture: null,
       deed: this.deed,
       ...more,
     });
@@ -139,7 +177,7 @@ class Sentence {
     const waits = this.waiting.at(-1);
     const { amount } = open;
     if (waits && open.unknown === 0 && amount.unit !== null) {
-      this.add(waits, amount, { deed: waits.deed, optional: waits.optional });
+      this.add(waits, amount, saidOf(waits));
       this.waiting = this.waiting.slice(0, -1);
       return;
     }
@@ -156,8 +194,10 @@ class Sentence {
 
   private takeSeparator(separator: Separator, element: TokenRange): void {
     if (separator === 'open') this.bracket++;
-    else if (separator === 'close') this.bracket = Math.max(0, this.bracket - 1);
-    else if (separator === 'or') this.instead = true;
+    else if (separator === 'close') {
+      this.bracket = Math.max(0, this.bracket - 1);
+      this.holding = null;
+    } else if (separator === 'or') this.instead = true;
     else if (separator !== 'slash') this.beginChunk();
     if (separator === 'comma' || separator === 'colon' || separator === 'dash') this.endClause();
     else if (separator === 'and') {
@@ -190,7 +230,8 @@ class Sentence {
   }
 
   private takeRole(role: Role, element: TokenRange, index: number): void {
-    if (role === 'not') this.deny(index);
+    if (role === 'contains') this.beginHolding(index);
+    else if (role === 'not') this.deny(index);
     else if (role === 'except') this.denied = true;
     else if (role === 'isA') this.called = element;
     else if (role === 'beside') this.beside = true;
@@ -202,6 +243,14 @@ class Sentence {
       const before = this.last()?.amount;
       if (before) this.open = this.opened({ ...before, from: element.from, to: element.to }, element);
     } else if (role === 'equal') this.takeEqual(element, index);
+  }
+
+  /** "(contains silk, keratin)": of the product before it. */
+  private beginHolding(index: number): void {
+    const before = this.elements[index - 1];
+    const isOfProduct = before?.kind === 'name' && isProduct(before.match);
+    if (this.bracket > 0 || isOfProduct)
+      this.holding = this.waiting.at(-1)?.holds ?? this.last()?.holds ?? null;
   }
 
   private deny(index: number): void {
@@ -310,6 +359,11 @@ class Sentence {
       return true;
     }
     if (direct || !last.amount || given.unit === null || this.waiting.length > 0) return false;
+    // "half a tub of ricotta (125 g)": what is in the bowl, not what is in the tub.
+    if (!last.amount.packSize && last.amount.quantity < 1 && last.amount.unit === 'packet' && !last.shared) {
+      last.amount = { ...last.amount, quantity: given.quantity, unit: given.unit };
+      return true;
+    }
     if (!last.amount.packSize && !last.shared)
       last.amount = { ...last.amount, packSize: { quantity: given.quantity, unit: given.unit } };
     return true;
@@ -318,8 +372,7 @@ class Sentence {
   /** The amount stands behind: of the name before it, of the first of a list, or of each. */
   private giveToWaiting(given: Amount, isEach: boolean): void {
     if (isEach) {
-      for (const name of this.waiting)
-        this.add(name, given, { shared: true, deed: name.deed, optional: name.optional });
+      for (const name of this.waiting) this.add(name, given, { ...saidOf(name), shared: true });
       this.waiting = [];
       return;
     }
@@ -330,7 +383,7 @@ class Sentence {
     const isList = near.length > 1 && this.chunk > nearest.chunk;
     const taken = isList ? (near[0] ?? nearest) : nearest;
     const others = isList ? near.slice(1) : [];
-    this.add(taken, given, { others, deed: taken.deed, optional: taken.optional });
+    this.add(taken, given, { ...saidOf(taken), others });
     this.waiting = this.waiting.filter((each) => each !== taken && !others.includes(each));
   }
 
@@ -365,7 +418,13 @@ class Sentence {
     this.namedInChunk = true;
     const named: NamedAt = { from: element.from, to: element.to, match: element.match };
     const last = this.last();
-    if (this.isMentioned(named)) this.mentions.push(named);
+    if (this.holding) {
+      this.holding.push(named);
+      this.mentions.push(named);
+    } else if (this.whole && this.denied) {
+      this.whole.except.push(named);
+      this.mentions.push(named);
+    } else if (this.isMentioned(named)) this.mentions.push(named);
     else if (this.instead && last && this.waiting.length === 0) {
       last.instead.push(named);
       this.open = null;
@@ -381,8 +440,18 @@ class Sentence {
       };
       this.called = null;
       this.add(named, article);
+    } else if (this.texture && isOfLiquid(named)) {
+      this.add(named, null, { texture: this.texture });
+      this.texture = null;
     } else if (last && (this.bracket > 0 || this.touchesLast(last, element, index))) last.others.push(named);
-    else this.waiting.push({ ...named, deed: this.deed, chunk: this.chunk, optional: this.optional });
+    else
+      this.waiting.push({
+        ...named,
+        deed: this.deed,
+        chunk: this.chunk,
+        optional: this.optional,
+        holds: [],
+      });
   }
 
   /** Denied, told only when, or called so: no thing that goes in. */

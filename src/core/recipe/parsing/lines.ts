@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { rounded, sum, UNITS } from '../../base/measures';
-import { plainWords } from '../ingredients';
-import type { Assumption, Stretch } from '../larder';
+import { isNearly, plainWords } from '../ingredients';
+import type { Assumption, Deed, Stretch } from '../larder';
 import type { Amount } from './amounts';
 import type { Item, TokenRange } from './item';
 import type { LarderItem, NameLexicon } from './lexicon';
@@ -9,8 +9,9 @@ import { NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { near } from './search';
 import { stretchOf, textOf, type Context, type ReadSentence } from './sentences';
+import { SHARED_NOUNS } from './sharedNouns';
 import { BALANCE } from './shares';
-import type { Token } from './tokens';
+import { isSign, type Token } from './tokens';
 import { describes } from './vocabulary';
 import {
   measureOf,
@@ -33,7 +34,11 @@ function hullOf({ amount, name, shared }: Item): TokenRange {
 /** All tokens that say something of a thing: words between an amount and its name are its own. */
 export function rangesOf(item: Item): TokenRange[] {
   const amounts = item.amount ? [item.amount, ...item.more] : item.more;
-  return [...amounts, ...item.others, ...item.instead, hullOf(item)].map(({ from, to }) => ({ from, to }));
+  const texture = item.texture ? [item.texture] : [];
+  return [...amounts, ...item.others, ...item.instead, ...texture, hullOf(item)].map(({ from, to }) => ({
+    from,
+    to,
+  }));
 }
 
 /** Where its words stand, those of its name first. */
@@ -78,25 +83,162 @@ export function weighItem(
   const plain = textOf(context, range);
   if (item.amount?.unclearNumber) return unclearNumber(item.amount, item);
   if (isBalancing(plain, item.amount)) return balancingPart(item, context);
+  // "okra water: 8 pods": the pods are of okra.
+  const isCounted = item.name.match.item.ingredient?.measures.pieceGrams !== undefined;
+  const counted = item.amount && !isCounted ? countedPart(item.amount, plain, context) : undefined;
+  if (counted) return counted;
   const words = wordsBeside(item, sentence, context);
   const amount = {
     ...lineAmountOf(item.amount, words.text),
     unit: unitOf(item, sentence, inRow, context),
+    size: item.amount?.size ?? sizeBehind(item, context),
   };
+  const misspelt = misspeltWhole(item, sentence, context);
+  const whatIsMeant = misspelt?.item ?? meantBy(item, amount, context);
   const part = weigh(
     {
-      match: { item: inDrops(item, context), words: item.name.match.words, start: words.start },
+      match: { item: whatIsMeant, words: item.name.match.words, start: words.start },
       others: item.others.map(({ match }) => ({ item: match.item, words: match.words, start: -1 })),
       instead: item.instead.map(({ match }) => match.item),
       amount,
-      plain,
+      plain: `${plain} ${doneWith(item, range, sentence, inRow, whatIsMeant)}`,
       equalPart: item.equalPart,
       optional: item.optional,
-      spelling: null,
+      spelling: misspelt ? { written: misspelt.written, near: [item.name.match.item] } : null,
     },
     context,
   );
-  return withMore(part, item, sentence, context);
+  const taken = !misspelt && whatIsMeant !== item.name.match.item ? saidAs(part, item, context) : part;
+  return withMore(withTexture(taken, item), item, sentence, context);
+}
+
+/** "coconut mlik": with the unknown word behind it, the name of something else. */
+function misspeltWhole(
+  { name }: Item,
+  { elements }: ReadSentence,
+  { tokens, lexicon, describing }: Context,
+): { readonly item: LarderItem; readonly written: string } | undefined {
+  const next = elements.find((element) => element.from === name.to);
+  const word = tokens[name.to];
+  const isUnknown = next?.kind === 'word' && word?.kind === 'word' && !describing.has(word.word);
+  if (!isUnknown || word.word.length < LEAST_MISSPELT) return undefined;
+  const own = tokens.slice(name.from, name.to).map((token) => token.word);
+  const noun = SHARED_NOUNS.find((each) => isNearly(word.word, each));
+  const [meant] = noun ? lexicon.inWords([...own, noun]) : [];
+  if (meant && meant.words > own.length && isSafeToSuggest(meant.item))
+    return { item: meant.item, written: `${own.join(' ')} ${word.raw}` };
+  const whole = [...own, word.word];
+  const found = lexicon.misspeltIn(whole.join(' '));
+  const isOther = found && found.words === whole.length && found.item.id !== name.match.item.id;
+  return isOther && isSafeToSuggest(found.item) ? { item: found.item, written: found.written } : undefined;
+}
+
+/** Letters of a word that may be a misspelt one. */
+const LEAST_MISSPELT = 4;
+
+/** "conditioner (contains keratin)" is one with protein; drops of a plant are of its essential oil, spoons of "rosemary oil" not. */
+function meantBy(item: Item, amount: LineAmount, context: Context): LarderItem {
+  const { ingredient } = item.name.match.item;
+  if (ingredient?.id === 'conditioner' && item.holds.some(({ match }) => isProtein(match.item)))
+    return context.lexicon.inWords(['protein', 'conditioner'])[0]?.item ?? item.name.match.item;
+  if (ingredient?.roles.includes('essential-oil')) return inSpoons(item, amount, context);
+  return inDrops(item, context);
+}
+
+const isProtein = ({ ingredient }: LarderItem): boolean => ingredient?.roles.includes('protein') ?? false;
+
+/** Nobody measures an essential oil in spoons: an oil that is only called after a plant is what it was steeped in. */
+function inSpoons(item: Item, { unit, quantity }: LineAmount, { lexicon, tokens }: Context): LarderItem {
+  const { match, from, to } = item.name;
+  const measure = unit ? UNITS[unit] : undefined;
+  const millilitres = measure?.kind === 'volume' ? (quantity ?? 0) * measure.size : 0;
+  const named = tokens.slice(from, to).map(({ word }) => word);
+  const isOilOf =
+    named.length > 1 && named.some((word) => OIL.test(word)) && !named.some((word) => ESSENTIAL.test(word));
+  if (millilitres < LEAST_STEEPED_ML || !isOilOf) return match.item;
+  const [plant] = lexicon.inWords(named.filter((word) => !OIL.test(word)));
+  const isSteeped = plant?.item.ingredient?.preparations.some(({ stages }) =>
+    stages.some((stage) => stage.do === 'steep'),
+  );
+  return (isSteeped ? lexicon.inWords(['infused', 'oil'])[0]?.item : undefined) ?? match.item;
+}
+
+/** From this much on an oil that is called after a plant is none of drops. */
+const LEAST_STEEPED_ML = 5;
+const ESSENTIAL = /^(?:essential|eo|e|absolute|otto|essencial|esencial|essentielle|atherisch\w*|essenziale)$/;
+const OIL = /^(?:oil|oleo|aceite|huile|ol|olio|tel)$/;
+
+/** That it was taken for something else than its name says, with the other way beside it. */
+function saidAs(part: ReadPart, { name, amount }: Item, context: Context): ReadPart {
+  const { item } = name.match;
+  if (part.status !== 'read' || amount?.unit === 'drop') return part;
+  const isOil = item.ingredient?.roles.includes('essential-oil') ?? false;
+  const written = textOf(context, name);
+  const assumption: Assumption = isOil
+    ? {
+        code: 'instead',
+        text: t`“${written}” by the spoon was taken as an oil that the plant was steeped in; the essential oil is counted in drops.`,
+        alternatives: [
+          { label: t`5 drops of ${{ name: item.name }}`, line: `${amountText(5, 'drop')} ${item.name}` },
+        ],
+      }
+    : {
+        code: 'instead',
+        text: t`It says that it holds protein: taken as ${{ name: part.name }}.`,
+        alternatives: [{ label: item.name, line: `${measureOf(lineAmountOf(amount, ''))} ${item.name}` }],
+      };
+  return { ...part, assumptions: [...part.assumptions, assumption] };
+}
+
+/** What a deed makes of a thing, in the words that preparations are told by. */
+const MADE_BY: Partial<Record<Deed, string>> = {
+  soak: 'soaked steeped',
+  strain: 'strained',
+  boil: 'boiled cooked',
+  blend: 'blended mashed',
+};
+
+/**
+ * What is done with a thing, before it is named or behind it, up to the next: "rice, soak it a day and strain". A rest
+ * of the mixture is no soak: that of a herb counts where it is strained too.
+ */
+function doneWith(
+  item: Item,
+  range: TokenRange,
+  sentence: ReadSentence,
+  inRow: readonly ReadSentence[],
+  { ingredient }: LarderItem,
+): string {
+  if (!ingredient || ingredient.preparations.length < 2) return '';
+  const isLast = sentence.items.at(-1) === item;
+  const behind = isLast ? followingDeeds(sentence, inRow) : [];
+  const within = sentence.elements.filter(
+    ({ from, to }) => from >= item.name.to && from >= range.from && to <= range.to,
+  );
+  const deeds = [
+    ...(item.deed ? [item.deed] : []),
+    ...within.flatMap((element) => (element.kind === 'deed' ? [element.deed] : [])),
+    ...behind,
+  ];
+  const isHerb = ingredient.preparations.some(({ id }) => id === 'infused');
+  const counted = isHerb && !deeds.includes('strain') ? deeds.filter((deed) => deed !== 'soak') : deeds;
+  return [...new Set(counted)].flatMap((deed) => MADE_BY[deed] ?? []).join(' ');
+}
+
+/** Deeds of the next sentences of the row, as long as they name nothing. */
+function followingDeeds(sentence: ReadSentence, inRow: readonly ReadSentence[]): Deed[] {
+  const later = inRow.slice(inRow.indexOf(sentence) + 1);
+  const end = later.findIndex(({ items, mentions }) => items.length > 0 || mentions.length > 0);
+  return later
+    .slice(0, end < 0 ? later.length : end)
+    .flatMap(({ steps }) => steps.flatMap(({ deeds }) => deeds));
+}
+
+/** "water until it is like yogurt": found out once the other things are weighed. */
+function withTexture(part: ReadPart, { texture }: Item): ReadPart {
+  if (!texture || part.status !== 'read') return part;
+  const assumption: Assumption = { code: 'to-texture', text: texture.texture, alternatives: [] };
+  return { ...part, assumptions: [assumption] };
 }
 
 /** Drops of a plant are of its essential oil. */
@@ -107,6 +249,11 @@ function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
   const named = tokens.slice(from, to).map(({ word }) => word);
   const [oil] = lexicon.inWords([...named, 'essential', 'oil']);
   return oil?.item.ingredient?.roles.includes('essential-oil') ? oil.item : match.item;
+}
+
+/** "avocado (small)" */
+function sizeBehind({ name }: Item, { tokens, words }: Context): LineAmount['size'] {
+  return isSign(tokens[name.to], '(') ? (words.sizes.at(tokens, name.to + 1)?.value ?? null) : null;
 }
 
 /** How many sentences back a bare number may take its unit from. */
@@ -202,17 +349,46 @@ function balancingPart({ name: { match } }: Item, context: Context): ReadPart {
   return { ...part, assumptions: [...part.assumptions, assumption] };
 }
 
+/** "a few drops of geranium": what is only known as an essential oil. */
+export function dropsPart(
+  words: string,
+  amount: Amount,
+  { lexicon, ...context }: Context,
+): ReadPart | undefined {
+  if (amount.unit !== 'drop') return undefined;
+  const named = plainWords(words).filter((word) => !context.describing.has(word));
+  const [oil] = lexicon.inWords([...named, 'essential', 'oil']);
+  return oil && oil.start === 0 && oil.words === named.length + 2
+    ? weigh(onlySaid(oil.item, lineAmountOf(amount, '')), { lexicon, ...context })
+    : undefined;
+}
+
+/** "8 pods": what alone is counted in such pieces. */
+export function countedPart(amount: Amount, plain: string, context: Context): ReadPart | undefined {
+  if (amount.unit !== 'piece') return undefined;
+  const said = plainWords(textOf(context, amount));
+  const counted = context.lexicon.items
+    .flat()
+    .filter(({ ingredient }) => ingredient?.measures.pieceWords?.some((word) => said.includes(word)));
+  const [only] = counted;
+  return only && counted.length === 1
+    ? weigh({ ...onlySaid(only, lineAmountOf(amount, '')), plain }, context)
+    : undefined;
+}
+
 export function misspeltPart(
   words: string,
   amount: Amount,
   plain: string,
   context: Context,
 ): ReadPart | undefined {
-  const naming = plainWords(words)
-    .filter((word) => !describes(context, word))
-    .join(' ');
-  const misspelt = context.lexicon.misspeltIn(naming);
-  if (!misspelt) return undefined;
+  const all = plainWords(words);
+  const naming = all.filter((word) => !describes(context, word)).join(' ');
+  // "lavander oil": with its noun it is another thing than without.
+  const withNoun =
+    all.length > 1 && all.length < LONGEST_MISSPELT ? context.lexicon.misspeltIn(all.join(' ')) : undefined;
+  const misspelt = withNoun && withNoun.words > 1 ? withNoun : context.lexicon.misspeltIn(naming);
+  if (!misspelt || !isSafeToSuggest(misspelt.item)) return undefined;
   const { item, written } = misspelt;
   const others = nearSafe(context.lexicon, written, SUGGESTIONS + 1).filter(({ id }) => id !== item.id);
   return weigh(
@@ -220,6 +396,9 @@ export function misspeltPart(
     context,
   );
 }
+
+/** Words of a name that may be misspelt. */
+const LONGEST_MISSPELT = 5;
 
 /** What burns or harms by the spoon is never one tap away: essential oils, lye, pure acids and preservatives. */
 const HARMS_BY_THE_SPOON = ['essential-oil', 'preservative', 'alkali', 'acid'] as const;

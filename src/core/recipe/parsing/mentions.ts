@@ -1,6 +1,7 @@
 import type { Deed } from '../larder';
 import type { Item, TokenRange } from './item';
 import type { Context, ReadSentence } from './sentences';
+import { isWord } from './tokens';
 
 /** Deeds that bring something into the bowl. */
 const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
@@ -14,6 +15,9 @@ const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
   'strain',
   'cool',
 ]);
+
+/** Before what was named already. */
+const THE = /^(?:the|this|that|o|a|el|la|le|l|der|die|das|den|il|lo)$/;
 
 export const isWithin = (at: number, range: TokenRange | null): boolean =>
   range !== null && at >= range.from && at < range.to;
@@ -81,9 +85,20 @@ export class Mentions {
 
   private refersUnmeasured({ name, deed }: Item, sentence: ReadSentence): boolean {
     const { id } = name.match.item;
-    if (this.measured.has(id) || this.seen.has(id)) return true;
+    if (this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed)) return true;
     if (deed !== null) return !BRINGS.has(deed);
     return sentence.isMethod || this.isTalk(sentence);
+  }
+
+  /** "melt the butter": of the shea butter that is in. */
+  private isShortFor({ from, to, match }: Item['name'], deed: Deed | null): boolean {
+    const word = this.context.tokens[from]?.word ?? '';
+    const isThe = isWord(this.context.tokens[from - 1], THE);
+    if (to - from > 1 || (deed === null && !isThe)) return false;
+    return [...this.seen.values()].some(({ name }) => {
+      const last = this.context.tokens[name.to - 1]?.word;
+      return name.to - name.from > 1 && last === word && name.match.item.id !== match.item.id;
+    });
   }
 
   /** Nothing is done with it: a list of names has few other words, talk has many. */

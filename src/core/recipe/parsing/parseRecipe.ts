@@ -1,12 +1,29 @@
 import { t } from '@lingui/core/macro';
 import { grouped } from '../../base/language';
-import { failed, ok, type CupKind, type Result } from '../../base/measures';
+import { failed, ok, rounded, type CupKind, type Result } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
-import { CATALOGUE_LARDER, type Larder, type ParsedLine, type ParsedRecipe, type ToldStep } from '../larder';
+import {
+  CATALOGUE_LARDER,
+  type Assumption,
+  type Larder,
+  type ParsedLine,
+  type ParsedRecipe,
+  type ToldStep,
+} from '../larder';
 import { NO_MEASURE, type Amount } from './amounts';
-import type { Item, Nameless } from './item';
+import type { OwnMeasures } from './grams';
+import type { Item, Nameless, Whole } from './item';
 import { lexiconOf } from './lexicon';
-import { lineAmountOf, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
+import {
+  countedPart,
+  dropsPart,
+  lineAmountOf,
+  misspeltPart,
+  rangesOf,
+  stretchesOf,
+  unknownPart,
+  weighItem,
+} from './lines';
 import { isWithin, Mentions } from './mentions';
 import {
   isAloneInRow,
@@ -21,6 +38,7 @@ import {
 import { balanced, withShares } from './shares';
 import { spansOf, type Paint } from './spans';
 import { toldUse, type StepAt } from './steps';
+import { thinned } from './thinned';
 import { titleOf, type Title } from './titles';
 import { tokensOf } from './tokens';
 import { MIDDLING_HAIR_GRAMS } from './usualUse';
@@ -44,8 +62,14 @@ export function parseRecipe(
   {
     larder = CATALOGUE_LARDER,
     cup = 'us',
+    own,
     hairGrams = MIDDLING_HAIR_GRAMS,
-  }: { larder?: Larder; cup?: CupKind; hairGrams?: number | undefined } = {},
+  }: {
+    larder?: Larder;
+    cup?: CupKind;
+    own?: OwnMeasures | undefined;
+    hairGrams?: number | undefined;
+  } = {},
 ): Result<ParsedRecipe> {
   const rowCount = text.split(/\r\n|\r|\n/).filter((row) => row.trim() !== '').length;
   if (rowCount === 0) {
@@ -70,7 +94,7 @@ export function parseRecipe(
     words,
     larder,
     lexicon: lexiconOf(larder),
-    cup,
+    kitchen: { cup, own },
     hairGrams,
     describing: words.describing,
   };
@@ -81,8 +105,7 @@ export function parseRecipe(
 
 /** Puts the recipe together out of what was found in its sentences. */
 class Assembly {
-  private readonly lines: { readonly line: ParsedLine; readonly start: number; readonly paints: Paint[] }[] =
-    [];
+  private readonly lines: { line: ParsedLine; readonly start: number; readonly paints: Paint[] }[] = [];
   private readonly steps: ToldStep[] = [];
   private readonly paints: Paint[] = [];
   private readonly mentions: Mentions;
@@ -99,6 +122,7 @@ class Assembly {
     const { context, title } = this;
     for (const sentence of this.told.sentences) {
       for (const step of sentence.steps) this.addStep(step);
+      if (sentence.whole) this.scale(sentence.whole);
       for (const item of sentence.items) this.addItem(item, sentence);
       for (const nameless of sentence.nameless) this.addNameless(nameless, sentence);
     }
@@ -108,12 +132,33 @@ class Assembly {
     const inOrder = [...this.lines].sort((a, b) => a.start - b.start);
     const paints = inOrder.flatMap((each, line) => each.paints.map((paint) => ({ ...paint, line })));
     return {
-      lines: balanced(withShares(inOrder.map(({ line }) => line))),
+      lines: thinned(balanced(withShares(inOrder.map(({ line }) => line))), context.larder),
       title: title ? title.name : null,
       steps: this.steps,
       told: toldUse(this.steps, context.tokens, context.words, title ? title.name : null),
       spans: spansOf(context.text, context.tokens, [...this.paints, ...paints]),
     };
+  }
+
+  /** "Halve everything except the honey": all that was told before it. */
+  private scale({ times, except, from, to }: Whole): void {
+    this.paints.push({ from, to, fate: 'step', line: null, step: null });
+    const kept = new Set(except.map(({ match }) => match.item.name));
+    for (const each of this.lines) {
+      const { line } = each;
+      if (line.status !== 'read' || kept.has(line.name)) continue;
+      const assumption: Assumption = {
+        code: 'scaled',
+        text: t`Times ${{ times: rounded(times, 2) }}, as it says below.`,
+        alternatives: [],
+      };
+      each.line = {
+        ...line,
+        quantity: line.quantity * times,
+        grams: line.grams * times,
+        assumptions: [...line.assumptions, assumption],
+      };
+    }
   }
 
   private addStep({ from, to, deeds, minutes, overnight, celsius }: StepAt): void {
@@ -150,7 +195,10 @@ class Assembly {
     const text = textOf(context, isAlone ? sentence.row : range);
     const words = textOf(context, { from: Math.min(amount.to, range.to - 1), to: range.to });
     const part =
-      misspeltPart(words, amount, text, context) ?? unknownPart(words, lineAmountOf(amount, words), context);
+      dropsPart(words, amount, context) ??
+      countedPart(amount, text, context) ??
+      misspeltPart(words, amount, text, context) ??
+      unknownPart(words, lineAmountOf(amount, words), context);
     this.addLine(part, sentence, {
       text,
       at: [stretchOf(context.tokens, range)],

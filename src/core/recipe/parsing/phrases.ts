@@ -6,7 +6,7 @@ interface Entry<T> {
 }
 
 /** Signs that may stand inside a phrase: "pre-poo", "c. à soupe", "over-night". */
-const INSIDE = new Set(['-', '.', "'", '’', '‑', '/']);
+const INSIDE = new Set(['-', '.', "'", '’', '‑', '/', '(']);
 
 /** Phrases of one or more plain words, each with what it means; the longest that fits is found. */
 export class PhraseTable<T> {
@@ -42,5 +42,7 @@ function endOf(tokens: readonly Token[], index: number, words: readonly string[]
     if (tokens[at]?.word !== word || tokens[at]?.kind === 'sign') return undefined;
     at++;
   }
-  return at;
+  // "colheres (sopa)": the bracket is closed with the phrase.
+  const isOpen = tokens.slice(index, at).some(({ kind, word }) => kind === 'sign' && word === '(');
+  return isOpen && tokens[at]?.word === ')' && tokens[at]?.kind === 'sign' ? at + 1 : at;
 }

@@ -3,12 +3,13 @@ import { UNITS, type Problem } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
 import type { Deed, Stretch } from '../larder';
 import { elementsOf, namesIn, type Element, type Names } from './elements';
-import type { Item, NamedAt, Nameless, SentenceItems, TokenRange } from './item';
+import type { Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
 import { itemsOf } from './items';
+import { refinedNames } from './refinedNames';
 import { headingOf, rowsOf, sentencesOf, startOfRow, type Heading, type Row } from './rows';
 import { withSharedNouns } from './sharedNouns';
 import { stepsOf, type StepAt } from './steps';
-import { isNumber, isSign, type Token } from './tokens';
+import { isNumber, isSign, isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 import { unreadPart, type ReadingOptions } from './weigh';
 
@@ -26,6 +27,7 @@ export interface ReadSentence extends TokenRange {
   readonly items: readonly Item[];
   readonly nameless: readonly Nameless[];
   readonly mentions: readonly NamedAt[];
+  readonly whole: Whole | null;
   readonly steps: readonly StepAt[];
   readonly phase: string | null;
   /** Under a heading such as "Method". */
@@ -61,7 +63,7 @@ export function textOf({ text, tokens }: Context, range: TokenRange): string {
 /** Headings, sentences, and what each names: everything that can be read row by row. */
 export function readSentences(context: Context): Told {
   const { tokens, lexicon } = context;
-  const names = namesIn(tokens, lexicon);
+  const names = refinedNames(namesIn(tokens, lexicon), tokens, lexicon, context.words);
   const rows: ReadRow[] = [];
   const sentences: ReadSentence[] = [];
   const place = { phase: null as string | null, isMethod: false };
@@ -118,18 +120,34 @@ function readRow(
     const steps = stepsOf(elements, tokens, words, isMethod ? deed : null);
     deed = lastDeed(steps) ?? deed;
     const found = itemsOf(elements, tokens, words);
-    // A question asks, it does not tell.
-    const isQuestion = isSign(tokens[range.to - 1], '?');
-    const own = isQuestion ? onlyMentioned(found) : { ...found, steps };
+    const isFirst = before === undefined && range.from === from;
+    const own = isAside(range, tokens, words, isFirst) ? onlyMentioned(found) : { ...found, steps };
     return { ...range, row, elements, phase, isMethod, ...own };
   });
 }
+
+/** A question asks, it does not tell; and what others do, told behind her own, is not in the bowl. */
+const isAside = (range: TokenRange, tokens: readonly Token[], words: Vocabulary, isFirst: boolean): boolean =>
+  isSign(tokens[range.to - 1], '?') ||
+  (!isFirst && words.roles.persons.at(tokens, range.from) !== undefined && isOfOthers(range, tokens, words));
+
+/** "my sister uses two": somebody, and at once what she does. */
+function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds }: Vocabulary): boolean {
+  const person = roles.persons.at(tokens, range.from);
+  return (
+    person !== undefined && (deeds.at(tokens, person.to) !== undefined || isWord(tokens[person.to], DOES))
+  );
+}
+
+const DOES =
+  /^(?:uses?|adds?|puts?|does|swears|prefers?|likes?|takes?|makes?|usa|poe|coloca|bota|mete|pone|met|utilise|nimmt|benutzt|mette|dalti)$/;
 
 const lastDeed = (steps: readonly StepAt[]): Deed | null => steps.at(-1)?.deeds[0] ?? null;
 
 const onlyMentioned = ({ items, mentions }: SentenceItems) => ({
   items: [],
   nameless: [],
+  whole: null,
   mentions: [...mentions, ...items.map(({ name }) => name)],
   steps: [],
 });

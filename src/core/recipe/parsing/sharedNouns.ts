@@ -4,7 +4,7 @@ import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 /** Nouns that a list may say once: "coconut and castor oil". */
-const SHARED_NOUNS: ReadonlySet<string> = new Set([
+export const SHARED_NOUNS: readonly string[] = [
   'oil',
   'oils',
   'butter',
@@ -18,7 +18,7 @@ const SHARED_NOUNS: ReadonlySet<string> = new Set([
   'tea',
   'juice',
   'flour',
-]);
+];
 /** How far ahead the name may stand whose noun is shared, elements. */
 const SHARED_NOUN_WITHIN = 8;
 /** A nut or a seed stands whole in few recipes: in a list that ends in oil or milk, its own oil or milk is meant. */
@@ -48,7 +48,7 @@ export function withSharedNouns(
       element.kind === 'word' ||
       !ahead.some(({ kind, from }) => kind === 'amount' && next && from < next.from);
     const noun = next && isOneList ? (tokens[next.to - 1]?.word ?? '') : '';
-    const matches = SHARED_NOUNS.has(noun) ? lexicon.inWords([word, noun]) : [];
+    const matches = SHARED_NOUNS.includes(noun) ? lexicon.inWords([word, noun]) : [];
     const [match] = matches;
     return match && matches.length === 1 && match.words === 2
       ? { kind: 'name', from: element.from, to: element.to, match: { item: match.item, words: 1 } }

@@ -4,6 +4,7 @@ import { readLines, unreadLines } from '../larder';
 import { parseRecipe } from './parseRecipe';
 import { withLineSaid } from './replace';
 import { recipesIn } from './split';
+import fifth from './tellings/fifth.json';
 import fourth from './tellings/fourth.json';
 import more from './tellings/more.json';
 import own from './tellings/own.json';
@@ -20,7 +21,7 @@ interface Telling extends Partial<Omit<ToldUse, 'claim' | 'warmth'>> {
   readonly warmth?: string;
 }
 
-const TELLINGS = [...own, ...more, ...third, ...fourth] as unknown as readonly Telling[];
+const TELLINGS = [...own, ...more, ...third, ...fourth, ...fifth] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',
   'warmth',

@@ -35,13 +35,19 @@ export function titleOf(told: Told): Title | null {
   const [first] = told.rows;
   if (!first) return null;
   const start = startOfRow(told.tokens, first);
-  return (
+  const title =
     introduced(told, start, first) ??
     wholeRow(told, start, first) ??
     beforeColon(told, start, first) ??
-    firstSentence(told, first)
-  );
+    firstSentence(told, first);
+  return title && isSaid(told, title) ? title : null;
 }
+
+/** "Okay so", "hi": words with which one begins to speak are no title. */
+const isSaid = ({ tokens }: Told, { from, to }: Title): boolean =>
+  tokens.slice(from, to).some((token) => isWord(token) && !FILLERS.test(token.word));
+const FILLERS =
+  /^(?:ok|okay|so|well|right|hi|hello|hey|girls?|guys|ladies|everyone|all|now|then|here|goes|listen|um|oi|oie|gente|meninas|hola|chicas|bonjour|salut|coucou|les|filles|hallo|madels|ciao|ragazze|namaste)$/;
 
 const hasKind = ({ tokens, words }: Told, from: number, to: number): boolean =>
   namesKind(words, tokens, from, to);
@@ -122,7 +128,8 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
   if (items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon))
     return null;
   const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
-  const isTitle = hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > 1;
+  const isMade = inside.some((token) => isWord(token, MADE)) && inside.length > 1 && measured > 0;
+  const isTitle = hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > 1 || isMade;
   return isTitle ? cut(told, start, colon) : null;
 }
 

@@ -10,6 +10,7 @@ import { singular } from '../ingredients';
 import type { Deed } from '../larder';
 import type { PieceSize } from './lineAmount';
 import { PhraseTable } from './phrases';
+import type { Texture } from './textures';
 import type { Token } from './tokens';
 
 export type TimeUnit = 'min' | 'h' | 'day' | 'week' | 'month';
@@ -44,6 +45,10 @@ const ROLES = [
   'some',
   'beside',
   'days',
+  'infusedOil',
+  'infusedIn',
+  'contains',
+  'persons',
 ] as const;
 export type Role = (typeof ROLES)[number];
 
@@ -62,6 +67,8 @@ interface Words extends Partial<Record<Role, readonly string[]>> {
   readonly verbs: Readonly<Record<string, readonly string[]>>;
   readonly headings?: Readonly<Record<string, readonly string[]>>;
   readonly claims?: Readonly<Record<string, readonly string[]>>;
+  readonly textures?: Readonly<Record<string, readonly string[]>>;
+  readonly wholes?: Readonly<Record<string, number>>;
   readonly describing: string;
 }
 
@@ -83,6 +90,9 @@ export interface Vocabulary {
   readonly deeds: PhraseTable<Deed>;
   readonly headings: PhraseTable<'ingredients' | 'method' | 'noise'>;
   readonly claims: PhraseTable<'protein' | 'moisture'>;
+  readonly textures: PhraseTable<Texture>;
+  /** "Halve everything": by what all that was told before is multiplied. */
+  readonly wholes: PhraseTable<number>;
   readonly roles: Readonly<Record<Role, PhraseTable<true>>>;
   /** Words that describe and do not name. */
   readonly describing: ReadonlySet<string>;
@@ -124,6 +134,8 @@ function vocabularyOf(languages: readonly string[]): Vocabulary {
     deeds: keyed<Deed>(pick('verbs')),
     headings: keyed(pick('headings')),
     claims: keyed(pick('claims')),
+    textures: keyed(pick('textures')),
+    wholes: valued(pick('wholes')),
     roles: Object.fromEntries(ROLES.map((role) => [role, listed(pick(role))])) as Record<
       Role,
       PhraseTable<true>

@@ -1,10 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { listed } from '../../base/language';
-import { rounded, UNITS, type CupKind } from '../../base/measures';
+import { rounded, UNITS } from '../../base/measures';
 import type { Ingredient, Preparation } from '../../records/shapes';
 import { plainWords, usualPreparation, type PhraseMatch } from '../ingredients';
 import { MADE_GRAMS_PER_ML, type Assumption, type Larder, type ReadLine, type UnreadLine } from '../larder';
-import { gramsOf, problemOfGrams, type Measures } from './grams';
+import { gramsOf, problemOfGrams, type KitchenMeasures, type Measures } from './grams';
 import type { LarderItem, NameLexicon } from './lexicon';
 import { NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText, lineText, preparationNamed, tellingWord } from './lineText';
@@ -15,7 +15,7 @@ export interface ReadingOptions {
   readonly larder: Larder;
   /** What its things are called. */
   readonly lexicon: NameLexicon;
-  readonly cup: CupKind;
+  readonly kitchen: KitchenMeasures;
   /** Mass of the hair that it is for, g; of middling hair where nothing is known. */
   readonly hairGrams: number;
   /** Words that describe and do not name, in the languages of the text. */
@@ -142,7 +142,7 @@ function weighed(
     ? preparationTaken(ingredient, amount, quantity, plain, assumptions)
     : undefined;
   const spooned = { ...measures, gramsPerMl: preparation?.gramsPerMl ?? measures.gramsPerMl };
-  const grams = gramsOf(quantity, amount, spooned, name, options.cup, assumptions);
+  const grams = gramsOf(quantity, amount, spooned, name, options.kitchen, assumptions);
   if (typeof grams === 'string') return unreadPart('no-weight', grams, [`10 g ${name}`]);
   const problem = problemOfGrams(grams, name);
   if (problem) return { status: 'unread', problem, suggestions: [] };
