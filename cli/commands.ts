@@ -83,16 +83,19 @@ function classified(text: string, options: CommandOptions): Record<string, unkno
       `${oneLine(judged.problems)}${first ? ` First line: ${first.problem.message}` : ''}`,
     );
   }
-  const { verdict, cautions, details } = judged.value;
+  const { verdict, cautions, details, doses, argument } = judged.value;
   const { acidity, roles, flips } = details;
   return shortNumbers({
-    headline: toldHeadline(verdict, read),
+    headline: toldHeadline(judged.value, read),
     ...verdictJson(verdict, lines.flatMap(ledgerLine(verdict))),
     pH: acidity.pH,
     roles,
     flips: flips.map(({ name, fromGrams, toGrams, to }) => ({ name, fromGrams, toGrams, to })),
     unparsed: unparsed.map(({ text: line, problem }) => ({ text: line, problem: problem.message })),
     warnings: cautions.map(({ id, level, text: words, act }) => ({ id, level, text: words, act })),
+    label: read.isLabel,
+    checkFirst: doses,
+    argument,
     title,
     minutes: use.minutes,
     warmth: use.warmth,

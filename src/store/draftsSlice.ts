@@ -10,6 +10,7 @@ export const recipeDraftSchema = z.strictObject({
   use: recipeVersionSchema.shape.use,
   contactMinutes: z.string(),
   warmth: recipeVersionSchema.shape.warmth,
+  countedAs: recipeVersionSchema.shape.countedAs,
 });
 export type RecipeDraft = Readonly<z.infer<typeof recipeDraftSchema>>;
 

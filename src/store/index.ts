@@ -32,6 +32,7 @@ export {
 export {
   headChosen,
   prefsChanged,
+  selectOwnMeasures,
   selectPrefs,
   TEXT_SIZES,
   WEEK_START_DAYS,

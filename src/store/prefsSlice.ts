@@ -1,8 +1,9 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { languageSchema } from '@/core/base/language';
 import { instantSchema, VIEWS } from '@/core/base/measures';
 import { effortSchema } from '@/core/plan/agenda';
+import type { OwnMeasures } from '@/core/recipe/parsing';
 
 export const TEXT_SIZES = ['100', '115', '130', '150'] as const;
 export const WEEK_STARTS = ['monday', 'saturday', 'sunday'] as const;
@@ -18,6 +19,11 @@ export const prefsSchema = z.object({
   headId: z.string().nullable(),
   /** What “a cup” holds. */
   cup: z.enum(['us', 'metric']),
+  /** What her own cup and spoon hold, ml; null until she filled them once. */
+  myCup: z.number().min(20).max(1000).nullable(),
+  mySpoon: z.number().min(1).max(100).nullable(),
+  /** Recipes may be spoken; the browser sends what it hears to its maker. */
+  dictation: z.boolean(),
   /** How amounts are shown. */
   view: z.enum(VIEWS),
   /** How many CSS pixels of this screen are a millimetre; null until it was held against a card. */
@@ -45,6 +51,9 @@ const initialState: Prefs = {
   language: 'system',
   headId: null,
   cup: 'us',
+  myCup: null,
+  mySpoon: null,
+  dictation: false,
   view: 'grams',
   pixelsPerMm: null,
   sound: true,
@@ -71,6 +80,18 @@ export const prefsSlice = createSlice({
 });
 
 export const { prefsLoaded, headChosen, prefsChanged } = prefsSlice.actions;
+/** What a recipe's measures hold in her kitchen. */
+export const selectOwnMeasures = createSelector(
+  [
+    (root: { readonly prefs: Prefs }) => root.prefs.myCup,
+    (root: { readonly prefs: Prefs }) => root.prefs.mySpoon,
+  ],
+  (cup, spoon): OwnMeasures => ({
+    ...(cup ? { 'my cup': cup } : {}),
+    ...(spoon ? { 'my spoon': spoon } : {}),
+  }),
+);
+
 export const selectPrefs = (root: { readonly prefs: Prefs }) => root.prefs;
 
 /** Stored text to prefs; what is missing or not valid falls back to the defaults. */

@@ -7,12 +7,14 @@ import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
 import { demoRecords } from '@/core/lab/simulation';
 import type { HairQuestion } from '@/core/plan/question';
 import type { Larder } from '@/core/recipe/larder';
+import type { OwnMeasures } from '@/core/recipe/parsing';
 import { readBackup, type Backup } from '@/core/records/files';
 import type { Head, StoredRecord } from '@/core/records/shapes';
 
 export interface TextQuestion {
   readonly text: string;
   readonly cup: CupKind;
+  readonly own: OwnMeasures;
   readonly head: Head | undefined;
   /** Which of the larders that were told. */
   readonly larderId: number;
@@ -31,9 +33,9 @@ export const estimatorApi = {
     known = { id, larder: larderOf(all, live) };
   },
   /** Null where the larder is not known here. */
-  judgeText: ({ text, cup, head, larderId }: TextQuestion): JudgedText | null =>
+  judgeText: ({ text, cup, own, head, larderId }: TextQuestion): JudgedText | null =>
     known?.id === larderId
-      ? judgedText(text, { larder: known.larder, cup, head, hairGrams: head && hairMassGrams(head) })
+      ? judgedText(text, { larder: known.larder, cup, own, head, hairGrams: head && hairMassGrams(head) })
       : null,
 };
 

@@ -137,7 +137,7 @@ function Rows({ label, rows }: { label: string; rows: readonly (readonly [string
 }
 
 function factsOf(recipe: RecipeVersion, larder: Larder, school: School) {
-  const judged = judge(recipe.lines, undefined, larder, { school });
+  const judged = judge(recipe.lines, undefined, larder, { school, strained: recipe.strained });
   if (!judged.ok) return undefined;
   const { lines, verdict } = judged.value;
   const { loads, strength, finishedGrams } = verdict;

@@ -117,7 +117,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
     );
   const chosen = draft.kind === 'heads' ? amounts.map((amount) => amount.head) : head ? [head] : [];
   const stops = chosen.flatMap((each) => {
-    const judged = judge(recipe.lines, each, larder);
+    const judged = judge(recipe.lines, each, larder, { strained: recipe.strained });
     return judged.ok ? judged.value.stops.map((caution) => ({ head: each, caution })) : [];
   });
   const begin = () =>

@@ -4,7 +4,8 @@ import { speak } from '@/core/base/language';
 import { speechOf } from '@/core/base/translation';
 import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
 import { CATALOGUE_LARDER } from '@/core/recipe/larder';
-import { makeStore } from '@/store';
+import { ofKind } from '@/core/records/shapes';
+import { makeStore, prefsChanged, selectLiveRecords } from '@/store';
 import { memoryStorage, over } from '@/store/testing/memoryStorage';
 import { messages as portuguese } from '../../../data/languages/pt';
 import { RecipeEditor } from './RecipeEditor';
@@ -23,6 +24,13 @@ jest.mock('@/workers', () => ({
     }),
 }));
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), push: jest.fn() } }));
+
+// The browser's own; the test page has none, and nothing here is measured.
+globalThis.ResizeObserver ??= class {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+};
 
 const judge = (text: string) => judgedText(text, { larder: CATALOGUE_LARDER, cup: 'us', head: undefined });
 
@@ -147,10 +155,84 @@ describe('a recipe that is typed', () => {
     expect(headline()).not.toBe('Too much is guessed to say');
   });
 
+  it('asks about an amount far beyond use before any verdict', async () => {
+    opens();
+    await answers(0);
+    await types('1 cup hydrolysed keratin\n2 tbsp honey');
+    await answers(1);
+    expect(headline()).toBe('First: is that amount right?');
+    expect(screen.queryByTestId('verdict')).toBeNull();
+    await act(async () => void fireEvent.click(screen.getByTestId('dose-right')));
+    expect(headline()).toMatch(/Protein/);
+    expect(screen.queryByTestId('verdict')).not.toBeNull();
+  });
+
+  it('argues with what it is called, and remembers what she decided', async () => {
+    const store = opens();
+    await answers(0);
+    await types('Protein mask: 1 avocado, 2 tbsp honey, 3 tbsp coconut milk.');
+    await answers(1);
+    expect(screen.getByTestId('claim-question').textContent).toMatch(/You call it protein\. Is it\?/);
+    await act(async () => void fireEvent.click(screen.getByTestId('claim-mine')));
+    expect(screen.queryByTestId('claim-question')).toBeNull();
+    await act(async () => {
+      fireEvent.click(screen.getByTestId('save-recipe'));
+      await Promise.resolve();
+    });
+    const [saved] = ofKind(selectLiveRecords(store.getState()), 'recipe');
+    expect(saved?.countedAs).toBe('protein');
+  });
+
+  it('saves each recipe of a paste as its own', async () => {
+    const store = opens();
+    await answers(0);
+    await types(
+      'Honey mask\n2 tbsp honey\n3 tbsp plain yogurt\n\nEvening oil\n2 tbsp olive oil\n1 tbsp castor oil',
+    );
+    await answers(1);
+    expect(screen.getByTestId('several-recipes').textContent).toContain('2 recipes in this text');
+    await act(async () => {
+      fireEvent.click(screen.getByTestId('save-each'));
+      await Promise.resolve();
+    });
+    const saved = ofKind(selectLiveRecords(store.getState()), 'recipe').map(({ name }) => name);
+    expect(saved.sort()).toEqual(['Evening oil', 'Honey mask']);
+  });
+
+  it('sends the list of a label where labels are read, and gives no verdict on it', async () => {
+    opens();
+    await answers(0);
+    await types(
+      'Aqua, Cetearyl Alcohol, Behentrimonium Chloride, Glycerin, Hydrolyzed Wheat Protein, Phenoxyethanol, Parfum',
+    );
+    await answers(1);
+    expect(screen.queryByTestId('label-offer')).not.toBeNull();
+    expect(screen.queryByTestId('verdict')).toBeNull();
+  });
+
+  it('takes what is said aloud where that is switched on', async () => {
+    let heard: ((event: unknown) => void) | null = null;
+    class Recognition {
+      set onresult(listener: (event: unknown) => void) {
+        heard = listener;
+      }
+      start(): void {}
+      stop(): void {}
+    }
+    Object.assign(globalThis, { SpeechRecognition: Recognition });
+    const store = newStore();
+    opens(store);
+    expect(screen.queryByTestId('dictate')).toBeNull();
+    await act(async () => void store.dispatch(prefsChanged({ dictation: true })));
+    await act(async () => void fireEvent.click(screen.getByTestId('dictate')));
+    await act(async () => heard?.({ resultIndex: 0, results: [[{ transcript: 'two spoons of honey' }]] }));
+    expect(screen.getByTestId<HTMLTextAreaElement>('recipe-text').value).toBe('two spoons of honey');
+  });
+
   it('shows the verdict before while the next is read, and nothing of what was asked before it was closed', async () => {
     opens();
     await answers(0);
-    await types('3 tbsp hydrolysed silk\n100 ml water');
+    await types('1 tbsp hydrolysed silk\n150 ml water');
     await answers(1);
     const before = headline();
     expect(before).toMatch(/protein/i);

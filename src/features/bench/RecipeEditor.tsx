@@ -3,60 +3,40 @@ import { router } from 'expo-router';
 import { memo, useCallback, useEffect, useState } from 'react';
 import { useForm, useWatch, type Control, type UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
-import { perLanguage } from '@/core/base/language';
-import { CUPS, VIEWS } from '@/core/base/measures';
-import { writeRecipes } from '@/core/files/sharing';
-import { hairMassGrams } from '@/core/hair/state';
 import { isTooGuessed, toldHeadline, type Judged, type JudgedText } from '@/core/kitchen/formulation';
-import { rewriteIn } from '@/core/kitchen/making';
 import type { ParsedLine } from '@/core/recipe/larder';
 import { withLineSaid } from '@/core/recipe/parsing';
-import { ofKind } from '@/core/records/shapes';
 import { RECIPE_USES, type RecipeVersion } from '@/core/records/shapes';
-import {
-  NEW_RECIPE,
-  prefsChanged,
-  selectLiveRecords,
-  selectPrefs,
-  useAppDispatch,
-  useAppSelector,
-  type RecipeDraft,
-} from '@/store';
-import { Body, Button, Choice, Problem, Screen, Small, useWide } from '@/ui';
+import { NEW_RECIPE, selectPrefs, useAppSelector, type RecipeDraft } from '@/store';
+import { Button, Screen, Small, useWide } from '@/ui';
 import { recipeUseWords } from '../shared/beatWords';
-import { fileNameOf, saveTextFile } from '../shared/browserFiles';
 import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
-import { cupKinds, viewWords } from '../shared/settingWords';
-import { newStamp, withdrawing } from '../shared/stamp';
+import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
-import { useLarder } from '../shared/useLarder';
+import { ClaimQuestion, DoseQuestion, LabelOffer, WouldHaveToSay } from './Questions';
+import { ReadRows } from './ReadRows';
 import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
-import { OneLine, RecipeLines } from './RecipeLines';
-import { ToldText } from './ToldText';
+import { SavedActions } from './SavedActions';
+import { SplitPaste } from './SplitPaste';
+import { canDictate, useDictation } from './useDictation';
 import { useJudged } from './useJudged';
 import { isSameDraft, useKeptDraft } from './useKeptDraft';
-import { VerdictPane } from './VerdictPane';
+import { useReading } from './useReading';
+import { Cautions, VerdictPane } from './VerdictPane';
 
 const example = () => t`2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk`;
-
-const viewOptions = perLanguage(() => VIEWS.map((value) => ({ value, label: viewWords()[value].label })));
-const cupOptions = perLanguage(() =>
-  cupKinds().map((value) => ({ value, label: t`cup ${{ millilitres: CUPS[value].millilitres }} ml` })),
-);
 
 /** Paste or type a recipe; the verdict follows. Saving an existing one writes its next version. */
 export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; text?: string | undefined }) {
   const add = useAddRecords();
-  const larder = useLarder();
-  const { cup } = useAppSelector(selectPrefs);
-  const head = useHead();
-  const hairGrams = head && hairMassGrams(head);
+  const reading = useReading();
+  const { larder } = reading;
   const stamped = (draft: RecipeDraft) => {
     const stamp = newStamp();
     const own = { recipeId: existing?.recipeId ?? stamp.id, version: (existing?.version ?? 0) + 1 };
-    return versionFromDraft(draft, { ...stamp, ...own }, { larder, cup, hairGrams });
+    return versionFromDraft(draft, { ...stamp, ...own }, reading);
   };
   const saved = existing ? draftOf(existing) : EMPTY_RECIPE;
   const { start, keep, drop } = useKeptDraft(existing?.recipeId ?? NEW_RECIPE, saved);
@@ -78,8 +58,8 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
         callback: ({ values }) => changed(values.text),
       }),
   }));
-  const read = useJudged(typed);
-  const { judged } = read;
+  const read = useOwnJudgement(useJudged(typed));
+  const { judged, isRight } = read;
   const setText = useCallback((changed: string) => setValue('text', changed), [setValue]);
   const replaceLine = useCallback(
     (line: ParsedLine, by: string) => {
@@ -94,7 +74,14 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   useTold(read, { getFieldState, setValue }, !existing);
 
   const pane = judged.ok ? (
-    <EditorPane control={control} judged={judged.value} recipeId={existing?.recipeId} />
+    <BesideText
+      control={control}
+      read={read}
+      judged={judged.value}
+      recipeId={existing?.recipeId}
+      onRight={isRight}
+      onCount={(as) => setValue('countedAs', as, { shouldDirty: true })}
+    />
   ) : undefined;
 
   const save = handleSubmit((checked) => {
@@ -119,6 +106,13 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
     >
       {existing ? <SavedActions recipe={existing} /> : null}
       <RecipeText control={control} />
+      <Dictation
+        onHeard={(heard) => setText(`${getValues('text')}${getValues('text') === '' ? '' : '\n'}${heard}`)}
+      />
+      {existing ? null : (
+        <SplitPaste recipes={read.recipes} text={read.text} onText={setText} onSaved={drop} />
+      )}
+      {read.isLabel ? <LabelOffer text={read.text} /> : null}
       <ReadRows read={read} onText={setText} onReplace={replaceLine} />
       {wide ? null : pane}
       <RecipeFields control={control} />
@@ -143,7 +137,7 @@ function headOf(read: JudgedText): { headline: string; reason?: string } {
       headline: t`Tell it your way`,
       reason: t`As a list or as you would say it. The verdict follows as you type.`,
     };
-  const headline = toldHeadline(read.judged.value.verdict, read);
+  const headline = toldHeadline(read.judged.value, read);
   return isTooGuessed(read)
     ? { headline, reason: t`Say how much of what is marked, and the verdict follows.` }
     : { headline };
@@ -194,6 +188,70 @@ const RecipeFields = memo(function RecipeFields({ control }: { control: Control<
     </>
   );
 });
+
+/** Takes recipes by ear, where it is switched on and the browser can. */
+function Dictation({ onHeard }: { onHeard: (heard: string) => void }) {
+  const { dictation } = useAppSelector(selectPrefs);
+  const { listens, start, stop } = useDictation(onHeard);
+  if (!dictation || !canDictate()) return null;
+  return (
+    <View className="flex-row flex-wrap items-center gap-3">
+      <Button
+        label={listens ? t`Stop listening` : t`Say it aloud`}
+        onPress={listens ? stop : start}
+        testID="dictate"
+      />
+      <Small live>
+        {listens ? t`It listens; what it hears goes through the maker of this browser.` : ''}
+      </Small>
+    </View>
+  );
+}
+
+/** Amounts that she said are meant so are asked about no more, as long as they stay what they are. */
+function useOwnJudgement(read: JudgedText): JudgedText & { isRight: () => void } {
+  const [right, setRight] = useState<ReadonlySet<string>>(new Set());
+  const { judged } = read;
+  const keyOf = ({ name, percent }: Judged['doses'][number]) => `${name} ${percent.toFixed(0)}`;
+  const isRight = () =>
+    setRight(new Set([...right, ...(judged.ok ? judged.value.doses.map((dose) => keyOf(dose)) : [])]));
+  const doses = judged.ok ? judged.value.doses.filter((dose) => !right.has(keyOf(dose))) : [];
+  return judged.ok
+    ? { ...read, judged: { ...judged, value: { ...judged.value, doses } }, isRight }
+    : { ...read, isRight };
+}
+
+interface BesideTextProps extends EditorPaneProps {
+  readonly read: JudgedText;
+  readonly onRight: () => void;
+  readonly onCount: (as: RecipeVersion['countedAs']) => void;
+}
+
+/** The verdict, or what has to be said before there is one. */
+function BesideText({ read, onRight, onCount, ...pane }: BesideTextProps) {
+  const countedAs = useWatch({ control: pane.control, name: 'countedAs' });
+  const { doses, argument, cautions } = pane.judged;
+  if (doses.length > 0)
+    return (
+      <View className="gap-5">
+        <DoseQuestion doses={doses} onRight={onRight} />
+        <Cautions cautions={cautions} level="stop" />
+      </View>
+    );
+  if (isTooGuessed(read))
+    return (
+      <View className="gap-5">
+        {read.parsed.ok ? <WouldHaveToSay recipe={read.parsed.value} /> : null}
+        <Cautions cautions={cautions} level="stop" />
+      </View>
+    );
+  return (
+    <View className="gap-5">
+      {argument ? <ClaimQuestion argument={argument} countedAs={countedAs} onCount={onCount} /> : null}
+      <EditorPane {...pane} />
+    </View>
+  );
+}
 
 interface EditorPaneProps {
   readonly control: Control<RecipeDraft>;
@@ -255,126 +313,6 @@ function EditorActions({ control, saved, isNew, onKeep, onSave, onReset }: Edito
     </>
   );
 }
-
-/** What can be done with a recipe that is saved. */
-function SavedActions({ recipe }: { recipe: RecipeVersion }) {
-  const { recipeId, name } = recipe;
-  const add = useAddRecords();
-  const records = useAppSelector(selectLiveRecords);
-  const larder = useLarder();
-  const takeOut = () => {
-    const versions = records.filter((record) => record.kind === 'recipe' && record.recipeId === recipeId);
-    add(
-      withdrawing(versions.map(({ id }) => id)),
-      t`${name} is taken out; what was made and done with it stays.`,
-    );
-    router.navigate('/bench');
-  };
-  const passOn = () =>
-    saveTextFile(
-      `${fileNameOf(name)}.json`,
-      writeRecipes(larder, [recipeId], ofKind(records, 'ingredient'), new Date().toISOString()),
-      'application/json',
-    );
-  const [twin] = larder.twinsOf(recipe);
-  return (
-    <View className="flex-row flex-wrap gap-3">
-      {twin ? (
-        <Body className="basis-full">
-          {t`Version ${{ version: recipe.version }} was written in two places: ${{ otherNumber: larder.versionName(twin) }} and ${{ versionNumber: larder.versionName(recipe) }} are both kept, and “Compare” shows what differs. This is ${{ versionNumber: larder.versionName(recipe) }}.`}
-        </Body>
-      ) : null}
-      <Button
-        label={t`Make it`}
-        onPress={() => router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId } })}
-        testID="make-recipe"
-      />
-      <Button
-        label={t`Compare`}
-        hint={t`Compare ${{ recipeName: recipe.name }} with another version or recipe`}
-        onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}
-      />
-      <Button
-        label={t`A card to print`}
-        hint={t`A card of ${name} to print`}
-        onPress={() => router.push({ pathname: '/bench/card/[recipeId]', params: { recipeId } })}
-        testID="recipe-card"
-      />
-      <Button
-        label={t`Pass it on`}
-        hint={t`A file of ${name} for a friend`}
-        onPress={passOn}
-        testID="pass-on"
-      />
-      <Button
-        tone="quiet"
-        label={t`Take it out`}
-        hint={t`Take ${name} out of the bench; what was made and done with it stays`}
-        onPress={takeOut}
-        testID="remove-recipe"
-      />
-    </View>
-  );
-}
-
-interface ReadRowsProps {
-  readonly read: JudgedText;
-  readonly onText: (changed: string) => void;
-  readonly onReplace: (line: ParsedLine, by: string) => void;
-}
-
-/** The rows as they were understood, in the chosen view, or why there are none. */
-const ReadRows = memo(function ReadRows({ read, onText, onReplace }: ReadRowsProps) {
-  const { text, parsed, judged, formula } = read;
-  const dispatch = useAppDispatch();
-  const larder = useLarder();
-  const { cup, view } = useAppSelector(selectPrefs);
-  if (!parsed.ok) return text.trim() === '' ? null : <Problem live>{parsed.problems[0].message}</Problem>;
-  return (
-    <View className="gap-3">
-      <ToldText
-        text={text}
-        recipe={parsed.value}
-        lineView={(line, index) => (
-          <OneLine
-            line={line}
-            index={index}
-            recipe={parsed.value}
-            view={view}
-            formula={formula}
-            onReplace={onReplace}
-          />
-        )}
-      />
-      <View className="flex-row flex-wrap items-center gap-3">
-        <Choice
-          label={t`Show amounts in`}
-          options={viewOptions()}
-          value={view}
-          onChange={(chosen) => dispatch(prefsChanged({ view: chosen }))}
-        />
-        <Choice
-          label={t`A cup holds`}
-          options={cupOptions()}
-          value={cup}
-          onChange={(chosen) => dispatch(prefsChanged({ cup: chosen }))}
-        />
-      </View>
-      <View className="items-start">
-        <Button
-          tone="quiet"
-          label={t`Write the recipe in ${{ view: viewWords()[view].label }}`}
-          onPress={() => onText(rewriteIn(view, parsed.value, larder))}
-          testID="rewrite"
-        />
-      </View>
-      {!judged.ok && judged.problems[0].code !== 'nothing-weighed' ? (
-        <Problem live>{judged.problems[0].message}</Problem>
-      ) : null}
-      <RecipeLines recipe={parsed.value} view={view} formula={formula} onReplace={onReplace} />
-    </View>
-  );
-});
 
 /** The form takes what the telling sets: its name, minutes and warmth, as long as she has not set them herself. */
 function useTold(

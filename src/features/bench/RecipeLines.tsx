@@ -15,6 +15,7 @@ import {
 } from '@/core/recipe/larder';
 import { Body, Button, Problem, Small, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
+import { GuessSlider } from './GuessSlider';
 
 interface RecipeLinesProps {
   readonly recipe: ParsedRecipe;
@@ -142,9 +143,17 @@ const ReadRow = memo(function ReadRow({ line, named, view, percent, findings, on
         <Doubt
           key={assumption.code}
           text={assumption.text}
-          alternatives={assumption.alternatives}
+          alternatives={assumption.between ? [] : assumption.alternatives}
           onChoose={(by) => onReplace(line, by)}
-        />
+        >
+          {assumption.between ? (
+            <GuessSlider
+              between={assumption.between}
+              name={line.name}
+              onChoose={(by) => onReplace(line, by)}
+            />
+          ) : null}
+        </Doubt>
       ))}
       {findings.map((finding) => (
         <Problem key={finding.code}>{finding.text}</Problem>
@@ -161,10 +170,12 @@ function Doubt({
   text,
   alternatives,
   onChoose,
+  children,
 }: {
   text: string;
   alternatives: readonly Alternative[];
   onChoose: (line: string) => void;
+  children?: React.ReactNode;
 }) {
   const [all, setAll] = useState(false);
   const shown = all ? alternatives : alternatives.slice(0, SHOWN_CHOICES);
@@ -188,6 +199,7 @@ function Doubt({
           onPress={() => setAll(true)}
         />
       ) : null}
+      {children}
     </View>
   );
 }

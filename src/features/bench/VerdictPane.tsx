@@ -25,7 +25,7 @@ import { capital, grams } from '../shared/amounts';
 import { minutesText } from '../shared/beatWords';
 import { Ledger, Schools } from './Ledger';
 
-interface VerdictPaneProps extends Judged {
+interface VerdictPaneProps extends Pick<Judged, 'verdict' | 'details' | 'cautions'> {
   readonly head: Head | undefined;
   readonly contactMinutes: number;
   readonly warmth: Warmth;
@@ -71,7 +71,7 @@ export function VerdictPane({ verdict, details, cautions, response, ...use }: Ve
   );
 }
 
-function Cautions({ cautions, level }: { cautions: readonly Caution[]; level: Caution['level'] }) {
+export function Cautions({ cautions, level }: { cautions: readonly Caution[]; level: Caution['level'] }) {
   const shown = cautions.filter((caution) => caution.level === level);
   if (shown.length === 0) return null;
   return (

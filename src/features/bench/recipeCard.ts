@@ -23,7 +23,7 @@ function makingTitle({ totalMinutes, handsMinutes }: Making['timetable']): strin
 export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPart[] {
   const { recipe, lines, weighed, verdict, headline, timetable } = making;
   const heat = recipe.warmth === 'warm' ? t`, warm under a cap` : '';
-  const judged = judge(recipe.lines, head, larder);
+  const judged = judge(recipe.lines, head, larder, { strained: recipe.strained });
   const cautions = judged.ok ? judged.value.cautions : [];
   return [
     {

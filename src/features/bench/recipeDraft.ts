@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/base/measures';
-import { checkNoCycle, savedLine, type Larder } from '@/core/recipe/larder';
-import { parseRecipe } from '@/core/recipe/parsing';
+import { checkNoCycle, savedLine, type Larder, type ParsedRecipe } from '@/core/recipe/larder';
+import { parseRecipe, type OwnMeasures } from '@/core/recipe/parsing';
 import { recipeVersionSchema, type RecipeVersion } from '@/core/records/shapes';
 import type { RecipeDraft } from '@/store';
 
@@ -13,9 +13,21 @@ export const EMPTY_RECIPE: RecipeDraft = {
   warmth: 'room',
 };
 
+/** A draft of a text alone, with what it says of itself. */
+export function draftOfText(text: string, parsed: ParsedRecipe, fallbackName: string): RecipeDraft {
+  const { title, told } = parsed;
+  return {
+    ...EMPTY_RECIPE,
+    text,
+    name: title ?? fallbackName,
+    contactMinutes: told.minutes === null ? EMPTY_RECIPE.contactMinutes : String(told.minutes),
+    warmth: told.warmth ?? EMPTY_RECIPE.warmth,
+  };
+}
+
 export function draftOf(version: RecipeVersion): RecipeDraft {
-  const { name, text, use, contactMinutes, warmth } = version;
-  return { name, text, use, contactMinutes: String(contactMinutes), warmth };
+  const { name, text, use, contactMinutes, warmth, countedAs } = version;
+  return { name, text, use, contactMinutes: String(contactMinutes), warmth, countedAs };
 }
 
 type Stamp = Pick<RecipeVersion, 'id' | 'recordedAt' | 'recipeId' | 'version'>;
@@ -24,7 +36,12 @@ type Stamp = Pick<RecipeVersion, 'id' | 'recordedAt' | 'recipeId' | 'version'>;
 export function versionFromDraft(
   draft: RecipeDraft,
   stamp: Stamp,
-  reading: { readonly larder: Larder; readonly cup: CupKind; readonly hairGrams?: number | undefined },
+  reading: {
+    readonly larder: Larder;
+    readonly cup: CupKind;
+    readonly own?: OwnMeasures | undefined;
+    readonly hairGrams?: number | undefined;
+  },
 ): Result<RecipeVersion> {
   const parsed = parseRecipe(draft.text, reading);
   if (!parsed.ok) return failed(parsed.problems[0].code, parsed.problems[0].message, 'text');
@@ -55,6 +72,8 @@ export function versionFromDraft(
     warmth: draft.warmth,
     contactMinutes: minutes,
     lines,
+    ...(parsed.value.told.strained ? { strained: true } : {}),
+    ...(draft.countedAs ? { countedAs: draft.countedAs } : {}),
   });
   if (result.success) return ok(result.data);
   return failedBySchema(result.error.issues, ({ path }) => ({ path: String(path[0] ?? 'text') }));

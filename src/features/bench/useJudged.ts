@@ -2,7 +2,7 @@ import isEqual from 'fast-deep-equal';
 import { startTransition, useEffect, useState } from 'react';
 import { hairMassGrams } from '@/core/hair/state';
 import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
-import { selectLarderContents, selectPrefs, useAppSelector } from '@/store';
+import { selectLarderContents, selectOwnMeasures, selectPrefs, useAppSelector } from '@/store';
 import { askJudgement } from '@/workers';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
@@ -24,9 +24,10 @@ export function useJudged(typed: Typed): JudgedText {
   const larder = useLarder();
   const contents = useAppSelector(selectLarderContents);
   const { cup } = useAppSelector(selectPrefs);
+  const own = useAppSelector(selectOwnMeasures);
   const hairGrams = head && hairMassGrams(head);
   // The first is read on the page: nothing is typed yet that it could hold up.
-  const [judged, setJudged] = useState(() => judgedText(typed.start, { larder, cup, head, hairGrams }));
+  const [judged, setJudged] = useState(() => judgedText(typed.start, { larder, cup, own, head, hairGrams }));
 
   useEffect(() => {
     let current = true;
@@ -35,8 +36,8 @@ export function useJudged(typed: Typed): JudgedText {
     const read = async (text: string): Promise<void> => {
       reading = true;
       const answer =
-        (await askJudgement({ text, cup, head }, contents).catch(() => null)) ??
-        judgedText(text, { larder, cup, head, hairGrams });
+        (await askJudgement({ text, cup, own, head }, contents).catch(() => null)) ??
+        judgedText(text, { larder, cup, own, head, hairGrams });
       reading = false;
       if (!current) return;
       startTransition(() => setJudged((before) => (isEqual(before, answer) ? before : answer)));
@@ -56,6 +57,6 @@ export function useJudged(typed: Typed): JudgedText {
       current = false;
       end();
     };
-  }, [typed, contents, larder, cup, head, hairGrams]);
+  }, [typed, contents, larder, cup, own, head, hairGrams]);
   return judged;
 }

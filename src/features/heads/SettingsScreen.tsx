@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { LANGUAGES, languageSchema } from '@/core/base/language';
 import { VIEWS } from '@/core/base/measures';
@@ -13,7 +14,7 @@ import {
   WEEK_STARTS,
   type Prefs,
 } from '@/store';
-import { Button, Choice, FieldGroup, Heading, Screen, Small } from '@/ui';
+import { Button, Choice, Field, FieldGroup, Heading, Screen, Small } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import {
   cupKinds,
@@ -104,6 +105,31 @@ export function SettingsScreen() {
         value={prefs.cup}
         onChange={(cup) => set({ cup })}
       />
+      <OwnMeasure
+        label={t`My cup holds, ml`}
+        help={t`Fill it once with water and weigh or measure that; empty until you know. Recipes that say “my cup” count with it.`}
+        value={prefs.myCup}
+        limits={OWN_CUP}
+        onChange={(myCup) => set({ myCup })}
+        testID="my-cup"
+      />
+      <OwnMeasure
+        label={t`My spoon holds, ml`}
+        help={t`The one you mean by “my spoon”.`}
+        value={prefs.mySpoon}
+        limits={OWN_SPOON}
+        onChange={(mySpoon) => set({ mySpoon })}
+        testID="my-spoon"
+      />
+      <Setting
+        label={t`Recipes by ear`}
+        options={[
+          { value: 'off', label: t`no` },
+          { value: 'on', label: t`yes; what is heard goes through the browser’s maker` },
+        ]}
+        value={prefs.dictation ? 'on' : 'off'}
+        onChange={(value) => set({ dictation: value === 'on' })}
+      />
       <Setting
         label={t`A week begins on`}
         options={WEEK_STARTS.map((value) => ({ value, label: weekStartWords()[value] }))}
@@ -126,6 +152,44 @@ export function SettingsScreen() {
         onChange={(value) => set({ keys: value === 'on' })}
       />
     </Screen>
+  );
+}
+
+/** What a cup and a spoon can hold, ml. */
+const OWN_CUP = { least: 20, most: 1000 } as const;
+const OWN_SPOON = { least: 1, most: 100 } as const;
+
+interface OwnMeasureProps {
+  readonly label: string;
+  readonly help: string;
+  readonly value: number | null;
+  readonly limits: { readonly least: number; readonly most: number };
+  readonly onChange: (millilitres: number | null) => void;
+  readonly testID: string;
+}
+
+/** How much a measure of hers holds; kept as soon as it can be. */
+function OwnMeasure({ label, help, value, limits: { least, most }, onChange, testID }: OwnMeasureProps) {
+  const [text, setText] = useState(value === null ? '' : String(value));
+  const millilitres = Number(text.trim().replace(',', '.'));
+  const isEmpty = text.trim() === '';
+  const fits = isEmpty || (millilitres >= least && millilitres <= most);
+  return (
+    <Field
+      label={label}
+      help={help}
+      value={text}
+      numeric
+      problem={fits ? undefined : t`Write ${{ least }} to ${{ most }} ml.`}
+      onChange={(typed) => {
+        setText(typed);
+        const said = Number(typed.trim().replace(',', '.'));
+        if (typed.trim() === '') onChange(null);
+        else if (said >= least && said <= most) onChange(said);
+      }}
+      className="w-field-l"
+      testID={testID}
+    />
   );
 }
 

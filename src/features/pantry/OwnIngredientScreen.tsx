@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
@@ -22,10 +22,11 @@ import {
 
 /** An ingredient that the catalogue lacks: a bought product by its label, or anything by its figures. */
 export function OwnIngredientScreen() {
+  const { label } = useLocalSearchParams<{ label?: string }>();
   const add = useAddRecords();
   const stamped = (draft: OwnDraft) => ownFromDraft(draft, newStamp());
   const { control, handleSubmit, formState } = useForm<OwnDraft>({
-    defaultValues: NEW_OWN,
+    defaultValues: label === undefined ? NEW_OWN : { ...NEW_OWN, label },
     resolver: resolverOf(stamped),
   });
   const draft = useWatch({ control }) as OwnDraft;

@@ -59,7 +59,7 @@ export function offered(
   const masks = newestVersions(recipes).filter(({ use }) => use === 'mask');
   const testDays = patchTestDays(planSettings, head.headId);
   const whyNot = (version: RecipeVersion): string | null => {
-    const judged = judge(version.lines, head, larder);
+    const judged = judge(version.lines, head, larder, { strained: version.strained });
     if (!judged.ok) return t`${{ versionName: version.name }} is not understood well enough.`;
     const [stop] = judged.value.stops;
     if (stop) return `${version.name}: ${stop.text}`;
@@ -115,7 +115,7 @@ export function washPlanOf(setting: RunSetting, head: Head, history: HeadHistory
 export function dayUseOf(treatment: DayTreatment, head: Head, { larder }: HeadHistory): DayUse | null {
   const { minutes, warmth, batchId } = treatment;
   const version = larder.used(treatment);
-  const judged = version && judge(version.lines, head, larder);
+  const judged = version && judge(version.lines, head, larder, { strained: version.strained });
   if (!version || !judged?.ok) return null;
   const { lines, verdict } = judged.value;
   return {

@@ -89,7 +89,7 @@ export const DEMO_RECIPES = [
       use: 'mask',
       contactMinutes: 25,
       warmth: 'room',
-      lines: ['200 ml rice water', '1 tbsp hydrolysed silk', '1 tsp plain conditioner'],
+      lines: ['200 ml rice water', '18 ml hydrolysed silk', '1 tsp plain conditioner'],
     },
     'name',
   ),

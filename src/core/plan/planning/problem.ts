@@ -199,7 +199,7 @@ interface Around extends Omit<PlannedHead, 'agreed'> {
 /** None for a recipe that cannot be weighed or that a caution stops. */
 function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
   const { head, history, state, shelf, kitchen, rules, from } = around;
-  const judged = judge(version.lines, head, history.larder);
+  const judged = judge(version.lines, head, history.larder, { strained: version.strained });
   if (!judged.ok || judged.value.stops.length > 0) return [];
   // A scalp that is ill or sore is a doctor's, not an oil's.
   if (version.use === 'scalp-oil' && head.health.includes('scalp-condition')) return [];

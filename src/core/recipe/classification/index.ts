@@ -1,4 +1,5 @@
 export { acidityOf, type Acidity } from './acidity';
+export { argued, type Argument, type Claim } from './claims';
 export type { LineTrust } from './confidence';
 export { HALF_LOAD, STRONG_FROM, TANNIN_FIRMING } from './constants';
 export { doseOf, type Warmth } from './contact';

@@ -1,5 +1,5 @@
 import { sum } from '../../base/measures';
-import type { Active, Component, School } from '../../records/shapes';
+import type { Active, Component, Ingredient, School } from '../../records/shapes';
 import { sourceOf } from '../ingredients';
 import { partGrams, remainingGrams, surviving, type WeighedLine } from '../larder';
 import { AVAILABILITY, SOFTENING, TANNIN_FIRMING } from './constants';
@@ -36,6 +36,16 @@ export interface LineLoads {
   readonly assumed: boolean;
 }
 
+/**
+ * What makers count as protein is a named set (role "protein": egg, dairy, beans, seeds, gelatin, broken-down proteins),
+ * not grams: nobody calls coconut milk, avocado or banana protein. What else holds some acts as little as intact protein
+ * does for those who count broken-down protein only.
+ */
+function availability({ proteinForm, roles }: Ingredient, school: School): number {
+  const counts = proteinForm !== 'intact' || roles.includes('protein');
+  return AVAILABILITY[counts ? school : 'broken-down'][proteinForm];
+}
+
 /** What one line brings, in grams, under one school. */
 export function lineLoads(line: WeighedLine, school: School): LineLoads {
   const { ingredient, preparation } = line;
@@ -43,7 +53,7 @@ export function lineLoads(line: WeighedLine, school: School): LineLoads {
   const active = (part: Active) =>
     (line.grams * (ingredient.actives[part] ?? 0) * surviving(preparation, part)) / 100;
 
-  const protein = component('protein') * AVAILABILITY[school][ingredient.proteinForm];
+  const protein = component('protein') * availability(ingredient, school);
   const tannin = active('tannin');
   const fat = component('fat');
   const loads: Loads = {

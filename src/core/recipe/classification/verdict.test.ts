@@ -26,7 +26,7 @@ const GOLDEN: readonly [lines: string[], kinds: Record<'any' | 'broken' | 'mine'
   [['2 green tea bags', '2 cups water'], { any: 'rinse', broken: 'rinse', mine: 'rinse' }],
   [['1 egg', '2 tbsp olive oil', '1 tbsp honey'], { any: 'protein', broken: 'moisture', mine: 'balanced' }],
   [['1/2 cup plain yogurt', '1 egg'], { any: 'protein', broken: 'moisture', mine: 'protein' }],
-  [['1/2 cup white rice', '2 cups water'], { any: 'protein', broken: 'moisture', mine: 'moisture' }],
+  [['1/2 cup white rice', '2 cups water'], { any: 'moisture', broken: 'moisture', mine: 'moisture' }],
   [['100 g henna', '250 ml water'], { any: 'protein', broken: 'protein', mine: 'protein' }],
   [
     ['3 tbsp linseed, boiled, strained', '300 ml water'],

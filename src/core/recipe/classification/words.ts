@@ -20,7 +20,7 @@ export const schoolWords = perLanguage(
   (): Record<School, { readonly label: string; readonly meaning: string }> => ({
     'any-protein': {
       label: t`any protein`,
-      meaning: t`Food protein counts nearly as much as broken-down protein.`,
+      meaning: t`Food protein counts nearly as much as broken-down protein: egg, dairy, beans, seeds and nuts, gelatin. Coconut milk, avocado and banana are protein to nobody.`,
     },
     'broken-down': {
       label: t`broken-down only`,
@@ -88,11 +88,11 @@ export function confidenceWord(confidence: number): string {
   return t`a guess`;
 }
 
-function leader(ledger: readonly LedgerRow[], load: LoadKind): LedgerRow | undefined {
+export function leader(ledger: readonly LedgerRow[], load: LoadKind): LedgerRow | undefined {
   return [...ledger].sort((a, b) => b.shares[load] - a.shares[load]).find((row) => row.shares[load] > 0);
 }
 
-const CARRIED_BY: Record<TreatmentKind, readonly LoadKind[]> = {
+export const CARRIED_BY: Record<TreatmentKind, readonly LoadKind[]> = {
   protein: ['firm'],
   moisture: ['soft'],
   balanced: ['firm', 'soft'],

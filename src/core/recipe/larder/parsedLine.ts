@@ -32,6 +32,13 @@ export interface Assumption {
     | 'corrected';
   readonly text: string;
   readonly alternatives: readonly Alternative[];
+  /** Of a guess: from little to much, in one unit. */
+  readonly between?: {
+    readonly least: number;
+    readonly usual: number;
+    readonly most: number;
+    readonly unit: UnitId;
+  };
 }
 
 /** The version of another recipe that a line uses as an ingredient. */

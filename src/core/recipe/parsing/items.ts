@@ -3,45 +3,10 @@ import { isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { Element, NameMatch, Separator } from './elements';
 import type { Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
-import { isLiquid, type Texture } from './textures';
+import { isOfLiquid, isProduct, PRONOUN, saidOf, STATES, THEN, type Open, type Waiting } from './pending';
+import type { Texture } from './textures';
 import { isSign, isWord, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
-
-/** What was just named. */
-const PRONOUN = /^(?:it|them|this|that|isso|dele|dela|davon|eso|cela)$/;
-/** Deeds whose words also tell the state of a thing. */
-const STATES: ReadonlySet<Deed> = new Set<Deed>(['cool', 'heat', 'boil', 'soak', 'blend', 'whip', 'strain']);
-/** Words that begin another step: what was done before does not govern any more. */
-const THEN = /^(?:then|dann|depois|puis|luego|poi|phir)$/;
-
-/** A name that waits for its amount. */
-interface Waiting extends NamedAt {
-  readonly deed: Deed | null;
-  readonly chunk: number;
-  readonly optional: boolean;
-  readonly holds: NamedAt[];
-}
-
-/** An amount that waits for its name. */
-interface Open {
-  readonly amount: Amount;
-  shared: boolean;
-  readonly equalPart: boolean;
-  /** Words after it that nobody knows. */
-  unknown: number;
-  readonly chunk: number;
-  to: number;
-  readonly more: Amount[];
-}
-
-const isOfLiquid = ({ match }: NamedAt): boolean =>
-  match.item.ingredient !== undefined && isLiquid(match.item.ingredient);
-
-/** Bought, with a list of what it holds on it. */
-const isProduct = ({ item }: NameMatch): boolean => item.ingredient?.roles.includes('conditioner') ?? false;
-
-/** What was said of a name while it waited. */
-const saidOf = ({ deed, optional, holds }: Waiting): Partial<Item> => ({ deed, optional, holds });
 
 /** Puts amounts and names of one sentence together. Every name and every amount comes back once, in one of the lists. */
 export function itemsOf(
@@ -418,13 +383,7 @@ class Sentence {
     this.namedInChunk = true;
     const named: NamedAt = { from: element.from, to: element.to, match: element.match };
     const last = this.last();
-    if (this.holding) {
-      this.holding.push(named);
-      this.mentions.push(named);
-    } else if (this.whole && this.denied) {
-      this.whole.except.push(named);
-      this.mentions.push(named);
-    } else if (this.isMentioned(named)) this.mentions.push(named);
+    if (this.isAside(named)) this.mentions.push(named);
     else if (this.instead && last && this.waiting.length === 0) {
       last.instead.push(named);
       this.open = null;
@@ -452,6 +411,14 @@ class Sentence {
         optional: this.optional,
         holds: [],
       });
+  }
+
+  /** What a product holds, what is left as it is, and what is only mentioned: no thing that goes in. */
+  private isAside(named: NamedAt): boolean {
+    if (this.holding) this.holding.push(named);
+    else if (this.whole && this.denied) this.whole.except.push(named);
+    else return this.isMentioned(named);
+    return true;
   }
 
   /** Denied, told only when, or called so: no thing that goes in. */

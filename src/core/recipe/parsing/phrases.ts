@@ -38,11 +38,17 @@ export class PhraseTable<T> {
 function endOf(tokens: readonly Token[], index: number, words: readonly string[]): number | undefined {
   let at = index;
   for (const [nth, word] of words.entries()) {
-    if (nth > 0) while (INSIDE.has(tokens[at]?.word ?? '') && tokens[at]?.kind === 'sign') at++;
+    if (nth > 0) while (isSignOf(tokens[at], INSIDE)) at++;
     if (tokens[at]?.word !== word || tokens[at]?.kind === 'sign') return undefined;
     at++;
   }
   // "colheres (sopa)": the bracket is closed with the phrase.
-  const isOpen = tokens.slice(index, at).some(({ kind, word }) => kind === 'sign' && word === '(');
-  return isOpen && tokens[at]?.word === ')' && tokens[at]?.kind === 'sign' ? at + 1 : at;
+  const isOpen = tokens.slice(index, at).some((token) => isSignOf(token, OPEN));
+  return isOpen && isSignOf(tokens[at], CLOSED) ? at + 1 : at;
 }
+
+const OPEN = new Set(['(']);
+const CLOSED = new Set([')']);
+
+const isSignOf = (token: Token | undefined, signs: ReadonlySet<string>): boolean =>
+  token?.kind === 'sign' && signs.has(token.word);

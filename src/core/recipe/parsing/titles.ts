@@ -110,6 +110,10 @@ function fitsAbove(told: Told, start: number, first: Row, { own, others, listFol
   return isKind || own.every(({ steps }) => steps.length === 0);
 }
 
+/** "Okra water", "oat gel": what is made of something. */
+const isOfMade = (inside: readonly Token[]): boolean =>
+  inside.length > 1 && inside.some((token) => isWord(token, MADE));
+
 /** "Glassworks rescue: two bananas …" */
 function beforeColon(told: Told, start: number, first: Row): Title | null {
   const { tokens, words, sentences } = told;
@@ -128,8 +132,8 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
   if (items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon))
     return null;
   const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
-  const isMade = inside.some((token) => isWord(token, MADE)) && inside.length > 1 && measured > 0;
-  const isTitle = hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > 1 || isMade;
+  const isTitle =
+    hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > (isOfMade(inside) ? 0 : 1);
   return isTitle ? cut(told, start, colon) : null;
 }
 

@@ -81,7 +81,7 @@ export function weigh(said: Said, options: ReadingOptions): ReadPart {
 }
 
 /** How much more or less a guess may be. */
-const GUESS_SPREAD = { little: 0.5, much: 2 } as const;
+const GUESS_SPREAD = { least: 0.25, little: 0.5, much: 2, most: 4 } as const;
 
 /** "a glug" or nothing at all: the usual amount, with less and more beside it. */
 function guessed(item: LarderItem, options: ReadingOptions, assumptions: Assumption[]): LineAmount {
@@ -100,6 +100,12 @@ function guessed(item: LarderItem, options: ReadingOptions, assumptions: Assumpt
         line: `${said(GUESS_SPREAD.much)} ${item.name}`,
       },
     ],
+    between: {
+      least: quantity * GUESS_SPREAD.least,
+      usual: quantity,
+      most: quantity * GUESS_SPREAD.most,
+      unit,
+    },
   });
   return { ...NO_AMOUNT, quantity, unit, words: item.name };
 }

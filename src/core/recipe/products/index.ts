@@ -1,1 +1,1 @@
-export { productFromLabel, type LabelReading } from './label';
+export { looksLikeLabel, productFromLabel, type LabelReading } from './label';

@@ -163,6 +163,26 @@ export function productFromLabel(id: string, name: string, text: string): Result
   });
 }
 
+/** Names from which on a list can be that of a label. */
+const LEAST_LABEL_NAMES = 6;
+/** Of them so many must be names that labels write. */
+const LEAST_KNOWN = 3;
+const LEAST_KNOWN_SHARE = 0.4;
+
+/** Whether a text is the list on a bought product: names with commas between, as labels write them, and no amounts. */
+export function looksLikeLabel(text: string): boolean {
+  if (text.length > LABEL_LIMITS.characters || MEASURED.test(text)) return false;
+  const names = listedNames(text);
+  const known = names.filter(({ name }) => entryNamed(name) !== undefined).length;
+  return (
+    names.length >= LEAST_LABEL_NAMES && known >= LEAST_KNOWN && known >= LEAST_KNOWN_SHARE * names.length
+  );
+}
+
+/** A number with a measure behind it; "Ceteareth-20" and "CI 77891" are names. */
+const MEASURED =
+  /(?<![\p{L}\d-])\d+(?:[.,/]\d+)?\s?(?:g|ml|tbsp|tsp|cups?|spoons?|oz|drops?|%|colher|x[ií]cara|el|tl|cuchara|cuill)/iu;
+
 function entryNamed(written: string): InciEntry | undefined {
   const words = plainWords(written.replace(/\(.*?\)/g, ' ')).join(' ');
   const inside = plainWords(/\((.*?)\)/.exec(written)?.[1] ?? '').join(' ');

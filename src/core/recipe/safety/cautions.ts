@@ -86,20 +86,24 @@ interface Facts {
   readonly verdict: Verdict;
   readonly head: WhoseHead;
   readonly texts: readonly string[];
+  /** All of it is strained once it is mixed. */
+  readonly strained: boolean;
 }
 
 /**
  * The cautions that this recipe calls for, the grave ones first; of two on one matter only the graver.
  * @param head whom it is meant for; without one, nobody's allergies are known
  * @param texts the rows as written: an instruction may say something dangerous
+ * @param strained her method strains all of it, so that no bits stay
  */
 export function cautionsFor(
   lines: readonly WeighedLine[],
   verdict: Verdict,
   head: WhoseHead = NOBODY,
   texts: readonly string[] = [],
+  strained = false,
 ): Caution[] {
-  const facts: Facts = { lines, verdict, head, texts };
+  const facts: Facts = { lines, verdict, head, texts, strained };
   const found = CAUTIONS.filter(({ when }) => conditionHolds(when, facts)).map((caution) =>
     caution.id === 'known-allergy' ? { ...caution, text: allergyText(facts) } : caution,
   );
@@ -128,7 +132,7 @@ const CONDITION_RULES: { [K in KeyOf<Condition>]: RuleOf<Extract<Condition, Reco
   pHAbove: (most, facts) => (pHOf(facts) ?? 7) > most,
   oilAbove: (most, { verdict: { loads } }) => loads.penetratingOil + loads.sealingOil > most,
   firmOnSensitive: (least, { verdict, head }) => head.proteinSensitive && verdict.push.firm > least,
-  mustStrain: (_, { lines }) => lines.some(mustBeStrained),
+  mustStrain: (_, { lines, strained }) => !strained && lines.some(mustBeStrained),
   hotGel: (_, { lines }) =>
     lines.some(
       ({ preparation, ingredient }) =>

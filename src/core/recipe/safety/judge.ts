@@ -23,6 +23,8 @@ interface Judging {
   readonly trust?: LineTrust | undefined;
   /** The rows as they were written: an instruction may say something dangerous. */
   readonly texts?: readonly string[];
+  /** Her method strains all of it once it is mixed. */
+  readonly strained?: boolean | undefined;
 }
 
 /**
@@ -35,21 +37,21 @@ export function judge(
   lines: Parameters<typeof weighedLines>[0],
   head: JudgedHead | undefined,
   larder: Larder,
-  { school, trust, texts = lines.map(({ text }) => text) }: Judging = {},
+  { school, trust, strained, texts = lines.map(({ text }) => text) }: Judging = {},
 ): Result<Judgement> {
   const weighed = weighedLines(lines, larder);
-  return weighed.ok ? judgeWeighed(weighed.value, head, { school, trust, texts }) : weighed;
+  return weighed.ok ? judgeWeighed(weighed.value, head, { school, trust, texts, strained }) : weighed;
 }
 
 /** As {@link judge}, for lines whose weights are known, such as those of a batch with what really went in. */
 export function judgeWeighed(
   lines: readonly WeighedLine[],
   head: JudgedHead | undefined,
-  { school = head?.school ?? 'my-hair', trust, texts = [] }: Judging = {},
+  { school = head?.school ?? 'my-hair', trust, texts = [], strained }: Judging = {},
 ): Result<Judgement> {
   const verdict = classifyLines(lines, school, trust);
   if (!verdict.ok) return verdict;
-  const cautions = cautionsFor(lines, verdict.value, head ?? NOBODY, texts);
+  const cautions = cautionsFor(lines, verdict.value, head ?? NOBODY, texts, strained);
   return ok({
     lines,
     verdict: verdict.value,

@@ -25,6 +25,8 @@ const savedLineSchema = z.strictObject({
 });
 export type SavedLine = z.infer<typeof savedLineSchema>;
 
+export const COUNTED_AS = ['protein', 'moisture', 'as-judged'] as const;
+
 /** One version of a recipe. A change of any kind is a new record with the next version number. */
 export const recipeVersionSchema = recordBaseSchema.extend({
   kind: z.literal('recipe'),
@@ -42,6 +44,10 @@ export const recipeVersionSchema = recordBaseSchema.extend({
   /** Minutes on the hair. */
   contactMinutes: z.number().int().min(1).max(720),
   warmth: z.enum(['room', 'warm']),
+  /** Her method strains all of it once it is mixed. */
+  strained: z.literal(true).optional(),
+  /** What she counts it as where the figures say otherwise; “as-judged”: she goes by the figures. */
+  countedAs: z.enum(COUNTED_AS).optional(),
 });
 export type RecipeVersion = z.infer<typeof recipeVersionSchema>;
 

@@ -1,0 +1,50 @@
+import type { Deed } from '../larder';
+import type { Amount } from './amounts';
+import type { NameMatch } from './elements';
+import type { Item, NamedAt } from './item';
+import { isLiquid } from './textures';
+
+/** What was just named. */
+export const PRONOUN = /^(?:it|them|this|that|isso|dele|dela|davon|eso|cela)$/;
+/** Deeds whose words also tell the state of a thing. */
+export const STATES: ReadonlySet<Deed> = new Set<Deed>([
+  'cool',
+  'heat',
+  'boil',
+  'soak',
+  'blend',
+  'whip',
+  'strain',
+]);
+/** Words that begin another step: what was done before does not govern any more. */
+export const THEN = /^(?:then|dann|depois|puis|luego|poi|phir)$/;
+
+/** A name that waits for its amount. */
+export interface Waiting extends NamedAt {
+  readonly deed: Deed | null;
+  readonly chunk: number;
+  readonly optional: boolean;
+  readonly holds: NamedAt[];
+}
+
+/** An amount that waits for its name. */
+export interface Open {
+  readonly amount: Amount;
+  shared: boolean;
+  readonly equalPart: boolean;
+  /** Words after it that nobody knows. */
+  unknown: number;
+  readonly chunk: number;
+  to: number;
+  readonly more: Amount[];
+}
+
+export const isOfLiquid = ({ match }: NamedAt): boolean =>
+  match.item.ingredient !== undefined && isLiquid(match.item.ingredient);
+
+/** Bought, with a list of what it holds on it. */
+export const isProduct = ({ item }: NameMatch): boolean =>
+  item.ingredient?.roles.includes('conditioner') ?? false;
+
+/** What was said of a name while it waited. */
+export const saidOf = ({ deed, optional, holds }: Waiting): Partial<Item> => ({ deed, optional, holds });

@@ -1,0 +1,72 @@
+import { t } from '@lingui/core/macro';
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { writeRecipes } from '@/core/files/sharing';
+import { ofKind, type RecipeVersion } from '@/core/records/shapes';
+import { selectLiveRecords, useAppSelector } from '@/store';
+import { Body, Button } from '@/ui';
+import { fileNameOf, saveTextFile } from '../shared/browserFiles';
+import { withdrawing } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useLarder } from '../shared/useLarder';
+
+/** What can be done with a recipe that is saved. */
+export function SavedActions({ recipe }: { recipe: RecipeVersion }) {
+  const { recipeId, name } = recipe;
+  const add = useAddRecords();
+  const records = useAppSelector(selectLiveRecords);
+  const larder = useLarder();
+  const takeOut = () => {
+    const versions = records.filter((record) => record.kind === 'recipe' && record.recipeId === recipeId);
+    add(
+      withdrawing(versions.map(({ id }) => id)),
+      t`${name} is taken out; what was made and done with it stays.`,
+    );
+    router.navigate('/bench');
+  };
+  const passOn = () =>
+    saveTextFile(
+      `${fileNameOf(name)}.json`,
+      writeRecipes(larder, [recipeId], ofKind(records, 'ingredient'), new Date().toISOString()),
+      'application/json',
+    );
+  const [twin] = larder.twinsOf(recipe);
+  return (
+    <View className="flex-row flex-wrap gap-3">
+      {twin ? (
+        <Body className="basis-full">
+          {t`Version ${{ version: recipe.version }} was written in two places: ${{ otherNumber: larder.versionName(twin) }} and ${{ versionNumber: larder.versionName(recipe) }} are both kept, and “Compare” shows what differs. This is ${{ versionNumber: larder.versionName(recipe) }}.`}
+        </Body>
+      ) : null}
+      <Button
+        label={t`Make it`}
+        onPress={() => router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId } })}
+        testID="make-recipe"
+      />
+      <Button
+        label={t`Compare`}
+        hint={t`Compare ${{ recipeName: recipe.name }} with another version or recipe`}
+        onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}
+      />
+      <Button
+        label={t`A card to print`}
+        hint={t`A card of ${name} to print`}
+        onPress={() => router.push({ pathname: '/bench/card/[recipeId]', params: { recipeId } })}
+        testID="recipe-card"
+      />
+      <Button
+        label={t`Pass it on`}
+        hint={t`A file of ${name} for a friend`}
+        onPress={passOn}
+        testID="pass-on"
+      />
+      <Button
+        tone="quiet"
+        label={t`Take it out`}
+        hint={t`Take ${name} out of the bench; what was made and done with it stays`}
+        onPress={takeOut}
+        testID="remove-recipe"
+      />
+    </View>
+  );
+}

@@ -1,0 +1,71 @@
+import { plural, t } from '@lingui/core/macro';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { parseRecipe } from '@/core/recipe/parsing';
+import type { RecipeVersion } from '@/core/records/shapes';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { BackToAll, SeveralRecipes } from './Questions';
+import { draftOfText, versionFromDraft } from './recipeDraft';
+import { useReading } from './useReading';
+
+interface SplitPasteProps {
+  /** The recipes that the text holds. */
+  readonly recipes: readonly string[];
+  readonly text: string;
+  readonly onText: (text: string) => void;
+  /** All of it is saved. */
+  readonly onSaved: () => void;
+}
+
+/** A paste of several recipes: saved each as its own, or gone on with one, the whole kept within reach. */
+export function SplitPaste({ recipes, text, onText, onSaved }: SplitPasteProps) {
+  const reading = useReading();
+  const add = useAddRecords();
+  const [whole, setWhole] = useState<string | null>(null);
+  if (recipes.length < 2)
+    return whole === null || whole === text ? null : (
+      <BackToAll
+        onPress={() => {
+          setWhole(null);
+          onText(whole);
+        }}
+      />
+    );
+  const read = recipes.map((each, index) => {
+    const parsed = parseRecipe(each, reading);
+    const fallback = t`Recipe ${{ number: index + 1 }}`;
+    return { text: each, parsed, name: (parsed.ok ? parsed.value.title : null) ?? fallback };
+  });
+  const saveAll = () => {
+    const made = read.map(({ parsed, text: own, name }) => {
+      const stamp = newStamp();
+      const version = parsed.ok
+        ? versionFromDraft(
+            draftOfText(own, parsed.value, name),
+            { ...stamp, recipeId: stamp.id, version: 1 },
+            reading,
+          )
+        : parsed;
+      return { own, version };
+    });
+    const saved = made.flatMap(({ version }): RecipeVersion[] => (version.ok ? [version.value] : []));
+    const left = made.filter(({ version }) => !version.ok).map(({ own }) => own);
+    if (saved.length === 0) return;
+    add(saved, plural({ count: saved.length }, { one: '# recipe is saved.', other: '# recipes are saved.' }));
+    if (left.length === 0) {
+      onSaved();
+      router.navigate('/bench');
+    } else onText(left.join('\n\n'));
+  };
+  return (
+    <SeveralRecipes
+      names={read.map(({ name }) => name)}
+      onAll={saveAll}
+      onOne={(index) => {
+        setWhole(text);
+        onText(recipes[index] ?? text);
+      }}
+    />
+  );
+}
