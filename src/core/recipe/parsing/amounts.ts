@@ -59,6 +59,8 @@ const BARE_UNITS: ReadonlySet<UnitId> = new Set<UnitId>([
   'sprinkle',
   'capful',
   'cup',
+  'my cup',
+  'my spoon',
 ]);
 
 const LETTERS: ReadonlyMap<string, UnitId> = new Map<string, UnitId>([

@@ -222,7 +222,7 @@ class Sentence {
     this.denied = true;
     const next = this.elements[index + 1];
     // "1 sachet no, …"
-    const isEnd = !next || next.kind === 'separator';
+    const isEnd = !next || next.kind === 'separator' || this.tokens[next.from]?.kind === 'sign';
     if (this.open && this.open.unknown > 0 && isEnd) this.open = null;
     // "1 ampoule no, …"
     if (isEnd && this.elements[index - 1]?.to === this.last()?.name.to)

@@ -83,6 +83,8 @@ export function weighItem(
   const plain = textOf(context, range);
   if (item.amount?.unclearNumber) return unclearNumber(item.amount, item);
   if (isBalancing(plain, item.amount)) return balancingPart(item, context);
+  if (isMisspeltEssential(item, context))
+    return unknownPart(plain, lineAmountOf(item.amount, plain), context);
   // "okra water: 8 pods": the pods are of okra.
   const isCounted = item.name.match.item.ingredient?.measures.pieceGrams !== undefined;
   const counted = item.amount && !isCounted ? countedPart(item.amount, plain, context) : undefined;
@@ -111,6 +113,14 @@ export function weighItem(
   const taken = !misspelt && whatIsMeant !== item.name.match.item ? saidAs(part, item, context) : part;
   return withMore(withTexture(taken, item), item, sentence, context);
 }
+
+/** "peppermint esential oil": what burns by the spoon is asked about, never taken for the leaf. */
+function isMisspeltEssential({ name }: Item, { tokens }: Context): boolean {
+  const next = tokens[name.to];
+  return next?.kind === 'word' && ESSENTIAL_WORDS.some((word) => isNearly(next.word, word));
+}
+
+const ESSENTIAL_WORDS = ['essential', 'essencial', 'esencial', 'essentielle', 'essenziale'] as const;
 
 /** "coconut mlik": with the unknown word behind it, the name of something else. */
 function misspeltWhole(
