@@ -28,10 +28,12 @@ interface SeveralProps {
   readonly names: readonly string[];
   readonly onOne: (index: number) => void;
   readonly onAll: () => void;
+  /** They are parts of one. */
+  readonly onAsOne: () => void;
 }
 
 /** A paste that holds several recipes: all of them at once, or one. */
-export function SeveralRecipes({ names, onOne, onAll }: SeveralProps) {
+export function SeveralRecipes({ names, onOne, onAll, onAsOne }: SeveralProps) {
   return (
     <Asked
       title={plural(
@@ -46,6 +48,7 @@ export function SeveralRecipes({ names, onOne, onAll }: SeveralProps) {
         {names.map((name, index) => (
           <Button key={index} label={name} hint={t`Go on with ${name} alone`} onPress={() => onOne(index)} />
         ))}
+        <Button tone="quiet" label={t`It is one recipe`} onPress={onAsOne} testID="as-one" />
       </View>
     </Asked>
   );
@@ -85,7 +88,7 @@ export function DoseQuestion({ doses, onRight }: { doses: readonly Dose[]; onRig
     <Asked title={t`First: is that amount right?`} testID="dose-question">
       {doses.map(({ name, percent, most }) => (
         <Body key={name}>
-          {t`${name} would be ${{ percent: rounded(percent, percent < 10 ? 1 : 0) }} % of what goes on the hair; makers use ${most} % at most.`}
+          {t`Of what goes on the hair ${{ percent: rounded(percent, percent < 10 ? 1 : 0) }} % would be ${name}; makers use ${most} % at most.`}
         </Body>
       ))}
       <Small>{t`Change the amount above; or say that it is meant so, and the verdict follows with its cautions.`}</Small>

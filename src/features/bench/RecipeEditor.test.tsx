@@ -210,6 +210,17 @@ describe('a recipe that is typed', () => {
     expect(screen.queryByTestId('verdict')).toBeNull();
   });
 
+  it('learns once how much her cup holds', async () => {
+    const store = opens();
+    await answers(0);
+    await types('2 of my cups of yogurt');
+    await answers(1);
+    await act(
+      async () => void fireEvent.click(screen.getByRole('button', { name: 'Mine is a tea cup of 150 ml' })),
+    );
+    expect(store.getState().prefs.myCup).toBe(150);
+  });
+
   it('takes what is said aloud where that is switched on', async () => {
     let heard: ((event: unknown) => void) | null = null;
     class Recognition {

@@ -73,16 +73,21 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   );
   useTold(read, { getFieldState, setValue }, !existing);
 
-  const pane = judged.ok ? (
-    <BesideText
-      control={control}
-      read={read}
-      judged={judged.value}
-      recipeId={existing?.recipeId}
-      onRight={isRight}
-      onCount={(as) => setValue('countedAs', as, { shouldDirty: true })}
-    />
-  ) : undefined;
+  const [isOne, setIsOne] = useState(existing !== undefined);
+  // Neither a label nor several recipes are one that could be judged.
+  const isSeveral = read.recipes.length > 1 && !isOne;
+  const hasOne = !isSeveral && !read.isLabel;
+  const pane =
+    judged.ok && hasOne ? (
+      <BesideText
+        control={control}
+        read={read}
+        judged={judged.value}
+        recipeId={existing?.recipeId}
+        onRight={isRight}
+        onCount={(as) => setValue('countedAs', as, { shouldDirty: true })}
+      />
+    ) : undefined;
 
   const save = handleSubmit((checked) => {
     const version = stamped(checked);
@@ -100,7 +105,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
           ? t`${{ existingName: existing.name }} · version ${{ versionName: larder.versionName(existing) }}`
           : t`New recipe`
       }
-      {...headOf(read)}
+      {...headOf(read, isOne)}
       sideShare="half"
       side={wide ? pane : undefined}
     >
@@ -109,11 +114,14 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       <Dictation
         onHeard={(heard) => setText(`${getValues('text')}${getValues('text') === '' ? '' : '\n'}${heard}`)}
       />
-      {existing ? null : (
-        <SplitPaste recipes={read.recipes} text={read.text} onText={setText} onSaved={drop} />
-      )}
-      {read.isLabel ? <LabelOffer text={read.text} /> : null}
-      <ReadRows read={read} onText={setText} onReplace={replaceLine} />
+      <Understood
+        read={read}
+        isOne={isOne}
+        onText={setText}
+        onReplace={replaceLine}
+        onAsOne={() => setIsOne(true)}
+        onSaved={drop}
+      />
       {wide ? null : pane}
       <RecipeFields control={control} />
       <EditorActions
@@ -130,8 +138,37 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   );
 }
 
+/** Neither a label nor several recipes are one that could be judged. */
+const holdsOne = ({ recipes, isLabel }: JudgedText, isOne: boolean): boolean =>
+  !isLabel && (isOne || recipes.length < 2);
+
+interface UnderstoodProps {
+  readonly read: JudgedText;
+  readonly isOne: boolean;
+  readonly onText: (text: string) => void;
+  readonly onReplace: (line: ParsedLine, by: string) => void;
+  readonly onAsOne: () => void;
+  readonly onSaved: () => void;
+}
+
+/** What became of the text: its rows, or what has to be settled before there are any. */
+function Understood({ read, isOne, onText, onReplace, onAsOne, onSaved }: UnderstoodProps) {
+  const { recipes, text, isLabel } = read;
+  return (
+    <>
+      {isOne ? null : (
+        <SplitPaste recipes={recipes} text={text} onText={onText} onAsOne={onAsOne} onSaved={onSaved} />
+      )}
+      {isLabel ? <LabelOffer text={text} /> : null}
+      {holdsOne(read, isOne) ? <ReadRows read={read} onText={onText} onReplace={onReplace} /> : null}
+    </>
+  );
+}
+
 /** What it is, where enough of it is understood; else what would have to be said. */
-function headOf(read: JudgedText): { headline: string; reason?: string } {
+function headOf(read: JudgedText, isOne: boolean): { headline: string; reason?: string } {
+  if (read.isLabel) return { headline: t`A label, not a recipe` };
+  if (!holdsOne(read, isOne)) return { headline: t`Several recipes at once` };
   if (!read.judged.ok)
     return {
       headline: t`Tell it your way`,

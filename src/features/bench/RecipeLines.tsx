@@ -16,6 +16,7 @@ import {
 import { Body, Button, Problem, Small, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
 import { GuessSlider } from './GuessSlider';
+import { OwnMeasureChoice } from './OwnMeasureChoice';
 
 interface RecipeLinesProps {
   readonly recipe: ParsedRecipe;
@@ -143,7 +144,9 @@ const ReadRow = memo(function ReadRow({ line, named, view, percent, findings, on
         <Doubt
           key={assumption.code}
           text={assumption.text}
-          alternatives={assumption.between ? [] : assumption.alternatives}
+          alternatives={
+            assumption.between || assumption.code === 'own-measure' ? [] : assumption.alternatives
+          }
           onChoose={(by) => onReplace(line, by)}
         >
           {assumption.between ? (
@@ -152,6 +155,9 @@ const ReadRow = memo(function ReadRow({ line, named, view, percent, findings, on
               name={line.name}
               onChoose={(by) => onReplace(line, by)}
             />
+          ) : null}
+          {assumption.code === 'own-measure' && (line.unit === 'my cup' || line.unit === 'my spoon') ? (
+            <OwnMeasureChoice unit={line.unit} />
           ) : null}
         </Doubt>
       ))}

@@ -14,12 +14,14 @@ interface SplitPasteProps {
   readonly recipes: readonly string[];
   readonly text: string;
   readonly onText: (text: string) => void;
+  /** She says that it is one recipe. */
+  readonly onAsOne: () => void;
   /** All of it is saved. */
   readonly onSaved: () => void;
 }
 
 /** A paste of several recipes: saved each as its own, or gone on with one, the whole kept within reach. */
-export function SplitPaste({ recipes, text, onText, onSaved }: SplitPasteProps) {
+export function SplitPaste({ recipes, text, onText, onAsOne, onSaved }: SplitPasteProps) {
   const reading = useReading();
   const add = useAddRecords();
   const [whole, setWhole] = useState<string | null>(null);
@@ -62,6 +64,7 @@ export function SplitPaste({ recipes, text, onText, onSaved }: SplitPasteProps) 
     <SeveralRecipes
       names={read.map(({ name }) => name)}
       onAll={saveAll}
+      onAsOne={onAsOne}
       onOne={(index) => {
         setWhole(text);
         onText(recipes[index] ?? text);

@@ -124,8 +124,8 @@ export function SettingsScreen() {
       <Setting
         label={t`Recipes by ear`}
         options={[
-          { value: 'off', label: t`no` },
-          { value: 'on', label: t`yes; what is heard goes through the browser’s maker` },
+          { value: 'off', label: t`typed only` },
+          { value: 'on', label: t`spoken too; what is heard goes through the browser’s maker` },
         ]}
         value={prefs.dictation ? 'on' : 'off'}
         onChange={(value) => set({ dictation: value === 'on' })}

@@ -46,11 +46,11 @@ function reasonOf(claim: Claim, verdict: Verdict): string {
   const protein = rounded(verdict.loads.protein, 1);
   if (claim === 'moisture')
     return name === undefined
-      ? t`You call it moisture; by what is in it, it is ${kind}.`
-      : t`You call it moisture; by what is in it, it is ${kind}: most of that comes from the ${name}.`;
+      ? t`By what is in it, it is ${kind}.`
+      : t`By what is in it, it is ${kind}: most of that comes from the ${name}.`;
   return name === undefined
-    ? t`You call it protein; by what is in it, it is ${kind}: only ${protein} g in 100 g is protein that counts.`
-    : t`You call it protein; by what is in it, it is ${kind}: most of that comes from the ${name}, and only ${protein} g in 100 g is protein that counts.`;
+    ? t`By what is in it, it is ${kind}: only ${protein} g in 100 g is protein that counts.`
+    : t`By what is in it, it is ${kind}: most of that comes from the ${name}, and only ${protein} g in 100 g is protein that counts.`;
 }
 
 function wouldTake(claim: Claim, verdict: Verdict, mine: readonly LineLoads[]): string {

@@ -77,8 +77,8 @@ function ownUnknown(unit: OwnUnit, quantity: number, name: string): Assumption {
   const size = UNITS[unit].size;
   const text =
     unit === 'my cup'
-      ? t`Nobody knows how much your cup holds: taken as ${size} ml. Fill it once with water and say it in Settings.`
-      : t`Nobody knows how much your spoon holds: taken as ${size} ml. Fill it once with water and say it in Settings.`;
+      ? t`Nobody knows how much your cup holds: taken as ${size} ml. Which is yours? Or fill it once with water and say it in Settings.`
+      : t`Nobody knows how much your spoon holds: taken as ${size} ml. Which is yours? Or fill it once with water and say it in Settings.`;
   return {
     code: 'own-measure',
     text,

@@ -5,11 +5,27 @@ import { STAMP, valueOf, verdictOf, weighedOf } from '../../lab/testing';
 import { ingredientSchema } from '../../records/shapes';
 import { classifyLines } from '../classification';
 import { makeLarder } from '../larder';
-import { inciEntrySchema, productFromLabel, sharesByRank } from './label';
+import { inciEntrySchema, looksLikeLabel, productFromLabel, sharesByRank } from './label';
 
 const LABEL =
   'Aqua, Cetearyl Alcohol, Glycerin, Behentrimonium Chloride, Hydrolyzed Wheat Protein, Cocos Nucifera Oil, Phenoxyethanol, Parfum';
 const productOf = (text: string) => valueOf(productFromLabel('own-jar', 'Hill jar', text));
+
+describe('a text', () => {
+  it('that lists what labels list, without amounts, is that of a label', () => {
+    expect(looksLikeLabel(LABEL)).toBe(true);
+    expect(looksLikeLabel(`Ingredients: ${LABEL}, Ceteareth-20, CI 77891`)).toBe(true);
+  });
+
+  it.each([
+    '2 tbsp honey, glycerin, cetyl alcohol, xanthan gum, panthenol, water, phenoxyethanol',
+    'banana, honey, yogurt, olive oil, egg, coconut milk, aloe vera',
+    'avocado and honey',
+    '',
+  ])('%s is not', (text) => {
+    expect(looksLikeLabel(text)).toBe(false);
+  });
+});
 
 describe('shares by the order of a label', () => {
   it('fall, and add to 100', () => {
