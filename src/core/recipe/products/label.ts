@@ -165,18 +165,27 @@ export function productFromLabel(id: string, name: string, text: string): Result
 
 /** Names from which on a list can be that of a label. */
 const LEAST_LABEL_NAMES = 6;
-/** Of them so many must be names that labels write. */
-const LEAST_KNOWN = 3;
+/** Of them so many must be what only factories put in. */
+const LEAST_MADE = 2;
+const MADE_PARTS: ReadonlySet<string> = new Set([
+  'cationic',
+  'emollient',
+  'silicone',
+  'surfactant',
+  'preservative',
+  'fragrance',
+]);
+/** And so many of all must be names that labels write. */
 const LEAST_KNOWN_SHARE = 0.4;
 
 /** Whether a text is the list on a bought product: names with commas between, as labels write them, and no amounts. */
 export function looksLikeLabel(text: string): boolean {
   if (text.length > LABEL_LIMITS.characters || MEASURED.test(text)) return false;
   const names = listedNames(text);
-  const known = names.filter(({ name }) => entryNamed(name) !== undefined).length;
-  return (
-    names.length >= LEAST_LABEL_NAMES && known >= LEAST_KNOWN && known >= LEAST_KNOWN_SHARE * names.length
-  );
+  const known = names.flatMap(({ name }) => entryNamed(name) ?? []);
+  const made = known.filter(({ part }) => MADE_PARTS.has(part)).length;
+  const isKnown = known.length >= LEAST_KNOWN_SHARE * names.length;
+  return names.length >= LEAST_LABEL_NAMES && made >= LEAST_MADE && isKnown;
 }
 
 /** A number with a measure behind it; "Ceteareth-20" and "CI 77891" are names. */
