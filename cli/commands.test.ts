@@ -7,6 +7,7 @@ import {
   classifyCommand,
   CommandError,
   demoCommand,
+  makeCommand,
   planCommand,
   stateCommand,
   type Clock,
@@ -50,6 +51,32 @@ describe('velvet classify', () => {
 
   it.each(['', 'hello there', '-2 tbsp honey'])('refuses %p in one line', (input) => {
     expect(() => classifyCommand({}, clock(input))).toThrow(CommandError);
+  });
+});
+
+describe('velvet make', () => {
+  const TOLD =
+    'Oat gel: half a cup of rolled oats simmered in 2 cups of water for 10 minutes. Strain. Stir in a tbsp of honey.';
+
+  it('gives her steps for the grams that are wanted, in the measures of a kitchen without a scale', () => {
+    const whole = makeCommand({ 'no-scale': true }, clock(TOLD)) as any;
+    expect(whole.steps.map((step: any) => [step.told, step.lines.length])).toEqual([
+      [true, 2],
+      [true, 0],
+      [false, 0],
+      [true, 1],
+    ]);
+    expect(whole.steps[0].text).toContain('½ cup oats simmered in 2 cups water for 10 minutes');
+    expect(whole).toMatchObject({ washUp: ['bowl', 'pot', 'cloth'], keepsTold: null });
+    expect(whole.keeps.fridge.days).toBe(4);
+    const half = makeCommand({ grams: '150', 'no-scale': true }, clock(TOLD)) as any;
+    expect(JSON.stringify(half.steps)).not.toMatch(/\d g\b/);
+    const weighed = makeCommand({ grams: '150' }, clock(TOLD)) as any;
+    expect(weighed.steps[0].lines[1].amount).toMatch(/^\d+ g$/);
+  });
+
+  it.each(['0', '-5', 'much', '99999999'])('refuses %p grams', (grams) => {
+    expect(() => makeCommand({ grams }, clock(TOLD))).toThrow(CommandError);
   });
 });
 

@@ -6,16 +6,25 @@ import { calendarFile } from '../src/core/files/calendar';
 import { estimateHair } from '../src/core/hair/estimation';
 import { headsIn, historyOf } from '../src/core/hair/history';
 import { lastingDays, SIGNALS, type SignalState } from '../src/core/hair/state';
+import { keepingOf } from '../src/core/kitchen/batches';
 import { judgedText, toldHeadline } from '../src/core/kitchen/formulation';
+import { methodOf } from '../src/core/kitchen/making';
 import { demoRecords } from '../src/core/lab/simulation';
 import { MOST_WEEKS } from '../src/core/plan/planning';
 import { planProblemFrom } from '../src/core/plan/question';
 import { solveSchedule } from '../src/core/plan/scheduling';
 import type { LedgerRow, Verdict } from '../src/core/recipe/classification';
-import { CATALOGUE_LARDER, guessedLines, unreadLines, type ParsedLine } from '../src/core/recipe/larder';
+import {
+  CATALOGUE_LARDER,
+  guessedLines,
+  readLines,
+  unreadLines,
+  type ParsedLine,
+} from '../src/core/recipe/larder';
 import { recipesIn } from '../src/core/recipe/parsing';
+import { judge } from '../src/core/recipe/safety';
 import { readBackup, writeBackup } from '../src/core/records/files';
-import { SCHOOLS, type Head, type School, type StoredRecord } from '../src/core/records/shapes';
+import { PLACES, SCHOOLS, type Head, type School, type StoredRecord } from '../src/core/records/shapes';
 
 /** Input that a person can mend; said in one line, exit code 2. */
 export class CommandError extends Error {}
@@ -28,6 +37,8 @@ export interface CommandOptions {
   readonly from?: string | undefined;
   readonly weeks?: string | undefined;
   readonly ics?: boolean | undefined;
+  readonly grams?: string | undefined;
+  readonly 'no-scale'?: boolean | undefined;
 }
 
 /** The day in the zone of the machine; passed in, so that a test can choose it. */
@@ -69,6 +80,51 @@ export function classifyCommand(options: CommandOptions, clock: Clock): unknown 
   const whole = classified(several.length > 1 ? (several[0] ?? text) : text, options);
   return several.length > 1 ? { ...whole, recipes: several.map((each) => classified(each, options)) } : whole;
 }
+
+/** How a recipe is made, for so many grams to put on. */
+export function makeCommand({ grams, 'no-scale': noScale = false }: CommandOptions, clock: Clock): unknown {
+  const larder = CATALOGUE_LARDER;
+  const [text = ''] = recipesIn(clock.input());
+  const { parsed, judged } = judgedText(text, { larder, cup: 'us', head: undefined });
+  if (!parsed.ok) throw new CommandError(oneLine(parsed.problems));
+  if (!judged.ok) throw new CommandError(oneLine(judged.problems));
+  const judgement = judge(readLines(parsed.value), undefined, larder);
+  if (!judgement.ok) throw new CommandError(oneLine(judgement.problems));
+  const { lines, verdict } = judgement.value;
+  const factor = factorFor(grams, verdict.finishedGrams);
+  const scaled = lines.map((line) => ({ ...line, grams: line.grams * factor }));
+  const method = methodOf(parsed.value, scaled, { factor, hasScale: !noScale });
+  const { keepsDays } = parsed.value.told;
+  return shortNumbers({
+    ...method,
+    keeps: Object.fromEntries(
+      PLACES.map((place) => {
+        const { days, limitedBy, why } = keepingOf(scaled, place);
+        return [place, { days, limitedBy, why }];
+      }),
+    ),
+    keepsTold: keepsDays,
+    cautions: judged.value.cautions.map(({ id, level, text: words, act }) => ({
+      id,
+      level,
+      text: words,
+      act,
+    })),
+    notUnderstood: unreadLines(parsed.value).map(({ text: line }) => line),
+  });
+}
+
+function factorFor(grams: string | undefined, finishedGrams: number): number {
+  if (grams === undefined) return 1;
+  const wanted = Number(grams);
+  if (!(wanted > 0 && wanted <= MOST_GRAMS))
+    throw new CommandError(`--grams wants a number from 1 to ${MOST_GRAMS}`);
+  if (finishedGrams <= 0) throw new CommandError('nothing of this recipe is left to put on');
+  return wanted / finishedGrams;
+}
+
+/** More is no home batch. */
+const MOST_GRAMS = 20_000;
 
 function classified(text: string, options: CommandOptions): Record<string, unknown> {
   const school = schoolFrom(options.school);

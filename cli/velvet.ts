@@ -3,6 +3,7 @@ import { parseArgs } from 'node:util';
 import { dayOfDate } from '../src/core/base/measures';
 import {
   classifyCommand,
+  makeCommand,
   CommandError,
   demoCommand,
   planCommand,
@@ -14,6 +15,7 @@ import {
 const USAGE = `velvet: the core of Velvet Rhythm from a terminal
 
   velvet classify [--school any-protein|broken-down|my-hair] < recipe.txt
+  velvet make [--grams N] [--no-scale] < recipe.txt
   velvet state --data backup.json [--on YYYY-MM-DD] [--head ID]
   velvet plan  --data backup.json [--from YYYY-MM-DD] [--weeks 1…12] [--head ID] [--ics]
   velvet demo  [--on YYYY-MM-DD]     the demo data as a backup file
@@ -22,6 +24,7 @@ Prints JSON; with --ics a calendar file. Exit code 0; or 2, with one line on std
 
 const COMMANDS: Record<string, (options: CommandOptions, clock: Clock) => unknown> = {
   classify: classifyCommand,
+  make: makeCommand,
   state: stateCommand,
   plan: planCommand,
   demo: demoCommand,
@@ -45,6 +48,8 @@ function optionsOf(args: string[]): CommandOptions {
         from: text,
         weeks: text,
         ics: { type: 'boolean' },
+        grams: text,
+        'no-scale': { type: 'boolean' },
       },
     }).values;
   } catch (error) {

@@ -1,6 +1,7 @@
 export { makeFromPantry, WISHES, type PantryRecipe, type WishId } from './fromPantry';
 export { errorText, weighable, type KitchenAmount } from './kitchenAmount';
 export { lineInView, percentText, type LineInView } from './lineInView';
+export { methodOf, type Method, type MethodStep } from './method';
 export { asWritten, partText, withReplaced } from './replaced';
 export { scaledLines, scaleFactor, type ScaleTarget } from './scale';
 export { makingSteps, type MakingStep, type Phases } from './steps';

@@ -31,6 +31,8 @@ export interface Item {
   optional: boolean;
   /** What it says it holds: "conditioner (contains keratin)". */
   readonly holds: NamedAt[];
+  /** What is left out of it: "two eggs, skip the whites". */
+  readonly without: NamedAt[];
   /** As much of it as makes the mixture so thick. */
   texture: (TokenRange & { readonly texture: Texture }) | null;
   /** What is done with it, the last that was said before it in its sentence. */

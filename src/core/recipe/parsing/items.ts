@@ -3,7 +3,17 @@ import { isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { Element, NameMatch, Separator } from './elements';
 import type { Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
-import { isOfLiquid, isProduct, PRONOUN, saidOf, STATES, THEN, type Open, type Waiting } from './pending';
+import {
+  bareItem,
+  isOfLiquid,
+  isProduct,
+  PRONOUN,
+  saidOf,
+  STATES,
+  THEN,
+  type Open,
+  type Waiting,
+} from './pending';
 import type { Texture } from './textures';
 import { isSign, isWord, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
@@ -105,20 +115,8 @@ class Sentence {
   }
 
   private add(name: NamedAt, amount: Amount | null, more: Partial<Item> = {}): void {
-    this.items.push({
-      name: { from: name.from, to: name.to, match: name.match },
-      amount,
-      shared: false,
-      more: [],
-      equalPart: false,
-      others: [],
-      instead: [],
-      optional: this.optional,
-      holds: [],
-      texture: null,
-      deed: this.deed,
-      ...more,
-    });
+    const { optional, deed } = this;
+    this.items.push({ ...bareItem(name), amount, optional, deed, ...more });
   }
 
   private opened(amount: Amount, element: TokenRange, more: Partial<Open> = {}): Open {
@@ -422,9 +420,11 @@ class Sentence {
   }
 
   /** Denied, told only when, or called so: no thing that goes in. */
-  private isMentioned({ match }: NamedAt): boolean {
+  private isMentioned(named: NamedAt): boolean {
+    const { match } = named;
     const isKind = this.called !== null && (match.item.ingredient?.roles.includes('conditioner') ?? false);
     if (!this.denied && !this.beside && !isKind) return false;
+    if (this.denied) this.last()?.without.push(named);
     this.beside = false;
     this.called = null;
     return true;

@@ -151,8 +151,16 @@ function meantBy(item: Item, amount: LineAmount, context: Context): LarderItem {
   const { ingredient } = item.name.match.item;
   if (ingredient?.id === 'conditioner' && item.holds.some(({ match }) => isProtein(match.item)))
     return context.lexicon.inWords(['protein', 'conditioner'])[0]?.item ?? item.name.match.item;
+  if (ingredient?.id === 'egg') return eggPart(item, context);
   if (ingredient?.roles.includes('essential-oil')) return inSpoons(item, amount, context);
   return inDrops(item, context);
+}
+
+/** "two eggs, skip the whites": the yolks. */
+function eggPart({ name, without }: Item, { lexicon }: Context): LarderItem {
+  const left = without.map(({ match }) => match.item.id);
+  const part = left.includes('egg-white') ? 'yolk' : left.includes('egg-yolk') ? 'white' : null;
+  return (part && lexicon.inWords(['egg', part])[0]?.item) || name.match.item;
 }
 
 const isProtein = ({ ingredient }: LarderItem): boolean => ingredient?.roles.includes('protein') ?? false;
@@ -181,7 +189,7 @@ const OIL = /^(?:oil|oleo|aceite|huile|ol|olio|tel)$/;
 /** That it was taken for something else than its name says, with the other way beside it. */
 function saidAs(part: ReadPart, { name, amount }: Item, context: Context): ReadPart {
   const { item } = name.match;
-  if (part.status !== 'read' || amount?.unit === 'drop') return part;
+  if (part.status !== 'read' || amount?.unit === 'drop' || item.ingredient?.id === 'egg') return part;
   const isOil = item.ingredient?.roles.includes('essential-oil') ?? false;
   const written = textOf(context, name);
   const assumption: Assumption = isOil

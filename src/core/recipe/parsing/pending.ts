@@ -48,3 +48,19 @@ export const isProduct = ({ item }: NameMatch): boolean =>
 
 /** What was said of a name while it waited. */
 export const saidOf = ({ deed, optional, holds }: Waiting): Partial<Item> => ({ deed, optional, holds });
+
+/** A thing of which nothing is said yet. */
+export const bareItem = ({ from, to, match }: NamedAt): Item => ({
+  name: { from, to, match },
+  amount: null,
+  shared: false,
+  more: [],
+  equalPart: false,
+  others: [],
+  instead: [],
+  optional: false,
+  holds: [],
+  without: [],
+  texture: null,
+  deed: null,
+});

@@ -9,6 +9,7 @@ import fourth from './tellings/fourth.json';
 import more from './tellings/more.json';
 import own from './tellings/own.json';
 import third from './tellings/third.json';
+import unread from './tellings/unread.json';
 
 /** What a careful listener takes from a telling; what is not named here is left open. */
 interface Telling extends Partial<Omit<ToldUse, 'claim' | 'warmth'>> {
@@ -21,7 +22,7 @@ interface Telling extends Partial<Omit<ToldUse, 'claim' | 'warmth'>> {
   readonly warmth?: string;
 }
 
-const TELLINGS = [...own, ...more, ...third, ...fourth, ...fifth] as unknown as readonly Telling[];
+const TELLINGS = [...own, ...more, ...third, ...fourth, ...fifth, ...unread] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',
   'warmth',
