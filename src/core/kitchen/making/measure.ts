@@ -53,5 +53,8 @@ export function measuredOut(
         ? fractionText(taken)
         : `${fractionText(taken)} ${unitWord(told.unit, taken)}`;
   }
-  return spoonable(grams, ingredient, preparation).text;
+  // A tea that is poured is not counted in bags.
+  const { pieceGrams: _, ...poured } = ingredient.measures;
+  const measures = preparation?.fromMl === undefined ? ingredient.measures : poured;
+  return spoonable(grams, { name: ingredient.name, measures }, preparation).text;
 }

@@ -362,7 +362,7 @@ function withMissing(drafts: readonly Draft[], parts: readonly Part[]): Draft[] 
   const does = (deed: Deed) => drafts.some(({ deeds }) => deeds.includes(deed));
   const isHot =
     does('boil') || does('heat') || drafts.some(({ deeds }) => deeds.includes('soak') && isSteeped(parts));
-  const strains = !does('strain') && parts.some(({ weighed }) => weighed.preparation?.strain === true);
+  const strains = !does('strain') && parts.some(leavesBits);
   const cools = isHot && !does('cool');
   if (!strains && !cools) return [...drafts];
   const text =
@@ -385,5 +385,14 @@ function withMissing(drafts: readonly Draft[], parts: readonly Part[]): Draft[] 
   return [...drafts.slice(0, at + 1), added, ...drafts.slice(at + 1)];
 }
 
+/** A whisked egg is poured through a strainer where it is whisked, and a tea where it is brewed: neither needs a cloth for all. */
+const leavesBits = ({ weighed: { preparation } }: Part): boolean =>
+  preparation?.strain === true &&
+  preparation.fromMl === undefined &&
+  !preparation.stages.some((stage) => stage.do === 'whisk');
+
 const isSteeped = (parts: readonly Part[]): boolean =>
-  parts.some(({ weighed }) => weighed.preparation?.stages.some((stage) => stage.do === 'steep'));
+  parts.some(
+    ({ weighed: { preparation } }) =>
+      preparation?.fromMl === undefined && preparation?.stages.some((stage) => stage.do === 'steep'),
+  );

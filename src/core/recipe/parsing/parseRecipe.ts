@@ -37,7 +37,7 @@ import {
 } from './sentences';
 import { balanced, withShares } from './shares';
 import { spansOf, type Paint } from './spans';
-import { toldUse, type StepAt } from './steps';
+import { restsTold, toldUse, type StepAt } from './steps';
 import { thinned } from './thinned';
 import { titleOf, type Title } from './titles';
 import { tokensOf } from './tokens';
@@ -131,11 +131,12 @@ class Assembly {
     for (const row of this.told.rows) if (!touched.has(row.row.index)) this.addSilent(row);
     const inOrder = [...this.lines].sort((a, b) => a.start - b.start);
     const paints = inOrder.flatMap((each, line) => each.paints.map((paint) => ({ ...paint, line })));
+    const steps = restsTold(this.steps);
     return {
       lines: thinned(balanced(withShares(inOrder.map(({ line }) => line))), context.larder),
       title: title ? title.name : null,
-      steps: this.steps,
-      told: toldUse(this.steps, context.tokens, context.words, title ? title.name : null),
+      steps,
+      told: toldUse(steps, context.tokens, context.words, title ? title.name : null),
       spans: spansOf(context.text, context.tokens, [...this.paints, ...paints]),
     };
   }

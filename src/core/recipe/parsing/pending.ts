@@ -40,7 +40,11 @@ export interface Open {
 }
 
 export const isOfLiquid = ({ match }: NamedAt): boolean =>
-  match.item.ingredient !== undefined && isLiquid(match.item.ingredient);
+  match.item.ingredient !== undefined &&
+  (isLiquid(match.item.ingredient) || match.item.ingredient.preparations.some(({ id }) => id === BREWED));
+
+/** A tea is thinned with as water is. */
+const BREWED = 'brewed';
 
 /** Bought, with a list of what it holds on it. */
 export const isProduct = ({ item }: NameMatch): boolean =>

@@ -138,6 +138,22 @@ class Steps {
   }
 }
 
+/** Said of what is on the hair, in the languages that are read. */
+const ON_HAIR_WORDS =
+  /\b(?:hair|scalp|ends|roots|lengths|head|cap|plastic|bonnet|on for|cabelo|couro|fios|pontas|touca|pelo|cabello|gorro|cheveux|racines|charlotte|haar|haare|kopf|haube|capelli|cuffia|baal|balon|sar)\b/i;
+/** What is done in the bowl. */
+const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
+
+/** "Cover and leave overnight. In the morning stir in an egg": what rests before it is mixed rests in the bowl. */
+export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
+  return steps.map((step, index) => {
+    const isBare = step.deeds.every((deed) => deed === 'apply') && !ON_HAIR_WORDS.test(step.text);
+    const isTimed = step.overnight || step.minutes !== null;
+    const isMixedLater = steps.slice(index + 1).some(({ deeds }) => deeds.some((deed) => IN_BOWL.has(deed)));
+    return isBare && isTimed && isMixedLater ? { ...step, deeds: ['soak'] } : step;
+  });
+}
+
 /** What all steps set together. */
 export function toldUse(
   steps: readonly ToldStep[],

@@ -34,7 +34,14 @@ export function thinned(lines: readonly ParsedLine[], larder: Larder): ParsedLin
       return ingredient ? [{ ingredient, grams }] : [];
     });
     const grams = waterFor(texture, parts);
-    return grams === null ? unsolved(line) : solved(line, texture, Math.max(1, rounded(grams, 0)));
+    if (grams === null) return unsolved(line);
+    const own = line.ingredientId === null ? undefined : larder.ingredient(line.ingredientId);
+    const brewed = own?.preparations.find(({ id }) => id === 'brewed');
+    return solved(
+      brewed ? { ...line, preparationId: brewed.id } : line,
+      texture,
+      Math.max(1, rounded(grams, 0)),
+    );
   });
 }
 
