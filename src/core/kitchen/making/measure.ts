@@ -42,19 +42,22 @@ export function measuredOut(
   hasScale: boolean,
 ): string {
   if (hasScale && grams >= LEAST_WEIGHED) return weighable(grams).text;
-  const { kind } = told ? UNITS[told.unit] : { kind: 'share' };
-  const isOwn = told !== undefined && (kind === 'count' || VAGUE_UNITS.has(told.unit) || OWN.has(told.unit));
-  const isAsTold = told !== undefined && kind === 'volume' && Math.abs(factor - 1) < SAME;
-  if (told && (isOwn || isAsTold)) {
-    const wanted = told.quantity * factor;
-    const taken = told.unit === 'drop' ? Math.max(1, rounded(wanted, 0)) : asTaken(wanted);
-    if (taken > 0 && Math.abs(taken - wanted) <= NEAR_OWN * wanted)
-      return told.unit === 'piece'
-        ? fractionText(taken)
-        : `${fractionText(taken)} ${unitWord(told.unit, taken)}`;
-  }
+  const own = told ? inOwnMeasure(told, factor) : null;
+  if (own !== null) return own;
   // A tea that is poured is not counted in bags.
   const { pieceGrams: _, ...poured } = ingredient.measures;
   const measures = preparation?.fromMl === undefined ? ingredient.measures : poured;
   return spoonable(grams, { name: ingredient.name, measures }, preparation).text;
+}
+
+/** Her measure times the factor, where a part of it that can be taken comes near. */
+function inOwnMeasure({ quantity, unit }: ToldMeasure, factor: number): string | null {
+  const { kind } = UNITS[unit];
+  const isOwn = kind === 'count' || VAGUE_UNITS.has(unit) || OWN.has(unit);
+  const isAsTold = kind === 'volume' && Math.abs(factor - 1) < SAME;
+  if (!isOwn && !isAsTold) return null;
+  const wanted = quantity * factor;
+  const taken = unit === 'drop' ? Math.max(1, rounded(wanted, 0)) : asTaken(wanted);
+  if (taken <= 0 || Math.abs(taken - wanted) > NEAR_OWN * wanted) return null;
+  return unit === 'piece' ? fractionText(taken) : `${fractionText(taken)} ${unitWord(unit, taken)}`;
 }
