@@ -34,6 +34,25 @@ globalThis.ResizeObserver ??= class {
 
 const judge = (text: string) => judgedText(text, { larder: CATALOGUE_LARDER, cup: 'us', head: undefined });
 
+/** The browser's ear; what it hears is put into its mouth here. */
+const mockEar = { hear: (_: string): void => undefined, startListening: jest.fn(async () => undefined) };
+jest.mock('react-speech-recognition', () => ({
+  __esModule: true,
+  default: {
+    startListening: () => mockEar.startListening(),
+    stopListening: async () => undefined,
+    abortListening: async () => undefined,
+  },
+  useSpeechRecognition: ({
+    commands,
+  }: {
+    readonly commands: readonly { callback: (text: string) => void }[];
+  }) => {
+    mockEar.hear = (text) => commands[0]?.callback(text);
+    return { listening: false, browserSupportsSpeechRecognition: true };
+  },
+}));
+
 /** Answers the oldest question that is open. */
 const answers = async (index: number, judged?: JudgedText | null) =>
   act(async () => {
@@ -222,21 +241,13 @@ describe('a recipe that is typed', () => {
   });
 
   it('takes what is said aloud where that is switched on', async () => {
-    let heard: ((event: unknown) => void) | null = null;
-    class Recognition {
-      set onresult(listener: (event: unknown) => void) {
-        heard = listener;
-      }
-      start(): void {}
-      stop(): void {}
-    }
-    Object.assign(globalThis, { SpeechRecognition: Recognition });
     const store = newStore();
     opens(store);
     expect(screen.queryByTestId('dictate')).toBeNull();
     await act(async () => void store.dispatch(prefsChanged({ dictation: true })));
     await act(async () => void fireEvent.click(screen.getByTestId('dictate')));
-    await act(async () => heard?.({ resultIndex: 0, results: [[{ transcript: 'two spoons of honey' }]] }));
+    expect(mockEar.startListening).toHaveBeenCalledTimes(1);
+    await act(async () => mockEar.hear('two spoons of honey'));
     expect(screen.getByTestId<HTMLTextAreaElement>('recipe-text').value).toBe('two spoons of honey');
   });
 

@@ -20,7 +20,7 @@ import { ReadRows } from './ReadRows';
 import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
 import { SavedActions } from './SavedActions';
 import { SplitPaste } from './SplitPaste';
-import { canDictate, useDictation } from './useDictation';
+import { useDictation } from './useDictation';
 import { useJudged } from './useJudged';
 import { isSameDraft, useKeptDraft } from './useKeptDraft';
 import { useReading } from './useReading';
@@ -229,8 +229,8 @@ const RecipeFields = memo(function RecipeFields({ control }: { control: Control<
 /** Takes recipes by ear, where it is switched on and the browser can. */
 function Dictation({ onHeard }: { onHeard: (heard: string) => void }) {
   const { dictation } = useAppSelector(selectPrefs);
-  const { listens, start, stop } = useDictation(onHeard);
-  if (!dictation || !canDictate()) return null;
+  const { can, listens, start, stop } = useDictation(onHeard);
+  if (!dictation || !can) return null;
   return (
     <View className="flex-row flex-wrap items-center gap-3">
       <Button
