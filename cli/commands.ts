@@ -21,7 +21,7 @@ import {
   unreadLines,
   type ParsedLine,
 } from '../src/core/recipe/larder';
-import { recipesIn } from '../src/core/recipe/parsing';
+import { parseRecipe, recipesIn } from '../src/core/recipe/parsing';
 import { judge } from '../src/core/recipe/safety';
 import { readBackup, writeBackup } from '../src/core/records/files';
 import { PLACES, SCHOOLS, type Head, type School, type StoredRecord } from '../src/core/records/shapes';
@@ -85,12 +85,14 @@ export function classifyCommand(options: CommandOptions, clock: Clock): unknown 
 export function makeCommand({ grams, 'no-scale': noScale = false }: CommandOptions, clock: Clock): unknown {
   const larder = CATALOGUE_LARDER;
   const [text = ''] = recipesIn(clock.input());
-  const { parsed, judged } = judgedText(text, { larder, cup: 'us', head: undefined });
+  const parsed = parseRecipe(text, { larder });
   if (!parsed.ok) throw new CommandError(oneLine(parsed.problems));
-  if (!judged.ok) throw new CommandError(oneLine(judged.problems));
-  const judgement = judge(readLines(parsed.value), undefined, larder);
+  const judgement = judge(readLines(parsed.value), undefined, larder, {
+    strained: parsed.value.told.strained,
+    texts: parsed.value.lines.map((line) => line.text),
+  });
   if (!judgement.ok) throw new CommandError(oneLine(judgement.problems));
-  const { lines, verdict } = judgement.value;
+  const { lines, verdict, cautions } = judgement.value;
   const factor = factorFor(grams, verdict.finishedGrams);
   const scaled = lines.map((line) => ({ ...line, grams: line.grams * factor }));
   const method = methodOf(parsed.value, scaled, { factor, hasScale: !noScale });
@@ -104,7 +106,7 @@ export function makeCommand({ grams, 'no-scale': noScale = false }: CommandOptio
       }),
     ),
     keepsTold: keepsDays,
-    cautions: judged.value.cautions.map(({ id, level, text: words, act }) => ({
+    cautions: cautions.map(({ id, level, text: words, act }) => ({
       id,
       level,
       text: words,

@@ -144,9 +144,7 @@ const ReadRow = memo(function ReadRow({ line, named, view, percent, findings, on
         <Doubt
           key={assumption.code}
           text={assumption.text}
-          alternatives={
-            assumption.between || assumption.code === 'own-measure' ? [] : assumption.alternatives
-          }
+          alternatives={assumption.between ? [] : assumption.alternatives}
           onChoose={(by) => onReplace(line, by)}
         >
           {assumption.between ? (

@@ -1,6 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { parseRecipe } from '@/core/recipe/parsing';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { newStamp } from '../shared/stamp';
@@ -8,6 +8,13 @@ import { useAddRecords } from '../shared/useAddRecords';
 import { BackToAll, SeveralRecipes } from './Questions';
 import { draftOfText, versionFromDraft } from './recipeDraft';
 import { useReading } from './useReading';
+
+const readEach = (recipes: readonly string[], reading: ReturnType<typeof useReading>) =>
+  recipes.map((text, index) => {
+    const parsed = parseRecipe(text, reading);
+    const fallback = t`Recipe ${{ number: index + 1 }}`;
+    return { text, parsed, name: (parsed.ok ? parsed.value.title : null) ?? fallback };
+  });
 
 interface SplitPasteProps {
   /** The recipes that the text holds. */
@@ -25,6 +32,7 @@ export function SplitPaste({ recipes, text, onText, onAsOne, onSaved }: SplitPas
   const reading = useReading();
   const add = useAddRecords();
   const [whole, setWhole] = useState<string | null>(null);
+  const read = useMemo(() => (recipes.length < 2 ? [] : readEach(recipes, reading)), [recipes, reading]);
   if (recipes.length < 2)
     return whole === null || whole === text ? null : (
       <BackToAll
@@ -34,11 +42,6 @@ export function SplitPaste({ recipes, text, onText, onAsOne, onSaved }: SplitPas
         }}
       />
     );
-  const read = recipes.map((each, index) => {
-    const parsed = parseRecipe(each, reading);
-    const fallback = t`Recipe ${{ number: index + 1 }}`;
-    return { text: each, parsed, name: (parsed.ok ? parsed.value.title : null) ?? fallback };
-  });
   const saveAll = () => {
     const made = read.map(({ parsed, text: own, name }) => {
       const stamp = newStamp();

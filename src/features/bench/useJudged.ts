@@ -1,11 +1,10 @@
 import isEqual from 'fast-deep-equal';
 import { startTransition, useEffect, useState } from 'react';
-import { hairMassGrams } from '@/core/hair/state';
 import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
-import { selectLarderContents, selectOwnMeasures, selectPrefs, useAppSelector } from '@/store';
+import { selectLarderContents, useAppSelector } from '@/store';
 import { askJudgement } from '@/workers';
 import { useHead } from '../shared/useHead';
-import { useLarder } from '../shared/useLarder';
+import { useReading } from './useReading';
 
 interface Typed {
   readonly start: string;
@@ -21,13 +20,10 @@ interface Typed {
  */
 export function useJudged(typed: Typed): JudgedText {
   const head = useHead();
-  const larder = useLarder();
+  const means = useReading();
   const contents = useAppSelector(selectLarderContents);
-  const { cup } = useAppSelector(selectPrefs);
-  const own = useAppSelector(selectOwnMeasures);
-  const hairGrams = head && hairMassGrams(head);
   // The first is read on the page: nothing is typed yet that it could hold up.
-  const [judged, setJudged] = useState(() => judgedText(typed.start, { larder, cup, own, head, hairGrams }));
+  const [judged, setJudged] = useState(() => judgedText(typed.start, { ...means, head }));
 
   useEffect(() => {
     let current = true;
@@ -36,8 +32,8 @@ export function useJudged(typed: Typed): JudgedText {
     const read = async (text: string): Promise<void> => {
       reading = true;
       const answer =
-        (await askJudgement({ text, cup, own, head }, contents).catch(() => null)) ??
-        judgedText(text, { larder, cup, own, head, hairGrams });
+        (await askJudgement({ text, cup: means.cup, own: means.own, head }, contents).catch(() => null)) ??
+        judgedText(text, { ...means, head });
       reading = false;
       if (!current) return;
       startTransition(() => setJudged((before) => (isEqual(before, answer) ? before : answer)));
@@ -57,6 +53,6 @@ export function useJudged(typed: Typed): JudgedText {
       current = false;
       end();
     };
-  }, [typed, contents, larder, cup, own, head, hairGrams]);
+  }, [typed, contents, means, head]);
   return judged;
 }

@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { listed } from '../../base/language';
 import { sum } from '../../base/measures';
+import { isOil } from '../../recipe/ingredients';
 import {
   readLines,
   type Deed,
@@ -240,7 +241,7 @@ function shortestMethod(parts: readonly Part[]): Draft[] {
     const deed = groupOf(part);
     groups.set(deed, [...(groups.get(deed) ?? []), part]);
   }
-  const oils = parts.filter(({ weighed }) => weighed.ingredient.composition.fat >= OIL_FAT);
+  const oils = parts.filter(({ weighed }) => isOil(weighed.ingredient));
   const soaked = groups.get('soak');
   if (soaked && !liquid && oils.length > 0)
     return [oilInfusion(soaked, oils), ...restOf(groups, new Set([...soaked, ...oils]))];
@@ -250,8 +251,6 @@ function shortestMethod(parts: readonly Part[]): Draft[] {
   return restOf(groups, new Set());
 }
 
-/** From this share of fat on it is an oil, g per 100 g. */
-const OIL_FAT = 90;
 /** Dry herbs in warm oil, minutes; cold it takes weeks (working assumption). */
 const OIL_INFUSION_MINUTES = 120;
 

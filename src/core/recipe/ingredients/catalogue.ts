@@ -114,6 +114,12 @@ export function sourceOf(ingredient: Pick<Ingredient, 'id' | 'sources'>, figure:
   return sourceById(id);
 }
 
+/** From this share of fat on it is an oil, g per 100 g. */
+const OIL_FAT = 90;
+
+export const isOil = ({ composition }: Pick<Ingredient, 'composition'>): boolean =>
+  composition.fat >= OIL_FAT;
+
 /** The preparation taken when a line names none; undefined where the ingredient needs none. */
 export function usualPreparation(ingredient: Ingredient): Preparation | undefined {
   return ingredient.preparations.find((preparation) => preparation.usual);

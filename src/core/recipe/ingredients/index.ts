@@ -1,2 +1,9 @@
-export { CATALOGUE, ingredientById, preparationMinutes, sourceOf, usualPreparation } from './catalogue';
+export {
+  CATALOGUE,
+  ingredientById,
+  isOil,
+  preparationMinutes,
+  sourceOf,
+  usualPreparation,
+} from './catalogue';
 export { isNearly, Lexicon, plainWords, singular, type Named, type PhraseMatch } from './lookUp';

@@ -42,8 +42,7 @@ export function gramsOf(
   }
   if (unit.kind === 'volume') {
     const millilitres = millilitresOf(unit.id, kitchen);
-    if (isOwn(unit.id) && kitchen.own?.[unit.id] === undefined)
-      assumptions.push(ownUnknown(unit.id, quantity, name));
+    if (isOwn(unit.id) && kitchen.own?.[unit.id] === undefined) assumptions.push(ownUnknown(unit.id));
     return (
       quantity * millilitres * measures.gramsPerMl * roundings(quantity, amount, name, unit.id, assumptions)
     );
@@ -67,26 +66,14 @@ function millilitresOf(unit: UnitId, { cup, own }: KitchenMeasures): number {
   return (isOwn(unit) ? own?.[unit] : undefined) ?? UNITS[unit].size;
 }
 
-/** How much cups and spoons of households hold, ml (working assumptions). */
-const OWN_SIZES: Readonly<Record<OwnUnit, readonly number[]>> = {
-  'my cup': [150, 200, 300],
-  'my spoon': [5, 10, 20],
-};
-
-function ownUnknown(unit: OwnUnit, quantity: number, name: string): Assumption {
+/** Which is hers is asked where the line is shown. */
+function ownUnknown(unit: OwnUnit): Assumption {
   const size = UNITS[unit].size;
   const text =
     unit === 'my cup'
       ? t`Nobody knows how much your cup holds: taken as ${size} ml. Which is yours? Or fill it once with water and say it in Settings.`
       : t`Nobody knows how much your spoon holds: taken as ${size} ml. Which is yours? Or fill it once with water and say it in Settings.`;
-  return {
-    code: 'own-measure',
-    text,
-    alternatives: OWN_SIZES[unit].map((millilitres) => ({
-      label: `${millilitres} ml`,
-      line: `${rounded(quantity * millilitres, 1)} ml ${name}`,
-    })),
-  };
+  return { code: 'own-measure', text, alternatives: [] };
 }
 
 function gramsOfPacks(

@@ -25,3 +25,9 @@ export const NO_AMOUNT: LineAmount = {
   packSize: null,
   words: '',
 };
+
+export function lineAmountOf(amount: Omit<LineAmount, 'words'> | null, words: string): LineAmount {
+  if (!amount) return { ...NO_AMOUNT, words };
+  const { quantity, quantityTo, unit, size, heaped, packSize } = amount;
+  return { quantity, quantityTo, unit, size, heaped, packSize, words };
+}

@@ -14,16 +14,8 @@ import { NO_MEASURE, type Amount } from './amounts';
 import type { OwnMeasures } from './grams';
 import type { Item, Nameless, Whole } from './item';
 import { lexiconOf } from './lexicon';
-import {
-  countedPart,
-  dropsPart,
-  lineAmountOf,
-  misspeltPart,
-  rangesOf,
-  stretchesOf,
-  unknownPart,
-  weighItem,
-} from './lines';
+import { lineAmountOf } from './lineAmount';
+import { countedPart, dropsPart, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
 import { isWithin, Mentions } from './mentions';
 import {
   isAloneInRow,

@@ -1,4 +1,4 @@
-import { plainWords } from '../ingredients';
+import { isOil, plainWords } from '../ingredients';
 import type { NameMatch, Names } from './elements';
 import type { LarderItem, NameLexicon } from './lexicon';
 import { isSign, isWord, type Token } from './tokens';
@@ -34,9 +34,7 @@ function renameParts(found: Found, tokens: readonly Token[], lexicon: Pick<Lexic
   }
 }
 
-/** From this share of fat on it is an oil, g per 100 g. */
-const OIL_FAT = 90;
-const isOil = ({ ingredient }: LarderItem): boolean => (ingredient?.composition.fat ?? 0) >= OIL_FAT;
+const isOfOil = ({ ingredient }: LarderItem): boolean => ingredient !== undefined && isOil(ingredient);
 
 /**
  * "rosemary infused oil", "macerate of calendula", "olive oil infused with mint": oils, never the herb nor its essential
@@ -46,14 +44,14 @@ function nameInfusions(found: Found, tokens: readonly Token[], lexicon: Lexicon,
   const [infused] = lexicon.inWords(['infused', 'oil']);
   if (!infused) return;
   for (const [at, name] of [...found]) {
-    if (isOil(name.item) || !name.item.ingredient) continue;
+    if (isOfOil(name.item) || !name.item.ingredient) continue;
     const hyphen = isSign(tokens[name.to], '-', '‑') ? 1 : 0;
     const behind = words.roles.infusedOil.at(tokens, name.to + hyphen);
     if (behind) {
       const own = tokens.slice(at, name.to).map(({ word }) => word);
       const oil = tokens.slice(name.to, behind.to).findLast((token) => isWord(token));
       const [named] = lexicon.inWords([...own, oil?.word ?? '']);
-      const item = named && named.words > own.length && isOil(named.item) ? named.item : infused.item;
+      const item = named && named.words > own.length && isOfOil(named.item) ? named.item : infused.item;
       found.set(at, { item, words: behind.to - at, to: behind.to });
       continue;
     }
@@ -64,8 +62,8 @@ function nameInfusions(found: Found, tokens: readonly Token[], lexicon: Lexicon,
         return phrase !== undefined && phrase.to === at;
       });
     if (before === undefined) continue;
-    const base = [...found].find(([, { to, item }]) => to <= at && to >= before - 1 && isOil(item));
-    const isWithin = [...found].some(([start, { item }]) => start >= before && start < at && isOil(item));
+    const base = [...found].find(([, { to, item }]) => to <= at && to >= before - 1 && isOfOil(item));
+    const isWithin = [...found].some(([start, { item }]) => start >= before && start < at && isOfOil(item));
     found.delete(at);
     if (!base && !isWithin) found.set(before, { item: infused.item, words: name.to - before, to: name.to });
   }

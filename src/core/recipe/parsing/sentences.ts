@@ -128,8 +128,7 @@ function readRow(
 
 /** A question asks, it does not tell; and what others do, told behind her own, is not in the bowl. */
 const isAside = (range: TokenRange, tokens: readonly Token[], words: Vocabulary, isFirst: boolean): boolean =>
-  isSign(tokens[range.to - 1], '?') ||
-  (!isFirst && words.roles.persons.at(tokens, range.from) !== undefined && isOfOthers(range, tokens, words));
+  isSign(tokens[range.to - 1], '?') || (!isFirst && isOfOthers(range, tokens, words));
 
 /** "my sister uses two": somebody, and at once what she does. */
 function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds }: Vocabulary): boolean {

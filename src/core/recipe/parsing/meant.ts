@@ -1,0 +1,123 @@
+import { t } from '@lingui/core/macro';
+import { UNITS } from '../../base/measures';
+import { isNearly } from '../ingredients';
+import type { Assumption } from '../larder';
+import type { Item } from './item';
+import type { LarderItem } from './lexicon';
+import { lineAmountOf, type LineAmount } from './lineAmount';
+import { amountText } from './lineText';
+import { textOf, type Context, type ReadSentence } from './sentences';
+import { SHARED_NOUNS } from './sharedNouns';
+import { measureOf, type ReadPart } from './weigh';
+
+/** What burns or harms by the spoon is never one tap away: essential oils, lye, pure acids and preservatives. */
+const HARMS_BY_THE_SPOON = ['essential-oil', 'preservative', 'alkali', 'acid'] as const;
+
+export const isSafeToSuggest = ({ ingredient }: LarderItem): boolean =>
+  !ingredient ||
+  ingredient.composition.water > 50 ||
+  !HARMS_BY_THE_SPOON.some((role) => ingredient.roles.includes(role));
+
+/** "peppermint esential oil": what burns by the spoon is asked about, never taken for the leaf. */
+export function isMisspeltEssential({ name }: Item, { tokens }: Context): boolean {
+  const next = tokens[name.to];
+  return next?.kind === 'word' && ESSENTIAL_WORDS.some((word) => isNearly(next.word, word));
+}
+
+const ESSENTIAL_WORDS = ['essential', 'essencial', 'esencial', 'essentielle', 'essenziale'] as const;
+
+/** "coconut mlik": with the unknown word behind it, the name of something else. */
+export function misspeltWhole(
+  { name }: Item,
+  { elements }: ReadSentence,
+  { tokens, lexicon, describing }: Context,
+): { readonly item: LarderItem; readonly written: string } | undefined {
+  const next = elements.find((element) => element.from === name.to);
+  const word = tokens[name.to];
+  const isUnknown = next?.kind === 'word' && word?.kind === 'word' && !describing.has(word.word);
+  if (!isUnknown || word.word.length < LEAST_MISSPELT) return undefined;
+  const own = tokens.slice(name.from, name.to).map((token) => token.word);
+  const noun = SHARED_NOUNS.find((each) => isNearly(word.word, each));
+  const [meant] = noun ? lexicon.inWords([...own, noun]) : [];
+  if (meant && meant.words > own.length && isSafeToSuggest(meant.item))
+    return { item: meant.item, written: `${own.join(' ')} ${word.raw}` };
+  const whole = [...own, word.word];
+  const found = lexicon.misspeltIn(whole.join(' '));
+  const isOther = found && found.words === whole.length && found.item.id !== name.match.item.id;
+  return isOther && isSafeToSuggest(found.item) ? { item: found.item, written: found.written } : undefined;
+}
+
+/** Letters of a word that may be a misspelt one. */
+const LEAST_MISSPELT = 4;
+
+/** "conditioner (contains keratin)" is one with protein; drops of a plant are of its essential oil, spoons of "rosemary oil" not. */
+export function meantBy(item: Item, amount: LineAmount, context: Context): LarderItem {
+  const { ingredient } = item.name.match.item;
+  if (ingredient?.id === 'conditioner' && item.holds.some(({ match }) => isProtein(match.item)))
+    return context.lexicon.inWords(['protein', 'conditioner'])[0]?.item ?? item.name.match.item;
+  if (ingredient?.id === 'egg') return eggPart(item, context);
+  if (ingredient?.roles.includes('essential-oil')) return inSpoons(item, amount, context);
+  return inDrops(item, context);
+}
+
+/** "two eggs, skip the whites": the yolks. */
+function eggPart({ name, without }: Item, { lexicon }: Context): LarderItem {
+  const left = without.map(({ match }) => match.item.id);
+  const part = left.includes('egg-white') ? 'yolk' : left.includes('egg-yolk') ? 'white' : null;
+  return (part && lexicon.inWords(['egg', part])[0]?.item) || name.match.item;
+}
+
+const isProtein = ({ ingredient }: LarderItem): boolean => ingredient?.roles.includes('protein') ?? false;
+
+/** Nobody measures an essential oil in spoons: an oil that is only called after a plant is what it was steeped in. */
+function inSpoons(item: Item, { unit, quantity }: LineAmount, { lexicon, tokens }: Context): LarderItem {
+  const { match, from, to } = item.name;
+  const measure = unit ? UNITS[unit] : undefined;
+  const millilitres = measure?.kind === 'volume' ? (quantity ?? 0) * measure.size : 0;
+  const named = tokens.slice(from, to).map(({ word }) => word);
+  const isOilOf =
+    named.length > 1 && named.some((word) => OIL.test(word)) && !named.some((word) => ESSENTIAL.test(word));
+  if (millilitres < LEAST_STEEPED_ML || !isOilOf) return match.item;
+  const [plant] = lexicon.inWords(named.filter((word) => !OIL.test(word)));
+  const isSteeped = plant?.item.ingredient?.preparations.some(({ stages }) =>
+    stages.some((stage) => stage.do === 'steep'),
+  );
+  return (isSteeped ? lexicon.inWords(['infused', 'oil'])[0]?.item : undefined) ?? match.item;
+}
+
+/** From this much on an oil that is called after a plant is none of drops. */
+const LEAST_STEEPED_ML = 5;
+const ESSENTIAL = /^(?:essential|eo|e|absolute|otto|essencial|esencial|essentielle|atherisch\w*|essenziale)$/;
+const OIL = /^(?:oil|oleo|aceite|huile|ol|olio|tel)$/;
+
+/** That it was taken for something else than its name says, with the other way beside it. */
+export function saidAs(part: ReadPart, { name, amount }: Item, context: Context): ReadPart {
+  const { item } = name.match;
+  if (part.status !== 'read' || amount?.unit === 'drop' || item.ingredient?.id === 'egg') return part;
+  const isOil = item.ingredient?.roles.includes('essential-oil') ?? false;
+  const written = textOf(context, name);
+  const assumption: Assumption = isOil
+    ? {
+        code: 'instead',
+        text: t`“${written}” by the spoon was taken as an oil that the plant was steeped in; the essential oil is counted in drops.`,
+        alternatives: [
+          { label: t`5 drops of ${{ name: item.name }}`, line: `${amountText(5, 'drop')} ${item.name}` },
+        ],
+      }
+    : {
+        code: 'instead',
+        text: t`It says that it holds protein: taken as ${{ name: part.name }}.`,
+        alternatives: [{ label: item.name, line: `${measureOf(lineAmountOf(amount, ''))} ${item.name}` }],
+      };
+  return { ...part, assumptions: [...part.assumptions, assumption] };
+}
+
+/** Drops of a plant are of its essential oil. */
+function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
+  const { match, from, to } = item.name;
+  const { ingredient } = match.item;
+  if (item.amount?.unit !== 'drop' || !ingredient || ingredient.composition.fat > 50) return match.item;
+  const named = tokens.slice(from, to).map(({ word }) => word);
+  const [oil] = lexicon.inWords([...named, 'essential', 'oil']);
+  return oil?.item.ingredient?.roles.includes('essential-oil') ? oil.item : match.item;
+}
