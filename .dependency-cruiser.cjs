@@ -6,7 +6,7 @@ const WINGS = {
   base: ['language', 'translation', 'measures', 'programme'],
   records: ['log', 'shapes', 'files'],
   recipe: ['ingredients', 'products', 'larder', 'parsing', 'classification', 'safety'],
-  kitchen: ['formulation', 'batches', 'pantry', 'making'],
+  kitchen: ['formulation', 'batches', 'pantry', 'making', 'methods'],
   hair: ['checks', 'history', 'state', 'estimation', 'trials', 'evidence'],
   plan: ['agenda', 'washday', 'planning', 'scheduling', 'question'],
   files: ['calendar', 'sharing', 'tables'],

@@ -11,7 +11,8 @@ const SHOWN = {
   'data/ingredients/preparations.json': ['label', 'text'],
   'data/ingredients/sources.json': ['title'],
   'data/cautions.json': ['text', 'act'],
-  'data/keeping.json': ['label', 'why'],
+  'data/keeping.json': ['label', 'why', 'signs'],
+  'data/methods.json': ['label', 'text', 'textIn', 'survives', 'wrong'],
   'data/starters.json': ['name', 'needs', 'lines'],
 };
 const CATALOGUE = [

@@ -8,7 +8,7 @@ import { headsIn, historyOf } from '../src/core/hair/history';
 import { lastingDays, SIGNALS, type SignalState } from '../src/core/hair/state';
 import { keepingOf } from '../src/core/kitchen/batches';
 import { judgedText, toldHeadline } from '../src/core/kitchen/formulation';
-import { methodOf } from '../src/core/kitchen/making';
+import { methodOfText, shownMethod, warningsOf } from '../src/core/kitchen/methods';
 import { demoRecords } from '../src/core/lab/simulation';
 import { MOST_WEEKS } from '../src/core/plan/planning';
 import { planProblemFrom } from '../src/core/plan/question';
@@ -20,6 +20,7 @@ import {
   readLines,
   unreadLines,
   type ParsedLine,
+  savedLine,
 } from '../src/core/recipe/larder';
 import { parseRecipe, recipesIn } from '../src/core/recipe/parsing';
 import { judge } from '../src/core/recipe/safety';
@@ -95,10 +96,13 @@ export function makeCommand({ grams, 'no-scale': noScale = false }: CommandOptio
   const { lines, verdict, cautions } = judgement.value;
   const factor = factorFor(grams, verdict.finishedGrams);
   const scaled = lines.map((line) => ({ ...line, grams: line.grams * factor }));
-  const method = methodOf(parsed.value, scaled, { factor, hasScale: !noScale });
+  const saved = parsed.value.lines.map(savedLine);
+  const steps = methodOfText(text, parsed.value, larder);
+  const method = shownMethod(steps, saved, larder, { factor, hasScale: !noScale });
   const { keepsDays } = parsed.value.told;
   return shortNumbers({
     ...method,
+    warnings: warningsOf(steps, saved, larder),
     keeps: Object.fromEntries(
       PLACES.map((place) => {
         const { days, limitedBy, why } = keepingOf(scaled, place);

@@ -1,6 +1,7 @@
 export { browserStorage, type RecordStorage } from './recordStorage';
 export { startPersistence } from './persistence';
 export {
+  allDone,
   lineWeighed,
   makingEnded,
   makingStarted,

@@ -42,11 +42,15 @@ export const makingSlice = createSlice({
     waterAdded(state, action: PayloadAction<number>) {
       if (state) state.waterAddedGrams = action.payload;
     },
+    /** All of it is made; what is asked is how much came out. */
+    allDone(state, action: PayloadAction<readonly string[]>) {
+      if (state) state.done = [...action.payload];
+    },
     makingEnded: () => null,
   },
 });
 
-export const { makingLoaded, makingStarted, stepDone, lineWeighed, waterAdded, makingEnded } =
+export const { makingLoaded, makingStarted, stepDone, lineWeighed, waterAdded, allDone, makingEnded } =
   makingSlice.actions;
 export const selectMaking = (root: { readonly making: MakingRun | null }) => root.making;
 

@@ -9,6 +9,7 @@ const DEFAULTS = {
   myCup: null,
   mySpoon: null,
   dictation: false,
+  measure: 'own',
   view: 'grams',
   pixelsPerMm: null,
   sound: true,

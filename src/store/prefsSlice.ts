@@ -24,6 +24,8 @@ export const prefsSchema = z.object({
   mySpoon: z.number().min(1).max(100).nullable(),
   /** Recipes may be spoken; the browser sends what it hears to its maker. */
   dictation: z.boolean(),
+  /** How a batch is measured out: in her own measures, or on a scale. */
+  measure: z.enum(['own', 'scale']),
   /** How amounts are shown. */
   view: z.enum(VIEWS),
   /** How many CSS pixels of this screen are a millimetre; null until it was held against a card. */
@@ -54,6 +56,7 @@ const initialState: Prefs = {
   myCup: null,
   mySpoon: null,
   dictation: false,
+  measure: 'own',
   view: 'grams',
   pixelsPerMm: null,
   sound: true,

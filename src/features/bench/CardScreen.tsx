@@ -13,6 +13,7 @@ import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { makingOf } from './makingOf';
 import { recipeCard } from './recipeCard';
+import { useMeasureBy } from './useMethod';
 
 /** A recipe on one sheet of paper. */
 export function CardScreen({ recipeId }: { recipeId: string }) {
@@ -21,6 +22,7 @@ export function CardScreen({ recipeId }: { recipeId: string }) {
   const head = useHead();
   const records = useAppSelector(selectLiveRecords);
   const testDays = patchTestDays(ofKind(records, 'plan-settings'), head?.headId ?? '');
+  const { by } = useMeasureBy();
   const recipe = larder.lastVersion(recipeId);
   const making = useMemo(
     () => (recipe ? makingOf(recipe, 1, larder, pantry, head?.school ?? 'my-hair') : null),
@@ -48,7 +50,7 @@ export function CardScreen({ recipeId }: { recipeId: string }) {
       </View>
       <PrintSheet
         title={t`${{ recipeName: recipe.name }}, version ${{ versionName: larder.versionName(recipe) }}`}
-        parts={recipeCard(making.value, larder, head)}
+        parts={recipeCard(making.value, larder, { head, hasScale: by === 'scale' })}
         foot={t`For hair only, not food. New on this head: put a little behind the ear and look for ${{ days: daysText(testDays) }}.`}
       />
       <Small>

@@ -1,26 +1,47 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { useForm, useWatch } from 'react-hook-form';
+import { useState } from 'react';
+import { useController, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
-import { failedBySchema, ok, type Result } from '@/core/base/measures';
+import {
+  addDays,
+  calendarDaySchema,
+  failed,
+  failedBySchema,
+  ok,
+  UNITS,
+  unitWord,
+  type CalendarDay,
+  type Result,
+} from '@/core/base/measures';
 import { keepingOf } from '@/core/kitchen/batches';
-import { afterMaking, realYieldGrams } from '@/core/kitchen/making';
+import { afterMaking, fractionText, realYieldGrams } from '@/core/kitchen/making';
 import { remainingGrams } from '@/core/recipe/larder';
-import { batchSchema, type Batch } from '@/core/records/shapes';
-import { makingEnded, selectPantry, useAppDispatch, useAppSelector, type MakingRun } from '@/store';
-import { Button, Heading, Problem, Small } from '@/ui';
+import { batchSchema, type Batch, type StoredRecord } from '@/core/records/shapes';
+import {
+  makingEnded,
+  selectPantry,
+  useAppDispatch,
+  useAppSelector,
+  waterAdded,
+  type MakingRun,
+} from '@/store';
+import { Button, Choice, Heading, Small } from '@/ui';
 import { grams, numberFrom } from '../shared/amounts';
-import { FormChoice, FormField, resolverOf } from '../shared/form';
+import { FormChoice, FormDate, FormField, resolverOf } from '../shared/form';
+import { placeWords } from '../shared/placeWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useKit } from '../shared/useKit';
 import { useToday } from '../shared/useToday';
+import { useShelfParts, type ShelfPart } from './FromShelf';
 import type { Making } from './makingOf';
 
 interface BatchDraft {
   readonly portions: string;
   readonly portionGrams: string;
+  readonly madeOn: string;
   readonly place: Batch['place'];
   readonly note: string;
 }
@@ -28,16 +49,26 @@ interface BatchDraft {
 /** A portion is about what a head takes (working assumption). */
 const USUAL_PORTION_GRAMS = 150;
 
-/** What came out of a making: portions, the water that went in beside the recipe, where it is kept. */
-export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
+interface MakeDoneProps {
+  readonly making: Making;
+  readonly run: MakingRun;
+  /** Water that went in beside the recipe the last time, for as much as is made now, g; null before the first. */
+  readonly lastWater: number | null;
+}
+
+/** What came out of a making: portions, the day, the water that went in beside the recipe, where it is kept. */
+export function MakeDone({ making, run, lastWater }: MakeDoneProps) {
   const add = useAddRecords();
   const dispatch = useAppDispatch();
   const today = useToday();
   const { places } = useKit();
   const pantry = useAppSelector(selectPantry);
+  const shelfParts = useShelfParts(making.lines);
   const yieldGrams = yieldOf(making, run);
   const usual = Math.max(1, Math.round(yieldGrams / USUAL_PORTION_GRAMS));
   const batchOf = (draft: BatchDraft): Result<Batch> => {
+    if (!calendarDaySchema.safeParse(draft.madeOn).success || draft.madeOn > today)
+      return failed('made-on', t`Choose the day on which it was made, today or before.`, 'madeOn');
     const stamp = newStamp();
     const parsed = batchSchema.safeParse({
       ...stamp,
@@ -46,7 +77,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
       recipeId: run.recipeId,
       recipeVersion: run.version,
       recipeRecordId: run.recordId,
-      madeOn: today,
+      madeOn: draft.madeOn,
       weighed: weighedIn(making.lines, run),
       waterAddedGrams: run.waterAddedGrams,
       portions: numberFrom(draft.portions),
@@ -62,10 +93,11 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
   };
   // What is weighed after this pane is drawn still moves the figures that she has not typed over.
   const { control, handleSubmit } = useForm<BatchDraft>({
-    defaultValues: { portions: '1', portionGrams: '', place: 'fridge', note: '' },
+    defaultValues: { portions: '1', portionGrams: '', madeOn: today, place: 'fridge', note: '' },
     values: {
       portions: String(usual),
       portionGrams: String(Math.max(1, Math.round(yieldGrams / usual))),
+      madeOn: today,
       place: 'fridge',
       note: '',
     },
@@ -73,16 +105,18 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
     resolver: resolverOf(batchOf),
   });
   const place = useWatch({ control, name: 'place' });
-  const missing = making.timetable.steps.filter((step) => step.mustDo && !run.done.includes(step.id));
-  const { days, limitedBy, why } = keepingOf(making.weighed, place);
+  const { days, limitedBy, why, signs, separates } = keepingOf(making.weighed, place);
 
   const save = handleSubmit((draft) => {
     const batch = batchOf(draft);
     if (!batch.ok) return;
     const planned = making.lines.map(({ grams }) => grams);
-    const left = afterMaking(pantry, making.weighed, { planned, weighed: batch.value.weighed });
+    // What came ready from the shelf took nothing from the pantry.
+    const raw = making.weighed.filter(({ via }) => via.length === 0);
+    const left = afterMaking(pantry, raw, { planned, weighed: batch.value.weighed });
     const used = left.map((item) => ({ ...item, ...newStamp() }));
-    add([batch.value, ...used], t`${{ recipeName: making.recipe.name }} is on the shelf.`);
+    const taken = takenFrom(shelfParts, batch.value.madeOn);
+    add([batch.value, ...used, ...taken], t`${{ recipeName: making.recipe.name }} is on the shelf.`);
     dispatch(makingEnded());
     router.navigate('/shelf');
   });
@@ -90,6 +124,7 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
   return (
     <View className="gap-4">
       <Heading level={2}>{t`Put it on the shelf`}</Heading>
+      <MadeOn control={control} today={today} />
       <View className="flex-row flex-wrap gap-4">
         <FormField
           control={control}
@@ -110,20 +145,22 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
       </View>
       <Small>
         {run.waterAddedGrams > 0
-          ? t`${{ grams: grams(yieldGrams) }} in all, with ${{ water: grams(run.waterAddedGrams) }} of water added.`
-          : t`${{ grams: grams(yieldGrams) }} in all.`}
+          ? t`About ${{ grams: grams(yieldGrams) }} in all (${{ cups: cupsText(making, yieldGrams) }}), with ${{ water: grams(run.waterAddedGrams) }} of water added.`
+          : t`About ${{ grams: grams(yieldGrams) }} in all (${{ cups: cupsText(making, yieldGrams) }}).`}
       </Small>
+      <WaterIn added={run.waterAddedGrams} last={lastWater} />
       <FormChoice
         control={control}
         name="place"
         label={t`Where it is kept`}
-        options={places.map((value) => ({ value, label: value }))}
+        options={places.map((value) => ({ value, label: placeWords()[value] }))}
       />
       <Small>
         {days === 0
           ? t`To be used today: limited by ${limitedBy}. ${why}`
           : t`Keeps ${plural(days, { one: '# day', other: '# days' })}: limited by ${limitedBy}. ${why}`}
       </Small>
+      <Small>{separates ? t`Shake it before each use. ${signs}` : signs}</Small>
       <FormField
         control={control}
         name="note"
@@ -131,20 +168,106 @@ export function MakeDone({ making, run }: { making: Making; run: MakingRun }) {
         placeholder={t`such as: thicker than last time`}
         testID="batch-note"
       />
-      {missing.length > 0 ? (
-        <Problem>
-          {t`Not yet: ${plural({ count: missing.length }, { one: 'one step', other: '# steps' })} must be done first, beginning with “${{ first: missing[0]?.text ?? '' }}”`}
-        </Problem>
-      ) : null}
       <View className="flex-row flex-wrap gap-3">
-        <Button
-          tone="main"
-          label={t`Put it on the shelf`}
-          disabled={missing.length > 0}
-          onPress={save}
-          testID="save-batch"
-        />
-        <Button label={t`Stop this making`} onPress={() => dispatch(makingEnded())} />
+        <Button tone="main" label={t`Put it on the shelf`} onPress={save} testID="save-batch" />
+        <Button label={t`Stop this batch`} onPress={() => dispatch(makingEnded())} />
+      </View>
+    </View>
+  );
+}
+
+/** Half cups are as near as a jar is read. */
+const CUP_STEP = 0.5;
+
+function cupsText({ density }: Making, yieldGrams: number): string {
+  const cups = Math.max(CUP_STEP, Math.round(yieldGrams / density / UNITS.cup.size / CUP_STEP) * CUP_STEP);
+  return `${fractionText(cups)} ${unitWord('cup', cups)}`;
+}
+
+/** Portions are counted in halves. */
+const HALF = 0.5;
+
+/** What of the shelf went into the batch, to the nearest half portion. */
+function takenFrom(parts: readonly ShelfPart[], day: CalendarDay): StoredRecord[] {
+  return parts.flatMap(({ item, grams: wanted }): StoredRecord[] => {
+    if (!item) return [];
+    const portions = Math.min(
+      item.left,
+      Math.max(HALF, Math.round(wanted / item.batch.portionGrams / HALF) * HALF),
+    );
+    return [
+      {
+        ...newStamp(),
+        kind: 'batch-event',
+        batchId: item.batch.batchId,
+        day: day < item.batch.madeOn ? item.batch.madeOn : day,
+        what: 'used',
+        portions,
+        place: null,
+        headId: null,
+        reason: '',
+      },
+    ];
+  });
+}
+
+/** The day it was made: today or yesterday in one tap, any other from a calendar. */
+function MadeOn({ control, today }: { control: Control<BatchDraft>; today: CalendarDay }) {
+  const { field } = useController({ control, name: 'madeOn' });
+  const yesterday = addDays(today, -1);
+  const isOther = field.value !== today && field.value !== yesterday;
+  const [asks, setAsks] = useState(isOther);
+  return (
+    <View className="gap-2">
+      <Choice
+        label={t`Made on`}
+        value={asks ? 'other' : field.value}
+        onChange={(day) => {
+          setAsks(day === 'other');
+          if (day !== 'other') field.onChange(day);
+        }}
+        options={[
+          { value: today as string, label: t`Made today` },
+          { value: yesterday as string, label: t`Made yesterday` },
+          { value: 'other', label: t`Another day` },
+        ]}
+        testID="made-on"
+      />
+      {asks ? <FormDate control={control} name="madeOn" label={t`Made on`} testID="made-on-day" /> : null}
+    </View>
+  );
+}
+
+/** Spoons of water at a time, g: as it goes in when a mixture is thinned. */
+const WATER_STEPS = [5, 15, 50] as const;
+
+/** The water that went in beside the recipe, counted up as it is poured. */
+function WaterIn({ added, last }: { added: number; last: number | null }) {
+  const dispatch = useAppDispatch();
+  return (
+    <View className="gap-1">
+      <Small live>
+        {last === null
+          ? t`Water added: ${{ grams: grams(added) }}`
+          : t`Water added: ${{ grams: grams(added) }}; last time ${{ last: grams(last) }} for this much`}
+      </Small>
+      <View className="flex-row flex-wrap gap-2">
+        {WATER_STEPS.map((step) => (
+          <Button
+            key={step}
+            label={`+ ${step} g`}
+            hint={t`${step} grams of water more`}
+            onPress={() => dispatch(waterAdded(added + step))}
+            testID={`water-${step}`}
+          />
+        ))}
+        {added > 0 ? (
+          <Button
+            label={t({ message: 'None', context: 'water added' })}
+            hint={t`No water was added`}
+            onPress={() => dispatch(waterAdded(0))}
+          />
+        ) : null}
       </View>
     </View>
   );

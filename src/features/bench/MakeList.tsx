@@ -1,241 +1,173 @@
 import { t } from '@lingui/core/macro';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { rounded } from '@/core/base/measures';
-import { weighable, type TimedStep } from '@/core/kitchen/making';
-import { lineWeighed, stepDone, useAppDispatch, waterAdded, type MakingRun } from '@/store';
-import { Button, Field, Heading, Problem, Small, Strong } from '@/ui';
+import type { Method, MethodStep, MethodWarning } from '@/core/kitchen/methods';
+import { allDone, lineWeighed, stepDone, useAppDispatch, type MakingRun } from '@/store';
+import { Button, Field, Heading, Problem } from '@/ui';
 import { Tick } from '@/ui/Tick';
-import { grams, numberFrom } from '../shared/amounts';
-import { minutesText } from '../shared/beatWords';
+import { numberFrom } from '../shared/amounts';
 import type { Making } from './makingOf';
+import { MeasureChoice, MethodSums, StepNotes } from './MethodList';
 import { ScalePanel } from './ScalePanel';
 import { useScale, type Scale } from './useScale';
 import { WithoutTool } from './WithoutTool';
 
 interface MakeListProps {
   readonly making: Making;
+  readonly method: Method;
+  readonly warnings: readonly MethodWarning[];
   readonly run: MakingRun;
-  /** Water that went in beside the recipe the last time, for as much as is made now, g; null before the first. */
-  readonly lastWater: number | null;
 }
 
-/** The making as a checklist in the order of the clock; what must not be forgotten holds up what comes after it. */
-export function MakeList({ making, run, lastWater }: MakeListProps) {
+/** The making as a checklist in her order: one tap ends a step, nothing holds up what comes after it. */
+export function MakeList({ making, method, warnings, run }: MakeListProps) {
+  const dispatch = useAppDispatch();
   const scale = useScale();
-  const { steps, totalMinutes, handsMinutes } = making.timetable;
-  const done = new Set(run.done);
-  const next = steps.find((step) => !done.has(step.id) && blockedBy(step, steps, done) === undefined);
-  const wanted = next && next.line !== null ? (making.lines[next.line]?.grams ?? null) : null;
+  const [isWeighing, setIsWeighing] = useState(Object.keys(run.weighed).length > 0);
+  const { steps } = method;
+  const next = steps.findIndex((_, index) => !run.done.includes(String(index)));
+  const isTold = steps.some(({ told }) => told);
+  const wanted = steps[next]?.lines.find(({ line }) => run.weighed[line] === undefined);
   return (
     <View className="gap-3">
-      <Heading level={2}>{t`Make it`}</Heading>
-      <Strong className="text-lead">{nextWords(next, steps, done)}</Strong>
-      <Small>
-        {t`${{ totalTime: minutesText(totalMinutes) }} from the first grip to the jar, ${{ handsTime: minutesText(handsMinutes) }} of it with your hands. What waits runs beside the rest.`}
-      </Small>
-      <WithoutTool steps={steps} />
-      <ScalePanel scale={scale} wanted={wanted} />
+      <Heading level={2}>{t`Steps`}</Heading>
+      <MethodSums method={method} />
+      <WithoutTool steps={making.steps} />
+      <MeasureChoice />
       <View role="list" aria-label={t`Steps`} className="gap-1">
-        {steps.map((step) => (
+        {steps.map((step, index) => (
           <StepRow
-            key={step.id}
+            key={index}
             step={step}
-            done={done.has(step.id)}
-            blocked={done.has(step.id) ? undefined : blockedBy(step, steps, done)}
-            wanted={step.line === null ? null : (making.lines[step.line]?.grams ?? null)}
-            weighed={step.line === null ? undefined : run.weighed[step.line]}
-            scale={scale}
-            isNext={step === next}
+            index={index}
+            making={making}
+            run={run}
+            isNext={index === next}
+            weigh={isWeighing ? { scale } : null}
           >
-            {step.do === 'check' ? <WaterIn added={run.waterAddedGrams} last={lastWater} /> : null}
+            <StepNotes step={step} index={index} isAdded={isTold && !step.told} warnings={warnings} />
           </StepRow>
         ))}
       </View>
-    </View>
-  );
-}
-
-/** Spoons of water at a time, g: as it goes in when a mixture is thinned. */
-const WATER_STEPS = [5, 15, 50] as const;
-
-/** The water that really goes in beside the recipe, counted up as it is poured. */
-function WaterIn({ added, last }: { added: number; last: number | null }) {
-  const dispatch = useAppDispatch();
-  return (
-    <View className="gap-1 pb-2 pl-9">
-      <Small live>
-        {last === null
-          ? t`Water added: ${{ grams: grams(added) }}`
-          : t`Water added: ${{ grams: grams(added) }}; last time ${{ last: grams(last) }} for this much`}
-      </Small>
-      <View className="flex-row flex-wrap gap-2">
-        {WATER_STEPS.map((step) => (
+      {isWeighing ? (
+        <ScalePanel scale={scale} wanted={wanted ? (making.lines[wanted.line]?.grams ?? null) : null} />
+      ) : null}
+      <View className="flex-row flex-wrap gap-3">
+        {next >= 0 ? (
           <Button
-            key={step}
-            label={`+ ${step} g`}
-            hint={t`${step} grams of water more`}
-            onPress={() => dispatch(waterAdded(added + step))}
-            testID={`water-${step}`}
-          />
-        ))}
-        {added > 0 ? (
-          <Button
-            label={t({ message: 'None', context: 'water added' })}
-            hint={t`No water was added`}
-            onPress={() => dispatch(waterAdded(0))}
+            label={t`I made it my way`}
+            hint={t`I made it my way: all steps are done`}
+            onPress={() => dispatch(allDone(steps.map((_, index) => String(index))))}
+            testID="made-my-way"
           />
         ) : null}
+        <Button
+          tone="quiet"
+          label={isWeighing ? t`Hide the weights` : t`Write actual weights`}
+          expanded={isWeighing}
+          onPress={() => setIsWeighing(!isWeighing)}
+          testID="weigh"
+        />
       </View>
     </View>
   );
 }
 
-/** What a tired person with wet hands is to do now. */
-function nextWords(
-  next: TimedStep | undefined,
-  steps: readonly TimedStep[],
-  done: ReadonlySet<string>,
-): string {
-  if (next) return t`Next: ${{ next: next.text }}`;
-  return steps.every(({ id }) => done.has(id)) ? t`All is done: put it on the shelf.` : '';
-}
-
-/** The step that must be done before this one, or undefined. A step that may be left out holds nothing up. */
-export function blockedBy(
-  step: TimedStep,
-  steps: readonly TimedStep[],
-  done: ReadonlySet<string>,
-): TimedStep | undefined {
-  for (const id of step.after) {
-    const before = steps.find((other) => other.id === id);
-    if (!before || done.has(id)) continue;
-    if (before.mustDo) return before;
-    const further = blockedBy(before, steps, done);
-    if (further) return further;
-  }
-  return undefined;
-}
-
 interface StepRowProps {
-  readonly step: TimedStep;
-  readonly done: boolean;
-  readonly blocked: TimedStep | undefined;
-  readonly wanted: number | null;
-  readonly weighed: number | undefined;
-  readonly scale: Scale;
+  readonly step: MethodStep;
+  readonly index: number;
+  readonly making: Making;
+  readonly run: MakingRun;
   readonly isNext: boolean;
-  readonly children?: ReactNode;
+  /** Null where nothing is weighed. */
+  readonly weigh: { readonly scale: Scale } | null;
+  readonly children: React.ReactNode;
 }
 
-function StepRow({ step, done, blocked, wanted, weighed, scale, isNext, children }: StepRowProps) {
+function StepRow({ step, index, making, run, isNext, weigh, children }: StepRowProps) {
   const dispatch = useAppDispatch();
-  const [open, setOpen] = useState(false);
+  const isDone = run.done.includes(String(index));
   return (
-    <View role="listitem" className="border-t border-line py-1">
+    <View role="listitem" className={`border-t py-1 ${isNext ? 'border-rule' : 'border-line'}`}>
       <Tick
-        checked={done}
-        onChange={(checked) => dispatch(stepDone({ id: step.id, done: checked }))}
-        disabled={blocked !== undefined}
+        checked={isDone}
+        onChange={(done) => dispatch(stepDone({ id: String(index), done }))}
         label={step.text}
-        testID={`step-${step.id}`}
+        testID={`step-${index}`}
       >
-        <Text className={`font-text text-body text-ink ${done ? 'line-through' : ''}`}>{step.text}</Text>
-        <Small>
-          {clockText(step.startMinute)} · {minutesText(step.minutes)}
-          {step.mustDo && step.do !== 'weigh' ? t` · not to be left out` : ''}
-          {blocked ? t` · first: ${{ shortened: shortened(blocked.text) }}` : ''}
-        </Small>
+        <Text
+          className={`text-body text-ink ${isNext ? 'font-strong' : 'font-text'} ${isDone ? 'line-through' : ''}`}
+        >
+          {step.text}
+        </Text>
+        {isDone ? null : children}
       </Tick>
-      {step.line === null || wanted === null || done ? null : isNext || open ? (
-        <WeighIn stepId={step.id} line={step.line} wanted={wanted} weighed={weighed} scale={scale} />
-      ) : (
-        <View className="items-start pl-8">
-          <Button
-            tone="quiet"
-            label={t`Weigh it now`}
-            hint={t`Weigh it now: ${{ step: step.text }}`}
-            onPress={() => setOpen(true)}
-            testID={`weigh-now-${step.line}`}
-          />
-        </View>
-      )}
-      {children}
-      {done && weighed !== undefined && wanted !== null ? (
-        <Small>{t`Went in: ${{ weighed: rounded(weighed, 1) }} g of ${{ weighable: weighable(wanted).text }}.`}</Small>
-      ) : null}
+      {weigh === null
+        ? null
+        : step.lines.map(({ line, name }) => (
+            <ActualWeight
+              key={line}
+              line={line}
+              name={name}
+              wanted={making.lines[line]?.grams ?? 0}
+              weighed={run.weighed[line]}
+              scale={weigh.scale}
+            />
+          ))}
     </View>
   );
-}
-
-const SHORT_CHARACTERS = 34;
-
-function shortened(text: string): string {
-  return text.length <= SHORT_CHARACTERS ? text : `${text.slice(0, SHORT_CHARACTERS).trimEnd()} …`;
-}
-
-/** "+1:05": hours and minutes from the start. */
-function clockText(minute: number): string {
-  return `+${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
 }
 
 /** What an empty scale may show by trembling is no weight to take, g. */
 const LEAST_WEIGHED_GRAMS = 0.5;
+/** More is no home batch, g. */
+const MOST_GRAMS = 20_000;
 
-/** The weight that really goes in, from the scale or typed. */
-function WeighIn({
-  stepId,
-  line,
-  wanted,
-  weighed,
-  scale,
-}: {
-  stepId: string;
-  line: number;
-  wanted: number;
-  weighed: number | undefined;
-  scale: Scale;
-}) {
+interface ActualWeightProps {
+  readonly line: number;
+  readonly name: string;
+  readonly wanted: number;
+  readonly weighed: number | undefined;
+  readonly scale: Scale;
+}
+
+/** The weight that went in, typed or from the scale; an empty field counts as planned. */
+function ActualWeight({ line, name, wanted, weighed, scale }: ActualWeightProps) {
   const dispatch = useAppDispatch();
   const [text, setText] = useState(weighed === undefined ? '' : String(rounded(weighed, 1)));
-  const [problem, setProblem] = useState<string | null>(null);
-  const take = (grams: number) => {
-    if (!(grams > 0) || grams > 20_000) {
-      setProblem(t`Write grams, more than 0.`);
-      return;
-    }
-    setProblem(null);
-    dispatch(lineWeighed({ line, grams }));
-    dispatch(stepDone({ id: stepId, done: true }));
+  const grams = numberFrom(text);
+  const isBad = text.trim() !== '' && !(grams > 0 && grams <= MOST_GRAMS);
+  const take = (taken: string) => {
+    setText(taken);
+    const value = numberFrom(taken);
+    if (taken.trim() === '') dispatch(lineWeighed({ line, grams: null }));
+    else if (value > 0 && value <= MOST_GRAMS) dispatch(lineWeighed({ line, grams: value }));
   };
+  const { settled } = scale;
   return (
     <View className="flex-row flex-wrap items-end gap-2 pb-2 pl-9">
       <Field
-        className="w-field-m"
-        label={t`Really, g`}
-        spoken={t`Grams that really go in, of ${{ weighable: weighable(wanted).text }}`}
+        className="w-field-l"
+        label={t`${name}, actual grams`}
+        placeholder={String(rounded(wanted, 1))}
         numeric
         value={text}
-        onChange={setText}
+        onChange={take}
         testID={`weigh-${line}`}
       />
-      <Button
-        label={t({ message: 'Take', context: 'a weight from the scale' })}
-        hint={t`Take the typed weight`}
-        onPress={() => take(numberFrom(text))}
-        testID={`take-${line}`}
-      />
-      {scale.settled !== null && scale.settled >= LEAST_WEIGHED_GRAMS ? (
+      {settled !== null && settled >= LEAST_WEIGHED_GRAMS ? (
         <Button
-          label={t`Take ${{ settled: rounded(scale.settled, 1) }} g from the scale`}
+          label={t`Take ${{ settled: rounded(settled, 1) }} g`}
+          hint={t`Take ${{ settled: rounded(settled, 1) }} g from the scale for ${name}`}
           onPress={() => {
-            if (scale.settled !== null) take(rounded(scale.settled, 1));
+            take(String(rounded(settled, 1)));
             scale.tare();
           }}
           testID={`take-scale-${line}`}
         />
       ) : null}
-      {problem ? <Problem live>{problem}</Problem> : null}
+      {isBad ? <Problem live>{t`Write grams, more than 0.`}</Problem> : null}
     </View>
   );
 }

@@ -15,6 +15,7 @@ import {
   type StoredRecord,
 } from '@/core/records/shapes';
 import {
+  allDone,
   makingStarted,
   selectHeads,
   selectLiveRecords,
@@ -23,6 +24,7 @@ import {
   selectRecipes,
   useAppDispatch,
   useAppSelector,
+  type MakingRun,
 } from '@/store';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
 import { grams, money } from '../shared/amounts';
@@ -32,11 +34,16 @@ import { usedGramsByHead } from '../shared/usedGrams';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { AmountPane } from './AmountPane';
+import { FromShelf, useShelfParts } from './FromShelf';
+import { GritLine } from './GritLine';
 import { MakeDone } from './MakeDone';
 import { MakeList } from './MakeList';
 import { makingOf, type Making } from './makingOf';
+import { MeasureChoice, MethodList, MethodSums } from './MethodList';
+import { StepsEditor } from './StepsEditor';
 import { Substitutes } from './Substitutes';
 import { useAmount, type HeadAmount } from './useAmount';
+import { useMethod, useWarnings } from './useMethod';
 
 /** Makes a batch: how much, what is missing, the steps, and onto the shelf. */
 export function MakeScreen({ recipeId }: { recipeId: string }) {
@@ -47,7 +54,6 @@ export function MakeScreen({ recipeId }: { recipeId: string }) {
 function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
   const larder = useLarder();
   const run = useAppSelector(selectMaking);
-  const records = useAppSelector(selectLiveRecords);
   const pantry = useAppSelector(selectPantry);
   const school = useHead()?.school ?? 'my-hair';
   const mine = run?.recipeId === recipe.recipeId ? run : null;
@@ -56,16 +62,30 @@ function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
     () => (mine ? makingOf(version, mine.factor, larder, pantry, school) : null),
     [mine, version, larder, pantry, school],
   );
-  if (!mine || !running?.ok) return <HowMuch recipe={recipe} otherRun={run !== null && !mine} />;
-  const making = running.value;
+  return mine && running?.ok ? (
+    <Running making={running.value} run={mine} />
+  ) : (
+    <HowMuch recipe={recipe} otherRun={run !== null && !mine} />
+  );
+}
+
+/** A batch that is being made: its steps, and what came out once they are done. */
+function Running({ making, run }: { making: Making; run: MakingRun }) {
+  const larder = useLarder();
+  const records = useAppSelector(selectLiveRecords);
+  const method = useMethod(making, making.steps);
+  const warnings = useWarnings(making);
+  const isMade = method.steps.every((_, index) => run.done.includes(String(index)));
+  const { recipe } = making;
+  const list = <MakeList making={making} method={method} warnings={warnings} run={run} />;
   return (
     <Screen
-      over={t`${{ recipeName: version.name }} · version ${{ versionNumber: larder.versionName(version) }}`}
-      headline={t`${{ grams: grams(making.finishedGrams) }} in the making`}
-      reason={t`Tick what is done; a reload loses nothing.`}
-      side={<MakeDone making={making} run={mine} />}
+      over={t`${{ recipeName: recipe.name }} · version ${{ versionNumber: larder.versionName(recipe) }}`}
+      headline={isMade ? t`How much came out?` : t`Making ${{ grams: grams(making.finishedGrams) }}`}
+      reason={isMade ? '' : t`Tap a step when it is done.`}
+      side={isMade ? list : <MakeDone making={making} run={run} lastWater={lastWaterOf(records, making)} />}
     >
-      <MakeList making={making} run={mine} lastWater={lastWaterOf(records, making)} />
+      {isMade ? <MakeDone making={making} run={run} lastWater={lastWaterOf(records, making)} /> : list}
     </Screen>
   );
 }
@@ -109,6 +129,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
     () => makingOf(recipe, scale, larder, pantry, school),
     [recipe, scale, larder, pantry, school],
   );
+  const shelfParts = useShelfParts(making.ok ? making.value.lines : []);
   if (!making.ok)
     return (
       <Screen headline={recipe.name} reason={making.problems[0].message}>
@@ -120,7 +141,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
     const judged = judge(recipe.lines, each, larder, { strained: recipe.strained });
     return judged.ok ? judged.value.stops.map((caution) => ({ head: each, caution })) : [];
   });
-  const begin = () =>
+  const begin = (isMade: boolean) => {
     dispatch(
       makingStarted({
         recipeId: recipe.recipeId,
@@ -130,11 +151,13 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
         startedAt: new Date().toISOString(),
       }),
     );
+    if (isMade) dispatch(allDone(making.value.steps.map((_, index) => String(index))));
+  };
   return (
     <Screen
       over={t`${{ recipeName: recipe.name }} · version ${{ versionName: larder.versionName(recipe) }}`}
       headline={t`Make ${{ grams: grams(making.value.finishedGrams) }}`}
-      reason={t`${{ headline: making.value.headline }}. ${{ grams: grams(making.value.verdict.grams) }} to measure out.`}
+      reason={t`${{ headline: making.value.headline }}.`}
       side={
         <CostPane
           cost={making.value.cost}
@@ -153,7 +176,8 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
         factor={factor}
         lineNames={namesOf(recipe, larder)}
       />
-      <LinesToMeasure making={making.value} larder={larder} pantry={pantry} school={school} />
+      <FromShelf parts={shelfParts} />
+      <Way making={making.value} />
       {stops.map(({ head: each, caution }) => (
         <View
           key={`${each.headId}-${caution.id}`}
@@ -173,15 +197,49 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
       <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
-          label={t`Begin`}
+          label={t`Start making`}
           disabled={!factor.ok || stops.length > 0}
-          onPress={begin}
+          onPress={() => begin(false)}
           testID="begin-making"
+        />
+        <Button
+          label={t`I made it my way`}
+          hint={t`I made it my way, today or before`}
+          disabled={!factor.ok || stops.length > 0}
+          onPress={() => begin(true)}
+          testID="made-it"
         />
         <Button label={t`Back`} onPress={() => router.navigate('/bench')} />
       </View>
+      <LinesToMeasure making={making.value} larder={larder} pantry={pantry} school={school} />
       {stops.length > 0 ? <Problem>{t`It is not to be made for this head as it stands.`}</Problem> : null}
     </Screen>
+  );
+}
+
+/** How it will be made, and how likely bits stay, before anything is mixed. */
+function Way({ making }: { making: Making }) {
+  const [changes, setChanges] = useState(false);
+  const { recipe, steps } = making;
+  const method = useMethod(making, steps);
+  const warnings = useWarnings(making);
+  if (changes) return <StepsEditor recipe={recipe} steps={steps} onDone={() => setChanges(false)} />;
+  return (
+    <View className="gap-2">
+      <Heading level={2}>{t`Your way of making it`}</Heading>
+      <MethodSums method={method} />
+      <MeasureChoice />
+      <MethodList method={method} warnings={warnings} />
+      <GritLine making={making} />
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label={t`Change the steps`}
+          onPress={() => setChanges(true)}
+          testID="change-steps"
+        />
+      </View>
+    </View>
   );
 }
 
@@ -203,6 +261,7 @@ function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
   const [missing, setMissing] = useState<number | null>(null);
   return (
     <View role="list" aria-label={t`To measure out`} className="gap-1" testID="to-measure">
+      <Heading level={2}>{t`What goes in`}</Heading>
       {making.lines.map((line, index) => {
         if (line.grams === null) return null;
         const { name, words, grams: weight, spoons } = lineInView(line, larder);

@@ -36,7 +36,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   const stamped = (draft: RecipeDraft) => {
     const stamp = newStamp();
     const own = { recipeId: existing?.recipeId ?? stamp.id, version: (existing?.version ?? 0) + 1 };
-    return versionFromDraft(draft, { ...stamp, ...own }, reading);
+    return versionFromDraft(draft, { ...stamp, ...own }, reading, existing);
   };
   const saved = existing ? draftOf(existing) : EMPTY_RECIPE;
   const { start, keep, drop } = useKeptDraft(existing?.recipeId ?? NEW_RECIPE, saved);

@@ -1,21 +1,16 @@
 import { t } from '@lingui/core/macro';
-import type { MakingStep } from '@/core/kitchen/making';
 import { kitWords } from '@/core/plan/agenda';
-import type { KitItem } from '@/core/records/shapes';
+import type { Deed, KitItem, SavedStep } from '@/core/records/shapes';
 import { Small } from '@/ui';
 import { useKit } from '../shared/useKit';
 
 /** Which tool a step wants; heat and freezer come after the making. */
-const TOOL_OF: Readonly<Partial<Record<MakingStep['do'], KitItem>>> = {
-  strain: 'strainer',
-  blend: 'blender',
-  weigh: 'scale',
-};
+const TOOL_OF: Readonly<Partial<Record<Deed, KitItem>>> = { strain: 'strainer', blend: 'blender' };
 
 /** What to do instead where the house lacks what the steps want. */
-export function WithoutTool({ steps }: { steps: readonly Pick<MakingStep, 'do'>[] }) {
+export function WithoutTool({ steps }: { steps: readonly Pick<SavedStep, 'deeds'>[] }) {
   const { lacks } = useKit();
-  const wanted = new Set(steps.map((step) => TOOL_OF[step.do]));
+  const wanted = new Set(steps.flatMap(({ deeds }) => deeds.map((deed) => TOOL_OF[deed])));
   return lacks
     .filter((item) => wanted.has(item))
     .map((item) => (

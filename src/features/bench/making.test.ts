@@ -1,34 +1,10 @@
 import { calendarDay } from '@/core/base/measures';
-import { makingSteps, timetableOf } from '@/core/kitchen/making';
-import { STAMP, testBatch, testHead, testRecipe, testSession, valueOf, weighedOf } from '@/core/lab/testing';
+import { STAMP, testBatch, testHead, testRecipe, testSession, valueOf } from '@/core/lab/testing';
 import { makeLarder } from '@/core/recipe/larder';
-import type { StoredRecord } from '@/core/records/shapes';
+import type { Head, StoredRecord } from '@/core/records/shapes';
 import { usedGramsByHead } from '../shared/usedGrams';
-import { blockedBy } from './MakeList';
 import { makingOf } from './makingOf';
 import { recipeCard } from './recipeCard';
-
-describe('the checklist', () => {
-  const { steps } = timetableOf(makingSteps(weighedOf(['4 tbsp linseed, soaked', '300 ml water']), null));
-  const named = (what: string) => {
-    const step = steps.find((each) => each.do === what);
-    if (!step) throw new Error(what);
-    return step;
-  };
-  const allBut = (...ids: string[]) => new Set(steps.map(({ id }) => id).filter((id) => !ids.includes(id)));
-
-  it('does not go on to the bowl before the straining is ticked', () => {
-    const [strain, combine] = [named('strain'), named('combine')];
-    expect(blockedBy(combine, steps, allBut(strain.id, combine.id))?.id).toBe(strain.id);
-    expect(blockedBy(combine, steps, allBut(combine.id))).toBeUndefined();
-  });
-
-  it('looks through a step that may be left out to the one behind it that may not', () => {
-    const [strain, combine, check] = [named('strain'), named('combine'), named('check')];
-    expect(blockedBy(check, steps, allBut(strain.id, combine.id, check.id))?.id).toBe(strain.id);
-    expect(blockedBy(check, steps, allBut(combine.id, check.id))).toBeUndefined();
-  });
-});
 
 describe('a making', () => {
   const recipe = testRecipe('bowl', ['1 banana', '2 tbsp honey', '100 ml water', 'stir']);
@@ -103,14 +79,17 @@ describe('a recipe on a card', () => {
     { warmth: 'warm', contactMinutes: 45 },
   );
   const larder = makeLarder({ recipes: [recipe] });
-  const card = (head?: Parameters<typeof recipeCard>[2]) =>
-    recipeCard(valueOf(makingOf(recipe, 1, larder, new Map(), 'my-hair')), larder, head);
+  const card = (head?: Head, hasScale = false) =>
+    recipeCard(valueOf(makingOf(recipe, 1, larder, new Map(), 'my-hair')), larder, { head, hasScale });
   const part = (title: string, parts = card()) =>
     parts.find((each) => each.title.startsWith(title))?.lines.join('\n') ?? '';
 
-  it('says what it is, what goes in by scale and spoon, how it is made and how long it keeps', () => {
+  it('says what it is, how it is made with the amounts in it, and how long it keeps', () => {
     expect(card()[0]?.lines[0]).toBe('mask, 45 min on, warm under a cap.');
-    expect(part('What goes in')).toMatch(/^\d+ g honey \(2 tbsp\)$/im);
+    expect(part('Making')).toMatch(/stir in .*2 tbsp honey/i);
+    expect(part('Making', card(undefined, true))).toMatch(/\d+ g honey/);
+    // Once: no second list that could say something else.
+    expect(card().filter(({ lines }) => lines.join(' ').includes('honey'))).toHaveLength(1);
     expect(part('Making')).toMatch(/fine cloth/);
     // The egg decides.
     expect(part('How it keeps')).toMatch(/fridge: .*because of .*egg/i);

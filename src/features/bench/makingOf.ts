@@ -1,11 +1,13 @@
 import { ok, type Result } from '@/core/base/measures';
 import { densityOf } from '@/core/kitchen/formulation';
-import { makingSteps, scaledLines, timetableOf, type Phases, type Timetable } from '@/core/kitchen/making';
+import { scaledLines } from '@/core/kitchen/making';
+import { methodOfRecipe, methodOfText } from '@/core/kitchen/methods';
 import { costOf, type Cost } from '@/core/kitchen/pantry';
 import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
 import type { Larder, WeighedLine } from '@/core/recipe/larder';
+import { parseRecipe } from '@/core/recipe/parsing';
 import { judge } from '@/core/recipe/safety';
-import type { School, PantryItem, RecipeVersion, SavedLine } from '@/core/records/shapes';
+import type { School, PantryItem, RecipeVersion, SavedLine, SavedStep } from '@/core/records/shapes';
 
 export interface Making {
   readonly recipe: RecipeVersion;
@@ -20,7 +22,8 @@ export interface Making {
   /** g/ml of the finished mixture. */
   readonly density: number;
   readonly cost: Cost;
-  readonly timetable: Timetable;
+  /** How it is made, without amounts. */
+  readonly steps: readonly SavedStep[];
 }
 
 /** Everything about making a recipe in one size. */
@@ -45,11 +48,16 @@ export function makingOf(
     finishedGrams: verdict.finishedGrams,
     density: densityOf(weighed),
     cost: costOf(weighed, pantry),
-    timetable: timetableOf(makingSteps(weighed, phasesOf(recipe))),
+    steps: stepsOf(recipe, larder),
   });
 }
 
-function phasesOf(recipe: RecipeVersion): Phases | null {
-  const phases = recipe.lines.flatMap(({ phase }, index) => (phase ? [[index, phase] as const] : []));
-  return phases.length > 0 ? new Map(phases) : null;
+/** The steps that are kept with a version; of one saved before there were any, those of its text as it is read today. */
+export function stepsOf(recipe: RecipeVersion, larder: Larder): SavedStep[] {
+  const { text, lines, method } = recipe;
+  if (method) return methodOfRecipe(recipe, larder);
+  const parsed = parseRecipe(text, { larder });
+  const isSame = parsed.ok && parsed.value.lines.length === lines.length;
+  const told = isSame ? methodOfText(text, parsed.value, larder) : [];
+  return methodOfRecipe(told.length > 0 ? { lines, method: told } : { lines }, larder);
 }

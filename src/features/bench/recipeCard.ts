@@ -1,6 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
 import { keepingOf } from '@/core/kitchen/batches';
-import { lineInView } from '@/core/kitchen/making';
+import { shownMethod, type Method } from '@/core/kitchen/methods';
 import { verdictReasons } from '@/core/recipe/classification';
 import type { Larder } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
@@ -12,16 +12,21 @@ import type { Making } from './makingOf';
 /** Cautions on a card: the gravest first, and no more than are read. */
 const MOST_CAUTIONS = 6;
 
-function makingTitle({ totalMinutes, handsMinutes }: Making['timetable']): string {
+function makingTitle({ totalMinutes, handsMinutes }: Method): string {
   const waits = totalMinutes - handsMinutes;
   return waits > 0
     ? t`Making: ${{ minutes: minutesText(totalMinutes) }}, ${{ waits: minutesText(waits) }} of them waiting`
     : t`Making: ${{ minutes: minutesText(totalMinutes) }}`;
 }
 
-/** A recipe on one sheet, for the kitchen wall: what it is, what goes in, how it is made, how long it keeps, what to mind. */
-export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPart[] {
-  const { recipe, lines, weighed, verdict, headline, timetable } = making;
+/** A recipe on one sheet, for the kitchen wall: what it is, how it is made with what goes in, how long it keeps, what to mind. */
+export function recipeCard(
+  making: Making,
+  larder: Larder,
+  { head, hasScale }: { readonly head?: Head | undefined; readonly hasScale: boolean },
+): SheetPart[] {
+  const { recipe, steps, weighed, verdict, headline } = making;
+  const method = shownMethod(steps, recipe.lines, larder, { factor: making.factor, hasScale });
   const heat = recipe.warmth === 'warm' ? t`, warm under a cap` : '';
   const judged = judge(recipe.lines, head, larder, { strained: recipe.strained });
   const cautions = judged.ok ? judged.value.cautions : [];
@@ -34,22 +39,15 @@ export function recipeCard(making: Making, larder: Larder, head?: Head): SheetPa
       ],
     },
     {
-      title: t`What goes in, for ${{ finishedGrams: Math.round(making.finishedGrams) }} g to put on`,
-      lines: lines.flatMap((line) => {
-        if (line.grams === null) return [line.text];
-        const { grams, spoons, words } = lineInView(line, larder);
-        return [
-          grams.text === spoons.text ? `${grams.text} ${words}` : `${grams.text} ${words} (${spoons.text})`,
-        ];
-      }),
-    },
-    {
-      title: makingTitle(timetable),
-      lines: timetable.steps.map(({ text, startMinute }, index) =>
-        startMinute === 0
-          ? t`${{ index: index + 1 }}. ${text}`
-          : t`${{ index: index + 1 }}. After ${{ minutes: minutesText(startMinute) }}: ${text}`,
-      ),
+      title: makingTitle(method),
+      lines: [
+        t`For ${{ finishedGrams: Math.round(making.finishedGrams) }} g to put on.`,
+        ...method.steps.map(({ text, waitMinutes }, index) =>
+          waitMinutes > 0
+            ? t`${{ index: index + 1 }}. ${text} (${{ minutes: minutesText(waitMinutes) }})`
+            : t`${{ index: index + 1 }}. ${text}`,
+        ),
+      ],
     },
     {
       title: t`How it keeps`,

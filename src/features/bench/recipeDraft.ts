@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/base/measures';
+import { methodOfText } from '@/core/kitchen/methods';
 import { checkNoCycle, savedLine, type Larder, type ParsedRecipe } from '@/core/recipe/larder';
 import { parseRecipe, type OwnMeasures } from '@/core/recipe/parsing';
 import { recipeVersionSchema, type RecipeVersion } from '@/core/records/shapes';
@@ -32,7 +33,10 @@ export function draftOf(version: RecipeVersion): RecipeDraft {
 
 type Stamp = Pick<RecipeVersion, 'id' | 'recordedAt' | 'recipeId' | 'version'>;
 
-/** Checks a draft and makes the version; problems carry the draft's own field names. */
+/**
+ * Checks a draft and makes the version; problems carry the draft's own field names.
+ * @param before the version that it changes: steps that were arranged stay as long as the text does
+ */
 export function versionFromDraft(
   draft: RecipeDraft,
   stamp: Stamp,
@@ -42,6 +46,7 @@ export function versionFromDraft(
     readonly own?: OwnMeasures | undefined;
     readonly hairGrams?: number | undefined;
   },
+  before?: RecipeVersion,
 ): Result<RecipeVersion> {
   const parsed = parseRecipe(draft.text, reading);
   if (!parsed.ok) return failed(parsed.problems[0].code, parsed.problems[0].message, 'text');
@@ -73,6 +78,10 @@ export function versionFromDraft(
     contactMinutes: minutes,
     lines,
     ...(parsed.value.told.strained ? { strained: true } : {}),
+    method:
+      before?.text === draft.text && before.method
+        ? before.method
+        : methodOfText(draft.text, parsed.value, reading.larder),
     ...(draft.countedAs ? { countedAs: draft.countedAs } : {}),
   });
   if (result.success) return ok(result.data);

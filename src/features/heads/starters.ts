@@ -1,4 +1,5 @@
 import { inWords } from '@/core/base/language';
+import { methodOfText } from '@/core/kitchen/methods';
 import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
 import { savedLine, type Larder } from '@/core/recipe/larder';
 import { parseRecipe } from '@/core/recipe/parsing';
@@ -42,6 +43,7 @@ export function startersFor(head: Head, larder: Larder): Starter[] {
           contactMinutes,
           warmth: warmth as RecipeVersion['warmth'],
           lines: saved,
+          method: methodOfText(text, parsed.value, larder),
         },
       },
     ];

@@ -1,6 +1,7 @@
 import keepingList from '../../../../data/keeping.json';
 import { worded } from '../../base/language';
 import { invariant, sum } from '../../base/measures';
+import { isOil } from '../../recipe/ingredients';
 import { partGrams, surviving, type WeighedLine } from '../../recipe/larder';
 import type { Ingredient, KeepingClass, Place } from '../../records/shapes';
 
@@ -11,10 +12,12 @@ interface KeepingRule {
   readonly fridgeDays: number;
   readonly freezerDays: number;
   readonly why: string;
+  /** How spoilage shows, and what looks like it and is not. */
+  readonly signs: string;
 }
 
 const KEEPING_RULES = new Map(
-  (keepingList as KeepingRule[]).map((rule) => [rule.id, worded(rule, 'label', 'why')]),
+  (keepingList as KeepingRule[]).map((rule) => [rule.id, worded(rule, 'label', 'why', 'signs')]),
 );
 
 export function keepingRule(id: KeepingClass): KeepingRule {
@@ -41,6 +44,9 @@ export interface Keeping {
   /** What spoils first, and why. */
   readonly limitedBy: string;
   readonly why: string;
+  readonly signs: string;
+  /** Oil and water part in it: it is shaken before it is used. */
+  readonly separates: boolean;
 }
 
 /** How many days a mixture keeps in one place: as long as the part that keeps the shortest. */
@@ -53,7 +59,11 @@ export function keepingOf(lines: readonly WeighedLine[], place: Place): Keeping 
         (grams * (ingredient.actives.preservative ?? 0) * surviving(preparation, 'preservative')) / 100,
     ),
   );
-  const mixture = !wet ? 'oil' : preservative >= (PRESERVED_FROM / 100) * total ? 'preserved' : 'water';
+  const mixture = !wet
+    ? oilClass(lines)
+    : preservative >= (PRESERVED_FROM / 100) * total
+      ? 'preserved'
+      : 'water';
   const parts = lines.map(({ ingredient }) => ({ name: ingredient.name, rule: ruleIn(ingredient, mixture) }));
   const days = DAYS_OF[place];
   const [shortest] = [{ name: '', rule: keepingRule(mixture) }, ...parts].sort(
@@ -64,11 +74,63 @@ export function keepingOf(lines: readonly WeighedLine[], place: Place): Keeping 
     days: shortest.rule[days],
     limitedBy: shortest.name || shortest.rule.label,
     why: shortest.rule.why,
+    signs: shortest.rule.signs,
+    separates: wet && separates(lines, total),
   };
 }
 
+/** Water, g in 100 g, of a plant that is not dry. */
+const FRESH_WATER = 50;
+
+/** Herbs that stood in oil, dry or fresh, change how it keeps; an oil alone goes rancid in its own time. */
+function oilClass(lines: readonly WeighedLine[]): KeepingClass {
+  const plants = lines.filter(
+    ({ ingredient, preparation }) => preparation?.strain === true && !isOil(ingredient),
+  );
+  if (plants.length === 0) return 'oil';
+  return plants.some(({ ingredient }) => ingredient.composition.water > FRESH_WATER)
+    ? 'fresh-in-oil'
+    : 'infused-oil';
+}
+
+/** Oil, share of the weight, that shows on top of water; what binds it, g in 100 g of the mixture (working assumptions). */
+const PARTS_FROM = 0.02;
+const BINDS_FROM = 0.3;
+
+/** Oil on water with nothing that holds them together: no emulsifier, conditioner, egg yolk, gum or starch. */
+function separates(lines: readonly WeighedLine[], total: number): boolean {
+  const oil = sum(
+    lines.map(({ ingredient, grams }) =>
+      isOil(ingredient) || ingredient.roles.includes('essential-oil') ? grams : 0,
+    ),
+  );
+  const binds = sum(
+    lines.map((line) => {
+      const { emulsifier = 0, cationic = 0, mucilage = 0 } = line.ingredient.actives;
+      const thickens =
+        line.ingredient.roles.some((role) => BINDING.has(role)) || line.ingredient.composition.starch > 5;
+      return (line.grams * (emulsifier + cationic + mucilage + (thickens ? 10 : 0))) / 100;
+    }),
+  );
+  return oil > PARTS_FROM * total && binds < (BINDS_FROM / 100) * total;
+}
+
+const BINDING: ReadonlySet<string> = new Set(['emulsifier', 'thickener', 'conditioner', 'protein', 'slip']);
+
+const FOOD: ReadonlySet<KeepingClass> = new Set<KeepingClass>([
+  'same-day',
+  'egg',
+  'dairy',
+  'gelatin',
+  'plant-milk',
+  'fresh',
+  'cooked',
+  'root',
+]);
+
 /** Food keeps its own limit in any mixture; what keeps dry or in oil is as good as the mixture it is in. */
 function ruleIn({ keeping }: Ingredient, mixture: KeepingClass): KeepingRule {
-  const isFood = ['same-day', 'fresh', 'cooked', 'root'].includes(keeping);
-  return keepingRule(isFood ? keeping : mixture);
+  // A dry herb in oil is no cooked plant.
+  const isInOil = mixture === 'infused-oil' || mixture === 'oil';
+  return keepingRule(FOOD.has(keeping) && !(isInOil && keeping === 'cooked') ? keeping : mixture);
 }

@@ -12,6 +12,8 @@ export interface JarLabel {
   readonly made: string;
   readonly useBy: string;
   readonly keep: string;
+  /** Where oil and water part in it. */
+  readonly shake: string | null;
   readonly contains: string;
   readonly allergens: string | null;
 }
@@ -40,6 +42,7 @@ export function jarLabel(item: ShelfItem, lines: readonly WeighedLine[]): JarLab
     made: t`Made ${{ madeOn: formatDay(item.batch.madeOn, 'd MMM yyyy') }}`,
     useBy: t`Use by ${{ useBy: formatDay(item.useBy, 'd MMM yyyy') }}`,
     keep: keepWords()[item.place],
+    shake: item.shakeFirst ? t`Shake first.` : null,
     contains: `${names.slice(0, NAMES_ON_LABEL).join(', ')}${more > 0 ? t` and ${more} more` : ''}`,
     allergens:
       allergens.length > 0 ? t`Allergens: ${{ allergens: allergens.map(allergenWords).join(', ') }}` : null,

@@ -17,6 +17,10 @@ export interface ShelfItem {
   /** What spoils first, and why it does. */
   readonly limitedBy: string;
   readonly why: string;
+  /** How spoilage shows. */
+  readonly signs: string;
+  /** Shaken before use: oil and water part in it. */
+  readonly shakeFirst: boolean;
   readonly state: 'good' | 'use-first' | 'past' | 'gone';
 }
 
@@ -57,7 +61,7 @@ function shelfItem(
     if (event.what === 'moved' && event.place) stay = moved(stay, event.place, event.day);
     else left = Math.max(0, left - (event.portions ?? left));
   }
-  const { days, limitedBy, why } = keepingOf(lines, stay.place);
+  const { days, limitedBy, why, signs, separates } = keepingOf(lines, stay.place);
   const useBy = addDays(stay.since, stay.thawed ? Math.min(days, THAWED_DAYS) : days);
   const daysLeft = daysBetween(today, useBy);
   return {
@@ -70,6 +74,8 @@ function shelfItem(
     thawed: stay.thawed,
     limitedBy: stay.thawed ? 'thawing' : limitedBy,
     why: stay.thawed ? t`What was frozen is used within a day and never frozen again.` : why,
+    signs,
+    shakeFirst: separates,
     state: left === 0 ? 'gone' : daysLeft < 0 ? 'past' : daysLeft <= USE_FIRST_DAYS ? 'use-first' : 'good',
   };
 }

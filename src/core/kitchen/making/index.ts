@@ -1,12 +1,10 @@
 export { makeFromPantry, WISHES, type PantryRecipe, type WishId } from './fromPantry';
-export { errorText, weighable, type KitchenAmount } from './kitchenAmount';
+export { errorText, fractionText, weighable, type KitchenAmount } from './kitchenAmount';
 export { lineInView, percentText, type LineInView } from './lineInView';
-export { methodOf, type Method, type MethodStep } from './method';
+export { measuredOut, type MeasuredOut } from './measure';
 export { asWritten, partText, withReplaced } from './replaced';
 export { scaledLines, scaleFactor, type ScaleTarget } from './scale';
-export { makingSteps, type MakingStep, type Phases } from './steps';
 export { PROFILE, substitutesFor, type StockedIngredient, type Substitute } from './substitutes';
-export { timetableOf, type TimedStep, type Timetable } from './timetable';
 export { afterMaking, realYieldGrams } from './usedUp';
 export { rewriteIn } from './views';
 export { SCALE_GONE_MS, settledWeight, type ScaleSample } from './weighIn';

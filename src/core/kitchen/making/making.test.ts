@@ -2,148 +2,15 @@ import fc from 'fast-check';
 import loadHighs from 'highs';
 import { invariant, sum } from '../../base/measures';
 import { solverFrom, type SolveProgramme } from '../../base/programme';
-import { parsedOf, STAMP, verdictOf, weighedOf } from '../../lab/testing';
+import { STAMP, verdictOf, weighedOf } from '../../lab/testing';
 import { ingredientById } from '../../recipe/ingredients';
 import { remainingGrams } from '../../recipe/larder';
 import type { PantryItem } from '../../records/shapes';
 import { againstJar, costOf, inStock, pantryOf } from '../pantry';
 import { makeFromPantry, WISHES, type WishId } from './fromPantry';
-import { makingSteps, type MakingStep } from './steps';
 import { substitutesFor, type StockedIngredient } from './substitutes';
-import { timetableOf, type TimedStep } from './timetable';
 import { afterMaking, realYieldGrams } from './usedUp';
 import { SETTLED, settledWeight } from './weighIn';
-
-const stepsOf = (lines: readonly string[]) => makingSteps(weighedOf(lines), null);
-const stepDoing = (steps: readonly MakingStep[], what: MakingStep['do']) => {
-  const step = steps.find((each) => each.do === what);
-  invariant(step, `no step does ${what}`);
-  return step;
-};
-
-/** Every step that must come before this one, through others. */
-function allBefore(step: MakingStep, steps: readonly MakingStep[]): Set<string> {
-  const before = new Set<string>();
-  const open = [...step.after];
-  for (let id = open.pop(); id !== undefined; id = open.pop()) {
-    before.add(id);
-    open.push(...(steps.find((each) => each.id === id)?.after ?? []));
-  }
-  return before;
-}
-
-describe('the steps of a making', () => {
-  const gel = stepsOf(['4 tbsp linseed, soaked', '300 ml water', '1 tbsp honey']);
-
-  it('strain before anything is brought together, and cannot be left out', () => {
-    const strain = stepDoing(gel, 'strain');
-    expect(strain.mustDo).toBe(true);
-    expect(allBefore(stepDoing(gel, 'combine'), gel)).toContain(strain.id);
-  });
-
-  it('weigh the water before the seeds soak in it', () => {
-    const water = gel.find((step) => step.do === 'weigh' && step.text.includes('water'));
-    expect(allBefore(stepDoing(gel, 'soak'), gel)).toContain(water?.id);
-  });
-
-  it('weigh every line of the recipe once', () => {
-    expect(gel.flatMap(({ line }) => (line === null ? [] : [line])).sort()).toEqual([0, 1, 2]);
-  });
-
-  it('add in the cool-down what heat would spoil', () => {
-    const steps = stepsOf(['2 tbsp linseed, boiled', '200 ml water', '5 drops lavender essential oil']);
-    const add = stepDoing(steps, 'add');
-    expect(add.text).toContain('lavender');
-    expect(allBefore(add, steps)).toContain(stepDoing(steps, 'combine').id);
-  });
-
-  it('heat, join and cool a formula in its phases', () => {
-    const text = [
-      'Phase A',
-      'water to 100%',
-      'Phase B',
-      '5% BTMS',
-      '6% argan oil',
-      'Phase C',
-      '1% preservative',
-    ];
-    const recipe = parsedOf(text);
-    const phases = new Map(
-      recipe.lines.flatMap((line, index) =>
-        line.status === 'read' && line.phase ? [[index, line.phase] as const] : [],
-      ),
-    );
-    const steps = makingSteps(
-      weighedOf(text).map((line, index) => ({ ...line, line: [...phases.keys()][index] ?? 0 })),
-      phases,
-    );
-    const does = steps.map((step) => step.do);
-    expect(does.filter((what) => what === 'heat')).toHaveLength(2);
-    expect(does.indexOf('join')).toBeLessThan(does.indexOf('cool'));
-    expect(allBefore(stepDoing(steps, 'add'), steps)).toContain(stepDoing(steps, 'cool').id);
-  });
-});
-
-function handsOverlap(a: TimedStep, b: TimedStep): boolean {
-  return a.startMinute < b.startMinute + b.hands && b.startMinute < a.startMinute + a.hands;
-}
-
-describe('the timetable', () => {
-  const anyRecipe = fc.subarray(
-    [
-      '4 tbsp linseed, soaked',
-      '300 ml water',
-      '1 tbsp honey',
-      '1 banana',
-      '10 g gelatin',
-      '3 tbsp amla powder',
-      '2 eggs',
-      '1/2 cup rice, soaked',
-      '30 g shea butter',
-      '5 drops lavender essential oil',
-    ],
-    { minLength: 1 },
-  );
-
-  it('keeps the order, one pair of hands, and every step', () => {
-    fc.assert(
-      fc.property(anyRecipe, (lines) => {
-        const planned = stepsOf(lines);
-        const { steps, totalMinutes, handsMinutes } = timetableOf(planned);
-        expect(steps.map(({ id }) => id).sort()).toEqual(planned.map(({ id }) => id).sort());
-        expect(handsMinutes).toBe(sum(planned.map(({ hands }) => hands)));
-        for (const step of steps) {
-          expect(step.startMinute).toBeGreaterThanOrEqual(0);
-          expect(step.endMinute).toBeLessThanOrEqual(totalMinutes);
-          for (const id of step.after)
-            expect(steps.find((other) => other.id === id)?.endMinute).toBeLessThanOrEqual(step.startMinute);
-        }
-        const handy = steps.filter(({ hands }) => hands > 0);
-        const clashes = handy.flatMap((a, index) => handy.slice(index + 1).filter((b) => handsOverlap(a, b)));
-        expect(clashes).toEqual([]);
-      }),
-    );
-  });
-
-  it('runs beside one another what only waits', () => {
-    const both = timetableOf(stepsOf(['4 tbsp linseed, soaked', '1/2 cup rice, soaked', '500 ml water']));
-    const soaks = both.steps.filter((step) => step.do === 'soak');
-    expect(soaks).toHaveLength(2);
-    expect(both.totalMinutes).toBeLessThan(sum(soaks.map(({ minutes }) => minutes)));
-  });
-
-  it('weighs honey when it is needed, not a night before', () => {
-    const { steps } = timetableOf(stepsOf(['4 tbsp linseed, soaked', '300 ml water', '1 tbsp honey']));
-    const honey = steps.find(({ text }) => text.includes('honey'));
-    const soak = steps.find((step) => step.do === 'soak');
-    expect(honey?.startMinute).toBeGreaterThan((soak?.endMinute ?? Infinity) - 15);
-  });
-
-  it('throws at steps that wait for one another', () => {
-    const [one, two] = [stepDoing(stepsOf(['1 egg']), 'weigh'), stepDoing(stepsOf(['1 egg']), 'whisk')];
-    expect(() => timetableOf([{ ...one, after: [two.id] }, two])).toThrow('circle');
-  });
-});
 
 describe('the weight on a scale', () => {
   const samples = (weights: readonly number[], everyMs = 150) =>

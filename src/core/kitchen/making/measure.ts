@@ -1,5 +1,5 @@
 import { rounded, UNITS, unitWord, VAGUE_UNITS, type UnitId } from '../../base/measures';
-import type { WeighedLine } from '../../recipe/larder';
+import type { Ingredient, Preparation } from '../../records/shapes';
 import { fractionText, spoonable, weighable } from './kitchenAmount';
 
 /** As it was told: "2 handfuls". */
@@ -28,30 +28,74 @@ function asTaken(quantity: number): number {
   return whole + nearest;
 }
 
+/** What is to be measured out. */
+export interface Measurable extends Pick<Ingredient, 'name' | 'measures'> {
+  readonly preparation: Preparation | null;
+  /** Of the batch. */
+  readonly grams: number;
+}
+
+export interface MeasuredOut {
+  /** All of it: "2 handfuls (30 g)", "42 g", "1 tbsp". */
+  readonly amount: string;
+  /** In her own measure; null where no part of it comes near. */
+  readonly own: string | null;
+  /** By a scale; null without one, or where it can tell nothing. */
+  readonly weight: string | null;
+  /** Measured in her own way, perhaps with the weight beside. */
+  readonly isOwn: boolean;
+  /** Of what is taken against what is wanted, as a share of it. */
+  readonly error: number;
+}
+
 /**
- * How much of a line is measured out: grams where there is a scale and it can tell, else her own measure where a part
- * of it comes near, else spoons, cups, pieces or drops.
- * @param line scaled to the batch
+ * How much of a line is measured out: grams where there is a scale and it can tell, with her own measure where that is
+ * a count or a handful; else her own measure where a part of it comes near, else spoons, cups, pieces or drops.
  * @param told as the recipe said it, for the recipe as it stands
  * @param factor of the batch on the recipe
  */
 export function measuredOut(
-  { grams, ingredient, preparation }: WeighedLine,
+  { grams, preparation, ...ingredient }: Measurable,
   told: ToldMeasure | undefined,
   factor: number,
   hasScale: boolean,
-): string {
-  if (hasScale && grams >= LEAST_WEIGHED) return weighable(grams).text;
+): MeasuredOut {
   const own = told ? inOwnMeasure(told, factor) : null;
-  if (own !== null) return own;
-  // A tea that is poured is not counted in bags.
-  const { pieceGrams: _, ...poured } = ingredient.measures;
-  const measures = preparation?.fromMl === undefined ? ingredient.measures : poured;
-  return spoonable(grams, { name: ingredient.name, measures }, preparation).text;
+  const isWeighed = hasScale && grams >= LEAST_WEIGHED;
+  const scale = weighable(grams);
+  const weight = isWeighed ? scale.text : null;
+  if (own !== null && (!isWeighed || own.isByEye))
+    return {
+      amount: weight === null ? own.text : `${own.text} (${weight})`,
+      own: own.text,
+      weight,
+      isOwn: true,
+      error: weight === null ? own.error : scale.error,
+    };
+  const spoons = spoonable(grams, ingredientAsPoured(ingredient, preparation), preparation);
+  const taken = isWeighed ? scale : spoons;
+  return { amount: taken.text, own: own?.text ?? null, weight, isOwn: false, error: taken.error };
+}
+
+/** A tea that is poured is not counted in bags. */
+function ingredientAsPoured(
+  { name, measures }: Pick<Ingredient, 'name' | 'measures'>,
+  preparation: Preparation | null,
+): Pick<Ingredient, 'name' | 'measures'> {
+  if (preparation?.fromMl === undefined) return { name, measures };
+  const { pieceGrams: _, ...poured } = measures;
+  return { name, measures: poured };
+}
+
+interface OwnMeasure {
+  readonly text: string;
+  readonly error: number;
+  /** By count or by eye: a weight says more, and does not say it better. */
+  readonly isByEye: boolean;
 }
 
 /** Her measure times the factor, where a part of it that can be taken comes near. */
-function inOwnMeasure({ quantity, unit }: ToldMeasure, factor: number): string | null {
+function inOwnMeasure({ quantity, unit }: ToldMeasure, factor: number): OwnMeasure | null {
   const { kind } = UNITS[unit];
   const isOwn = kind === 'count' || VAGUE_UNITS.has(unit) || OWN.has(unit);
   const isAsTold = kind === 'volume' && Math.abs(factor - 1) < SAME;
@@ -59,5 +103,9 @@ function inOwnMeasure({ quantity, unit }: ToldMeasure, factor: number): string |
   const wanted = quantity * factor;
   const taken = unit === 'drop' ? Math.max(1, rounded(wanted, 0)) : asTaken(wanted);
   if (taken <= 0 || Math.abs(taken - wanted) > NEAR_OWN * wanted) return null;
-  return unit === 'piece' ? fractionText(taken) : `${fractionText(taken)} ${unitWord(unit, taken)}`;
+  return {
+    text: unit === 'piece' ? fractionText(taken) : `${fractionText(taken)} ${unitWord(unit, taken)}`,
+    error: (taken - wanted) / wanted,
+    isByEye: isOwn && unit !== 'drop' && unit !== 'my cup' && unit !== 'my spoon',
+  };
 }

@@ -10,6 +10,7 @@ import {
   type CalendarDay,
   type IdSource,
 } from '../../base/measures';
+import { methodOfText } from '../../kitchen/methods';
 import { classifyVersion } from '../../recipe/classification';
 import { CATALOGUE_LARDER, makeLarder, savedLine, type Larder } from '../../recipe/larder';
 import { parseRecipe } from '../../recipe/parsing';
@@ -241,6 +242,7 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string, larder: 
     name,
     text,
     lines: parsed.value.lines.map(savedLine),
+    method: methodOfText(text, parsed.value, larder),
     use,
     contactMinutes,
     warmth,

@@ -1,7 +1,7 @@
 import type { CalendarDay } from '../../base/measures';
 import type { DatedEstimate, Estimate, SignalState } from '../../hair/state';
+import type { LeadTask } from '../../kitchen/methods';
 import type { TreatmentKind } from '../../recipe/classification';
-import type { LeadTask } from '../../recipe/larder';
 import type { Decision, Head, Occasion, RecipeVersion, SignalId, Slot } from '../../records/shapes';
 import type { AgreedBeat, ChallengeState, PlanChoices, RuleValues, WeightValues } from '../agenda';
 

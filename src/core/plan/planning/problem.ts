@@ -4,16 +4,10 @@ import { firstUses, type HeadHistory } from '../../hair/history';
 import { expectedMaskGrams, type HairState } from '../../hair/state';
 import { armsAhead, trialState } from '../../hair/trials';
 import { shelfOf, type ShelfItem } from '../../kitchen/batches';
-import { makingSteps, timetableOf } from '../../kitchen/making';
+import { leadTasksOf } from '../../kitchen/methods';
 import { costOf } from '../../kitchen/pantry';
 import { classifyVersion, doseOf, STRONG_FROM, type Verdict } from '../../recipe/classification';
-import {
-  newestVersions,
-  remainingGrams,
-  stepsBefore,
-  type Larder,
-  type WeighedLine,
-} from '../../recipe/larder';
+import { newestVersions, remainingGrams, type Larder, type WeighedLine } from '../../recipe/larder';
 import { judge, patchTestOf, patchTestState } from '../../recipe/safety';
 import {
   SIGNAL_IDS,
@@ -207,6 +201,7 @@ function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
   const test = patchTestOf(version.recipeId, head.headId, history.patchTests);
   if (test?.outcome === 'reacted') return [];
   const { kind, strength, loads } = verdict;
+  const lead = leadTasksOf(version, history.larder);
   const isNew = !history.sessions.some((session) => session.recipeId === version.recipeId);
   return [
     {
@@ -217,8 +212,8 @@ function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
       kind,
       strength,
       ...contactAt(version, head, history.lacks),
-      leadTasks: stepsBefore(lines),
-      makeMinutes: timetableOf(makingSteps(lines, null)).handsMinutes,
+      leadTasks: lead.tasks,
+      makeMinutes: lead.handsMinutes,
       cost: costOfUse(lines, head, kind === 'oil', kitchen),
       batches: batchesOf(version.recipeId, shelf),
       humectant: loads.humectant >= HUMECTANT_FROM,

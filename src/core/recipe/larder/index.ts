@@ -1,6 +1,5 @@
 export { compareLines, type ComparedPart } from './compare';
 export { CATALOGUE_LARDER, makeLarder, type Larder } from './larder';
-export { stepsBefore, type LeadTask } from './leadTasks';
 export { MADE_GRAMS_PER_ML } from './limits';
 export {
   guessedLines,
@@ -8,7 +7,6 @@ export {
   unreadLines,
   type Alternative,
   type Assumption,
-  type Deed,
   type Fate,
   type MadeRef,
   type ParsedLine,

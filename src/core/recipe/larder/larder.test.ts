@@ -1,9 +1,9 @@
 import { parsedOf, STAMP, testRecipe, valueOf, weighedOf } from '../../lab/testing';
-import type { Ingredient, OwnIngredient } from '../../records/shapes';
+import type { Ingredient, OwnIngredient, RecipeVersion } from '../../records/shapes';
 import { CATALOGUE } from '../ingredients';
 import { makeLarder } from './larder';
 import { readLines } from './parsedLine';
-import { usedVersion } from './versions';
+import { newestVersions, usedVersion } from './versions';
 import { checkNoCycle, remainingGrams, weighedLines } from './weighedLine';
 
 const base = CATALOGUE.find(({ id }) => id === 'conditioner')!;
@@ -163,5 +163,13 @@ describe('recipes within recipes, very deep', () => {
       checkNoCycle({ recipeId: 'new', name: 'New' }, linesOf(1899), larder),
     ])
       expect(!outcome.ok && outcome.problems[0].message).toContain('recipes within one another');
+  });
+});
+
+describe('versions', () => {
+  it('show the newest of each recipe, in the order of the recipes', () => {
+    const version = (recipeId: string, number: number) => ({ recipeId, version: number }) as RecipeVersion;
+    const newest = newestVersions([version('a', 1), version('b', 2), version('a', 3), version('b', 1)]);
+    expect(newest.map(({ recipeId, version: number }) => `${recipeId}${number}`)).toEqual(['a3', 'b2']);
   });
 });

@@ -1,4 +1,5 @@
 import type { Problem, UnitId } from '../../base/measures';
+import type { Deed } from '../../records/shapes';
 
 /** Another way to take a line, as the text that would mean it. */
 export interface Alternative {
@@ -107,22 +108,6 @@ export interface Span extends Stretch {
   /** Index of the step. */
   readonly step: number | null;
 }
-
-/** What is done in a step. */
-export type Deed =
-  | 'mix'
-  | 'take'
-  | 'blend'
-  | 'heat'
-  | 'boil'
-  | 'soak'
-  | 'strain'
-  | 'cool'
-  | 'whip'
-  | 'apply'
-  | 'rinse'
-  | 'keep'
-  | 'follow';
 
 /** One step of the method, in the order in which it was told. */
 export interface ToldStep extends Stretch {

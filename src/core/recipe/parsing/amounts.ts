@@ -73,6 +73,8 @@ const LETTERS: ReadonlyMap<string, UnitId> = new Map<string, UnitId>([
 const GARLIC = /^(?:garlic|alho|ajo|ail|knoblauch|aglio|of)$/;
 /** Below this a number before a bare C is no temperature, degrees. */
 const LEAST_DEGREES = 20;
+/** "both to seventy, pour", "at forty 3 g preservative": degrees that need no word. */
+const BARE_DEGREES = { least: 35, most: 100, after: /^(?:to|at|a|aos|à|auf|bei)$/ } as const;
 
 const isMeasured = (unit: UnitId): boolean => UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
 
@@ -120,6 +122,8 @@ export class Amounts {
   /** @returns how many degrees Celsius, for "70 °C", "at 40 degrees", "160 F" */
   temperatureAt(at: number): { readonly to: number; readonly celsius: number } | undefined {
     const { tokens } = this;
+    const bare = this.bareDegrees(at);
+    if (bare) return bare;
     const quantity = isNumber(tokens[at]) ? this.quantities.at(at) : undefined;
     if (!quantity) return undefined;
     const next = tokens[quantity.to];
@@ -134,6 +138,17 @@ export class Amounts {
       to: hasLetter ? letterAt + 1 : letterAt,
       celsius: isFahrenheit ? ((quantity.value - 32) * 5) / 9 : quantity.value,
     };
+  }
+
+  private bareDegrees(at: number): { readonly to: number; readonly celsius: number } | undefined {
+    const { tokens } = this;
+    if (!isWord(tokens[at - 1], BARE_DEGREES.after)) return undefined;
+    const quantity = this.quantities.at(at);
+    if (!quantity || quantity.value < BARE_DEGREES.least || quantity.value > BARE_DEGREES.most)
+      return undefined;
+    const next = tokens[quantity.to];
+    const ends = next === undefined || isNumber(next) || isSign(next, ',', ';', '.', '!', ')');
+    return ends ? { to: quantity.to, celsius: quantity.value } : undefined;
   }
 
   /** The amount that begins at a token. */

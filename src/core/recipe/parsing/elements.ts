@@ -1,4 +1,4 @@
-import type { Deed } from '../larder';
+import type { Deed } from '../../records/shapes';
 import { Amounts, type Amount, type Duration } from './amounts';
 import type { LarderItem, NameLexicon } from './lexicon';
 import type { Texture } from './textures';

@@ -1,4 +1,4 @@
-import type { Deed } from '../larder';
+import type { Deed } from '../../records/shapes';
 import { isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { Element, NameMatch, Separator } from './elements';

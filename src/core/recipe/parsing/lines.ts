@@ -1,7 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { rounded, sum, UNITS } from '../../base/measures';
+import type { Deed } from '../../records/shapes';
 import { plainWords } from '../ingredients';
-import type { Assumption, Deed, Stretch } from '../larder';
+import type { Assumption, Stretch } from '../larder';
 import type { Amount } from './amounts';
 import type { Item, TokenRange } from './item';
 import type { LarderItem, NameLexicon } from './lexicon';

@@ -1,4 +1,4 @@
-import type { Deed } from '../larder';
+import type { Deed } from '../../records/shapes';
 import type { Item, TokenRange } from './item';
 import type { Context, ReadSentence } from './sentences';
 import { isWord } from './tokens';

@@ -1,4 +1,4 @@
-import type { Deed } from '../larder';
+import type { Deed } from '../../records/shapes';
 import type { Amount } from './amounts';
 import type { NameMatch } from './elements';
 import type { Item, NamedAt } from './item';

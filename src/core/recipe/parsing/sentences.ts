@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { UNITS, type Problem } from '../../base/measures';
-import { RECIPE_LIMITS } from '../../records/shapes';
-import type { Deed, Stretch } from '../larder';
+import { RECIPE_LIMITS, type Deed } from '../../records/shapes';
+import type { Stretch } from '../larder';
 import { elementsOf, namesIn, type Element, type Names } from './elements';
 import type { Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
 import { itemsOf } from './items';

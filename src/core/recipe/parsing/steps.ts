@@ -1,4 +1,5 @@
-import type { Deed, ToldStep, ToldUse } from '../larder';
+import type { Deed } from '../../records/shapes';
+import type { ToldStep, ToldUse } from '../larder';
 import type { Element } from './elements';
 import type { TokenRange } from './item';
 import { isWord, type Token } from './tokens';
@@ -25,6 +26,8 @@ const LONGEST_CONTACT = 720;
 const NIGHT_FROM = 240;
 const NIGHT_MINUTES = 480;
 const DAY_MINUTES = 1440;
+/** A leave-in that is re-wetted stays a week at most. */
+const LONGEST_WORN = 8 * DAY_MINUTES;
 
 interface Draft {
   from: number;
@@ -69,13 +72,19 @@ class Steps {
         this.chunkFrom = element.to;
         continue;
       }
-      if (element.kind === 'deed' && element.deed !== 'take' && !this.isDenied(index))
+      const isCover =
+        element.kind === 'deed' &&
+        element.deed === 'heat' &&
+        this.words.roles.warm.at(this.tokens, element.from) !== undefined;
+      if (element.kind === 'deed' && element.deed !== 'take' && !isCover && !this.isDenied(index))
         this.takeDeed(element.deed, element);
       else this.takeTime(element);
       if (this.current) this.current.to = Math.max(this.current.to, element.to);
     }
     const unsaid: Deed = before !== null && NOT_ON_HAIR.has(before) ? before : 'apply';
-    return this.steps.map((step) => (step.deeds.length > 0 ? step : { ...step, deeds: [unsaid] }));
+    return this.steps.map((step) =>
+      step.deeds.length > 0 ? step : { ...step, deeds: [atDegrees(step) ?? unsaid] },
+    );
   }
 
   private begin(from: number, to: number): Draft {
@@ -138,19 +147,31 @@ class Steps {
   }
 }
 
+/** Above this a number of degrees alone says to heat, below it that something is stirred in there, °C. */
+const HEATED_FROM = 45;
+
+function atDegrees({ celsius }: Draft): Deed | null {
+  if (celsius === null) return null;
+  return celsius > HEATED_FROM ? 'heat' : 'mix';
+}
+
 /** Said of what is on the hair, in the languages that are read. */
 const ON_HAIR_WORDS =
   /\b(?:hair|scalp|ends|roots|lengths|head|cap|plastic|bonnet|on for|cabelo|couro|fios|pontas|touca|pelo|cabello|gorro|cheveux|racines|charlotte|haar|haare|kopf|haube|capelli|cuffia|baal|balon|sar)\b/i;
 /** What is done in the bowl. */
 const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
 
-/** "Cover and leave overnight. In the morning stir in an egg": what rests before it is mixed rests in the bowl. */
+/**
+ * "Cover and leave overnight. In the morning stir in an egg": what rests before it is mixed rests in the bowl. So does what
+ * is left for days.
+ */
 export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
   return steps.map((step, index) => {
     const isBare = step.deeds.every((deed) => deed === 'apply') && !ON_HAIR_WORDS.test(step.text);
     const isTimed = step.overnight || step.minutes !== null;
+    const isLong = (step.minutes ?? 0) > LONGEST_WORN;
     const isMixedLater = steps.slice(index + 1).some(({ deeds }) => deeds.some((deed) => IN_BOWL.has(deed)));
-    return isBare && isTimed && isMixedLater ? { ...step, deeds: ['soak'] } : step;
+    return isBare && isTimed && (isMixedLater || isLong) ? { ...step, deeds: ['soak'] } : step;
   });
 }
 

@@ -80,11 +80,17 @@ export type Role = (typeof ROLES)[number];
 /** How long the ingredient lets a fresh mixture keep; days and reasons stand in data/keeping.json. */
 export const KEEPING_CLASSES = [
   'same-day',
+  'egg',
+  'dairy',
+  'gelatin',
+  'plant-milk',
   'fresh',
   'cooked',
   'root',
   'water',
   'dry',
+  'infused-oil',
+  'fresh-in-oil',
   'oil',
   'preserved',
 ] as const;

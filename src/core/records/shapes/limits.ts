@@ -35,4 +35,10 @@ export const RECIPE_LIMITS = {
   leastGrams: 0.001,
   /** Characters of a recipe's name. */
   nameCharacters: 80,
+  /** Steps of making it: the longest told have about twenty. */
+  steps: 60,
+  /** Characters of one step, its lines as {0}. */
+  stepCharacters: 1000,
+  /** Minutes of one step: herbs stand in oil for six weeks. */
+  stepMinutes: 60_480,
 } as const;

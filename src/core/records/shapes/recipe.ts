@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 import { RECIPE_LIMITS } from './limits';
+import { methodStepSchema } from './method';
 
 /** What the treatment is used as; see docs/model.md. */
 export const RECIPE_USES = ['pre-poo', 'mask', 'rinse', 'mist', 'scalp-oil', 'serum'] as const;
@@ -48,6 +49,8 @@ export const recipeVersionSchema = recordBaseSchema.extend({
   strained: z.literal(true).optional(),
   /** What she counts it as where the figures say otherwise; “as-judged”: she goes by the figures. */
   countedAs: z.enum(COUNTED_AS).optional(),
+  /** How it is made, each line in exactly one step; versions of before have none, and the shortest way is taken. */
+  method: z.array(methodStepSchema).min(1).max(RECIPE_LIMITS.steps).optional(),
 });
 export type RecipeVersion = z.infer<typeof recipeVersionSchema>;
 

@@ -1,0 +1,165 @@
+import { sum } from '../../base/measures';
+import { MADE_GRAMS_PER_ML, type Larder, type ParsedRecipe } from '../../recipe/larder';
+import type { Deed, Ingredient, RecipeVersion, SavedLine, SavedStep } from '../../records/shapes';
+import { measuredOut, type MeasuredOut } from '../making';
+import { TOOLS, type Tool } from './kinds';
+import { withMissing } from './missing';
+import { partsOfLines, partsOfText, toldMeasure, type Part } from './parts';
+import { shortestMethod } from './shortest';
+import { kitchenSteps, toldMethod } from './told';
+
+/** One line as it goes into a step. */
+export interface MethodLine {
+  /** Index in the lines of the recipe. */
+  readonly line: number;
+  readonly name: string;
+  /** As it is measured out. */
+  readonly amount: string;
+  /** As it stands in the text: "two ripe bananas", "2 tbsp honey". */
+  readonly phrase: string;
+  /** Of the measure against what is wanted, as a share of it. */
+  readonly error: number;
+}
+
+/** One thing to do; several things that happen at one time are one. */
+export interface MethodStep {
+  readonly text: string;
+  readonly lines: readonly MethodLine[];
+  readonly handsMinutes: number;
+  readonly waitMinutes: number;
+  /** From her telling; else it was added. */
+  readonly told: boolean;
+}
+
+export interface Method {
+  readonly steps: readonly MethodStep[];
+  readonly totalMinutes: number;
+  readonly handsMinutes: number;
+  readonly washUp: readonly Tool[];
+}
+
+export interface MethodOptions {
+  /** Of the batch on the recipe as it stands. */
+  readonly factor: number;
+  readonly hasScale: boolean;
+}
+
+const TOOLS_OF: Partial<Record<Deed, Tool>> = {
+  mix: 'bowl',
+  whip: 'bowl',
+  soak: 'bowl',
+  blend: 'blender',
+  heat: 'pot',
+  boil: 'pot',
+  strain: 'cloth',
+};
+
+/**
+ * How a text is made: her own steps in her order where she told any, with what is missing added; else the shortest honest
+ * way, in which lines share pot, blender and cloth. Each line that was read goes into exactly one step.
+ * @returns nothing where no line was read
+ */
+export function methodOfText(text: string, recipe: ParsedRecipe, larder: Larder): SavedStep[] {
+  const parts = partsOfText(text, recipe, larder);
+  if (parts.length === 0) return [];
+  const told = kitchenSteps(recipe);
+  return withMissing(told.length > 0 ? toldMethod(told, parts) : shortestMethod(parts), parts);
+}
+
+/** The steps that are kept with a version; of one that has none, or whose lines they do not fit, the shortest way. */
+export function methodOfRecipe(recipe: Pick<RecipeVersion, 'lines' | 'method'>, larder: Larder): SavedStep[] {
+  const parts = partsOfLines(recipe.lines, larder);
+  if (recipe.method && fits(recipe.method, parts)) return recipe.method;
+  return parts.length === 0 ? [] : withMissing(shortestMethod(parts), parts);
+}
+
+function fits(steps: readonly SavedStep[], parts: readonly Part[]): boolean {
+  const inSteps = steps.flatMap(({ lines }) => lines.map(({ line }) => line)).sort((a, b) => a - b);
+  return inSteps.length === parts.length && parts.every(({ line }, index) => line === inSteps[index]);
+}
+
+type Line = Pick<SavedLine, 'text' | 'ingredientId' | 'preparationId' | 'grams' | 'made'>;
+
+/**
+ * Steps with the amounts of a batch, in her measures or by weight.
+ * @param lines of the recipe as it stands
+ */
+export function shownMethod(
+  steps: readonly SavedStep[],
+  lines: readonly Line[],
+  larder: Larder,
+  options: MethodOptions,
+): Method {
+  const parts = new Map(partsOfLines(lines, larder).map((part) => [part.line, part]));
+  const shown = steps.map((step): MethodStep => {
+    const measured = step.lines.flatMap((told) => {
+      const part = parts.get(told.line);
+      if (!part) return [];
+      const measured = amountOf(part, told, options);
+      return [{ part, measured, phrase: phraseOf(part.name, measured) }];
+    });
+    const text = step.text.replace(/\{(\d+)\}/g, (whole, line: string) => {
+      const found = measured.find(({ part }) => part.line === Number(line));
+      return found ? found.phrase : whole;
+    });
+    return {
+      text: text.charAt(0).toUpperCase() + text.slice(1),
+      lines: measured.map(({ part, phrase, measured: { amount, error } }) => ({
+        line: part.line,
+        name: part.name,
+        amount,
+        phrase,
+        error,
+      })),
+      handsMinutes: step.handsMinutes,
+      waitMinutes: step.waitMinutes,
+      told: step.by === 'told',
+    };
+  });
+  const tools = new Set(steps.flatMap(({ deeds }) => deeds.flatMap((deed) => TOOLS_OF[deed] ?? [])));
+  if (tools.size === 0) tools.add('bowl');
+  return {
+    steps: shown,
+    handsMinutes: sum(shown.map((step) => step.handsMinutes)),
+    totalMinutes: sum(shown.map((step) => step.handsMinutes + step.waitMinutes)),
+    washUp: TOOLS.filter((tool) => tools.has(tool)),
+  };
+}
+
+interface Amount extends MeasuredOut {
+  /** Her own words for it, where they say this amount. */
+  readonly words: string | null;
+  readonly isCounted: boolean;
+}
+
+const SAME = 0.01;
+
+function amountOf(
+  { name, ingredient, preparation, grams }: Part,
+  told: SavedStep['lines'][number],
+  { factor, hasScale }: MethodOptions,
+): Amount {
+  const own = toldMeasure(told);
+  const measures = measuresOf(ingredient, own?.unit === 'piece');
+  const measured = measuredOut({ name, measures, preparation, grams: grams * factor }, own, factor, hasScale);
+  const saysIt = measured.isOwn && Math.abs(factor - 1) < SAME;
+  return { ...measured, words: saysIt ? (told.words ?? null) : null, isCounted: own?.unit === 'piece' };
+}
+
+/** Powder and sheets are counted only where she counts them; a juicy thing is counted by itself. */
+function measuresOf(ingredient: Ingredient | null, isCounted: boolean): Ingredient['measures'] {
+  if (!ingredient) return { gramsPerMl: MADE_GRAMS_PER_ML };
+  if (isCounted || ingredient.composition.water > COUNTED_FROM) return ingredient.measures;
+  const { pieceGrams: _, ...others } = ingredient.measures;
+  return others;
+}
+
+/** Water, g in 100 g, from which a thing is counted in pieces. */
+const COUNTED_FROM = 50;
+
+/** "two ripe bananas", "4 × banana", "2 tbsp honey", "2 handfuls nettle (30 g)" */
+function phraseOf(name: string, { words, amount, own, weight, isOwn, isCounted }: Amount): string {
+  if (!isOwn || own === null) return `${amount} ${name}`;
+  const said = words ?? (isCounted ? `${own} × ${name}` : `${own} ${name}`);
+  return weight === null ? said : `${said} (${weight})`;
+}

@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { UNITS, type UnitId } from '../../base/measures';
+import { RECIPE_LIMITS } from './limits';
+
+/** What is done in a step. */
+export const DEEDS = [
+  'mix',
+  'take',
+  'blend',
+  'heat',
+  'boil',
+  'soak',
+  'strain',
+  'cool',
+  'whip',
+  'apply',
+  'rinse',
+  'keep',
+  'follow',
+] as const;
+export type Deed = (typeof DEEDS)[number];
+
+const unitSchema = z.enum(Object.keys(UNITS) as [UnitId, ...UnitId[]]);
+
+/** A line of the recipe where it goes into a step, with how it was told. */
+const stepLineSchema = z.strictObject({
+  /** Index in the lines of the version. */
+  line: z
+    .number()
+    .int()
+    .min(0)
+    .max(RECIPE_LIMITS.savedLines - 1),
+  /** Its own words, kept where they say the amount of the recipe as it stands. */
+  words: z.string().min(1).max(RECIPE_LIMITS.lineCharacters).optional(),
+  quantity: z.number().positive().optional(),
+  unit: unitSchema.optional(),
+});
+export type StepLine = z.infer<typeof stepLineSchema>;
+
+/** One step of making a recipe. */
+export const methodStepSchema = z.strictObject({
+  /** “{2}” stands for line 2 with its amount in the batch. */
+  text: z.string().min(1).max(RECIPE_LIMITS.stepCharacters),
+  lines: z.array(stepLineSchema).max(RECIPE_LIMITS.savedLines),
+  handsMinutes: z.number().int().min(0).max(RECIPE_LIMITS.stepMinutes),
+  waitMinutes: z.number().int().min(0).max(RECIPE_LIMITS.stepMinutes),
+  /** By her telling or her hand, or added because the bowl needs it. */
+  by: z.enum(['told', 'added']),
+  deeds: z.array(z.enum(DEEDS)).max(DEEDS.length),
+});
+export type SavedStep = z.infer<typeof methodStepSchema>;
