@@ -105,8 +105,7 @@ export function makeCommand({ grams, 'no-scale': noScale = false }: CommandOptio
     warnings: warningsOf(steps, saved, larder),
     keeps: Object.fromEntries(
       PLACES.map((place) => {
-        const { days, limitedBy, why } = keepingOf(scaled, place);
-        return [place, { days, limitedBy, why }];
+        return [place, keepingOf(scaled, place)];
       }),
     ),
     keepsTold: keepsDays,

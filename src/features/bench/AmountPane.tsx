@@ -9,12 +9,12 @@ import { grams } from '../shared/amounts';
 import type { AmountDraft, HeadAmount, TargetKind } from './useAmount';
 
 const kindChoices = perLanguage((): readonly { readonly value: TargetKind; readonly label: string }[] => [
+  { value: 'written', label: t`as written` },
   { value: 'heads', label: t`for a head` },
   { value: 'grams', label: t`grams` },
   { value: 'jar', label: t`a jar` },
   { value: 'portions', label: t`portions` },
   { value: 'left', label: t`what is left` },
-  { value: 'written', label: t`as written` },
 ]);
 
 interface AmountPaneProps {
@@ -23,12 +23,22 @@ interface AmountPaneProps {
   readonly heads: readonly Head[];
   readonly amounts: readonly HeadAmount[];
   readonly factor: Result<number>;
+  /** Of the recipe as it stands, to put on. */
+  readonly finishedGrams: number;
   /** Names of the lines that weigh something, by their index. */
   readonly lineNames: readonly { readonly index: number; readonly name: string }[];
 }
 
 /** How much is wanted: for heads, in grams, for jars, in portions, or from what is left of one ingredient. */
-export function AmountPane({ draft, change, heads, amounts, factor, lineNames }: AmountPaneProps) {
+export function AmountPane({
+  draft,
+  change,
+  heads,
+  amounts,
+  factor,
+  finishedGrams,
+  lineNames,
+}: AmountPaneProps) {
   const kinds = heads.length > 0 ? kindChoices() : kindChoices().filter(({ value }) => value !== 'heads');
   return (
     <FieldGroup label={t`How much?`}>
@@ -36,6 +46,7 @@ export function AmountPane({ draft, change, heads, amounts, factor, lineNames }:
       {draft.kind === 'heads' ? (
         <HeadsWanted draft={draft} change={change} heads={heads} amounts={amounts} />
       ) : null}
+      {draft.kind === 'written' ? <UsesOfAll finishedGrams={finishedGrams} amounts={amounts} /> : null}
       <View className="flex-row flex-wrap gap-4">
         {fields()[draft.kind].map(({ key, label }) => (
           <Field
@@ -61,6 +72,20 @@ export function AmountPane({ draft, change, heads, amounts, factor, lineNames }:
     </FieldGroup>
   );
 }
+
+/** For how many uses all of it is, on each chosen head. */
+function UsesOfAll({ finishedGrams, amounts }: Pick<AmountPaneProps, 'finishedGrams' | 'amounts'>) {
+  return amounts.map(({ head, grams: needed }) => {
+    const uses = Math.max(HALF, Math.round(finishedGrams / needed / HALF) * HALF);
+    return (
+      <Small key={head.headId}>
+        {t`About ${plural(uses, { one: '# use', other: '# uses' })} for ${{ name: head.name }}.`}
+      </Small>
+    );
+  });
+}
+
+const HALF = 0.5;
 
 type TextKey = 'grams' | 'millilitres' | 'jars' | 'portions' | 'portionGrams' | 'gramsLeft';
 

@@ -17,16 +17,10 @@ import {
 } from '@/core/base/measures';
 import { keepingOf } from '@/core/kitchen/batches';
 import { afterMaking, fractionText, realYieldGrams } from '@/core/kitchen/making';
+import { leftOversOf } from '@/core/kitchen/methods';
 import { remainingGrams } from '@/core/recipe/larder';
 import { batchSchema, type Batch, type StoredRecord } from '@/core/records/shapes';
-import {
-  makingEnded,
-  selectPantry,
-  useAppDispatch,
-  useAppSelector,
-  waterAdded,
-  type MakingRun,
-} from '@/store';
+import { makingEnded, selectPantry, useAppDispatch, useAppSelector, type MakingRun } from '@/store';
 import { Button, Choice, Heading, Small } from '@/ui';
 import { grams, numberFrom } from '../shared/amounts';
 import { FormChoice, FormDate, FormField, resolverOf } from '../shared/form';
@@ -34,9 +28,12 @@ import { placeWords } from '../shared/placeWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useKit } from '../shared/useKit';
+import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
 import { useShelfParts, type ShelfPart } from './FromShelf';
+import { LeftOverChoice } from './LeftOverChoice';
 import type { Making } from './makingOf';
+import { WaterIn } from './WaterIn';
 
 interface BatchDraft {
   readonly portions: string;
@@ -62,6 +59,7 @@ export function MakeDone({ making, run, lastWater }: MakeDoneProps) {
   const dispatch = useAppDispatch();
   const today = useToday();
   const { places } = useKit();
+  const larder = useLarder();
   const pantry = useAppSelector(selectPantry);
   const shelfParts = useShelfParts(making.lines);
   const yieldGrams = yieldOf(making, run);
@@ -104,7 +102,9 @@ export function MakeDone({ making, run, lastWater }: MakeDoneProps) {
     resetOptions: { keepDirtyValues: true },
     resolver: resolverOf(batchOf),
   });
-  const place = useWatch({ control, name: 'place' });
+  const [place, madeOn] = useWatch({ control, name: ['place', 'madeOn'] });
+  const [kept, setKept] = useState<readonly string[]>([]);
+  const rests = leftOversOf(making.steps, making.lines, larder, madeOnOr(madeOn, today));
   const { days, limitedBy, why, signs, separates } = keepingOf(making.weighed, place);
 
   const save = handleSubmit((draft) => {
@@ -116,7 +116,18 @@ export function MakeDone({ making, run, lastWater }: MakeDoneProps) {
     const left = afterMaking(pantry, raw, { planned, weighed: batch.value.weighed });
     const used = left.map((item) => ({ ...item, ...newStamp() }));
     const taken = takenFrom(shelfParts, batch.value.madeOn);
-    add([batch.value, ...used, ...taken], t`${{ recipeName: making.recipe.name }} is on the shelf.`);
+    const leftovers = rests
+      .filter(({ name }) => kept.includes(name))
+      .map((rest): StoredRecord => ({
+        ...newStamp(),
+        kind: 'leftover',
+        day: batch.value.madeOn,
+        ...rest,
+      }));
+    add(
+      [batch.value, ...used, ...taken, ...leftovers],
+      t`${{ recipeName: making.recipe.name }} is on the shelf.`,
+    );
     dispatch(makingEnded());
     router.navigate('/shelf');
   });
@@ -161,6 +172,12 @@ export function MakeDone({ making, run, lastWater }: MakeDoneProps) {
           : t`Keeps ${plural(days, { one: '# day', other: '# days' })}: limited by ${limitedBy}. ${why}`}
       </Small>
       <Small>{separates ? t`Shake it before each use. ${signs}` : signs}</Small>
+      <LeftOverChoice
+        rests={rests}
+        kept={kept}
+        onKeep={(name, keeps) => setKept(keeps ? [...kept, name] : kept.filter((other) => other !== name))}
+        recipeId={run.recipeId}
+      />
       <FormField
         control={control}
         name="note"
@@ -174,6 +191,12 @@ export function MakeDone({ making, run, lastWater }: MakeDoneProps) {
       </View>
     </View>
   );
+}
+
+/** A day that is half typed is none. */
+function madeOnOr(text: string, today: CalendarDay): CalendarDay {
+  const parsed = calendarDaySchema.safeParse(text);
+  return parsed.success ? parsed.data : today;
 }
 
 /** Half cups are as near as a jar is read. */
@@ -234,41 +257,6 @@ function MadeOn({ control, today }: { control: Control<BatchDraft>; today: Calen
         testID="made-on"
       />
       {asks ? <FormDate control={control} name="madeOn" label={t`Made on`} testID="made-on-day" /> : null}
-    </View>
-  );
-}
-
-/** Spoons of water at a time, g: as it goes in when a mixture is thinned. */
-const WATER_STEPS = [5, 15, 50] as const;
-
-/** The water that went in beside the recipe, counted up as it is poured. */
-function WaterIn({ added, last }: { added: number; last: number | null }) {
-  const dispatch = useAppDispatch();
-  return (
-    <View className="gap-1">
-      <Small live>
-        {last === null
-          ? t`Water added: ${{ grams: grams(added) }}`
-          : t`Water added: ${{ grams: grams(added) }}; last time ${{ last: grams(last) }} for this much`}
-      </Small>
-      <View className="flex-row flex-wrap gap-2">
-        {WATER_STEPS.map((step) => (
-          <Button
-            key={step}
-            label={`+ ${step} g`}
-            hint={t`${step} grams of water more`}
-            onPress={() => dispatch(waterAdded(added + step))}
-            testID={`water-${step}`}
-          />
-        ))}
-        {added > 0 ? (
-          <Button
-            label={t({ message: 'None', context: 'water added' })}
-            hint={t`No water was added`}
-            onPress={() => dispatch(waterAdded(0))}
-          />
-        ) : null}
-      </View>
     </View>
   );
 }

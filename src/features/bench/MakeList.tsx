@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { rounded } from '@/core/base/measures';
 import type { Method, MethodStep, MethodWarning } from '@/core/kitchen/methods';
-import { allDone, lineWeighed, stepDone, useAppDispatch, type MakingRun } from '@/store';
+import { allDone, lineWeighed, makingEnded, stepDone, useAppDispatch, type MakingRun } from '@/store';
 import { Button, Field, Heading, Problem } from '@/ui';
 import { Tick } from '@/ui/Tick';
 import { numberFrom } from '../shared/amounts';
@@ -69,6 +69,9 @@ export function MakeList({ making, method, warnings, run }: MakeListProps) {
           onPress={() => setIsWeighing(!isWeighing)}
           testID="weigh"
         />
+        {next >= 0 ? (
+          <Button tone="quiet" label={t`Stop this batch`} onPress={() => dispatch(makingEnded())} />
+        ) : null}
       </View>
     </View>
   );

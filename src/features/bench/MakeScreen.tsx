@@ -3,17 +3,10 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { sum } from '@/core/base/measures';
-import { errorText, lineInView } from '@/core/kitchen/making';
-import { againstJar, inStock, type Cost } from '@/core/kitchen/pantry';
+import { lineInView } from '@/core/kitchen/making';
 import type { Larder } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
-import {
-  ofKind,
-  type Ingredient,
-  type PantryItem,
-  type RecipeVersion,
-  type StoredRecord,
-} from '@/core/records/shapes';
+import { ofKind, type RecipeVersion, type StoredRecord } from '@/core/records/shapes';
 import {
   allDone,
   makingStarted,
@@ -27,23 +20,25 @@ import {
   type MakingRun,
 } from '@/store';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
-import { grams, money } from '../shared/amounts';
+import { grams } from '../shared/amounts';
 import { NotFound } from '../shared/NotFound';
 import { PatchTests } from '../shared/PatchTests';
 import { usedGramsByHead } from '../shared/usedGrams';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
 import { AmountPane } from './AmountPane';
+import { CostPane } from './CostPane';
 import { FromShelf, useShelfParts } from './FromShelf';
 import { GritLine } from './GritLine';
 import { MakeDone } from './MakeDone';
 import { MakeList } from './MakeList';
 import { makingOf, type Making } from './makingOf';
 import { MeasureChoice, MethodList, MethodSums } from './MethodList';
+import { MissingLines } from './MissingLines';
 import { StepsEditor } from './StepsEditor';
-import { Substitutes } from './Substitutes';
-import { useAmount, type HeadAmount } from './useAmount';
+import { useAmount } from './useAmount';
 import { useMethod, useWarnings } from './useMethod';
+import { WaysPane } from './WaysPane';
 
 /** Makes a batch: how much, what is missing, the steps, and onto the shelf. */
 export function MakeScreen({ recipeId }: { recipeId: string }) {
@@ -83,7 +78,7 @@ function Running({ making, run }: { making: Making; run: MakingRun }) {
       over={t`${{ recipeName: recipe.name }} · version ${{ versionNumber: larder.versionName(recipe) }}`}
       headline={isMade ? t`How much came out?` : t`Making ${{ grams: grams(making.finishedGrams) }}`}
       reason={isMade ? '' : t`Tap a step when it is done.`}
-      side={isMade ? list : <MakeDone making={making} run={run} lastWater={lastWaterOf(records, making)} />}
+      side={isMade ? list : undefined}
     >
       {isMade ? <MakeDone making={making} run={run} lastWater={lastWaterOf(records, making)} /> : list}
     </Screen>
@@ -174,10 +169,9 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
         heads={heads}
         amounts={amounts}
         factor={factor}
+        finishedGrams={written.ok ? written.value.finishedGrams : 0}
         lineNames={namesOf(recipe, larder)}
       />
-      <FromShelf parts={shelfParts} />
-      <Way making={making.value} />
       {stops.map(({ head: each, caution }) => (
         <View
           key={`${each.headId}-${caution.id}`}
@@ -211,8 +205,10 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
         />
         <Button label={t`Back`} onPress={() => router.navigate('/bench')} />
       </View>
-      <LinesToMeasure making={making.value} larder={larder} pantry={pantry} school={school} />
       {stops.length > 0 ? <Problem>{t`It is not to be made for this head as it stands.`}</Problem> : null}
+      <FromShelf parts={shelfParts} />
+      <Way making={making.value} />
+      <MissingLines making={making.value} larder={larder} pantry={pantry} school={school} />
     </Screen>
   );
 }
@@ -231,6 +227,7 @@ function Way({ making }: { making: Making }) {
       <MeasureChoice />
       <MethodList method={method} warnings={warnings} />
       <GritLine making={making} />
+      <WaysPane making={making} />
       <View className="items-start">
         <Button
           tone="quiet"
@@ -246,127 +243,5 @@ function Way({ making }: { making: Making }) {
 function namesOf(recipe: RecipeVersion, larder: Larder) {
   return recipe.lines.flatMap((line, index) =>
     line.grams === null ? [] : [{ index, name: lineInView(line, larder).name }],
-  );
-}
-
-interface LinesProps {
-  readonly making: Making;
-  readonly larder: Larder;
-  readonly pantry: ReadonlyMap<string, PantryItem>;
-  readonly school: Parameters<typeof makingOf>[4];
-}
-
-/** Every line by scale and by spoon, with the error of each, and a way out when it is missing. */
-function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
-  const [missing, setMissing] = useState<number | null>(null);
-  return (
-    <View role="list" aria-label={t`To measure out`} className="gap-1" testID="to-measure">
-      <Heading level={2}>{t`What goes in`}</Heading>
-      {making.lines.map((line, index) => {
-        if (line.grams === null) return null;
-        const { name, words, grams: weight, spoons } = lineInView(line, larder);
-        const error = errorText(spoons.error);
-        const item = line.ingredientId === null ? undefined : pantry.get(line.ingredientId);
-        const short = item && item.gramsLeft !== null && item.gramsLeft < line.grams;
-        return (
-          <View key={index} role="listitem" className="gap-1 border-t border-line py-2">
-            <View className="flex-row justify-between gap-3">
-              <Strong className="flex-1">{words}</Strong>
-              <Strong>{weight.text}</Strong>
-            </View>
-            <View className="flex-row flex-wrap items-center justify-between gap-x-3">
-              <Small>
-                {spoons.text}
-                {error ? ` (${error})` : ''}
-                {short
-                  ? t` · only ${{ grams: grams(item.gramsLeft ?? 0) }} in the pantry`
-                  : inStock(item)
-                    ? t` · in the pantry`
-                    : ''}
-              </Small>
-              <Button
-                tone="quiet"
-                label={missing === index ? t`Close` : t`Instead …`}
-                hint={t`What could take the place of ${name}?`}
-                expanded={missing === index}
-                onPress={() => setMissing(missing === index ? null : index)}
-              />
-            </View>
-            {missing === index ? (
-              <Substitutes
-                recipe={making.recipe}
-                factor={making.factor}
-                lines={making.weighed}
-                replaced={index}
-                verdict={making.verdict}
-                school={school}
-              />
-            ) : null}
-          </View>
-        );
-      })}
-    </View>
-  );
-}
-
-/** Water, g in 100 g, from which a conditioner is a jar to use and not a raw material. */
-const FINISHED_WATER = 40;
-
-function isFinished(ingredient: Ingredient | undefined): boolean {
-  return (
-    ingredient !== undefined &&
-    ingredient.roles.includes('conditioner') &&
-    ingredient.composition.water > FINISHED_WATER
-  );
-}
-
-interface CostPaneProps {
-  readonly cost: Cost;
-  readonly making: Making;
-  /** What one use takes on each chosen head. */
-  readonly amounts: readonly HeadAmount[];
-  readonly pantry: ReadonlyMap<string, PantryItem>;
-  readonly larder: Larder;
-}
-
-/** What the batch costs, a use of it, and the same weight from a bought jar. */
-function CostPane({ cost, making, amounts, pantry, larder }: CostPaneProps) {
-  const jars = [...pantry.values()].filter(
-    ({ ingredientId, pack }) => pack && isFinished(larder.ingredient(ingredientId)),
-  );
-  return (
-    <View className="gap-2">
-      <Heading level={2}>{t`Cost`}</Heading>
-      {cost.parts.length === 0 ? (
-        <Small>{t`No ingredient has a price yet. Prices are kept in the Pantry.`}</Small>
-      ) : (
-        <>
-          <Body>{t`${{ money: money(cost.total) }} for the batch, in the currency of your prices`}</Body>
-          {(making.finishedGrams > 0 ? amounts : []).map(({ head, grams: used }) => (
-            <Body key={head.headId}>
-              {t`${{ money: money((cost.total * used) / making.finishedGrams) }} a use on ${{ headName: head.name }}`}
-            </Body>
-          ))}
-          {cost.parts.map(({ name, price }) => (
-            <View key={name} className="flex-row justify-between gap-3">
-              <Small>{name}</Small>
-              <Small>{money(price)}</Small>
-            </View>
-          ))}
-        </>
-      )}
-      {cost.unpriced.length > 0 ? (
-        <Small>{t`Without a price: ${{ unpriced: cost.unpriced.join(', ') }}.`}</Small>
-      ) : null}
-      {jars.map((jar) => {
-        const compared = againstJar(cost, making.finishedGrams, jar);
-        return compared && cost.parts.length > 0 ? (
-          <Small key={jar.ingredientId}>
-            {t`100 g cost ${{ money: money(compared.perHundred) }}; of `}
-            {larder.ingredient(jar.ingredientId)?.name} {money(compared.jarPerHundred)}.
-          </Small>
-        ) : null;
-      })}
-    </View>
   );
 }

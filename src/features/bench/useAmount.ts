@@ -49,7 +49,7 @@ export const NEW_AMOUNT: Omit<AmountDraft, 'kind' | 'headIds'> = {
 /** The draft of an amount, and the factor on the recipe that it asks for. */
 export function useAmount(facts: AmountFacts | null, firstHead: string | undefined) {
   const [draft, setDraft] = useState<AmountDraft>({
-    kind: firstHead === undefined ? 'written' : 'heads',
+    kind: 'written',
     headIds: firstHead === undefined ? [] : [firstHead],
     ...NEW_AMOUNT,
   });

@@ -26,6 +26,7 @@ const COUNTED: Readonly<Record<RecordKind, (count: number) => string>> = {
   'plan-settings': (count) =>
     plural(count, { one: '# setting of the plan', other: '# settings of the plan' }),
   challenge: (count) => plural(count, { one: '# challenge', other: '# challenges' }),
+  leftover: (count) => plural(count, { one: '# thing left over', other: '# things left over' }),
   kit: (count) =>
     plural(count, { one: '# list of what the house has', other: '# lists of what the house has' }),
   'calendar-export': (count) => plural(count, { one: '# calendar file', other: '# calendar files' }),

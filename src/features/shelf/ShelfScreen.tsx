@@ -12,6 +12,7 @@ import { BenchTabs } from '../shared/BenchTabs';
 import { placeWords } from '../shared/placeWords';
 import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
+import { Leftovers } from './Leftovers';
 import { ShelfActions } from './ShelfActions';
 
 /** Gone batches that are still shown; the rest stay in the records. */
@@ -45,6 +46,7 @@ export function ShelfScreen() {
           onPress={() => setMore(more + 1)}
         />
       ) : null}
+      <Leftovers />
       {gone.length > 0 ? (
         <View className="gap-1">
           <Heading level={2}>{t`Used up or thrown out`}</Heading>
@@ -72,7 +74,7 @@ function headlineOf(there: readonly ShelfItem[]): string {
 function reasonOf(there: readonly ShelfItem[]): string {
   if (there.length === 0) return t`Make a recipe, and its portions stand here with their use-by day.`;
   const portions = there.reduce((total, { left }) => total + left, 0);
-  return t`${plural({ count: there.length }, { one: '# batch', other: '# batches' })}, ${plural(portions, { one: '# portion', other: '# portions' })}. Browning is no spoilage; smell, gas, slime or specks are.`;
+  return t`${plural({ count: there.length }, { one: '# batch', other: '# batches' })}, ${plural(portions, { one: '# portion', other: '# portions' })}.`;
 }
 
 function ShelfRow({ item }: { item: ShelfItem }) {
@@ -99,6 +101,7 @@ function ShelfRow({ item }: { item: ShelfItem }) {
         ].join(' · ')}
       </Small>
       <Small>{t`Limited by ${{ limitedBy: item.limitedBy }}. ${{ why: item.why }}`}</Small>
+      <Small>{item.shakeFirst ? t`Shake it first. ${{ signs: item.signs }}` : item.signs}</Small>
       <View className="flex-row flex-wrap gap-x-4">
         <Button
           tone="quiet"

@@ -1,12 +1,49 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { formatDay } from '@/core/base/measures';
+import { addDays, formatDay } from '@/core/base/measures';
+import { USE_FIRST_DAYS } from '@/core/kitchen/batches';
 import type { ShelfNote } from '@/core/plan/question';
+import { ofKind } from '@/core/records/shapes';
+import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button } from '@/ui';
 import { Entry } from '../shared/Entry';
+import { useToday } from '../shared/useToday';
 
 /** What stands on the shelf and has to be used or thrown out. Silent while everything keeps. */
 export function ShelfDue({ shelf }: { shelf: readonly ShelfNote[] }) {
+  return (
+    <>
+      <BatchesDue shelf={shelf} />
+      <LeftoversDue />
+    </>
+  );
+}
+
+/** What a batch left over is used within days, or thrown out. */
+function LeftoversDue() {
+  const today = useToday();
+  return ofKind(useAppSelector(selectLiveRecords), 'leftover')
+    .filter(({ useBy }) => useBy <= addDays(today, USE_FIRST_DAYS))
+    .map(({ id, name, useBy }) => (
+      <Entry
+        key={id}
+        title={useBy < today ? t`Throw out: ${name}` : t`Use first: ${name}`}
+        text={
+          useBy < today
+            ? t`Past since ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`
+            : t`Good until ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`
+        }
+      >
+        <Button
+          label={t`To the shelf`}
+          hint={t`To the shelf, ${name}`}
+          onPress={() => router.push('/shelf')}
+        />
+      </Entry>
+    ));
+}
+
+function BatchesDue({ shelf }: { shelf: readonly ShelfNote[] }) {
   return shelf.map(({ batchId, name, state, useBy, left }) => (
     <Entry
       key={batchId}

@@ -168,3 +168,34 @@ describe('the label of a jar', () => {
     expect(jarLabel(onDay(0), weighedOf(['200 ml water'])).allergens).toBeNull();
   });
 });
+
+describe('why it keeps no longer, and how that shows', () => {
+  const kept = (...lines: string[]) => keepingOf(weighedOf(lines), 'fridge');
+
+  it.each([
+    ['gelatin, with no word of plants', ['10 g gelatin', '100 ml water'], /Gelatin/, /plant/i],
+    ['egg', ['1 egg', '2 tbsp honey'], /salmonella/, /dairy/i],
+    ['dairy', ['3 tbsp yogurt', '2 tbsp honey'], /dairy/i, /egg/i],
+    ['coconut milk', ['1 cup coconut milk', '1 tsp honey'], /Plant milk/, /egg/i],
+    ['herbs in oil', ['2 tbsp dried rosemary', '200 ml olive oil'], /trace of water/, /cooked/i],
+    ['fresh plants in oil', ['20 g fresh ginger', '500 ml olive oil'], /no smell/, /cooked/i],
+  ])('%s', (_, lines, why, never) => {
+    expect(kept(...lines).why).toMatch(why);
+    expect(kept(...lines).why).not.toMatch(never);
+  });
+
+  it('does not take browning for spoilage, and egg by no sign at all', () => {
+    expect(kept('1 banana', '1 tbsp honey').signs).toMatch(/Browning is only air/);
+    expect(kept('1 egg').signs).toMatch(/go by the day/);
+  });
+
+  it('cooked fruit keeps as what is cooked', () => {
+    expect(kept('1 banana, cooked').days).toBeGreaterThan(kept('1 banana').days);
+  });
+
+  it('oil on water is shaken first, unless something holds them together', () => {
+    expect(kept('100 ml rose water', '1 tbsp argan oil').separates).toBe(true);
+    expect(kept('100 ml rose water', '1 tbsp argan oil', '3 tbsp plain conditioner').separates).toBe(false);
+    expect(kept('2 tbsp olive oil').separates).toBe(false);
+  });
+});

@@ -1,3 +1,3 @@
-export { keepingOf, type Keeping } from './keeping';
+export { keepingOf, keepingRule, type Keeping } from './keeping';
 export { allergenWords, jarLabel, type JarLabel } from './label';
-export { batchLines, movingForbidden, shelfOf, type ShelfItem } from './shelf';
+export { batchLines, movingForbidden, shelfOf, USE_FIRST_DAYS, type ShelfItem } from './shelf';

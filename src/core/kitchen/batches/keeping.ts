@@ -3,7 +3,7 @@ import { worded } from '../../base/language';
 import { invariant, sum } from '../../base/measures';
 import { isOil } from '../../recipe/ingredients';
 import { partGrams, surviving, type WeighedLine } from '../../recipe/larder';
-import type { Ingredient, KeepingClass, Place } from '../../records/shapes';
+import type { KeepingClass, Place } from '../../records/shapes';
 
 interface KeepingRule {
   readonly id: KeepingClass;
@@ -64,7 +64,7 @@ export function keepingOf(lines: readonly WeighedLine[], place: Place): Keeping 
     : preservative >= (PRESERVED_FROM / 100) * total
       ? 'preserved'
       : 'water';
-  const parts = lines.map(({ ingredient }) => ({ name: ingredient.name, rule: ruleIn(ingredient, mixture) }));
+  const parts = lines.map((line) => ({ name: line.ingredient.name, rule: ruleIn(line, mixture) }));
   const days = DAYS_OF[place];
   const [shortest] = [{ name: '', rule: keepingRule(mixture) }, ...parts].sort(
     (a, b) => a.rule[days] - b.rule[days],
@@ -129,8 +129,11 @@ const FOOD: ReadonlySet<KeepingClass> = new Set<KeepingClass>([
 ]);
 
 /** Food keeps its own limit in any mixture; what keeps dry or in oil is as good as the mixture it is in. */
-function ruleIn({ keeping }: Ingredient, mixture: KeepingClass): KeepingRule {
-  // A dry herb in oil is no cooked plant.
-  const isInOil = mixture === 'infused-oil' || mixture === 'oil';
-  return keepingRule(FOOD.has(keeping) && !(isInOil && keeping === 'cooked') ? keeping : mixture);
+function ruleIn({ ingredient, preparation }: WeighedLine, mixture: KeepingClass): KeepingRule {
+  const isCooked = preparation?.stages.some(({ do: what }) => what === 'boil' || what === 'bake') === true;
+  const keeping = ingredient.keeping === 'fresh' && isCooked ? 'cooked' : ingredient.keeping;
+  // A herb in oil is no cooked plant, and a fresh one there is worse than fruit.
+  const isInOil = mixture === 'infused-oil' || mixture === 'fresh-in-oil' || mixture === 'oil';
+  const isPlant = keeping === 'cooked' || (keeping === 'fresh' && mixture === 'fresh-in-oil');
+  return keepingRule(FOOD.has(keeping) && !(isInOil && isPlant) ? keeping : mixture);
 }

@@ -25,7 +25,7 @@ export interface ShelfItem {
 }
 
 /** Within so many days of its last one a batch is to be used before others. */
-const USE_FIRST_DAYS = 2;
+export const USE_FIRST_DAYS = 2;
 
 /** Everything that was made, what is left of it and until when, the most pressing first and what is gone last. */
 export function shelfOf(
@@ -76,8 +76,18 @@ function shelfItem(
     why: stay.thawed ? t`What was frozen is used within a day and never frozen again.` : why,
     signs,
     shakeFirst: separates,
-    state: left === 0 ? 'gone' : daysLeft < 0 ? 'past' : daysLeft <= USE_FIRST_DAYS ? 'use-first' : 'good',
+    state: stateOf(left, daysLeft, stay.place),
   };
+}
+
+/** The last portion in the freezer is easily forgotten: it is to be used in its last weeks, days. */
+const LAST_FROZEN_DAYS = 21;
+
+function stateOf(left: number, daysLeft: number, place: Place): ShelfItem['state'] {
+  if (left === 0) return 'gone';
+  if (daysLeft < 0) return 'past';
+  const isLastFrozen = place === 'freezer' && left <= 1;
+  return daysLeft <= (isLastFrozen ? LAST_FROZEN_DAYS : USE_FIRST_DAYS) ? 'use-first' : 'good';
 }
 
 /** Cold slows spoiling, it does not turn it back: time already spent counts when it only moves between warm and cold. */

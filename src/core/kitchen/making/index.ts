@@ -1,5 +1,5 @@
 export { makeFromPantry, WISHES, type PantryRecipe, type WishId } from './fromPantry';
-export { errorText, fractionText, weighable, type KitchenAmount } from './kitchenAmount';
+export { errorText, fractionText, type KitchenAmount } from './kitchenAmount';
 export { lineInView, percentText, type LineInView } from './lineInView';
 export { measuredOut, type MeasuredOut } from './measure';
 export { asWritten, partText, withReplaced } from './replaced';

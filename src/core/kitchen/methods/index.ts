@@ -1,6 +1,6 @@
 export { arrangedMethod, type Arranging } from './arrange';
 export { gritOf, type Grit } from './grit';
-export { methodKind, type Tool } from './kinds';
+export { type Tool } from './kinds';
 export {
   methodOfRecipe,
   methodOfText,
@@ -9,5 +9,7 @@ export {
   type MethodLine,
   type MethodStep,
 } from './method';
+export { leftOversOf, nextUseOf, type LeftOver } from './leftovers';
 export { leadTasksOf, type LeadTask } from './lead';
+export { waysOf } from './ways';
 export { warningsOf, type MethodWarning } from './warnings';

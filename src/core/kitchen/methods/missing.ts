@@ -21,9 +21,10 @@ const isSteeped = ({ preparation }: Part): boolean =>
 /** Index of the last step after which the bowl is hot; -1 where none is. */
 function hotAt(steps: readonly SavedStep[], parts: ReadonlyMap<number, Part>): number {
   return steps.findLastIndex(
-    ({ deeds, lines }) =>
+    ({ deeds, lines, waitMinutes }) =>
       deeds.some(isHotDeed) ||
       (deeds.includes('soak') &&
+        waitMinutes < COLD_AFTER_MINUTES &&
         lines.some(({ line }) => {
           const part = parts.get(line);
           return part !== undefined && isSteeped(part);

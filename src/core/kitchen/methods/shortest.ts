@@ -123,6 +123,7 @@ export function stepOf(id: string, parts: readonly Part[], filled: Filled = {}):
     waitMinutes: filled.waitMinutes ?? kind.waitMinutes ?? 0,
     by: 'added',
     deeds: [...(kind.isHot ? (['heat'] as const) : []), kind.deed],
+    way: id,
   };
 }
 

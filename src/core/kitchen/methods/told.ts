@@ -47,6 +47,8 @@ function isOfKitchen(step: ToldStep, places: readonly Stretch[]): boolean {
   const own = deeds.filter((deed) => !ON_HAIR.has(deed));
   if (own.length === deeds.length || own.length === 0) return own.length > 0;
   const isLight = own.every((deed) => LIGHT.has(deed));
+  // “Keep warm over hot water” keeps nothing for later.
+  if (deeds.includes('heat') && deeds.every((deed) => deed === 'keep' || !ON_HAIR.has(deed))) return true;
   return !isLight || deeds[0] === 'heat' || places.some((at) => overlap(step, at));
 }
 
@@ -85,9 +87,13 @@ function inSentences(steps: readonly ToldStep[]): ToldStep[] {
 
 /** A told step takes what it names; what none names goes in where things are first brought together. */
 export function toldMethod(told: readonly ToldStep[], parts: readonly Part[]): SavedStep[] {
-  const places = parts.map((part) => ({ part, place: placeOf(part, told, parts) }));
+  const end = Math.max(...told.map((step) => step.end));
+  const last = parts.filter((part) => isAfterAll(part, told, parts, end));
+  const places = parts
+    .filter((part) => !last.includes(part))
+    .map((part) => ({ part, place: placeOf(part, told, parts) }));
   let isHot = false;
-  return told.flatMap((step, index): SavedStep[] => {
+  const steps = told.flatMap((step, index): SavedStep[] => {
     const own = places.filter(({ place }) => place === index).map(({ part }) => part);
     const deeds = deedsOf(step);
     const saved: SavedStep = {
@@ -102,6 +108,16 @@ export function toldMethod(told: readonly ToldStep[], parts: readonly Part[]): S
       all.length > 1 && at === all.length - 1 ? { ...saved, lines: [], text: textOf(step, []) } : each,
     );
   });
+  return last.length > 0 ? [...steps, stepOf('stir-in', last)] : steps;
+}
+
+/** “Juice of a lime last”: told behind all steps, and named in none. */
+function isAfterAll(part: Part, told: readonly ToldStep[], all: readonly Part[], end: number): boolean {
+  const isNamed = told.some(
+    (step) =>
+      isWithin(part, step) || termsOf(part, all).some((term) => says(step, term) && !onlyStrains(step)),
+  );
+  return !isNamed && (part.at[0]?.start ?? 0) >= end;
 }
 
 /** "Cover and leave overnight" after a list: the list is stirred together first. What soaks or brews is put in as it is. */
@@ -144,8 +160,19 @@ function termsOf({ name }: Part, all: readonly Part[]): string[] {
   return [whole, ...(words.length > 1 ? [words.slice(0, -1).join(' ')] : []), ...(isOwn ? [last] : [])];
 }
 
-const says = ({ text }: ToldStep, term: string): boolean =>
-  term.length > 2 && text.toLowerCase().includes(term) && !isExcepted(text.toLowerCase(), term);
+function says({ text }: ToldStep, term: string): boolean {
+  const told = text.toLowerCase();
+  const at = told.indexOf(term);
+  return term.length > 2 && at >= 0 && !AS_PLACE.test(told.slice(0, at)) && !isExcepted(told, term);
+}
+
+/** A cloth takes nothing in. */
+const onlyStrains = ({ deeds }: ToldStep): boolean =>
+  deeds.every((deed) => deed === 'strain' || deed === 'cool' || ON_HAIR.has(deed));
+
+/** Where it stands as what others go into: "pour the oils into the water", "leave the water to ferment". */
+const AS_PLACE =
+  /(?:\b(?:into|to|over|leave|strain|save) the|\b(?:na|no|à|ao|sobre [ao]|deixo a|en el|en la|dans l'|dans le|in das|nell'))\s*$/;
 
 /** "melt all but the lavender" */
 const EXCEPT =
@@ -159,7 +186,7 @@ function placeOf(part: Part, told: readonly ToldStep[], all: readonly Part[]): n
   const inside = told.findIndex((step) => isWithin(part, step));
   if (inside >= 0) return inside;
   for (const term of termsOf(part, all)) {
-    const named = told.findIndex((step) => says(step, term));
+    const named = told.findIndex((step) => says(step, term) && !onlyStrains(step));
     if (named >= 0) return named;
   }
   // Told before a step, it is what that step is done with; what heat would spoil goes into the first that is not hot.
@@ -224,8 +251,10 @@ function minutesOf(
 ): Pick<SavedStep, 'handsMinutes' | 'waitMinutes'> {
   const waits = deeds.some((deed) => WAITS.has(deed));
   // A time behind “warm it, under a cap” is that of the hair; that of a soak or a pot is the kitchen's.
+  const isKept = all.includes('keep') && !deeds.includes('heat');
   const isOnHair =
-    all.some((deed) => ON_HAIR.has(deed)) && !deeds.some((deed) => deed === 'soak' || deed === 'boil');
+    (isKept || all.some((deed) => deed !== 'keep' && ON_HAIR.has(deed))) &&
+    !deeds.some((deed) => deed === 'soak' || deed === 'boil');
   const hands = Math.max(0, ...deeds.map((deed) => HANDS[deed]));
   if (overnight && waits && !isOnHair) return { handsMinutes: hands, waitMinutes: NIGHT_MINUTES };
   if (minutes !== null && !isOnHair) {

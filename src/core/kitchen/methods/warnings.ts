@@ -105,12 +105,16 @@ function enteredHot(own: readonly Part[], step: number, { isBoiled, isStirredIn 
           },
         ]
       : []),
-    ...others.map((part) => ({
-      id: 'too-hot' as const,
-      step,
-      isMended: false,
-      text: t`Heat spoils ${{ name: part.name }}: stir it in under ${{ degrees: coolBelow(part) ?? 0 }} °C.`,
-    })),
+    ...(others.length > 0
+      ? [
+          {
+            id: 'too-hot' as const,
+            step,
+            isMended: false,
+            text: t`Heat spoils ${{ names: names(others) }}: not above ${{ degrees: Math.min(...others.map((part) => coolBelow(part) ?? WARM_C)) }} °C.`,
+          },
+        ]
+      : []),
     ...(gums.length > 0
       ? [
           {

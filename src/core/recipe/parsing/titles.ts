@@ -145,7 +145,14 @@ function firstSentence(told: Told, first: Row): Title | null {
   const isQuiet = items.every(({ amount }) => amount === null) && !hasNumber(told, from, to);
   const hasComma = told.tokens.slice(from, to).some((token) => isSign(token, ','));
   const isShort = countWords(told.tokens, from, to) < TITLE_WORDS;
-  return isQuiet && isShort && !hasComma && hasKind(told, from, to) ? cut(told, from, to) : null;
+  const isTitle = hasKind(told, from, to) || isMadeOfRest(told, from, to);
+  return isQuiet && isShort && !hasComma && isTitle ? cut(told, from, to) : null;
+}
+
+/** "Slipway rice water. Soak half a cup of rice …": what is made, before what it is made of. */
+function isMadeOfRest({ tokens, sentences }: Told, from: number, to: number): boolean {
+  const measured = sentences.slice(1).flatMap(({ items }) => items.filter(({ amount }) => amount !== null));
+  return isOfMade(tokens.slice(from, to)) && measured.length > 1;
 }
 
 /** How many tokens may stand before the words that introduce a title. */

@@ -37,6 +37,8 @@ const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
       : record,
   // Version 7 names the record of the version that was used; before, the number was all there was.
   6: (record) => record,
+  // Version 8 keeps how a recipe is made, and what a making left over; nothing older changes.
+  7: (record) => record,
 };
 
 function readingOf3({ mistSoakSeconds, tally, strands, ...rest }: RawRecord): RawRecord {

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { UNITS, type UnitId } from '../../base/measures';
+import { idSchema, UNITS, type UnitId } from '../../base/measures';
 import { RECIPE_LIMITS } from './limits';
 
 /** What is done in a step. */
-export const DEEDS = [
+const DEEDS = [
   'mix',
   'take',
   'blend',
@@ -47,5 +47,7 @@ export const methodStepSchema = z.strictObject({
   /** By her telling or her hand, or added because the bowl needs it. */
   by: z.enum(['told', 'added']),
   deeds: z.array(z.enum(DEEDS)).max(DEEDS.length),
+  /** The way of data/methods.json that an added step follows. */
+  way: idSchema.optional(),
 });
 export type SavedStep = z.infer<typeof methodStepSchema>;

@@ -8,6 +8,7 @@ import { headSchema } from './head';
 import { headEventSchema } from './headEvent';
 import { ownIngredientSchema } from './ingredient';
 import { kitSchema } from './kit';
+import { leftoverSchema } from './leftover';
 import { occasionSchema } from './occasion';
 import { pantryItemSchema } from './pantryItem';
 import { patchTestSchema } from './patchTest';
@@ -41,6 +42,7 @@ export const storedRecordSchema = z.discriminatedUnion('kind', [
   challengeSchema,
   calendarExportSchema,
   kitSchema,
+  leftoverSchema,
   withdrawalSchema,
 ]);
 export type StoredRecord = z.infer<typeof storedRecordSchema>;
