@@ -69,7 +69,9 @@ describe('velvet make', () => {
       [false, 0],
       [true, 1],
     ]);
-    expect(whole.steps[0].text).toContain('½ cup oats simmered in 2 cups water for 10 minutes');
+    expect(whole.steps[0].text).toContain(
+      'Half a cup of rolled oats simmered in 2 cups of water for 10 minutes',
+    );
     expect(whole).toMatchObject({ washUp: ['bowl', 'pot', 'cloth'], keepsTold: null });
     expect(whole.keeps.fridge.days).toBe(4);
     const half = makeCommand({ grams: '150', 'no-scale': true }, clock(TOLD)) as any;

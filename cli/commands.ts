@@ -96,18 +96,14 @@ export function makeCommand({ grams, 'no-scale': noScale = false }: CommandOptio
   const { lines, verdict, cautions } = judgement.value;
   const factor = factorFor(grams, verdict.finishedGrams);
   const scaled = lines.map((line) => ({ ...line, grams: line.grams * factor }));
-  const saved = parsed.value.lines.map(savedLine);
+  const saved = parsed.value.lines.map((line) => savedLine(line, text));
   const steps = methodOfText(text, parsed.value, larder);
   const method = shownMethod(steps, saved, larder, { factor, hasScale: !noScale });
   const { keepsDays } = parsed.value.told;
   return shortNumbers({
     ...method,
     warnings: warningsOf(steps, saved, larder),
-    keeps: Object.fromEntries(
-      PLACES.map((place) => {
-        return [place, keepingOf(scaled, place)];
-      }),
-    ),
+    keeps: Object.fromEntries(PLACES.map((place) => [place, keepingOf(scaled, place)])),
     keepsTold: keepsDays,
     cautions: cautions.map(({ id, level, text: words, act }) => ({
       id,

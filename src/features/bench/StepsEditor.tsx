@@ -25,7 +25,7 @@ export function StepsEditor({ recipe, steps: before, onDone }: StepsEditorProps)
     const { id, recordedAt } = newStamp();
     const last = larder.lastVersion(recipe.recipeId)?.version ?? recipe.version;
     add(
-      [{ ...recipe, id, recordedAt, version: last + 1, method: [...steps] }],
+      [{ ...recipe, id, recordedAt, version: last + 1, method: [...steps], arranged: true }],
       t`The steps of ${{ name: recipe.name }} are saved.`,
     );
     onDone();

@@ -1,7 +1,7 @@
 import { ok, type Result } from '@/core/base/measures';
 import { densityOf } from '@/core/kitchen/formulation';
 import { scaledLines } from '@/core/kitchen/making';
-import { methodOfRecipe, methodOfText } from '@/core/kitchen/methods';
+import { methodOfRecipe, toldSteps } from '@/core/kitchen/methods';
 import { costOf, type Cost } from '@/core/kitchen/pantry';
 import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
 import type { Larder, WeighedLine } from '@/core/recipe/larder';
@@ -55,9 +55,9 @@ export function makingOf(
 /** The steps that are kept with a version; of one saved before there were any, those of its text as it is read today. */
 export function stepsOf(recipe: RecipeVersion, larder: Larder): SavedStep[] {
   const { text, lines, method } = recipe;
-  if (method) return methodOfRecipe(recipe, larder);
+  const isOld = lines.every(({ told, grams }) => told === undefined || grams === null);
+  if (method || !isOld) return methodOfRecipe(recipe, larder);
   const parsed = parseRecipe(text, { larder });
-  const isSame = parsed.ok && parsed.value.lines.length === lines.length;
-  const told = isSame ? methodOfText(text, parsed.value, larder) : [];
-  return methodOfRecipe(told.length > 0 ? { lines, method: told } : { lines }, larder);
+  const told = parsed.ok ? toldSteps(text, parsed.value, larder) : undefined;
+  return methodOfRecipe(told ? { lines, method: told } : { lines }, larder);
 }

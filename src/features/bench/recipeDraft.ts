@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { failed, failedBySchema, ok, type CupKind, type Result } from '@/core/base/measures';
-import { methodOfText } from '@/core/kitchen/methods';
+import { toldSteps } from '@/core/kitchen/methods';
 import { checkNoCycle, savedLine, type Larder, type ParsedRecipe } from '@/core/recipe/larder';
 import { parseRecipe, type OwnMeasures } from '@/core/recipe/parsing';
-import { recipeVersionSchema, type RecipeVersion } from '@/core/records/shapes';
+import { recipeVersionSchema, type RecipeVersion, type SavedStep } from '@/core/records/shapes';
 import type { RecipeDraft } from '@/store';
 
 export const EMPTY_RECIPE: RecipeDraft = {
@@ -57,7 +57,7 @@ export function versionFromDraft(
       'text',
     );
   }
-  const lines = parsed.value.lines.map(savedLine);
+  const lines = parsed.value.lines.map((line) => savedLine(line, draft.text));
   const round = checkNoCycle(
     { recipeId: stamp.recipeId, name: draft.name || t`this recipe` },
     lines,
@@ -78,12 +78,21 @@ export function versionFromDraft(
     contactMinutes: minutes,
     lines,
     ...(parsed.value.told.strained ? { strained: true } : {}),
-    method:
-      before?.text === draft.text && before.method
-        ? before.method
-        : methodOfText(draft.text, parsed.value, reading.larder),
+    ...methodFor(draft.text, before, () => toldSteps(draft.text, parsed.value, reading.larder)),
     ...(draft.countedAs ? { countedAs: draft.countedAs } : {}),
   });
   if (result.success) return ok(result.data);
   return failedBySchema(result.error.issues, ({ path }) => ({ path: String(path[0] ?? 'text') }));
+}
+
+/** Steps that were put in order by hand stay as long as the text does; else those that it tells. */
+function methodFor(
+  text: string,
+  before: RecipeVersion | undefined,
+  told: () => SavedStep[] | undefined,
+): Pick<RecipeVersion, 'method' | 'arranged'> {
+  if (before?.arranged && before.method && before.text === text)
+    return { method: before.method, arranged: true };
+  const method = told();
+  return method ? { method } : {};
 }

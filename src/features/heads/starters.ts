@@ -1,5 +1,4 @@
 import { inWords } from '@/core/base/language';
-import { methodOfText } from '@/core/kitchen/methods';
 import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
 import { savedLine, type Larder } from '@/core/recipe/larder';
 import { parseRecipe } from '@/core/recipe/parsing';
@@ -23,7 +22,7 @@ export function startersFor(head: Head, larder: Larder): Starter[] {
     const text = lines.map(inWords).join('\n');
     const parsed = parseRecipe(text, { larder });
     if (!parsed.ok) return [];
-    const saved = parsed.value.lines.map(savedLine);
+    const saved = parsed.value.lines.map((line) => savedLine(line, text));
     const judged = judge(saved, head, larder);
     if (!judged.ok || judged.value.stops.length > 0) return [];
     const { verdict } = judged.value;
@@ -43,7 +42,6 @@ export function startersFor(head: Head, larder: Larder): Starter[] {
           contactMinutes,
           warmth: warmth as RecipeVersion['warmth'],
           lines: saved,
-          method: methodOfText(text, parsed.value, larder),
         },
       },
     ];

@@ -58,10 +58,7 @@ function struck(steps: readonly SavedStep[], at: number, own: SavedStep): SavedS
   if (!heir) return [...steps];
   const left = steps.filter((_, index) => index !== at);
   if (own.lines.length === 0) return left;
-  const text = withLines(
-    heir.text,
-    own.lines.map(({ line }) => line),
-  );
+  const text = withLines(heir.text, own.lines);
   return replaced(left, at === 0 ? 0 : at - 1, 1, { ...heir, text, lines: [...heir.lines, ...own.lines] });
 }
 

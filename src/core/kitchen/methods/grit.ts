@@ -52,7 +52,7 @@ export function gritOf(
   );
   const lastStrain = steps.findLastIndex(({ deeds }) => deeds.includes('strain'));
   const isStrained = (part: Part) =>
-    steps.findIndex((step) => step.lines.some(({ line }) => line === part.line)) <= lastStrain;
+    steps.findIndex((step) => step.lines.some((line) => line === part.line)) <= lastStrain;
   const unstrained = bitty.filter((part) => !isStrained(part));
   const left = powders.filter((part) => !isStrained(part));
   const reported = residue.filter((mark) => mark >= RESIDUE_FROM).length;

@@ -5,6 +5,7 @@ export {
   methodOfRecipe,
   methodOfText,
   shownMethod,
+  toldSteps,
   type Method,
   type MethodLine,
   type MethodStep,

@@ -1,11 +1,11 @@
 import { sum } from '../../base/measures';
-import { MADE_GRAMS_PER_ML, type Larder, type ParsedRecipe } from '../../recipe/larder';
+import { MADE_GRAMS_PER_ML, savedLine, type Larder, type ParsedRecipe } from '../../recipe/larder';
 import type { Deed, Ingredient, RecipeVersion, SavedLine, SavedStep } from '../../records/shapes';
 import { measuredOut, type MeasuredOut } from '../making';
 import { TOOLS, type Tool } from './kinds';
 import { withMissing } from './missing';
-import { partsOfLines, partsOfText, toldMeasure, type Part } from './parts';
-import { shortestMethod } from './shortest';
+import { partsOfLines, partsOfText, type Part } from './parts';
+import { shortestMethod, stepOf } from './shortest';
 import { kitchenSteps, toldMethod } from './told';
 
 /** One line as it goes into a step. */
@@ -60,25 +60,45 @@ const TOOLS_OF: Partial<Record<Deed, Tool>> = {
  * @returns nothing where no line was read
  */
 export function methodOfText(text: string, recipe: ParsedRecipe, larder: Larder): SavedStep[] {
-  const parts = partsOfText(text, recipe, larder);
-  if (parts.length === 0) return [];
-  const told = kitchenSteps(recipe);
-  return withMissing(told.length > 0 ? toldMethod(told, parts) : shortestMethod(parts), parts);
+  const method = toldSteps(text, recipe, larder);
+  const lines = recipe.lines.map((line) => savedLine(line, text));
+  return methodOfRecipe({ lines, ...(method ? { method } : {}) }, larder);
 }
 
-/** The steps that are kept with a version; of one that has none, or whose lines they do not fit, the shortest way. */
-export function methodOfRecipe(recipe: Pick<RecipeVersion, 'lines' | 'method'>, larder: Larder): SavedStep[] {
-  const parts = partsOfLines(recipe.lines, larder);
-  if (recipe.method && fits(recipe.method, parts)) return recipe.method;
-  return parts.length === 0 ? [] : withMissing(shortestMethod(parts), parts);
+/** The steps of a text that are kept with the recipe: those that were told; undefined where none were. */
+export function toldSteps(text: string, recipe: ParsedRecipe, larder: Larder): SavedStep[] | undefined {
+  const parts = partsOfText(text, recipe, larder);
+  const told = kitchenSteps(recipe);
+  return parts.length > 0 && told.length > 0 ? toldMethod(told, parts) : undefined;
+}
+
+/**
+ * How a version is made: the steps that are kept with it, with what is missing added unless they were put in order by hand;
+ * of one that has none, or whose lines they do not fit, the shortest way.
+ */
+export function methodOfRecipe(
+  { lines, method, arranged }: Pick<RecipeVersion, 'lines' | 'method' | 'arranged'>,
+  larder: Larder,
+): SavedStep[] {
+  const parts = partsOfLines(lines, larder);
+  if (parts.length === 0) return [];
+  const kept = method && fits(method, parts) ? method : null;
+  if (kept && arranged) return kept;
+  const steps = kept ? kept.map((step) => inToday(step, parts)) : shortestMethod(parts);
+  return withMissing(steps, parts);
+}
+
+/** What was added is said in the language of now. */
+function inToday(step: SavedStep, parts: readonly Part[]): SavedStep {
+  if (step.by === 'told' || step.way === undefined) return step;
+  const own = step.lines.flatMap((line) => parts.find((part) => part.line === line) ?? []);
+  return stepOf(step.way, own);
 }
 
 function fits(steps: readonly SavedStep[], parts: readonly Part[]): boolean {
-  const inSteps = steps.flatMap(({ lines }) => lines.map(({ line }) => line)).sort((a, b) => a - b);
+  const inSteps = steps.flatMap(({ lines }) => lines).sort((a, b) => a - b);
   return inSteps.length === parts.length && parts.every(({ line }, index) => line === inSteps[index]);
 }
-
-type Line = Pick<SavedLine, 'text' | 'ingredientId' | 'preparationId' | 'grams' | 'made'>;
 
 /**
  * Steps with the amounts of a batch, in her measures or by weight.
@@ -86,16 +106,16 @@ type Line = Pick<SavedLine, 'text' | 'ingredientId' | 'preparationId' | 'grams' 
  */
 export function shownMethod(
   steps: readonly SavedStep[],
-  lines: readonly Line[],
+  lines: readonly SavedLine[],
   larder: Larder,
   options: MethodOptions,
 ): Method {
   const parts = new Map(partsOfLines(lines, larder).map((part) => [part.line, part]));
   const shown = steps.map((step): MethodStep => {
-    const measured = step.lines.flatMap((told) => {
-      const part = parts.get(told.line);
+    const measured = step.lines.flatMap((line) => {
+      const part = parts.get(line);
       if (!part) return [];
-      const measured = amountOf(part, told, options);
+      const measured = amountOf(part, options);
       return [{ part, measured, phrase: phraseOf(part.name, measured) }];
     });
     const text = step.text.replace(/\{(\d+)\}/g, (whole, line: string) => {
@@ -135,15 +155,13 @@ interface Amount extends MeasuredOut {
 const SAME = 0.01;
 
 function amountOf(
-  { name, ingredient, preparation, grams }: Part,
-  told: SavedStep['lines'][number],
+  { name, ingredient, preparation, grams, told: own }: Part,
   { factor, hasScale }: MethodOptions,
 ): Amount {
-  const own = toldMeasure(told);
   const measures = measuresOf(ingredient, own?.unit === 'piece');
   const measured = measuredOut({ name, measures, preparation, grams: grams * factor }, own, factor, hasScale);
   const saysIt = measured.isOwn && Math.abs(factor - 1) < SAME;
-  return { ...measured, words: saysIt ? (told.words ?? null) : null, isCounted: own?.unit === 'piece' };
+  return { ...measured, words: saysIt ? (own?.words ?? null) : null, isCounted: own?.unit === 'piece' };
 }
 
 /** Powder and sheets are counted only where she counts them; a juicy thing is counted by itself. */

@@ -25,7 +25,7 @@ function hotAt(steps: readonly SavedStep[], parts: ReadonlyMap<number, Part>): n
       deeds.some(isHotDeed) ||
       (deeds.includes('soak') &&
         waitMinutes < COLD_AFTER_MINUTES &&
-        lines.some(({ line }) => {
+        lines.some((line) => {
           const part = parts.get(line);
           return part !== undefined && isSteeped(part);
         })),
@@ -43,7 +43,7 @@ export function withMissing(steps: readonly SavedStep[], all: readonly Part[]): 
     !steps.slice(hot).some(({ deeds }) => deeds.includes('cool')) &&
     !steps.slice(hot + 1).some(({ waitMinutes }) => waitMinutes >= COLD_AFTER_MINUTES);
   const isBitty = ({ lines }: SavedStep) =>
-    lines.some(({ line }) => {
+    lines.some((line) => {
       const part = parts.get(line);
       return part !== undefined && leavesBits(part);
     });
@@ -53,7 +53,7 @@ export function withMissing(steps: readonly SavedStep[], all: readonly Part[]): 
   const lateAt = steps.findIndex(
     ({ lines }, index) =>
       index > hot &&
-      lines.some(({ line }) => {
+      lines.some((line) => {
         const part = parts.get(line);
         return part !== undefined && coolBelow(part) !== undefined;
       }),

@@ -118,7 +118,7 @@ export function stepOf(id: string, parts: readonly Part[], filled: Filled = {}):
   const all = liquid ? [...parts, liquid] : parts;
   return {
     text,
-    lines: all.map(({ told }) => told),
+    lines: all.map(({ line }) => line),
     handsMinutes: kind.handsMinutes + Math.max(0, all.length - 2),
     waitMinutes: filled.waitMinutes ?? kind.waitMinutes ?? 0,
     by: 'added',

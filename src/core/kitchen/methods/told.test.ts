@@ -32,7 +32,7 @@ const MOST_UNTOLD = 6;
 
 const made = (text: string) => {
   const parsed = valueOf(parseRecipe(text));
-  const lines = parsed.lines.map(savedLine);
+  const lines = parsed.lines.map((line) => savedLine(line, text));
   const steps = methodOfText(text, parsed, CATALOGUE_LARDER);
   return {
     steps,
@@ -52,7 +52,7 @@ function entersHot(steps: readonly SavedStep[], lines: Parameters<typeof partsOf
   return steps.some(({ deeds, lines: own }) => {
     if (deeds.includes('cool')) isHot = false;
     else if (deeds.some(isHotDeed)) isHot = true;
-    return isHot && own.some(({ line }) => late.has(line));
+    return isHot && own.some((line) => late.has(line));
   });
 }
 
@@ -81,7 +81,7 @@ describe.each(TOLD)('$way: $text', ({ text, steps: told, minutes, order, scale }
   });
 
   it('says every line once, with its amount in the step', () => {
-    const lines = steps.flatMap((step) => step.lines.map(({ line }) => line)).sort((a, b) => a - b);
+    const lines = steps.flatMap((step) => step.lines).sort((a, b) => a - b);
     expect(lines).toEqual(all.flatMap((line, index) => (line.grams === null ? [] : [index])));
     for (const step of method.steps)
       for (const { phrase } of step.lines) expect(step.text.toLowerCase()).toContain(phrase.toLowerCase());
@@ -131,7 +131,7 @@ describe('methods that nobody told', () => {
     fc.assert(
       fc.property(fc.subarray(ANYTHING, { minLength: 1, maxLength: 8 }), (rows) => {
         const { steps, lines } = made(rows.join('\n'));
-        const own = steps.flatMap((step) => step.lines.map(({ line }) => line)).sort((a, b) => a - b);
+        const own = steps.flatMap((step) => step.lines).sort((a, b) => a - b);
         expect(own).toEqual(rows.map((_, index) => index));
         expect({ rows, hot: entersHot(steps, lines) }).toEqual({ rows, hot: false });
         expect(warningsOf(steps, lines, CATALOGUE_LARDER).filter(({ isMended }) => !isMended)).toEqual([]);
@@ -206,7 +206,7 @@ describe('what is left of a batch', () => {
 it('knows the ways that a method goes', () => {
   const ways = (rows: readonly string[]) => {
     const text = rows.join('\n');
-    const lines = parsedOf(rows).lines.map(savedLine);
+    const lines = parsedOf(rows).lines.map((line) => savedLine(line, text));
     return waysOf(made(text).steps, lines, CATALOGUE_LARDER).map(({ id }) => id);
   };
   expect(ways(['3 tbsp linseed', '500 ml water', '1 tbsp honey'])).toEqual(['gel', 'stir-cool']);

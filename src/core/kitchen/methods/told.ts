@@ -98,7 +98,7 @@ export function toldMethod(told: readonly ToldStep[], parts: readonly Part[]): S
     const deeds = deedsOf(step);
     const saved: SavedStep = {
       text: textOf(step, own),
-      lines: own.map((part) => part.told),
+      lines: own.map(({ line }) => line),
       ...minutesOf(step, deeds, isHot),
       by: 'told',
       deeds,

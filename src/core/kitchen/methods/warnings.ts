@@ -39,7 +39,7 @@ export function warningsOf(
   larder: Larder,
 ): MethodWarning[] {
   const parts = new Map(partsOfLines(lines, larder).map((part) => [part.line, part]));
-  const at = steps.map(({ lines: own }) => own.flatMap(({ line }) => parts.get(line) ?? []));
+  const at = steps.map(({ lines: own }) => own.flatMap((line) => parts.get(line) ?? []));
   return [...heatWarnings(steps, at), ...gritWarnings(steps, at), ...oilWarnings(steps, at)].sort(
     (a, b) => a.step - b.step,
   );

@@ -21,7 +21,7 @@ const SLIPPERY = 0.5;
 export function waysOf(steps: readonly SavedStep[], lines: readonly SavedLine[], larder: Larder): Way[] {
   const parts = new Map(partsOfLines(lines, larder).map((part) => [part.line, part]));
   const ids = steps.flatMap((step) => {
-    const own = step.lines.flatMap(({ line }) => parts.get(line) ?? []);
+    const own = step.lines.flatMap((line) => parts.get(line) ?? []);
     return step.way ?? wayOf(step, own) ?? [];
   });
   return [...new Set(ids)].map((id) => {

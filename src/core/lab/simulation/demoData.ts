@@ -10,7 +10,7 @@ import {
   type CalendarDay,
   type IdSource,
 } from '../../base/measures';
-import { methodOfText } from '../../kitchen/methods';
+import { toldSteps } from '../../kitchen/methods';
 import { classifyVersion } from '../../recipe/classification';
 import { CATALOGUE_LARDER, makeLarder, savedLine, type Larder } from '../../recipe/larder';
 import { parseRecipe } from '../../recipe/parsing';
@@ -233,6 +233,7 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string, larder: 
   const parsed = parseRecipe(text, { larder });
   invariant(parsed.ok, `the demo recipe ${recipe.name} cannot be read`);
   const { recipeId, name, use, contactMinutes, warmth } = recipe;
+  const method = toldSteps(text, parsed.value, larder);
   return {
     id,
     recordedAt,
@@ -241,8 +242,8 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string, larder: 
     version: 1,
     name,
     text,
-    lines: parsed.value.lines.map(savedLine),
-    method: methodOfText(text, parsed.value, larder),
+    lines: parsed.value.lines.map((line) => savedLine(line, text)),
+    ...(method ? { method } : {}),
     use,
     contactMinutes,
     warmth,

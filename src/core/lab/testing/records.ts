@@ -83,7 +83,7 @@ export function testRecipe(
     version: 1,
     name: recipeId,
     text: lines.join('\n'),
-    lines: parsedOf(lines, larder).lines.map(savedLine),
+    lines: parsedOf(lines, larder).lines.map((line) => savedLine(line, lines.join('\n'))),
     use: 'mask',
     contactMinutes: 30,
     warmth: 'room',

@@ -40,7 +40,7 @@ export { ofKind } from './kinds';
 export { KIT, lacksOf, type Kit, type KitItem } from './kit';
 export { type Leftover } from './leftover';
 export { READING_LIMITS, RECIPE_LIMITS } from './limits';
-export { type Deed, type SavedStep, type StepLine } from './method';
+export { type Deed, type SavedStep } from './method';
 export { OCCASIONS, occasionSchema, occasionsOf, type Occasion, type OccasionKind } from './occasion';
 export { pantryItemSchema, type PantryItem } from './pantryItem';
 export { type PatchTest } from './patchTest';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, UNITS, type UnitId } from '../../base/measures';
+import { idSchema } from '../../base/measures';
 import { RECIPE_LIMITS } from './limits';
 
 /** What is done in a step. */
@@ -20,28 +20,18 @@ const DEEDS = [
 ] as const;
 export type Deed = (typeof DEEDS)[number];
 
-const unitSchema = z.enum(Object.keys(UNITS) as [UnitId, ...UnitId[]]);
-
-/** A line of the recipe where it goes into a step, with how it was told. */
-const stepLineSchema = z.strictObject({
-  /** Index in the lines of the version. */
-  line: z
-    .number()
-    .int()
-    .min(0)
-    .max(RECIPE_LIMITS.savedLines - 1),
-  /** Its own words, kept where they say the amount of the recipe as it stands. */
-  words: z.string().min(1).max(RECIPE_LIMITS.lineCharacters).optional(),
-  quantity: z.number().positive().optional(),
-  unit: unitSchema.optional(),
-});
-export type StepLine = z.infer<typeof stepLineSchema>;
+/** Index in the lines of the version. */
+const lineIndex = z
+  .number()
+  .int()
+  .min(0)
+  .max(RECIPE_LIMITS.savedLines - 1);
 
 /** One step of making a recipe. */
 export const methodStepSchema = z.strictObject({
   /** “{2}” stands for line 2 with its amount in the batch. */
   text: z.string().min(1).max(RECIPE_LIMITS.stepCharacters),
-  lines: z.array(stepLineSchema).max(RECIPE_LIMITS.savedLines),
+  lines: z.array(lineIndex).max(RECIPE_LIMITS.savedLines),
   handsMinutes: z.number().int().min(0).max(RECIPE_LIMITS.stepMinutes),
   waitMinutes: z.number().int().min(0).max(RECIPE_LIMITS.stepMinutes),
   /** By her telling or her hand, or added because the bowl needs it. */

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { z } from 'zod';
-import { idSchema } from '../../base/measures';
+import { idSchema, UNITS, type UnitId } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 import { RECIPE_LIMITS } from './limits';
 import { methodStepSchema } from './method';
@@ -9,6 +9,7 @@ import { methodStepSchema } from './method';
 export const RECIPE_USES = ['pre-poo', 'mask', 'rinse', 'mist', 'scalp-oil', 'serum'] as const;
 export type RecipeUse = (typeof RECIPE_USES)[number];
 
+const unitSchema = z.enum(Object.keys(UNITS) as [UnitId, ...UnitId[]]);
 const versionNumber = z.number().int().min(1).max(10_000);
 
 /** A line as it was understood when the version was saved, so that a past session keeps what it used. */
@@ -20,6 +21,14 @@ const savedLineSchema = z.strictObject({
   /** The version of another recipe that this line uses as an ingredient. */
   made: z
     .strictObject({ recipeId: idSchema, version: versionNumber, recordId: idSchema.optional() })
+    .optional(),
+  /** How much was told, and in which words where they say just that; absent before data version 8. */
+  told: z
+    .strictObject({
+      quantity: z.number().positive(),
+      unit: unitSchema,
+      words: z.string().min(1).max(RECIPE_LIMITS.lineCharacters).optional(),
+    })
     .optional(),
   /** Of a formula, the phase that it stands under. */
   phase: z.string().min(1).max(20).optional(),
@@ -49,8 +58,10 @@ export const recipeVersionSchema = recordBaseSchema.extend({
   strained: z.literal(true).optional(),
   /** What she counts it as where the figures say otherwise; “as-judged”: she goes by the figures. */
   countedAs: z.enum(COUNTED_AS).optional(),
-  /** How it is made, each line in exactly one step; versions of before have none, and the shortest way is taken. */
+  /** The steps that were told, each line in exactly one; where none were, the shortest way is taken. */
   method: z.array(methodStepSchema).min(1).max(RECIPE_LIMITS.steps).optional(),
+  /** The steps were put in order by hand: nothing that seems to be missing is added. */
+  arranged: z.literal(true).optional(),
 });
 export type RecipeVersion = z.infer<typeof recipeVersionSchema>;
 
