@@ -44,7 +44,7 @@ function moved(steps: readonly SavedStep[], from: number, to: number): SavedStep
 
 function joined(first: SavedStep, second: SavedStep): SavedStep {
   return {
-    text: `${first.text.replace(/[.\s]+$/, '')}. ${second.text}`,
+    text: `${first.text.replace(/[.\s]+$/, '')}. ${second.text.charAt(0).toUpperCase()}${second.text.slice(1)}`,
     lines: [...first.lines, ...second.lines],
     handsMinutes: first.handsMinutes + second.handsMinutes,
     waitMinutes: first.waitMinutes + second.waitMinutes,

@@ -113,19 +113,14 @@ export function toldMethod(told: readonly ToldStep[], parts: readonly Part[]): S
 
 /** “Juice of a lime last”: told behind all steps, and named in none. */
 function isAfterAll(part: Part, told: readonly ToldStep[], all: readonly Part[], end: number): boolean {
-  const isNamed = told.some(
-    (step) =>
-      isWithin(part, step) || termsOf(part, all).some((term) => says(step, term) && !onlyStrains(step)),
-  );
+  const isNamed = told.some((step) => isWithin(part, step)) || namedIn(part, told, all) >= 0;
   return !isNamed && (part.at[0]?.start ?? 0) >= end;
 }
 
 /** "Cover and leave overnight" after a list: the list is stirred together first. What soaks or brews is put in as it is. */
 function mixedBefore(step: ToldStep, own: readonly Part[]): SavedStep[] {
   const isRest = step.deeds.every((deed) => deed === 'soak' || deed === 'cool');
-  const isNamedThere = own.some(
-    (part) => isWithin(part, step) || termsOf(part, own).some((term) => says(step, term)),
-  );
+  const isNamedThere = own.some((part) => isWithin(part, step) || namedIn(part, [step], own) >= 0);
   const isPutIn = own.some(({ preparation }) => preparation?.stages.some((stage) => PUT_IN.has(stage.do)));
   return isRest && own.length > 1 && !isNamedThere && (!isPutIn || own.some(isPowder))
     ? [stepOf('stir-together', own)]
@@ -151,20 +146,47 @@ function isWithin({ at }: Part, step: Stretch): boolean {
   return first !== undefined && overlap(step, first);
 }
 
-/** What a step may call a line: its name, without its last word, or by its last word where no other line has that. */
-function termsOf({ name }: Part, all: readonly Part[]): string[] {
-  const whole = name.toLowerCase();
+/** What a step may call a line: its name, without its last word, or by a word of it that no other line has. */
+function termsOf(part: Part, all: readonly Part[]): string[] {
+  const whole = part.name.toLowerCase();
   const words = whole.split(' ');
-  const last = words.at(-1) ?? whole;
-  const isOwn = all.filter((other) => other.name.toLowerCase().split(' ').includes(last)).length === 1;
-  return [whole, ...(words.length > 1 ? [words.slice(0, -1).join(' ')] : []), ...(isOwn ? [last] : [])];
+  const others = new Set(all.filter((other) => other !== part).flatMap(nounsOf));
+  return [
+    whole,
+    ...(words.length > 1 ? [words.slice(0, -1).join(' ')] : []),
+    ...nounsOf(part).filter((noun) => !others.has(noun)),
+  ];
+}
+
+/** Words that may stand for a thing: the last of its name, and in her own words the last two and what stands before “de”. */
+function nounsOf({ name, told }: Part): string[] {
+  const last = name.toLowerCase().split(' ').at(-1) ?? '';
+  const own = (told?.words ?? '')
+    .toLowerCase()
+    .split(/[^\p{L}]+/u)
+    .filter((word) => word.length > 2 || word === 'de');
+  const beforeDe = own[own.lastIndexOf('de') - 1];
+  return [...new Set([last, ...own.slice(-2), ...(beforeDe === undefined ? [] : [beforeDe])])].filter(
+    (word) => word.length > 2,
+  );
 }
 
 function says({ text }: ToldStep, term: string): boolean {
   const told = text.toLowerCase();
-  const at = told.indexOf(term);
-  return term.length > 2 && at >= 0 && !AS_PLACE.test(told.slice(0, at)) && !isExcepted(told, term);
+  const at = wordAt(told, term);
+  return term.length > 2 && at >= 0 && goesIn(told, at);
 }
+
+/** Where it stands as words of their own, with an ending: "bananas", not "oil" in "boil". */
+function wordAt(told: string, term: string): number {
+  for (let at = told.indexOf(term); at >= 0; at = told.indexOf(term, at + 1))
+    if (!/\p{L}/u.test(told.charAt(at - 1))) return at;
+  return -1;
+}
+
+/** Named as what goes in, not as what others go into or as the one thing that does not. */
+const goesIn = (told: string, at: number): boolean =>
+  !AS_PLACE.test(told.slice(0, at)) && !isExcepted(told, at);
 
 /** A cloth takes nothing in. */
 const onlyStrains = ({ deeds }: ToldStep): boolean =>
@@ -177,18 +199,36 @@ const AS_PLACE =
 /** "melt all but the lavender" */
 const EXCEPT =
   /\b(?:all|everything) (?:but|except)\b|\btudo menos\b|\btodo menos\b|\btout sauf\b|\balles außer\b|\btutto tranne\b/;
-function isExcepted(text: string, term: string): boolean {
+function isExcepted(text: string, at: number): boolean {
   const except = EXCEPT.exec(text);
-  return except !== null && text.indexOf(term) > except.index;
+  return except !== null && at > except.index;
+}
+
+/** Index of the first step that names a line as going in, by what is read there or by its words; -1 where none does. */
+function namedIn(part: Part, told: readonly ToldStep[], all: readonly Part[]): number {
+  const read = told.findIndex(
+    (step) =>
+      !onlyStrains(step) &&
+      step.names.some(
+        ({ ingredientId, at }) =>
+          ingredientId === part.ingredient?.id && goesIn(step.text.toLowerCase(), at.start - step.start),
+      ),
+  );
+  if (read >= 0) return read;
+  for (const term of termsOf(part, all)) {
+    const said = told.findIndex((step) => says(step, term) && !onlyStrains(step));
+    if (said >= 0) return said;
+  }
+  return -1;
 }
 
 function placeOf(part: Part, told: readonly ToldStep[], all: readonly Part[]): number {
   const inside = told.findIndex((step) => isWithin(part, step));
   if (inside >= 0) return inside;
-  for (const term of termsOf(part, all)) {
-    const named = told.findIndex((step) => says(step, term) && !onlyStrains(step));
-    if (named >= 0) return named;
-  }
+  const named = namedIn(part, told, all);
+  if (named >= 0) return named;
+  const rest = told.findIndex(({ text }) => REST.test(text));
+  if (rest >= 0) return rest;
   // Told before a step, it is what that step is done with; what heat would spoil goes into the first that is not hot.
   const end = part.at[0]?.end ?? 0;
   const next = told.findIndex((step) => step.start >= end);
@@ -199,6 +239,10 @@ function placeOf(part: Part, told: readonly ToldStep[], all: readonly Part[]): n
   );
   return cold >= 0 ? cold : place;
 }
+
+/** "stir in the rest": what no step names. */
+const REST =
+  /\b(?:the rest|everything else|the others|the remaining|o resto|o restante|todo lo demás|el resto|le reste|den rest|die restlichen|il resto)\b/i;
 
 const STIRS: ReadonlySet<Deed> = new Set<Deed>(['mix', 'whip', 'blend', 'take']);
 const isHotStep = (step: ToldStep | undefined): boolean =>

@@ -119,6 +119,8 @@ export interface ToldStep extends Stretch {
   readonly overnight: boolean;
   /** Null where no temperature was said. */
   readonly celsius: number | null;
+  /** The ingredients that it names, by id. */
+  readonly names: readonly { readonly ingredientId: string; readonly at: Stretch }[];
 }
 
 /** What the told method sets; null where it says nothing. */

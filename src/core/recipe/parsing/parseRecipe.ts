@@ -12,7 +12,7 @@ import {
 } from '../larder';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { OwnMeasures } from './grams';
-import type { Item, Nameless, Whole } from './item';
+import type { Item, Nameless, Whole, TokenRange } from './item';
 import { lexiconOf } from './lexicon';
 import { lineAmountOf } from './lineAmount';
 import { countedPart, dropsPart, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
@@ -160,7 +160,24 @@ class Assembly {
     this.paints.push({ from, to, fate: 'step', line: null, step: this.steps.length });
     const range = { from, to };
     const text = textOf(context, range);
-    this.steps.push({ ...stretchOf(context.tokens, range), text, deeds, minutes, overnight, celsius });
+    this.steps.push({
+      ...stretchOf(context.tokens, range),
+      text,
+      deeds,
+      minutes,
+      overnight,
+      celsius,
+      names: this.namesWithin(range),
+    });
+  }
+
+  private namesWithin({ from, to }: TokenRange): ToldStep['names'] {
+    return [...this.told.names].flatMap(([at, { to: end, item }]) => {
+      const ingredientId = item.ingredient?.id;
+      return ingredientId !== undefined && at >= from && at < to
+        ? [{ ingredientId, at: stretchOf(this.context.tokens, { from: at, to: end }) }]
+        : [];
+    });
   }
 
   private addItem(item: Item, sentence: ReadSentence): void {
