@@ -49,9 +49,9 @@ export function StepNotes({ step, index, isAdded, warnings }: StepNotesProps) {
           isMended ? (
             <Small key={`${id} ${text}`}>{text}</Small>
           ) : (
-            <View key={`${id} ${text}`} className="mt-1 rounded-lg border-l-4 border-danger pl-2">
-              <Small className="text-ink">{t`Careful: ${text}`}</Small>
-            </View>
+            <Small key={`${id} ${text}`} className="text-danger">
+              {t`Careful: ${text}`}
+            </Small>
           ),
         )}
     </>

@@ -112,7 +112,9 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       {existing ? <SavedActions recipe={existing} /> : null}
       <RecipeText control={control} />
       {existing?.arranged && read.text !== existing.text ? (
-        <Small live>{t`Your own order of the steps belongs to the old text; a new text brings its own.`}</Small>
+        <Small
+          live
+        >{t`Your own order of the steps belongs to the old text; a new text brings its own.`}</Small>
       ) : null}
       <Dictation
         onHeard={(heard) => setText(`${getValues('text')}${getValues('text') === '' ? '' : '\n'}${heard}`)}

@@ -43,7 +43,7 @@ export function LabelScreen({ batchId }: { batchId: string }) {
         <Text className="font-strong text-lead text-ink">{label.notFood}</Text>
         <Text className="font-strong text-body text-ink">{label.useBy}</Text>
         <Text className="font-text text-body text-ink">
-          {label.made} · {label.keep}
+          {[label.made, label.keep, label.shake].filter(Boolean).join(' · ')}
         </Text>
         <Text className="font-text text-small text-ink">{label.contains}</Text>
         {label.allergens ? <Text className="font-strong text-small text-ink">{label.allergens}</Text> : null}

@@ -243,6 +243,7 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string, larder: 
     name,
     text,
     lines: parsed.value.lines.map((line) => savedLine(line, text)),
+    ...(parsed.value.told.strained ? { strained: true } : {}),
     ...(method ? { method } : {}),
     use,
     contactMinutes,

@@ -78,7 +78,7 @@ export const DEMO_RECIPES = [
         '120 g pumpkin, cooked',
         '1 tbsp honey',
         '2 tsp avocado oil',
-        'Simmer the linseed in the water for 9 minutes and push it through tights while it is hot. Cool it, then blend in the pumpkin, the honey and the oil.',
+        'Simmer the linseed in the water for 9 minutes and push it through tights while it is hot. Cool it, blend in the pumpkin, the honey and the oil, and sieve it.',
       ],
     },
     'name',
