@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { listed } from '../../base/language';
 import { sum } from '../../base/measures';
-import { isOil } from '../../recipe/ingredients';
+import { isOil, preparationMinutes } from '../../recipe/ingredients';
 import type { Deed, SavedStep, Stage } from '../../records/shapes';
 import { JOINING_C } from '../formulation';
 import { methodKind } from './kinds';
@@ -9,6 +9,7 @@ import type { Part } from './parts';
 
 /** Ways whose lines share pot, soak, melting or blender and are one step, in the order in which they are done. */
 const TOGETHER: readonly (readonly string[])[] = [
+  ['made-water'],
   ['ferment'],
   ['cold-soak', 'hot-soak'],
   ['brew'],
@@ -21,9 +22,9 @@ const TOGETHER: readonly (readonly string[])[] = [
   ['paste', 'stir-in'],
 ];
 /** Where a liquid goes first: into the pot, the soak, the blender, else the bowl. */
-const BLENDED = 8;
-const STIRRED = 9;
-const TAKES_LIQUID: readonly number[] = [3, 0, 1, 2, 5, 4, 7, 8, 9];
+const BLENDED = 9;
+const STIRRED = 10;
+const TAKES_LIQUID: readonly number[] = [4, 1, 2, 3, 6, 5, 8, 9, 10];
 /** Soaks beyond this are a choice: without a word of it a hot one is as good, minutes (working assumption). */
 const LONG_SOAK = 60;
 /** Share of its slip that a preparation leaves in, from which it is made for that. */
@@ -46,7 +47,10 @@ export const coolBelow = ({ ingredient }: Part): number | undefined => ingredien
 export const isFresh = ({ ingredient }: Part): boolean =>
   ingredient !== null && ingredient.composition.water > 50 && ingredient.composition.fibre > 0.5;
 
-const isCarrier = ({ ingredient }: Part): boolean =>
+const isCarrier = (part: Part): boolean => isWatery(part) && !isMadeWater(part);
+/** Rice water and the like: measured as it is poured, made before. */
+export const isMadeWater = (part: Part): boolean => isWatery(part) && does(part, 'soak', 'boil', 'ferment');
+const isWatery = ({ ingredient }: Part): boolean =>
   ingredient !== null && ingredient.roles.includes('carrier') && ingredient.composition.water >= WATERY;
 /** Waxes, fatty alcohols and emulsifiers do nothing before they have melted. */
 export const isSolid = ({ ingredient }: Part): boolean =>
@@ -74,6 +78,7 @@ function soakedKind({ preparation, isPreparationTold }: Part): string | null {
 
 /** The way in which a line is made ready when nobody told one. */
 function kindOf(part: Part): string {
+  if (isMadeWater(part)) return 'made-water';
   if (part.preparation?.fromMl !== undefined) return 'brew';
   if (does(part, 'ferment') || part.isFermentTold) return 'ferment';
   if (does(part, 'bloom')) return 'bloom';
@@ -89,12 +94,17 @@ function coldKind(part: Part): string {
   return isPowder(part) ? 'paste' : 'stir-in';
 }
 
+/** Swirling and straining, minutes. */
+const HANDS_OF_WATER = 8;
+
 /** Minutes without hands of the way, from the preparation where the way leaves them open. */
 function waitOf(id: string, { preparation }: Part): number {
   const { waitMinutes } = methodKind(id);
   const stage = preparation?.stages.find(
     ({ do: what }) => what === 'soak' || what === 'boil' || what === 'steep',
   );
+  if (id === 'made-water')
+    return preparation ? Math.max(0, preparationMinutes(preparation) - HANDS_OF_WATER) : 0;
   if (id === 'hot-soak') return Math.max(waitMinutes ?? 0, Math.min(LONG_SOAK / 2, stage?.minutes ?? 0));
   return waitMinutes ?? Math.max(0, (stage?.minutes ?? 0) - (stage?.hands ?? 0));
 }
@@ -114,7 +124,8 @@ export function stepOf(id: string, parts: readonly Part[], filled: Filled = {}):
   const text = (liquid ? kind.textIn : kind.text)
     .replace('{what}', placed(parts))
     .replace('{liquid}', liquid ? placed([liquid]) : '')
-    .replace('{degrees}', String(degrees ?? ''));
+    .replace('{degrees}', String(degrees ?? ''))
+    .replace('{how}', listed(parts.map(({ preparation }) => preparation?.label ?? '')));
   const all = liquid ? [...parts, liquid] : parts;
   return {
     text,
@@ -154,7 +165,7 @@ const isBulk = ({ ingredient }: Part): boolean =>
 function grouped(parts: readonly Part[], liquid: Part | undefined): SavedStep[] {
   const kinds = new Map(parts.map((part) => [part, kindOf(part)]));
   const groups = TOGETHER.map((together) => parts.filter((part) => together.includes(kinds.get(part) ?? '')));
-  const isHot = [1, 3, 4, 5, 6].some((group) =>
+  const isHot = [2, 4, 5, 6, 7].some((group) =>
     (groups[group] ?? []).some((part) => isHotKind(kinds.get(part))),
   );
   // Everything cold goes into a blender that is in use anyway: there is nothing else to wash up.
@@ -177,7 +188,12 @@ function grouped(parts: readonly Part[], liquid: Part | undefined): SavedStep[] 
 }
 
 const isHotKind = (id: string | undefined): boolean =>
-  id !== undefined && id !== 'cold-soak' && id !== 'stir-in' && id !== 'paste' && id !== 'puree';
+  id !== undefined &&
+  id !== 'cold-soak' &&
+  id !== 'made-water' &&
+  id !== 'stir-in' &&
+  id !== 'paste' &&
+  id !== 'puree';
 
 /** Of several ways in one step, the one that takes the longest says how. */
 function longest(

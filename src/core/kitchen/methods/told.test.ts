@@ -141,6 +141,23 @@ describe('methods that nobody told', () => {
   });
 });
 
+describe('tellings that are cut anywhere and put together again', () => {
+  const pieces = TOLD.flatMap(({ text }) => text.split(/(?<=[.,:])\s|\n/)).filter(Boolean);
+
+  it('are made all the same: every line once, with its amount in its step', () => {
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...pieces), { minLength: 1, maxLength: 7 }), (rows) => {
+        const { steps, lines, method } = made(rows.join(' '));
+        const own = steps.flatMap((step) => step.lines).sort((a, b) => a - b);
+        expect(own).toEqual(lines.flatMap(({ grams }, index) => (grams === null ? [] : [index])));
+        for (const { text, lines: measured } of method.steps)
+          for (const { phrase } of measured) expect(text.toLowerCase()).toContain(phrase.toLowerCase());
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
+
 describe('where something would go wrong', () => {
   const warned = (text: string) => {
     const { steps, lines } = made(text);

@@ -26,6 +26,8 @@ const HANDS: Readonly<Record<Deed, number>> = {
 /** Minutes of waiting where a deed takes some and none are told (working assumptions). */
 const WAITING: Partial<Record<Deed, number>> = { soak: 20, boil: 10, heat: 3, cool: 15 };
 const NIGHT_MINUTES = 480;
+/** So long nobody presses a cloth, minutes. */
+const DRIPS_FROM = 8;
 
 /**
  * The steps of a telling that are done in the kitchen; those that end in the middle of a sentence go on in one. "Beaten"
@@ -76,7 +78,7 @@ function inSentences(steps: readonly ToldStep[]): ToldStep[] {
     whole[whole.length - 1] = {
       ...before,
       end: step.end,
-      text: `${before.text}${' '.repeat(gap)}${step.text}`,
+      text: `${before.text}${' '.repeat(Math.max(0, gap))}${step.text.slice(Math.max(0, -gap))}`,
       deeds: [...new Set([...before.deeds, ...step.deeds])],
       minutes: before.minutes === null ? step.minutes : before.minutes + (step.minutes ?? 0),
       overnight: before.overnight || step.overnight,
@@ -264,7 +266,10 @@ function textOf(step: ToldStep, parts: readonly Part[]): string {
   let text = '';
   let at = 0;
   for (const { start, end, by } of cuts) {
-    text += unbraced(step.text.slice(at, start - step.start)) + by;
+    // What stands within another stands behind it.
+    text +=
+      unbraced(step.text.slice(at, Math.max(at, start - step.start))) +
+      (start - step.start < at ? ` ${by}` : by);
     at = Math.max(at, end - step.start);
   }
   text += unbraced(step.text.slice(at));
@@ -303,7 +308,9 @@ function minutesOf(
   if (overnight && waits && !isOnHair) return { handsMinutes: hands, waitMinutes: NIGHT_MINUTES };
   if (minutes !== null && !isOnHair) {
     const whole = Math.round(minutes);
-    return waits
+    // A cloth that is told to drip for long drips by itself.
+    const drips = deeds.includes('strain') && whole > DRIPS_FROM;
+    return waits || drips
       ? { handsMinutes: Math.min(hands, whole), waitMinutes: Math.max(0, whole - hands) }
       : { handsMinutes: whole, waitMinutes: 0 };
   }
