@@ -1,5 +1,7 @@
 import { By, Key } from 'selenium-webdriver';
+import { addDays, formatDay } from '../src/core/base/measures';
 import type { Browser } from './support/browser';
+import { testToday } from './support/clock';
 import { servedBuild } from './support/served';
 
 const { phone, wide } = servedBuild();
@@ -142,8 +144,17 @@ describe('her own way of making it', () => {
     await tap('save-batch');
     expect(taps).toBeLessThanOrEqual(6);
     await browser.sees('Lighthouse gel is on the shelf');
-    const yesterday = new Date(Date.now() - 86_400_000).getDate();
-    await browser.sees(new RegExp(`made ${yesterday} `));
+    await browser.sees(`made ${formatDay(addDays(testToday(), -1), 'd MMM')}`);
+  });
+
+  it('takes a gel that another recipe is made of from the shelf', async () => {
+    const browser = await phone();
+    await browser.opensDemo('/bench/make/annealing-cream');
+    await browser.sees('Bench gel comes from the shelf');
+    await browser.pressId('made-it');
+    await browser.pressId('save-batch');
+    await browser.sees('Annealing cream is on the shelf');
+    await browser.sees('1 of 2 portions');
   });
 
   it('is put in order by hand, and the recipe remembers', async () => {

@@ -200,7 +200,7 @@ describe('records', () => {
     await browser.opensDemo('/bench');
     await browser.sees('10 recipes');
     const first = await browser.driver.getWindowHandle();
-    await browser.driver.switchTo().newWindow('tab');
+    await browser.newTab();
     await pasteRecipe(browser);
     await browser.write('recipe-name', 'From the other tab');
     await browser.pressId('save-recipe');

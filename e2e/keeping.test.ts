@@ -88,7 +88,7 @@ describe('everything out, away, and in again', () => {
     await browser.opensDemo();
     await keeping(browser);
     const first = await browser.driver.getWindowHandle();
-    await browser.driver.switchTo().newWindow('tab');
+    await browser.newTab();
     await keeping(browser);
     await browser.pressId('delete-all');
     await browser.pressId('delete-sure');

@@ -3,8 +3,9 @@ import path from 'node:path';
 import type { Messages } from '@lingui/core';
 import pseudolocale from 'pseudolocale';
 import { messages as english } from '../data/languages/en';
+import { ofKind } from '../src/core/records/shapes';
 import { arrives, PLACES, SAID } from './support/places';
-import { snapshotOf } from './support/records';
+import { demoOfToday, snapshotOf } from './support/records';
 import { NO_SERVICE_WORKER, serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';
 
@@ -54,6 +55,16 @@ const UNSAID = /(?<![\w-])[A-Za-z]{3,} [a-z]{3,}(?![\w-])/;
 /** What is said as it was written: rows of her recipes, and the names under which an ingredient is read. */
 const WRITTEN = [/^[\d.]+\s?(?:%|g|ml|tsp|tbsp)/, /^Àĺśō ŕēàď àś/];
 
+/** Steps that she told stay in her words, with the amounts of the batch behind them. */
+function isTold(text: string): boolean {
+  const own = text
+    .replace(/\s*\(.*$/s, '')
+    .replace(/\.$/, '')
+    .trim()
+    .toLowerCase();
+  return ofKind(demoOfToday(), 'recipe').some((recipe) => recipe.text.toLowerCase().includes(own));
+}
+
 /** What does not fit into the page or into what holds it. */
 const CUT_OFF = `
   const wrong = [];
@@ -94,7 +105,7 @@ it.each([390, 320])(
       const cut = await browser.driver.executeScript<string[]>(CUT_OFF);
       wrong.push(
         ...said
-          .filter((text) => UNSAID.test(text) && !WRITTEN.some((way) => way.test(text)))
+          .filter((text) => UNSAID.test(text) && !WRITTEN.some((way) => way.test(text)) && !isTold(text))
           .map((text) => `${where} not said: ${text}`),
         ...cut.map((each) => `${where} ${each}`),
       );

@@ -2,8 +2,9 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { crc32, deflateSync } from 'node:zlib';
 import { By, Key } from 'selenium-webdriver';
-import { addDays, dayOfDate, formatDay } from '../src/core/base/measures';
+import { addDays, formatDay } from '../src/core/base/measures';
 import type { Browser } from './support/browser';
+import { passes, testToday } from './support/clock';
 import { servedBuild } from './support/served';
 
 const { phone, wide } = servedBuild();
@@ -13,20 +14,6 @@ async function readingsCounted(browser: Browser): Promise<number> {
   await browser.goto('/strand');
   await browser.sees(/\d+ readings/);
   return Number(/(\d+) readings/.exec(await browser.text())?.[1]);
-}
-
-/** Lets this browser's clock run ahead from the next page on. */
-async function clockAhead(browser: Browser, hours: number): Promise<void> {
-  await browser.command('Page.addScriptToEvaluateOnNewDocument', {
-    source: `{
-      const ahead = ${hours * 3_600_000};
-      const RealDate = Date;
-      window.Date = class extends RealDate {
-        constructor(...parts) { super(...(parts.length === 0 ? [RealDate.now() + ahead] : parts)); }
-        static now() { return RealDate.now() + ahead; }
-      };
-    }`,
-  });
 }
 
 describe('the stretch test', () => {
@@ -119,7 +106,7 @@ describe('porosity', () => {
     await browser.opensDemo('/strand/porosity');
     await browser.pressId('drying-start');
     await browser.sees('Drying for 0 min');
-    await clockAhead(browser, 3);
+    await passes(browser, 60 * 3);
     await browser.loads('/');
     await browser.sees('Hair is drying');
     await browser.press('Is it dry?');
@@ -143,7 +130,7 @@ describe('porosity', () => {
     await browser.opensDemo('/strand/porosity');
     await browser.pressId('drying-start');
     await browser.sees('Drying for');
-    await clockAhead(browser, 50);
+    await passes(browser, 60 * 50);
     await browser.loads('/strand/porosity');
     await browser.sees('more than a day ago');
     await browser.press('Give up this drying');
@@ -174,7 +161,7 @@ describe('what is felt and seen', () => {
     await browser.pressId('save-reading');
     await browser.sees('is written down');
     await browser.goto('/strand/log');
-    const today = dayOfDate(new Date());
+    const today = testToday();
     await browser.sees('crown 51.5 cm');
     await browser.driver.executeScript(
       `[...document.querySelectorAll('[role="button"]')].find((button) => button.textContent === 'Correct').click()`,
@@ -206,7 +193,7 @@ describe('something that happened', () => {
     await browser.goto('/strand/log');
     await browser.press('events');
     await browser.sees('two shades');
-    const yesterday = addDays(dayOfDate(new Date()), -1);
+    const yesterday = addDays(testToday(), -1);
     await browser.press(`Take back: bleach on ${formatDay(yesterday, 'd MMM')}`);
     await browser.lacks('two shades');
   });
@@ -222,7 +209,7 @@ describe('what works', () => {
     await browser.sees('times as many pieces a day');
     await browser.press('shed hairs');
     await browser.press('another day');
-    await browser.write('claim-day', addDays(dayOfDate(new Date()), -25));
+    await browser.write('claim-day', addDays(testToday(), -25));
     await browser.sees('No change that the counts can show');
   });
 });
@@ -327,7 +314,7 @@ describe('pictures', () => {
       image,
     );
     expect(size).toEqual([480, 640]);
-    await browser.press(`Take back the picture of ${formatDay(dayOfDate(new Date()), 'd MMM yyyy')}`);
+    await browser.press(`Take back the picture of ${formatDay(testToday(), 'd MMM yyyy')}`);
     await browser.sees('0 of 60 pictures');
     await browser.sees('is taken back');
     await browser.reloads();

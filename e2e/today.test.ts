@@ -1,11 +1,12 @@
 import { By } from 'selenium-webdriver';
-import { addDays, dayOfDate } from '../src/core/base/measures';
+import { addDays } from '../src/core/base/measures';
 import { ofKind, type StoredRecord } from '../src/core/records/shapes';
+import { testToday } from './support/clock';
 import { snapshotOf, unhurriedDemo } from './support/records';
 import { servedBuild } from './support/served';
 
 const { phone, wide } = servedBuild();
-const today = dayOfDate(new Date());
+const today = testToday();
 const stamp = (id: string) => ({ id, recordedAt: `${addDays(today, -1)}T12:00:00Z` });
 
 /** A day on which everything comes together: a treatment of yesterday, a batch that is past, a patch test that is over. */

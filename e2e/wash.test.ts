@@ -1,6 +1,6 @@
 import { By } from 'selenium-webdriver';
 import { Browser } from './support/browser';
-import { passes, withClock } from './support/clock';
+import { passes } from './support/clock';
 import { snapshotOf, unhurriedDemo } from './support/records';
 import { servedBuild } from './support/served';
 
@@ -54,7 +54,6 @@ async function untilStep(browser: Browser, wanted: RegExp): Promise<void> {
 
 /** A wash day of the first head of the demo, with a mask that firms. */
 async function begins(browser: Browser): Promise<void> {
-  await withClock(browser);
   await browser.opensDemo('/wash');
   await browser.press('Silk & rice-water glaze');
   await browser.pressId('begin-wash');
@@ -252,7 +251,6 @@ describe('a wash day on a phone', () => {
 describe('a wash day on a wide screen', () => {
   it('of two heads side by side: each has its own step, and each sees the other’s clock', async () => {
     const browser = await wide();
-    await withClock(browser);
     await browser.stores(snapshotOf(unhurriedDemo()));
     await browser.goto('/wash');
     await browser.press('Maren');

@@ -2,14 +2,15 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import ICAL from 'ical.js';
 import { By, Key } from 'selenium-webdriver';
-import { addDays, dayOfDate, formatDay, type CalendarDay } from '../src/core/base/measures';
+import { addDays, formatDay, type CalendarDay } from '../src/core/base/measures';
 import { Browser, PHONE } from './support/browser';
+import { testToday } from './support/clock';
 import { snapshotOf, unhurriedMaren } from './support/records';
 import { serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';
 
 const { phone, wide } = servedBuild();
-const today = dayOfDate(new Date());
+const today = testToday();
 
 /** The week of a head with time on every day, once the solver has answered. */
 async function weekOf(browser: Browser): Promise<void> {

@@ -11,7 +11,7 @@ import { By } from 'selenium-webdriver';
 import { ofKind } from '../src/core/records/shapes';
 import { readBackup } from '../src/core/records/files';
 import { Browser, PHONE } from '../e2e/support/browser';
-import { passes, withClock } from '../e2e/support/clock';
+import { passes } from '../e2e/support/clock';
 import { serveBuild } from '../e2e/support/serveBuild';
 
 const [sessions = 200, seed = 7] = process.argv.slice(2).map(Number);
@@ -26,7 +26,6 @@ const MOST_TAPS = 120;
 
 const served = await serveBuild();
 const browser = await Browser.open(served.address, PHONE);
-await withClock(browser);
 await browser.opensDemo();
 
 let reloads = 0;

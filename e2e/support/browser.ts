@@ -5,6 +5,7 @@ import { Builder, By, error, Key, logging, until, type WebDriver, type WebElemen
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome';
 import { DATABASE } from '../../src/store/database';
 import chromium from '../chromium.json';
+import { CLOCK_OF_JOURNEYS } from './clock';
 import { demoOfToday, snapshotOf, type Snapshot } from './records';
 
 export const PHONE = { width: 390, height: 844 } as const;
@@ -137,8 +138,15 @@ export class Browser {
     await this.readies(size);
   }
 
+  /** One more tab beside those that are open; it is the one that is driven now. */
+  async newTab(): Promise<void> {
+    await this.driver.switchTo().newWindow('tab');
+    await this.command('Page.addScriptToEvaluateOnNewDocument', { source: CLOCK_OF_JOURNEYS });
+  }
+
   /** What each tab is told anew. */
   private async readies(size: Size): Promise<void> {
+    await this.command('Page.addScriptToEvaluateOnNewDocument', { source: CLOCK_OF_JOURNEYS });
     await this.command('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: this.downloads });
     await this.resize(size);
   }

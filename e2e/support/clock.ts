@@ -1,33 +1,35 @@
+import { dayOfDate, type CalendarDay } from '../../src/core/base/measures';
 import type { Browser } from './browser';
 
 /**
- * A clock that begins at nine in the morning, so that no wash day of a test runs over midnight, and that can be put
- * forward; it stays put forward over a reload.
+ * Journeys are made on one Saturday, from nine in the morning on, whatever day it is: the demo has another week on each
+ * weekday, and a wash day that runs over midnight is another wash day.
  */
-const SHIFTED_CLOCK = `
-  const Real = Date;
-  const untilNine = () => new Real().setHours(9, 0, 0, 0) - Real.now();
-  const shift = () => {
-    if (sessionStorage.getItem('shift') === null) sessionStorage.setItem('shift', untilNine());
-    return Number(sessionStorage.getItem('shift'));
-  };
-  class Shifted extends Real {
-    constructor(...parts) {
-      if (parts.length === 0) super(Real.now() + shift());
-      else super(...parts);
-    }
-    static now() { return Real.now() + shift(); }
-  }
-  globalThis.Date = Shifted;
-`;
+const JOURNEYS_BEGIN = '2026-11-28T09:00:00';
+const AHEAD = Date.parse(JOURNEYS_BEGIN) - Date.now();
 
-export async function withClock(browser: Browser): Promise<void> {
-  await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: SHIFTED_CLOCK });
-}
+/** Now, as the pages of a journey have it. */
+export const testNow = (): Date => new Date(Date.now() + AHEAD);
+export const testToday = (): CalendarDay => dayOfDate(testNow());
+
+/** The clock of a page: that of the journeys, put forward as far as {@link passes} says, over a reload too. */
+export const CLOCK_OF_JOURNEYS = `
+  const Real = Date;
+  const passed = () => {
+    try { return Number(sessionStorage.getItem('passed') ?? 0); } catch { return 0; }
+  };
+  const now = () => Real.now() + ${AHEAD} + passed();
+  globalThis.Date = class extends Real {
+    constructor(...parts) {
+      super(...(parts.length === 0 ? [now()] : parts));
+    }
+    static now() { return now(); }
+  };
+`;
 
 export async function passes(browser: Browser, minutes: number): Promise<void> {
   await browser.driver.executeScript(
-    `Date.now(); sessionStorage.setItem('shift', Number(sessionStorage.getItem('shift')) + 60000 * arguments[0])`,
+    `sessionStorage.setItem('passed', Number(sessionStorage.getItem('passed') ?? 0) + 60000 * arguments[0])`,
     minutes,
   );
 }

@@ -1,8 +1,9 @@
-import { addDays, dayOfDate } from '../../src/core/base/measures';
+import { addDays, type CalendarDay } from '../../src/core/base/measures';
 import { demoRecords } from '../../src/core/lab/simulation';
 import { packRecord } from '../../src/core/records/files';
 import type { StoredRecord } from '../../src/core/records/shapes';
 import { PREFS_KEY, RECORD_PREFIX } from '../../src/store/database';
+import { testToday } from './clock';
 
 /** What a browser has stored, by its keys. */
 export type Snapshot = Readonly<Record<string, string>>;
@@ -21,20 +22,20 @@ export function snapshotOf(records: readonly StoredRecord[], prefs: object = {})
 const made = new Map<string, readonly StoredRecord[]>();
 
 /** The demo as it stands on this day; made once for all tests of a file. */
-function demoOn(day: ReturnType<typeof dayOfDate>): readonly StoredRecord[] {
+function demoOn(day: CalendarDay): readonly StoredRecord[] {
   const known = made.get(day) ?? demoRecords(day);
   made.set(day, known);
   return known;
 }
 
-export const demoOfToday = () => demoOn(dayOfDate(new Date()));
+export const demoOfToday = () => demoOn(testToday());
 
 /**
  * The demo as it was three days ago, with time on every day: whatever weekday the tests run on, the last wash is long
  * enough ago and the next one may be today.
  */
 export function unhurriedDemo(): StoredRecord[] {
-  return demoOn(addDays(dayOfDate(new Date()), -3)).map((record) =>
+  return demoOn(addDays(testToday(), -3)).map((record) =>
     record.kind === 'head' ? { ...record, freeMinutes: [240, 240, 240, 240, 240, 240, 240] } : record,
   );
 }

@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
 import { shelfOf, type ShelfItem } from '@/core/kitchen/batches';
@@ -23,17 +24,19 @@ export function useShelfParts(lines: readonly SavedLine[]): ShelfPart[] {
   const records = useAppSelector(selectLiveRecords);
   const larder = useLarder();
   const today = useToday();
-  const made = lines.filter((line) => line.made !== undefined && line.grams !== null);
-  if (made.length === 0) return [];
-  const shelf = shelfOf(ofKind(records, 'batch'), ofKind(records, 'batch-event'), larder, today).filter(
-    ({ state }) => state === 'good' || state === 'use-first',
-  );
-  return made.flatMap(({ made: ref, grams: wanted }): ShelfPart[] => {
-    if (!ref) return [];
-    const name = larder.recipe(ref.recipeId, ref.version)?.name ?? t`a recipe that is no longer here`;
-    const item = shelf.find(({ batch }) => batch.recipeId === ref.recipeId);
-    return [{ recipeId: ref.recipeId, name, grams: wanted ?? 0, item }];
-  });
+  return useMemo(() => {
+    const made = lines.filter((line) => line.made !== undefined && line.grams !== null);
+    if (made.length === 0) return [];
+    const shelf = shelfOf(ofKind(records, 'batch'), ofKind(records, 'batch-event'), larder, today).filter(
+      ({ state }) => state === 'good' || state === 'use-first',
+    );
+    return made.flatMap(({ made: ref, grams: wanted }): ShelfPart[] => {
+      if (!ref) return [];
+      const name = larder.recipe(ref.recipeId, ref.version)?.name ?? t`a recipe that is no longer here`;
+      const item = shelf.find(({ batch }) => batch.recipeId === ref.recipeId);
+      return [{ recipeId: ref.recipeId, name, grams: wanted ?? 0, item }];
+    });
+  }, [lines, records, larder, today]);
 }
 
 /** Where each part that is a recipe itself comes from: a jar that is there, or one to make first. */

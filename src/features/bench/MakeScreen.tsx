@@ -6,7 +6,7 @@ import { sum } from '@/core/base/measures';
 import { lineInView } from '@/core/kitchen/making';
 import type { Larder } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
-import { ofKind, type RecipeVersion, type StoredRecord } from '@/core/records/shapes';
+import { ofKind, type RecipeVersion, type SavedLine, type StoredRecord } from '@/core/records/shapes';
 import {
   allDone,
   makingStarted,
@@ -93,6 +93,8 @@ function lastWaterOf(records: readonly StoredRecord[], { recipe, weighed }: Maki
   return wentIn > 0 ? (last.waterAddedGrams * sum(weighed.map(({ grams }) => grams))) / wentIn : null;
 }
 
+const NO_LINES: readonly SavedLine[] = [];
+
 /** The amount, the lines in it, what it costs, and the way to begin. */
 function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolean }) {
   const larder = useLarder();
@@ -124,7 +126,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
     () => makingOf(recipe, scale, larder, pantry, school),
     [recipe, scale, larder, pantry, school],
   );
-  const shelfParts = useShelfParts(making.ok ? making.value.lines : []);
+  const shelfParts = useShelfParts(making.ok ? making.value.lines : NO_LINES);
   if (!making.ok)
     return (
       <Screen headline={recipe.name} reason={making.problems[0].message}>

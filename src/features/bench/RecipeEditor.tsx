@@ -111,11 +111,7 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
     >
       {existing ? <SavedActions recipe={existing} /> : null}
       <RecipeText control={control} />
-      {existing?.arranged && read.text !== existing.text ? (
-        <Small
-          live
-        >{t`Your own order of the steps belongs to the old text; a new text brings its own.`}</Small>
-      ) : null}
+      <OldOrder existing={existing} text={read.text} />
       <Dictation
         onHeard={(heard) => setText(`${getValues('text')}${getValues('text') === '' ? '' : '\n'}${heard}`)}
       />
@@ -140,6 +136,14 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       <NotSavedYet state={formState} />
       {existing ? <Small>{t`Past sessions and batches keep the version they used.`}</Small> : null}
     </Screen>
+  );
+}
+
+/** Steps that were put in order by hand belong to the text that told them. */
+function OldOrder({ existing, text }: { existing: RecipeVersion | undefined; text: string }) {
+  if (!existing?.arranged || text === existing.text) return null;
+  return (
+    <Small live>{t`Your own order of the steps belongs to the old text; a new text brings its own.`}</Small>
   );
 }
 

@@ -24,11 +24,12 @@ export function WaysPane({ making: { recipe, steps } }: { making: Pick<Making, '
         />
       </View>
       {asks
-        ? ways.map(({ id, label, survives, wrong }) => (
+        ? ways.map(({ id, label, survives, wrong, keeps }) => (
             <View key={id}>
               <Strong>{label}</Strong>
               <Small>{survives}</Small>
               <Small>{wrong}</Small>
+              {keeps === null ? null : <Small>{keeps}</Small>}
             </View>
           ))
         : null}

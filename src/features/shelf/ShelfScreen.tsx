@@ -102,6 +102,9 @@ function ShelfRow({ item }: { item: ShelfItem }) {
       </Small>
       <Small>{t`Limited by ${{ limitedBy: item.limitedBy }}. ${{ why: item.why }}`}</Small>
       <Small>{item.shakeFirst ? t`Shake it first. ${{ signs: item.signs }}` : item.signs}</Small>
+      {place === 'freezer' && left <= 1 && left > 0 ? (
+        <Small>{t`The last of it: thaw it in the fridge the evening before, and use it that day.`}</Small>
+      ) : null}
       <View className="flex-row flex-wrap gap-x-4">
         <Button
           tone="quiet"

@@ -2,7 +2,7 @@ import { sum } from '../../base/measures';
 import { MADE_GRAMS_PER_ML, savedLine, type Larder, type ParsedRecipe } from '../../recipe/larder';
 import type { Deed, Ingredient, RecipeVersion, SavedLine, SavedStep } from '../../records/shapes';
 import { measuredOut, type MeasuredOut } from '../making';
-import { TOOLS, type Tool } from './kinds';
+import { methodKind, TOOLS, type Tool } from './kinds';
 import { withMissing } from './missing';
 import { partsOfLines, partsOfText, type Part } from './parts';
 import { shortestMethod, stepOf } from './shortest';
@@ -136,7 +136,7 @@ export function shownMethod(
       told: step.by === 'told',
     };
   });
-  const tools = new Set(steps.flatMap(({ deeds }) => deeds.flatMap((deed) => TOOLS_OF[deed] ?? [])));
+  const tools = new Set(steps.flatMap(toolsOf));
   if (tools.size === 0) tools.add('bowl');
   return {
     steps: shown,
@@ -144,6 +144,11 @@ export function shownMethod(
     totalMinutes: sum(shown.map((step) => step.handsMinutes + step.waitMinutes)),
     washUp: TOOLS.filter((tool) => tools.has(tool)),
   };
+}
+
+/** Of a way that is known, what it needs; else what is done says it. */
+function toolsOf({ way, deeds }: SavedStep): readonly Tool[] {
+  return way === undefined ? deeds.flatMap((deed) => TOOLS_OF[deed] ?? []) : methodKind(way).needs;
 }
 
 interface Amount extends MeasuredOut {

@@ -220,6 +220,40 @@ describe('what is left of a batch', () => {
   });
 });
 
+describe('what goes into which step', () => {
+  const stepsOf = (text: string) => made(text).method.steps.map((step) => step.lines.map(({ name }) => name));
+
+  it.each([
+    [
+      'the rest goes where the rest is told',
+      '8 okra pods\n2 cups water\n2 tbsp honey\nBoil the okra in the water 10 minutes. Strain, cool. Stir in the rest.',
+      [['okra', 'water'], [], [], ['honey']],
+    ],
+    [
+      'what is left out of one step goes into the next that stirs',
+      '50 g shea butter, 10 g jojoba oil, 5 drops lavender oil. Melt all but the lavender. Cool, whip.',
+      [['shea butter', 'jojoba oil'], [], ['lavender essential oil']],
+    ],
+    [
+      'into the water is where oils go, not where water goes',
+      '10 g BTMS and 10 g shea in a jug, 200 g water in another. Heat both to 70 °C. Pour the oils into the water.',
+      [['BTMS-type conditioning emulsifier', 'shea butter', 'water'], []],
+    ],
+    [
+      'in Portuguese as well',
+      '2 colheres de linhaça, 2 xícaras de água, 1 colher de mel. Cozinho a linhaça na água 10 minutos. Coo. Junto o resto morno.',
+      [['linseed', 'water'], [], ['honey']],
+    ],
+  ])('%s', (_, text, lines) => {
+    expect(stepsOf(text)).toEqual(lines);
+  });
+
+  it('washes up no blender for what a fork does', () => {
+    expect(made('Mash an avocado with a fork, sieve.').method.washUp).toEqual(['bowl', 'cloth']);
+    expect(made('Blend an avocado, sieve.').method.washUp).toEqual(['blender', 'cloth']);
+  });
+});
+
 it('knows the ways that a method goes', () => {
   const ways = (rows: readonly string[]) => {
     const text = rows.join('\n');

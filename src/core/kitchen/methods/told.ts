@@ -59,9 +59,6 @@ const LIGHT: ReadonlySet<Deed> = new Set<Deed>(['mix', 'take', 'heat', 'cool']);
 
 /** So few words behind a name belong to it. */
 const WORDS_OF_A_LINE = 2;
-/** By hand, whatever is done: no blender to wash up. */
-const BY_HAND =
-  /\b(?:fork|mash\w*|smash\w*|crush\w*|grat(?:e|ed|er)|garfo|amass\w*|ralar|rala|tenedor|rallar|gabel|reiben|fourchette|râper|forchetta|grattugi\w*)\b/i;
 /** A temperature under this is waited for, °C. */
 const LUKEWARM_C = 45;
 
@@ -82,6 +79,10 @@ function inSentences(steps: readonly ToldStep[]): ToldStep[] {
       deeds: [...new Set([...before.deeds, ...step.deeds])],
       minutes: before.minutes === null ? step.minutes : before.minutes + (step.minutes ?? 0),
       overnight: before.overnight || step.overnight,
+      byHand: before.byHand || step.byHand,
+      takesRest: before.takesRest || step.takesRest,
+      notIn: [...before.notIn, ...step.notIn],
+      names: [...before.names, ...step.names],
     };
   }
   return whole;
@@ -98,17 +99,17 @@ export function toldMethod(told: readonly ToldStep[], parts: readonly Part[]): S
   const steps = told.flatMap((step, index): SavedStep[] => {
     const own = places.filter(({ place }) => place === index).map(({ part }) => part);
     const deeds = deedsOf(step);
+    const before = mixedBefore(step, own);
+    const lines = before.length > 0 ? [] : own;
     const saved: SavedStep = {
-      text: textOf(step, own),
-      lines: own.map(({ line }) => line),
+      text: textOf(step, lines),
+      lines: lines.map(({ line }) => line),
       ...minutesOf(step, deeds, isHot),
       by: 'told',
       deeds,
     };
     isHot = !deeds.includes('cool') && (isHot || deeds.includes('boil') || deeds.includes('heat'));
-    return [...mixedBefore(step, own), saved].map((each, at, all) =>
-      all.length > 1 && at === all.length - 1 ? { ...saved, lines: [], text: textOf(step, []) } : each,
-    );
+    return [...before, saved];
   });
   return last.length > 0 ? [...steps, stepOf('stir-in', last)] : steps;
 }
@@ -131,12 +132,13 @@ function mixedBefore(step: ToldStep, own: readonly Part[]): SavedStep[] {
 
 const PUT_IN: ReadonlySet<string> = new Set(['soak', 'steep', 'boil', 'bloom', 'ferment']);
 
-function deedsOf({ deeds, celsius, text }: ToldStep): Deed[] {
+function deedsOf({ deeds, celsius, byHand }: ToldStep): Deed[] {
   const own = deeds.filter((deed) => !ON_HAIR.has(deed));
-  const byHand = own.map((deed) => (deed === 'blend' && BY_HAND.test(text) ? 'mix' : deed));
+  // No blender to wash up.
+  const done = own.map((deed) => (deed === 'blend' && byHand ? 'mix' : deed));
   // "Press it while still warm" heats nothing.
-  const isWarmOnly = byHand.includes('strain') && !byHand.includes('boil') && celsius === null;
-  const heated = isWarmOnly ? byHand.filter((deed) => deed !== 'heat') : byHand;
+  const isWarmOnly = done.includes('strain') && !done.includes('boil') && celsius === null;
+  const heated = isWarmOnly ? done.filter((deed) => deed !== 'heat') : done;
   const isWaited = celsius !== null && celsius <= LUKEWARM_C && !heated.includes('heat');
   return [...new Set<Deed>([...heated, ...(isWaited ? (['cool'] as const) : [])])];
 }
@@ -173,10 +175,9 @@ function nounsOf({ name, told }: Part): string[] {
   );
 }
 
-function says({ text }: ToldStep, term: string): boolean {
-  const told = text.toLowerCase();
-  const at = wordAt(told, term);
-  return term.length > 2 && at >= 0 && goesIn(told, at);
+function says({ text, start, notIn }: ToldStep, term: string): boolean {
+  const at = wordAt(text.toLowerCase(), term);
+  return term.length > 2 && at >= 0 && goesIn(notIn, start + at);
 }
 
 /** Where it stands as words of their own, with an ending: "bananas", not "oil" in "boil". */
@@ -187,24 +188,12 @@ function wordAt(told: string, term: string): number {
 }
 
 /** Named as what goes in, not as what others go into or as the one thing that does not. */
-const goesIn = (told: string, at: number): boolean =>
-  !AS_PLACE.test(told.slice(0, at)) && !isExcepted(told, at);
+const goesIn = (notIn: ToldStep['notIn'], at: number): boolean =>
+  !notIn.some(({ start, end }) => at >= start && at < end);
 
 /** A cloth takes nothing in. */
 const onlyStrains = ({ deeds }: ToldStep): boolean =>
   deeds.every((deed) => deed === 'strain' || deed === 'cool' || ON_HAIR.has(deed));
-
-/** Where it stands as what others go into: "pour the oils into the water", "leave the water to ferment". */
-const AS_PLACE =
-  /(?:\b(?:into|to|over|leave|strain|save) the|\b(?:na|no|à|ao|sobre [ao]|deixo a|en el|en la|dans l'|dans le|in das|nell'))\s*$/;
-
-/** "melt all but the lavender" */
-const EXCEPT =
-  /\b(?:all|everything) (?:but|except)\b|\btudo menos\b|\btodo menos\b|\btout sauf\b|\balles außer\b|\btutto tranne\b/;
-function isExcepted(text: string, at: number): boolean {
-  const except = EXCEPT.exec(text);
-  return except !== null && at > except.index;
-}
 
 /** Index of the first step that names a line as going in, by what is read there or by its words; -1 where none does. */
 function namedIn(part: Part, told: readonly ToldStep[], all: readonly Part[]): number {
@@ -212,8 +201,7 @@ function namedIn(part: Part, told: readonly ToldStep[], all: readonly Part[]): n
     (step) =>
       !onlyStrains(step) &&
       step.names.some(
-        ({ ingredientId, at }) =>
-          ingredientId === part.ingredient?.id && goesIn(step.text.toLowerCase(), at.start - step.start),
+        ({ ingredientId, at }) => ingredientId === part.ingredient?.id && goesIn(step.notIn, at.start),
       ),
   );
   if (read >= 0) return read;
@@ -229,7 +217,7 @@ function placeOf(part: Part, told: readonly ToldStep[], all: readonly Part[]): n
   if (inside >= 0) return inside;
   const named = namedIn(part, told, all);
   if (named >= 0) return named;
-  const rest = told.findIndex(({ text }) => REST.test(text));
+  const rest = told.findIndex(({ takesRest }) => takesRest);
   if (rest >= 0) return rest;
   // Told before a step, it is what that step is done with; what heat would spoil goes into the first that is not hot.
   const end = part.at[0]?.end ?? 0;
@@ -241,10 +229,6 @@ function placeOf(part: Part, told: readonly ToldStep[], all: readonly Part[]): n
   );
   return cold >= 0 ? cold : place;
 }
-
-/** "stir in the rest": what no step names. */
-const REST =
-  /\b(?:the rest|everything else|the others|the remaining|o resto|o restante|todo lo demás|el resto|le reste|den rest|die restlichen|il resto)\b/i;
 
 const STIRS: ReadonlySet<Deed> = new Set<Deed>(['mix', 'whip', 'blend', 'take']);
 const isHotStep = (step: ToldStep | undefined): boolean =>

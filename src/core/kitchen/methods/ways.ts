@@ -1,6 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
 import { isOil } from '../../recipe/ingredients';
 import type { Larder } from '../../recipe/larder';
-import type { SavedLine, SavedStep } from '../../records/shapes';
+import type { KeepingClass, SavedLine, SavedStep } from '../../records/shapes';
+import { keepingRule } from '../batches';
 import { methodKind } from './kinds';
 import { partsOfLines, type Part } from './parts';
 import { isPowder, isSolid } from './shortest';
@@ -11,6 +13,8 @@ export interface Way {
   readonly label: string;
   readonly survives: string;
   readonly wrong: string;
+  /** How what it makes keeps, and why; null: as its parts do. */
+  readonly keeps: string | null;
 }
 
 /** A day in oil is an infusion by cold, minutes; it takes weeks. */
@@ -25,9 +29,14 @@ export function waysOf(steps: readonly SavedStep[], lines: readonly SavedLine[],
     return step.way ?? wayOf(step, own) ?? [];
   });
   return [...new Set(ids)].map((id) => {
-    const { label, survives, wrong } = methodKind(id);
-    return { id, label, survives, wrong };
+    const { label, survives, wrong, keeping } = methodKind(id);
+    return { id, label, survives, wrong, keeps: keeping && keepsText(keeping) };
   });
+}
+
+function keepsText(keeping: KeepingClass): string {
+  const { fridgeDays, why } = keepingRule(keeping);
+  return t`Keeps ${plural({ days: fridgeDays }, { one: '# day', other: '# days' })} in the fridge. ${why}`;
 }
 
 function wayOf(step: SavedStep, own: readonly Part[]): string | null {

@@ -119,6 +119,12 @@ export interface ToldStep extends Stretch {
   readonly overnight: boolean;
   /** Null where no temperature was said. */
   readonly celsius: number | null;
+  /** By fork or grater, whatever is done. */
+  readonly byHand: boolean;
+  /** "stir in the rest": what no step names. */
+  readonly takesRest: boolean;
+  /** Where a name is no thing that goes in: "into the water", "all but the lavender". */
+  readonly notIn: readonly Stretch[];
   /** The ingredients that it names, by id. */
   readonly names: readonly { readonly ingredientId: string; readonly at: Stretch }[];
 }

@@ -29,6 +29,7 @@ import {
 } from './sentences';
 import { balanced, withShares } from './shares';
 import { spansOf, type Paint } from './spans';
+import { stepMarks } from './stepMarks';
 import { restsTold, toldUse, type StepAt } from './steps';
 import { thinned } from './thinned';
 import { titleOf, type Title } from './titles';
@@ -168,6 +169,7 @@ class Assembly {
       overnight,
       celsius,
       names: this.namesWithin(range),
+      ...stepMarks(range, context.tokens, context.words),
     });
   }
 

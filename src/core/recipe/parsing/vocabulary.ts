@@ -49,6 +49,9 @@ const ROLES = [
   'infusedIn',
   'contains',
   'persons',
+  'byHand',
+  'theRest',
+  'goInto',
 ] as const;
 export type Role = (typeof ROLES)[number];
 
