@@ -1,5 +1,5 @@
+import type { WebDriver } from 'selenium-webdriver';
 import { dayOfDate, type CalendarDay } from '../../src/core/base/measures';
-import type { Browser } from './browser';
 
 /**
  * Journeys are made on one Saturday, from nine in the morning on, whatever day it is: the demo has another week on each
@@ -27,8 +27,8 @@ export const CLOCK_OF_JOURNEYS = `
   };
 `;
 
-export async function passes(browser: Browser, minutes: number): Promise<void> {
-  await browser.driver.executeScript(
+export async function passes({ driver }: { readonly driver: WebDriver }, minutes: number): Promise<void> {
+  await driver.executeScript(
     `sessionStorage.setItem('passed', Number(sessionStorage.getItem('passed') ?? 0) + 60000 * arguments[0])`,
     minutes,
   );

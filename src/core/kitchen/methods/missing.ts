@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { UNITS } from '../../base/measures';
-import type { Preparation, SavedStep } from '../../records/shapes';
-import type { Part } from './parts';
+import type { SavedStep } from '../../records/shapes';
+import { isReadyGel, type Part } from './parts';
 import { coolBelow, isHotDeed, isMadeWater } from './shortest';
 
 /** Minutes (working assumptions). */
@@ -12,14 +11,10 @@ export const COLD_AFTER_MINUTES = 60;
 
 /** A whisked egg is poured through a strainer where it is whisked, and a tea where it is brewed: neither needs a cloth for all. */
 export function leavesBits(part: Part): boolean {
-  const { preparation, told } = part;
-  if (preparation?.strain !== true || isMadeWater(part) || isBoughtGel(preparation, told)) return false;
+  const { preparation } = part;
+  if (preparation?.strain !== true || isMadeWater(part) || isReadyGel(part)) return false;
   return preparation.fromMl === undefined && !preparation.stages.some((stage) => stage.do === 'whisk');
 }
-
-/** Aloe by the spoon is gel already; a leaf has to be cut and drained. */
-const isBoughtGel = ({ stages }: Preparation, told: Part['told']): boolean =>
-  told !== undefined && UNITS[told.unit].kind !== 'count' && stages.some((stage) => stage.do === 'drain');
 
 const isSteeped = ({ preparation }: Part): boolean =>
   preparation?.fromMl === undefined && preparation?.stages.some((stage) => stage.do === 'steep') === true;

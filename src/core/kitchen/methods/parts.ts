@@ -1,3 +1,4 @@
+import { UNITS } from '../../base/measures';
 import { savedLine, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/larder';
 import type { Ingredient, Preparation, SavedLine } from '../../records/shapes';
 
@@ -56,3 +57,9 @@ function partOf(line: SavedLine, index: number, larder: Larder): Omit<Part, 'at'
 
 /** Braces stand for lines in a step. */
 export const unbraced = (text: string): string => text.replaceAll('{', '(').replaceAll('}', ')');
+
+/** Aloe by the spoon is gel already; a leaf has to be cut and drained. */
+export const isReadyGel = ({ preparation, told }: Part): boolean =>
+  told !== undefined &&
+  UNITS[told.unit].kind !== 'count' &&
+  preparation?.stages.some((stage) => stage.do === 'drain') === true;

@@ -5,7 +5,7 @@ import { isOil, preparationMinutes } from '../../recipe/ingredients';
 import type { Deed, SavedStep, Stage } from '../../records/shapes';
 import { JOINING_C } from '../formulation';
 import { methodKind } from './kinds';
-import type { Part } from './parts';
+import { isReadyGel, type Part } from './parts';
 
 /** Ways whose lines share pot, soak, melting or blender and are one step, in the order in which they are done. */
 const TOGETHER: readonly (readonly string[])[] = [
@@ -36,8 +36,8 @@ const WATERY = 85;
 /** Share of a mixture without water from which butter is whipped rather than poured. */
 const WHIPPED_FROM = 0.5;
 
-const stagesOf = ({ preparation }: Part): readonly Stage['do'][] =>
-  preparation?.stages.map((stage) => stage.do) ?? [];
+const stagesOf = (part: Part): readonly Stage['do'][] =>
+  isReadyGel(part) ? [] : (part.preparation?.stages.map((stage) => stage.do) ?? []);
 const does = (part: Part, ...what: readonly Stage['do'][]): boolean =>
   stagesOf(part).some((stage) => what.includes(stage));
 

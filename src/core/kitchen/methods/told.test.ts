@@ -248,6 +248,11 @@ describe('what goes into which step', () => {
     expect(stepsOf(text)).toEqual(lines);
   });
 
+  it('takes aloe by the spoon as the gel it is, and a leaf as one to cut', () => {
+    expect(stepsOf('2 tbsp aloe gel\n1 tbsp honey')).toEqual([['aloe gel', 'honey']]);
+    expect(made('1 aloe leaf\n1 tbsp honey').method.washUp).toContain('cloth');
+  });
+
   it('washes up no blender for what a fork does', () => {
     expect(made('Mash an avocado with a fork, sieve.').method.washUp).toEqual(['bowl', 'cloth']);
     expect(made('Blend an avocado, sieve.').method.washUp).toEqual(['blender', 'cloth']);

@@ -195,6 +195,10 @@ const goesIn = (notIn: ToldStep['notIn'], at: number): boolean =>
 const onlyStrains = ({ deeds }: ToldStep): boolean =>
   deeds.every((deed) => deed === 'strain' || deed === 'cool' || ON_HAIR.has(deed));
 
+/** Named at all: as what goes in, or as what others go into. */
+const mentions = (step: ToldStep, part: Part): boolean =>
+  step.names.some(({ ingredientId }) => ingredientId === part.ingredient?.id);
+
 /** Index of the first step that names a line as going in, by what is read there or by its words; -1 where none does. */
 function namedIn(part: Part, told: readonly ToldStep[], all: readonly Part[]): number {
   const read = told.findIndex(
@@ -218,7 +222,7 @@ function placeOf(part: Part, told: readonly ToldStep[], all: readonly Part[]): n
   const named = namedIn(part, told, all);
   if (named >= 0) return named;
   const rest = told.findIndex(({ takesRest }) => takesRest);
-  if (rest >= 0) return rest;
+  if (rest >= 0 && !told.some((step) => mentions(step, part))) return rest;
   // Told before a step, it is what that step is done with; what heat would spoil goes into the first that is not hot.
   const end = part.at[0]?.end ?? 0;
   const next = told.findIndex((step) => step.start >= end);
