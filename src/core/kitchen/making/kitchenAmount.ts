@@ -77,7 +77,7 @@ const PIECE_ERROR = 0.12;
 /** The nearest amount that can be measured with spoons, cups, drops or by the piece, with its error. */
 export function spoonable(
   grams: number,
-  ingredient: Pick<Ingredient, 'name' | 'measures'>,
+  ingredient: Pick<Ingredient, 'name' | 'measures' | 'powder'>,
   preparation: Preparation | null,
 ): KitchenAmount {
   const { pieceGrams } = ingredient.measures;
@@ -93,7 +93,10 @@ export function spoonable(
   }
   const density = preparation?.gramsPerMl ?? ingredient.measures.gramsPerMl;
   const millilitres = grams / density;
-  const measured = millilitres < DROP_UP_TO_ML ? drops(millilitres) : spoons(millilitres);
+  const measured =
+    millilitres < DROP_UP_TO_ML
+      ? little(millilitres, ingredient.powder ? 'pinch' : 'drop')
+      : spoons(millilitres);
   const taken = measured.millilitres * density;
   return { text: measured.text, grams: taken, error: errorOf(taken, grams) };
 }
@@ -103,9 +106,11 @@ interface Measured {
   readonly millilitres: number;
 }
 
-function drops(millilitres: number): Measured {
-  const count = Math.max(1, Math.round(millilitres / UNITS.drop.size));
-  return { text: `${count} ${unitWord('drop', count)}`, millilitres: count * UNITS.drop.size };
+/** Less than the smallest spoon: drops of a liquid, pinches of a powder. */
+function little(millilitres: number, unit: 'drop' | 'pinch'): Measured {
+  const { size } = UNITS[unit];
+  const count = Math.max(1, Math.round(millilitres / size));
+  return { text: `${count} ${unitWord(unit, count)}`, millilitres: count * size };
 }
 
 /** One measure where it is near enough; otherwise the largest that fits and the rest in a smaller one. */

@@ -29,7 +29,7 @@ function asTaken(quantity: number): number {
 }
 
 /** What is to be measured out. */
-export interface Measurable extends Pick<Ingredient, 'name' | 'measures'> {
+export interface Measurable extends Pick<Ingredient, 'name' | 'measures' | 'powder'> {
   readonly preparation: Preparation | null;
   /** Of the batch. */
   readonly grams: number;
@@ -79,12 +79,12 @@ export function measuredOut(
 
 /** A tea that is poured is not counted in bags. */
 function ingredientAsPoured(
-  { name, measures }: Pick<Ingredient, 'name' | 'measures'>,
+  { name, measures, powder }: Pick<Ingredient, 'name' | 'measures' | 'powder'>,
   preparation: Preparation | null,
-): Pick<Ingredient, 'name' | 'measures'> {
-  if (preparation?.fromMl === undefined) return { name, measures };
+): Pick<Ingredient, 'name' | 'measures' | 'powder'> {
+  if (preparation?.fromMl === undefined) return { name, measures, powder };
   const { pieceGrams: _, ...poured } = measures;
-  return { name, measures: poured };
+  return { name, measures: poured, powder };
 }
 
 interface OwnMeasure {

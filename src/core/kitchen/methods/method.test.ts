@@ -104,5 +104,7 @@ describe('the method of a recipe', () => {
     );
     expect(amounts(true).join()).not.toMatch(/0\.\d g/);
     expect(amounts(false).join()).not.toMatch(/\d g\b/);
+    // A powder is pinched, not dripped.
+    expect(amounts(false)).toContain('1 pinch');
   });
 });

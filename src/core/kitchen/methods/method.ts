@@ -164,7 +164,12 @@ function amountOf(
   { factor, hasScale }: MethodOptions,
 ): Amount {
   const measures = measuresOf(ingredient, own?.unit === 'piece');
-  const measured = measuredOut({ name, measures, preparation, grams: grams * factor }, own, factor, hasScale);
+  const measured = measuredOut(
+    { name, measures, powder: ingredient?.powder, preparation, grams: grams * factor },
+    own,
+    factor,
+    hasScale,
+  );
   const saysIt = measured.isOwn && Math.abs(factor - 1) < SAME;
   return { ...measured, words: saysIt ? (own?.words ?? null) : null, isCounted: own?.unit === 'piece' };
 }

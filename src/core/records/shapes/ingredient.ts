@@ -200,6 +200,8 @@ export const ingredientSchema = z.strictObject({
   usualShare: shareSchema.optional(),
   /** Goes in only when the batch is cooler than this. */
   coolBelowC: z.number().min(20).max(100).optional(),
+  /** It is no liquid: so little of it is pinched, not dripped. */
+  powder: z.literal(true).optional(),
   /**
    * Ids of sources.json: one for each group of figures, and more exact ones by the figure's own path, such as
    * "measures.pieceGrams". A figure without an entry has the source of its kind in figureSources.json.
