@@ -176,6 +176,45 @@ describe('her own way of making it', () => {
   });
 });
 
+describe('a recipe that she has used for years', () => {
+  it('is saved as such, waits for no test, and stands in the log as told from memory', async () => {
+    const browser = await phone();
+    await browser.opensDemo('/bench/new');
+    await browser.write('recipe-text', 'Quay gel: 3 tbsp linseed, 2 cups water. Boil 8 minutes, strain.');
+    await browser.sees('Moisture, ');
+    await browser.pressId('save-known-recipe');
+    await browser.sees("You've used it before");
+    await browser.press('on a day I know');
+    await browser.pressId('save-known');
+    await browser.sees('Choose the day, today or before.');
+    await browser.write('known-day', addDays(testToday(), -9));
+    await browser.press('every week');
+    await browser.pressId('save-known');
+    await browser.sees('needs no test');
+    await browser.pressId('make-recipe');
+    await browser.byTestId('method');
+    await browser.lacks('New on this head');
+    // The last of four weekly uses has its day, those before it are about right.
+    await browser.goto('/strand/log');
+    await browser.write('log-search', 'quay');
+    await browser.sees(formatDay(addDays(testToday(), -9), 'd MMM yyyy'));
+    await browser.sees(formatDay(addDays(testToday(), -30), 'd MMM yyyy'));
+  });
+
+  it('says so where a patch test is asked for; what reacted is not for this head', async () => {
+    const browser = await phone();
+    await browser.opensDemo('/bench/make/bench-gel');
+    await browser.sees('New on this head');
+    await browser.pressId('known-maren-bench-gel');
+    await browser.press('last week');
+    await browser.press('a reaction');
+    await browser.pressId('save-known');
+    await browser.sees('Bench gel is not for Maren');
+    await browser.pressId('undo');
+    await browser.sees('New on this head');
+  });
+});
+
 describe('the shelf', () => {
   it('goes down by halves, is frozen and thawed once, and says why not again', async () => {
     const browser = await phone();
@@ -224,6 +263,8 @@ describe('what may not go on a head', () => {
     const browser = await phone();
     await browser.opensDemo('/bench/bench-gel');
     await browser.write('recipe-text', '40 g linseed, boiled\n10 g annealing cream');
+    // What is read moves the page; a press before it is done would miss.
+    await browser.sees('Most of what softens');
     await browser.pressId('save-recipe');
     await browser.sees('Bench gel → Annealing cream → Bench gel');
   });

@@ -90,7 +90,7 @@ describe('a recipe', () => {
     );
     await browser.pressId('recipe-card');
     await browser.sees('For hair only, not food');
-    await browser.sees('What goes in');
+    await browser.sees('1. Blend a quarter of a small mango');
     expect(await browser.printedSheets()).toBe(1);
     expect(await browser.onPaperAt(30, 3)).toContain('Kefir');
   });

@@ -4,6 +4,10 @@ import { lazyScreen } from '@/features/shared/lazyScreen';
 const RecipeScreen = lazyScreen(async () => (await import('@/rooms')).RecipeScreen);
 
 export default function Recipe() {
-  const { recipeId, text } = useLocalSearchParams<{ recipeId: string; text?: string }>();
-  return <RecipeScreen recipeId={recipeId} text={text} />;
+  const { recipeId, text, known } = useLocalSearchParams<{
+    recipeId: string;
+    text?: string;
+    known?: string;
+  }>();
+  return <RecipeScreen recipeId={recipeId} text={text} known={known} />;
 }

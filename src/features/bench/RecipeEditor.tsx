@@ -89,14 +89,16 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       />
     ) : undefined;
 
-  const save = handleSubmit((checked) => {
-    const version = stamped(checked);
-    if (!version.ok) return;
-    drop();
-    const { name, version: number } = version.value;
-    add([version.value], existing ? t`${name} is saved as version ${number}.` : t`${name} is saved.`);
-    router.navigate('/bench');
-  });
+  const save = (isKnown: boolean) =>
+    handleSubmit((checked) => {
+      const version = stamped(checked);
+      if (!version.ok) return;
+      drop();
+      const { name, version: number, recipeId } = version.value;
+      add([version.value], existing ? t`${name} is saved as version ${number}.` : t`${name} is saved.`);
+      if (isKnown) router.navigate({ pathname: '/bench/[recipeId]', params: { recipeId, known: 'yes' } });
+      else router.navigate('/bench');
+    })();
 
   return (
     <Screen
@@ -130,7 +132,8 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
         saved={saved}
         isNew={!existing}
         onKeep={keep}
-        onSave={save}
+        onSave={() => void save(false)}
+        onKnown={() => void save(true)}
         onReset={() => reset(saved)}
       />
       <NotSavedYet state={formState} />
@@ -327,11 +330,13 @@ interface EditorActionsProps {
   readonly isNew: boolean;
   readonly onKeep: (draft: RecipeDraft) => void;
   readonly onSave: () => void;
+  /** Saves it, and asks since when she has used it. */
+  readonly onKnown: () => void;
   readonly onReset: () => void;
 }
 
 /** What is typed is kept as it is typed, and said to be. */
-function EditorActions({ control, saved, isNew, onKeep, onSave, onReset }: EditorActionsProps) {
+function EditorActions({ control, saved, isNew, onKeep, onSave, onKnown, onReset }: EditorActionsProps) {
   const draft = useWatch({ control }) as RecipeDraft;
   const isChanged = !isSameDraft(draft, saved);
   useEffect(() => onKeep(draft), [draft, onKeep]);
@@ -344,6 +349,14 @@ function EditorActions({ control, saved, isNew, onKeep, onSave, onReset }: Edito
           onPress={onSave}
           testID="save-recipe"
         />
+        {isNew ? (
+          <Button
+            label={t`I've used it for years`}
+            hint={t`I've used it for years: save it, and no test is needed`}
+            onPress={onKnown}
+            testID="save-known-recipe"
+          />
+        ) : null}
         <Button label={t`Back`} onPress={() => router.navigate('/bench')} />
         {isChanged ? (
           <Button

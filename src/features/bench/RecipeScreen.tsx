@@ -1,10 +1,34 @@
+import { t } from '@lingui/core/macro';
+import { useState } from 'react';
 import { selectRecipes, useAppSelector } from '@/store';
+import { Screen } from '@/ui';
+import { KnownUse } from '../shared/KnownUse';
 import { NotFound } from '../shared/NotFound';
+import { useHead } from '../shared/useHead';
 import { RecipeEditor } from './RecipeEditor';
 
-/** @param text stands in the editor instead of the saved text, when a change was proposed elsewhere */
-export function RecipeScreen({ recipeId, text }: { recipeId: string; text?: string | undefined }) {
-  const recipe = useAppSelector(selectRecipes).find((known) => known.recipeId === recipeId);
+interface RecipeScreenProps {
+  readonly recipeId: string;
+  /** Stands in the editor instead of the saved text, when a change was proposed elsewhere. */
+  readonly text?: string | undefined;
+  /** Asks first since when it has been used. */
+  readonly known?: string | undefined;
+}
+
+export function RecipeScreen({ recipeId, text, known }: RecipeScreenProps) {
+  const head = useHead();
+  const [asks, setAsks] = useState(known !== undefined);
+  const recipe = useAppSelector(selectRecipes).find((each) => each.recipeId === recipeId);
+  if (recipe && head && asks)
+    return (
+      <Screen
+        over={recipe.name}
+        headline={t`You've used it before`}
+        reason={t`Then it needs no test on ${{ name: head.name }}, and counts from the start.`}
+      >
+        <KnownUse recipe={recipe} head={head} onClose={() => setAsks(false)} />
+      </Screen>
+    );
   return recipe ? (
     <RecipeEditor key={`${recipe.id} ${text ?? ''}`} existing={recipe} text={text} />
   ) : (

@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { patchTestDays } from '@/core/plan/agenda';
 import {
@@ -10,6 +11,7 @@ import {
 } from '@/core/recipe/safety';
 import type { Head, PatchTest } from '@/core/records/shapes';
 import { Button, Small, Strong } from '@/ui';
+import { KnownUse } from './KnownUse';
 import { newStamp } from './stamp';
 import { useAddRecords } from './useAddRecords';
 import { useHistory } from './useHistory';
@@ -72,6 +74,9 @@ export function PatchTests({ recipeId, recipeName, head, isNamed = false }: Patc
   const { use, test } = useFirstUse(recipeId, head);
   const today = useToday();
   const add = useAddRecords();
+  const { larder } = useHistory(head.headId);
+  const [isKnown, setIsKnown] = useState(false);
+  const recipe = larder.lastVersion(recipeId);
   if (use.may) return null;
   const record = (outcome: PatchTest['outcome'], said: string) =>
     add(
@@ -107,6 +112,14 @@ export function PatchTests({ recipeId, recipeName, head, isNamed = false }: Patc
             }
           />
         ) : null}
+        {use.act === 'start' && recipe && !isKnown ? (
+          <Button
+            label={t`I've used it before`}
+            hint={t`I've used it before on ${{ headName: head.name }}`}
+            onPress={() => setIsKnown(true)}
+            testID={`known-${head.headId}-${recipeId}`}
+          />
+        ) : null}
         {use.act === 'read' || use.act === 'wait' ? (
           <Button
             label={t`It reacted`}
@@ -122,6 +135,7 @@ export function PatchTests({ recipeId, recipeName, head, isNamed = false }: Patc
           />
         ) : null}
       </View>
+      {isKnown && recipe ? <KnownUse recipe={recipe} head={head} onClose={() => setIsKnown(false)} /> : null}
     </View>
   );
 }

@@ -29,16 +29,17 @@ function recipeIn(name: string, larder: Larder, known: Session | undefined): Nam
 export const SESSION_TABLE: RecordTable<Session> = {
   kind: 'session',
   schema: sessionSchema,
-  columns: ['recipe', 'version', 'minutes', 'warmth', 'grams', 'note'],
+  columns: ['recipe', 'version', 'minutes', 'warmth', 'grams', 'note', 'about'],
   needed: ['recipe', 'minutes'],
   columnOf: { recipeId: 'recipe', recipeVersion: 'version', contactMinutes: 'minutes' },
-  cells: ({ recipeId, recipeVersion, contactMinutes, warmth, grams, note }, { larder }) => [
+  cells: ({ recipeId, recipeVersion, contactMinutes, warmth, grams, note, about }, { larder }) => [
     larder.recipeName(recipeId),
     String(recipeVersion),
     String(contactMinutes),
     warmth,
     String(grams ?? ''),
     note,
+    about ? 'yes' : '',
   ],
   contents: (cell, { larder }, row, known, text) => {
     const recipe = recipeIn(cell('recipe'), larder, known);
@@ -65,6 +66,7 @@ export const SESSION_TABLE: RecordTable<Session> = {
       warmth: cell('warmth').toLowerCase() || 'room',
       grams: numberIn(cell('grams')),
       note: text('note'),
+      ...(cell('about') === '' ? {} : { about: true }),
     });
   },
 };

@@ -15,5 +15,7 @@ export const sessionSchema = recordBaseSchema.extend({
   /** Grams that went on this head, where they are known. */
   grams: z.number().positive().max(5000).nullable(),
   note: z.string().max(1000),
+  /** Told from memory: the day is about right. */
+  about: z.literal(true).optional(),
 });
 export type Session = z.infer<typeof sessionSchema>;
