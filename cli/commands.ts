@@ -97,7 +97,7 @@ export function makeCommand({ grams, 'no-scale': noScale = false }: CommandOptio
   const factor = factorFor(grams, verdict.finishedGrams);
   const scaled = lines.map((line) => ({ ...line, grams: line.grams * factor }));
   const saved = parsed.value.lines.map((line) => savedLine(line, text));
-  const steps = methodOfText(text, parsed.value, larder);
+  const steps = methodOfText(parsed.value, saved, larder);
   const method = shownMethod(steps, saved, larder, { factor, hasScale: !noScale });
   const { keepsDays } = parsed.value.told;
   return shortNumbers({

@@ -4,7 +4,7 @@ import { scaledLines } from '@/core/kitchen/making';
 import { methodOfRecipe, toldSteps } from '@/core/kitchen/methods';
 import { costOf, type Cost } from '@/core/kitchen/pantry';
 import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
-import type { Larder, WeighedLine } from '@/core/recipe/larder';
+import { savedLine, type Larder, type WeighedLine } from '@/core/recipe/larder';
 import { parseRecipe } from '@/core/recipe/parsing';
 import { judge } from '@/core/recipe/safety';
 import type { School, PantryItem, RecipeVersion, SavedLine, SavedStep } from '@/core/records/shapes';
@@ -58,6 +58,7 @@ export function stepsOf(recipe: RecipeVersion, larder: Larder): SavedStep[] {
   const isOld = lines.every(({ told, grams }) => told === undefined || grams === null);
   if (method || !isOld) return methodOfRecipe(recipe, larder);
   const parsed = parseRecipe(text, { larder });
-  const told = parsed.ok ? toldSteps(text, parsed.value, larder) : undefined;
-  return methodOfRecipe(told ? { lines, method: told } : { lines }, larder);
+  const read = parsed.ok ? parsed.value.lines.map((line) => savedLine(line, text)) : [];
+  const told = parsed.ok ? toldSteps(parsed.value, read, larder) : undefined;
+  return methodOfRecipe({ lines, method: told }, larder);
 }

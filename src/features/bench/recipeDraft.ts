@@ -78,7 +78,7 @@ export function versionFromDraft(
     contactMinutes: minutes,
     lines,
     ...(parsed.value.told.strained ? { strained: true } : {}),
-    ...methodFor(draft.text, before, () => toldSteps(draft.text, parsed.value, reading.larder)),
+    ...methodFor(draft.text, before, () => toldSteps(parsed.value, lines, reading.larder)),
     ...(draft.countedAs ? { countedAs: draft.countedAs } : {}),
   });
   if (result.success) return ok(result.data);

@@ -11,7 +11,7 @@ import { methodOfRecipe, methodOfText, shownMethod } from './method';
 const TEXT =
   'Simmer 3 tbsp linseed in 2 cups water for 8 minutes. Push it through tights. Whisk in an egg yolk and a spoon of honey. Add 6 drops of lavender oil.';
 const LINES = valueOf(parseRecipe(TEXT)).lines.map((line) => savedLine(line, TEXT));
-const STEPS = methodOfText(TEXT, valueOf(parseRecipe(TEXT)), CATALOGUE_LARDER);
+const STEPS = methodOfText(valueOf(parseRecipe(TEXT)), LINES, CATALOGUE_LARDER);
 const shown = (steps: readonly SavedStep[], factor = 1) =>
   shownMethod(steps, LINES, CATALOGUE_LARDER, { factor, hasScale: false }).steps;
 const linesIn = (steps: readonly SavedStep[]) => steps.flatMap((step) => step.lines).sort((a, b) => a - b);
@@ -91,13 +91,8 @@ describe('what is begun ahead', () => {
   const lead = (...rows: string[]) => {
     const text = rows.join('\n');
     const parsed = valueOf(parseRecipe(text));
-    return leadTasksOf(
-      {
-        lines: parsed.lines.map((line) => savedLine(line, text)),
-        method: methodOfText(text, parsed, CATALOGUE_LARDER),
-      },
-      CATALOGUE_LARDER,
-    );
+    const lines = parsed.lines.map((line) => savedLine(line, text));
+    return leadTasksOf({ lines, method: methodOfText(parsed, lines, CATALOGUE_LARDER) }, CATALOGUE_LARDER);
   };
 
   it('is what she told to wait, for as long as she told', () => {
@@ -117,13 +112,8 @@ describe('what is begun ahead', () => {
 describe('bits in the hair', () => {
   const grit = (text: string, residue: readonly number[] = []) => {
     const parsed = valueOf(parseRecipe(text));
-    const steps = methodOfText(text, parsed, CATALOGUE_LARDER);
-    return gritOf(
-      steps,
-      parsed.lines.map((line) => savedLine(line, text)),
-      CATALOGUE_LARDER,
-      residue,
-    );
+    const lines = parsed.lines.map((line) => savedLine(line, text));
+    return gritOf(methodOfText(parsed, lines, CATALOGUE_LARDER), lines, CATALOGUE_LARDER, residue);
   };
 
   it('are unlikely behind a cloth, possible with powder, likely where nothing holds them back', () => {

@@ -4,7 +4,7 @@ import { leavesGrit } from '../../recipe/classification';
 import type { Larder } from '../../recipe/larder';
 import type { SavedLine, SavedStep } from '../../records/shapes';
 import { leavesBits } from './missing';
-import { partsOfLines, type Part } from './parts';
+import { partsOf, type Part } from './parts';
 
 /** How likely bits stay in the hair, said before anything is mixed. */
 export interface Grit {
@@ -44,15 +44,13 @@ export function gritOf(
   larder: Larder,
   residue: readonly number[],
 ): Grit | null {
-  const parts = partsOfLines(lines, larder);
+  const parts = partsOf(lines, larder);
   const bitty = parts.filter(leavesBits);
   const powders = parts.filter(
-    ({ ingredient, preparation, grams }) =>
-      ingredient !== null && leavesGrit({ text: '', ingredient, preparation, grams, line: 0, via: [] }),
+    ({ ingredient, preparation }) => ingredient && leavesGrit({ ingredient, preparation }),
   );
   const lastStrain = steps.findLastIndex(({ deeds }) => deeds.includes('strain'));
-  const isStrained = (part: Part) =>
-    steps.findIndex((step) => step.lines.some((line) => line === part.line)) <= lastStrain;
+  const isStrained = (part: Part) => steps.findIndex((step) => step.lines.includes(part.line)) <= lastStrain;
   const unstrained = bitty.filter((part) => !isStrained(part));
   const left = powders.filter((part) => !isStrained(part));
   const reported = residue.filter((mark) => mark >= RESIDUE_FROM).length;

@@ -17,7 +17,7 @@ const TEXT_CHARACTERS = 80;
 
 /** What a recipe takes ahead of its day: what has to be begun, and the minutes of hands of all of it. */
 export function leadTasksOf(
-  recipe: Pick<RecipeVersion, 'lines' | 'method'>,
+  recipe: Pick<RecipeVersion, 'lines' | 'method' | 'arranged'>,
   larder: Larder,
 ): { readonly tasks: LeadTask[]; readonly handsMinutes: number } {
   const steps = methodOfRecipe(recipe, larder);

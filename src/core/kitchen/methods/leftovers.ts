@@ -5,7 +5,7 @@ import type { Larder } from '../../recipe/larder';
 import type { Leftover, RecipeVersion, SavedLine, SavedStep } from '../../records/shapes';
 import { keepingRule } from '../batches';
 import { leavesBits } from './missing';
-import { partsOfLines, type Part } from './parts';
+import { partsOf, type Part } from './parts';
 
 /** What a making leaves, and what it is good for. */
 export type LeftOver = Pick<Leftover, 'name' | 'ingredientId' | 'part' | 'grams' | 'useBy' | 'place'>;
@@ -27,7 +27,7 @@ export function leftOversOf(
   larder: Larder,
   day: CalendarDay,
 ): LeftOver[] {
-  const parts = partsOfLines(lines, larder);
+  const parts = partsOf(lines, larder);
   const isStrained = steps.some(({ deeds }) => deeds.includes('strain'));
   return parts.flatMap((part): LeftOver[] => {
     const rest = restOfPiece(part, day);

@@ -7,13 +7,9 @@ import { methodOfText, shownMethod, type Method } from './method';
 function made(text: string, { factor = 1, hasScale = false } = {}): Method {
   const recipe = parseRecipe(text);
   if (!recipe.ok) throw new Error(recipe.problems[0].message);
-  const steps = methodOfText(text, recipe.value, CATALOGUE_LARDER);
-  return shownMethod(
-    steps,
-    recipe.value.lines.map((line) => savedLine(line, text)),
-    CATALOGUE_LARDER,
-    { factor, hasScale },
-  );
+  const lines = recipe.value.lines.map((line) => savedLine(line, text));
+  const steps = methodOfText(recipe.value, lines, CATALOGUE_LARDER);
+  return shownMethod(steps, lines, CATALOGUE_LARDER, { factor, hasScale });
 }
 const texts = (text: string, options = {}) => made(text, options).steps.map((step) => step.text);
 

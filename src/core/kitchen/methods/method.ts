@@ -1,10 +1,10 @@
 import { sum } from '../../base/measures';
-import { MADE_GRAMS_PER_ML, savedLine, type Larder, type ParsedRecipe } from '../../recipe/larder';
+import { MADE_GRAMS_PER_ML, type Larder, type ParsedRecipe } from '../../recipe/larder';
 import type { Deed, Ingredient, RecipeVersion, SavedLine, SavedStep } from '../../records/shapes';
 import { measuredOut, type MeasuredOut } from '../making';
 import { methodKind, TOOLS, type Tool } from './kinds';
 import { withMissing } from './missing';
-import { partsOfLines, partsOfText, type Part } from './parts';
+import { byLine, partsByLine, partsIn, partsOf, type Part } from './parts';
 import { shortestMethod, stepOf } from './shortest';
 import { kitchenSteps, toldMethod } from './told';
 
@@ -59,15 +59,20 @@ const TOOLS_OF: Partial<Record<Deed, Tool>> = {
  * way, in which lines share pot, blender and cloth. Each line that was read goes into exactly one step.
  * @returns nothing where no line was read
  */
-export function methodOfText(text: string, recipe: ParsedRecipe, larder: Larder): SavedStep[] {
-  const method = toldSteps(text, recipe, larder);
-  const lines = recipe.lines.map((line) => savedLine(line, text));
-  return methodOfRecipe({ lines, ...(method ? { method } : {}) }, larder);
+export function methodOfText(recipe: ParsedRecipe, lines: readonly SavedLine[], larder: Larder): SavedStep[] {
+  return methodOfRecipe({ lines: [...lines], method: toldSteps(recipe, lines, larder) }, larder);
 }
 
-/** The steps of a text that are kept with the recipe: those that were told; undefined where none were. */
-export function toldSteps(text: string, recipe: ParsedRecipe, larder: Larder): SavedStep[] | undefined {
-  const parts = partsOfText(text, recipe, larder);
+/**
+ * The steps of a text that are kept with the recipe: those that were told; undefined where none were.
+ * @param lines of the text, as they are kept
+ */
+export function toldSteps(
+  recipe: ParsedRecipe,
+  lines: readonly SavedLine[],
+  larder: Larder,
+): SavedStep[] | undefined {
+  const parts = partsOf(lines, larder, recipe.lines);
   const told = kitchenSteps(recipe);
   return parts.length > 0 && told.length > 0 ? toldMethod(told, parts) : undefined;
 }
@@ -80,19 +85,17 @@ export function methodOfRecipe(
   { lines, method, arranged }: Pick<RecipeVersion, 'lines' | 'method' | 'arranged'>,
   larder: Larder,
 ): SavedStep[] {
-  const parts = partsOfLines(lines, larder);
+  const parts = partsOf(lines, larder);
   if (parts.length === 0) return [];
   const kept = method && fits(method, parts) ? method : null;
   if (kept && arranged) return kept;
-  const steps = kept ? kept.map((step) => inToday(step, parts)) : shortestMethod(parts);
+  const steps = kept ? kept.map((step) => inToday(step, byLine(parts))) : shortestMethod(parts);
   return withMissing(steps, parts);
 }
 
 /** What was added is said in the language of now. */
-function inToday(step: SavedStep, parts: readonly Part[]): SavedStep {
-  if (step.by === 'told' || step.way === undefined) return step;
-  const own = step.lines.flatMap((line) => parts.find((part) => part.line === line) ?? []);
-  return stepOf(step.way, own);
+function inToday(step: SavedStep, parts: ReadonlyMap<number, Part>): SavedStep {
+  return step.by === 'told' || step.way === undefined ? step : stepOf(step.way, partsIn(step, parts));
 }
 
 function fits(steps: readonly SavedStep[], parts: readonly Part[]): boolean {
@@ -110,13 +113,11 @@ export function shownMethod(
   larder: Larder,
   options: MethodOptions,
 ): Method {
-  const parts = new Map(partsOfLines(lines, larder).map((part) => [part.line, part]));
+  const parts = partsByLine(lines, larder);
   const shown = steps.map((step): MethodStep => {
-    const measured = step.lines.flatMap((line) => {
-      const part = parts.get(line);
-      if (!part) return [];
-      const measured = amountOf(part, options);
-      return [{ part, measured, phrase: phraseOf(part.name, measured) }];
+    const measured = partsIn(step, parts).map((part) => {
+      const amount = amountOf(part, options);
+      return { part, amount, phrase: phraseOf(part.name, amount) };
     });
     const text = step.text.replace(/\{(\d+)\}/g, (whole, line: string) => {
       const found = measured.find(({ part }) => part.line === Number(line));
@@ -124,9 +125,9 @@ export function shownMethod(
     });
     return {
       text: text.charAt(0).toUpperCase() + text.slice(1),
-      lines: measured.map(({ part, phrase, measured: { amount, error } }) => ({
-        line: part.line,
-        name: part.name,
+      lines: measured.map(({ part: { line, name }, phrase, amount: { amount, error } }) => ({
+        line,
+        name,
         amount,
         phrase,
         error,

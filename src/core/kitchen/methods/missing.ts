@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { SavedStep } from '../../records/shapes';
-import { isReadyGel, type Part } from './parts';
+import { byLine, isReadyGel, partsIn, type Part } from './parts';
 import { coolBelow, isHotDeed, isMadeWater } from './shortest';
 
 /** Minutes (working assumptions). */
@@ -22,20 +22,17 @@ const isSteeped = ({ preparation }: Part): boolean =>
 /** Index of the last step after which the bowl is hot; -1 where none is. */
 function hotAt(steps: readonly SavedStep[], parts: ReadonlyMap<number, Part>): number {
   return steps.findLastIndex(
-    ({ deeds, lines, waitMinutes }) =>
-      deeds.some(isHotDeed) ||
-      (deeds.includes('soak') &&
-        waitMinutes < COLD_AFTER_MINUTES &&
-        lines.some((line) => {
-          const part = parts.get(line);
-          return part !== undefined && isSteeped(part);
-        })),
+    (step) =>
+      step.deeds.some(isHotDeed) ||
+      (step.deeds.includes('soak') &&
+        step.waitMinutes < COLD_AFTER_MINUTES &&
+        partsIn(step, parts).some(isSteeped)),
   );
 }
 
 /** Straining and cooling that nobody told and the bowl needs; in one step where they come together. */
 export function withMissing(steps: readonly SavedStep[], all: readonly Part[]): SavedStep[] {
-  const parts = new Map(all.map((part) => [part.line, part]));
+  const parts = byLine(all);
   const does = (deed: SavedStep['deeds'][number]) => steps.some(({ deeds }) => deeds.includes(deed));
   const hot = hotAt(steps, parts);
   const strains = !does('strain') && all.some(leavesBits);
@@ -43,21 +40,11 @@ export function withMissing(steps: readonly SavedStep[], all: readonly Part[]): 
     hot >= 0 &&
     !steps.slice(hot).some(({ deeds }) => deeds.includes('cool')) &&
     !steps.slice(hot + 1).some(({ waitMinutes }) => waitMinutes >= COLD_AFTER_MINUTES);
-  const isBitty = ({ lines }: SavedStep) =>
-    lines.some((line) => {
-      const part = parts.get(line);
-      return part !== undefined && leavesBits(part);
-    });
   const isMore = ({ deeds }: SavedStep) =>
     deeds.some((deed) => deed !== 'mix' && deed !== 'take' && deed !== 'whip' && deed !== 'cool');
-  const strainAt = 1 + steps.findLastIndex((step) => isMore(step) || isBitty(step));
+  const strainAt = 1 + steps.findLastIndex((step) => isMore(step) || partsIn(step, parts).some(leavesBits));
   const lateAt = steps.findIndex(
-    ({ lines }, index) =>
-      index > hot &&
-      lines.some((line) => {
-        const part = parts.get(line);
-        return part !== undefined && coolBelow(part) !== undefined;
-      }),
+    (step, index) => index > hot && partsIn(step, parts).some((part) => coolBelow(part) !== undefined),
   );
   const coolAt = lateAt >= 0 ? Math.min(lateAt, strainAt) : strainAt;
   const added: { readonly at: number; readonly step: SavedStep }[] = [];

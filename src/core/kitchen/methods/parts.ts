@@ -1,6 +1,6 @@
 import { UNITS } from '../../base/measures';
-import { savedLine, type Larder, type ParsedRecipe, type ReadLine } from '../../recipe/larder';
-import type { Ingredient, Preparation, SavedLine } from '../../records/shapes';
+import type { Larder, ParsedLine } from '../../recipe/larder';
+import type { Ingredient, Preparation, SavedLine, SavedStep } from '../../records/shapes';
 
 /** A line of a recipe as its making sees it. */
 export interface Part {
@@ -18,22 +18,34 @@ export interface Part {
   readonly isFermentTold: boolean;
   readonly told: SavedLine['told'];
   /** Where its words stand in the text, those of its name first; none for a saved line. */
-  readonly at: ReadLine['at'];
+  readonly at: ParsedLine['at'];
 }
 
-/** The lines of a text that were read, by their index among all its lines. */
-export function partsOfText(text: string, recipe: ParsedRecipe, larder: Larder): Part[] {
-  return recipe.lines.flatMap((line, index): Part[] =>
-    line.status === 'read' ? [{ ...partOf(savedLine(line, text), index, larder), at: line.at }] : [],
-  );
-}
-
-/** The lines of a version that weigh something. */
-export function partsOfLines(lines: readonly SavedLine[], larder: Larder): Part[] {
+/**
+ * The lines of a version that weigh something.
+ * @param read the same lines as they were read, to know where their words stand
+ */
+export function partsOf(
+  lines: readonly SavedLine[],
+  larder: Larder,
+  read: readonly ParsedLine[] = [],
+): Part[] {
   return lines.flatMap((line, index): Part[] =>
-    line.grams === null ? [] : [{ ...partOf(line, index, larder), at: [] }],
+    line.grams === null ? [] : [{ ...partOf(line, index, larder), at: read[index]?.at ?? [] }],
   );
 }
+
+/** The same by their index in the lines. */
+export function partsByLine(lines: readonly SavedLine[], larder: Larder): ReadonlyMap<number, Part> {
+  return byLine(partsOf(lines, larder));
+}
+
+export const byLine = (parts: readonly Part[]): ReadonlyMap<number, Part> =>
+  new Map(parts.map((part) => [part.line, part]));
+
+/** What goes into a step. */
+export const partsIn = ({ lines }: Pick<SavedStep, 'lines'>, parts: ReadonlyMap<number, Part>): Part[] =>
+  lines.flatMap((line) => parts.get(line) ?? []);
 
 function partOf(line: SavedLine, index: number, larder: Larder): Omit<Part, 'at'> {
   const ingredient = line.ingredientId === null ? undefined : larder.ingredient(line.ingredientId);

@@ -8,27 +8,38 @@ import { methodKind } from './kinds';
 import { isReadyGel, type Part } from './parts';
 
 /** Ways whose lines share pot, soak, melting or blender and are one step, in the order in which they are done. */
-const TOGETHER: readonly (readonly string[])[] = [
-  ['made-water'],
-  ['ferment'],
-  ['cold-soak', 'hot-soak'],
-  ['brew'],
-  ['gel', 'decoction', 'boiled-soft'],
-  ['bloom'],
-  ['cooked-paste'],
-  ['melt'],
-  ['gum'],
-  ['puree'],
-  ['paste', 'stir-in'],
-];
+const TOGETHER = {
+  'made-water': ['made-water'],
+  ferment: ['ferment'],
+  soak: ['cold-soak', 'hot-soak'],
+  brew: ['brew'],
+  pot: ['gel', 'decoction', 'boiled-soft'],
+  bloom: ['bloom'],
+  starch: ['cooked-paste'],
+  melt: ['melt'],
+  gum: ['gum'],
+  blender: ['puree'],
+  bowl: ['paste', 'stir-in'],
+} as const satisfies Readonly<Record<string, readonly string[]>>;
+type Group = keyof typeof TOGETHER;
+const IN_ORDER = Object.keys(TOGETHER) as Group[];
 /** Where a liquid goes first: into the pot, the soak, the blender, else the bowl. */
-const BLENDED = 9;
-const STIRRED = 10;
-const TAKES_LIQUID: readonly number[] = [4, 1, 2, 3, 6, 5, 8, 9, 10];
+const TAKES_LIQUID: readonly Group[] = [
+  'pot',
+  'ferment',
+  'soak',
+  'brew',
+  'starch',
+  'bloom',
+  'gum',
+  'blender',
+];
+/** What leaves the bowl hot for the rest. */
+const HEATED: readonly Group[] = ['soak', 'pot', 'bloom', 'starch', 'melt'];
 /** Soaks beyond this are a choice: without a word of it a hot one is as good, minutes (working assumption). */
 const LONG_SOAK = 60;
 /** Share of its slip that a preparation leaves in, from which it is made for that. */
-const SLIPPERY = 0.5;
+export const SLIPPERY = 0.5;
 /** Mucilage of a gum, g in 100 g. */
 const MOSTLY_GUM = 50;
 /** Water, g in 100 g, from which a carrier is what others are soaked in. */
@@ -164,36 +175,34 @@ const isBulk = ({ ingredient }: Part): boolean =>
 
 function grouped(parts: readonly Part[], liquid: Part | undefined): SavedStep[] {
   const kinds = new Map(parts.map((part) => [part, kindOf(part)]));
-  const groups = TOGETHER.map((together) => parts.filter((part) => together.includes(kinds.get(part) ?? '')));
-  const isHot = [2, 4, 5, 6, 7].some((group) =>
-    (groups[group] ?? []).some((part) => isHotKind(kinds.get(part))),
+  const groups = new Map<Group, readonly Part[]>(
+    IN_ORDER.map((group) => {
+      const together: readonly string[] = TOGETHER[group];
+      return [group, parts.filter((part) => together.includes(kinds.get(part) ?? ''))];
+    }),
   );
+  const inGroup = (group: Group) => groups.get(group) ?? [];
+  const isHot = HEATED.some((group) => inGroup(group).some((part) => kinds.get(part) !== 'cold-soak'));
   // Everything cold goes into a blender that is in use anyway: there is nothing else to wash up.
-  if (!isHot && groups[BLENDED]?.length) {
-    groups[BLENDED] = [...groups[BLENDED], ...(groups[STIRRED] ?? [])];
-    groups[STIRRED] = [];
+  if (!isHot && inGroup('blender').length > 0) {
+    groups.set('blender', [...inGroup('blender'), ...inGroup('bowl')]);
+    groups.set('bowl', []);
   }
-  const liquidAt = TAKES_LIQUID.find((group) => groups[group]?.length) ?? groups.length - 1;
-  const isOnly = groups.filter((group) => group.length > 0).length === 1;
-  const steps = groups.flatMap((own, group): SavedStep[] => {
+  const liquidAt = TAKES_LIQUID.find((group) => inGroup(group).length > 0) ?? 'bowl';
+  const isOnly = IN_ORDER.filter((group) => inGroup(group).length > 0).length === 1;
+  const steps = IN_ORDER.flatMap((group): SavedStep[] => {
+    const own = inGroup(group);
     const poured = group === liquidAt ? liquid : undefined;
     if (own.length === 0) return poured ? [stepOf('stir-together', [poured])] : [];
+    if (group === 'bowl') {
+      const isPaste = own.some((part) => kinds.get(part) === 'paste');
+      return [stirred(own, poured, { isHot, isOnly, isPaste })];
+    }
     const { id, waitMinutes } = longest(own, kinds);
-    if (group < groups.length - 1) return [stepOf(id, own, { liquid: poured, waitMinutes })];
-    return [
-      stirred(own, poured, { isHot, isOnly, isPaste: own.some((part) => kinds.get(part) === 'paste') }),
-    ];
+    return [stepOf(id, own, { liquid: poured, waitMinutes })];
   });
-  return withBlending(steps, parts, groups[BLENDED] ?? []);
+  return withBlending(steps, parts, inGroup('blender'));
 }
-
-const isHotKind = (id: string | undefined): boolean =>
-  id !== undefined &&
-  id !== 'cold-soak' &&
-  id !== 'made-water' &&
-  id !== 'stir-in' &&
-  id !== 'paste' &&
-  id !== 'puree';
 
 /** Of several ways in one step, the one that takes the longest says how. */
 function longest(

@@ -7,7 +7,7 @@ import { parseRecipe } from '../../recipe/parsing';
 import type { SavedStep } from '../../records/shapes';
 import { leftOversOf } from './leftovers';
 import { methodOfText, shownMethod } from './method';
-import { partsOfLines } from './parts';
+import { partsOf } from './parts';
 import { coolBelow, isHotDeed } from './shortest';
 import { warningsOf } from './warnings';
 import { waysOf } from './ways';
@@ -33,7 +33,7 @@ const MOST_UNTOLD = 6;
 const made = (text: string) => {
   const parsed = valueOf(parseRecipe(text));
   const lines = parsed.lines.map((line) => savedLine(line, text));
-  const steps = methodOfText(text, parsed, CATALOGUE_LARDER);
+  const steps = methodOfText(parsed, lines, CATALOGUE_LARDER);
   return {
     steps,
     lines,
@@ -42,9 +42,9 @@ const made = (text: string) => {
 };
 
 /** What heat would spoil enters no step that is hot, and none that follows one before it has cooled. */
-function entersHot(steps: readonly SavedStep[], lines: Parameters<typeof partsOfLines>[0]): boolean {
+function entersHot(steps: readonly SavedStep[], lines: Parameters<typeof partsOf>[0]): boolean {
   const late = new Set(
-    partsOfLines(lines, CATALOGUE_LARDER)
+    partsOf(lines, CATALOGUE_LARDER)
       .filter((part) => (coolBelow(part) ?? 60) < 60)
       .map(({ line }) => line),
   );

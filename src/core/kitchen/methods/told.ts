@@ -1,7 +1,7 @@
 import type { ParsedRecipe, Stretch, ToldStep } from '../../recipe/larder';
 import type { Deed, SavedStep } from '../../records/shapes';
 import { unbraced, type Part } from './parts';
-import { coolBelow, isPowder, stepOf } from './shortest';
+import { coolBelow, isHotDeed, isPowder, stepOf } from './shortest';
 
 /** Deeds that are done on the hair or after it, not in the kitchen. */
 const ON_HAIR: ReadonlySet<Deed> = new Set<Deed>(['apply', 'rinse', 'follow', 'keep']);
@@ -108,7 +108,7 @@ export function toldMethod(told: readonly ToldStep[], parts: readonly Part[]): S
       by: 'told',
       deeds,
     };
-    isHot = !deeds.includes('cool') && (isHot || deeds.includes('boil') || deeds.includes('heat'));
+    isHot = !deeds.includes('cool') && (isHot || deeds.some(isHotDeed));
     return [...before, saved];
   });
   return last.length > 0 ? [...steps, stepOf('stir-in', last)] : steps;
@@ -235,8 +235,7 @@ function placeOf(part: Part, told: readonly ToldStep[], all: readonly Part[]): n
 }
 
 const STIRS: ReadonlySet<Deed> = new Set<Deed>(['mix', 'whip', 'blend', 'take']);
-const isHotStep = (step: ToldStep | undefined): boolean =>
-  step !== undefined && (step.deeds.includes('heat') || step.deeds.includes('boil'));
+const isHotStep = (step: ToldStep | undefined): boolean => step !== undefined && step.deeds.some(isHotDeed);
 
 /** Her words, with {0} for a line that is named there; the others stand behind in brackets. */
 function textOf(step: ToldStep, parts: readonly Part[]): string {

@@ -4,8 +4,8 @@ import type { Larder } from '../../recipe/larder';
 import type { KeepingClass, SavedLine, SavedStep } from '../../records/shapes';
 import { keepingRule } from '../batches';
 import { methodKind } from './kinds';
-import { partsOfLines, type Part } from './parts';
-import { isPowder, isSolid } from './shortest';
+import { partsByLine, partsIn, type Part } from './parts';
+import { isPowder, isSolid, SLIPPERY } from './shortest';
 
 /** What there is to know about a way of making: what it leaves in the bowl, and what may go wrong. */
 export interface Way {
@@ -19,15 +19,11 @@ export interface Way {
 
 /** A day in oil is an infusion by cold, minutes; it takes weeks. */
 const DAY_MINUTES = 1440;
-const SLIPPERY = 0.5;
 
 /** The ways that a method goes, in its order, each once; a told step goes the way that its deeds and lines say. */
 export function waysOf(steps: readonly SavedStep[], lines: readonly SavedLine[], larder: Larder): Way[] {
-  const parts = new Map(partsOfLines(lines, larder).map((part) => [part.line, part]));
-  const ids = steps.flatMap((step) => {
-    const own = step.lines.flatMap((line) => parts.get(line) ?? []);
-    return step.way ?? wayOf(step, own) ?? [];
-  });
+  const parts = partsByLine(lines, larder);
+  const ids = steps.flatMap((step) => step.way ?? wayOf(step, partsIn(step, parts)) ?? []);
   return [...new Set(ids)].map((id) => {
     const { label, survives, wrong, keeping } = methodKind(id);
     return { id, label, survives, wrong, keeps: keeping && keepsText(keeping) };

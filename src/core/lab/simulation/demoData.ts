@@ -233,7 +233,8 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string, larder: 
   const parsed = parseRecipe(text, { larder });
   invariant(parsed.ok, `the demo recipe ${recipe.name} cannot be read`);
   const { recipeId, name, use, contactMinutes, warmth } = recipe;
-  const method = toldSteps(text, parsed.value, larder);
+  const lines = parsed.value.lines.map((line) => savedLine(line, text));
+  const method = toldSteps(parsed.value, lines, larder);
   return {
     id,
     recordedAt,
@@ -242,7 +243,7 @@ function demoRecipe(recipe: DemoRecipe, id: string, recordedAt: string, larder: 
     version: 1,
     name,
     text,
-    lines: parsed.value.lines.map((line) => savedLine(line, text)),
+    lines,
     ...(parsed.value.told.strained ? { strained: true } : {}),
     ...(method ? { method } : {}),
     use,

@@ -109,7 +109,10 @@ const ROLE_RULES: Record<TreatmentRole, Rule> = {
 const GRITTY_FIBRE = 5;
 
 /** Whether a ground or sifted plant is left in, unstrained. */
-export function leavesGrit({ ingredient, preparation }: WeighedLine): boolean {
+export function leavesGrit({
+  ingredient,
+  preparation,
+}: Pick<WeighedLine, 'ingredient' | 'preparation'>): boolean {
   return (
     preparation !== null &&
     !preparation.strain &&
