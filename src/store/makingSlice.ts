@@ -43,8 +43,8 @@ export const makingSlice = createSlice({
       if (state) state.waterAddedGrams = action.payload;
     },
     /** All of it is made; what is asked is how much came out. */
-    allDone(state, action: PayloadAction<readonly string[]>) {
-      if (state) state.done = [...action.payload];
+    allDone(state, action: PayloadAction<{ readonly steps: number }>) {
+      if (state) state.done = Array.from({ length: action.payload.steps }, (_, index) => String(index));
     },
     makingEnded: () => null,
   },

@@ -8,6 +8,7 @@ import {
   headChosen,
   lineWeighed,
   makeStore,
+  allDone,
   makingEnded,
   makingStarted,
   recordsAdded,
@@ -171,6 +172,8 @@ describe('a making that is under way', () => {
       weighed: { 0: 31.5 },
       waterAddedGrams: 25,
     });
+    again.dispatch(allDone({ steps: 3 }));
+    expect(selectMaking(again.getState())?.done).toEqual(['0', '1', '2']);
     again.dispatch(makingEnded());
     await settle();
     expect(selectMaking((await open(memory)).getState())).toBeNull();

@@ -1,6 +1,8 @@
 import * as RadioGroup from '@rn-primitives/radio-group';
+import type { ReactNode } from 'react';
 import { Text } from 'react-native';
 import { chipBox } from './Button';
+import { FieldGroup } from './Field';
 
 interface ChoiceProps<Value> {
   readonly label: string;
@@ -47,5 +49,25 @@ export function Choice<Value extends string | number>({
         );
       })}
     </RadioGroup.Root>
+  );
+}
+
+interface LabelledChoiceProps<Value> extends ChoiceProps<Value> {
+  readonly help?: string | undefined;
+  /** What stands under the options. */
+  readonly children?: ReactNode;
+}
+
+/** A choice under its label. */
+export function LabelledChoice<Value extends string | number>({
+  help,
+  children,
+  ...choice
+}: LabelledChoiceProps<Value>) {
+  return (
+    <FieldGroup label={choice.label} help={help}>
+      <Choice {...choice} />
+      {children}
+    </FieldGroup>
   );
 }

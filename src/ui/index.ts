@@ -1,6 +1,6 @@
 export { Button, ButtonBox, Chip } from './Button';
 export { DateField } from './DateField';
-export { Choice } from './Choice';
+export { Choice, LabelledChoice } from './Choice';
 export { Field, FieldGroup } from './Field';
 export { Screen } from './Screen';
 export { Body, Heading, Lead, Problem, Small, Strong } from './Text';

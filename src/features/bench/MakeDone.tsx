@@ -15,7 +15,7 @@ import {
   type CalendarDay,
   type Result,
 } from '@/core/base/measures';
-import { keepingOf } from '@/core/kitchen/batches';
+import { batchEvent, keepingOf } from '@/core/kitchen/batches';
 import { afterMaking, fractionText, realYieldGrams } from '@/core/kitchen/making';
 import { leftOversOf } from '@/core/kitchen/methods';
 import { remainingGrams } from '@/core/recipe/larder';
@@ -219,17 +219,12 @@ function takenFrom(parts: readonly ShelfPart[], day: CalendarDay): StoredRecord[
       Math.max(HALF, Math.round(wanted / item.batch.portionGrams / HALF) * HALF),
     );
     return [
-      {
-        ...newStamp(),
-        kind: 'batch-event',
+      batchEvent(newStamp(), {
         batchId: item.batch.batchId,
         day: day < item.batch.madeOn ? item.batch.madeOn : day,
         what: 'used',
         portions,
-        place: null,
-        headId: null,
-        reason: '',
-      },
+      }),
     ];
   });
 }

@@ -123,8 +123,8 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
   const { draft, change, amounts, factor } = useAmount(facts, head?.headId);
   const scale = factor.ok ? factor.value : 1;
   const making = useMemo(
-    () => makingOf(recipe, scale, larder, pantry, school),
-    [recipe, scale, larder, pantry, school],
+    () => (scale === 1 ? written : makingOf(recipe, scale, larder, pantry, school)),
+    [recipe, scale, written, larder, pantry, school],
   );
   const shelfParts = useShelfParts(making.ok ? making.value.lines : NO_LINES);
   if (!making.ok)
@@ -148,7 +148,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
         startedAt: new Date().toISOString(),
       }),
     );
-    if (isMade) dispatch(allDone(making.value.steps.map((_, index) => String(index))));
+    if (isMade) dispatch(allDone({ steps: making.value.steps.length }));
   };
   return (
     <Screen

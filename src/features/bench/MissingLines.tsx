@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { errorText, lineInView } from '@/core/kitchen/making';
 import { inStock } from '@/core/kitchen/pantry';
 import type { Larder } from '@/core/recipe/larder';
-import type { PantryItem } from '@/core/records/shapes';
+import type { PantryItem, SavedLine } from '@/core/records/shapes';
 import { Button, Small, Strong } from '@/ui';
 import { grams } from '../shared/amounts';
 import type { Making, makingOf } from './makingOf';
@@ -15,11 +15,8 @@ export function MissingLines(props: LinesProps) {
   const { making, larder, pantry } = props;
   const [asks, setAsks] = useState(false);
   const short = making.lines.flatMap((line) => {
-    const item = line.ingredientId === null ? undefined : pantry.get(line.ingredientId);
-    const left = item?.gramsLeft ?? null;
-    return left !== null && line.grams !== null && left < line.grams
-      ? [{ name: lineInView(line, larder).name, left }]
-      : [];
+    const left = tooLittleOf(line, pantry);
+    return left === null ? [] : [{ name: lineInView(line, larder).name, left }];
   });
   return (
     <View className="gap-2">
@@ -47,6 +44,15 @@ interface LinesProps {
   readonly school: Parameters<typeof makingOf>[4];
 }
 
+/** Grams in the pantry where they are fewer than a line wants; null where there is enough, or nobody knows. */
+function tooLittleOf(
+  { ingredientId, grams: wanted }: Pick<SavedLine, 'ingredientId' | 'grams'>,
+  pantry: ReadonlyMap<string, PantryItem>,
+): number | null {
+  const left = ingredientId === null ? null : (pantry.get(ingredientId)?.gramsLeft ?? null);
+  return left !== null && wanted !== null && left < wanted ? left : null;
+}
+
 /** Every line by scale and by spoon, with the error of each, and a way out when it is missing. */
 function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
   const [missing, setMissing] = useState<number | null>(null);
@@ -57,7 +63,7 @@ function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
         const { name, words, grams: weight, spoons } = lineInView(line, larder);
         const error = errorText(spoons.error);
         const item = line.ingredientId === null ? undefined : pantry.get(line.ingredientId);
-        const short = item && item.gramsLeft !== null && item.gramsLeft < line.grams;
+        const left = tooLittleOf(line, pantry);
         return (
           <View key={index} role="listitem" className="gap-1 border-t border-line py-2">
             <View className="flex-row justify-between gap-3">
@@ -68,8 +74,8 @@ function LinesToMeasure({ making, larder, pantry, school }: LinesProps) {
               <Small>
                 {spoons.text}
                 {error ? ` (${error})` : ''}
-                {short
-                  ? t` · only ${{ grams: grams(item.gramsLeft ?? 0) }} in the pantry`
+                {left !== null
+                  ? t` · only ${{ grams: grams(left) }} in the pantry`
                   : inStock(item)
                     ? t` · in the pantry`
                     : ''}

@@ -34,3 +34,38 @@ describe('a recipe as typed', () => {
     expect(problem(part)?.message).toContain(said);
   });
 });
+
+describe('how a recipe that is typed is made', () => {
+  const TOLD = 'Simmer 3 tbsp linseed in 2 cups water for 8 minutes, strain. Stir in a spoon of honey.';
+  const saved = (part: Partial<RecipeDraft>, before?: Parameters<typeof versionFromDraft>[3]) => {
+    const result = versionFromDraft({ ...good, ...part }, stamp, READING, before);
+    if (!result.ok) throw new Error(result.problems[0].message);
+    return result.value;
+  };
+
+  it('is kept where it is told, and left to be found where it is not', () => {
+    expect(saved({ text: TOLD }).method?.every(({ by }) => by === 'told')).toBe(true);
+    expect(saved({ text: '2 tbsp honey\n3 tbsp yogurt' }).method).toBeUndefined();
+  });
+
+  it('stays as it was put in order by hand as long as the text does', () => {
+    const told = saved({ text: TOLD });
+    const method = [...(told.method ?? [])].reverse();
+    const before = { ...told, method, arranged: true as const };
+    expect(saved({ text: TOLD, contactMinutes: '40' }, before)).toMatchObject({ method, arranged: true });
+    const changed = saved({ text: `${TOLD} 1 tsp argan oil.` }, before);
+    expect(changed.arranged).toBeUndefined();
+    expect(changed.method).not.toEqual(method);
+  });
+
+  it('keeps her words of an amount, and none where they say another', () => {
+    const words = (text: string) => saved({ text }).lines.map(({ told }) => told?.words);
+    expect(words('two ripe bananas\na good glug of olive oil')).toEqual([
+      'two ripe bananas',
+      'a good glug of olive oil',
+    ]);
+    expect(words('2 eggs, or rather one')).toEqual([undefined]);
+    expect(words('about 3/4 of a cup of aloe gel')).toEqual([undefined]);
+    expect(words('banana (2)')).toEqual([undefined]);
+  });
+});

@@ -5,7 +5,7 @@ import { VIEWS } from '@/core/base/measures';
 import { schoolWords } from '@/core/recipe/classification';
 import { SCHOOLS, type School, Head } from '@/core/records/shapes';
 import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
-import { Button, Choice, FieldGroup, Screen, Small } from '@/ui';
+import { Button, FieldGroup, LabelledChoice, Screen, Small } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import { SchoolRows } from '../shared/SchoolRows';
@@ -40,28 +40,26 @@ function Schools({ head }: { head: Head }) {
       side={<MeasuredInstead />}
     >
       <HeadPicker />
-      <FieldGroup label={t`What counts as protein`}>
-        <Choice
-          label={t`What counts as protein`}
-          options={SCHOOLS.map((value) => ({ value, label: schoolWords()[value].label }))}
-          value={head.school}
-          onChange={chooseSchool}
-        />
+      <LabelledChoice
+        label={t`What counts as protein`}
+        options={SCHOOLS.map((value) => ({ value, label: schoolWords()[value].label }))}
+        value={head.school}
+        onChange={chooseSchool}
+      >
         <SchoolSides
           sides={SCHOOLS.map((value) => ({ value, ...schoolWords()[value] }))}
           inForce={head.school}
         />
-      </FieldGroup>
+      </LabelledChoice>
       <SchoolRows choices={choices} change={change} />
-      <FieldGroup label={t`Spoons or grams`}>
-        <Choice
-          label={t`Spoons or grams`}
-          options={VIEWS.map((value) => ({ value, label: viewWords()[value].label }))}
-          value={view}
-          onChange={(chosen) => dispatch(prefsChanged({ view: chosen }))}
-        />
+      <LabelledChoice
+        label={t`Spoons or grams`}
+        options={VIEWS.map((value) => ({ value, label: viewWords()[value].label }))}
+        value={view}
+        onChange={(chosen) => dispatch(prefsChanged({ view: chosen }))}
+      >
         <SchoolSides sides={VIEWS.map((value) => ({ value, ...viewWords()[value] }))} inForce={view} />
-      </FieldGroup>
+      </LabelledChoice>
     </Screen>
   );
 }

@@ -14,7 +14,7 @@ import {
   WEEK_STARTS,
   type Prefs,
 } from '@/store';
-import { Button, Choice, Field, FieldGroup, Heading, Screen, Small } from '@/ui';
+import { Button, Field, Heading, LabelledChoice, Screen, Small } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import {
   cupKinds,
@@ -41,7 +41,7 @@ export function SettingsScreen() {
       sideShare="half"
       side={<Elsewhere />}
     >
-      <Setting
+      <LabelledChoice
         label={t`Language`}
         options={[
           { value: 'system', label: t`as the browser` },
@@ -50,7 +50,7 @@ export function SettingsScreen() {
         value={prefs.language}
         onChange={(language) => set({ language })}
       />
-      <Setting
+      <LabelledChoice
         label={t`Light or dark`}
         options={[
           { value: 'system', label: t`as the device` },
@@ -60,13 +60,13 @@ export function SettingsScreen() {
         value={prefs.theme}
         onChange={(theme) => set({ theme })}
       />
-      <Setting
+      <LabelledChoice
         label={t`Size of text`}
         options={TEXT_SIZES.map((value) => ({ value, label: textSizeWords()[value] }))}
         value={prefs.textSize}
         onChange={(textSize) => set({ textSize })}
       />
-      <Setting
+      <LabelledChoice
         label={t`Movement on screen`}
         options={[
           { value: 'system', label: t`as the device` },
@@ -75,7 +75,7 @@ export function SettingsScreen() {
         value={prefs.motion}
         onChange={(motion) => set({ motion })}
       />
-      <Setting
+      <LabelledChoice
         label={t`When a clock runs out`}
         options={[
           { value: 'on', label: t`ring` },
@@ -84,7 +84,7 @@ export function SettingsScreen() {
         value={prefs.sound ? 'on' : 'off'}
         onChange={(value) => set({ sound: value === 'on' })}
       />
-      <Setting
+      <LabelledChoice
         label={t`Steps of a wash day`}
         options={[
           { value: 'off', label: t`to read` },
@@ -93,13 +93,13 @@ export function SettingsScreen() {
         value={prefs.aloud ? 'on' : 'off'}
         onChange={(value) => set({ aloud: value === 'on' })}
       />
-      <Setting
+      <LabelledChoice
         label={t`Amounts in`}
         options={VIEWS.map((value) => ({ value, label: viewWords()[value].label }))}
         value={prefs.view}
         onChange={(view) => set({ view })}
       />
-      <Setting
+      <LabelledChoice
         label={t`A cup is`}
         options={cupKinds().map((value) => ({ value, label: cupWords()[value] }))}
         value={prefs.cup}
@@ -121,7 +121,7 @@ export function SettingsScreen() {
         onChange={(mySpoon) => set({ mySpoon })}
         testID="my-spoon"
       />
-      <Setting
+      <LabelledChoice
         label={t`Recipes by ear`}
         options={[
           { value: 'off', label: t`typed only` },
@@ -130,19 +130,19 @@ export function SettingsScreen() {
         value={prefs.dictation ? 'on' : 'off'}
         onChange={(value) => set({ dictation: value === 'on' })}
       />
-      <Setting
+      <LabelledChoice
         label={t`A week begins on`}
         options={WEEK_STARTS.map((value) => ({ value, label: weekStartWords()[value] }))}
         value={prefs.weekStart}
         onChange={(weekStart) => set({ weekStart })}
       />
-      <Setting
+      <LabelledChoice
         label={t`Looking for the best plan`}
         options={EFFORTS.map((value) => ({ value, label: effortWords()[value] }))}
         value={prefs.effort}
         onChange={(effort) => set({ effort })}
       />
-      <Setting
+      <LabelledChoice
         label={t`Single keys lead to places`}
         options={[
           { value: 'on', label: t`yes; ? lists them` },
@@ -190,21 +190,6 @@ function OwnMeasure({ label, help, value, limits: { least, most }, onChange, tes
       className="w-field-l"
       testID={testID}
     />
-  );
-}
-
-interface SettingProps<Value extends string> {
-  readonly label: string;
-  readonly options: readonly { readonly value: Value; readonly label: string }[];
-  readonly value: Value;
-  readonly onChange: (value: Value) => void;
-}
-
-function Setting<Value extends string>({ label, options, value, onChange }: SettingProps<Value>) {
-  return (
-    <FieldGroup label={label}>
-      <Choice label={label} options={options} value={value} onChange={onChange} />
-    </FieldGroup>
   );
 }
 

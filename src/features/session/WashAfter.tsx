@@ -8,7 +8,18 @@ import { expectedMaskGrams } from '@/core/hair/state';
 import type { Larder } from '@/core/recipe/larder';
 import { ofKind, type StoredRecord, Place, Head, Rating } from '@/core/records/shapes';
 import { selectLiveRecords, useAppDispatch, useAppSelector, washClosed } from '@/store';
-import { Body, Button, Choice, Field, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Field,
+  FieldGroup,
+  Heading,
+  LabelledChoice,
+  Screen,
+  Small,
+  Strong,
+} from '@/ui';
 import { numberFrom } from '../shared/amounts';
 import { newStamp } from '../shared/stamp';
 import { stepOutcomeWords } from '../shared/stepWords';
@@ -98,17 +109,15 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
               />
             </FieldGroup>
             {answer.left > 0 && treatment?.batchId === null ? (
-              <FieldGroup label={t`Where it goes`}>
-                <Choice
-                  label={t`Where it goes`}
-                  options={[
-                    ...places.map((value) => ({ value, label: value })),
-                    { value: thrown(), label: thrown() },
-                  ]}
-                  value={answer.place ?? thrown()}
-                  onChange={(place) => setUse(slot, { place: place === thrown() ? null : (place as Place) })}
-                />
-              </FieldGroup>
+              <LabelledChoice
+                label={t`Where it goes`}
+                options={[
+                  ...places.map((value) => ({ value, label: value })),
+                  { value: thrown(), label: thrown() },
+                ]}
+                value={answer.place ?? thrown()}
+                onChange={(place) => setUse(slot, { place: place === thrown() ? null : (place as Place) })}
+              />
             ) : null}
             <Field
               label={t`Grams that went on, if you weighed`}

@@ -7,6 +7,7 @@ import {
   type WashRun,
   type Worn,
 } from '@/core/hair/history';
+import { batchEvent } from '@/core/kitchen/batches';
 import { usedVersion, type Larder } from '@/core/recipe/larder';
 import {
   NO_MARKS,
@@ -133,17 +134,13 @@ function shelfRecords(told: Told, treatment: DayTreatment, answer: UseAnswer): (
   const { batchId } = treatment;
   if (batchId !== null)
     return [
-      {
-        ...stamp(),
-        kind: 'batch-event',
+      batchEvent(stamp(), {
         batchId,
         day: run.day,
         what: 'used',
         portions: answer.left === 0.5 ? 0.5 : 1,
-        place: null,
         headId: run.headId,
-        reason: '',
-      },
+      }),
     ];
   const version = larder.used(treatment);
   if (answer.left === 0 || answer.place === null || !version) return [];

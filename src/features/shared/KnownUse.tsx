@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { addDays, calendarDaySchema, type CalendarDay } from '@/core/base/measures';
 import type { Head, RecipeVersion, StoredRecord } from '@/core/records/shapes';
-import { Button, Choice, DateField, FieldGroup, Problem, Small } from '@/ui';
+import { Button, DateField, LabelledChoice, Problem, Small } from '@/ui';
 import { sessionOf } from './sessionOf';
 import { newStamp } from './stamp';
 import { useAddRecords } from './useAddRecords';
@@ -83,40 +83,35 @@ export function KnownUse({ recipe, head, onClose }: KnownUseProps) {
   };
   return (
     <View className="gap-3" testID="known-use">
-      <FieldGroup label={t`Last time`}>
-        <Choice
-          label={t`Last time`}
-          value={last}
-          onChange={setLast}
-          options={lastTimes()}
-          testID="known-last"
-        />
+      <LabelledChoice
+        label={t`Last time`}
+        value={last}
+        onChange={setLast}
+        options={lastTimes()}
+        testID="known-last"
+      >
         {last === 'day' ? (
           <DateField label={t`Last time on`} value={day} onChange={setDay} testID="known-day" />
         ) : null}
         {problem ? <Problem live>{problem}</Problem> : null}
-      </FieldGroup>
-      <FieldGroup label={t`How often`}>
-        <Choice
-          label={t`How often`}
-          value={every}
-          onChange={setEvery}
-          options={howOften()}
-          testID="known-often"
-        />
-      </FieldGroup>
-      <FieldGroup label={t`How the skin took it`}>
-        <Choice
-          label={t`How the skin took it`}
-          value={reacted}
-          onChange={setReacted}
-          options={[
-            { value: 'no', label: t`no reaction` },
-            { value: 'yes', label: t`a reaction` },
-          ]}
-          testID="known-reaction"
-        />
-      </FieldGroup>
+      </LabelledChoice>
+      <LabelledChoice
+        label={t`How often`}
+        value={every}
+        onChange={setEvery}
+        options={howOften()}
+        testID="known-often"
+      />
+      <LabelledChoice
+        label={t`How the skin took it`}
+        value={reacted}
+        onChange={setReacted}
+        options={[
+          { value: 'no', label: t`no reaction` },
+          { value: 'yes', label: t`a reaction` },
+        ]}
+        testID="known-reaction"
+      />
       <View className="flex-row flex-wrap gap-3">
         <Button tone="main" label={t`Save that I've used it`} onPress={save} testID="save-known" />
         <Button label={t`Close`} onPress={onClose} />

@@ -1,5 +1,5 @@
 import type { PlanChoices } from '@/core/plan/agenda';
-import { Choice, FieldGroup } from '@/ui';
+import { LabelledChoice } from '@/ui';
 import { schoolChoices } from './schoolChoices';
 import { SchoolSides } from './SchoolSides';
 
@@ -11,22 +11,19 @@ interface SchoolRowsProps {
 /** What makers disagree on: what is in force, with its sentence, and the other side one tap away. */
 export function SchoolRows({ choices, change }: SchoolRowsProps) {
   return schoolChoices().map(({ key, label, options }) => (
-    <FieldGroup key={key} label={label}>
-      <Choice<string>
-        label={label}
-        options={options}
-        value={choices[key]}
-        onChange={(value) =>
-          change(
-            { [key]: value },
-            `${label}: ${options.find((each) => each.value === value)?.label ?? value}.`,
-          )
-        }
-      />
+    <LabelledChoice<string>
+      key={key}
+      label={label}
+      options={options}
+      value={choices[key]}
+      onChange={(value) =>
+        change({ [key]: value }, `${label}: ${options.find((each) => each.value === value)?.label ?? value}.`)
+      }
+    >
       <SchoolSides<string>
         sides={options.map(({ hint, ...option }) => ({ ...option, meaning: hint }))}
         inForce={choices[key]}
       />
-    </FieldGroup>
+    </LabelledChoice>
   ));
 }

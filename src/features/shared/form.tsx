@@ -10,7 +10,7 @@ import {
 } from 'react-hook-form';
 import { View } from 'react-native';
 import type { Result } from '@/core/base/measures';
-import { Chip, Choice, DateField, Field, FieldGroup, Problem } from '@/ui';
+import { Chip, DateField, Field, FieldGroup, LabelledChoice, Problem } from '@/ui';
 
 /**
  * Lets a form be checked by the core: a check that makes a record from a draft, or says what is wrong and where.
@@ -111,19 +111,19 @@ export function FormChoice<Draft extends FieldValues>({
 }: FormChoiceProps<Draft>) {
   const { field, fieldState } = useController({ control, name });
   return (
-    <FieldGroup label={label} help={help}>
-      <Choice<string | number>
-        label={label}
-        options={options}
-        value={field.value as string | number | null}
-        onChange={(value) => {
-          field.onChange(value);
-          // A choice is made in one tap: there is nothing to leave first.
-          field.onBlur();
-        }}
-      />
+    <LabelledChoice<string | number>
+      label={label}
+      help={help}
+      options={options}
+      value={field.value as string | number | null}
+      onChange={(value) => {
+        field.onChange(value);
+        // A choice is made in one tap: there is nothing to leave first.
+        field.onBlur();
+      }}
+    >
       {fieldState.error?.message ? <Problem live>{fieldState.error.message}</Problem> : null}
-    </FieldGroup>
+    </LabelledChoice>
   );
 }
 

@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
-import { batchLines, movingForbidden, type ShelfItem } from '@/core/kitchen/batches';
+import { batchEvent, batchLines, movingForbidden, type ShelfItem } from '@/core/kitchen/batches';
 import { judgeWeighed } from '@/core/recipe/safety';
 import type { BatchEvent, Place, Head } from '@/core/records/shapes';
 import { selectHeads, useAppSelector } from '@/store';
@@ -32,22 +32,7 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
   const head = heads.find((each) => each.headId === headId);
   const { batch, name } = item;
   const event = (part: Pick<BatchEvent, 'what'> & Partial<BatchEvent>, said: string) =>
-    add(
-      [
-        {
-          ...newStamp(),
-          kind: 'batch-event',
-          batchId: batch.batchId,
-          day: today,
-          portions: null,
-          place: null,
-          headId: null,
-          reason: '',
-          ...part,
-        },
-      ],
-      said,
-    );
+    add([batchEvent(newStamp(), { batchId: batch.batchId, day: today, ...part })], said);
   const move = (place: Place) => {
     const why = movingForbidden(item, place);
     setProblem(why ?? null);

@@ -1,6 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { addDays, formatDay } from '@/core/base/measures';
+import { addDays, formatDay, type CalendarDay } from '@/core/base/measures';
 import { USE_FIRST_DAYS } from '@/core/kitchen/batches';
 import type { ShelfNote } from '@/core/plan/question';
 import { ofKind } from '@/core/records/shapes';
@@ -25,36 +25,43 @@ function LeftoversDue() {
   return ofKind(useAppSelector(selectLiveRecords), 'leftover')
     .filter(({ useBy }) => useBy <= addDays(today, USE_FIRST_DAYS))
     .map(({ id, name, useBy }) => (
-      <Entry
+      <Due
         key={id}
-        title={useBy < today ? t`Throw out: ${name}` : t`Use first: ${name}`}
-        text={
-          useBy < today
-            ? t`Past since ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`
-            : t`Good until ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`
-        }
-      >
-        <Button
-          label={t`To the shelf`}
-          hint={t`To the shelf, ${name}`}
-          onPress={() => router.push('/shelf')}
-        />
-      </Entry>
+        name={name}
+        isPast={useBy < today}
+        useBy={useBy}
+        good={t`Good until ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`}
+      />
     ));
 }
 
 function BatchesDue({ shelf }: { shelf: readonly ShelfNote[] }) {
   return shelf.map(({ batchId, name, state, useBy, left }) => (
-    <Entry
+    <Due
       key={batchId}
-      title={state === 'past' ? t`Throw out: ${name}` : t`Use first: ${name}`}
-      text={
-        state === 'past'
-          ? t`Past since ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`
-          : t`${plural(left, { one: '# portion', other: '# portions' })}, good until ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`
-      }
+      name={name}
+      isPast={state === 'past'}
+      useBy={useBy}
+      good={t`${plural(left, { one: '# portion', other: '# portions' })}, good until ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.`}
+    />
+  ));
+}
+
+interface DueProps {
+  readonly name: string;
+  readonly isPast: boolean;
+  readonly useBy: CalendarDay;
+  /** What is said of it as long as it is good. */
+  readonly good: string;
+}
+
+function Due({ name, isPast, useBy, good }: DueProps) {
+  return (
+    <Entry
+      title={isPast ? t`Throw out: ${name}` : t`Use first: ${name}`}
+      text={isPast ? t`Past since ${{ useBy: formatDay(useBy, 'EEEE d MMMM') }}.` : good}
     >
       <Button label={t`To the shelf`} hint={t`To the shelf, ${name}`} onPress={() => router.push('/shelf')} />
     </Entry>
-  ));
+  );
 }

@@ -2,7 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { OwnPart } from '@/core/plan/scheduling';
-import { Button, Choice, FieldGroup, Heading, Strong } from '@/ui';
+import { Button, Heading, LabelledChoice, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
 
 const EVERY = [4, 7, 10, 14, 21, 28, 42] as const;
@@ -18,22 +18,18 @@ export function OwnRhythm({ onTry }: { onTry: (own: readonly OwnPart[]) => void 
   return (
     <View className="gap-3 pt-2">
       <Heading level={2}>{t`A rhythm of your own`}</Heading>
-      <FieldGroup label={t`Recipe`}>
-        <Choice<string>
-          label={t`Recipe`}
-          options={masks.map((recipe) => ({ value: recipe.recipeId, label: recipe.name }))}
-          value={recipeId}
-          onChange={setRecipeId}
-        />
-      </FieldGroup>
-      <FieldGroup label={t`Every so many days`}>
-        <Choice<number>
-          label={t`Every so many days`}
-          options={EVERY.map((days) => ({ value: days, label: String(days) }))}
-          value={everyDays}
-          onChange={setEveryDays}
-        />
-      </FieldGroup>
+      <LabelledChoice<string>
+        label={t`Recipe`}
+        options={masks.map((recipe) => ({ value: recipe.recipeId, label: recipe.name }))}
+        value={recipeId}
+        onChange={setRecipeId}
+      />
+      <LabelledChoice<number>
+        label={t`Every so many days`}
+        options={EVERY.map((days) => ({ value: days, label: String(days) }))}
+        value={everyDays}
+        onChange={setEveryDays}
+      />
       {parts.map((part) => (
         <View key={part.recipeId} className="flex-row flex-wrap items-center gap-x-3">
           <Strong>{t`${{ name: nameOf(part.recipeId) }}, every ${plural({ everyDays: part.everyDays }, { one: '# day', other: '# days' })}`}</Strong>

@@ -111,6 +111,17 @@ describe('a batch on the shelf', () => {
     expect(movingForbidden(thawed, 'room')).toBeUndefined();
   });
 
+  it('is to be used first in its last weeks when it is the last that is frozen', () => {
+    const frozen = event(0, 'moved', { place: 'freezer' });
+    const left = (portions: number) => event(1, 'used', { portions: 3 - portions });
+    expect([20, 69, 80].map((day) => onDay(day, [frozen, left(1)]).state)).toEqual([
+      'good',
+      'use-first',
+      'use-first',
+    ]);
+    expect(onDay(69, [frozen, left(2)]).state).toBe('good');
+  });
+
   it('is not saved by freezing it after its day', () => {
     expect(movingForbidden(onDay(9), 'freezer')).toContain('past its day');
     expect(movingForbidden(onDay(1), 'freezer')).toBeUndefined();

@@ -10,6 +10,7 @@ import {
   type CalendarDay,
   type IdSource,
 } from '../../base/measures';
+import { batchEvent } from '../../kitchen/batches';
 import { toldSteps } from '../../kitchen/methods';
 import { classifyVersion } from '../../recipe/classification';
 import { CATALOGUE_LARDER, makeLarder, savedLine, type Larder } from '../../recipe/larder';
@@ -213,18 +214,11 @@ function batchRecords(
       weighed: recipe.lines.map(({ grams }) => (grams === null ? null : rounded(grams, 1))),
       note: '',
     },
-    ...used.map(({ headId, portions, daysAgo: back }): StoredRecord => ({
-      id: newId(),
-      recordedAt: stampFor(addDays(today, -back), 7),
-      kind: 'batch-event',
-      batchId: id,
-      day: addDays(today, -back),
-      what: 'used',
-      portions,
-      place: null,
-      headId,
-      reason: '',
-    })),
+    ...used.map(({ headId, portions, daysAgo: back }): StoredRecord => {
+      const day = addDays(today, -back);
+      const stamp = { id: newId(), recordedAt: stampFor(day, 7) };
+      return batchEvent(stamp, { batchId: id, day, what: 'used', portions, headId });
+    }),
   ];
 }
 
