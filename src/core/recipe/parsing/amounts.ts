@@ -143,7 +143,8 @@ export class Amounts {
   private bareDegrees(at: number): { readonly to: number; readonly celsius: number } | undefined {
     const { tokens } = this;
     if (!isWord(tokens[at - 1], BARE_DEGREES.after)) return undefined;
-    const quantity = this.quantities.at(at);
+    // “At forty 3 g preservative”: a word before another number is no quantity, and here it is none.
+    const quantity = this.quantities.at(at) ?? this.words.numbers.at(tokens, at);
     if (!quantity || quantity.value < BARE_DEGREES.least || quantity.value > BARE_DEGREES.most)
       return undefined;
     const next = tokens[quantity.to];
