@@ -1,3 +1,4 @@
+import { calendarDay } from '../src/core/base/measures';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { JSON_SCHEMAS } from '../scripts/lib/jsonSchemas';
@@ -35,7 +36,11 @@ describe('docs/formats.md', () => {
     let count = 0;
     const stamp = () => ({ id: `read-${++count}`, recordedAt: '2026-11-26T09:00:00Z' });
     const head: StoredRecord = testHead({ name: 'Ilse' });
-    const { records } = recipesTaken(file, { records: [head], larder: larderOf([head]) }, stamp);
+    const { records } = recipesTaken(
+      file,
+      { records: [head], larder: larderOf([head]), headId: 'h', today: calendarDay('2026-11-26') },
+      stamp,
+    );
     const here = { records: [head, ...records], today: '2026-11-26', stamp };
     const [readings = '', treatments = ''] = tables;
     expect(valueOf(readRecords(READING_TABLE, readings, here))).toMatchObject({ added: 1, unknown: [] });

@@ -1,3 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-export default lazyScreen(async () => (await import('@/rooms')).DaysScreen);
+const DaysScreen = lazyScreen(async () => (await import('@/rooms')).DaysScreen);
+
+export default function Days() {
+  const { of } = useLocalSearchParams<{ of?: string }>();
+  return <DaysScreen key={of ?? ''} recipeId={of} />;
+}

@@ -10,10 +10,11 @@ import { headChosen, selectPrefs, selectRecipes, useAppDispatch, useAppSelector 
 import { Button, FieldGroup, Screen } from '@/ui';
 import { allergyOptions } from '../shared/allergyOptions';
 import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
-import { ageWords, chemistryWords, healthWords, placeLabels } from '../shared/headWords';
+import { ageWords, chemistryWords, complaintOptions, healthWords, placeLabels } from '../shared/headWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
-import { draftOfHead, headFromDraft, NEW_HEAD, weekdaysFrom, type HeadDraft } from './headDraft';
+import { weekdaysFrom } from '../shared/weekdays';
+import { draftOfHead, headFromDraft, NEW_HEAD, type HeadDraft } from './headDraft';
 
 const yesNo = perLanguage(
   () =>
@@ -172,16 +173,12 @@ export function HeadEditor({ existing }: { existing?: Head }) {
           ))}
         </View>
       </FieldGroup>
-      <FormChoice
+      <FormToggles
         control={control}
-        name="complaint"
-        label={t`What troubles you most?`}
-        options={[
-          { value: 'none', label: t`nothing much` },
-          { value: 'mushy', label: t`limp, gummy` },
-          { value: 'straw', label: t`hard, like straw` },
-          { value: 'breaks', label: t`it breaks` },
-        ]}
+        name="complaints"
+        label={t`What troubles you about it?`}
+        help={t`The first is where every answer begins. Change it whenever it changes.`}
+        options={complaintOptions()}
       />
       <FormChoice
         control={control}

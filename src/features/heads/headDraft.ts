@@ -2,27 +2,6 @@ import { t } from '@lingui/core/macro';
 import { perLanguage } from '@/core/base/language';
 import { failedBySchema, ok, type Result } from '@/core/base/measures';
 import { headSchema, type Head, REGIONS, type Region } from '@/core/records/shapes';
-import { WEEK_START_DAYS, type Prefs } from '@/store';
-
-/** The number is the day's place in Head.freeMinutes. */
-const weekdays = perLanguage(
-  () =>
-    [
-      { label: t`Mon`, index: 1 },
-      { label: t`Tue`, index: 2 },
-      { label: t`Wed`, index: 3 },
-      { label: t`Thu`, index: 4 },
-      { label: t`Fri`, index: 5 },
-      { label: t`Sat`, index: 6 },
-      { label: t`Sun`, index: 0 },
-    ] as const,
-);
-
-/** Weekdays from the one on which her week begins. */
-export function weekdaysFrom(start: Prefs['weekStart']): readonly ReturnType<typeof weekdays>[number][] {
-  const first = weekdays().findIndex(({ index }) => index === WEEK_START_DAYS[start]);
-  return [...weekdays().slice(first), ...weekdays().slice(0, first)];
-}
 
 /** A head as it stands in the form. */
 export interface HeadDraft {
@@ -33,7 +12,8 @@ export interface HeadDraft {
   readonly density: Head['density'];
   readonly allergies: readonly string[];
   readonly porosityGuess: Head['porosityGuess'];
-  readonly complaint: Head['complaint'];
+  readonly complaints: readonly string[];
+  readonly firstComplaints: Head['firstComplaints'];
   /** Sunday first. */
   readonly free: string[];
   /** Hours at which a wash may begin, Sunday first. */
@@ -57,7 +37,8 @@ export const NEW_HEAD: HeadDraft = {
   density: 'medium',
   allergies: [],
   porosityGuess: 'unknown',
-  complaint: 'none',
+  complaints: [],
+  firstComplaints: undefined,
   free: ['150', '0', '0', '120', '0', '0', '120'],
   from: ['10', '18', '18', '18', '18', '18', '10'],
   nights: ['0', '1', '2', '3', '4', '5', '6'],
@@ -70,7 +51,8 @@ export const NEW_HEAD: HeadDraft = {
 };
 
 export function draftOfHead(head: Head): HeadDraft {
-  const { name, lengthCm, strand, curl, density, allergies, porosityGuess, complaint } = head;
+  const { name, lengthCm, strand, curl, density, allergies, porosityGuess, complaints, firstComplaints } =
+    head;
   const { freeMinutes, washFrom, nights, school, proteinSensitive, ageBand, chemistry, health } = head;
   return {
     name,
@@ -80,7 +62,8 @@ export function draftOfHead(head: Head): HeadDraft {
     density,
     allergies,
     porosityGuess,
-    complaint,
+    complaints,
+    firstComplaints: firstComplaints ?? complaints,
     free: freeMinutes.map(String),
     from: washFrom.map(String),
     nights: nights.flatMap((isHers, index) => (isHers ? [String(index)] : [])),
@@ -127,7 +110,8 @@ export function headFromDraft(
     density: draft.density,
     allergies: draft.allergies,
     porosityGuess: draft.porosityGuess,
-    complaint: draft.complaint,
+    complaints: draft.complaints,
+    ...(draft.firstComplaints === undefined ? {} : { firstComplaints: draft.firstComplaints }),
     freeMinutes: draft.free.map(wholeNumber),
     washFrom: draft.from.map(wholeNumber),
     nights: draft.free.map((_, index) => draft.nights.includes(String(index))),

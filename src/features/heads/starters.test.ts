@@ -24,9 +24,9 @@ describe('recipes to begin with', () => {
   });
 
   it('suggest moisture, a light protein and an oil, and no protein where it would harm', () => {
-    expect(kinds(testHead({ complaint: 'mushy' }))).toEqual(['moisture', 'protein', 'oil']);
+    expect(kinds(testHead({ complaints: ['limp'] }))).toEqual(['moisture', 'protein', 'oil']);
     for (const head of [
-      testHead({ complaint: 'straw' }),
+      testHead({ complaints: ['stiff'] }),
       testHead({ ageBand: 'child' }),
       testHead({ proteinSensitive: true }),
     ])

@@ -51,7 +51,7 @@ export function startersFor(head: Head, larder: Larder): Starter[] {
 /** What is chosen before she says anything: one moisture, one light protein and an oil; no protein for hair like straw. */
 export function suggested(head: Head, starters: readonly Starter[]): string[] {
   const first = (is: (starter: Starter) => boolean) => starters.filter(is).slice(0, 1);
-  const takesProtein = head.complaint !== 'straw' && !head.proteinSensitive && !isChild(head);
+  const takesProtein = !head.complaints.includes('stiff') && !head.proteinSensitive && !isChild(head);
   return [
     ...first(({ verdict, version }) => version.use === 'mask' && verdict.kind === 'moisture'),
     ...(takesProtein ? first(({ verdict }) => verdict.kind === 'protein') : []),

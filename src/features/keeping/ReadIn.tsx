@@ -11,6 +11,7 @@ import { askEstimator } from '@/workers';
 import { recordsText } from '../shared/recordsText';
 import { newStamp, withdrawing } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
+import { useHead } from '../shared/useHead';
 import { useToday } from '../shared/useToday';
 import { incomingOf, type Incoming } from './incoming';
 import { kindCounts } from './kindWords';
@@ -27,6 +28,7 @@ export function ReadIn() {
   const records = useAppSelector(selectAllRecords);
   const larder = useAppSelector(selectLarder);
   const today = useToday();
+  const head = useHead();
   const dispatch = useAppDispatch();
   const add = useAddRecords();
   const [state, setState] = useState<OpenedFile>({ step: 'idle' });
@@ -44,6 +46,7 @@ export function ReadIn() {
           records,
           larder,
           today,
+          headId: head?.headId ?? null,
           stamp: newStamp,
           readBackup: (backup) => askEstimator('readBackup', backup),
         }),

@@ -16,6 +16,8 @@ interface Here {
   readonly records: readonly StoredRecord[];
   readonly larder: Larder;
   readonly today: CalendarDay;
+  /** The person whose rhythms a file may begin; null where nobody is described. */
+  readonly headId: string | null;
   /** Years of records are read off the main thread. */
   readonly readBackup: (text: string) => Promise<Result<Backup>>;
   readonly stamp: () => { readonly id: string; readonly recordedAt: string };
@@ -41,7 +43,7 @@ export async function incomingOf(text: string, here: Here): Promise<Result<Incom
 
 async function recordsIn(
   text: string,
-  { records, larder, stamp, readBackup }: Here,
+  { records, larder, stamp, readBackup, headId, today }: Here,
 ): Promise<Result<Incoming>> {
   const backup = await readBackup(text);
   if (backup.ok)
@@ -53,6 +55,6 @@ async function recordsIn(
   if (backup.problems[0].code !== 'other-format') return backup;
   const recipes = readRecipes(text);
   return recipes.ok
-    ? ok({ what: 'recipes', taken: recipesTaken(recipes.value, { records, larder }, stamp) })
+    ? ok({ what: 'recipes', taken: recipesTaken(recipes.value, { records, larder, headId, today }, stamp) })
     : recipes;
 }

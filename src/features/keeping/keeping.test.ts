@@ -21,6 +21,7 @@ const looked = (text: string, here: readonly StoredRecord[] = records) =>
     records: here,
     larder: larderOf(here),
     today,
+    headId: 'h',
     stamp,
     readBackup: async (file) => readBackup(file),
   });

@@ -25,7 +25,7 @@ const COUNTED: Readonly<Record<RecordKind, (count: number) => string>> = {
     plural(count, { one: '# day or stretch of days', other: '# days and stretches of days' }),
   'plan-settings': (count) =>
     plural(count, { one: '# setting of the plan', other: '# settings of the plan' }),
-  challenge: (count) => plural(count, { one: '# challenge', other: '# challenges' }),
+  rhythm: (count) => plural(count, { one: '# rhythm', other: '# rhythms' }),
   leftover: (count) => plural(count, { one: '# thing left over', other: '# things left over' }),
   kit: (count) =>
     plural(count, { one: '# list of what the house has', other: '# lists of what the house has' }),

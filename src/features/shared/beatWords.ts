@@ -33,6 +33,7 @@ export const slotWords = perLanguage((): Record<Slot, string> => ({
   mist: t`a small beat`,
   scalp: t`on the scalp, to be washed out`,
   serum: t`for the night, on the ends`,
+  'leave-in': t`stays in until the next wash`,
 }));
 
 export const recipeUseWords = perLanguage((): Record<RecipeUse, string> => ({
@@ -42,6 +43,7 @@ export const recipeUseWords = perLanguage((): Record<RecipeUse, string> => ({
   mist: t`daily mist`,
   'scalp-oil': t`scalp oil`,
   serum: t`night serum`,
+  'leave-in': t`leave-in`,
 }));
 
 /** From so many minutes on a time is said in hours. */

@@ -1,6 +1,14 @@
 import { t } from '@lingui/core/macro';
 import { perLanguage } from '@/core/base/language';
-import type { AGE_BANDS, CHEMISTRY, HEALTH, Head, Region } from '@/core/records/shapes';
+import {
+  COMPLAINTS,
+  type AGE_BANDS,
+  type CHEMISTRY,
+  type Complaint,
+  type HEALTH,
+  type Head,
+  type Region,
+} from '@/core/records/shapes';
 
 export const ageWords = perLanguage((): Readonly<Record<(typeof AGE_BANDS)[number], string>> => ({
   baby: t`under three`,
@@ -35,6 +43,23 @@ export const strandWords = perLanguage((): Readonly<Record<Head['strand'], strin
   medium: t({ message: 'medium', context: 'of one strand' }),
   coarse: t({ message: 'coarse', context: 'of one strand' }),
 }));
+
+export const complaintWords = perLanguage((): Readonly<Record<Complaint, string>> => ({
+  breaks: t`it breaks`,
+  sheds: t`it sheds`,
+  dry: t`it's dry`,
+  tangles: t`it tangles`,
+  frizz: t`frizz`,
+  limp: t`limp, gummy`,
+  stiff: t`stiff, like straw`,
+  edges: t`thinning edges`,
+  scalp: t`itchy or flaky scalp`,
+  greasy: t`greasy`,
+  length: t`doesn't keep its length`,
+}));
+export const complaintOptions = perLanguage(() =>
+  COMPLAINTS.map((value) => ({ value, label: complaintWords()[value] })),
+);
 
 export const placeLabels = perLanguage((): Record<Region, string> => ({
   front: t`Front`,

@@ -71,7 +71,11 @@ export const schoolChoices = perLanguage((): readonly SchoolChoice[] => [
     },
   ]),
   school('prePoo', t`What may go on before the shampoo`, [
-    { value: 'oil-only', label: t`oil only`, hint: t`Oil slows the water; protein waits for the mask.` },
+    {
+      value: 'oil-only',
+      label: t`oil and slip only`,
+      hint: t`Oil slows the water; protein waits for the mask.`,
+    },
     {
       value: 'any',
       label: t`protein too`,

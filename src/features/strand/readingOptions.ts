@@ -64,6 +64,26 @@ export const markOptions = perLanguage(
         t({ message: 'coated', context: 'residue' }),
       ),
     },
+    softness: {
+      label: t`Softness`,
+      options: steps(
+        t({ message: 'harsh', context: 'softness' }),
+        t({ message: 'rough', context: 'softness' }),
+        t({ message: 'so-so', context: 'softness' }),
+        t({ message: 'soft', context: 'softness' }),
+        t({ message: 'very soft', context: 'softness' }),
+      ),
+    },
+    scent: {
+      label: t`Scent`,
+      options: steps(
+        t({ message: 'bad', context: 'scent' }),
+        t({ message: 'not nice', context: 'scent' }),
+        t({ message: 'none', context: 'scent' }),
+        t({ message: 'nice', context: 'scent' }),
+        t({ message: 'lovely', context: 'scent' }),
+      ),
+    },
   }),
 );
 

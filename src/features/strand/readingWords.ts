@@ -1,5 +1,5 @@
-import { t } from '@lingui/core/macro';
-import { feelWords, measurementsOf, scalpWords } from '@/core/hair/checks';
+import { plural, t } from '@lingui/core/macro';
+import { ballWords, feelWords, measurementsOf, scalpWords } from '@/core/hair/checks';
 import { hairMassGrams } from '@/core/hair/state';
 import { MARKS, type Head, type Reading } from '@/core/records/shapes';
 import { placeLabels } from '../shared/headWords';
@@ -21,7 +21,13 @@ export function readingWords(head: Head, reading: Reading): string {
     ...measured,
     ...(reading.feel === null ? [] : [t`feels ${{ feel: feelWords()[reading.feel + 3] ?? '' }}`]),
     ...marks,
+    ...(reading.shedBall
+      ? [
+          t`shed hair like ${{ ball: ballWords()[reading.shedBall.size] }} in ${plural({ days: reading.shedBall.days }, { one: '# day', other: '# days' })}`,
+        ]
+      : []),
     ...(scalp.length > 0 ? [t`scalp ${{ scalp: scalp.join(', ') }}`] : []),
     ...reading.lengths.map(({ place, cm }) => t`${{ place: placeLabels()[place].toLowerCase() }} ${cm} cm`),
+    ...(reading.note ? [reading.note] : []),
   ].join('; ');
 }

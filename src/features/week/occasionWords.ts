@@ -1,7 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
 import { perLanguage } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
-import type { ChallengeState } from '@/core/plan/agenda';
 import type { Occasion, OccasionKind } from '@/core/records/shapes';
 
 export const occasionLabels = perLanguage(
@@ -34,52 +33,16 @@ export function occasionWords(occasion: Occasion): { readonly title: string; rea
     occasion.what === 'hours'
       ? t` · ${plural({ minutes: occasion.minutes ?? 0 }, { one: '# minute', other: '# minutes' })} a day`
       : '';
-  return { title: `${title}, ${span(occasion)}`, text: `${occasionLabels()[occasion.what].note}${minutes}` };
-}
-
-/** A streak that is honest about misses: what was kept, what was not, and what is still open this week. */
-export function challengeWords(state: ChallengeState): {
-  readonly headline: string;
-  readonly lines: readonly string[];
-} {
-  const { kept, missed, streak, longest, over, wanted, weeks, challenge } = state;
-  const headline =
-    challenge.givenUpOn !== null
-      ? t`Given up on ${{ givenUpOn: formatDay(challenge.givenUpOn, 'd MMMM') }}, after ${kept} of ${plural({ count: weeks.length }, { one: '# week', other: '# weeks' })}.`
-      : over
-        ? t`Over: ${kept} of ${plural({ count: weeks.length }, { one: '# week', other: '# weeks' })} kept.`
-        : streak > 0
-          ? plural(streak, { one: 'One week in a row.', other: '# weeks in a row.' })
-          : missed > 0
-            ? t`The last week was missed. The next one counts again.`
-            : t`It has begun.`;
-  const wants = {
-    main: plural(wanted, {
-      0: 'This week is kept.',
-      one: 'This week wants # more treatment.',
-      other: 'This week wants # more treatments.',
-    }),
-    moisture: plural(wanted, {
-      0: 'This week is kept.',
-      one: 'This week wants # more moisture treatment.',
-      other: 'This week wants # more moisture treatments.',
-    }),
-    protein: plural(wanted, {
-      0: 'This week is kept.',
-      one: 'This week wants # more protein treatment.',
-      other: 'This week wants # more protein treatments.',
-    }),
-    'pre-poo': plural(wanted, {
-      0: 'This week is kept.',
-      one: 'This week wants # more pre-poo.',
-      other: 'This week wants # more pre-poos.',
-    }),
-  }[challenge.counts];
+  const { takeDown } = occasion;
+  const down = takeDown
+    ? ` · ${
+        takeDown.days === 1
+          ? t`taking it down: ${{ hours: takeDown.hours }} h on the last day`
+          : t`taking it down: ${{ hours: takeDown.hours }} h over the last two days`
+      }`
+    : '';
   return {
-    headline,
-    lines: [
-      t`${kept} kept, ${missed} missed, of ${{ count: weeks.length }}; the longest run is ${longest}.`,
-      ...(over || state.weekFrom === null ? [] : [wants]),
-    ],
+    title: `${title}, ${span(occasion)}`,
+    text: `${occasionLabels()[occasion.what].note}${minutes}${down}`,
   };
 }

@@ -1,10 +1,11 @@
 import { addDays, calendarDay } from '@/core/base/measures';
-import { testChallenge, testOccasion } from '@/core/lab/testing';
-import { challengeState, RULE_KEYS, PLAN_RULES, USUAL_CHOICES } from '@/core/plan/agenda';
+import { testOccasion, testRhythm } from '@/core/lab/testing';
+import { rhythmState, RULE_KEYS, PLAN_RULES, USUAL_CHOICES } from '@/core/plan/agenda';
 import { TRYOUT_RHYTHMS } from '@/core/plan/scheduling';
-import { OCCASIONS, type Challenge, type Occasion } from '@/core/records/shapes';
+import { OCCASIONS, type Occasion, type Rhythm } from '@/core/records/shapes';
 import { schoolChoices } from '../shared/schoolChoices';
-import { challengeWords, occasionWords } from './occasionWords';
+import { occasionWords } from './occasionWords';
+import { rhythmStateWords } from './rhythmStateWords';
 import { rhythmLabels } from './rhythmWords';
 import { ruleText, stepOf } from './ruleWords';
 
@@ -31,40 +32,46 @@ describe('what is coming, in words', () => {
   });
 });
 
-describe('a challenge, in words', () => {
-  const challenge = testChallenge(monday, { perWeek: 2, weeks: 4 });
-  const said = (offsets: readonly number[], today: number, changes: Partial<Challenge> = {}) => {
+describe('a rhythm, in words', () => {
+  const rhythm = testRhythm(monday, {
+    when: { every: 'week', times: 2 },
+    until: addDays(monday, 27),
+  });
+  const said = (offsets: readonly number[], today: number, changes: Partial<Rhythm> = {}) => {
     const days = offsets.map((offset) => addDays(monday, offset));
-    const { headline, lines } = challengeWords(
-      challengeState({ ...challenge, ...changes }, days, addDays(monday, today)),
-    );
+    const state = rhythmState({ ...rhythm, ...changes }, days, addDays(monday, today));
+    const { headline, lines } = rhythmStateWords(state);
     return [headline, ...lines];
   };
 
   it.each([
-    ['nothing yet', said([], 0), 'It has begun.', 'This week wants 2 more moisture treatments.'],
-    ['one short', said([1], 3), 'It has begun.', 'This week wants 1 more moisture treatment.'],
-    ['a week kept', said([1, 3], 8), 'One week in a row.', 'wants 2 more'],
-    ['two weeks kept', said([1, 3, 8, 9], 13), '2 weeks in a row.', 'This week is kept.'],
+    ['nothing yet', said([], 0), 'It has begun.', '2 more are wanted now.'],
+    ['one short', said([1], 3), 'It has begun.', 'One more is wanted now.'],
+    ['a week kept', said([1, 3], 8), 'Kept once in a row.', '2 more are wanted'],
+    ['two weeks kept', said([1, 3, 8, 9], 13), 'Kept 2 times in a row.', '2 kept, 0 missed'],
     [
       'a week missed',
       said([1], 8),
-      'The last week was missed. The next one counts again.',
+      'The last one was missed. The next one counts again.',
       '0 kept, 1 missed',
+    ],
+    [
+      'told late',
+      said([], 15, { toldOn: addDays(monday, 14) }),
+      'It has begun.',
+      '2 lie before you told of it.',
     ],
   ])('%s', (_, words, headline, line) => {
     expect(words[0]).toBe(headline);
     expect(words.join(' ')).toContain(line);
   });
 
-  it('over, it says how many weeks were kept and asks for nothing more', () => {
+  it('over, it says how often it was kept and asks for nothing more', () => {
     expect(said([1, 3, 8, 9, 22, 23], 30)).toEqual([
-      'Over: 3 of 4 weeks kept.',
-      '3 kept, 1 missed, of 4; the longest run is 2.',
+      'Over: kept 3 times.',
+      '3 kept, 1 missed; the longest run is 2.',
     ]);
-    expect(said([1, 3], 30, { givenUpOn: addDays(monday, 9) })[0]).toBe(
-      'Given up on 11 March, after 1 of 4 weeks.',
-    );
+    expect(said([1, 3], 30, { endedOn: addDays(monday, 9) })[0]).toBe('Given up on 11 March, kept 1 time.');
   });
 });
 

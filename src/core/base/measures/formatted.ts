@@ -19,7 +19,7 @@ const PATTERNS = {
   EEE: msg`EEE`,
 };
 /** Written alike in every language: parts of a date, and days for machines. */
-type Plain = 'EEEE' | 'EEEEE' | 'd' | 'H:mm' | 'yyyy-MM-dd';
+type Plain = 'EEEE' | 'EEEEE' | 'd' | 'LLLL' | 'LLL' | 'H:mm' | 'yyyy-MM-dd';
 export type DatePattern = keyof typeof PATTERNS | Plain;
 
 const isWorded = (pattern: DatePattern): pattern is keyof typeof PATTERNS => pattern in PATTERNS;

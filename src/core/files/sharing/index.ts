@@ -1,2 +1,9 @@
 export { recordsOfHead } from './headExport';
-export { readRecipes, recipeFileSchema, recipesTaken, writeRecipes, type RecipesTaken } from './recipeFile';
+export {
+  readRecipes,
+  recipeFileSchema,
+  recipesTaken,
+  writeRecipes,
+  writeRhythm,
+  type RecipesTaken,
+} from './recipeFile';

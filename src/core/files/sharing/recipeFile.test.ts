@@ -1,12 +1,12 @@
 import { calendarDay } from '../../base/measures';
 import { headsIn, larderOf } from '../../hair/history';
 import { demoRecords } from '../../lab/simulation';
-import { STAMP, testHead, testRecipe, valueOf } from '../../lab/testing';
+import { STAMP, testHead, testRecipe, testRhythm, valueOf } from '../../lab/testing';
 import { ingredientById } from '../../recipe/ingredients';
 import { makeLarder } from '../../recipe/larder';
 import { readBackup } from '../../records/files';
 import { ofKind, type OwnIngredient, type StoredRecord } from '../../records/shapes';
-import { readRecipes, recipesTaken, writeRecipes } from './recipeFile';
+import { readRecipes, recipesTaken, writeRecipes, writeRhythm } from './recipeFile';
 
 const HONEY = ingredientById('honey');
 if (!HONEY) throw new Error('the catalogue has honey');
@@ -31,8 +31,9 @@ const file = valueOf(readRecipes(text));
 
 let count = 0;
 const stamp = () => ({ id: `new-${++count}`, recordedAt: '2026-03-02T10:00:00Z' });
+const HERE = { headId: 'h', today: calendarDay('2026-03-02') };
 const taken = (...records: StoredRecord[]) =>
-  recipesTaken(file, { records, larder: larderOf(records) }, stamp);
+  recipesTaken(file, { records, larder: larderOf(records), ...HERE }, stamp);
 
 describe('a recipe that is passed on', () => {
   it('comes with its own ingredients and the recipes within it, and nothing else', () => {
@@ -86,7 +87,7 @@ describe('a recipe that is passed on', () => {
           : record,
       ),
     };
-    expect(recipesTaken(looped, { records: [], larder: larderOf([]) }, stamp).names).toHaveLength(2);
+    expect(recipesTaken(looped, { records: [], larder: larderOf([]), ...HERE }, stamp).names).toHaveLength(2);
   });
 
   it('that stands too deep within others is refused with what to do, however deep', () => {
@@ -129,13 +130,55 @@ describe('a recipe that is passed on', () => {
     const larder = larderOf(demo);
     const ids = larder.recipes.map(({ recipeId }) => recipeId);
     const all = valueOf(readRecipes(writeRecipes(larder, ids, ofKind(demo, 'ingredient'), STAMP.recordedAt)));
-    const { records } = recipesTaken(all, { records: [], larder: larderOf([]) }, stamp);
+    const { records } = recipesTaken(all, { records: [], larder: larderOf([]), ...HERE }, stamp);
     expect(
       larderOf(records)
         .recipes.map(({ name }) => name)
         .sort(),
     ).toEqual(larder.recipes.map(({ name }) => name).sort());
     expect(headsIn(records)).toEqual([]);
-    expect(recipesTaken(all, { records: demo, larder }, stamp).records).toEqual([]);
+    expect(recipesTaken(all, { records: demo, larder, ...HERE }, stamp).records).toEqual([]);
+  });
+});
+
+describe('a challenge that is shared', () => {
+  const rhythm = testRhythm(calendarDay('2026-01-05'), {
+    name: 'Eight weeks of gel',
+    of: { recipeId: 'gel' },
+    themes: [{ week: 2, text: 'Ends only' }],
+    endedOn: calendarDay('2026-02-01'),
+  });
+  const shared = valueOf(readRecipes(writeRhythm(lard, rhythm, [heather], '2026-03-01T10:00:00Z')));
+  const begun = (...records: StoredRecord[]) =>
+    recipesTaken(shared, { records, larder: larderOf(records), ...HERE }, stamp);
+
+  it('comes with its recipe and themes, and begins today for as many weeks', () => {
+    const { rhythms, names } = begun();
+    expect(names).toEqual([gel.name]);
+    expect(rhythms).toMatchObject([
+      {
+        headId: 'h',
+        name: 'Eight weeks of gel',
+        of: { recipeId: 'gel' },
+        startsOn: '2026-03-02',
+        until: '2026-04-26',
+        toldOn: '2026-03-02',
+        endedOn: null,
+        themes: [{ week: 2, text: 'Ends only' }],
+      },
+    ]);
+  });
+
+  it('is of the recipe that is here already, under whatever identity', () => {
+    expect(begun({ ...gel, id: 'mine', recipeId: 'my-gel' }).rhythms[0]?.of).toEqual({ recipeId: 'my-gel' });
+  });
+
+  it('is not begun where nobody is described', () => {
+    const { rhythms } = recipesTaken(
+      shared,
+      { records: [], larder: larderOf([]), ...HERE, headId: null },
+      stamp,
+    );
+    expect(rhythms).toEqual([]);
   });
 });

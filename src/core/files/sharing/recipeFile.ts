@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { instantSchema, type Result } from '../../base/measures';
+import { addDays, daysBetween, instantSchema, type CalendarDay, type Result } from '../../base/measures';
 import { failedDepth, type Larder, type MadeRef } from '../../recipe/larder';
 import {
   DATA_VERSION,
@@ -13,8 +13,10 @@ import {
   ownIngredientSchema,
   RECIPE_LIMITS,
   recipeVersionSchema,
+  rhythmSchema,
   type OwnIngredient,
   type RecipeVersion,
+  type Rhythm,
   type SavedLine,
   type StoredRecord,
 } from '../../records/shapes';
@@ -23,13 +25,13 @@ const RECIPE_FORMAT = 'velvet-rhythm-recipes' satisfies FileFormat;
 /** Records of a file: more than anybody passes on at once. */
 const MOST_RECORDS = 2000;
 
-/** Recipes to pass to a friend, with what they are made of: their own ingredients and the recipes within them. */
+/** Recipes to pass to a friend, with what they are made of: their own ingredients and the recipes within them; and rhythms. */
 export const recipeFileSchema = z.strictObject({
   format: z.literal(RECIPE_FORMAT),
   version: z.literal(DATA_VERSION),
   exportedAt: instantSchema,
   records: z
-    .array(z.discriminatedUnion('kind', [recipeVersionSchema, ownIngredientSchema]))
+    .array(z.discriminatedUnion('kind', [recipeVersionSchema, ownIngredientSchema, rhythmSchema]))
     .max(MOST_RECORDS),
 });
 export type RecipeFile = z.infer<typeof recipeFileSchema>;
@@ -40,6 +42,7 @@ export function writeRecipes(
   recipeIds: readonly string[],
   own: readonly OwnIngredient[],
   exportedAt: string,
+  rhythms: readonly Rhythm[] = [],
 ): string {
   const versions = new Map<string, RecipeVersion>();
   const open = recipeIds.flatMap((recipeId) => larder.lastVersion(recipeId) ?? []);
@@ -58,8 +61,21 @@ export function writeRecipes(
     own.filter(({ ingredient }) => used.has(ingredient.id)).map((each) => [each.ingredient.id, each]),
   );
   // Whose correction it once was is no matter of the friend's.
-  const records = [...ingredients.values(), ...versions.values()].map(({ corrects: _, ...record }) => record);
+  const records = [...ingredients.values(), ...versions.values(), ...rhythms].map(
+    ({ corrects: _, ...record }) => record,
+  );
   return writeRecordFile(RECIPE_FORMAT, { exportedAt, records });
+}
+
+/** A rhythm to share, with the recipe that it is of: a challenge that a friend begins on her own day. */
+export function writeRhythm(
+  larder: Larder,
+  rhythm: Rhythm,
+  own: readonly OwnIngredient[],
+  exportedAt: string,
+): string {
+  const recipeIds = 'recipeId' in rhythm.of ? [rhythm.of.recipeId] : [];
+  return writeRecipes(larder, recipeIds, own, exportedAt, [{ ...rhythm, endedOn: null }]);
 }
 
 /** Reads a file of recipes. Nothing of a file with a problem is taken. */
@@ -106,7 +122,9 @@ function innerOf(recipes: readonly RecipeVersion[]): (made: MadeRef) => RecipeVe
 
 /** What taking recipes in would add. */
 export interface RecipesTaken {
-  readonly records: readonly (RecipeVersion | OwnIngredient)[];
+  readonly records: readonly (RecipeVersion | OwnIngredient | Rhythm)[];
+  /** Rhythms that begin today. */
+  readonly rhythms: readonly Rhythm[];
   /** Names of the recipes that come, as they will be called here. */
   readonly names: readonly string[];
   /** Names of those that are here already, whatever they are called there. */
@@ -119,7 +137,13 @@ export interface RecipesTaken {
  */
 export function recipesTaken(
   file: RecipeFile,
-  here: { readonly larder: Larder; readonly records: readonly StoredRecord[] },
+  here: {
+    readonly larder: Larder;
+    readonly records: readonly StoredRecord[];
+    /** Who begins the rhythms of the file, if anybody is described, and when. */
+    readonly headId: string | null;
+    readonly today: CalendarDay;
+  },
   stamp: () => { readonly id: string; readonly recordedAt: string },
 ): RecipesTaken {
   const taking = new Taking(file, here, stamp);
@@ -127,7 +151,7 @@ export function recipesTaken(
 }
 
 class Taking {
-  private readonly records: (RecipeVersion | OwnIngredient)[] = [];
+  private readonly records: (RecipeVersion | OwnIngredient | Rhythm)[] = [];
   private readonly names: string[] = [];
   private readonly same: string[] = [];
   private readonly ingredientIds = new Map<string, string>();
@@ -157,7 +181,42 @@ class Taking {
   all(): RecipesTaken {
     for (const record of this.file.records) if (record.kind === 'ingredient') this.takeIngredient(record);
     for (const version of this.versions) this.take(version, new Set());
-    return { records: this.records, names: [...new Set(this.names)], same: [...new Set(this.same)] };
+    const rhythms = this.file.records.flatMap((each) =>
+      each.kind === 'rhythm' ? this.rhythmHere(each) : [],
+    );
+    this.records.push(...rhythms);
+    return { records: this.records, rhythms, names: [...new Set(this.names)], same: [...new Set(this.same)] };
+  }
+
+  /** Begun today, and as long as it was there. */
+  private rhythmHere({ corrects: _, ...rhythm }: Rhythm): Rhythm[] {
+    const { headId, today } = this.here;
+    if (headId === null) return [];
+    const stamp = this.stamp();
+    const of =
+      'recipeId' in rhythm.of
+        ? { recipeId: this.recipeIds.get(rhythm.of.recipeId) ?? this.takenId(rhythm.of.recipeId) }
+        : rhythm.of;
+    const until = rhythm.until === null ? null : addDays(today, daysBetween(rhythm.startsOn, rhythm.until));
+    return [
+      {
+        ...rhythm,
+        ...stamp,
+        rhythmId: stamp.id,
+        headId,
+        of,
+        startsOn: today,
+        until,
+        toldOn: today,
+        endedOn: null,
+      },
+    ];
+  }
+
+  /** What a recipe of the file is called here, where it was here already. */
+  private takenId(recipeId: string): string {
+    const version = this.versions.find((each) => each.recipeId === recipeId);
+    return (version && this.taken.get(version.id)?.recipeId) ?? recipeId;
   }
 
   private takeIngredient({ corrects: _, ...record }: OwnIngredient): void {

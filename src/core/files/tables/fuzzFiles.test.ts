@@ -30,7 +30,11 @@ describe('recipe files and tables that come in, damaged by chance or on purpose'
       fc.property(spoilt(RECIPES), (text) => {
         const file = readRecipes(text);
         if (file.ok) {
-          const { records } = recipesTaken(file.value, { records: demo, larder }, stamp);
+          const { records } = recipesTaken(
+            file.value,
+            { records: demo, larder, headId: 'maren', today: calendarDay('2026-05-13') },
+            stamp,
+          );
           const known = new Set(demo.map(({ id }) => id));
           for (const record of records) {
             expect(storedRecordSchema.safeParse(record).success).toBe(true);

@@ -48,6 +48,12 @@ function tallyText(tally: Tally | null): string {
   return (tally?.sections ?? []).map(({ broken, shed }) => `${broken}/${shed}`).join('; ');
 }
 
+/** "walnut 3": a ball as big as a walnut, of three days. */
+function ballIn(text: string): unknown {
+  const [size = '', days = ''] = text.toLowerCase().split(/\s+/);
+  return { size, days: numberIn(days) };
+}
+
 function lengthIn(text: string): unknown {
   const [place = '', cm = ''] = text.split(/\s+/);
   return { place, cm: numberIn(cm) };
@@ -69,18 +75,22 @@ export const READING_TABLE: RecordTable<Reading> = {
     ...MARKS,
     'scalp',
     'lengths',
+    'shed_ball',
+    'note',
   ],
   needed: ['moment'],
   columnOf: {
     tally: 'broken_shed',
     'tally.days': 'days',
+    'shedBall.size': 'shed_ball',
+    'shedBall.days': 'shed_ball',
     'porosity.mistSoakSeconds': 'mist_seconds',
     'porosity.dryMinutes': 'dry_minutes',
     'porosity.slide': 'slide',
     'porosity.sink': 'sink',
     ...Object.fromEntries(MARKS.map((mark) => [`marks.${mark}`, mark])),
   },
-  cells: ({ moment, strands, tally, porosity, feel, marks, scalp, lengths }) => [
+  cells: ({ moment, strands, tally, porosity, feel, marks, scalp, lengths, shedBall, note }) => [
     moment,
     strands.map(strandText).join('; '),
     tallyText(tally),
@@ -93,8 +103,10 @@ export const READING_TABLE: RecordTable<Reading> = {
     ...MARKS.map((mark) => textOf(marks[mark])),
     scalp.join('; '),
     lengths.map(({ place, cm }) => `${place} ${cm}`).join('; '),
+    shedBall ? `${shedBall.size} ${shedBall.days}` : '',
+    note ?? '',
   ],
-  contents: (cell) => ({
+  contents: (cell, _, __, ___, text) => ({
     ok: true,
     value: {
       moment: cell('moment').toLowerCase(),
@@ -112,6 +124,8 @@ export const READING_TABLE: RecordTable<Reading> = {
       marks: Object.fromEntries(MARKS.map((mark) => [mark, numberIn(cell(mark))])),
       scalp: partsIn(cell('scalp').toLowerCase()),
       lengths: partsIn(cell('lengths').toLowerCase()).map(lengthIn),
+      ...(cell('shed_ball') === '' ? {} : { shedBall: ballIn(cell('shed_ball')) }),
+      ...(text('note').trim() === '' ? {} : { note: text('note') }),
     },
   }),
 };

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { ok } from '../../base/measures';
-import type { Larder } from '../../recipe/larder';
+import { UNNAMED, type Larder } from '../../recipe/larder';
 import { sessionSchema, type Session } from '../../records/shapes';
 import type { RecordTable } from './recordTable';
 import { cellProblem, numberIn } from './table';
@@ -17,7 +17,9 @@ function recipeIn(name: string, larder: Larder, known: Session | undefined): Nam
   const isSame = (other: string) => other.toLowerCase() === name.toLowerCase();
   if (known && isSame(larder.recipeName(known.recipeId)))
     return { recipeId: known.recipeId, version: known.recipeVersion, id: known.recipeRecordId };
-  const named = larder.recipes.filter((recipe) => isSame(recipe.name));
+  const named = [...larder.recipes, ...UNNAMED.flatMap((id) => larder.lastVersion(id) ?? [])].filter(
+    (recipe) => isSame(recipe.name),
+  );
   const [recipe] = named;
   if (!recipe) return t`No recipe is called “${name}”. Write the recipe down first, or mend the name.`;
   return named.length > 1
@@ -29,10 +31,10 @@ function recipeIn(name: string, larder: Larder, known: Session | undefined): Nam
 export const SESSION_TABLE: RecordTable<Session> = {
   kind: 'session',
   schema: sessionSchema,
-  columns: ['recipe', 'version', 'minutes', 'warmth', 'grams', 'note', 'about'],
+  columns: ['recipe', 'version', 'minutes', 'warmth', 'grams', 'note', 'about', 'used_as'],
   needed: ['recipe', 'minutes'],
-  columnOf: { recipeId: 'recipe', recipeVersion: 'version', contactMinutes: 'minutes' },
-  cells: ({ recipeId, recipeVersion, contactMinutes, warmth, grams, note, about }, { larder }) => [
+  columnOf: { usedAs: 'used_as', recipeId: 'recipe', recipeVersion: 'version', contactMinutes: 'minutes' },
+  cells: ({ recipeId, recipeVersion, contactMinutes, warmth, grams, note, about, usedAs }, { larder }) => [
     larder.recipeName(recipeId),
     String(recipeVersion),
     String(contactMinutes),
@@ -40,6 +42,7 @@ export const SESSION_TABLE: RecordTable<Session> = {
     String(grams ?? ''),
     note,
     about ? 'yes' : '',
+    usedAs ?? '',
   ],
   contents: (cell, { larder }, row, known, text) => {
     const recipe = recipeIn(cell('recipe'), larder, known);
@@ -67,6 +70,7 @@ export const SESSION_TABLE: RecordTable<Session> = {
       grams: numberIn(cell('grams')),
       note: text('note'),
       ...(cell('about') === '' ? {} : { about: true }),
+      ...(cell('used_as') === '' ? {} : { usedAs: cell('used_as').toLowerCase() }),
     });
   },
 };

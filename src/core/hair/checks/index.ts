@@ -2,7 +2,7 @@ export { countLogLikelihood, type Count } from './counts';
 export { isDryReadingDay, isDryReadingDue } from './dryReading';
 export { measurementsOf, type Measurement, type TestId } from './measure';
 export { usualDryMinutes, type HairFacts, type PorosityIndex } from './porosityIndex';
-export { FEEL, POROSITY_TESTS, SIGNS, STRETCH, TALLY } from './protocols';
+export { FEEL, POROSITY_TESTS, SHED_REFERRAL_PER_DAY, SIGNS, STRETCH, TALLY } from './protocols';
 export {
   BLANK_DRAFT,
   BLANK_STRAND,
@@ -15,6 +15,7 @@ export {
   type StrandDraft,
 } from './readingDraft';
 export { referralFrom, referralOf } from './referral';
+export { ballWords, SHED_IN_BALL, shedCounts, stylesWorn, type ShedCount } from './shed';
 export { feelWords, scalpWords } from './signWords';
 export {
   returnPercentOf,

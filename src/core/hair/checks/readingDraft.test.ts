@@ -85,7 +85,15 @@ describe('a reading as typed', () => {
             }),
             { nil: null },
           ),
-          marks: fc.record({ slip: mark, tangles: mark, shine: mark, clumping: mark, residue: mark }),
+          marks: fc.record({
+            slip: mark,
+            tangles: mark,
+            shine: mark,
+            clumping: mark,
+            residue: mark,
+            softness: mark,
+            scent: mark,
+          }),
           feel: fc.constant(1),
           lengths: fc.subarray([
             { place: 'front' as const, cm: 12.5 },

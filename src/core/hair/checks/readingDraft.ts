@@ -40,6 +40,9 @@ export interface ReadingDraft {
   readonly sink: PorosityTests['sink'];
   readonly feel: number | null;
   readonly marks: Readonly<Record<MarkId, number | null>>;
+  /** As it was: a correction of other figures leaves it. */
+  readonly shedBall: Measured['shedBall'];
+  readonly note: string;
   readonly scalp: readonly ScalpSign[];
   /** Centimetres by place. */
   readonly lengths: Readonly<Record<Region, string>>;
@@ -66,6 +69,8 @@ export const BLANK_DRAFT: Omit<ReadingDraft, 'day' | 'moment'> = {
   sink: null,
   feel: null,
   marks: NOTHING_MEASURED.marks,
+  shedBall: undefined,
+  note: '',
   scalp: [],
   lengths: NO_LENGTHS,
 };
@@ -161,6 +166,8 @@ export function readingFromDraft(
       marks: draft.marks,
       scalp: [...draft.scalp],
       lengths: lengths.map(([place, cm]) => ({ place, cm: numberIn(cm) })),
+      ...(draft.shedBall ? { shedBall: draft.shedBall } : {}),
+      ...(isBlank(draft.note) ? {} : { note: draft.note }),
     },
     { ...stamp, day: draft.day, moment: draft.moment },
     today,
@@ -214,7 +221,7 @@ function draftPath(
 
 /** A stored reading as a form, for correcting it. */
 export function draftFromReading(reading: Reading): ReadingDraft {
-  const { day, moment, strands, tally, porosity, feel, marks, scalp, lengths } = reading;
+  const { day, moment, strands, tally, porosity, feel, marks, scalp, lengths, shedBall, note = '' } = reading;
   return {
     ...BLANK_DRAFT,
     ...(tally ? draftFromTally(tally) : {}),
@@ -224,6 +231,8 @@ export function draftFromReading(reading: Reading): ReadingDraft {
     strands: strands.map(draftFromStrand),
     feel,
     marks,
+    shedBall,
+    note,
     scalp,
     lengths: Object.fromEntries(
       Object.keys(NO_LENGTHS).map((place) => [

@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { daysBetween, mean } from '../../base/measures';
 import { tallyTotals, type Measured, type Reading, type ScalpSign } from '../../records/shapes';
 import { SHED_REFERRAL_PER_DAY } from './protocols';
+import { shedCounts } from './shed';
 import { scalpWords } from './signWords';
 
 /** Signs of the scalp that are a doctor's matter. */
@@ -20,23 +21,34 @@ const RISE = {
 
 const askDoctor = () => t`That is not a mask’s job: please ask a doctor or a dermatologist.`;
 
-function shedPerDay({ tally }: Pick<Measured, 'tally'>): number | null {
-  return tally === null ? null : tallyTotals(tally).shed / tally.days;
+/** Shed hairs a day of one reading; those of a style that came down are of all its days. */
+function shedPerDay(reading: Shed, styles: Parameters<typeof shedCounts>[1] = []): number | null {
+  const [count] = shedCounts([reading], styles);
+  // The size of a ball is too rough to send anybody to a doctor.
+  return count && count.extraVariance === 0 ? count.pieces / count.days : null;
 }
 
+type Shed = Pick<Reading, 'day' | 'tally' | 'shedBall'>;
+
 /** Why this reading by itself is a matter for a doctor; null when it is none. */
-export function referralOf(reading: Pick<Measured, 'tally' | 'scalp'>): string | null {
+export function referralOf(
+  reading: Pick<Measured, 'tally' | 'scalp'>,
+  shed = reading.tally === null ? null : tallyTotals(reading.tally).shed / reading.tally.days,
+): string | null {
   const signs = reading.scalp.filter((sign) => DOCTORS_SIGNS.includes(sign));
   if (signs.length > 0)
     return t`Scalp: ${{ signs: signs.map((sign) => scalpWords()[sign]).join(', ') }}. No treatment on it until it is well. ${{ ask: askDoctor() }}`;
-  const shed = shedPerDay(reading);
   return shed !== null && shed > SHED_REFERRAL_PER_DAY
     ? t`More than ${{ most: SHED_REFERRAL_PER_DAY }} shed hairs a day. ${{ ask: askDoctor() }}`
     : null;
 }
 
 /** Whether all readings of one head, up to a day, hold something for a doctor: the latest of it, in words. */
-export function referralFrom(readings: readonly Reading[], today: Reading['day']): string | null {
+export function referralFrom(
+  readings: readonly Reading[],
+  today: Reading['day'],
+  styles: Parameters<typeof shedCounts>[1] = [],
+): string | null {
   const recent = readings
     .filter(({ day }) => day <= today)
     .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0));
@@ -44,10 +56,10 @@ export function referralFrom(readings: readonly Reading[], today: Reading['day']
   let found: string | null = null;
   for (const reading of recent) {
     const isKept = daysBetween(reading.day, today) <= RISE.keptDays;
-    const shed = shedPerDay(reading);
+    const shed = shedPerDay(reading, styles);
     const earlier = mean(sheds);
     if (isKept) {
-      const own = referralOf(reading);
+      const own = referralOf(reading, shed);
       const rises =
         shed !== null &&
         sheds.length >= RISE.earlierCounts &&

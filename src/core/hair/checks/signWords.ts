@@ -13,6 +13,8 @@ export const markWords = perLanguage((): Readonly<Record<MarkId, string>> => ({
   shine: t`shine`,
   clumping: t`clumping of curls`,
   residue: t`residue`,
+  softness: t`softness`,
+  scent: t`scent`,
 }));
 
 export const scalpWords = perLanguage((): Readonly<Record<ScalpSign, string>> => ({

@@ -41,11 +41,12 @@ describe('a recipe that has been taken out', () => {
 
 describe('the state of a head', () => {
   it('is usable with no reading at all, and follows the complaint', () => {
-    const state = estimateHair({ ...head, complaint: 'mushy' }, nothing, today);
+    const state = estimateHair({ ...head, complaints: ['limp'] }, nothing, today);
     expect(state.signals.firmness.mean).toBeLessThan(0);
-    expect(state.need.reasons[0]).toContain('guess from the start questions');
+    expect(state.need.headline).toBe("You say it's limp");
+    expect(state.need.reasons.join(' ')).toContain('guess from the start questions');
     expect(
-      estimateHair({ ...head, complaint: 'straw' }, nothing, today).signals.firmness.mean,
+      estimateHair({ ...head, complaints: ['stiff'] }, nothing, today).signals.firmness.mean,
     ).toBeGreaterThan(0);
   });
 

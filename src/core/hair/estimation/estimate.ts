@@ -1,7 +1,7 @@
-import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
+import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
 import { newestVersions } from '../../recipe/larder';
 import { SIGNAL_IDS, type Head, type SignalId } from '../../records/shapes';
-import { referralFrom, TALLY } from '../checks';
+import { referralFrom, stylesWorn, TALLY } from '../checks';
 import type { HeadHistory } from '../history';
 import { laneProbabilities, SIGNALS, startingLevel, type HairState, type SignalState } from '../state';
 import { entangledPairs } from './entangled';
@@ -49,7 +49,12 @@ export function estimateHair(head: Head, history: HeadHistory, today: CalendarDa
     headId: head.headId,
     asOf: today,
     signals,
-    need: needOf(signals, head, referralFrom(history.readings, today)),
+    need: needOf(
+      signals,
+      head,
+      history,
+      referralFrom(history.readings, today, stylesWorn(history.occasions, history.events)),
+    ),
     nextReadings: nextReadings(signals),
     readingCount: withoutDoubles(history.readings).filter((reading) => reading.day <= today).length,
   };
@@ -91,7 +96,7 @@ function estimateSignal(
     HORIZON_DAYS,
   );
   const uses = (effect: number) =>
-    steps.filter((step) => step.what === 'push' && step.effect === effect).length;
+    Math.round(sum(steps.map((step) => (step.what === 'push' && step.effect === effect ? step.share : 0))));
   const learned = sources.map((source, index) => ({
     source,
     learned: {

@@ -3,6 +3,7 @@ import { judgedCount, judgedValue, OFF, type Judged } from './judged';
 import {
   levelOf,
   loosen,
+  meanOf,
   observe,
   passDay,
   push,
@@ -15,7 +16,14 @@ import { markOf, type TapeEntry } from './smoother';
 
 /** What happens to a level, in order. Days are counted from the first. */
 export type LevelStep =
-  | { readonly day: number; readonly what: 'push'; readonly effect: number; readonly dose: number }
+  | {
+      readonly day: number;
+      readonly what: 'push';
+      readonly effect: number;
+      readonly dose: number;
+      /** Nobody knows whether it was on this day: the level may or may not have moved by then. */
+      readonly isUnsure?: boolean;
+    }
   | {
       readonly day: number;
       readonly what: 'measure';
@@ -99,6 +107,7 @@ export class FilterRun {
   private take(step: LevelStep): void {
     if (step.what === 'push') {
       this.settle();
+      if (step.isUnsure) loosen(this.state, step.dose * meanOf(this.state, step.effect));
       push(this.state, step.effect, step.dose);
       this.recorder?.tape.push({ what: 'push', effect: step.effect, dose: step.dose });
       return;

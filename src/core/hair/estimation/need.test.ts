@@ -1,6 +1,7 @@
 import { calendarDay } from '../../base/measures';
 import { testHead } from '../../lab/testing';
 import type { Head, SignalId } from '../../records/shapes';
+import { EMPTY_HISTORY } from '../history';
 import { laneProbabilities, SIGNALS, type DatedMeasurement, type SignalState } from '../state';
 import { needOf } from './need';
 
@@ -37,7 +38,7 @@ function needFor(firmness: [mean: number, sd: number], who: Head = head, referra
     breakage: state('breakage', Math.log(4), 0.2),
     porosity: state('porosity', 0, 0.2),
   };
-  return needOf(signals, who, referral);
+  return needOf(signals, who, EMPTY_HISTORY, referral);
 }
 
 describe('the need in words', () => {
@@ -89,6 +90,8 @@ describe('the need in words', () => {
       breakage: state('breakage', Math.log(4), 0.2),
       porosity: state('porosity', 0, 0.2),
     };
-    expect(needOf(signals, head, null).reasons[0]).toBe('Last reading: 5 strands, stretch 30 %.');
+    expect(needOf(signals, head, EMPTY_HISTORY, null).reasons[0]).toBe(
+      'Last reading: 5 strands, stretch 30 %.',
+    );
   });
 });

@@ -1,14 +1,18 @@
 import { plural, t } from '@lingui/core/macro';
 import { rounded } from '../../base/measures';
 import type { Head, SignalId } from '../../records/shapes';
+import { shedCounts, stylesWorn } from '../checks';
+import type { HeadHistory } from '../history';
 import {
   SIGNALS,
+  type ComplaintAnswer,
   type LaneProbabilities,
   type Need,
   type NeedKind,
   type NeedProbabilities,
   type SignalState,
 } from '../state';
+import { complaintAnswer } from './complaints';
 
 /** Probability from which the app commits to a side; under it, it says that it is likely, or cannot tell. */
 const COMMIT = 0.65;
@@ -38,21 +42,35 @@ export function needProbabilities(
 export function needOf(
   signals: Readonly<Record<SignalId, SignalState>>,
   head: Head,
+  { readings, occasions, events }: Pick<HeadHistory, 'readings' | 'occasions' | 'events'>,
   referral: string | null,
 ): Need {
   const { firmness, breakage, porosity } = signals;
   const kind = needKind(firmness, breakage, porosity);
+  const [worst] = head.complaints;
+  const complaint = worst
+    ? complaintAnswer(
+        worst,
+        signals,
+        shedCounts(readings, stylesWorn(occasions, events)),
+        readings.findLast(({ marks }) => marks.tangles !== null)?.marks.tangles ?? null,
+      )
+    : null;
   return {
     kind,
     probabilities: needProbabilities(firmness.probabilities, breakage.probabilities, porosity.probabilities),
-    headline: referral === null ? headlineOf(firmness) : t`Ask a doctor first`,
+    headline: referral === null ? (complaint?.headline ?? headlineOf(firmness)) : t`Ask a doctor first`,
     reasons: [
+      ...(complaint ? [...(complaint.reason ? [complaint.reason] : []), `${headlineOf(firmness)}.`] : []),
       firmnessReason(firmness),
       ...breakageReason(breakage),
       ...porosityReason(kind, porosity),
-      referral === null ? adviceFor(kind, head) : t`No recipe is advised until this has been looked at.`,
+      referral === null
+        ? adviceFor(kind, head, complaint)
+        : t`No recipe is advised until this has been looked at.`,
     ],
     referral,
+    complaint,
   };
 }
 
@@ -118,7 +136,9 @@ function porosityReason(kind: NeedKind, porosity: SignalState): string[] {
   ];
 }
 
-function adviceFor(kind: NeedKind, head: Head): string {
+function adviceFor(kind: NeedKind, head: Head, complaint: ComplaintAnswer | null): string {
+  // Where something troubles her there is something to do, whatever was measured.
+  if (complaint && (kind === 'keep' || kind === 'unclear')) return complaint.meanwhile;
   switch (kind) {
     case 'protein':
       return head.proteinSensitive

@@ -1,4 +1,4 @@
-import type { CalendarDay } from '../../base/measures';
+import { addDays, calendarDaySchema, daysBetween, type CalendarDay } from '../../base/measures';
 import { classifyVersion } from '../../recipe/classification';
 import type { Larder } from '../../recipe/larder';
 import type {
@@ -29,6 +29,9 @@ export type Step =
       readonly what: 'push';
       readonly effect: number;
       readonly dose: number;
+      /** Of a treatment that is told from memory this is a part, on one of the days on which it may have been. */
+      readonly share: number;
+      readonly isUnsure: boolean;
     }
   | {
       readonly day: CalendarDay;
@@ -100,6 +103,18 @@ export function effectSources(
   ];
 }
 
+/** A day that is told from memory is off by about a third of the time since, 1 sd, and by some days at least (working assumption). */
+const ABOUT = { share: 0.3, leastDays: 2 } as const;
+
+/** The day of a treatment; of one that is told from memory, days around it as far apart as memory errs. */
+function daysItMayHaveBeen({ day, about, recordedAt }: HeadHistory['sessions'][number]): CalendarDay[] {
+  if (!about) return [day];
+  const told = calendarDaySchema.parse(recordedAt.slice(0, 10));
+  const off = Math.max(ABOUT.leastDays, Math.round(ABOUT.share * daysBetween(day, told)));
+  const latest = told > day ? told : day;
+  return [-off, 0, off].map((away) => addDays(day, away)).map((each) => (each > latest ? latest : each));
+}
+
 /** Everything that happened to one head up to a day, in the order in which it happened. */
 export function timelineOf(
   history: HeadHistory,
@@ -115,13 +130,31 @@ export function timelineOf(
   for (const event of history.events) {
     const effect = indexOf.get(`event:${event.what}`);
     if (effect !== undefined)
-      steps.push({ day: event.day, order: ORDER.event, what: 'push', effect, dose: 1 });
+      steps.push({
+        day: event.day,
+        order: ORDER.event,
+        what: 'push',
+        effect,
+        dose: 1,
+        share: 1,
+        isUnsure: false,
+      });
   }
   for (const session of history.sessions) {
     const effect = indexOf.get(`recipe:${session.recipeId}`);
     const dose = sessionDose(session, head, isOil.get(session.recipeId) ? 'oil' : 'mask');
-    if (effect !== undefined)
-      steps.push({ day: session.day, order: ORDER.session, what: 'push', effect, dose });
+    if (effect === undefined) continue;
+    const days = daysItMayHaveBeen(session);
+    for (const day of days)
+      steps.push({
+        day,
+        order: ORDER.session,
+        what: 'push',
+        effect,
+        dose: dose / days.length,
+        share: 1 / days.length,
+        isUnsure: session.about === true,
+      });
   }
   const hair: HairFacts = { hairGrams: hairMassGrams(head) };
   for (const reading of withoutDoubles(history.readings)) {

@@ -1,3 +1,11 @@
-export { rateRatio, rateRatioWords, type Rate, type RateRatio } from './rates';
+export {
+  halfWords,
+  rateOf,
+  rateRatio,
+  rateRatioWords,
+  type Rate,
+  type RateRatio,
+  type VaryingCount,
+} from './rates';
 export { changeWords, sessionChange, type SessionChange } from './sessionChange';
 export { expectedHalfWidth, trialReport, type TrialAnswer, type TrialReport } from './trialReport';

@@ -7,6 +7,9 @@ import { TALLY, type Count } from '../checks';
 /** Nine times in ten. */
 const TAILS = { low: 0.05, high: 0.95 } as const;
 
+/** A count; what was judged by the size of a ball varies by more than a count does. */
+export type VaryingCount = Count & { readonly extraVariance?: number };
+
 /** Pieces a day from several counts. */
 export interface Rate {
   readonly perDay: number;
@@ -22,15 +25,16 @@ export interface Rate {
  * The gamma distribution of a rate given counts: Jeffreys' prior, and the variance widened for over-dispersion. With m counts of n
  * pieces in all the variance of the sum is n (1 + τ² n/m), so shape and exposure are both divided by that factor.
  */
-function gammaOf(counts: readonly Count[]) {
+function gammaOf(counts: readonly VaryingCount[]) {
   const pieces = sum(counts.map((count) => count.pieces));
   const days = sum(counts.map((count) => count.days));
-  const widened = 1 + (TALLY.overdispersion * pieces) / counts.length;
+  const extra = sum(counts.map(({ extraVariance = 0 }) => extraVariance)) / counts.length;
+  const widened = 1 + ((TALLY.overdispersion + extra) * pieces) / counts.length;
   return { pieces, days, shape: (pieces + 0.5) / widened, exposure: days / widened };
 }
 
 /** @param counts at least one */
-export function rateOf(counts: readonly Count[]): Rate {
+export function rateOf(counts: readonly VaryingCount[]): Rate {
   const { pieces, days, shape, exposure } = gammaOf(counts);
   return {
     perDay: shape / exposure,
@@ -56,7 +60,7 @@ export interface RateRatio {
  * variable with twice their shapes as degrees of freedom.
  * @param before at least one count @param after at least one
  */
-export function rateRatio(before: readonly Count[], after: readonly Count[]): RateRatio {
+export function rateRatio(before: readonly VaryingCount[], after: readonly VaryingCount[]): RateRatio {
   const [from, to] = [gammaOf(before), gammaOf(after)];
   const ratio = to.shape / to.exposure / (from.shape / from.exposure);
   const quantile = (p: number) => ratio * jStat.centralF.inv(p, 2 * to.shape, 2 * from.shape);
@@ -84,5 +88,18 @@ export function rateRatioWords({ ratio, low, high, before, after }: RateRatio): 
     return t`More: by about ${{ percent: percent(ratio) }}, and by at least ${{ leastPercent: percent(low) }} nineteen times in twenty.`;
   return t`No change that the counts can show: ${span}.`;
 }
+
+/** Whether it is half of what it was, as far as the counts can say. */
+export function halfWords({ low, high, before, after }: RateRatio): string {
+  if (before.counts < FEWEST_COUNTS || after.counts < FEWEST_COUNTS)
+    return t`Too early to tell: two counts before and two since would do.`;
+  if (high < HALF) return t`Yes, it's less than half.`;
+  if (low > 1) return t`No, it's more than it was.`;
+  if (low > HALF) return high < 1 ? t`Less, but not half.` : t`No, it isn't half.`;
+  return high < 1
+    ? t`It's less. Half is possible, but the counts can't show it yet.`
+    : t`The counts can't tell yet.`;
+}
+const HALF = 0.5;
 
 const fold = (value: number) => fixed(value, value < 10 ? 1 : 0);

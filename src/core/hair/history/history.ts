@@ -1,6 +1,5 @@
 import { CATALOGUE_LARDER, type Larder } from '../../recipe/larder';
 import type {
-  Challenge,
   Decision,
   HeadEvent,
   KitItem,
@@ -9,6 +8,7 @@ import type {
   PlanSettings,
   Reading,
   RecipeVersion,
+  Rhythm,
   Session,
   Trial,
   TrialWash,
@@ -33,7 +33,7 @@ export interface HeadHistory {
   /** Those of everybody among them. */
   readonly occasions: readonly Occasion[];
   readonly planSettings: readonly PlanSettings[];
-  readonly challenges: readonly Challenge[];
+  readonly rhythms: readonly Rhythm[];
   /** What the household lacks. */
   readonly lacks: readonly KitItem[];
 }
@@ -52,6 +52,6 @@ export const EMPTY_HISTORY: HeadHistory = {
   decisions: [],
   occasions: [],
   planSettings: [],
-  challenges: [],
+  rhythms: [],
   lacks: [],
 };

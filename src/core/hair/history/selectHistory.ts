@@ -64,7 +64,7 @@ export function historyFrom(live: readonly StoredRecord[], larder: Larder, headI
     decisions: own(ofKind(live, 'decision')),
     occasions: occasionsOf(ofKind(live, 'occasion'), headId),
     planSettings: own(ofKind(live, 'plan-settings')),
-    challenges: own(ofKind(live, 'challenge')),
+    rhythms: own(ofKind(live, 'rhythm')),
     lacks: lacksOf(ofKind(live, 'kit')),
     larder,
   };

@@ -1,5 +1,5 @@
 import type { CalendarDay } from '../../base/measures';
-import type { EventKind, SignalId } from '../../records/shapes';
+import type { Complaint, EventKind, SignalId } from '../../records/shapes';
 import type { Measurement, TestId } from '../checks';
 
 export interface Estimate {
@@ -82,6 +82,21 @@ export interface Need {
   readonly reasons: readonly string[];
   /** Set when a sign is a doctor's matter. */
   readonly referral: string | null;
+  /** Null where nothing troubles her. */
+  readonly complaint: ComplaintAnswer | null;
+}
+
+/** The answer to what troubles her most. */
+export interface ComplaintAnswer {
+  readonly complaint: Complaint;
+  /** It begins with her words. */
+  readonly headline: string;
+  /** What the checks say to it, and what would settle it; empty where the headline says all. */
+  readonly reason: string;
+  /** What does no harm until it is settled. */
+  readonly meanwhile: string;
+  /** The checks show it. */
+  readonly isShown: boolean;
 }
 
 /** What one more reading would do to the doubt about the need. */

@@ -2,6 +2,7 @@ export { airAdvice, forecastSchema, type AirDay } from './air';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';
 export {
   NEEDS,
+  type ComplaintAnswer,
   type DatedEstimate,
   type DatedMeasurement,
   type Entangled,

@@ -1,7 +1,8 @@
 import { msg } from '@lingui/core/macro';
 import { worded } from '../../base/language';
+import { clamp, sum } from '../../base/measures';
 import type { SchoolVerdict } from '../../recipe/classification';
-import type { EventKind, Head, SignalId } from '../../records/shapes';
+import type { Complaint, EventKind, Head, SignalId } from '../../records/shapes';
 
 /** The comfortable stretch of a signal's scale; null where it is open. */
 export interface Lane {
@@ -119,14 +120,33 @@ const OPENED_BY: Readonly<Record<Head['chemistry'][number], number>> = {
   henna: 0,
 };
 
+/** Firmness that a complaint suggests before anything is measured, and the most that several suggest (working assumptions). */
+const FIRMNESS_TOLD: Partial<Record<Complaint, number>> = {
+  limp: -0.8,
+  stiff: 0.8,
+  dry: 0.4,
+  breaks: 0.2,
+  frizz: 0.1,
+  tangles: 0.1,
+};
+const FIRMNESS_TOLD_MOST = 0.8;
+/** The same for the logarithm of broken pieces a day. */
+const BREAKAGE_TOLD: Partial<Record<Complaint, number>> = { breaks: 0.6, length: 0.3, tangles: 0.1 };
+
 /** Where a head probably stands, from the start questions alone. */
 export function startingLevel(
-  head: Pick<Head, 'complaint' | 'porosityGuess'> & Partial<Pick<Head, 'chemistry'>>,
+  head: Pick<Head, 'complaints' | 'porosityGuess'> & Partial<Pick<Head, 'chemistry' | 'firstComplaints'>>,
 ): Record<SignalId, number> {
-  const firmness = { none: 0, mushy: -0.8, straw: 0.8, breaks: 0.2 }[head.complaint];
+  const told = head.firstComplaints ?? head.complaints;
+  const firmness = clamp(
+    sum(told.map((each) => FIRMNESS_TOLD[each] ?? 0)),
+    -FIRMNESS_TOLD_MOST,
+    FIRMNESS_TOLD_MOST,
+  );
   const opened = Math.max(0, ...(head.chemistry ?? []).map((each) => OPENED_BY[each]));
   const porosity = { low: -1, medium: 0, high: 1, unknown: opened }[head.porosityGuess];
-  return { firmness, breakage: BREAKAGE_MIDDLE + (head.complaint === 'breaks' ? 0.6 : 0), porosity };
+  const breakage = BREAKAGE_MIDDLE + Math.max(0, ...told.map((each) => BREAKAGE_TOLD[each] ?? 0));
+  return { firmness, breakage, porosity };
 }
 
 /** Firmness units that one dose moves for a full push toward firm, or back for a full pull toward soft. */

@@ -1,7 +1,7 @@
 import { startingLevel } from './signals';
 
 type Asked = Parameters<typeof startingLevel>[0];
-const head: Asked = { complaint: 'none', porosityGuess: 'unknown', chemistry: [] };
+const head: Asked = { complaints: [], porosityGuess: 'unknown', chemistry: [] };
 const porosity = (changed: Partial<Asked>) => startingLevel({ ...head, ...changed }).porosity;
 
 describe('where porosity starts', () => {

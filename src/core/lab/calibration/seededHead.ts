@@ -76,7 +76,7 @@ export function seededHead(seed: number): SeededHead {
     lengthCm: Math.round(between(15, 60)),
     strand: pick(random, ['fine', 'medium', 'coarse']),
     porosityGuess: pick(random, ['low', 'medium', 'high', 'unknown']),
-    complaint: pick(random, ['none', 'mushy', 'straw', 'breaks']),
+    complaints: pick(random, [[], ['limp'], ['stiff'], ['breaks']] as const).slice(),
     freeMinutes: [0, 1, 2, 3, 4, 5, 6].map((day) => (freeDays.has(day) ? Math.round(between(150, 240)) : 0)),
   });
   const virtual = new VirtualHead(head, {

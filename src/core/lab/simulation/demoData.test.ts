@@ -6,7 +6,7 @@ import { planProblemFrom } from '../../plan/question';
 import { searchSchedule } from '../../plan/scheduling';
 import { classify } from '../../recipe/classification';
 import { newestVersions } from '../../recipe/larder';
-import { storedRecordSchema } from '../../records/shapes';
+import { storedRecordSchema, type Head } from '../../records/shapes';
 import { parsedOf } from '../testing';
 import { demoRecords } from './demoData';
 import { VirtualHead } from './virtualHead';
@@ -54,9 +54,9 @@ describe('the demo', () => {
 
 describe('a virtual head', () => {
   it('shows its firmness in the strands it sheds', () => {
-    for (const complaint of ['mushy', 'none', 'straw'] as const) {
+    for (const complaints of [['limp'], [], ['stiff']] as Head['complaints'][]) {
       const virtual = new VirtualHead(
-        { complaint, porosityGuess: 'medium' },
+        { complaints, porosityGuess: 'medium' },
         { seed: 7, halfLifeDays: 8, restShift: { firmness: 0, breakage: 0, porosity: 0 } },
       );
       const { strands } = virtual.read(200, 3);
@@ -67,7 +67,7 @@ describe('a virtual head', () => {
 
   it('recovers toward its rest', () => {
     const virtual = new VirtualHead(
-      { complaint: 'mushy', porosityGuess: 'medium' },
+      { complaints: ['limp'], porosityGuess: 'medium' },
       { seed: 3, halfLifeDays: 5, restShift: { firmness: 1, breakage: 0, porosity: 0 } },
     );
     const start = virtual.level('firmness');

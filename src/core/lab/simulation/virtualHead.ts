@@ -44,7 +44,7 @@ export class VirtualHead {
   private readonly retention: number;
   private readonly porosity: PorosityGuess;
 
-  constructor(head: Pick<Head, 'complaint' | 'porosityGuess'>, options: VirtualHeadOptions) {
+  constructor(head: Pick<Head, 'complaints' | 'porosityGuess'>, options: VirtualHeadOptions) {
     this.random = randomLcg(options.seed);
     this.normal = randomNormal.source(this.random)(0, 1);
     const { daySeed } = options;

@@ -15,7 +15,7 @@ export {
   parsedOf,
   STAMP,
   testBatch,
-  testChallenge,
+  testRhythm,
   testHead,
   testHistory,
   testOccasion,

@@ -1,5 +1,5 @@
 /** Small made-up things that tests of several folders start from; no product code uses them. */
-import { calendarDay, type CalendarDay, type Result } from '../../base/measures';
+import { addDays, calendarDay, type CalendarDay, type Result } from '../../base/measures';
 import { EMPTY_HISTORY, type HeadHistory, type WashRun } from '../../hair/history';
 import { classifyLines, type Verdict } from '../../recipe/classification';
 import {
@@ -17,12 +17,12 @@ import {
   headSchema,
   NOTHING_MEASURED,
   type Batch,
-  type Challenge,
   type Head,
   type Measured,
   type Occasion,
   type Reading,
   type RecipeVersion,
+  type Rhythm,
   type School,
   type Session,
   type Strand,
@@ -51,7 +51,7 @@ export function testHead(changes: Partial<Head> = {}): Head {
     density: 'medium',
     allergies: [],
     porosityGuess: 'medium',
-    complaint: 'none',
+    complaints: [],
     freeMinutes: [200, 0, 0, 200, 0, 0, 200],
     washFrom: [10, 18, 18, 18, 18, 18, 10],
     nights: Array(7).fill(true),
@@ -191,19 +191,25 @@ export function testOccasion(
 }
 
 /** Eight weeks of one moisture treatment each. */
-export function testChallenge(startsOn: CalendarDay, changes: Partial<Challenge> = {}): Challenge {
+/** Moisture once a week for eight weeks, under a name. */
+export function testRhythm(startsOn: CalendarDay, changes: Partial<Rhythm> = {}): Rhythm {
   return {
     ...STAMP,
-    kind: 'challenge',
+    kind: 'rhythm',
     id: 'c',
-    challengeId: 'c',
+    rhythmId: 'c',
     headId: 'h',
     name: 'Moist weeks',
-    counts: 'moisture',
-    perWeek: 1,
+    of: { sort: 'moisture' },
+    when: { every: 'week', times: 1 },
     startsOn,
-    weeks: 8,
-    givenUpOn: null,
+    until: addDays(startsOn, 55),
+    times: null,
+    notIn: [],
+    firm: false,
+    themes: [],
+    toldOn: startsOn,
+    endedOn: null,
     ...changes,
   };
 }

@@ -9,8 +9,12 @@ const NEW = testRecipe('new', ['100 g plain conditioner', '1 tbsp honey']);
 const NEWER = testRecipe('newer', ['100 g plain conditioner', '2 tbsp aloe juice']);
 /** Goes on before the shampoo, and is no oil. */
 const SLIP = testRecipe('slip', ['100 g plain conditioner', '1 tbsp glycerin'], { use: 'pre-poo' });
+/** The same with protein in it. */
+const RICE_SLIP = testRecipe('rice-slip', ['200 ml rice water', '1 tbsp hydrolysed silk'], {
+  use: 'pre-poo',
+});
 const FREE = [240, 240, 240, 240, 240, 240, 240];
-const CLEAR = ['new', 'newer', 'slip'].map((recipeId) => ({
+const CLEAR = ['new', 'newer', 'slip', 'rice-slip'].map((recipeId) => ({
   ...STAMP,
   kind: 'patch-test' as const,
   id: `p-${recipeId}`,
@@ -49,7 +53,12 @@ export function openProblem({ history, head, ...asked }: Asked = {}): PlanProble
   return problemOf({
     weeks: 4,
     head: { freeMinutes: FREE, ...head },
-    history: { recipes: [...ALL, BALM, NEW, NEWER, SLIP], readings: [GUMMY], patchTests: CLEAR, ...history },
+    history: {
+      recipes: [...ALL, BALM, NEW, NEWER, SLIP, RICE_SLIP],
+      readings: [GUMMY],
+      patchTests: CLEAR,
+      ...history,
+    },
     ...asked,
   });
 }
@@ -113,12 +122,6 @@ export const RULE_CASES: readonly (readonly [string, string, readonly Standing[]
   ],
   ['a pre-poo without a wash', 'pre-poo-without-a-wash', [beat(3, 'oil', 'pre-poo')]],
   [
-    'oil on the day where the mask goes first',
-    'mask-goes-first',
-    [beat(3, 'oil', 'pre-poo'), beat(3, 'balm')],
-    { history: { planSettings: [settings({ maskOrder: 'before-shampoo' })] } },
-  ],
-  [
     'two pre-poos for one wash',
     'two-pre-poos',
     [beat(2, 'oil', 'pre-poo', true), beat(3, 'oil', 'pre-poo'), beat(3, 'balm')],
@@ -134,9 +137,9 @@ export const RULE_CASES: readonly (readonly [string, string, readonly Standing[]
   ['an oil as a main treatment', 'not-a-mask', [beat(3, 'oil')]],
   ['a mask as a pre-poo', 'not-a-pre-poo', [beat(3, 'balm', 'pre-poo'), beat(3, 'balm')]],
   [
-    'a mask before the shampoo where only oils go there',
+    'protein before the shampoo where it waits for the mask',
     'oil-only',
-    [beat(3, 'slip', 'pre-poo'), beat(3, 'balm')],
+    [beat(3, 'rice-slip', 'pre-poo'), beat(3, 'balm')],
   ],
   [
     'a mask left on overnight',

@@ -4,7 +4,7 @@ import type { Decision, Slot } from '../../records/shapes';
 export const PLAIN_WASH_ID = 'plain-wash';
 
 /** Slots between the washes: they move no forecast and ask for no free day. */
-const SMALL_SLOTS: ReadonlySet<Slot> = new Set<Slot>(['refresh', 'mist', 'scalp', 'serum']);
+const SMALL_SLOTS: ReadonlySet<Slot> = new Set<Slot>(['refresh', 'mist', 'scalp', 'serum', 'leave-in']);
 
 export function isSmall({ slot }: { readonly slot: Slot }): boolean {
   return SMALL_SLOTS.has(slot);

@@ -7,7 +7,20 @@ export {
   type PlanNote,
 } from './agreement';
 export { BEDTIME_MINUTE } from './bedtime';
-export { challengeState, type ChallengeState, type ChallengeWeek } from './challenge';
+export {
+  countsFor,
+  holdsOn,
+  rhythmState,
+  SLOT_OF_USE,
+  USE_OF_SLOT,
+  windowsOf,
+  type Counted,
+  type RhythmPeriod,
+  type RhythmState,
+  type RhythmWindow,
+  type WashOf,
+} from './rhythm';
+export { rhythmLine, rhythmOf, sortWords, weekWords } from './rhythmWords';
 export { isAvoided, isSmall, placedBy, PLAIN_WASH_ID } from './decision';
 export { effortLimits, EFFORTS, effortSchema, type Effort, type EffortLimits } from './effort';
 export { contactAt, kitWords, minutesWithoutHeat } from './kit';

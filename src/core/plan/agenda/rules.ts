@@ -248,7 +248,7 @@ export const WEIGHTS = {
   overdue: weight(msg`overdue`, 0.15, msg`a day beyond the longest time without`),
   noPrePoo: weight(msg`a wash without a pre-poo`, 0.35, msg`a wash`),
   style: weight(msg`no protein around a protective style`, 0.8, msg`a style`),
-  challenge: weight(msg`a challenge not kept`, 0.8, msg`a treatment short`),
+  rhythm: weight(msg`a rhythm not kept`, 0.8, msg`a treatment short`),
   trialDelay: weight(msg`a trial kept waiting`, 0.1, msg`a day`),
   change: weight(msg`change of what was agreed`, 0.06, msg`a main treatment moved, added or dropped`),
 } as const satisfies Record<string, Weight>;

@@ -1,7 +1,7 @@
-import { sum, weekdayOf, type CalendarDay } from '../../base/measures';
+import { addDays, sum, weekdayOf, type CalendarDay } from '../../base/measures';
 import { isChild } from '../../recipe/safety';
 import type { Slot } from '../../records/shapes';
-import { isOn, isSmall } from '../agenda';
+import { isOn, isSmall, USE_OF_SLOT, type Counted } from '../agenda';
 import type { Placed } from './forecast';
 import type { HeadProblem, PlanProblem, Treatment } from './plan';
 
@@ -97,13 +97,40 @@ export function handsMinutes(heads: readonly TimedMinutes[]): number {
   return sum(heads.map(({ all, waiting }) => all - waiting)) + Math.max(0, ...heads.map((of) => of.waiting));
 }
 
+/** A beat as rhythms count it. */
+export function countedAs({
+  treatment: { recipeId, firms, strong, moistens },
+  slot,
+}: Pick<PlanDraft, 'treatment' | 'slot'>): Counted {
+  return { recipeId, firms, strong, moistens, use: USE_OF_SLOT[slot] };
+}
+
+/** Protein goes before the shampoo only where her school says so; oil and slip may. */
+export function mayPrePoo({ choices }: Pick<HeadProblem, 'choices'>, { uses, firms }: Treatment): boolean {
+  return uses.includes('pre-poo') && (choices.prePoo === 'any' || !firms);
+}
+
 /** Minutes of a day for one head: what the weekday has, or other hours if she said so, less a take-down. */
 export function freeMinutesOn(problem: HeadProblem, day: CalendarDay): number {
   const { head, occasions, rules } = problem;
   const other = occasions.findLast((occasion) => occasion.what === 'hours' && isOn(occasion, day));
   const free = other?.minutes ?? head.freeMinutes[weekdayOf(day)] ?? 0;
-  const takesDown = occasions.some(({ what, to }) => what === 'style' && to === day);
-  return Math.max(0, free - (takesDown ? (rules.takeDownMinutes ?? 0) : 0));
+  return Math.max(0, free - takeDownMinutesOn({ occasions, rules }, day));
+}
+
+/** Minutes of a day that go into taking a style down: the hours she gave, over its last days, or the usual on its last. */
+export function takeDownMinutesOn(
+  { occasions, rules }: Pick<HeadProblem, 'occasions' | 'rules'>,
+  day: CalendarDay,
+): number {
+  const minutes = occasions
+    .filter(
+      ({ what, to, takeDown }) => what === 'style' && day <= to && day > addDays(to, -(takeDown?.days ?? 1)),
+    )
+    .map(({ takeDown }) =>
+      takeDown ? Math.round((60 * takeDown.hours) / takeDown.days) : (rules.takeDownMinutes ?? 0),
+    );
+  return Math.max(0, ...minutes);
 }
 
 /** Minutes that all heads together have on a day: one person's hours, so the longest of them, not their sum. */
@@ -119,7 +146,9 @@ export function needsEvening({ leadTasks }: Pick<Treatment, 'leadTasks'>): boole
 }
 
 /** Whether the evening of this day is hers: to set something to soak, or to put oil on. */
-export function isFreeEvening({ head, occasions }: HeadProblem, day: CalendarDay): boolean {
+export function isFreeEvening({ head, occasions, decisions }: HeadProblem, day: CalendarDay): boolean {
+  // She said so herself.
+  if (decisions.some((each) => each.what === 'place' && each.overnight && each.day === day)) return true;
   const away = occasions.some(
     ({ what, minutes, ...span }) => what === 'hours' && minutes === 0 && isOn(span, day),
   );

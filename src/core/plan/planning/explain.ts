@@ -10,13 +10,14 @@ import {
 } from '../../base/measures';
 import { laneProbabilities, placeInWords, SIGNALS } from '../../hair/state';
 import { daysText } from '../../recipe/safety';
-import { placedBy, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
-import { draftOf, freeMinutesOn, minutesOf, moving, takesNoStrong, type PlanDraft } from './draft';
+import { countsFor, holdsOn, placedBy, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
+import { countedAs, draftOf, freeMinutesOn, minutesOf, moving, takesNoStrong, type PlanDraft } from './draft';
 import { duesOf } from './dues';
 import { forecastOn } from './forecast';
 import { breachesOf, chanceTooFirm } from './permits';
 import type { Beat, HeadProblem, Plan, PlanDay, PlanProblem, Reason, UnmetRule } from './plan';
 import { preparationOf } from './preparation';
+import { unmetPromises } from './promises';
 import { lastUse, scoreOf, scoreParts, spanOf } from './score';
 
 /** Who answered, and how sure it is that nothing better exists. */
@@ -58,9 +59,9 @@ export function explainPlans(
     parts,
     headline: headlineOf(problem, beats),
     days,
-    unmet: unmetRules(problem, head, inOrder, answered),
+    unmet: [...unmetRules(problem, head, inOrder, answered), ...unmetPromises(problem, head, inOrder)],
     dues: duesOf(problem, head, inOrder),
-    challenges: head.challengeStates,
+    rhythms: head.rhythmStates,
   };
 }
 
@@ -69,9 +70,10 @@ const SLOT_ORDER: Readonly<Record<PlanDraft['slot'], number>> = {
   'pre-poo': 1,
   main: 2,
   'follow-up': 3,
-  refresh: 4,
-  mist: 5,
-  serum: 6,
+  'leave-in': 4,
+  refresh: 5,
+  mist: 6,
+  serum: 7,
 };
 
 function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly PlanDraft[], draft: PlanDraft): Beat {
@@ -136,13 +138,32 @@ function reasonsFor(
             text: t`Once or twice a week, and the next wash takes it out again.`,
           },
         ];
+      case 'leave-in':
+        return [
+          { code: 'leave-in', text: t`It stays in until the next wash; re-wet it, and top it up between.` },
+        ];
       case 'mist':
         return [{ code: 'mist', text: t`Daily; it asks for no free day.` }];
       case 'serum':
         return [{ code: 'serum', text: t`For the night, on the ends only.` }];
     }
   })();
-  return [...decided(head, draft), ...own, ...shelf(draft)];
+  return [...decided(head, draft), ...rhythmReasons(head, draft), ...own, ...shelf(draft)];
+}
+
+/** The rhythms of hers that it is there for. */
+function rhythmReasons({ rhythms }: HeadProblem, draft: PlanDraft): Reason[] {
+  return rhythms
+    .filter(
+      (demand) =>
+        countsFor(demand.rhythm.of, countedAs(draft)) &&
+        (demand.rhythm.when.every === 'wash'
+          ? holdsOn(demand.rhythm, draft.day)
+          : demand.windows.some(
+              ({ from, to, wanted }) => wanted > 0 && draft.day >= from && draft.day <= to,
+            )),
+    )
+    .map(({ says }) => ({ code: 'rhythm', text: t`You asked for it. ${says}.` }));
 }
 
 function decided({ decisions }: HeadProblem, draft: PlanDraft): Reason[] {
@@ -248,7 +269,9 @@ function unmetRules(
   drafts: readonly PlanDraft[],
   answered: PlanSource,
 ): UnmetRule[] {
-  const masks = head.treatments.filter(({ use, recipeId }) => use === 'mask' && recipeId !== PLAIN_WASH_ID);
+  const masks = head.treatments.filter(
+    ({ uses, recipeId }) => uses.includes('mask') && recipeId !== PLAIN_WASH_ID,
+  );
   if (masks.length === 0)
     return [{ rule: 'no-recipe', text: t`There is no mask to plan with: save a recipe on the Bench.` }];
   const days = dayRange(problem.from, 7 * problem.weeks);

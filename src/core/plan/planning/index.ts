@@ -1,7 +1,10 @@
 export { checkBeats, checkPlan } from './checkPlan';
 export {
+  countedAs,
   draftOf,
   isFreeEvening,
+  mayPrePoo,
+  takeDownMinutesOn,
   freeMinutesOn,
   handsMinutes,
   minutesOf,
@@ -27,18 +30,20 @@ export {
   type PlanProblem,
   type PrepTask,
   type Reason,
+  type RhythmDemand,
   type ScoreParts,
   type Standing,
   type Treatment,
+  type UnmetPromise,
   type UnmetRule,
 } from './plan';
+export { daysKept, FIRM_FACTOR, isBig, isOutside, rhythmFactor, washDayOf, washesWithout } from './rhythms';
 export { EMPTY_KITCHEN, planProblem, type Kitchen, type PlannedHead } from './problem';
 export {
   agreedSpan,
   baseOf,
   cadences,
   canPrePoo,
-  countsFor,
   dayFactor,
   lastUse,
   LOOK_BEYOND_DAYS,

@@ -67,7 +67,7 @@ function mainBreaches(
   const window = washWindow(head, day);
   const { firms, strong } = treatment;
   return [
-    ['not-a-mask', treatment.use !== 'mask'],
+    ['not-a-mask', !treatment.uses.includes('mask')],
     [window ?? 'no-wash', window !== undefined],
     near(({ isMain }) => isMain, 'washGap'),
     firms ? near((use) => use.firms, 'lightProteinGap') : ['', false],
@@ -186,14 +186,13 @@ function prePooBreaches(
   const washDay = beat.overnight ? addDays(beat.day, 1) : beat.day;
   const isBeforeAWash = beats.some(({ slot, day }) => slot === 'main' && day === washDay);
   return [
-    ['not-a-pre-poo', treatment.use !== 'pre-poo'],
+    ['not-a-pre-poo', !treatment.uses.includes('pre-poo')],
     ['pre-poo-without-a-wash', !isBeforeAWash],
     [
       'two-pre-poos',
       beats.some((other) => other !== beat && other.slot === 'pre-poo' && washDayOf(other) === washDay),
     ],
-    ['oil-only', head.choices.prePoo === 'oil-only' && treatment.kind !== 'oil'],
-    ['mask-goes-first', head.choices.maskOrder === 'before-shampoo' && !beat.overnight],
+    ['oil-only', head.choices.prePoo === 'oil-only' && treatment.firms],
     ['overnight-only-oil', beat.overnight && treatment.kind !== 'oil'],
     ['evening-before', beat.overnight && !(beat.day >= problem.from && isFreeEvening(head, beat.day))],
     ['style', washWindow(head, beat.day) === 'style'],
@@ -219,7 +218,7 @@ function followUpBreaches(
       slot === 'main' && day === beat.day && treatmentOf(head, recipeId)?.firms === true,
   );
   return [
-    ['not-a-mask', treatment.use !== 'mask' || !treatment.moistens || treatment.firms],
+    ['not-a-mask', !treatment.uses.includes('mask') || !treatment.moistens || treatment.firms],
     ['follow-up-without-protein', !follows],
     [PLAN_RULES.patchTest.id, beat.day < treatment.allowedFrom],
   ];

@@ -2,8 +2,17 @@ import type { CalendarDay } from '../../base/measures';
 import type { DatedEstimate, Estimate, SignalState } from '../../hair/state';
 import type { LeadTask } from '../../kitchen/methods';
 import type { TreatmentKind } from '../../recipe/classification';
-import type { Decision, Head, Occasion, RecipeVersion, SignalId, Slot } from '../../records/shapes';
-import type { AgreedBeat, ChallengeState, PlanChoices, RuleValues, WeightValues } from '../agenda';
+import type {
+  Decision,
+  Head,
+  Occasion,
+  RecipeUse,
+  RecipeVersion,
+  Rhythm,
+  SignalId,
+  Slot,
+} from '../../records/shapes';
+import type { AgreedBeat, PlanChoices, RhythmState, RhythmWindow, RuleValues, WeightValues } from '../agenda';
 
 /** Portions of a batch that stand on the shelf. */
 export interface ReadyBatch {
@@ -17,7 +26,9 @@ export interface Treatment {
   readonly recipeId: string;
   readonly version: number;
   readonly name: string;
-  readonly use: RecipeVersion['use'];
+  readonly use: RecipeUse;
+  /** All that it may be used as, `use` among them. */
+  readonly uses: readonly RecipeUse[];
   readonly kind: TreatmentKind;
   readonly strength: number;
   /** Protein, or firming like protein: spaced and held back when the hair is firm. */
@@ -64,12 +75,17 @@ export interface TrialDemand {
   readonly endsBy: CalendarDay;
 }
 
-/** So many days with a treatment of a sort are wanted in the seven days from `from` on. */
-export interface ChallengeDemand {
-  readonly name: string;
-  readonly counts: 'main' | 'moisture' | 'protein' | 'pre-poo';
-  readonly from: CalendarDay;
-  readonly wanted: number;
+/** What a rhythm of hers asks of the days of the plan. */
+export interface RhythmDemand {
+  readonly rhythm: Rhythm;
+  /** In her words: "Oat balm: Fridays, until 20 March". */
+  readonly says: string;
+  /** With what is still wanted in each; 0 where it was done. None of what goes with each wash. */
+  readonly windows: readonly RhythmWindow[];
+  /** Slots that it may be met in. */
+  readonly slots: readonly Slot[];
+  /** Its own recipe goes on when she said, and not on other days beside. */
+  readonly exact: boolean;
 }
 
 /** Everything about one head that its plan depends on. */
@@ -91,9 +107,9 @@ export interface HeadProblem {
   readonly decisions: readonly Decision[];
   readonly agreed: readonly AgreedBeat[];
   readonly trial: TrialDemand | null;
-  readonly challenges: readonly ChallengeDemand[];
-  /** Where every challenge of this head stands, those that are over among them. */
-  readonly challengeStates: readonly ChallengeState[];
+  readonly rhythms: readonly RhythmDemand[];
+  /** Where every rhythm of this head stands, those that are over among them. */
+  readonly rhythmStates: readonly RhythmState[];
 }
 
 /** What is planned together: heads that share one person's hours. */
@@ -160,8 +176,31 @@ export interface PlanDay {
 
 /** Something the plan could not do, and what would change that. */
 export interface UnmetRule {
+  /** The rule that stands in the way. */
   readonly rule: string;
+  /** All of it in words. */
   readonly text: string;
+  /** Of something that she asked for. */
+  readonly promise?: UnmetPromise;
+}
+
+/** What she asked for and does not get. */
+export interface UnmetPromise {
+  /** In her words. */
+  readonly asked: string;
+  readonly rhythmId: string | null;
+  /** The days within which it was wanted. */
+  readonly from: CalendarDay;
+  readonly to: CalendarDay;
+  /** How many stretches of this plan it lacks in, for the same reason. */
+  readonly times: number;
+  readonly reason: string;
+  /** The nearest way to it; `day` where it is a day of the plan on which it would fit. */
+  readonly nearest: {
+    readonly text: string;
+    readonly day: CalendarDay | null;
+    readonly recipeId: string | null;
+  };
 }
 
 /** Overdue and too soon, for one sort of treatment. */
@@ -194,7 +233,7 @@ export interface Plan {
   readonly days: readonly PlanDay[];
   readonly unmet: readonly UnmetRule[];
   readonly dues: readonly Due[];
-  readonly challenges: readonly ChallengeState[];
+  readonly rhythms: readonly RhythmState[];
 }
 
 export const MOST_WEEKS = 12;

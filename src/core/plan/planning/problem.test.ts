@@ -12,7 +12,7 @@ import {
   STAMP,
   STRONG,
   testBatch,
-  testChallenge,
+  testRhythm,
   testRecipe,
   testSession,
   type Asked,
@@ -288,16 +288,16 @@ describe('what has been promised', () => {
     expect(headOf({ history: { trials: [{ ...trial, givenUpOn: from }] } }).trial).toBeNull();
   });
 
-  it('a challenge asks for what its weeks still want, within the plan only', () => {
-    const challenge = testChallenge(addDays(from, -1), { perWeek: 2 });
+  it('a rhythm asks for what its weeks still want, and of a week that goes on after the plan for its share', () => {
     const history = {
-      challenges: [challenge],
+      rhythms: [testRhythm(addDays(from, -1), { when: { every: 'week', times: 2 } })],
       sessions: [...KNOWN, testSession('cream', addDays(from, -1))],
     };
-    const { challenges, challengeStates } = headOf({ history, weeks: 3 });
-    expect(challenges.map(({ wanted }) => wanted)).toEqual([1, 2, 2]);
-    expect(challengeStates[0]?.wanted).toBe(1);
-    expect(headOf({ history, weeks: MOST_WEEKS }).challenges).toHaveLength(8);
+    const { rhythms, rhythmStates } = headOf({ history, weeks: 3 });
+    expect(rhythms[0]?.windows.map(({ wanted }) => wanted)).toEqual([1, 2, 2, 0]);
+    expect(rhythms[0]?.says).toMatch(/^Moisture: twice a week, until /);
+    expect(rhythmStates[0]?.wanted).toBe(1);
+    expect(headOf({ history, weeks: MOST_WEEKS }).rhythms[0]?.windows).toHaveLength(8);
   });
 });
 

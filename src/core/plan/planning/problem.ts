@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { addDays, sum, type CalendarDay } from '../../base/measures';
+import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
 import { firstUses, type HeadHistory } from '../../hair/history';
 import { expectedMaskGrams, type HairState } from '../../hair/state';
 import { armsAhead, trialState } from '../../hair/trials';
@@ -13,39 +13,47 @@ import {
   SIGNAL_IDS,
   type Batch,
   type BatchEvent,
-  type Challenge,
   type Decision,
   type Head,
   type PantryItem,
+  type RecipeUse,
   type RecipeVersion,
+  type Rhythm,
   type School,
   type Session,
+  type Slot,
   type Trial,
   type WashDay,
 } from '../../records/shapes';
 import {
-  challengeState,
   choicesOf,
   contactAt,
+  countsFor,
   PLAIN_WASH_ID,
   PLAN_RULES,
   rulesOfHead,
   weightsInForce,
   type AgreedBeat,
-  type ChallengeState,
+  rhythmLine,
+  rhythmOf,
+  rhythmState,
+  SLOT_OF_USE,
+  windowsOf,
+  type RhythmState,
+  type RhythmWindow,
   type RuleValues,
+  type WashOf,
 } from '../agenda';
 import type {
-  ChallengeDemand,
   HeadProblem,
   PastUse,
   PlanProblem,
   ReadyBatch,
+  RhythmDemand,
   Spacing,
   Treatment,
   TrialDemand,
 } from './plan';
-import { countsFor } from './score';
 
 /** A firm push from which even a balanced treatment counts as protein for spacing (working assumption). */
 const FIRMS_FROM_PUSH = 0.45;
@@ -94,9 +102,18 @@ function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, 
           ({ state: condition }) => condition === 'good' || condition === 'use-first',
         );
   const past = pastUses(history, head);
-  const states = history.challenges.map((challenge) =>
-    challengeState(challenge, countedDays(challenge.counts, past), from),
+  const states = history.rhythms.map((rhythm) =>
+    rhythmState(rhythm, countedDays(rhythm.of, past), from, {
+      styles: history.occasions,
+      washes: washesOf(rhythm.of, past),
+    }),
   );
+  const treatments = [
+    ...newestVersions(history.recipes).flatMap((version) =>
+      treatmentOf(version, { head, history, state, shelf, kitchen, rules, from }),
+    ),
+    plainWash(from),
+  ];
   return {
     head,
     agreed,
@@ -110,17 +127,12 @@ function headProblem(planned: PlannedHead, kitchen: Kitchen, from: CalendarDay, 
     firstUses: firstUses(history.sessions)
       .map(({ day }) => day)
       .filter((day) => day > addDays(from, -30)),
-    treatments: [
-      ...newestVersions(history.recipes).flatMap((version) =>
-        treatmentOf(version, { head, history, state, shelf, kitchen, rules, from }),
-      ),
-      plainWash(from),
-    ],
+    treatments,
     occasions: history.occasions,
     decisions: history.decisions.filter((decision) => decision.day >= from && !isDone(decision, past)),
     trial: trialDemand(history, from),
-    challenges: challengeDemands(states, from, weeks),
-    challengeStates: states,
+    rhythms: rhythmDemands(states, { past, history, treatments }, from, weeks),
+    rhythmStates: states,
   };
 }
 
@@ -143,7 +155,7 @@ function pastUses({ sessions, larder, trials, trialWashes, washDays }: HeadHisto
     if (!version) return [];
     if (!known.has(version)) known.set(version, spacingUsed(version, head.school, larder));
     const spacing = known.get(version);
-    return spacing ? [{ day, recipeId, ...spacing }] : [];
+    return spacing ? [{ day, recipeId, ...spacing, use: session.usedAs ?? spacing.use }] : [];
   });
   const without = new Set(trials.filter(({ againstId }) => againstId === null).map(({ trialId }) => trialId));
   const plain = trialWashes
@@ -209,6 +221,7 @@ function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
       version: version.version,
       name: version.name,
       ...spacingOf(version, verdict),
+      uses: usesOf(version),
       kind,
       strength,
       ...contactAt(version, head, history.lacks),
@@ -268,6 +281,7 @@ const NO_EFFECT: Treatment['effect'] = {
 function plainWash(from: CalendarDay): Treatment {
   return {
     ...PLAIN,
+    uses: ['mask'],
     recipeId: PLAIN_WASH_ID,
     version: 1,
     name: t`A wash without a treatment`,
@@ -305,24 +319,81 @@ function trialDemand({ trials, trialWashes, readings }: HeadHistory, from: Calen
 
 const recipeOfArm = (trial: Trial, arm: 'a' | 'b') => (arm === 'a' ? trial.recipeId : trial.againstId);
 
-/** Days on which something was done that a challenge counts. */
-function countedDays(counts: Challenge['counts'], past: readonly PastUse[]): CalendarDay[] {
-  return past.filter((use) => countsFor(counts, use)).map(({ day }) => day);
+/** Days on which something was done that a rhythm is about. */
+function countedDays(of: Rhythm['of'], past: readonly PastUse[]): CalendarDay[] {
+  return [...new Set(past.filter((use) => countsFor(of, use)).map(({ day }) => day))].sort();
 }
 
-function challengeDemands(
-  states: readonly ChallengeState[],
+/** The washes that were done, and whether it went with each: on its day, or for the night before. */
+function washesOf(of: Rhythm['of'], past: readonly PastUse[]): WashOf[] {
+  const done = new Set(countedDays(of, past));
+  const days = [...new Set(past.filter(({ use }) => use === 'mask').map(({ day }) => day))].sort();
+  return days.map((day) => ({ day, hadIt: done.has(day) || done.has(addDays(day, -1)) }));
+}
+
+interface RhythmFacts {
+  readonly past: readonly PastUse[];
+  readonly history: HeadHistory;
+  readonly treatments: readonly Treatment[];
+}
+
+/** What the rhythms that still run ask of these days. */
+function rhythmDemands(
+  states: readonly RhythmState[],
+  { past, history, treatments }: RhythmFacts,
   from: CalendarDay,
   weeks: number,
-): ChallengeDemand[] {
+): RhythmDemand[] {
   const last = addDays(from, 7 * weeks - 1);
   return states
     .filter(({ over }) => !over)
-    .flatMap(({ challenge: { name, counts, perWeek }, weeks: all }) =>
-      all
-        .filter(
-          ({ from: begins, state }) => (state === 'open' || state === 'ahead') && addDays(begins, 6) <= last,
-        )
-        .map(({ from: begins, done }) => ({ name, counts, from: begins, wanted: perWeek - done })),
-    );
+    .map(({ rhythm, done: times }): RhythmDemand => {
+      const doneOn = countedDays(rhythm.of, past);
+      const name = rhythmOf(rhythm, (recipeId) => history.larder.recipeName(recipeId));
+      let left = rhythm.times === null ? Infinity : rhythm.times - times;
+      const windows = windowsOf(rhythm, last, doneOn, history.occasions)
+        .filter((window) => window.to >= from)
+        .map((window) => {
+          const had = doneOn.filter((day) => day >= window.from && day <= window.to).length;
+          const wanted = Math.min(left, Math.max(0, asFarAs(window, last) - had));
+          left -= wanted;
+          return { ...window, wanted };
+        });
+      return {
+        rhythm,
+        says: `${name}: ${rhythmLine(rhythm, from)}`,
+        windows,
+        slots: slotsOf(rhythm.of, treatments),
+        exact: 'recipeId' in rhythm.of && rhythm.when.every !== 'wash' && rhythm.when.every !== 'style',
+      };
+    });
+}
+
+/** Of a stretch that goes on after the plan, the share that lies within it; one that asks for one thing only can wait. */
+function asFarAs({ from, to, wanted }: RhythmWindow, last: CalendarDay): number {
+  if (to <= last) return wanted;
+  return Math.floor((wanted * (daysBetween(from, last) + 1)) / (daysBetween(from, to) + 1));
+}
+
+/** Where what a rhythm is about can stand in a plan. */
+function slotsOf(of: Rhythm['of'], treatments: readonly Treatment[]): Slot[] {
+  if ('recipeId' in of) {
+    const uses = treatments.find(({ recipeId }) => recipeId === of.recipeId)?.uses ?? [];
+    return uses.flatMap((use): Slot[] => (use === 'mask' ? ['main', 'follow-up'] : [SLOT_OF_USE[use]]));
+  }
+  switch (of.sort) {
+    case 'main':
+    case 'strong-protein':
+      return ['main'];
+    case 'protein':
+      return ['main', 'pre-poo'];
+    case 'moisture':
+      return ['main', 'follow-up', 'pre-poo'];
+    default:
+      return [SLOT_OF_USE[of.sort]];
+  }
+}
+
+function usesOf({ use, alsoAs = [] }: Pick<RecipeVersion, 'use' | 'alsoAs'>): RecipeUse[] {
+  return [...new Set([use, ...alsoAs])];
 }

@@ -143,10 +143,13 @@ function within(course: Course, what: 'no-wash' | 'style', puts: readonly Put[])
  */
 export const RULE_CHECKS: Readonly<Record<string, Check>> = {
   'not-a-mask': ({ mains, followUps }) => [
-    ...hits(mains, ({ treatment }) => treatment.use !== 'mask'),
-    ...hits(followUps, ({ treatment: { use, moistens, firms } }) => use !== 'mask' || !moistens || firms),
+    ...hits(mains, ({ treatment }) => !treatment.uses.includes('mask')),
+    ...hits(
+      followUps,
+      ({ treatment: { uses, moistens, firms } }) => !uses.includes('mask') || !moistens || firms,
+    ),
   ],
-  'not-a-pre-poo': ({ prePoos }) => hits(prePoos, ({ treatment }) => treatment.use !== 'pre-poo'),
+  'not-a-pre-poo': ({ prePoos }) => hits(prePoos, ({ treatment }) => !treatment.uses.includes('pre-poo')),
   'no-wash': (course) => within(course, 'no-wash', course.mains),
   style: (course) => within(course, 'style', [...course.mains, ...course.prePoos]),
   [PLAN_RULES.washGap.id]: (course) => [
@@ -224,18 +227,19 @@ export const RULE_CHECKS: Readonly<Record<string, Check>> = {
   'two-pre-poos': ({ prePoos }) =>
     hits(prePoos, (put) => prePoos.some((other) => other !== put && washAt(other) === washAt(put))),
   'oil-only': ({ head, prePoos }) =>
-    head.choices.prePoo === 'oil-only' ? hits(prePoos, ({ treatment }) => treatment.kind !== 'oil') : [],
-  'mask-goes-first': ({ head, prePoos }) =>
-    head.choices.maskOrder === 'before-shampoo' ? hits(prePoos, ({ beat }) => !beat.overnight) : [],
+    head.choices.prePoo === 'oil-only' ? hits(prePoos, ({ treatment }) => treatment.firms) : [],
   'overnight-only-oil': ({ prePoos }) =>
     hits(prePoos, ({ beat, treatment }) => beat.overnight && treatment.kind !== 'oil'),
   'follow-up-without-protein': ({ mains, followUps }) =>
     hits(followUps, ({ at }) => !mains.some((main) => main.at === at && main.treatment.firms)),
   locked: ({ head, from, puts }) =>
-    head.decisions.flatMap(({ day, slot, what, recipeId }) => {
+    head.decisions.flatMap(({ day, slot, what, recipeId, overnight }) => {
       const stands = puts.some(
         ({ beat }) =>
-          beat.day === day && beat.slot === slot && (recipeId === null || beat.recipeId === recipeId),
+          beat.day === day &&
+          beat.slot === slot &&
+          (recipeId === null || beat.recipeId === recipeId) &&
+          (overnight !== true || beat.overnight),
       );
       return stands === (what === 'avoid') ? [{ at: daysBetween(from, day) }] : [];
     }),

@@ -4,16 +4,16 @@ import {
   holdsUnder,
   isOn,
   overdueFactor,
-  PLAIN_WASH_ID,
   RHYTHMS,
   PLAN_RULES,
   WEIGHTS,
   type RuleKey,
   type WeightKey,
 } from '../agenda';
-import { minutesOf, moving, takesNoStrong, washWindow, type PlanDraft } from './draft';
+import { mayPrePoo, minutesOf, moving, takesNoStrong, washWindow, type PlanDraft } from './draft';
 import { outOfLane, untreated } from './forecast';
-import type { HeadProblem, PastUse, ScoreParts, Spacing, Treatment } from './plan';
+import type { HeadProblem, PastUse, ScoreParts, Treatment } from './plan';
+import { rhythmShort } from './rhythms';
 import { SORTS, type Sort } from './sorts';
 
 /** Days after the plan whose lane still counts, so that its last week does not spend what the next one needs. */
@@ -57,7 +57,7 @@ export function scoreParts(
     overdue: sum(cadences(head).map((cadence) => overdueDays(head, cadence, from, drafts, span))),
     noPrePoo: washesWithoutPrePoo(head, drafts, inSpan),
     style: stylesWithoutProtein(head, from, drafts, span),
-    challenge: challengesShort(head, from, drafts, span),
+    rhythm: rhythmShort(head, from, drafts, span),
     trialDelay: trialDelay(head, from, drafts, span),
     change: changes(head, from, inSpan, span),
   };
@@ -224,9 +224,7 @@ function wasted(
 
 /** Whether the head has anything that could go on before a shampoo. */
 export function canPrePoo({ treatments, choices }: HeadProblem): boolean {
-  return treatments.some(
-    ({ use, kind, isNew }) => use === 'pre-poo' && !isNew && (choices.prePoo === 'any' || kind === 'oil'),
-  );
+  return treatments.some((treatment) => !treatment.isNew && mayPrePoo({ choices }, treatment));
 }
 
 function washesWithoutPrePoo(
@@ -243,18 +241,22 @@ function washesWithoutPrePoo(
   return inSpan.filter(({ slot, day }) => slot === 'main' && !before.has(day)).length;
 }
 
-/** A stretch of places in which protein is wanted for the sake of a protective style. */
-export function styleWants(head: HeadProblem, from: CalendarDay, { start, end }: Span): Span[] {
+/** Stretches of places in which protein is wanted for the sake of a protective style, each with the place of its going in or coming out. */
+export function styleWants(
+  head: HeadProblem,
+  from: CalendarDay,
+  { start, end }: Span,
+): (Span & { readonly at: number })[] {
   const ahead = head.rules.proteinBeforeStyle;
-  if (ahead === null || !head.treatments.some(({ firms, use }) => firms && use === 'mask')) return [];
+  if (ahead === null || !head.treatments.some(({ firms, uses }) => firms && uses.includes('mask'))) return [];
   return head.occasions
     .filter(({ what }) => what === 'style')
-    .flatMap((style): Span[] => {
+    .flatMap((style) => {
       const goesIn = daysBetween(from, style.from);
       const comesOut = daysBetween(from, style.to);
       return [
-        { start: goesIn - ahead, end: goesIn + 1 },
-        { start: comesOut, end: comesOut + 2 },
+        { start: goesIn - ahead, end: goesIn + 1, at: goesIn },
+        { start: comesOut, end: comesOut + 2, at: comesOut },
       ];
     })
     .filter((want) => want.end > 0 && want.end - 1 >= start && want.end <= end);
@@ -273,46 +275,6 @@ function stylesWithoutProtein(
   return styleWants(head, from, span).filter(
     (want) => !proteins.some((at) => at >= want.start && at < want.end),
   ).length;
-}
-
-/** Whether a treatment on a day counts for a challenge. */
-export function countsFor(
-  counts: HeadProblem['challenges'][number]['counts'],
-  treatment: Spacing & { readonly recipeId: string },
-): boolean {
-  switch (counts) {
-    case 'main':
-      return treatment.use === 'mask' && treatment.recipeId !== PLAIN_WASH_ID;
-    case 'moisture':
-      return treatment.moistens;
-    case 'protein':
-      return treatment.firms;
-    case 'pre-poo':
-      return treatment.use === 'pre-poo';
-  }
-}
-
-function challengesShort(
-  { challenges }: HeadProblem,
-  from: CalendarDay,
-  drafts: readonly PlanDraft[],
-  { start, end }: Span,
-): number {
-  return sum(
-    challenges.map(({ counts, from: begins, wanted }) => {
-      const first = daysBetween(from, begins);
-      if (first + 6 < start || first + 6 >= end) return 0;
-      const days = new Set(
-        drafts
-          .filter(({ day, treatment }) => {
-            const at = daysBetween(from, day) - first;
-            return at >= 0 && at < 7 && countsFor(counts, treatment);
-          })
-          .map(({ day }) => day),
-      );
-      return Math.max(0, wanted - days.size);
-    }),
-  );
 }
 
 function trialDelay(

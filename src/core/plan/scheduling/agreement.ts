@@ -25,8 +25,7 @@ export function agreementAfter(
     sessions: history.sessions.length,
     readings: history.readings.length,
     decisions: history.decisions.length,
-    settings:
-      history.planSettings.length + history.occasions.length + history.challenges.length + headRecords,
+    settings: history.planSettings.length + history.occasions.length + history.rhythms.length + headRecords,
   };
   const past = (before?.beats ?? []).filter(
     ({ day }) => day < today && day > addDays(today, -REMEMBERED_DAYS),

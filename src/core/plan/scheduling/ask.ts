@@ -213,8 +213,8 @@ const PART_WORDS: Readonly<
   noPrePoo: (difference) => (difference > 0 ? t`A wash without a pre-poo` : t`One wash more with a pre-poo`),
   style: (difference) =>
     difference > 0 ? t`No protein around the protective style` : t`Protein around the protective style`,
-  challenge: (difference) =>
-    difference > 0 ? t`The challenge would not be kept` : t`The challenge would be kept`,
+  rhythm: (difference) =>
+    difference > 0 ? t`A rhythm of yours would not be kept` : t`A rhythm of yours would be kept`,
   trialDelay: (difference) => (difference > 0 ? t`The trial would wait` : t`The trial would go on sooner`),
   change: () => null,
 };

@@ -78,7 +78,6 @@ const NEVER_OFFERED = new Set([
   'pre-poo-without-a-wash',
   'follow-up-without-protein',
   'oil-only',
-  'mask-goes-first',
   'overnight-only-oil',
 ]);
 

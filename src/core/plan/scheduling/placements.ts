@@ -1,10 +1,11 @@
-import { addDays, daysBetween } from '../../base/measures';
+import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
 import { placedBy, PLAIN_WASH_ID } from '../agenda';
 import {
   breachesOf,
   draftOf,
   isFreeEvening,
   freeMinutesOn,
+  mayPrePoo,
   minutesOf,
   waitingMinutesOf,
   withPortion,
@@ -116,7 +117,7 @@ function mains(
   index: number,
   brokenAt: (at: number) => boolean,
 ): Placement[] {
-  const masks = head.treatments.filter(({ use }) => use === 'mask');
+  const masks = head.treatments.filter(({ uses }) => uses.includes('mask'));
   const ordinary = masks.filter(({ recipeId }) => recipeId !== PLAIN_WASH_ID);
   const chosen = ordinary.length <= MOST_MAINS ? ordinary : mostPromising(head, ordinary);
   const { trial } = head;
@@ -138,10 +139,18 @@ function mains(
       !trial || at >= trialDays || at > daysBetween(problem.from, trial.from) + lastArm * trial.washoutDays;
     const others =
       mayBeOver || brokenAt(at)
-        ? chosen.map((treatment) => placed(problem, head, index, draftOn(day, treatment, 'main'), at, null))
+        ? [...chosen, ...plainAt(head, day)].map((treatment) =>
+            placed(problem, head, index, draftOn(day, treatment, 'main'), at, null),
+          )
         : [];
     return [...rounds, ...others];
   });
+}
+
+/** A wash without a treatment, where she put one: to wash an oil out. */
+function plainAt({ decisions, treatments }: HeadProblem, day: CalendarDay): Treatment[] {
+  const isPut = placedBy(decisions, { day, slot: 'main', recipeId: PLAIN_WASH_ID }) !== undefined;
+  return isPut ? treatments.filter(({ recipeId }) => recipeId === PLAIN_WASH_ID) : [];
 }
 
 /** Of very many masks: those she decided on or that stand on the shelf, then the best of each sort, measured by what they move an hour. */
@@ -149,6 +158,7 @@ function mostPromising(head: HeadProblem, masks: readonly Treatment[]): Treatmen
   const wanted = new Set([
     ...head.decisions.flatMap(({ recipeId }) => recipeId ?? []),
     ...head.agreed.map(({ recipeId }) => recipeId),
+    ...askedFor(head),
     ...masks.filter(({ batches }) => batches.length > 0).map(({ recipeId }) => recipeId),
   ]);
   const sorts: ((treatment: Treatment) => boolean)[] = [
@@ -184,8 +194,8 @@ function usefulness({ effect, contactMinutes, makeMinutes }: Treatment): number 
 /** Moisture that can follow a protein: what is known to this head, the strongest, the shortest and the cheapest. */
 export function followUpsOf({ treatments, decisions }: HeadProblem): Treatment[] {
   const known = treatments.filter(
-    ({ use, kind, firms, isNew, recipeId }) =>
-      use === 'mask' && kind === 'moisture' && !firms && (!isNew || decided(decisions, recipeId)),
+    ({ uses, kind, firms, isNew, recipeId }) =>
+      uses.includes('mask') && kind === 'moisture' && !firms && (!isNew || decided(decisions, recipeId)),
   );
   const best = (cost: (treatment: Treatment) => number) => [...known].sort((a, b) => cost(a) - cost(b))[0];
   return [
@@ -213,15 +223,21 @@ function followUps(problem: PlanProblem, head: HeadProblem, index: number): Plac
 }
 
 /** What may go on before a shampoo on this head. */
-export function prePoosOf({ treatments, choices, decisions }: HeadProblem): Treatment[] {
-  return treatments
-    .filter(
-      ({ use, isNew, kind, recipeId }) =>
-        use === 'pre-poo' &&
-        (!isNew || decided(decisions, recipeId)) &&
-        (choices.prePoo === 'any' || kind === 'oil'),
-    )
-    .slice(0, MOST_PRE_POOS);
+export function prePoosOf(head: HeadProblem): Treatment[] {
+  const asked = askedFor(head);
+  const isAsked = ({ recipeId }: Treatment) => asked.has(recipeId) || decided(head.decisions, recipeId);
+  const may = head.treatments.filter(
+    (treatment) => mayPrePoo(head, treatment) && (!treatment.isNew || isAsked(treatment)),
+  );
+  return [...may.filter(isAsked), ...may.filter((treatment) => !isAsked(treatment))].slice(
+    0,
+    Math.max(MOST_PRE_POOS, may.filter(isAsked).length),
+  );
+}
+
+/** Recipes that have a rhythm of their own. */
+function askedFor({ rhythms }: HeadProblem): ReadonlySet<string> {
+  return new Set(rhythms.flatMap(({ rhythm: { of } }) => ('recipeId' in of ? of.recipeId : [])));
 }
 
 function prePoos(problem: PlanProblem, head: HeadProblem, index: number): Placement[] {
@@ -229,9 +245,7 @@ function prePoos(problem: PlanProblem, head: HeadProblem, index: number): Placem
   return Array.from({ length: daysOf(problem) }, (_, at) => at).flatMap((at) => {
     const day = addDays(problem.from, at);
     return chosen.flatMap((treatment) => [
-      ...(head.choices.maskOrder === 'after-shampoo'
-        ? [placed(problem, head, index, draftOn(day, treatment, 'pre-poo'), at, null)]
-        : []),
+      placed(problem, head, index, draftOn(day, treatment, 'pre-poo'), at, null),
       ...(treatment.kind === 'oil' && at + 1 < daysOf(problem) && isFreeEvening(head, day)
         ? [placed(problem, head, index, draftOn(day, treatment, 'pre-poo', true), at + 1, null)]
         : []),

@@ -1,8 +1,9 @@
 import { addDays, dayRange, daysBetween, type CalendarDay } from '../../base/measures';
 import type { Slot } from '../../records/shapes';
-import { isAvoided, isSmall, PLAIN_WASH_ID } from '../agenda';
+import { holdsOn, isAvoided, isSmall, PLAIN_WASH_ID, USE_OF_SLOT } from '../agenda';
 import {
   draftOf,
+  isBig,
   lastUse,
   washWindow,
   withPortion,
@@ -25,9 +26,11 @@ export function smallBeats(
 ): PlanDraft[] {
   const days = dayRange(problem.from, 7 * problem.weeks);
   const washDays = new Set(washes.filter(({ slot }) => slot === 'main').map(({ day }) => day));
-  const decided = decidedBeats(head, days);
-  const beats = [
-    ...decided,
+  const asked = askedBeats(problem, head, days, washDays);
+  // What has a rhythm of hers goes by it, and by nothing else.
+  const isAsked = (slot: Slot) =>
+    head.rhythms.some((demand) => !isBig(demand) && demand.slots.includes(slot));
+  const habits = [
     ...spaced(problem, head, days, washDays, {
       slot: 'refresh',
       use: 'rinse',
@@ -36,10 +39,20 @@ export function smallBeats(
     ...spaced(problem, head, days, washDays, { slot: 'mist', use: 'mist', every: 1 }),
     ...spaced(problem, head, days, washDays, { slot: 'serum', use: 'serum', every: 1 }),
     ...scalpBeats(problem, head, days, washDays),
-  ].filter(
-    (beat, index, all) =>
-      all.findIndex((other) => other.day === beat.day && other.slot === beat.slot) === index,
-  );
+    ...leaveInBeats(problem, head, days, washDays),
+  ].filter(({ slot }) => !isAsked(slot));
+  const wanted = [...decidedBeats(head, days), ...asked];
+  const isSame = (a: PlanDraft, b: PlanDraft) =>
+    a.day === b.day && a.slot === b.slot && a.recipeId === b.recipeId;
+  const beats = [
+    ...wanted.filter((beat, index) => wanted.findIndex((other) => isSame(other, beat)) === index),
+    ...habits.filter(
+      (beat, index) =>
+        ![...wanted, ...habits.slice(0, index)].some(
+          (other) => other.day === beat.day && other.slot === beat.slot,
+        ),
+    ),
+  ];
   return fromShelf(beats, [...washes, ...elsewhere]);
 }
 
@@ -68,12 +81,84 @@ function chosen(
 ): Treatment | undefined {
   const ready = treatments.filter(
     (treatment) =>
-      treatment.use === use &&
+      treatment.uses.includes(use) &&
       (!treatment.isNew || treatment.patchTest === 'clear') &&
       treatment.allowedFrom <= from,
   );
   const soonest = ({ batches }: Treatment) => batches[0]?.useBy ?? '9999-12-31';
   return [...ready].sort((a, b) => (soonest(a) < soonest(b) ? -1 : soonest(a) > soonest(b) ? 1 : 0))[0];
+}
+
+/** What her rhythms ask for between the washes. */
+function askedBeats(
+  problem: PlanProblem,
+  head: HeadProblem,
+  days: readonly CalendarDay[],
+  washDays: ReadonlySet<CalendarDay>,
+): PlanDraft[] {
+  return head.rhythms.flatMap((demand): PlanDraft[] => {
+    const { rhythm, windows, slots } = demand;
+    const [slot] = slots;
+    if (slot === undefined || isBig(demand)) return [];
+    const { of } = rhythm;
+    const treatment =
+      'recipeId' in of
+        ? head.treatments.find(({ recipeId }) => recipeId === of.recipeId)
+        : chosen(head, USE_OF_SLOT[slot], problem.from);
+    if (!treatment) return [];
+    const may = (day: CalendarDay) =>
+      day >= treatment.allowedFrom && !isAvoided(head.decisions, { day, slot, recipeId: treatment.recipeId });
+    const on =
+      rhythm.when.every === 'wash'
+        ? [...washDays]
+            .map((day) => (slot === 'scalp' ? addDays(day, -1) : day))
+            .filter((day) => days.includes(day) && holdsOn(rhythm, day) && may(day))
+        : windows.flatMap(({ from, to, wanted }) =>
+            spread(
+              days.filter((day) => day >= from && day <= to && may(day)),
+              wanted,
+              // What is washed out is best put on the evening before.
+              slot === 'scalp' ? (day) => washDays.has(addDays(day, 1)) : () => false,
+            ),
+          );
+    return on.map((day) => draftOf(day, treatment, slot));
+  });
+}
+
+/** So many of these days, as evenly as they lie; those that are liked best first. */
+function spread(
+  days: readonly CalendarDay[],
+  wanted: number,
+  isLiked: (day: CalendarDay) => boolean,
+): CalendarDay[] {
+  const taken = days.filter(isLiked).slice(0, wanted);
+  const rest = days.filter((day) => !taken.includes(day));
+  const more = Math.min(wanted - taken.length, rest.length);
+  for (let index = 0; index < more; index++) {
+    const day = rest[Math.floor(((index + 0.5) * rest.length) / more)];
+    if (day !== undefined) taken.push(day);
+  }
+  return taken;
+}
+
+/** It goes in after a wash and stays until the next one, topped up as often as hair is refreshed. */
+function leaveInBeats(
+  problem: PlanProblem,
+  head: HeadProblem,
+  days: readonly CalendarDay[],
+  washDays: ReadonlySet<CalendarDay>,
+): PlanDraft[] {
+  const treatment = chosen(head, 'leave-in', problem.from);
+  if (!treatment) return [];
+  const topUps = spaced(problem, head, days, washDays, {
+    slot: 'leave-in',
+    use: 'leave-in',
+    every: head.rules.refreshEvery,
+  });
+  const fresh = [...washDays].filter(
+    (day) => !isAvoided(head.decisions, { day, slot: 'leave-in', recipeId: treatment.recipeId }),
+  );
+  return [...fresh.map((day) => draftOf(day, treatment, 'leave-in')), ...topUps];
 }
 
 interface Habit {

@@ -121,7 +121,9 @@ function draftsOf(
   planned: readonly PlanDraft[],
   own: readonly OwnPart[],
 ): PlanDraft[] | null {
-  const masks = head.treatments.filter(({ use, recipeId }) => use === 'mask' && recipeId !== PLAIN_WASH_ID);
+  const masks = head.treatments.filter(
+    ({ uses, recipeId }) => uses.includes('mask') && recipeId !== PLAIN_WASH_ID,
+  );
   const strongest = (is: (treatment: Treatment) => boolean) =>
     masks.filter(is).sort((a, b) => b.strength - a.strength)[0];
   const weekly = (treatment: Treatment | undefined) =>

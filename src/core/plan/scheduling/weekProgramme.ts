@@ -120,7 +120,7 @@ function newcomerRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   const most = part.head.rules.newPerWeek;
   if (most === null) return;
   const recipes = [...new Set(part.placements.map(({ treatment }) => treatment))].filter(
-    ({ isNew, use }) => isNew && use === 'mask',
+    ({ isNew, uses }) => isNew && uses.includes('mask'),
   );
   if (recipes.length === 0) return;
   const first = (at: number, recipe: Treatment) =>
@@ -196,13 +196,17 @@ function portionRows(rows: Rows, parts: readonly HeadPart[]): void {
 }
 
 function decisionRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
-  for (const { id, day, slot, what, recipeId } of part.head.decisions) {
+  for (const { id, day, slot, what, recipeId, overnight } of part.head.decisions) {
     const at = daysBetween(problem.from, day);
     if (at < 0 || at >= part.days || (slot !== 'main' && slot !== 'pre-poo' && slot !== 'follow-up'))
       continue;
     const meant = part
       .on(slot, at)
-      .filter(({ treatment }) => recipeId === null || treatment.recipeId === recipeId);
+      .filter(
+        (placement) =>
+          (recipeId === null || placement.treatment.recipeId === recipeId) &&
+          (overnight !== true || placement.overnight),
+      );
     if (what === 'avoid') rows.row(terms(meant), '<=', 0, `lock:${id}`);
     else if (meant.length > 0) rows.row(terms(meant), '=', 1, `lock:${id}`);
     else rows.row([{ name: `missing_${id}`, factor: 1 }], '>=', 1, `lock:${id}`);

@@ -12,6 +12,7 @@ import {
   sharedMinutesOn,
   spanOf,
   timedMinutes,
+  washDayOf,
   withPortion,
   type PlanDraft,
   type HeadProblem,
@@ -43,10 +44,6 @@ export function weekSearch(problem: PlanProblem): PlanDraft[][] {
 
 /** Further apart than this no two beats of a plan have a rule between them; the forecast has faded, too. */
 const REACH_DAYS = 60;
-
-/** The day of the wash that a draft belongs to. */
-const washDayOf = ({ slot, day, overnight }: PlanDraft): CalendarDay =>
-  slot === 'pre-poo' && overnight ? addDays(day, 1) : day;
 
 /** The rules that drafts break, each with its day. */
 function brokenRules(
@@ -98,21 +95,23 @@ class HeadSearch {
 
   /** A pre-poo or a follow-up that she put somewhere goes to the wash that is there, or brings the cheapest one that may be. */
   private placeDecidedCompanions(): void {
-    for (const { what, slot, day, recipeId } of this.head.decisions) {
+    for (const { what, slot, day, recipeId, overnight: forNight } of this.head.decisions) {
       if (what !== 'place' || (slot !== 'pre-poo' && slot !== 'follow-up')) continue;
       const treatment = this.head.treatments.find((known) => known.recipeId === recipeId);
       if (!treatment) continue;
       const isIt = (draft: PlanDraft) =>
         draft.day === day && draft.slot === slot && draft.recipeId === recipeId;
-      const options = (slot === 'pre-poo' ? [false, true] : [false]).flatMap((overnight): PlanDraft[][] => {
-        const companion = this.withPortion(draftOf(day, treatment, slot, overnight), this.drafts);
-        const washDay = overnight ? addDays(day, 1) : day;
-        if (this.washOn(washDay, this.drafts)) return [[companion]];
-        return this.mains
-          .filter(({ at }) => addDays(this.problem.from, at) === washDay)
-          .flatMap((main) => this.washDays(draftOf(washDay, main.treatment, 'main'), this.drafts))
-          .filter((wash) => wash.some((draft) => isIt(draft) && draft.overnight === overnight));
-      });
+      const options = (slot === 'pre-poo' ? (forNight ? [true] : [false, true]) : [false]).flatMap(
+        (overnight): PlanDraft[][] => {
+          const companion = this.withPortion(draftOf(day, treatment, slot, overnight), this.drafts);
+          const washDay = overnight ? addDays(day, 1) : day;
+          if (this.washOn(washDay, this.drafts)) return [[companion]];
+          return this.mains
+            .filter(({ at }) => addDays(this.problem.from, at) === washDay)
+            .flatMap((main) => this.washDays(draftOf(washDay, main.treatment, 'main'), this.drafts))
+            .filter((wash) => wash.some((draft) => isIt(draft) && draft.overnight === overnight));
+        },
+      );
       const [best] = options
         .filter((added) => this.isAllowed([...this.drafts, ...added], added))
         .map((added) => ({ added, cost: this.costOf([...this.drafts, ...added]) }))

@@ -1,14 +1,20 @@
-import { daysBetween } from '../../base/measures';
+import { addDays, daysBetween } from '../../base/measures';
+import { countsFor, holdsOn } from '../agenda';
 import {
   agreedSpan,
   cadences,
   canPrePoo,
-  countsFor,
+  countedAs,
+  FIRM_FACTOR,
+  isBig,
+  isOutside,
   lastUse,
   overdueWeight,
+  rhythmFactor,
   spanOf,
   styleWants,
   type PlanProblem,
+  type RhythmDemand,
 } from '../planning';
 import { terms, type HeadPart } from './headPart';
 import type { Placement } from './placements';
@@ -21,7 +27,7 @@ export function wishRows(rows: Rows, problem: PlanProblem, part: HeadPart): void
   overdueRows(rows, problem, part);
   prePooRows(rows, part);
   styleRows(rows, problem, part);
-  challengeRows(rows, problem, part);
+  rhythmRows(rows, problem, part);
   trialDelayRows(rows, problem, part);
   changeCosts(rows, problem, part);
 }
@@ -88,27 +94,77 @@ function styleRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   });
 }
 
-function challengeRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
-  const { head, index, days } = part;
-  head.challenges.forEach(({ counts, from, wanted }, order) => {
-    const first = daysBetween(problem.from, from);
-    if (first + 6 >= days || wanted <= 0) return;
-    const name = `c${index}_${order}`;
+function rhythmRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
+  part.head.rhythms.forEach((demand, order) => {
+    if (!isBig(demand)) return;
+    const name = `c${part.index}_${order}`;
+    if (demand.rhythm.when.every === 'wash') everyWashRows(rows, problem, part, demand, name);
+    else windowRows(rows, problem, part, demand, name);
+  });
+}
+
+const meets = ({ rhythm }: RhythmDemand, { treatment, slot }: Placement) =>
+  countsFor(rhythm.of, countedAs({ treatment, slot }));
+
+function windowRows(
+  rows: Rows,
+  { from }: PlanProblem,
+  part: HeadPart,
+  demand: RhythmDemand,
+  name: string,
+): void {
+  const { weights } = part.head;
+  const meant = part.placements.filter((placement) => meets(demand, placement));
+  demand.windows.forEach((window, order) => {
+    const first = Math.max(0, daysBetween(from, window.from));
+    const last = Math.min(part.days - 1, daysBetween(from, window.to));
+    if (first > last) return;
+    const within = meant.filter(({ at }) => at >= first && at <= last);
+    const stretch = `${name}w${order}`;
     const onDays: string[] = [];
-    for (let at = Math.max(0, first); at < first + 7; at++) {
-      const uses = part.placements.filter(
-        (placement) => placement.at === at && countsFor(counts, placement.treatment),
-      );
+    for (let at = first; window.wanted > 0 && at <= last; at++) {
+      const uses = within.filter((placement) => placement.at === at);
       if (uses.length === 0) continue;
       // A day counts once, however much is done on it.
-      const day = `${name}d${at}`;
+      const day = `${stretch}d${at}`;
       onDays.push(day);
       rows.atMost(day, 1);
       rows.row([{ name: day, factor: 1 }, ...terms(uses, -1)], '<=', 0);
     }
-    rows.cost(name, head.weights.challenge);
-    rows.row([{ name, factor: 1 }, ...onDays.map((day) => ({ name: day, factor: 1 }))], '>=', wanted);
+    if (window.wanted > 0) {
+      rows.cost(stretch, weights.rhythm * rhythmFactor(demand));
+      rows.row(
+        [{ name: stretch, factor: 1 }, ...onDays.map((day) => ({ name: day, factor: 1 }))],
+        '>=',
+        window.wanted,
+      );
+    }
+    if (demand.exact && within.length > 0) {
+      rows.cost(`${stretch}x`, weights.rhythm * FIRM_FACTOR);
+      rows.row([{ name: `${stretch}x`, factor: 1 }, ...terms(within, -1)], '>=', -window.wanted);
+    }
   });
+  for (const placement of meant)
+    if (isOutside(demand, addDays(from, placement.at)))
+      rows.cost(placement.name, weights.rhythm * FIRM_FACTOR);
+}
+
+/** A wash that it does not go with costs. */
+function everyWashRows(
+  rows: Rows,
+  { from }: PlanProblem,
+  part: HeadPart,
+  demand: RhythmDemand,
+  name: string,
+): void {
+  const { weights } = part.head;
+  for (let at = 0; at < part.days; at++) {
+    const washes = part.on('main', at);
+    if (washes.length === 0 || !holdsOn(demand.rhythm, addDays(from, at))) continue;
+    const withIt = part.placements.filter((placement) => placement.washAt === at && meets(demand, placement));
+    rows.cost(`${name}d${at}`, weights.rhythm * rhythmFactor(demand));
+    rows.row([{ name: `${name}d${at}`, factor: 1 }, ...terms(withIt), ...terms(washes, -1)], '>=', 0);
+  }
 }
 
 function trialDelayRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {

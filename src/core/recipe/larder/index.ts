@@ -19,6 +19,7 @@ export {
   type UnreadLine,
 } from './parsedLine';
 export { savedLine } from './savedLine';
+export { isUnnamed, UNNAMED, type Unnamed } from './unnamed';
 export { newestVersions, usedVersion } from './versions';
 export {
   checkNoCycle,

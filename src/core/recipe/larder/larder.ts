@@ -1,6 +1,7 @@
 import { inOrder } from '../../records/log';
 import type { Ingredient, OwnIngredient, RecipeVersion, UsedVersion } from '../../records/shapes';
 import { CATALOGUE, ingredientById } from '../ingredients';
+import { unnamedRecipes } from './unnamed';
 import { newestVersions, versionNames } from './versions';
 
 /** Everything that a recipe can be made of, by id; what it is called, the reader knows. */
@@ -53,7 +54,8 @@ export function makeLarder({
   const byId = new Map(all.map((recipe) => [recipe.id, recipe]));
   const versions = new Map<string, RecipeVersion>();
   // What counts goes before what was taken back, and of those the first that was written.
-  for (const recipe of [...inOrderWritten, ...inOrder(formerRecipes)]) {
+  const unnamed = unnamedRecipes();
+  for (const recipe of [...inOrderWritten, ...inOrder(formerRecipes), ...unnamed]) {
     const key = versionKey(recipe.recipeId, recipe.version);
     if (!versions.has(key)) versions.set(key, recipe);
   }
@@ -62,7 +64,9 @@ export function makeLarder({
     const named = recordId === undefined ? undefined : byId.get(recordId);
     return named?.recipeId === recipeId ? named : versions.get(versionKey(recipeId, version));
   };
-  const last = new Map([...newestVersions(formerRecipes), ...newest].map((each) => [each.recipeId, each]));
+  const last = new Map(
+    [...unnamed, ...newestVersions(formerRecipes), ...newest].map((each) => [each.recipeId, each]),
+  );
   return {
     ingredients: [...ownLive, ...CATALOGUE],
     own: ownLive,

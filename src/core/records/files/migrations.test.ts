@@ -73,7 +73,15 @@ describe('a backup of version 3', () => {
     const [head] = headsIn(backup.records);
     expect(head?.nights).toEqual(Array(7).fill(true));
     expect(head?.washFrom).toHaveLength(7);
-    const { child: _, ...before } = { child: false, ...headsIn(written.records)[0] };
+    const {
+      child: _,
+      complaint: __,
+      ...before
+    } = {
+      child: false,
+      complaint: 'none',
+      ...headsIn(written.records)[0],
+    };
     expect(head).toMatchObject(before);
   });
 });
@@ -140,5 +148,33 @@ describe('a backup of version 5', () => {
     expect(valueOf(unpackRecord(old(true)))).toMatchObject({ ageBand: 'child', chemistry: [], health: [] });
     expect(valueOf(unpackRecord(old(false)))).toMatchObject({ ageBand: 'adult' });
     expect(headsIn(backup.records)[0]?.lengthsCm.nape).toBeNull();
+  });
+});
+
+describe('a backup of version 8', () => {
+  const backup = valueOf(readBackup(oldFile(8)));
+  const written = JSON.parse(oldFile(8)) as { records: any[] };
+
+  it('is read, with every record of it', () => {
+    expect(backup.records.map(({ id }) => id)).toEqual(written.records.map(({ id }) => id));
+  });
+
+  it('turns a challenge into a rhythm with a name, of as many weeks', () => {
+    expect(backup.records.find(({ kind }) => kind === 'rhythm')).toMatchObject({
+      rhythmId: 'challenge-8',
+      name: 'Moist spring',
+      of: { sort: 'moisture' },
+      when: { every: 'week', times: 2 },
+      startsOn: '2026-04-06',
+      until: '2026-05-31',
+      toldOn: '2026-04-06',
+      endedOn: null,
+    });
+  });
+
+  it('takes the one complaint as the first of several, and knows no softness yet', () => {
+    expect(headsIn(backup.records).map(({ complaints }) => complaints)).toEqual([['breaks'], []]);
+    const readings = backup.records.flatMap((record) => (record.kind === 'reading' ? record : []));
+    expect(readings.every(({ marks }) => marks.softness === null && marks.scent === null)).toBe(true);
   });
 });

@@ -1,3 +1,5 @@
+import { addDays, calendarDaySchema } from '../../base/measures';
+
 type RawRecord = Readonly<Record<string, unknown>>;
 
 /**
@@ -39,7 +41,45 @@ const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
   6: (record) => record,
   // Version 8 keeps how a recipe is made, and what a making left over; nothing older changes.
   7: (record) => record,
+  // Version 9 knows rhythms in her words (a challenge is one with a name), several complaints, how soft it is and its scent.
+  8: (record) => {
+    if (record.kind === 'challenge') return rhythmOf9(record);
+    if (record.kind === 'head') return complaintsOf9(record);
+    return record.kind === 'reading'
+      ? { ...record, marks: { softness: null, scent: null, ...(record.marks as RawRecord) } }
+      : record;
+  },
 };
+
+/** So many a week for some weeks; what cannot be read is left for the schema to refuse. */
+function rhythmOf9({ challengeId, counts, perWeek, weeks, givenUpOn, ...rest }: RawRecord): RawRecord {
+  const first = calendarDaySchema.safeParse(rest.startsOn);
+  return {
+    ...rest,
+    kind: 'rhythm',
+    rhythmId: challengeId,
+    of: { sort: counts },
+    when: { every: 'week', times: perWeek },
+    until: first.success && typeof weeks === 'number' ? addDays(first.data, 7 * weeks - 1) : weeks,
+    times: null,
+    notIn: [],
+    firm: false,
+    themes: [],
+    toldOn: rest.startsOn,
+    endedOn: givenUpOn,
+  };
+}
+
+const COMPLAINTS_OF_8: Readonly<Record<string, readonly string[]>> = {
+  none: [],
+  mushy: ['limp'],
+  straw: ['stiff'],
+  breaks: ['breaks'],
+};
+
+function complaintsOf9({ complaint, ...head }: RawRecord): RawRecord {
+  return { complaints: COMPLAINTS_OF_8[String(complaint)] ?? complaint, ...head };
+}
 
 function readingOf3({ mistSoakSeconds, tally, strands, ...rest }: RawRecord): RawRecord {
   const { broken, shed, days } = (tally ?? {}) as RawRecord;

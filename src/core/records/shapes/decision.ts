@@ -4,7 +4,16 @@ import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 
 /** What a beat is in its day. */
-export const SLOTS = ['pre-poo', 'main', 'follow-up', 'refresh', 'mist', 'scalp', 'serum'] as const;
+export const SLOTS = [
+  'pre-poo',
+  'main',
+  'follow-up',
+  'refresh',
+  'mist',
+  'scalp',
+  'serum',
+  'leave-in',
+] as const;
 export type Slot = (typeof SLOTS)[number];
 
 /**
@@ -19,6 +28,8 @@ export const decisionSchema = recordBaseSchema
     slot: z.enum(SLOTS),
     what: z.enum(['place', 'avoid']),
     recipeId: idSchema.nullable(),
+    /** Of a pre-poo: put on that evening, to be washed out the next day. */
+    overnight: z.literal(true).optional(),
   })
   .refine(({ what, recipeId }) => what === 'avoid' || recipeId !== null, {
     path: ['recipeId'],

@@ -38,6 +38,21 @@ export type Allergy = (typeof ALLERGIES)[number];
 /** Under three, to twelve, to nineteen, grown up, from sixty on. */
 export const AGE_BANDS = ['baby', 'child', 'teen', 'adult', 'older'] as const;
 export const CHEMISTRY = ['coloured', 'bleached', 'relaxed', 'permed', 'henna'] as const;
+/** What people say of their hair: it breaks, it sheds, it is dry …; "length": it does not keep its length. */
+export const COMPLAINTS = [
+  'breaks',
+  'sheds',
+  'dry',
+  'tangles',
+  'frizz',
+  'limp',
+  'stiff',
+  'edges',
+  'scalp',
+  'greasy',
+  'length',
+] as const;
+export type Complaint = (typeof COMPLAINTS)[number];
 export const HEALTH = ['pregnant', 'scalp-condition', 'medicine'] as const;
 
 const length = z
@@ -60,7 +75,10 @@ export const headSchema = recordBaseSchema.extend({
   /** How it falls by itself. */
   curl: z.enum(['straight', 'wavy', 'curly', 'coily', 'unknown']),
   porosityGuess: z.enum(POROSITIES),
-  complaint: z.enum(['none', 'mushy', 'straw', 'breaks']),
+  /** What troubles her about it, in her words; the first is the worst. */
+  complaints: z.array(z.enum(COMPLAINTS)).max(COMPLAINTS.length),
+  /** What it was on the first day, where that has changed: the estimate began there. */
+  firstComplaints: z.array(z.enum(COMPLAINTS)).max(COMPLAINTS.length).optional(),
   /** Minutes she has on each weekday, Sunday first; 0 where the day is not free. */
   freeMinutes: z.array(z.number().int().min(0).max(720)).length(7),
   /** The hour at which a wash may begin on each weekday, Sunday first. */

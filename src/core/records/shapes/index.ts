@@ -1,17 +1,18 @@
 export { batchSchema, PLACES, type Batch, type BatchEvent, type Place } from './batch';
 export { type CalendarEntry, type CalendarExport } from './calendarExport';
-export { challengeSchema, type Challenge, type ChallengeCounts } from './challenge';
 export { decisionSchema, SLOTS, type Decision, type Slot } from './decision';
 export {
   AGE_BANDS,
   ALLERGIES,
   CHEMISTRY,
+  COMPLAINTS,
   headSchema,
   HEALTH,
   newestHeads,
   POROSITIES,
   SCHOOLS,
   type Allergy,
+  type Complaint,
   type Head,
   type PorosityGuess,
   type School,
@@ -54,6 +55,7 @@ export {
   readingSchema,
   REGIONS,
   SCALP_SIGNS,
+  SHED_BALLS,
   SIGNAL_IDS,
   SINKS,
   SLIDES,
@@ -66,10 +68,12 @@ export {
   type Reading,
   type Region,
   type ScalpSign,
+  type ShedBall,
   type SignalId,
   type Strand,
   type Tally,
 } from './reading';
+export { RHYTHM_SORTS, rhythmSchema, type Rhythm, type RhythmSort } from './rhythm';
 export {
   RECIPE_USES,
   recipeVersionSchema,

@@ -27,6 +27,16 @@ export const occasionSchema = recordBaseSchema
       .max(720)
       .nullable(),
     note: z.string().max(200),
+    /** Of a style: the last days of it that are for taking it down, and the hours that takes in all. */
+    takeDown: z
+      .strictObject({
+        days: z.number().int().min(1).max(2),
+        hours: z
+          .number({ error: () => t`Write the hours.` })
+          .min(0.5)
+          .max(24),
+      })
+      .optional(),
   })
   .refine(({ from, to }) => to >= from, { path: ['to'], error: () => t`The last day comes after the first.` })
   .refine(({ what, minutes }) => what !== 'hours' || minutes !== null, {

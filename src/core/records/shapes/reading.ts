@@ -128,9 +128,13 @@ export const porositySchema = z
 export type PorosityTests = z.infer<typeof porositySchema>;
 
 /** Five steps each, from 0 (none) to 4 (a great deal). */
-export const MARKS = ['slip', 'tangles', 'shine', 'clumping', 'residue'] as const;
+export const MARKS = ['slip', 'tangles', 'shine', 'clumping', 'residue', 'softness', 'scent'] as const;
 export type MarkId = (typeof MARKS)[number];
 const mark = z.number().int().min(0).max(LIMIT.markSteps).nullable();
+
+/** How big the ball of shed hair was, beside things of every kitchen. */
+export const SHED_BALLS = ['pea', 'hazelnut', 'walnut', 'egg', 'apple'] as const;
+export type ShedBall = (typeof SHED_BALLS)[number];
 
 /** What the scalp shows. The last four are not a mask's job. */
 export const SCALP_SIGNS = ['calm', 'itch', 'flakes', 'tender', 'sores', 'patches', 'pain'] as const;
@@ -147,7 +151,21 @@ const measuredSchema = z.strictObject({
   porosity: porositySchema.nullable(),
   /** −3 gummy … 0 springy … +3 straw. */
   feel: z.number().int().min(-LIMIT.feelSteps).max(LIMIT.feelSteps).nullable(),
-  marks: z.strictObject({ slip: mark, tangles: mark, shine: mark, clumping: mark, residue: mark }),
+  marks: z.strictObject({
+    slip: mark,
+    tangles: mark,
+    shine: mark,
+    clumping: mark,
+    residue: mark,
+    softness: mark,
+    scent: mark,
+  }),
+  /** Shed hair by the size of its ball, where nobody counted; days since the detangle before. */
+  shedBall: z
+    .strictObject({ size: z.enum(SHED_BALLS), days: z.number().int().min(1).max(LIMIT.days) })
+    .optional(),
+  /** What was noticed, in her words. */
+  note: z.string().trim().min(1).max(500).optional(),
   scalp: z.array(z.enum(SCALP_SIGNS)).max(SCALP_SIGNS.length),
   lengths: z
     .array(
@@ -184,6 +202,8 @@ export const NO_MARKS: Measured['marks'] = {
   shine: null,
   clumping: null,
   residue: null,
+  softness: null,
+  scent: null,
 };
 /** A reading in which nothing was measured yet. */
 export const NOTHING_MEASURED: Measured = {
@@ -203,6 +223,8 @@ function isSomethingMeasured(reading: Measured): boolean {
     reading.porosity !== null ||
     reading.feel !== null ||
     Object.values(reading.marks).some((value) => value !== null) ||
+    reading.shedBall !== undefined ||
+    reading.note !== undefined ||
     reading.scalp.length > 0 ||
     reading.lengths.length > 0
   );

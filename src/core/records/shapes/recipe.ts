@@ -6,7 +6,7 @@ import { RECIPE_LIMITS } from './limits';
 import { methodStepSchema } from './method';
 
 /** What the treatment is used as; see docs/model.md. */
-export const RECIPE_USES = ['pre-poo', 'mask', 'rinse', 'mist', 'scalp-oil', 'serum'] as const;
+export const RECIPE_USES = ['pre-poo', 'mask', 'rinse', 'mist', 'scalp-oil', 'serum', 'leave-in'] as const;
 export type RecipeUse = (typeof RECIPE_USES)[number];
 
 const unitSchema = z.enum(Object.keys(UNITS) as [UnitId, ...UnitId[]]);
@@ -51,6 +51,13 @@ export const recipeVersionSchema = recordBaseSchema.extend({
   text: z.string().min(1).max(RECIPE_LIMITS.characters),
   lines: z.array(savedLineSchema).min(1).max(RECIPE_LIMITS.savedLines),
   use: z.enum(RECIPE_USES),
+  /** What else she uses it as. */
+  alsoAs: z
+    .array(z.enum(RECIPE_USES))
+    .max(RECIPE_USES.length - 1)
+    .optional(),
+  /** It goes on the scalp too, by her word. */
+  onScalp: z.literal(true).optional(),
   /** Minutes on the hair. */
   contactMinutes: z.number().int().min(1).max(720),
   warmth: z.enum(['room', 'warm']),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
-import { usedVersionShape } from './recipe';
+import { RECIPE_USES, usedVersionShape } from './recipe';
 
 /** A treatment that was really done. What a plan had asked for stays in the plan; this is what happened. */
 export const sessionSchema = recordBaseSchema.extend({
@@ -17,5 +17,7 @@ export const sessionSchema = recordBaseSchema.extend({
   note: z.string().max(1000),
   /** Told from memory: the day is about right. */
   about: z.literal(true).optional(),
+  /** What it was used as, where the recipe has several uses. */
+  usedAs: z.enum(RECIPE_USES).optional(),
 });
 export type Session = z.infer<typeof sessionSchema>;

@@ -2,7 +2,6 @@ import { z } from 'zod';
 import { withdrawalSchema } from '../log';
 import { batchEventSchema, batchSchema } from './batch';
 import { calendarExportSchema } from './calendarExport';
-import { challengeSchema } from './challenge';
 import { decisionSchema } from './decision';
 import { headSchema } from './head';
 import { headEventSchema } from './headEvent';
@@ -16,6 +15,7 @@ import { photoSchema } from './photo';
 import { planSettingsSchema } from './planSettings';
 import { readingSchema } from './reading';
 import { recipeVersionSchema } from './recipe';
+import { rhythmSchema } from './rhythm';
 import { sessionSchema } from './session';
 import { trialSchema, trialWashSchema } from './trial';
 import { washDaySchema } from './washDay';
@@ -39,7 +39,7 @@ export const storedRecordSchema = z.discriminatedUnion('kind', [
   decisionSchema,
   occasionSchema,
   planSettingsSchema,
-  challengeSchema,
+  rhythmSchema,
   calendarExportSchema,
   kitSchema,
   leftoverSchema,

@@ -35,6 +35,8 @@ export const washDaySchema = recordBaseSchema.extend({
     )
     .max(60),
   felt: z.enum(FELT).nullable(),
+  /** How many sections she made; the next wash day begins with as many. */
+  sections: z.number().int().min(2).max(8).optional(),
   /** What was changed on the way, in words. */
   changes: z.array(z.string().min(1).max(500)).max(20),
   uses: z
