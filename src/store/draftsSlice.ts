@@ -11,6 +11,10 @@ export const recipeDraftSchema = z.strictObject({
   contactMinutes: z.string(),
   warmth: recipeVersionSchema.shape.warmth,
   countedAs: recipeVersionSchema.shape.countedAs,
+  /** What else it is used as. */
+  alsoAs: z.array(recipeVersionSchema.shape.use).optional(),
+  /** On the scalp too. */
+  onScalp: z.enum(['no', 'yes']).optional(),
 });
 export type RecipeDraft = Readonly<z.infer<typeof recipeDraftSchema>>;
 

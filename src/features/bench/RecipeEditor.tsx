@@ -6,24 +6,24 @@ import { View } from 'react-native';
 import { isTooGuessed, toldHeadline, type Judged, type JudgedText } from '@/core/kitchen/formulation';
 import type { ParsedLine } from '@/core/recipe/larder';
 import { withLineSaid } from '@/core/recipe/parsing';
-import { RECIPE_USES, type RecipeVersion } from '@/core/records/shapes';
+import type { RecipeVersion } from '@/core/records/shapes';
 import { NEW_RECIPE, selectPrefs, useAppSelector, type RecipeDraft } from '@/store';
 import { Button, Screen, Small, useWide } from '@/ui';
-import { recipeUseWords } from '../shared/beatWords';
-import { FormChoice, FormField, resolverOf, NotSavedYet } from '../shared/form';
+import { FormField, resolverOf, NotSavedYet } from '../shared/form';
+import { draftOf, EMPTY_RECIPE, saidUse, versionFromDraft } from '../shared/recipeDraft';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
+import { useReading } from '../shared/useReading';
 import { ClaimQuestion, DoseQuestion, LabelOffer, WouldHaveToSay } from './Questions';
 import { ReadRows } from './ReadRows';
-import { draftOf, EMPTY_RECIPE, versionFromDraft } from './recipeDraft';
+import { RecipeFields } from './RecipeFields';
 import { SavedActions } from './SavedActions';
 import { SplitPaste } from './SplitPaste';
 import { useDictation } from './useDictation';
 import { useJudged } from './useJudged';
 import { isSameDraft, useKeptDraft } from './useKeptDraft';
-import { useReading } from './useReading';
 import { Cautions, VerdictPane } from './VerdictPane';
 
 const example = () => t`2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk`;
@@ -205,39 +205,6 @@ const RecipeText = memo(function RecipeText({ control }: { control: Control<Reci
   );
 });
 
-/** What is said of a recipe beside its lines. */
-const RecipeFields = memo(function RecipeFields({ control }: { control: Control<RecipeDraft> }) {
-  return (
-    <>
-      <FormField control={control} name="name" label={t`Name`} testID="recipe-name" />
-      <FormChoice
-        control={control}
-        name="use"
-        label={t`Used as`}
-        options={RECIPE_USES.map((value) => ({ value, label: recipeUseWords()[value] }))}
-      />
-      <View className="flex-row flex-wrap items-start gap-4">
-        <FormField
-          control={control}
-          name="contactMinutes"
-          className="w-field-l"
-          label={t`Minutes on the hair`}
-          numeric
-        />
-        <FormChoice
-          control={control}
-          name="warmth"
-          label={t`Warmth`}
-          options={[
-            { value: 'room', label: t`room` },
-            { value: 'warm', label: t`warm, under a cap` },
-          ]}
-        />
-      </View>
-    </>
-  );
-});
-
 /** Takes recipes by ear, where it is switched on and the browser can. */
 function Dictation({ onHeard }: { onHeard: (heard: string) => void }) {
   const { dictation } = useAppSelector(selectPrefs);
@@ -384,10 +351,11 @@ function useTold(
   const warmth = parsed.ok ? parsed.value.told.warmth : null;
   useEffect(() => {
     if (!isNew) return;
-    const take = (field: 'name' | 'contactMinutes' | 'warmth', told: string | null) => {
+    const take = (field: 'name' | 'use' | 'contactMinutes' | 'warmth', told: string | null) => {
       if (told !== null && !getFieldState(field).isTouched) setValue(field, told);
     };
     take('name', title);
+    take('use', saidUse(title ?? '') ?? null);
     take('contactMinutes', minutes === null ? null : String(minutes));
     take('warmth', warmth);
   }, [title, minutes, warmth, isNew, getFieldState, setValue]);

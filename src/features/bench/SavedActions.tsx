@@ -44,6 +44,18 @@ export function SavedActions({ recipe }: { recipe: RecipeVersion }) {
         testID="make-recipe"
       />
       <Button
+        label={t`Log a treatment`}
+        hint={t`Log a treatment with ${name}`}
+        onPress={() => router.push({ pathname: '/strand/done', params: { recipe: recipeId } })}
+        testID="log-recipe"
+      />
+      <Button
+        label={t`Set a rhythm`}
+        hint={t`Set a rhythm for ${name}`}
+        onPress={() => router.push({ pathname: '/week/days', params: { of: recipeId } })}
+        testID="rhythm-recipe"
+      />
+      <Button
         label={t`Compare`}
         hint={t`Compare ${{ recipeName: recipe.name }} with another version or recipe`}
         onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}

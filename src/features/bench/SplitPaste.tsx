@@ -3,11 +3,11 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { parseRecipe } from '@/core/recipe/parsing';
 import type { RecipeVersion } from '@/core/records/shapes';
+import { draftOfText, versionFromDraft } from '../shared/recipeDraft';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
+import { useReading } from '../shared/useReading';
 import { BackToAll, SeveralRecipes } from './Questions';
-import { draftOfText, versionFromDraft } from './recipeDraft';
-import { useReading } from './useReading';
 
 const readEach = (recipes: readonly string[], reading: ReturnType<typeof useReading>) =>
   recipes.map((text, index) => {

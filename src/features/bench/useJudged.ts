@@ -4,7 +4,7 @@ import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
 import { selectLarderContents, useAppSelector } from '@/store';
 import { askJudgement } from '@/workers';
 import { useHead } from '../shared/useHead';
-import { useReading } from './useReading';
+import { useReading } from '../shared/useReading';
 
 interface Typed {
   readonly start: string;

@@ -10,7 +10,9 @@ import {
 } from '@/store';
 
 export const isSameDraft = (one: RecipeDraft, other: RecipeDraft): boolean =>
-  (Object.keys(other) as (keyof RecipeDraft)[]).every((field) => one[field] === other[field]);
+  (Object.keys(other) as (keyof RecipeDraft)[]).every(
+    (field) => JSON.stringify(one[field]) === JSON.stringify(other[field]),
+  );
 
 /** What is typed into a recipe's form outlives a reload, another screen, another language, until it is saved. */
 export function useKeptDraft(of: string, saved: RecipeDraft) {

@@ -39,7 +39,7 @@ function FirstRecipes({ head }: { head: Head }) {
     <Screen
       over={head.name}
       headline={t`What is in the kitchen?`}
-      reason={t`Something to begin with; each says what it is. Paste recipes of your own on the Bench at any time.`}
+      reason={t`Something to begin with; each says what it is. Your own you tell next, or at any time.`}
     >
       <View role="list" aria-label={t`Recipes to begin with`}>
         {starters.map(({ id, needs, says, version }) => (
@@ -65,7 +65,11 @@ function FirstRecipes({ head }: { head: Head }) {
       <Body>{t`Everything new is tested behind the ear first: the plan leaves the days for it.`}</Body>
       <View className="flex-row flex-wrap gap-3">
         <Button tone="main" label={t`Show my first week`} onPress={take} testID="first-week" />
-        <Button label={t`Paste a recipe of my own`} onPress={() => router.push('/bench/new')} />
+        <Button
+          label={t`I already use my own`}
+          onPress={() => router.push('/heads/regulars')}
+          testID="my-regulars"
+        />
       </View>
     </Screen>
   );

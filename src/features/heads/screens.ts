@@ -5,3 +5,4 @@ export { HeadsScreen } from './HeadsScreen';
 export { FirstRecipesScreen } from './FirstRecipesScreen';
 export { SchoolsScreen } from './SchoolsScreen';
 export { SettingsScreen } from './SettingsScreen';
+export { RegularsScreen } from './RegularsScreen';

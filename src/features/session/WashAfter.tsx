@@ -21,6 +21,7 @@ import {
   Strong,
 } from '@/ui';
 import { numberFrom } from '../shared/amounts';
+import { daysSinceDetangle } from '../shared/daysSinceDetangle';
 import { newStamp } from '../shared/stamp';
 import { stepOutcomeWords } from '../shared/stepWords';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -73,6 +74,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
       answers,
       larder: history.larder,
       batches: ofKind(live_, 'batch'),
+      daysSinceDetangle: daysSinceDetangle(history, run.day) ?? 1,
       usualGrams: (recipeId) => usualGrams(head, recipeId, live_, history.larder),
       stamp: newStamp,
     });

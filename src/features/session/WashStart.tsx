@@ -7,13 +7,14 @@ import type { Head } from '@/core/records/shapes';
 import { SECTIONS } from '@/core/records/shapes';
 import { useAppDispatch, washStarted } from '@/store';
 import type { HeadAnswer } from '@/store';
-import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
+import { Body, Button, Choice, FieldGroup, Heading, LabelledChoice, Screen, Small, Strong } from '@/ui';
 import { minutesText } from '../shared/beatWords';
 import { HeadPicker } from '../shared/HeadPicker';
+import { PatchTests } from '../shared/PatchTests';
 import { newStamp } from '../shared/stamp';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
-import { offered, runOf, settingOf, treatmentOf, washPlanOf, type RunSetting } from './dayPlan';
+import { offered, runOf, settingOf, softeners, treatmentOf, washPlanOf, type RunSetting } from './dayPlan';
 
 const NONE = 'none';
 
@@ -28,6 +29,16 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
   const setting = changed ?? settingOf(head, history, beats, today);
   const { masks, left } = useMemo(() => offered(head, history, today), [head, history, today]);
   const main = setting.treatments.find(({ slot }) => slot === 'main');
+  const followUp = setting.treatments.find(({ slot }) => slot === 'follow-up');
+  const soft = softeners(head, history, today).filter(({ recipeId }) => recipeId !== main?.recipeId);
+  const follow = (recipeId: string) => {
+    const version = soft.find((each) => each.recipeId === recipeId);
+    const others = setting.treatments.filter(({ slot }) => slot !== 'follow-up');
+    setSetting({
+      ...setting,
+      treatments: version ? [...others, treatmentOf(version, 'follow-up', head, history)] : others,
+    });
+  };
   const plan = washPlanOf(setting, head, history);
   const steps = washScript(plan);
   const choose = (recipeId: string) => {
@@ -67,12 +78,38 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
       {beats.some(({ slot }) => slot === 'main') ? null : (
         <Small className="text-ink">{t`The plan has no wash today; the next days are planned anew from it.`}</Small>
       )}
-      {left.map((why) => (
-        <Small key={why}>{why}</Small>
+      {left.map(({ version, why }) => (
+        <View key={version.recipeId} className="gap-1">
+          <Small>{why}</Small>
+          <PatchTests recipeId={version.recipeId} recipeName={version.name} head={head} isNamed />
+        </View>
       ))}
-      <FieldGroup label={t`Parts`} help={t`More hair wants more parts.`}>
+      {plan.main ? (
+        <LabelledChoice
+          label={t`If it feels firm, then`}
+          help={t`It waits; one tap with wet hands decides.`}
+          options={[
+            ...soft.map(({ recipeId, name }) => ({ value: recipeId, label: name })),
+            { value: NONE, label: t`plain conditioner` },
+          ]}
+          value={followUp?.recipeId ?? NONE}
+          onChange={follow}
+          testID="if-firm"
+        />
+      ) : null}
+      <LabelledChoice
+        label={t`Drying`}
+        options={[
+          { value: 'air', label: t`by itself` },
+          { value: 'blow-dry', label: t`blow-dry, with a heat protectant` },
+        ]}
+        value={setting.drying ?? 'air'}
+        onChange={(drying) => setSetting({ ...setting, drying })}
+        testID="drying"
+      />
+      <FieldGroup label={t`Sections`} help={t`More hair wants more sections.`}>
         <Choice
-          label={t`Parts`}
+          label={t`Sections`}
           options={SECTIONS.map((count) => ({ value: String(count), label: String(count) }))}
           value={String(setting.sections)}
           onChange={(count) => setSetting({ ...setting, sections: Number(count) })}

@@ -3,11 +3,12 @@ import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { lateMinutes, type StepState, type TimerState } from '@/core/hair/history';
-import { FELT, type Felt, type Head } from '@/core/records/shapes';
+import { FELT, type Felt, type Head, type Phase } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector } from '@/store';
 import { Button, ButtonBox, useCramped } from '@/ui';
 import { clockText, clockWords } from './clockText';
 import { MoreSheet } from './MoreSheet';
+import { NoteSheet } from './NoteSheet';
 import { OtherTimers } from './OtherTimers';
 import { SectionHead } from './SectionHead';
 import { useKeptAwake } from './useKeptAwake';
@@ -24,10 +25,14 @@ const feltWords = perLanguage(
   }),
 );
 
+/** Steps at which there is something to see: what comes out, and how it is after the rinse. */
+const NOTED_AT: ReadonlySet<Phase> = new Set<Phase>(['detangle', 'rinse', 'feel']);
+
 /** One step, one action, for wet hands and two metres' distance. */
 export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
   const { state, now, happen } = live;
   const [more, setMore] = useState(false);
+  const [noting, setNoting] = useState(false);
   const cramped = useCramped();
   const { sound } = useAppSelector(selectPrefs);
   const mayRing = useMayRing();
@@ -88,7 +93,18 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
         ) : null}
         <Text className="font-text text-lead text-soft-ink">{step.why}</Text>
       </ScrollView>
+      {NOTED_AT.has(step.phase) ? (
+        <View className="mx-auto w-full max-w-sheet px-3">
+          <Button
+            tone="wet"
+            label={t`Note what you see`}
+            onPress={() => setNoting(true)}
+            testID="wash-note"
+          />
+        </View>
+      ) : null}
       <StepActions live={live} current={current} isFirst={place === 1} />
+      {noting ? <NoteSheet live={live} onClose={() => setNoting(false)} /> : null}
       {more ? (
         <MoreSheet
           head={head}

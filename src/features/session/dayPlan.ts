@@ -10,7 +10,10 @@ import type { RecipeVersion, Head } from '@/core/records/shapes';
 import { verdictOf } from '../shared/verdictOf';
 
 /** What a run is made of, before it has begun. */
-export type RunSetting = Pick<WashRun, 'treatments' | 'sections' | 'washMinutes' | 'oiledOvernight'>;
+export type RunSetting = Pick<
+  WashRun,
+  'treatments' | 'sections' | 'washMinutes' | 'oiledOvernight' | 'drying'
+>;
 
 /** A recipe as one of the treatments of a day. */
 export function treatmentOf(
@@ -39,10 +42,11 @@ export function settingOf(
   });
   const moisture = planned.some(({ slot }) => slot === 'follow-up')
     ? undefined
-    : moistureFor(head, history, today);
+    : moistureFor(head, history, today, planned.find(({ slot }) => slot === 'main')?.recipeId);
   return {
     treatments: [...planned, ...(moisture ? [treatmentOf(moisture, 'follow-up', head, history)] : [])],
-    sections: usualSections(head),
+    sections: history.washDays.findLast((day) => day.sections !== undefined)?.sections ?? usualSections(head),
+    drying: styleSoon(history, today) ? 'blow-dry' : 'air',
     washMinutes:
       rulesOfHead(choicesOf(history.planSettings, head.headId), history.washDays).washMinutes ??
       PLAN_RULES.washMinutes.value,
@@ -55,8 +59,11 @@ export function offered(
   head: Head,
   { recipes, larder, patchTests, sessions, planSettings }: HeadHistory,
   today: CalendarDay,
-): { readonly masks: readonly RecipeVersion[]; readonly left: readonly string[] } {
-  const masks = newestVersions(recipes).filter(({ use }) => use === 'mask');
+): {
+  readonly masks: readonly RecipeVersion[];
+  readonly left: readonly { readonly version: RecipeVersion; readonly why: string }[];
+} {
+  const masks = newestVersions(recipes).filter(({ use, alsoAs = [] }) => [use, ...alsoAs].includes('mask'));
   const testDays = patchTestDays(planSettings, head.headId);
   const whyNot = (version: RecipeVersion): string | null => {
     const judged = judge(version.lines, head, larder, { strained: version.strained });
@@ -75,19 +82,38 @@ export function offered(
   const judged = masks.map((version) => ({ version, why: whyNot(version) }));
   return {
     masks: judged.filter(({ why }) => why === null).map(({ version }) => version),
-    left: judged.flatMap(({ why }) => why ?? []),
+    left: judged.flatMap(({ version, why }) => (why === null ? [] : [{ version, why }])),
   };
 }
 
 /** The moisture mask that this head knows best, of those that may go on. */
-function moistureFor(head: Head, history: HeadHistory, today: CalendarDay): RecipeVersion | undefined {
+function moistureFor(
+  head: Head,
+  history: HeadHistory,
+  today: CalendarDay,
+  except: string | undefined,
+): RecipeVersion | undefined {
+  return softeners(head, history, today).find(({ recipeId }) => recipeId !== except);
+}
+
+/** Moisture masks that may follow where it feels firm, those this head knows best first. */
+export function softeners(head: Head, history: HeadHistory, today: CalendarDay): RecipeVersion[] {
   const { sessions, larder } = history;
   const times = ({ recipeId }: RecipeVersion) =>
     sessions.filter((session) => session.recipeId === recipeId).length;
   const isMoisture = (version: RecipeVersion) => verdictOf(version, head.school, larder)?.kind === 'moisture';
   return offered(head, history, today)
     .masks.filter((version) => times(version) > 0 && isMoisture(version))
-    .sort((a, b) => times(b) - times(a))[0];
+    .sort((a, b) => times(b) - times(a));
+}
+
+/** Days before a style goes in within which the hair is dried for it. */
+const STYLE_SOON_DAYS = 1;
+
+function styleSoon({ occasions }: HeadHistory, today: CalendarDay): boolean {
+  return occasions.some(
+    ({ what, from }) => what === 'style' && from >= today && from <= addDays(today, STYLE_SOON_DAYS),
+  );
 }
 
 function oiledSince({ sessions, larder }: HeadHistory, day: CalendarDay): boolean {
@@ -106,6 +132,7 @@ export function washPlanOf(setting: RunSetting, head: Head, history: HeadHistory
     washMinutes: setting.washMinutes,
     oiledOvernight: setting.oiledOvernight,
     sections: setting.sections,
+    drying: setting.drying ?? 'air',
     prePoo: inSlot('pre-poo'),
     main: inSlot('main'),
     followUp: inSlot('follow-up'),

@@ -129,6 +129,7 @@ describe('what a wash day leaves behind', () => {
       larder: history.larder,
       usualGrams: () => 80,
       batches: [],
+      daysSinceDetangle: 3,
       stamp: () => ({ ...STAMP, id: `r${++count}` }),
     });
   };

@@ -56,6 +56,8 @@ interface Told {
   /** Grams of a use on this head, for what was not weighed. */
   readonly usualGrams: (recipeId: string) => number;
   readonly batches: readonly Batch[];
+  /** At least 1. */
+  readonly daysSinceDetangle: number;
   readonly stamp: () => { readonly id: string; readonly recordedAt: string };
 }
 
@@ -94,6 +96,7 @@ export function recordsOf(told: Told): StoredRecord[] {
     endedEarly: state.endedEarly,
     steps: stepsDone(state),
     felt: state.felt,
+    sections: run.sections,
     changes: state.changes.slice(-20),
     uses: worn.map(({ slot, recipeId, answer, treatment, stamp: { id } }) => ({
       sessionId: id,
@@ -104,22 +107,51 @@ export function recordsOf(told: Told): StoredRecord[] {
     })),
     note: answers.note,
   };
-  return [...sessions, ...readingOf(told), ...shelf, washDay];
+  return [...sessions, ...readingsOf(told), ...heatOf(told), ...shelf, washDay];
 }
 
-function readingOf({ run, state, answers, stamp }: Told): Reading[] {
-  const { slip, residue } = answers;
-  if (state.felt === null && slip === null && residue === null) return [];
+/** A dryer is heat, also after a protectant. */
+function heatOf({ run, state, stamp }: Told): StoredRecord[] {
+  const isDried = state.steps.some(({ step, outcome }) => step.id === 'blow-dry' && outcome === 'done');
+  return isDried
+    ? [
+        {
+          ...stamp(),
+          kind: 'event',
+          headId: run.headId,
+          day: run.day,
+          what: 'heat',
+          note: t`Blow-dry on the wash day.`,
+        },
+      ]
+    : [];
+}
+
+/** What came out while detangling, and how it was after the rinse. */
+function readingsOf({ run, state, answers, stamp, daysSinceDetangle }: Told): Reading[] {
+  const { shedBall, note, ...marks } = state.noted;
+  const base = { ...NOTHING_MEASURED, kind: 'reading' as const, headId: run.headId, day: run.day };
+  const came: Reading[] = shedBall
+    ? [{ ...stamp(), ...base, moment: 'before', shedBall: { size: shedBall, days: daysSinceDetangle } }]
+    : [];
+  const slip = answers.slip ?? marks.slip ?? null;
+  const { residue } = answers;
+  const isAny =
+    state.felt !== null ||
+    slip !== null ||
+    residue !== null ||
+    note !== undefined ||
+    Object.keys(marks).length > 0;
+  if (!isAny) return came;
   return [
+    ...came,
     {
       ...stamp(),
-      ...NOTHING_MEASURED,
-      kind: 'reading',
-      headId: run.headId,
-      day: run.day,
+      ...base,
       moment: 'after',
       feel: state.felt === null ? null : FEEL_OF[state.felt],
-      marks: { ...NO_MARKS, slip, residue },
+      marks: { ...NO_MARKS, ...marks, slip, residue },
+      ...(note === undefined ? {} : { note }),
     },
   ];
 }

@@ -144,7 +144,7 @@ export function FormToggles<Draft extends FieldValues>({
   options,
 }: FormTogglesProps<Draft>) {
   const { field } = useController({ control, name });
-  const chosen = field.value as readonly string[];
+  const chosen = (field.value ?? []) as readonly string[];
   const toggle = (value: string) =>
     field.onChange(chosen.includes(value) ? chosen.filter((other) => other !== value) : [...chosen, value]);
   return (

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { fixed, perLanguage } from '@/core/base/language';
 import { calendarDaySchema, formatDay, type CalendarDay } from '@/core/base/measures';
-import { rateRatio, rateRatioWords, type Rate } from '@/core/hair/evidence';
+import { shedCounts, stylesWorn } from '@/core/hair/checks';
+import { halfWords, rateRatio, rateRatioWords, type Rate } from '@/core/hair/evidence';
 import type { HeadHistory } from '@/core/hair/history';
 import { firstUses } from '@/core/hair/history';
 import { tallyTotals } from '@/core/records/shapes';
@@ -49,9 +50,12 @@ export function ClaimCheck({ history }: { history: HeadHistory }) {
 }
 
 function Answer({ history, what, since }: { history: HeadHistory; what: What; since: CalendarDay }) {
-  const counts = history.readings.flatMap(({ day, tally }) =>
-    tally ? [{ day, pieces: tallyTotals(tally)[what], days: tally.days }] : [],
-  );
+  const counts =
+    what === 'shed'
+      ? shedCounts(history.readings, stylesWorn(history.occasions, history.events))
+      : history.readings.flatMap(({ day, tally }) =>
+          tally ? [{ day, pieces: tallyTotals(tally).broken, days: tally.days }] : [],
+        );
   const before = counts.filter((count) => count.day <= since);
   const after = counts.filter((count) => count.day > since);
   if (before.length === 0 || after.length === 0)
@@ -66,6 +70,9 @@ function Answer({ history, what, since }: { history: HeadHistory; what: What; si
   return (
     <View className="gap-1" testID="claim-answer">
       <Strong>{rateRatioWords(ratio)}</Strong>
+      <Body>
+        {t`Half as much?`} {halfWords(ratio)}
+      </Body>
       <Small className="text-ink">{t`Before: ${{ rateBefore: rateText(ratio.before) }}. Since: ${{ rateSince: rateText(ratio.after) }}.`}</Small>
     </View>
   );

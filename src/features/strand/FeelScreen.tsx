@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { MARKS, NO_MARKS, type Head, type Measured } from '@/core/records/shapes';
 import { Button, Choice, FieldGroup } from '@/ui';
+import { markOptions } from '../shared/markOptions';
 import { FeelScale } from './FeelScale';
 import { FlowScreen, withHead } from './FlowScreen';
-import { markOptions } from './readingOptions';
 import { ScalpSigns } from './ScalpSigns';
 
 type Felt = Pick<Measured, 'feel' | 'marks' | 'scalp'>;

@@ -16,10 +16,10 @@ import { Says } from './Says';
 import { useSaveReading } from './useSaveReading';
 
 /** A reading flow needs a head; without one there is the welcome. */
-export function withHead(Flow: (props: { head: Head }) => ReactNode) {
-  return function FlowOfHead() {
+export function withHead<Props extends object>(Flow: (props: { head: Head } & Props) => ReactNode) {
+  return function FlowOfHead(props: Props) {
     const head = useHead();
-    return head ? <Flow key={head.headId} head={head} /> : <Welcome />;
+    return head ? <Flow key={head.headId} {...props} head={head} /> : <Welcome />;
   };
 }
 

@@ -79,6 +79,12 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
           className="w-field-xl"
           testID="log-search"
         />
+        <Button
+          tone="main"
+          label={t`Log a treatment`}
+          onPress={() => router.push('/strand/done')}
+          testID="log-treatment"
+        />
         <Button label={t`For a stylist or a doctor`} onPress={() => router.push('/strand/report')} />
       </View>
       <Choice label={t`Show`} options={shownChoices()} value={shown} onChange={setShown} />

@@ -7,6 +7,7 @@ import type { HairState, NextReading } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
 import { SIGNAL_IDS } from '@/core/records/shapes';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
+import { ComplaintLine } from '../shared/ComplaintLine';
 import { HeadPicker } from '../shared/HeadPicker';
 import { placeLabels } from '../shared/headWords';
 import { ReadingsDue } from '../shared/ReadingsDue';
@@ -16,6 +17,7 @@ import { useToday } from '../shared/useToday';
 import { WithState } from '../shared/WithHead';
 import { lengthKept } from './lengthKept';
 import { NeedBars } from './NeedBars';
+import { ShedHistory } from './ShedHistory';
 import { SignalHistory } from './SignalHistory';
 import { StrandTabs } from './StrandTabs';
 
@@ -40,10 +42,11 @@ function StrandView({ head, state }: { head: Head; state: HairState }) {
       before={<StrandTabs here="/strand" />}
       over={`${head.name} · ${count === 0 ? t`no reading yet` : plural(count, { one: '# reading', other: '# readings' })}`}
       headline={state.need.headline}
-      reason={state.need.reasons.at(-1)}
+      reason={[state.need.complaint?.reason, state.need.reasons.at(-1)].filter(Boolean).join(' ')}
       side={<Why head={head} state={state} />}
     >
       <HeadPicker />
+      <ComplaintLine head={head} />
       {state.need.referral ? <Referral>{state.need.referral}</Referral> : null}
       <View className="items-start">
         <Button
@@ -58,6 +61,7 @@ function StrandView({ head, state }: { head: Head; state: HairState }) {
         {SIGNAL_IDS.map((signal) => (
           <SignalHistory key={signal} state={state.signals[signal]} history={history} today={today} />
         ))}
+        <ShedHistory history={history} today={today} />
       </View>
     </Screen>
   );

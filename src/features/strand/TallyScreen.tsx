@@ -3,13 +3,20 @@ import { impactAsync, ImpactFeedbackStyle } from 'expo-haptics';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { sectionsOf, type Tap } from '@/core/hair/checks';
-import type { Head } from '@/core/records/shapes';
-import { READING_LIMITS, tallyTotals } from '@/core/records/shapes';
+import {
+  READING_LIMITS,
+  tallyTotals,
+  type Head,
+  type Measured,
+  type ShedBall,
+  type Tally,
+} from '@/core/records/shapes';
 import { selectUnderway, tapped, underwayEnded, untapped, useAppDispatch, useAppSelector } from '@/store';
 import { Body, Button, ButtonBox, Chip, FieldGroup, Small, Strong } from '@/ui';
+import { BallChoice } from '../shared/BallChoice';
+import { daysSinceDetangle } from '../shared/daysSinceDetangle';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
-import { daysSinceDetangle } from './daysSinceDetangle';
 import { FlowScreen, withHead } from './FlowScreen';
 
 /** Two pads for wet hands: every tap is a hair, and every tap is kept at once. */
@@ -21,6 +28,8 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
   const known = daysSinceDetangle(history, today);
   const [days, setDays] = useState(known ?? 1);
   const [none, setNone] = useState(false);
+  const [ball, setBall] = useState<ShedBall | null>(null);
+  const [isBall, setIsBall] = useState(false);
   const sections = sectionsOf(taps);
   const totals = tallyTotals({ sections });
   const tap = (what: Tap) => {
@@ -38,7 +47,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
       flow="tally"
       headline={t`Tap for each hair`}
       reason={t`From the ends upward. It keeps count through a locked screen.`}
-      measured={taps.length > 0 || none ? { tally: { sections, days } } : null}
+      measured={measuredOf(taps.length > 0 || none ? { sections, days } : null, ball, days)}
       saveLabel={t`Detangled: save the count`}
       onSaved={() => dispatch(underwayEnded({ headId: head.headId, part: 'taps' }))}
     >
@@ -76,6 +85,20 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
           </Small>
         ) : null}
       </View>
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label={isBall ? t`Hide the sizes` : t`Not counted? The size of the ball`}
+          expanded={isBall}
+          onPress={() => setIsBall(!isBall)}
+          testID="show-balls"
+        />
+      </View>
+      {isBall ? (
+        <FieldGroup label={t`Shed hair, rolled into a ball`}>
+          <BallChoice value={ball} onChange={setBall} />
+        </FieldGroup>
+      ) : null}
       <FieldGroup
         label={t`Days since the last detangle`}
         help={
@@ -121,6 +144,12 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
     </FlowScreen>
   );
 });
+
+/** A count, the size of a ball, or both. */
+function measuredOf(tally: Tally | null, ball: ShedBall | null, days: number): Partial<Measured> | null {
+  if (tally === null && ball === null) return null;
+  return { tally, ...(ball === null ? {} : { shedBall: { size: ball, days } }) };
+}
 
 interface PadProps {
   readonly label: string;

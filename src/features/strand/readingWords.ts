@@ -3,7 +3,7 @@ import { ballWords, feelWords, measurementsOf, scalpWords } from '@/core/hair/ch
 import { hairMassGrams } from '@/core/hair/state';
 import { MARKS, type Head, type Reading } from '@/core/records/shapes';
 import { placeLabels } from '../shared/headWords';
-import { markOptions } from './readingOptions';
+import { markOptions } from '../shared/markOptions';
 
 /** What a reading holds, in one line. */
 export function readingWords(head: Head, reading: Reading): string {

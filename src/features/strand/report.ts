@@ -1,12 +1,19 @@
 import { t } from '@lingui/core/macro';
 import { perLanguage } from '@/core/base/language';
 import { addDays, formatDay, type CalendarDay } from '@/core/base/measures';
-import { scalpWords } from '@/core/hair/checks';
+import { scalpWords, shedCounts, stylesWorn } from '@/core/hair/checks';
 import type { HeadHistory } from '@/core/hair/history';
 import type { Head } from '@/core/records/shapes';
 import { allergyOptions } from '../shared/allergyOptions';
 import { kindInWords } from '../shared/beatWords';
-import { ageWords, chemistryWords, densityWords, healthWords, strandWords } from '../shared/headWords';
+import {
+  ageWords,
+  chemistryWords,
+  complaintWords,
+  densityWords,
+  healthWords,
+  strandWords,
+} from '../shared/headWords';
 import type { SheetPart } from '../shared/PrintSheet';
 import { verdictOf } from '../shared/verdictOf';
 import { eventWords } from './eventWords';
@@ -28,6 +35,7 @@ export function reportOf(head: Head, history: HeadHistory, today: CalendarDay): 
   return [
     { title: t`The head`, lines: aboutHead(head) },
     { title: t`Last readings`, lines: lastReadings(head, history) },
+    { title: t`Shed hair`, lines: shed(history) },
     { title: t`Treatments of the last twelve weeks`, lines: treatments(head, history, today) },
     { title: t`What went on, most often first`, lines: ingredients(history, today) },
     { title: t`Reactions and signs of the last year`, lines: signs(history, today) },
@@ -48,6 +56,7 @@ function aboutHead({
   chemistry,
   health,
   proteinSensitive,
+  complaints,
 }: Head): string[] {
   const reactsTo = allergies.map(
     (allergy) => allergyOptions().find(({ value }) => value === allergy)?.label ?? allergy,
@@ -57,6 +66,9 @@ function aboutHead({
     t`Age: ${{ ageBand: ageWords()[ageBand] }}`,
     ...(chemistry.length > 0
       ? [t`Done to it: ${{ chemistry: chemistry.map((each) => chemistryWords()[each]).join(', ') }}`]
+      : []),
+    ...(complaints.length > 0
+      ? [t`Troubles: ${{ complaints: complaints.map((each) => complaintWords()[each]).join(', ') }}`]
       : []),
     ...health.map((each) => t`To mind: ${{ each: healthWords()[each] }}`),
     ...(proteinSensitive ? [t`Gets stiff from little protein`] : []),
@@ -72,6 +84,21 @@ function lastReadings(head: Head, { readings }: HeadHistory): readonly string[] 
     .slice(0, MOST.readings)
     .map((reading) => `${dated(reading.day)}: ${readingWords(head, reading)}`);
   return orNone(lines, t`None yet`);
+}
+
+/** The last counts, each a day's worth. */
+function shed({ readings, occasions, events }: HeadHistory): readonly string[] {
+  const lines = newestFirst(shedCounts(readings, stylesWorn(occasions, events)))
+    .slice(0, MOST.readings)
+    .map(
+      ({ day, pieces, days, extraVariance }) =>
+        `${dated(day)}: ${
+          extraVariance > 0
+            ? t`about ${{ perDay: Math.round(pieces / days) }} a day, by the size of the ball`
+            : t`${{ perDay: Math.round(pieces / days) }} a day, counted`
+        }`,
+    );
+  return orNone(lines, t`Not counted`);
 }
 
 function treatments(head: Head, { sessions, larder }: HeadHistory, today: CalendarDay): readonly string[] {

@@ -3,6 +3,7 @@ export { EventScreen } from './EventScreen';
 export { FeelScreen } from './FeelScreen';
 export { LengthScreen } from './LengthScreen';
 export { LogScreen } from './LogScreen';
+export { LogTreatmentScreen } from './LogTreatmentScreen';
 export { PhotoScreen } from './PhotoScreen';
 export { PorosityScreen } from './PorosityScreen';
 export { ReadingScreen } from './ReadingScreen';

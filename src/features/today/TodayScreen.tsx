@@ -8,6 +8,7 @@ import { selectWashRuns, useAppSelector } from '@/store';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { kindInWords, minutesText, slotWords } from '../shared/beatWords';
+import { ComplaintLine } from '../shared/ComplaintLine';
 import { Dues } from '../shared/Dues';
 import { Entry } from '../shared/Entry';
 import { HeadPicker } from '../shared/HeadPicker';
@@ -19,6 +20,7 @@ import { useHistory } from '../shared/useHistory';
 import { useNow } from '../shared/useNow';
 import { useToday } from '../shared/useToday';
 import { WithPlan } from '../shared/WithHead';
+import { OilTonight } from './OilTonight';
 import { OtherHeads } from './OtherHeads';
 import { prepareTitle } from './prepareTitle';
 import { ShelfDue } from './ShelfDue';
@@ -41,11 +43,12 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
     <Screen
       over={`${head.name} · ${formatDay(today, 'EEEE d MMMM')}`}
       headline={state.need.headline}
-      reason={state.need.reasons.at(-1)}
+      reason={reasonOf(state.need)}
       side={<Aside reasons={state.need.reasons} dues={referral === null ? plan.dues : []} />}
     >
       {referral ? <Referral>{referral}</Referral> : null}
       <HeadPicker />
+      <ComplaintLine head={head} />
       {referral === null ? <Rest head={head} now={now} /> : null}
       {now?.preparation.map((task) => (
         <Entry key={task.text} title={prepareTitle(task, minuteOfDay)} text={task.text} />
@@ -59,9 +62,15 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
       <ShelfDue shelf={shelf} />
       <OtherHeads head={head} plans={plans} />
       <Next head={head} beats={later.flatMap(({ beats }) => beats)} />
+      {referral === null ? <OilTonight head={head} plan={plan} /> : null}
       <Ways head={head} now={now} />
     </Screen>
   );
+}
+
+/** What the checks say to what troubles her, and what to do; else only what to do. */
+function reasonOf({ complaint, reasons }: HeadAnswer['state']['need']): string | undefined {
+  return complaint?.reason ? `${complaint.reason} ${reasons.at(-1) ?? ''}` : reasons.at(-1);
 }
 
 /** An empty day is restful, not blank. */
@@ -73,7 +82,20 @@ function Rest({ head, now }: { head: Head; now: PlanDay | undefined }) {
     (now && (now.beats.length > 0 || now.preparation.length > 0)) ||
     due.length > 0 ||
     sessions.some(({ day }) => day === today);
-  return isBusy ? null : <Body>{t`A day of rest. Nothing to prepare, nothing to wash.`}</Body>;
+  return (
+    <>
+      {isBusy ? null : <Body>{t`A day of rest. Nothing to prepare, nothing to wash.`}</Body>}
+      {sessions.length === 0 ? (
+        <Entry title={t`What do you already use?`} text={t`Tell it once, and nothing of it needs a test.`}>
+          <Button
+            label={t`Tell what I use`}
+            onPress={() => router.push('/heads/regulars')}
+            testID="tell-regulars"
+          />
+        </Entry>
+      ) : null}
+    </>
+  );
 }
 
 function Beats({ head, now }: { head: Head; now: PlanDay }) {
@@ -136,6 +158,7 @@ function Ways({ head, now }: { head: Head; now: PlanDay | undefined }) {
   const isPlanned = now?.beats.some(({ slot }) => slot === 'main') ?? false;
   return (
     <View className="flex-row flex-wrap gap-3 pt-2">
+      <Button label={t`Log a treatment`} onPress={() => router.push('/strand/done')} testID="log-treatment" />
       <Button label={t`See the week`} onPress={() => router.push('/week')} />
       {isPlanned && (!run || run.day === today) ? null : (
         <Button label={washLabel(run?.day, today)} onPress={() => router.push('/wash')} />

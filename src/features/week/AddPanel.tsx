@@ -1,12 +1,32 @@
 import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import { formatDay, weekdayOrDate, type CalendarDay } from '@/core/base/measures';
-import type { RecipeVersion } from '@/core/records/shapes';
+import { SLOT_OF_USE } from '@/core/plan/agenda';
+import type { RecipeVersion, Slot } from '@/core/records/shapes';
 import { Small } from '@/ui';
+import { recipeUseWords } from '../shared/beatWords';
 import { PatchTests, usePatchTestState } from '../shared/PatchTests';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
 import { WhatIfReply } from './WhatIfReply';
+
+interface Place {
+  readonly label: string;
+  readonly slot: Slot;
+  readonly overnight: boolean;
+}
+
+const usesOf = ({ use, alsoAs = [] }: RecipeVersion) => [...new Set([use, ...alsoAs])];
+
+/** Where a recipe can be put on a day: once for each of its uses, and for the night as well before a shampoo. */
+function placesOf(recipe: RecipeVersion): Place[] {
+  const uses = usesOf(recipe);
+  return uses.flatMap((use): Place[] => {
+    const place = (label: string, overnight = false): Place => ({ label, slot: SLOT_OF_USE[use], overnight });
+    if (use === 'pre-poo') return [place(t`Before the wash`), place(t`For the night`, true)];
+    return [place(uses.length > 1 ? t`Here, as ${{ use: recipeUseWords()[use] }}` : t`Put it here`)];
+  });
+}
 
 /** Puts something on a day by hand, or asks why the plan did not. */
 export function AddPanel({ day }: { day: CalendarDay }) {
@@ -34,21 +54,23 @@ export function AddPanel({ day }: { day: CalendarDay }) {
         actions={(recipe) => [
           ...(waits(recipe)
             ? []
-            : [
-                {
-                  label: t`Put it here`,
-                  hint: t`Put ${{ recipeName: recipe.name }} on ${on}`,
-                  run: () => {
-                    startAdd(null);
-                    decisions.add(day, recipe.recipeId, recipe.name);
-                  },
+            : placesOf(recipe).map(({ label, slot, overnight }) => ({
+                label,
+                hint: t`${label}: ${{ recipeName: recipe.name }} on ${on}`,
+                run: () => {
+                  startAdd(null);
+                  decisions.add(day, recipe.recipeId, recipe.name, slot, overnight);
                 },
-              ]),
-          {
-            label: t`Why not?`,
-            hint: t`Why not ${{ recipeName: recipe.name }} on ${on}?`,
-            run: () => ask({ what: 'why-not', slot: 'main', recipeId: recipe.recipeId, day }),
-          },
+              }))),
+          ...(usesOf(recipe).includes('mask')
+            ? [
+                {
+                  label: t`Why not?`,
+                  hint: t`Why not ${{ recipeName: recipe.name }} on ${on}?`,
+                  run: () => ask({ what: 'why-not', slot: 'main' as const, recipeId: recipe.recipeId, day }),
+                },
+              ]
+            : []),
         ]}
       />
     </View>

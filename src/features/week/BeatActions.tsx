@@ -58,6 +58,7 @@ export function BeatActions({ beat }: { beat: Beat }) {
         <RecipeChoices
           label={t`Instead of ${{ beatName: beat.name }}`}
           except={beat.recipeId}
+          masksOnly
           actions={(recipe) => [
             {
               label: t`Take it`,

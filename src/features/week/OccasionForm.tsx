@@ -14,6 +14,9 @@ interface OccasionDraft {
   readonly from: string;
   readonly to: string;
   readonly minutes: string;
+  /** Of a style: hours that taking it down takes, and over how many days. */
+  readonly downHours: string;
+  readonly downDays: number;
   readonly everybody: 'no' | 'yes';
   readonly note: string;
 }
@@ -26,6 +29,8 @@ export function OccasionForm({ head, today }: { head: Head; today: CalendarDay }
     from: addDays(today, 1),
     to: addDays(today, 1),
     minutes: '',
+    downHours: '',
+    downDays: 1,
     everybody: 'no',
     note: '',
   };
@@ -65,6 +70,27 @@ export function OccasionForm({ head, today }: { head: Head; today: CalendarDay }
           />
         ) : null}
       </View>
+      {what === 'style' ? (
+        <View className="flex-row flex-wrap gap-4">
+          <FormField
+            control={control}
+            name="downHours"
+            label={t`Hours to take it down, if you know`}
+            numeric
+            className="w-field-xl"
+            testID="take-down-hours"
+          />
+          <FormChoice
+            control={control}
+            name="downDays"
+            label={t`Over`}
+            options={[
+              { value: 1, label: t`one day` },
+              { value: 2, label: t`two days` },
+            ]}
+          />
+        </View>
+      ) : null}
       <FormChoice
         control={control}
         name="everybody"
@@ -84,7 +110,7 @@ export function OccasionForm({ head, today }: { head: Head; today: CalendarDay }
 }
 
 function occasionFrom(
-  { what, from, to, minutes, everybody, note }: OccasionDraft,
+  { what, from, to, minutes, downHours, downDays, everybody, note }: OccasionDraft,
   head: Head,
 ): Result<Occasion> {
   const parsed = occasionSchema.safeParse({
@@ -96,10 +122,13 @@ function occasionFrom(
     to: to.trim(),
     minutes: what === 'hours' && minutes.trim() !== '' ? Number(minutes) : null,
     note,
+    ...(what === 'style' && downHours.trim() !== ''
+      ? { takeDown: { days: downDays, hours: Number(downHours.replace(',', '.')) } }
+      : {}),
   });
   if (parsed.success) return ok(parsed.data);
   return failedBySchema(parsed.error.issues, ({ path, message }) => ({
-    path: path.map(String).join('.'),
+    path: path[0] === 'takeDown' ? 'downHours' : path.map(String).join('.'),
     message: path[0] === 'what' ? t`Choose what is coming.` : message,
   }));
 }

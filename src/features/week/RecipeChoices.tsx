@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { classifyVersion } from '@/core/recipe/classification';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { Button, Small, Strong } from '@/ui';
-import { kindInWords } from '../shared/beatWords';
+import { kindInWords, recipeUseWords } from '../shared/beatWords';
 import { useLarder } from '../shared/useLarder';
 import { useWeek } from './WeekContext';
 
@@ -19,25 +19,35 @@ interface RecipeChoicesProps {
   /** The recipe that is there already. */
   readonly except?: string;
   readonly actions: (recipe: RecipeVersion) => readonly Action[];
+  /** Masks only, as when one takes another’s place; else whatever she uses. */
+  readonly masksOnly?: boolean;
   /** What has to be known of a recipe first. */
   readonly note?: (recipe: RecipeVersion) => ReactNode;
 }
 
-/** Her masks, each with what can be done with it here. */
-export function RecipeChoices({ label, except, actions, note }: RecipeChoicesProps) {
+/** Her recipes, each with what can be done with it here. */
+export function RecipeChoices({ label, except, actions, note, masksOnly = false }: RecipeChoicesProps) {
   const larder = useLarder();
   const { head } = useWeek();
-  const masks = larder.recipes.filter(({ use, recipeId }) => use === 'mask' && recipeId !== except);
-  if (masks.length === 0) return <Small>{t`There is no other mask: save one on the Bench.`}</Small>;
+  const shown = larder.recipes.filter(
+    ({ use, alsoAs = [], recipeId }) =>
+      recipeId !== except && (!masksOnly || [use, ...alsoAs].includes('mask')),
+  );
+  if (shown.length === 0) return <Small>{t`There is no other recipe: save one first.`}</Small>;
   return (
     <View role="list" aria-label={label} className="gap-1">
-      {masks.map((recipe) => {
+      {shown.map((recipe) => {
         const verdict = classifyVersion(recipe, head.school, larder);
         return (
           <View key={recipe.recipeId} role="listitem" className="flex-row flex-wrap items-center gap-x-3">
             <View className="min-w-column-m flex-1">
               <Strong>{recipe.name}</Strong>
-              {verdict.ok ? <Small>{kindInWords(verdict.value.kind, verdict.value.strength)}</Small> : null}
+              {verdict.ok ? (
+                <Small>
+                  {[recipe.use, ...(recipe.alsoAs ?? [])].map((use) => recipeUseWords()[use]).join(', ')} ·{' '}
+                  {kindInWords(verdict.value.kind, verdict.value.strength)}
+                </Small>
+              ) : null}
             </View>
             {note?.(recipe)}
             {actions(recipe).map(({ label: words, hint, run }) => (

@@ -7,7 +7,7 @@ import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
 
-type Wish = Pick<Decision, 'day' | 'slot' | 'what' | 'recipeId'>;
+type Wish = Pick<Decision, 'day' | 'slot' | 'what' | 'recipeId' | 'overnight'>;
 
 /** What she can decide about the plan of a head. Each is one step that one undo takes back. */
 export interface Decisions {
@@ -16,7 +16,7 @@ export interface Decisions {
   readonly move: (beat: Pick<Beat, 'day' | 'slot' | 'recipeId' | 'name'>, to: CalendarDay) => void;
   readonly swap: (beat: Beat, recipeId: string, name: string) => void;
   readonly skip: (beat: Beat) => void;
-  readonly add: (day: CalendarDay, recipeId: string, name: string) => void;
+  readonly add: (day: CalendarDay, recipeId: string, name: string, slot?: Slot, overnight?: boolean) => void;
 }
 
 export function useDecisions(headId: string, from: CalendarDay): Decisions {
@@ -75,7 +75,10 @@ export function useDecisions(headId: string, from: CalendarDay): Decisions {
         [avoid(day, slot, slot === 'main' ? null : recipeId)],
         t`${name} is left out on ${{ on: on(day) }}.`,
       ),
-    add: (day, recipeId, name) =>
-      decide([place(day, 'main', recipeId)], t`${name} is put on ${{ on: on(day) }}.`),
+    add: (day, recipeId, name, slot = 'main', overnight = false) =>
+      decide(
+        [{ ...place(day, slot, recipeId), ...(overnight ? { overnight: true } : {}) }],
+        t`${name} is put on ${{ on: on(day) }}.`,
+      ),
   };
 }

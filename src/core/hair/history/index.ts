@@ -4,12 +4,14 @@ export { EMPTY_HISTORY, type HeadHistory } from './history';
 export { headsIn, historyFrom, historyOf, larderOf, recordsFor, withInner } from './selectHistory';
 export { learnedWashMinutes, stepsDone, wornIn, type Worn } from './washDay';
 export {
+  DRYINGS,
   lateMinutes,
   quietSince,
   runState,
   washRunSchema,
   withEvent,
   type DayTreatment,
+  type Noted,
   type RunEvent,
   type RunState,
   type StepState,

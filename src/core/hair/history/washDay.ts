@@ -37,12 +37,34 @@ export function wornIn({ steps }: Pick<RunState, 'steps'>): Worn[] {
   });
 }
 
+interface Tapped {
+  /** Steps that were planned shorter can be that quick. */
+  readonly fromMinutes: number;
+  readonly share: number;
+}
+/** Waiting that ended within a thirtieth, and hands that took less than a tenth, were tapped through (working assumption). */
+const WAIT_TAPPED: Tapped = { fromMinutes: 5, share: 1 / 30 };
+const HANDS_TAPPED: Tapped = { fromMinutes: 2, share: 0.1 };
+/** Of the planned minutes; with more of them tapped through the day tells nothing. */
+const MOST_TAPPED = 0.25;
+
+/** Whether a step was tapped through, perhaps long after it was done. */
+function isTapped(planned: number, real: number, { fromMinutes, share }: Tapped): boolean {
+  return planned >= fromMinutes && real < share * planned;
+}
+
 /** From when it was on to when it was rinsed: the waiting, and what she did before she came to the rinse. */
 function contactMinutes(own: readonly StepState[]): number {
   const waited = own
     .filter(({ step }) => step.waits)
-    // What was done unwatched is taken to have been as planned.
-    .map(({ step, realMinutes, outcome }) => realMinutes ?? (outcome === 'done' ? step.minutes : 0));
+    // What was done unwatched, or only tapped through, is taken to have been as planned.
+    .map(({ step, realMinutes, outcome }) =>
+      realMinutes === null || (outcome === 'done' && isTapped(step.minutes, realMinutes, WAIT_TAPPED))
+        ? outcome === 'done'
+          ? step.minutes
+          : 0
+        : realMinutes,
+    );
   return Math.max(1, Math.round(sum(waited)));
 }
 
@@ -64,10 +86,17 @@ function handsMinutesOf({ steps, endedEarly }: WashDay): number | null {
     ({ phase, waits, slot }) => OF_THE_WASH.has(phase) && !waits && (slot === null || slot === 'main'),
   );
   const isUnwatched = own.some(({ outcome, real: took }) => outcome === 'done' && took === null);
+  const done = own.filter(({ outcome }) => outcome === 'done');
+  const tapped = done.filter(
+    ({ planned, real: took }) => took !== null && isTapped(planned, took, HANDS_TAPPED),
+  );
+  if (minutesPlanned(tapped) > MOST_TAPPED * minutesPlanned(done)) return null;
   if (endedEarly || isUnwatched || own.some(({ outcome }) => outcome === 'skipped')) return null;
   const real = own.flatMap(({ real: took, outcome }) => (outcome === 'done' && took !== null ? [took] : []));
   return real.length === 0 ? null : sum(real);
 }
+
+const minutesPlanned = (steps: readonly WashDayStep[]) => sum(steps.map(({ planned }) => planned));
 
 /** Wash days that the usual minutes are worth beside those of this head (working assumption). */
 const USUAL_IS_WORTH = 2;

@@ -11,6 +11,8 @@ import {
 import {
   asksForMoisture,
   FELT,
+  READING_LIMITS,
+  SHED_BALLS,
   STEP_SLOTS,
   usedVersionShape,
   washStepSchema,
@@ -33,6 +35,21 @@ const treatmentSchema = z.strictObject({
 export type DayTreatment = z.infer<typeof treatmentSchema>;
 const treatments = z.array(treatmentSchema).max(STEP_SLOTS.length);
 
+const step = z.number().int().min(0).max(READING_LIMITS.markSteps);
+/** What can be noticed on the way. */
+const notedSchema = z.strictObject({
+  shedBall: z.enum(SHED_BALLS).optional(),
+  softness: step.optional(),
+  shine: step.optional(),
+  slip: step.optional(),
+  scent: step.optional(),
+  note: z.string().trim().min(1).max(500).optional(),
+});
+export type Noted = z.infer<typeof notedSchema>;
+
+/** How the hair is dried: by itself, or with a dryer on low after a heat protectant. */
+export const DRYINGS = ['air', 'blow-dry'] as const;
+
 /** What happened, in order. Everything about a run follows from its steps and these. */
 const runEventSchema = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('done'), at, step: idSchema }),
@@ -46,6 +63,8 @@ const runEventSchema = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('timer'), at, id: idSchema, label: z.string().min(1).max(60), minutes }),
   z.strictObject({ what: z.literal('timer-off'), at, id: idSchema }),
   z.strictObject({ what: z.literal('felt'), at, felt: z.enum(FELT) }),
+  /** What was noticed with wet hands, while detangling or rinsing; the last word on each thing counts. */
+  z.strictObject({ what: z.literal('noted'), at, noted: notedSchema }),
   /** The steps that are still ahead, put together anew. */
   z.strictObject({
     what: z.literal('changed'),
@@ -70,6 +89,7 @@ export const washRunSchema = z.strictObject({
   /** Minutes of a wash of this head, waiting and making apart, as they were planned. */
   washMinutes: z.number().int().min(1).max(720),
   oiledOvernight: z.boolean(),
+  drying: z.enum(DRYINGS).optional(),
   steps: z.array(washStepSchema).min(1).max(60),
   events: z.array(runEventSchema).max(2000),
 });
@@ -100,6 +120,7 @@ export interface RunState {
   readonly current: StepState | null;
   readonly timers: readonly TimerState[];
   readonly felt: Felt | null;
+  readonly noted: Noted;
   readonly paused: boolean;
   readonly ended: boolean;
   /** She ended it with steps ahead. */
@@ -131,6 +152,7 @@ class Replay {
   readonly changes: string[] = [];
   readonly order: string[] = [];
   felt: Felt | null = null;
+  noted: Noted = {};
   endedAt: number | null = null;
   restDone = false;
   /** No event lies before the one that came before it: a clock that was set back takes no time away. */
@@ -276,6 +298,12 @@ const HANDLERS: { readonly [What in RunEvent['what']]: Handler<EventOf<What>> } 
     means: always,
     take: (replay, { felt }) => replay.between(() => (replay.felt = felt)),
   },
+  noted: {
+    means: always,
+    take: (replay, { noted }) => {
+      replay.noted = { ...replay.noted, ...noted };
+    },
+  },
   changed: {
     means: always,
     take: (replay, { said, steps, treatments: meant }) =>
@@ -337,6 +365,7 @@ export function runState(run: WashRun, now: Instant): RunState {
     current: now_,
     timers: ended ? [] : [...(stepTimer ? [stepTimer] : []), ...replay.timers.values()],
     felt: replay.felt,
+    noted: replay.noted,
     paused: replay.paused,
     ended,
     endedEarly: replay.endedAt !== null && current !== undefined && !replay.restDone,

@@ -247,16 +247,14 @@ export function rhythmState(
   today: CalendarDay,
   { styles = [], washes = [] }: { styles?: readonly Occasion[]; washes?: readonly WashOf[] } = {},
 ): RhythmState {
-  const { startsOn, times, endedOn, themes } = rhythm;
-  const last = lastDayOf(rhythm);
+  const { startsOn, themes } = rhythm;
   const lived = livedUntil(rhythm, today);
   const days = [...new Set(doneOn)].filter((day) => day <= lived).sort();
   const done = days.filter((day) => day >= startsOn).length;
-  const isEnough = times !== null && done >= times;
   const periods = periodsOf(rhythm, days, today, { styles, washes });
   const settled = periods.filter(({ state }) => state === 'kept' || state === 'missed');
   const runs = runsOf(settled);
-  const over = isEnough || (endedOn !== null && endedOn <= today) || (last !== null && last < today);
+  const over = isOver(rhythm, done, today);
   const open = over ? [] : periods.filter(({ state }) => state === 'open');
   const week = over || today < startsOn ? null : Math.floor(daysBetween(startsOn, today) / 7) + 1;
   return {
@@ -294,6 +292,16 @@ function periodsOf(
       : days.filter((day) => day >= window.from && day <= window.to).length;
     return { ...window, done: count, state: stateOf(rhythm, window, count, lived) };
   });
+}
+
+function isOver(rhythm: Rhythm, done: number, today: CalendarDay): boolean {
+  const { times, endedOn } = rhythm;
+  const last = lastDayOf(rhythm);
+  return (
+    (times !== null && done >= times) ||
+    (endedOn !== null && endedOn <= today) ||
+    (last !== null && last < today)
+  );
 }
 
 const livedUntil = ({ endedOn }: Pick<Rhythm, 'endedOn'>, today: CalendarDay) =>

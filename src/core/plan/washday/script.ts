@@ -32,7 +32,7 @@ export function washScript(plan: WashPlan): WashStep[] {
   const mask = main
     ? [...(maskFirst ? [] : [blot(plan)]), sectioning(plan), ...worn(plan, 'main', main)]
     : [];
-  const end = [...followUpSteps(plan), seal(plan), style(), ...(main ? [lookAgain()] : [])];
+  const end = [...followUpSteps(plan), seal(plan), ...dry(plan), ...(main ? [lookAgain()] : [])];
   return maskFirst
     ? [...beforeWater, ...mask, ...wash, feel(plan), ...end]
     : [...beforeWater, ...wash, ...mask, ...(main ? [feel(plan)] : []), ...end];
@@ -173,12 +173,32 @@ function feel({ main }: WashPlan): WashStep {
   });
 }
 
-/** After a strong protein always, after a light one as her school says. */
+/**
+ * After a strong protein always, after a light one as her school says; after anything else where it feels firm, whatever was
+ * planned and in every school. Where no mask of hers can follow it is plain conditioner.
+ */
 function followUpSteps(plan: WashPlan): WashStep[] {
   const { main, followUp, choices } = plan;
-  if (!main || !followUp || main.verdict.kind !== 'protein') return [];
-  const always = main.verdict.strength >= STRONG_FROM || choices.afterProtein === 'always';
+  if (!main) return [];
+  const isProtein = main.verdict.kind === 'protein';
+  const always = isProtein && (main.verdict.strength >= STRONG_FROM || choices.afterProtein === 'always');
+  if (!followUp) return [softener(plan)];
   return worn(plan, 'follow-up', followUp, { onlyIfFirm: !always });
+}
+
+const SOFTENER_MINUTES = 10;
+
+/** What balances it where there is no mask to follow. */
+function softener(plan: WashPlan): WashStep {
+  return step({
+    id: 'softener',
+    phase: 'condition',
+    title: t`Plain conditioner, ${SOFTENER_MINUTES} minutes`,
+    how: t`On the lengths, combed through with the fingers, then rinsed. One without protein.`,
+    why: t`It feels firm: moisture the same day brings it back.`,
+    minutes: SOFTENER_MINUTES + hands(plan, 'condition'),
+    onlyIfFirm: true,
+  });
 }
 
 function seal(plan: WashPlan): WashStep {
@@ -190,6 +210,33 @@ function seal(plan: WashPlan): WashStep {
     why: t`It keeps the water in while the hair dries; on the roots it would only weigh it down.`,
     minutes: hands(plan, 'seal'),
   });
+}
+
+const BLOW_DRY_MINUTES = 25;
+const PROTECT_MINUTES = 3;
+
+/** By itself; or with a dryer, never without a heat protectant before it. */
+function dry({ drying }: WashPlan): WashStep[] {
+  if (drying === 'air') return [style()];
+  return [
+    step({
+      id: 'heat-protectant',
+      phase: 'style',
+      title: t`Heat protectant on every section`,
+      how: t`A bought one made for heat, as its label says, on damp hair from the ends up; comb it through.`,
+      why: t`Without it the dryer takes more than the treatment gave.`,
+      minutes: PROTECT_MINUTES,
+    }),
+    step({
+      id: 'blow-dry',
+      phase: 'style',
+      title: t`Blow-dry, on low`,
+      how: t`Section by section, on low and moving, a hand’s breadth away, stretched with the fingers or a wide comb, until it is dry.`,
+      why: t`A style holds longer on hair that is dry and stretched. Heat in one place is what breaks it.`,
+      minutes: BLOW_DRY_MINUTES,
+      caution: t`Stop where it hurts or smells singed.`,
+    }),
+  ];
 }
 
 function style(): WashStep {

@@ -45,4 +45,6 @@ export interface WashPlan {
   /** Moisture that follows a protein; null where there is none to follow with. */
   readonly followUp: DayUse | null;
   readonly sections: number;
+  /** With a dryer on low, after a heat protectant, or by itself. */
+  readonly drying: 'air' | 'blow-dry';
 }

@@ -40,6 +40,7 @@ const day = (changes: Partial<WashPlan> = {}): WashPlan => ({
   main: BALM,
   followUp: null,
   sections: 4,
+  drying: 'air',
   ...changes,
 });
 const ids = (plan: WashPlan) => washScript(plan).map(({ id }) => id);

@@ -12,6 +12,8 @@ export const EMPTY_RECIPE: RecipeDraft = {
   use: 'mask',
   contactMinutes: '30',
   warmth: 'room',
+  alsoAs: [],
+  onScalp: 'no',
 };
 
 /** A draft of a text alone, with what it says of itself. */
@@ -20,6 +22,7 @@ export function draftOfText(text: string, parsed: ParsedRecipe, fallbackName: st
   return {
     ...EMPTY_RECIPE,
     text,
+    use: saidUse(title ?? '') ?? EMPTY_RECIPE.use,
     name: title ?? fallbackName,
     contactMinutes: told.minutes === null ? EMPTY_RECIPE.contactMinutes : String(told.minutes),
     warmth: told.warmth ?? EMPTY_RECIPE.warmth,
@@ -27,8 +30,17 @@ export function draftOfText(text: string, parsed: ParsedRecipe, fallbackName: st
 }
 
 export function draftOf(version: RecipeVersion): RecipeDraft {
-  const { name, text, use, contactMinutes, warmth, countedAs } = version;
-  return { name, text, use, contactMinutes: String(contactMinutes), warmth, countedAs };
+  const { name, text, use, contactMinutes, warmth, countedAs, alsoAs = [], onScalp } = version;
+  return {
+    name,
+    text,
+    use,
+    contactMinutes: String(contactMinutes),
+    warmth,
+    countedAs,
+    alsoAs,
+    onScalp: onScalp ? 'yes' : 'no',
+  };
 }
 
 type Stamp = Pick<RecipeVersion, 'id' | 'recordedAt' | 'recipeId' | 'version'>;
@@ -80,9 +92,33 @@ export function versionFromDraft(
     ...(parsed.value.told.strained ? { strained: true } : {}),
     ...methodFor(draft.text, before, () => toldSteps(parsed.value, lines, reading.larder)),
     ...(draft.countedAs ? { countedAs: draft.countedAs } : {}),
+    ...alsoUsed(draft),
   });
   if (result.success) return ok(result.data);
   return failedBySchema(result.error.issues, ({ path }) => ({ path: String(path[0] ?? 'text') }));
+}
+
+function alsoUsed({ use, alsoAs = [], onScalp }: RecipeDraft): Pick<RecipeVersion, 'alsoAs' | 'onScalp'> {
+  const others = alsoAs.filter((other) => other !== use);
+  return {
+    ...(others.length > 0 ? { alsoAs: others } : {}),
+    ...(onScalp === 'yes' ? { onScalp: true } : {}),
+  };
+}
+
+/** Words of a name that say what it is used as, as they are written in the languages of the application. */
+const USE_WORDS: readonly (readonly [RegExp, RecipeVersion['use']])[] = [
+  [/\bpre[- ]?poo\b|\bpr[eé][- ]?shampoo\b|\bumecta[cç][aã]o\b/iu, 'pre-poo'],
+  [/\bleave[- ]?in\b|\bsem enx[aá]gue\b/iu, 'leave-in'],
+  [/\bscalp (oil|serum)\b|\b[oó]leo (para o|de) couro cabeludo\b/iu, 'scalp-oil'],
+  [/\bmist\b|\bspritz\b|\bspray\b|\bbruma\b/iu, 'mist'],
+  [/\brinse\b|\bench?[aá]gue\b/iu, 'rinse'],
+  [/\bserum\b|\bs[eé]rum\b/iu, 'serum'],
+];
+
+/** What a name says that it is used as; undefined where it says nothing. */
+export function saidUse(name: string): RecipeVersion['use'] | undefined {
+  return USE_WORDS.find(([words]) => words.test(name))?.[1];
 }
 
 /** Steps that were put in order by hand stay as long as the text does; else those that it tells. */

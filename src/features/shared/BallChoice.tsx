@@ -1,0 +1,63 @@
+import { t } from '@lingui/core/macro';
+import * as RadioGroup from '@rn-primitives/radio-group';
+import { View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
+import { ballWords, SHED_IN_BALL } from '@/core/hair/checks';
+import { SHED_BALLS, type ShedBall } from '@/core/records/shapes';
+import { Small, useTokens } from '@/ui';
+
+const BOX = 64;
+/** How wide each ball is drawn, as they are to each other. */
+const WIDTH: Readonly<Record<ShedBall, number>> = { pea: 10, hazelnut: 18, walnut: 30, egg: 44, apple: 60 };
+
+/** A loose tangle, as wide as it is meant. */
+function tangle(width: number): string {
+  const r = width / 2;
+  const turns = 5;
+  const points = Array.from({ length: turns * 8 + 1 }, (_, index) => {
+    const angle = (index / 8) * 2 * Math.PI + index * 0.35;
+    const out = r * (0.55 + 0.45 * Math.sin(index * 1.7));
+    return `${(BOX / 2 + out * Math.cos(angle)).toFixed(1)} ${(BOX / 2 + out * Math.sin(angle)).toFixed(1)}`;
+  });
+  return `M${points.join('L')}`;
+}
+
+interface BallChoiceProps {
+  readonly value: ShedBall | null;
+  readonly onChange: (size: ShedBall) => void;
+}
+
+/** How big the ball of shed hair is: the picture and the thing of the kitchen, and about how many hairs that is. */
+export function BallChoice({ value, onChange }: BallChoiceProps) {
+  const tokens = useTokens();
+  return (
+    <View className="gap-1">
+      <RadioGroup.Root
+        aria-label={t`Size of the ball`}
+        value={value ?? undefined}
+        onValueChange={(size) => onChange(size as ShedBall)}
+        className="flex-row flex-wrap gap-2"
+        testID="shed-ball"
+      >
+        {SHED_BALLS.map((size) => (
+          <RadioGroup.Item
+            key={size}
+            value={size}
+            aria-label={t`${{ ball: ballWords()[size] }}, about ${{ count: SHED_IN_BALL[size] }} hairs`}
+            className={`min-h-target items-center rounded-xl border-2 px-2 py-1 ${
+              value === size ? 'border-ink bg-lane' : 'border-line bg-raised'
+            }`}
+          >
+            <Svg width={BOX} height={BOX} aria-hidden>
+              <Path d={tangle(WIDTH[size])} fill="none" stroke={tokens.ink} strokeWidth={1.2} />
+            </Svg>
+            <Small className="text-ink">{ballWords()[size]}</Small>
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
+      {value === null ? null : (
+        <Small live>{t`About ${{ count: SHED_IN_BALL[value] }} hairs, give or take half.`}</Small>
+      )}
+    </View>
+  );
+}
