@@ -42,6 +42,8 @@ const ES_MODULES = [
 module.exports = {
   // As many as the machine has cores; Jest's own choice leaves one of two idle.
   maxWorkers: '100%',
+  // A machine that is shared can be five times as slow as it is alone; no test waits for a clock.
+  testTimeout: 60_000,
   projects: [
     node('core', ['<rootDir>/src/core/**/*.test.ts']),
     node('node', ['<rootDir>/server/**/*.test.ts', '<rootDir>/cli/**/*.test.ts']),

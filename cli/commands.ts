@@ -10,7 +10,7 @@ import { keepingOf } from '../src/core/kitchen/batches';
 import { judgedText, toldHeadline } from '../src/core/kitchen/formulation';
 import { methodOfText, shownMethod, warningsOf } from '../src/core/kitchen/methods';
 import { demoRecords } from '../src/core/lab/simulation';
-import { MOST_WEEKS } from '../src/core/plan/planning';
+import { MOST_WEEKS, type UnmetRule } from '../src/core/plan/planning';
 import { planProblemFrom } from '../src/core/plan/question';
 import { solveSchedule } from '../src/core/plan/scheduling';
 import type { LedgerRow, Verdict } from '../src/core/recipe/classification';
@@ -289,7 +289,27 @@ export async function planCommand(options: CommandOptions, clock: Clock): Promis
   const plan = plans.find(({ headId }) => headId === head.headId);
   if (!plan) throw new CommandError(`no plan was made for ${head.headId}`);
   if (options.ics) return calendarFile(plan, head, [], `${from}T00:00:00Z`).text;
-  return shortNumbers({ head: head.headId, heads, ...plan, loosenings: relaxations });
+  return shortNumbers({
+    head: head.headId,
+    heads,
+    ...plan,
+    unmet: plan.unmet.map(unmetFigures),
+    loosenings: relaxations,
+  });
+}
+
+/** What the plan cannot give, flat: what was asked, when, why not, and the nearest way to it. */
+function unmetFigures({ rule, text, promise }: UnmetRule) {
+  if (!promise) return { rule, asked: null, reason: text, nearest: null, nearestDay: null, text };
+  const { nearest, ...asked } = promise;
+  return {
+    rule,
+    ...asked,
+    nearest: nearest.text,
+    nearestDay: nearest.day,
+    nearestRecipeId: nearest.recipeId,
+    text,
+  };
 }
 
 export function demoCommand(options: CommandOptions, clock: Clock): string {

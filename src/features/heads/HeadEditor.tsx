@@ -56,6 +56,12 @@ function WeekdayFields({ control, name, label, help }: WeekdayFieldsProps) {
   );
 }
 
+/** What troubled her on the first day stays known where she says otherwise now. */
+function withFirst(draft: HeadDraft, existing: Head | undefined): HeadDraft {
+  const isSame = !existing || existing.complaints.join() === draft.complaints.join();
+  return isSame ? draft : { ...draft, firstComplaints: existing.firstComplaints ?? existing.complaints };
+}
+
 /** Describes a head, or corrects the description of one; the old one stays in the records. */
 export function HeadEditor({ existing }: { existing?: Head }) {
   const add = useAddRecords();
@@ -64,7 +70,11 @@ export function HeadEditor({ existing }: { existing?: Head }) {
   const hasRecipes = useAppSelector(selectRecipes).length > 0;
   const stamped = (draft: HeadDraft) => {
     const stamp = newStamp();
-    return headFromDraft(draft, { ...stamp, headId: existing?.headId ?? stamp.id, corrects: existing?.id });
+    return headFromDraft(withFirst(draft, existing), {
+      ...stamp,
+      headId: existing?.headId ?? stamp.id,
+      corrects: existing?.id,
+    });
   };
   const { control, handleSubmit, formState } = useForm<HeadDraft>({
     defaultValues: existing ? draftOfHead(existing) : NEW_HEAD,

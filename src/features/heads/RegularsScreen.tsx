@@ -67,10 +67,13 @@ function Regulars({ head }: { head: Head }) {
     if (records.length > 0)
       add(
         records,
-        plural(marked.size, {
-          one: 'What you use is known: # recipe or treatment, no test needed.',
-          other: 'What you use is known: # recipes and treatments, no test needed.',
-        }),
+        plural(
+          { count: marked.size },
+          {
+            one: 'What you use is known: # recipe or treatment, no test needed.',
+            other: 'What you use is known: # recipes and treatments, no test needed.',
+          },
+        ),
       );
     router.navigate('/');
   };

@@ -63,7 +63,7 @@ export function draftOfHead(head: Head): HeadDraft {
     allergies,
     porosityGuess,
     complaints,
-    firstComplaints: firstComplaints ?? complaints,
+    firstComplaints,
     free: freeMinutes.map(String),
     from: washFrom.map(String),
     nights: nights.flatMap((isHers, index) => (isHers ? [String(index)] : [])),

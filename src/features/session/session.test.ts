@@ -90,8 +90,9 @@ describe('what may go on today', () => {
   it('is what is known to this head; a new one waits for its patch test, and says so', () => {
     const { masks, left } = offered(head, all, today);
     expect(masks.map(({ recipeId }) => recipeId)).toEqual(['balm', 'cream']);
-    expect(left.join(' ')).toContain('Egg: New on this head');
-    expect(left.join(' ')).toContain('silk: New on this head');
+    const whys = left.map(({ why }) => why).join(' ');
+    expect(whys).toContain('Egg: New on this head');
+    expect(whys).toContain('silk: New on this head');
   });
 
   it('is nothing that this head reacts to, however often it was used', () => {
@@ -99,7 +100,7 @@ describe('what may go on today', () => {
     expect(offered(head, used, today).masks.map(({ recipeId }) => recipeId)).toContain('egg');
     const allergic = offered(testHead({ allergies: ['egg'] }), used, today);
     expect(allergic.masks.map(({ recipeId }) => recipeId)).not.toContain('egg');
-    expect(allergic.left.join(' ')).toContain('Egg: This head reacts to');
+    expect(allergic.left.map(({ why }) => why).join(' ')).toContain('Egg: This head reacts to');
   });
 });
 

@@ -9,7 +9,7 @@ import { beatKey, beatLine, Preparation } from './BeatCard';
 import { DragHandle, DropDay } from './DragBeats';
 import { THREAD_DOMAIN, THREAD_LANE, threadOf } from './threadOf';
 import { useWeek } from './WeekContext';
-import { AddButton } from './WeekDay';
+import { AddButton, DayNotes } from './WeekDay';
 import type { WeekRow } from './weekRows';
 
 interface ThreadAcrossProps {
@@ -70,8 +70,10 @@ function ColumnDay({ row }: { row: WeekRow }) {
       {row.planned.map((beat) => (
         <ColumnBeat key={beatKey(beat)} beat={beat} />
       ))}
+      <DayNotes notes={row.notes} />
       <Preparation tasks={row.preparation} />
-      {row.done.length + row.planned.length + row.preparation.length === 0 && !row.isPast ? (
+      {row.done.length + row.planned.length + row.preparation.length + row.notes.length === 0 &&
+      !row.isPast ? (
         <Small className="p-1">{row.isFree ? t`rest` : t`no time`}</Small>
       ) : null}
     </>

@@ -10,12 +10,13 @@ import type { WeekRow } from './weekRows';
 /** What stands beside one day of the thread on a phone. */
 export function WeekDay({ row }: { row: WeekRow }) {
   const { moving, moveTo } = useWeek();
-  const rests = row.done.length + row.planned.length + row.preparation.length === 0;
+  const rests = row.done.length + row.planned.length + row.preparation.length + row.notes.length === 0;
   const content = (
     <>
       {row.done.map((beat) => (
         <FinishedBeat key={beat.sessionId} beat={beat} />
       ))}
+      <DayNotes notes={row.notes} />
       <Preparation tasks={row.preparation} />
       {row.planned.map((beat) => (
         <View key={beatKey(beat)} className="flex-row gap-1">
@@ -46,6 +47,15 @@ export function WeekDay({ row }: { row: WeekRow }) {
       )}
     </DropDay>
   );
+}
+
+/** What the day is by itself. */
+export function DayNotes({ notes }: Pick<WeekRow, 'notes'>) {
+  return notes.map(({ code, text }) => (
+    <View key={code} role="note" className="border-l-4 border-saffron pl-2" testID={`note-${code}`}>
+      <Small className="text-ink">{text}</Small>
+    </View>
+  ));
 }
 
 /** Small, because it stands on every day. */

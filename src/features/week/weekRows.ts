@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/base/measures';
-import type { Beat, PrepTask } from '@/core/plan/planning';
+import type { Beat, DayNote, PrepTask } from '@/core/plan/planning';
 import type { TreatmentKind } from '@/core/recipe/classification';
 import type { Larder } from '@/core/recipe/larder';
 import type { Head, Session } from '@/core/records/shapes';
@@ -30,6 +30,7 @@ export interface WeekRow {
   readonly done: readonly DoneBeat[];
   readonly planned: readonly Beat[];
   readonly preparation: readonly PrepTask[];
+  readonly notes: readonly DayNote[];
 }
 
 /**
@@ -67,6 +68,7 @@ export function weekRows(
         .map((session) => doneBeat(session, larder, head)),
       planned: planned?.beats ?? [],
       preparation: planned?.preparation ?? [],
+      notes: planned?.notes ?? [],
     };
   });
 }

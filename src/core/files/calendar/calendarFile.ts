@@ -14,8 +14,8 @@ import {
   type CalendarDay,
   type Instant,
 } from '../../base/measures';
-import { BEDTIME_MINUTE, PLAIN_WASH_ID } from '../../plan/agenda';
-import type { Beat, Plan, PrepTask } from '../../plan/planning';
+import { BEDTIME_MINUTE, isSmall, PLAIN_WASH_ID } from '../../plan/agenda';
+import type { Beat, DayNote, Plan, PrepTask } from '../../plan/planning';
 import type { CalendarEntry, Head } from '../../records/shapes';
 
 /** A calendar file, and what has to be remembered for the next one. */
@@ -124,13 +124,14 @@ function matched(
 }
 
 function eventsOf({ days }: Plan, { name, washFrom }: Pick<Head, 'name' | 'washFrom'>): Event[] {
-  return days.flatMap(({ day, beats, preparation }) => {
+  return days.flatMap(({ day, beats, preparation, notes }) => {
     const begins = HOUR * (washFrom[weekdayOf(day)] ?? 18);
     return [
       ...washOf(day, beats, begins, name),
       ...beats.filter(({ overnight }) => overnight).map((beat) => evening(day, beat, name)),
       ...beats.flatMap((beat) => small(day, beat, name)),
       ...preparation.map((task) => prepare(day, task, name)),
+      ...notes.flatMap((note) => noted(day, note, name)),
     ];
   });
 }
@@ -174,9 +175,30 @@ function evening(day: CalendarDay, beat: Beat, name: string): Event {
   };
 }
 
-/** Refreshes and scalp oil; what is done daily would only fill the calendar. */
-function small(day: CalendarDay, { slot, recipeId, name, minutes, reasons }: Beat, who: string): Event[] {
-  if (slot !== 'refresh' && slot !== 'scalp') return [];
+/** What the day is by itself; days in which a style is simply in would only fill the calendar. */
+function noted(day: CalendarDay, { code, text }: DayNote, name: string): Event[] {
+  if (code === 'style' || code === 'no-wash') return [];
+  return [
+    {
+      sort: 'note',
+      about: code,
+      day,
+      startMinute: null,
+      minutes: 0,
+      summary: `${name}: ${text}`,
+      description: '',
+    },
+  ];
+}
+
+/** Refreshes, scalp oil, leave-ins and what she put there; what is done daily would only fill the calendar. */
+function small(
+  day: CalendarDay,
+  { slot, recipeId, name, minutes, reasons, locked }: Beat,
+  who: string,
+): Event[] {
+  const isSeldom = slot === 'refresh' || slot === 'scalp' || slot === 'leave-in';
+  if (!isSeldom && !(locked && isSmall({ slot }))) return [];
   return [
     {
       sort: 'small',

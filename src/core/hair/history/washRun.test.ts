@@ -221,6 +221,28 @@ describe('a wash day under way', () => {
     expect(quietSince(run, at(twoDays + 11))).toBeNull();
   });
 
+  it('waiting that was tapped through counts as it was planned; taken off early it counts as it was', () => {
+    const off = (minutes: number) => live(done('detangle', 10), done('on', 22), done('wait', 22 + minutes));
+    expect(wornIn(runState(off(0.1), at(60)))[0]?.minutes).toBe(30);
+    expect(wornIn(runState(off(4), at(60)))[0]?.minutes).toBe(4);
+  });
+
+  it('what was noticed on the way is kept, the last word on each thing', () => {
+    const run = live(
+      { what: 'noted', at: at(5), noted: { shedBall: 'walnut', shine: 1 } },
+      done('detangle', 10),
+      { what: 'noted', at: at(11), noted: { shine: 3, note: 'less than last week' } },
+    );
+    expect(runState(run, at(12)).noted).toEqual({
+      shedBall: 'walnut',
+      shine: 3,
+      note: 'less than last week',
+    });
+    expect(
+      withEvent({ ...run, events: [] }, { what: 'noted', at: at(1), noted: { scent: 4 } }).events,
+    ).toHaveLength(1);
+  });
+
   it('a treatment whose putting on was skipped was not worn', () => {
     const run = live(done('detangle', 10), { what: 'skipped', step: 'on', at: at(11) }, done('wait', 12));
     expect(wornIn(runState(run, at(13)))).toEqual([]);
@@ -367,6 +389,12 @@ describe('how long a wash of this head takes', () => {
     // Forty, thirty, twenty-five and five for the ends: 100 minutes, beside two days of an hour.
     expect(learnedWashMinutes([slow], 60)).toEqual({ minutes: 75, of: 1 });
     expect(learnedWashMinutes(Array<WashDay>(20).fill(slow), 60)).toEqual({ minutes: 90, of: 6 });
+  });
+
+  it('a day that was tapped through afterwards tells nothing', () => {
+    expect(learnedWashMinutes([day([0.1, 0.1, 0.1, 0.1, 0.1])], 60)).toBeNull();
+    // One quick step among others is a quick step.
+    expect(learnedWashMinutes([day([40, 30, 95, 25, 1])], 60)).not.toBeNull();
   });
 
   it('a day on which a step was skipped tells nothing', () => {

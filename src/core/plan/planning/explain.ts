@@ -11,6 +11,7 @@ import {
 import { laneProbabilities, placeInWords, SIGNALS } from '../../hair/state';
 import { daysText } from '../../recipe/safety';
 import { countsFor, holdsOn, placedBy, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
+import { dayNotes } from './dayNotes';
 import { countedAs, draftOf, freeMinutesOn, minutesOf, moving, takesNoStrong, type PlanDraft } from './draft';
 import { duesOf } from './dues';
 import { forecastOn } from './forecast';
@@ -41,6 +42,7 @@ export function explainPlans(
     const { above, below } = laneProbabilities(forecast, SIGNALS.firmness.lane);
     return {
       day,
+      notes: dayNotes(head, day),
       freeMinutes: freeMinutesOn(head, day),
       beats: beats.filter((beat) => beat.day === day),
       preparation: preparation.filter((task) => task.day === day),

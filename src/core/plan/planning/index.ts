@@ -22,6 +22,7 @@ export {
   MOST_WEEKS,
   type Beat,
   type Breach,
+  type DayNote,
   type Due,
   type HeadProblem,
   type PastUse,

@@ -162,8 +162,15 @@ export interface PrepTask {
   readonly forDay: CalendarDay;
 }
 
+/** What a day is by itself: a style that is coming, in or down, days without a wash. */
+export interface DayNote {
+  readonly code: 'no-wash' | 'look-good' | 'style-ahead' | 'style-in' | 'style' | 'style-out' | 'style-after';
+  readonly text: string;
+}
+
 export interface PlanDay {
   readonly day: CalendarDay;
+  readonly notes: readonly DayNote[];
   readonly freeMinutes: number;
   readonly beats: readonly Beat[];
   readonly preparation: readonly PrepTask[];

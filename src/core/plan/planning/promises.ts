@@ -323,10 +323,7 @@ function reasonOf(head: HeadProblem, { rule, day, draft, by }: Block): string {
     default: {
       const known = Object.values(PLAN_RULES).find(({ id }) => id === rule);
       if (known && by !== null && known.unit === 'days')
-        return plural(
-          { by },
-          { one: `${known.label}: it is # day too soon.`, other: `${known.label}: it is # days too soon.` },
-        );
+        return t`${{ rule: known.label }}: ${plural({ by }, { one: '# day', other: '# days' })} too soon.`;
       return known?.why ?? FIXED_RULES[rule]?.why ?? t`It can't go on these days.`;
     }
   }

@@ -110,7 +110,7 @@ it('a treatment that was done today counts among those of its week', () => {
     },
     known: false,
   });
-  const { plans } = solveSchedule(problem, solve, { seconds: 5, gap: 0.01 });
+  const { plans } = solveSchedule(problem, solve, { seconds: 120, gap: 0.01 });
   expect(checkPlan(problem, plans)).toEqual([]);
 });
 
@@ -120,7 +120,7 @@ describe('whatever the head, its days, its schools and its past', () => {
       fc.property(asked, (question) => {
         const problem = problemFrom(question);
         expect(checkPlan(problem, searchSchedule(problem).plans)).toEqual([]);
-        const { plans, relaxations } = solveSchedule(problem, solve, { seconds: 5, gap: 0.01 });
+        const { plans, relaxations } = solveSchedule(problem, solve, { seconds: 120, gap: 0.01 });
         expect(relaxations).toEqual([]);
         expect(checkPlan(problem, plans)).toEqual([]);
       }),
@@ -137,7 +137,7 @@ describe('whatever the head, its days, its schools and its past', () => {
         const heads = [first, { ...second, head: { ...second.head, headId: 'k' } }];
         const problem = { ...problemFrom(one), heads };
         expect(checkPlan(problem, searchSchedule(problem).plans)).toEqual([]);
-        const { plans, relaxations } = solveSchedule(problem, solve, { seconds: 5, gap: 0.01 });
+        const { plans, relaxations } = solveSchedule(problem, solve, { seconds: 120, gap: 0.01 });
         expect(relaxations).toEqual([]);
         expect(plans.map(({ headId }) => headId)).toEqual(['h', 'k']);
         expect(checkPlan(problem, plans)).toEqual([]);
@@ -149,7 +149,8 @@ describe('whatever the head, its days, its schools and its past', () => {
   it('the same question has the same plan, and its score is the sum of its parts', () => {
     fc.assert(
       fc.property(asked, (question) => {
-        const answer = () => solveSchedule(problemFrom(question), solve, { seconds: 5, gap: 0.01 }).plans[0];
+        const answer = () =>
+          solveSchedule(problemFrom(question), solve, { seconds: 120, gap: 0.01 }).plans[0];
         const plan = answer();
         expect(answer()).toEqual(plan);
         expect(plan && scoreOf(plan.parts)).toBeCloseTo(plan?.score ?? NaN, 9);

@@ -182,22 +182,22 @@ function followUpSteps(plan: WashPlan): WashStep[] {
   if (!main) return [];
   const isProtein = main.verdict.kind === 'protein';
   const always = isProtein && (main.verdict.strength >= STRONG_FROM || choices.afterProtein === 'always');
-  if (!followUp) return [softener(plan)];
+  if (!followUp) return [softener(plan, !always)];
   return worn(plan, 'follow-up', followUp, { onlyIfFirm: !always });
 }
 
 const SOFTENER_MINUTES = 10;
 
 /** What balances it where there is no mask to follow. */
-function softener(plan: WashPlan): WashStep {
+function softener(plan: WashPlan, onlyIfFirm: boolean): WashStep {
   return step({
     id: 'softener',
     phase: 'condition',
     title: t`Plain conditioner, ${SOFTENER_MINUTES} minutes`,
     how: t`On the lengths, combed through with the fingers, then rinsed. One without protein.`,
-    why: t`It feels firm: moisture the same day brings it back.`,
+    why: t`After protein, or where it feels firm, moisture the same day brings it back.`,
     minutes: SOFTENER_MINUTES + hands(plan, 'condition'),
-    onlyIfFirm: true,
+    onlyIfFirm,
   });
 }
 

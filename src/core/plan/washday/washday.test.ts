@@ -77,6 +77,7 @@ describe('the steps of a wash day', () => {
       'main-wait',
       'main-rinse',
       'feel',
+      'softener',
       'seal',
       'style',
       'look-again',
@@ -111,7 +112,9 @@ describe('the steps of a wash day', () => {
   it('the hands’ part is what a wash of this head takes, the waiting is the recipe’s', () => {
     for (const washMinutes of [30, 60, 120]) {
       const steps = washScript(day({ washMinutes }));
-      const hands = steps.filter(({ waits, phase }) => !waits && phase !== 'gather' && phase !== 'feel');
+      const hands = steps.filter(
+        ({ waits, phase, onlyIfFirm }) => !waits && phase !== 'gather' && phase !== 'feel' && !onlyIfFirm,
+      );
       // Conditioner before the mask is not in it.
       expect(plannedMinutes(hands)).toBeGreaterThan(0.85 * washMinutes);
       expect(plannedMinutes(hands)).toBeLessThan(1.1 * washMinutes);
@@ -168,7 +171,7 @@ describe('the steps of a wash day', () => {
     expect(order.slice(2, 5)).toEqual(['cleanse', 'condition', 'blot']);
   });
 
-  it('moisture after a strong protein always, after a light one as her school says, after moisture never', () => {
+  it('moisture after a strong protein always, after a light one as her school says, after anything else where it feels firm', () => {
     const followed = (main: DayUse, afterProtein: 'if-firm' | 'always' = 'if-firm') =>
       washScript(day({ main, followUp: BALM, choices: { ...USUAL_CHOICES, afterProtein } }))
         .filter(({ slot }) => slot === 'follow-up')
@@ -176,7 +179,26 @@ describe('the steps of a wash day', () => {
     expect(new Set(followed(GELATIN))).toEqual(new Set([false]));
     expect(new Set(followed(SILK))).toEqual(new Set([true]));
     expect(new Set(followed(SILK, 'always'))).toEqual(new Set([false]));
-    expect(followed(BALM)).toEqual([]);
+    expect(new Set(followed(BALM))).toEqual(new Set([true]));
+  });
+
+  it('where no mask can follow it is plain conditioner, after a strong protein always', () => {
+    expect(stepOf(day({ main: GELATIN }), 'softener')?.onlyIfFirm).toBe(false);
+    expect(stepOf(day({ main: SILK }), 'softener')?.onlyIfFirm).toBe(true);
+    expect(stepOf(day({ main: null }), 'softener')).toBeUndefined();
+  });
+
+  it('a dryer comes after a heat protectant, and never without one', () => {
+    const order = ids(day({ drying: 'blow-dry' }));
+    expect(order.indexOf('heat-protectant')).toBe(order.indexOf('blow-dry') - 1);
+    expect(order).not.toContain('style');
+    expect(ids(day())).not.toContain('blow-dry');
+  });
+
+  it('a pre-poo goes on before a mask that goes before the shampoo', () => {
+    const order = ids(day({ prePoo: OIL, choices: { ...USUAL_CHOICES, maskOrder: 'before-shampoo' } }));
+    expect(order.indexOf('pre-poo-apply')).toBeLessThan(order.indexOf('main-apply'));
+    expect(order.indexOf('main-apply')).toBeLessThan(order.indexOf('cleanse'));
   });
 
   it('a child’s cap, heat on the wrist, and what this head reacts to are said where they matter', () => {

@@ -1,7 +1,7 @@
 import { inOrder } from '../../records/log';
 import type { Ingredient, OwnIngredient, RecipeVersion, UsedVersion } from '../../records/shapes';
 import { CATALOGUE, ingredientById } from '../ingredients';
-import { unnamedRecipes } from './unnamed';
+import { unnamedRecipe } from './unnamed';
 import { newestVersions, versionNames } from './versions';
 
 /** Everything that a recipe can be made of, by id; what it is called, the reader knows. */
@@ -54,19 +54,18 @@ export function makeLarder({
   const byId = new Map(all.map((recipe) => [recipe.id, recipe]));
   const versions = new Map<string, RecipeVersion>();
   // What counts goes before what was taken back, and of those the first that was written.
-  const unnamed = unnamedRecipes();
-  for (const recipe of [...inOrderWritten, ...inOrder(formerRecipes), ...unnamed]) {
+  for (const recipe of [...inOrderWritten, ...inOrder(formerRecipes)]) {
     const key = versionKey(recipe.recipeId, recipe.version);
     if (!versions.has(key)) versions.set(key, recipe);
   }
   const names = versionNames(all);
   const recipe: Larder['recipe'] = (recipeId, version, recordId) => {
     const named = recordId === undefined ? undefined : byId.get(recordId);
-    return named?.recipeId === recipeId ? named : versions.get(versionKey(recipeId, version));
+    if (named?.recipeId === recipeId) return named;
+    return versions.get(versionKey(recipeId, version)) ?? unnamedRecipe(recipeId);
   };
-  const last = new Map(
-    [...unnamed, ...newestVersions(formerRecipes), ...newest].map((each) => [each.recipeId, each]),
-  );
+  const last = new Map([...newestVersions(formerRecipes), ...newest].map((each) => [each.recipeId, each]));
+  const lastVersion = (recipeId: string) => last.get(recipeId) ?? unnamedRecipe(recipeId);
   return {
     ingredients: [...ownLive, ...CATALOGUE],
     own: ownLive,
@@ -77,8 +76,8 @@ export function makeLarder({
     versionName: ({ id, version }) => names.get(id) ?? String(version),
     twinsOf: ({ id, recipeId, version }) =>
       recipes.filter((each) => each.recipeId === recipeId && each.version === version && each.id !== id),
-    lastVersion: (recipeId) => last.get(recipeId),
-    recipeName: (recipeId) => last.get(recipeId)?.name ?? recipeId,
+    lastVersion,
+    recipeName: (recipeId) => lastVersion(recipeId)?.name ?? recipeId,
   };
 }
 

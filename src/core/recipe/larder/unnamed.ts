@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import { perLanguage } from '../../base/language';
 import type { RecipeVersion, SavedLine } from '../../records/shapes';
 
 /** Treatments of which only the sort is remembered; a `session` names them like recipes. */
@@ -23,20 +24,15 @@ const INSIDE: Readonly<Record<Unnamed, readonly (readonly [ingredientId: string,
 
 const MINUTES = 30;
 
-/** Read like a recipe in what was done; never planned, never listed among the recipes. */
-export function unnamedRecipes(): RecipeVersion[] {
-  const names: Record<Unnamed, string> = {
-    'some-protein': t`A protein treatment`,
-    'some-moisture': t`A moisture treatment`,
-    'some-oil': t`An oil treatment`,
-  };
-  return UNNAMED.map((recipeId) => ({
+/** Read like recipes in what was done; never planned, never listed among the recipes. */
+const unnamedRecipes = perLanguage((): Readonly<Record<Unnamed, RecipeVersion>> => {
+  const named = (recipeId: Unnamed, name: string): RecipeVersion => ({
     id: recipeId,
     recordedAt: '2000-01-01T00:00:00Z',
     kind: 'recipe',
     recipeId,
     version: 1,
-    name: names[recipeId],
+    name,
     text: INSIDE[recipeId].map(([id, grams]) => `${grams} g ${id}`).join('\n'),
     lines: INSIDE[recipeId].map(([ingredientId, grams]): SavedLine => ({
       text: `${grams} g ${ingredientId}`,
@@ -47,5 +43,15 @@ export function unnamedRecipes(): RecipeVersion[] {
     use: recipeId === 'some-oil' ? 'pre-poo' : 'mask',
     contactMinutes: MINUTES,
     warmth: 'room',
-  }));
+  });
+  return {
+    'some-protein': named('some-protein', t`A protein treatment`),
+    'some-moisture': named('some-moisture', t`A moisture treatment`),
+    'some-oil': named('some-oil', t`An oil treatment`),
+  };
+});
+
+/** Such a treatment as a recipe; undefined for whatever has a recipe of its own. */
+export function unnamedRecipe(recipeId: string): RecipeVersion | undefined {
+  return isUnnamed(recipeId) ? unnamedRecipes()[recipeId] : undefined;
 }

@@ -6,7 +6,7 @@ import { recordBaseSchema } from '../log';
 const calendarEntrySchema = z.strictObject({
   uid: z.string().min(1).max(300),
   sequence: z.number().int().min(0).max(100_000),
-  sort: z.enum(['wash', 'evening', 'small', 'prepare']),
+  sort: z.enum(['wash', 'evening', 'small', 'prepare', 'note']),
   /** What it is for: a recipe, and of a preparation its text. */
   about: z.string().max(200),
   day: calendarDaySchema,
