@@ -1,7 +1,7 @@
-import { calendarDay } from '../src/core/base/measures';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { JSON_SCHEMAS } from '../scripts/lib/jsonSchemas';
+import { calendarDay } from '../src/core/base/measures';
 import { readRecipes, recipesTaken } from '../src/core/files/sharing';
 import { READING_TABLE, readRecords, SESSION_TABLE } from '../src/core/files/tables';
 import { larderOf } from '../src/core/hair/history';

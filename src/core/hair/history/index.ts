@@ -4,7 +4,6 @@ export { EMPTY_HISTORY, type HeadHistory } from './history';
 export { headsIn, historyFrom, historyOf, larderOf, recordsFor, withInner } from './selectHistory';
 export { learnedWashMinutes, stepsDone, wornIn, type Worn } from './washDay';
 export {
-  DRYINGS,
   lateMinutes,
   quietSince,
   runState,

@@ -48,7 +48,7 @@ const notedSchema = z.strictObject({
 export type Noted = z.infer<typeof notedSchema>;
 
 /** How the hair is dried: by itself, or with a dryer on low after a heat protectant. */
-export const DRYINGS = ['air', 'blow-dry'] as const;
+const DRYINGS = ['air', 'blow-dry'] as const;
 
 /** What happened, in order. Everything about a run follows from its steps and these. */
 const runEventSchema = z.discriminatedUnion('what', [

@@ -4,7 +4,6 @@ export {
   draftOf,
   isFreeEvening,
   mayPrePoo,
-  takeDownMinutesOn,
   freeMinutesOn,
   handsMinutes,
   minutesOf,
@@ -38,7 +37,7 @@ export {
   type UnmetPromise,
   type UnmetRule,
 } from './plan';
-export { daysKept, FIRM_FACTOR, isBig, isOutside, rhythmFactor, washDayOf, washesWithout } from './rhythms';
+export { FIRM_FACTOR, isBig, isOutside, rhythmFactor, washDayOf } from './rhythms';
 export { EMPTY_KITCHEN, planProblem, type Kitchen, type PlannedHead } from './problem';
 export {
   agreedSpan,
@@ -54,5 +53,5 @@ export {
   scoreParts,
   spanOf,
   styleWants,
-  type Span,
 } from './score';
+export type { Span } from './span';

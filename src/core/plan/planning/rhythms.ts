@@ -2,7 +2,7 @@ import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
 import { countsFor, holdsOn, isSmall } from '../agenda';
 import { countedAs, moving, type PlanDraft } from './draft';
 import type { HeadProblem, RhythmDemand } from './plan';
-import type { Span } from './score';
+import type { Span } from './span';
 
 /**
  * How many times more a rhythm counts that goes before other wishes, and a day on which the planner would use what she asked for

@@ -15,6 +15,7 @@ import { outOfLane, untreated } from './forecast';
 import type { HeadProblem, PastUse, ScoreParts, Treatment } from './plan';
 import { rhythmShort } from './rhythms';
 import { SORTS, type Sort } from './sorts';
+import type { Span } from './span';
 
 /** Days after the plan whose lane still counts, so that its last week does not spend what the next one needs. */
 export const LOOK_BEYOND_DAYS = 4;
@@ -22,12 +23,6 @@ export const LOOK_BEYOND_DAYS = 4;
 export const EVENT_FACTOR = 5;
 /** Days between two looks at a signal; those that move slowly are looked at less often. */
 export const LOOK_EVERY: Readonly<Record<SignalId, number>> = { firmness: 1, breakage: 2, porosity: 7 };
-
-/** A stretch of days of the plan, by their place from its first; `end` is not in it. */
-export interface Span {
-  readonly start: number;
-  readonly end: number;
-}
 
 export const spanOf = (weeks: number): Span => ({ start: 0, end: 7 * weeks });
 
