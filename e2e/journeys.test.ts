@@ -145,7 +145,7 @@ describe('a first visitor', () => {
     await browser.sees('Give the head a name');
     await browser.write('head-name', 'Ada');
     await browser.write('head-length', '32');
-    await browser.press('hard, like straw');
+    await browser.press('What troubles you about it?: stiff, like straw');
     await browser.pressId('save-head');
     await browser.sees('What is in the kitchen?');
     // Hair like straw is offered no protein to begin with.

@@ -153,7 +153,7 @@ describe('the plan on a phone', () => {
     await browser.sees('in the evening');
   });
 
-  it('goes around what is coming, keeps a challenge, and gives a calendar that another program can read', async () => {
+  it('goes around what is coming, keeps a challenge with its themes, and gives a calendar that another program can read', async () => {
     const browser = await phone();
     await weekOf(browser);
     const { day } = await firstMain(browser);
@@ -165,10 +165,16 @@ describe('the plan on a phone', () => {
     await browser.sees('Days without a wash,');
     // The offer to undo lies over the button on a phone.
     await browser.press('Close');
-    await browser.write('challenge-name', 'Eight moist weeks');
-    await browser.pressId('save-challenge');
+    await browser.press('moisture');
+    await browser.press('times a week');
+    await browser.press('so many weeks');
+    await browser.press('More: a name, seasons, themes');
+    await browser.write('rhythm-name', 'Eight moist weeks');
+    await browser.write('rhythm-themes', 'Ends only\nNo heat');
+    await browser.pressId('save-rhythm');
     await browser.sees('It has begun.');
-    await browser.sees('This week wants 1 more moisture treatment.');
+    await browser.sees('week 1 of 8');
+    await browser.sees('This week: Ends only');
 
     await browser.press('Plan');
     await solved(browser);

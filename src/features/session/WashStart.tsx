@@ -1,4 +1,4 @@
-import { t } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -14,7 +14,16 @@ import { PatchTests } from '../shared/PatchTests';
 import { newStamp } from '../shared/stamp';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
-import { offered, runOf, settingOf, softeners, treatmentOf, washPlanOf, type RunSetting } from './dayPlan';
+import {
+  offered,
+  runOf,
+  settingOf,
+  softeners,
+  treatmentOf,
+  washPlanOf,
+  type LeftOut,
+  type RunSetting,
+} from './dayPlan';
 
 const NONE = 'none';
 
@@ -78,12 +87,7 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
       {beats.some(({ slot }) => slot === 'main') ? null : (
         <Small className="text-ink">{t`The plan has no wash today; the next days are planned anew from it.`}</Small>
       )}
-      {left.map(({ version, why }) => (
-        <View key={version.recipeId} className="gap-1">
-          <Small>{why}</Small>
-          <PatchTests recipeId={version.recipeId} recipeName={version.name} head={head} isNamed />
-        </View>
-      ))}
+      <LeftOutList left={left} head={head} />
       {plan.main ? (
         <LabelledChoice
           label={t`If it feels firm, then`}
@@ -120,6 +124,40 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
         <Button label={t`Back`} onPress={() => router.navigate('/')} />
       </View>
     </Screen>
+  );
+}
+
+/** What may not go on today; what only lacks its patch test is shown when asked for, with the ways on. */
+function LeftOutList({ left, head }: { left: readonly LeftOut[]; head: Head }) {
+  const [isOpen, setIsOpen] = useState(false);
+  const untested = left.filter(({ isTest }) => isTest);
+  return (
+    <>
+      {left
+        .filter(({ isTest }) => !isTest)
+        .map(({ version, why }) => (
+          <Small key={version.recipeId}>{why}</Small>
+        ))}
+      {untested.length > 0 ? (
+        <View className="items-start">
+          <Button
+            tone="quiet"
+            label={plural(
+              { count: untested.length },
+              { one: '# more without a patch test', other: '# more without a patch test' },
+            )}
+            expanded={isOpen}
+            onPress={() => setIsOpen(!isOpen)}
+            testID="untested"
+          />
+        </View>
+      ) : null}
+      {isOpen
+        ? untested.map(({ version: { recipeId, name } }) => (
+            <PatchTests key={recipeId} recipeId={recipeId} recipeName={name} head={head} />
+          ))
+        : null}
+    </>
   );
 }
 

@@ -54,6 +54,13 @@ export function settingOf(
   };
 }
 
+/** A mask that may not go on today, and why; `isTest`: a patch test is all that it lacks. */
+export interface LeftOut {
+  readonly version: RecipeVersion;
+  readonly why: string;
+  readonly isTest: boolean;
+}
+
 /** The masks that may go on this head today, and why others may not. */
 export function offered(
   head: Head,
@@ -61,15 +68,16 @@ export function offered(
   today: CalendarDay,
 ): {
   readonly masks: readonly RecipeVersion[];
-  readonly left: readonly { readonly version: RecipeVersion; readonly why: string }[];
+  readonly left: readonly LeftOut[];
 } {
   const masks = newestVersions(recipes).filter(({ use, alsoAs = [] }) => [use, ...alsoAs].includes('mask'));
   const testDays = patchTestDays(planSettings, head.headId);
-  const whyNot = (version: RecipeVersion): string | null => {
+  const whyNot = (version: RecipeVersion): Pick<LeftOut, 'why' | 'isTest'> | null => {
     const judged = judge(version.lines, head, larder, { strained: version.strained });
-    if (!judged.ok) return t`${{ versionName: version.name }} is not understood well enough.`;
+    if (!judged.ok)
+      return { why: t`${{ versionName: version.name }} is not understood well enough.`, isTest: false };
     const [stop] = judged.value.stops;
-    if (stop) return `${version.name}: ${stop.text}`;
+    if (stop) return { why: `${version.name}: ${stop.text}`, isTest: false };
     const usedBefore = sessions.some(({ recipeId }) => recipeId === version.recipeId);
     const first = firstUsePermit(
       patchTestOf(version.recipeId, head.headId, patchTests),
@@ -77,12 +85,12 @@ export function offered(
       today,
       testDays,
     );
-    return first.may ? null : `${version.name}: ${first.why}`;
+    return first.may ? null : { why: `${version.name}: ${first.why}`, isTest: true };
   };
   const judged = masks.map((version) => ({ version, why: whyNot(version) }));
   return {
     masks: judged.filter(({ why }) => why === null).map(({ version }) => version),
-    left: judged.flatMap(({ version, why }) => (why === null ? [] : [{ version, why }])),
+    left: judged.flatMap(({ version, why }) => (why === null ? [] : [{ version, ...why }])),
   };
 }
 

@@ -8,11 +8,13 @@ import {
   type Worn,
 } from '@/core/hair/history';
 import { batchEvent } from '@/core/kitchen/batches';
+import { USE_OF_SLOT } from '@/core/plan/agenda';
 import { usedVersion, type Larder } from '@/core/recipe/larder';
 import {
   NO_MARKS,
   NOTHING_MEASURED,
   type Reading,
+  type Session,
   Batch,
   BatchEvent,
   Place,
@@ -84,6 +86,7 @@ export function recordsOf(told: Told): StoredRecord[] {
     warmth: treatment.warmth,
     grams: answer.grams,
     note: '',
+    ...usedAs(told, treatment),
   }));
   const shelf = worn.flatMap(({ treatment, answer }) => shelfRecords(told, treatment, answer));
   const washDay: WashDay = {
@@ -108,6 +111,12 @@ export function recordsOf(told: Told): StoredRecord[] {
     note: answers.note,
   };
   return [...sessions, ...readingsOf(told), ...heatOf(told), ...shelf, washDay];
+}
+
+/** What it was used as, where its recipe is first of all something else. */
+function usedAs({ larder }: Told, treatment: DayTreatment): Pick<Session, 'usedAs'> {
+  const use = USE_OF_SLOT[treatment.slot];
+  return larder.used(treatment)?.use === use ? {} : { usedAs: use };
 }
 
 /** A dryer is heat, also after a protectant. */

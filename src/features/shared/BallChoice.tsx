@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import * as RadioGroup from '@rn-primitives/radio-group';
+import { curveCatmullRom, line } from 'd3-shape';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { ballWords, SHED_IN_BALL } from '@/core/hair/checks';
@@ -10,16 +11,16 @@ const BOX = 64;
 /** How wide each ball is drawn, as they are to each other. */
 const WIDTH: Readonly<Record<ShedBall, number>> = { pea: 10, hazelnut: 18, walnut: 30, egg: 44, apple: 60 };
 
+const curl = line<readonly [number, number]>().curve(curveCatmullRom);
+
 /** A loose tangle, as wide as it is meant. */
 function tangle(width: number): string {
-  const r = width / 2;
-  const turns = 5;
-  const points = Array.from({ length: turns * 8 + 1 }, (_, index) => {
-    const angle = (index / 8) * 2 * Math.PI + index * 0.35;
-    const out = r * (0.55 + 0.45 * Math.sin(index * 1.7));
-    return `${(BOX / 2 + out * Math.cos(angle)).toFixed(1)} ${(BOX / 2 + out * Math.sin(angle)).toFixed(1)}`;
+  const points = Array.from({ length: 44 }, (_, index): [number, number] => {
+    const angle = 2.4 * index;
+    const out = (width / 2) * (0.35 + 0.65 * Math.abs(Math.sin(0.9 * index)));
+    return [BOX / 2 + out * Math.cos(angle), BOX / 2 + out * Math.sin(angle)];
   });
-  return `M${points.join('L')}`;
+  return curl(points) ?? '';
 }
 
 interface BallChoiceProps {
@@ -49,7 +50,7 @@ export function BallChoice({ value, onChange }: BallChoiceProps) {
             }`}
           >
             <Svg width={BOX} height={BOX} aria-hidden>
-              <Path d={tangle(WIDTH[size])} fill="none" stroke={tokens.ink} strokeWidth={1.2} />
+              <Path d={tangle(WIDTH[size])} fill="none" stroke={tokens.ink} strokeWidth={0.8} />
             </Svg>
             <Small className="text-ink">{ballWords()[size]}</Small>
           </RadioGroup.Item>

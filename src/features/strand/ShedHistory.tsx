@@ -5,6 +5,7 @@ import { addDays, daysBetween, formatDay, sum, type CalendarDay } from '@/core/b
 import { shedCounts, stylesWorn, type ShedCount } from '@/core/hair/checks';
 import { halfWords, rateOf, rateRatio } from '@/core/hair/evidence';
 import { firstUses, type HeadHistory } from '@/core/hair/history';
+import type { EventKind } from '@/core/records/shapes';
 import { Body, Button, Heading, Small, useWidth } from '@/ui';
 import { SignalChart } from '@/ui/charts/SignalChart';
 import { eventWords } from './eventWords';
@@ -81,7 +82,9 @@ function Shed({ counts, history, today, width }: ShedProps) {
           ahead={[]}
           measurements={points}
           treatments={firstUses(history.sessions).flatMap(({ day }) => (day >= from ? [at(day)] : []))}
-          events={history.events.flatMap(({ day }) => (day >= from ? [at(day)] : []))}
+          events={history.events.flatMap(({ day, what }) =>
+            day >= from && CHANGES.has(what) ? [at(day)] : [],
+          )}
           values={[0, ORDINARY.low, ORDINARY.high].map((value) => ({ value, text: String(value) }))}
           days={[from, today].map((day) => ({
             at: at(day),
@@ -97,11 +100,24 @@ function Shed({ counts, history, today, width }: ShedProps) {
   );
 }
 
+/** What happens once, not every week. */
+const CHANGES: ReadonlySet<EventKind> = new Set<EventKind>([
+  'bleach',
+  'dye',
+  'relaxer',
+  'style-in',
+  'style-out',
+  'illness',
+  'hard-water',
+]);
+
 /** Each recipe's first use, and what happened beside. */
 function changesOf({ sessions, events, larder }: HeadHistory): Change[] {
   return [
     ...firstUses(sessions).map(({ day, recipeId }) => ({ day, name: larder.recipeName(recipeId) })),
-    ...events.map(({ day, what }) => ({ day, name: eventWords()[what].label })),
+    ...events
+      .filter(({ what }) => CHANGES.has(what))
+      .map(({ day, what }) => ({ day, name: eventWords()[what].label })),
   ].sort((a, b) => (a.day < b.day ? -1 : 1));
 }
 

@@ -12,6 +12,7 @@ import { WhatIfReply } from './WhatIfReply';
 
 interface Place {
   readonly label: string;
+  readonly hint: (name: string, on: string) => string;
   readonly slot: Slot;
   readonly overnight: boolean;
 }
@@ -22,9 +23,26 @@ const usesOf = ({ use, alsoAs = [] }: RecipeVersion) => [...new Set([use, ...als
 function placesOf(recipe: RecipeVersion): Place[] {
   const uses = usesOf(recipe);
   return uses.flatMap((use): Place[] => {
-    const place = (label: string, overnight = false): Place => ({ label, slot: SLOT_OF_USE[use], overnight });
-    if (use === 'pre-poo') return [place(t`Before the wash`), place(t`For the night`, true)];
-    return [place(uses.length > 1 ? t`Here, as ${{ use: recipeUseWords()[use] }}` : t`Put it here`)];
+    const slot = SLOT_OF_USE[use];
+    const here: Place = {
+      label: uses.length > 1 ? t`Here, as ${{ use: recipeUseWords()[use] }}` : t`Put it here`,
+      hint: (name, on) =>
+        uses.length > 1
+          ? t`Put ${name} on ${on}, as ${{ use: recipeUseWords()[use] }}`
+          : t`Put ${name} on ${on}`,
+      slot,
+      overnight: false,
+    };
+    if (use !== 'pre-poo') return [here];
+    return [
+      { ...here, label: t`Before the wash`, hint: (name, on) => t`Before the wash: ${name} on ${on}` },
+      {
+        label: t`For the night`,
+        hint: (name, on) => t`For the night: ${name} on ${on}`,
+        slot,
+        overnight: true,
+      },
+    ];
   });
 }
 
@@ -54,9 +72,9 @@ export function AddPanel({ day }: { day: CalendarDay }) {
         actions={(recipe) => [
           ...(waits(recipe)
             ? []
-            : placesOf(recipe).map(({ label, slot, overnight }) => ({
+            : placesOf(recipe).map(({ label, hint, slot, overnight }) => ({
                 label,
-                hint: t`${label}: ${{ recipeName: recipe.name }} on ${on}`,
+                hint: hint(recipe.name, on),
                 run: () => {
                   startAdd(null);
                   decisions.add(day, recipe.recipeId, recipe.name, slot, overnight);

@@ -9,6 +9,8 @@ const recipesNamed = (record: StoredRecord): string[] => {
       return [record.recipeId];
     case 'decision':
       return record.recipeId === null ? [] : [record.recipeId];
+    case 'rhythm':
+      return 'recipeId' in record.of ? [record.of.recipeId] : [];
     case 'trial':
       return [record.recipeId, ...(record.againstId === null ? [] : [record.againstId])];
     case 'wash-day':

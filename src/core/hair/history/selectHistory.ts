@@ -83,6 +83,13 @@ function withBatchGrams(sessions: readonly Session[], live: readonly StoredRecor
 /** Recipes that a plan is made with: those used on the head, and the newest of the others. */
 const PLANNED_RECIPES = 60;
 
+/** The recipe that was used, put on a day, or has a rhythm: it has to be known whatever else there is. */
+function recipeUsed(record: StoredRecord): string[] {
+  if (record.kind === 'session') return [record.recipeId];
+  if (record.kind === 'decision') return record.recipeId === null ? [] : [record.recipeId];
+  return record.kind === 'rhythm' && 'recipeId' in record.of ? [record.of.recipeId] : [];
+}
+
 /**
  * The records that state and plan of some heads are computed from: their own, and of the recipes those they use, the newest
  * others, and what these are made of. With thousands of recipes the rest would only be carried to the worker and back.
@@ -99,7 +106,7 @@ export function recordsFor(records: readonly StoredRecord[], headIds: readonly s
         record.headId === null ||
         headIds.includes(record.headId)),
   );
-  const used = new Set(mine.flatMap((record) => (record.kind === 'session' ? [record.recipeId] : [])));
+  const used = new Set(mine.flatMap(recipeUsed));
   const newest = newestVersions(recipes);
   const wanted = new Set([
     ...newest.filter(({ recipeId }) => used.has(recipeId)).map(({ recipeId }) => recipeId),

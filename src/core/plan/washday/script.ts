@@ -4,7 +4,7 @@ import type { WashStep } from '../../records/shapes';
 import { cautionAt, hands, step } from './parts';
 import { traitsOf } from './traits';
 import type { WashPlan } from './washPlan';
-import { worn } from './worn';
+import { goesOnScalp, worn } from './worn';
 
 const GATHER_MINUTES = 3;
 const FEEL_MINUTES = 1;
@@ -66,7 +66,9 @@ function prePooSteps(plan: WashPlan): WashStep[] {
       id: 'pre-poo-apply',
       phase: 'apply',
       title: t`Oil on: ${{ versionName: version.name }}`,
-      how: t`On dry hair, from the ends up to a hand below the roots; just enough that it shines, not drips.`,
+      how: goesOnScalp(plan, version, false)
+        ? t`On dry hair: the scalp first, with the fingertips, parting by parting; then the lengths and ends. Just enough that it shines, not drips.`
+        : t`On dry hair, from the ends up to a hand below the roots; just enough that it shines, not drips.`,
       why: t`Oil slows the water, so the strand swells and shrinks less in the wash.`,
       minutes: OIL_ON_MINUTES,
       slot: 'pre-poo',

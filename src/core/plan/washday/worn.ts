@@ -54,7 +54,7 @@ function on(wear: Wear): WashStep {
     id: `${slot}-apply`,
     phase: 'apply',
     title: t`On with ${{ versionName: use.version.name }}`,
-    how: t`${{ zone: zoneText(plan, kind, traits) }} Part by part; comb it through with the fingers and twist each part when it is done.`,
+    how: t`${{ zone: zoneText(plan, version, kind, traits) }} Part by part; comb it through with the fingers and twist each part when it is done.`,
     why: zoneWhy(kind, traits),
     minutes: handsOf(wear, 'apply'),
     sections: plan.sections,
@@ -142,8 +142,23 @@ function rinsedAgain(wear: Wear): WashStep {
   });
 }
 
-function zoneText(plan: WashPlan, kind: TreatmentKind, { gritty, oily, egg }: Traits): string {
+/** Her word for this recipe goes before the school, but not before grit, and not on a scalp that is ill. */
+export function goesOnScalp(
+  { head }: Pick<WashPlan, 'head'>,
+  version: DayUse['version'],
+  gritty: boolean,
+): boolean {
+  return version.onScalp === true && !gritty && !head.health.includes('scalp-condition');
+}
+
+function zoneText(
+  plan: WashPlan,
+  version: DayUse['version'],
+  kind: TreatmentKind,
+  { gritty, oily, egg }: Traits,
+): string {
   const { zones } = plan.choices;
+  if (goesOnScalp(plan, version, gritty)) return t`Scalp, lengths and ends.`;
   const mayTouchScalp = zones === 'scalp-too' && !gritty && !oily && !egg && kind !== 'protein';
   if (mayTouchScalp) return t`Scalp, lengths and ends.`;
   if (zones === 'ends-first')
