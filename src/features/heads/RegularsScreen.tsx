@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { CalendarDay } from '@/core/base/measures';
 import { UNNAMED } from '@/core/recipe/larder';
-import { parseRecipe, recipesIn } from '@/core/recipe/parsing';
+import { parseRecipe } from '@/core/recipe/parsing';
 import type { Head, RecipeVersion, StoredRecord } from '@/core/records/shapes';
 import { Body, Button, Chip, Field, Heading, Problem, Screen, Small, Strong } from '@/ui';
 import { kindInWords, recipeUseWords } from '../shared/beatWords';
@@ -170,6 +170,20 @@ function RegularRow({ recipe, says, remembered, isTried, today, onMark }: Regula
   );
 }
 
+/** One recipe a stretch between blank lines; a title that stands alone belongs to what follows it. */
+function tellingsIn(text: string, reading: ReturnType<typeof useReading>): string[] {
+  const found: string[] = [];
+  let title = '';
+  for (const stretch of text.split(/\n\s*\n/).filter((each) => each.trim() !== '')) {
+    const told = title === '' ? stretch : `${title}\n${stretch}`;
+    const parsed = parseRecipe(told, reading);
+    const isTitle = !parsed.ok || parsed.value.lines.every((line) => line.status !== 'read');
+    if (!isTitle) found.push(told);
+    title = isTitle ? told : '';
+  }
+  return title === '' ? found : [...found, title];
+}
+
 /** Her recipes in her words, several at once. */
 function TellRecipes({ onRead }: { onRead: (recipes: readonly RecipeVersion[]) => void }) {
   const reading = useReading();
@@ -177,7 +191,7 @@ function TellRecipes({ onRead }: { onRead: (recipes: readonly RecipeVersion[]) =
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const read = () => {
-    const made = recipesIn(text).map((own, index) => {
+    const made = tellingsIn(text, reading).map((own, index) => {
       const parsed = parseRecipe(own, reading);
       if (!parsed.ok) return { own, version: null };
       const stamp = newStamp();

@@ -54,7 +54,7 @@ function on(wear: Wear): WashStep {
     id: `${slot}-apply`,
     phase: 'apply',
     title: t`On with ${{ versionName: use.version.name }}`,
-    how: t`${{ zone: zoneText(plan, version, kind, traits) }} Part by part; comb it through with the fingers and twist each part when it is done.`,
+    how: t`${{ zone: zoneText(plan, use.version, kind, traits) }} Part by part; comb it through with the fingers and twist each part when it is done.`,
     why: zoneWhy(kind, traits),
     minutes: handsOf(wear, 'apply'),
     sections: plan.sections,
