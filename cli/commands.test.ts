@@ -104,6 +104,45 @@ describe('velvet state and plan', () => {
   });
 
   it(
+    'says each promise that it cannot keep, why, and the nearest way',
+    async () => {
+      const backup = JSON.parse(demoCommand({ on: '2026-05-13' }, clock()) as string);
+      const rhythm = {
+        id: 'r1',
+        recordedAt: '2026-05-13T08:00:00Z',
+        kind: 'rhythm',
+        rhythmId: 'r1',
+        headId: 'maren',
+        name: null,
+        of: { recipeId: 'okra-slip' },
+        // Mondays have no time.
+        when: { every: 'weekdays', weekdays: [1], weeks: 1 },
+        startsOn: '2026-05-13',
+        until: null,
+        times: null,
+        notIn: [],
+        firm: true,
+        themes: [],
+        toldOn: '2026-05-13',
+        endedOn: null,
+      };
+      const told = path.join(folder, 'told.json');
+      writeFileSync(told, JSON.stringify({ ...backup, records: [...backup.records, rhythm] }));
+      const plan = (await planCommand({ data: told, from: '2026-05-13', head: 'maren' }, clock())) as any;
+      expect(plan.unmet.find(({ rhythmId }: any) => rhythmId === 'r1')).toMatchObject({
+        rule: 'free-time',
+        asked: expect.stringMatching(/: Mondays$/),
+        from: '2026-05-18',
+        to: '2026-05-18',
+        reason: expect.stringContaining('has 0 minutes'),
+        nearest: expect.stringMatching(/\w/),
+      });
+      expect(plan.rhythms).toHaveLength(1);
+    },
+    SOLVES_WITHIN_MS,
+  );
+
+  it(
     'plans with reasons, preparation, how far from the best, and what could not be met',
     async () => {
       const plan = (await planCommand({ data, from: '2026-05-13', weeks: '2', head: 'pip' }, clock())) as any;

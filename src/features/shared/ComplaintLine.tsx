@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import { router, type Href } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { COMPLAINTS, type Complaint, type Head } from '@/core/records/shapes';
@@ -7,11 +8,27 @@ import { complaintWords } from './headWords';
 import { newStamp } from './stamp';
 import { useAddRecords } from './useAddRecords';
 
+/** Where what she says is looked into; where nothing measures it, where it is written down. */
+const CHECK_OF: Readonly<Record<Complaint, Href>> = {
+  breaks: '/strand/tally',
+  sheds: '/strand/tally',
+  dry: '/strand/stretch',
+  tangles: '/strand/feel',
+  frizz: '/strand/stretch',
+  limp: '/strand/stretch',
+  stiff: '/strand/stretch',
+  edges: '/strand/photo',
+  scalp: '/strand/feel',
+  greasy: '/strand/feel',
+  length: '/strand/length',
+};
+
 /** What troubles her, changed in two taps; several at once, the first is where answers begin. */
 export function ComplaintLine({ head }: { head: Head }) {
   const add = useAddRecords();
   const [isOpen, setIsOpen] = useState(false);
   const { complaints } = head;
+  const [worst] = complaints;
   const toggle = (complaint: Complaint) => {
     const next = complaints.includes(complaint)
       ? complaints.filter((other) => other !== complaint)
@@ -33,7 +50,15 @@ export function ComplaintLine({ head }: { head: Head }) {
   };
   return (
     <View className="gap-2">
-      <View className="items-start">
+      <View className="flex-row flex-wrap gap-x-4">
+        {worst ? (
+          <Button
+            tone="quiet"
+            label={t`Check it`}
+            hint={t`Check it: ${{ complaint: complaintWords()[worst] }}`}
+            onPress={() => router.push(CHECK_OF[worst])}
+          />
+        ) : null}
         <Button
           tone="quiet"
           label={complaints.length === 0 ? t`Something troubles you?` : t`Still so? Change it`}

@@ -1,7 +1,7 @@
 import { plural, t } from '@lingui/core/macro';
 import { ballWords, feelWords, measurementsOf, scalpWords } from '@/core/hair/checks';
 import { hairMassGrams } from '@/core/hair/state';
-import { MARKS, type Head, type Reading } from '@/core/records/shapes';
+import { MARKS, tallyTotals, type Head, type Reading } from '@/core/records/shapes';
 import { placeLabels } from '../shared/headWords';
 import { markOptions } from '../shared/markOptions';
 
@@ -17,8 +17,10 @@ export function readingWords(head: Head, reading: Reading): string {
     return `${label.toLowerCase()}: ${options[value]?.label ?? value}`;
   });
   const scalp = reading.scalp.map((sign) => scalpWords()[sign]);
+  const { shed } = reading.tally ? tallyTotals(reading.tally) : { shed: 0 };
   return [
     ...measured,
+    ...(shed > 0 ? [plural(shed, { one: '# shed hair', other: '# shed hairs' })] : []),
     ...(reading.feel === null ? [] : [t`feels ${{ feel: feelWords()[reading.feel + 3] ?? '' }}`]),
     ...marks,
     ...(reading.shedBall

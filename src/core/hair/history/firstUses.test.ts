@@ -20,6 +20,11 @@ describe('first uses', () => {
     expect(firstUsesTogether([on('a', 0), on('a', 1), on('b', 7)])).toEqual([]);
   });
 
+  it('of a recipe that is told from memory there is none: it was used before', () => {
+    const told = { ...on('a', 4), about: true as const };
+    expect(firstUses([told, on('a', 12), on('b', 5)]).map(({ recipeId }) => recipeId)).toEqual(['b']);
+  });
+
   it('each recipe has one, and groups hold each at most once', () => {
     fc.assert(
       fc.property(

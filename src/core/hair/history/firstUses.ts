@@ -9,10 +9,12 @@ export interface FirstUse {
   readonly day: CalendarDay;
 }
 
-/** When each recipe was used for the first time, earliest first. */
+/** When each recipe was used for the first time, earliest first; of what is told from memory nobody knows. */
 export function firstUses(sessions: readonly Session[]): FirstUse[] {
+  const remembered = new Set(sessions.filter(({ about }) => about).map(({ recipeId }) => recipeId));
   const first = new Map<string, CalendarDay>();
   for (const { recipeId, day } of sessions) {
+    if (remembered.has(recipeId)) continue;
     const known = first.get(recipeId);
     if (known === undefined || day < known) first.set(recipeId, day);
   }
