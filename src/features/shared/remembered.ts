@@ -1,7 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { perLanguage } from '@/core/base/language';
 import { addDays, calendarDaySchema, type CalendarDay } from '@/core/base/measures';
-import type { Head, RecipeVersion, Rhythm, StoredRecord } from '@/core/records/shapes';
+import { isUnnamed, type Unnamed } from '@/core/recipe/larder';
+import type { Head, RecipeVersion, Rhythm, RhythmSort, StoredRecord } from '@/core/records/shapes';
 import { sessionOf } from './sessionOf';
 import { newStamp } from './stamp';
 
@@ -87,6 +88,13 @@ export function rememberedRecords(
   return when === null ? uses : [...uses, rhythmOfUse(recipe, head, when, lastOn, today)];
 }
 
+/** What a rhythm is of where only the sort of the treatment is remembered. */
+const SORT_OF: Readonly<Record<Unnamed, RhythmSort>> = {
+  'some-protein': 'protein',
+  'some-moisture': 'moisture',
+  'some-oil': 'pre-poo',
+};
+
 /** It goes on from the last time: what is due every so many days is counted from there. */
 function rhythmOfUse(
   { recipeId }: RecipeVersion,
@@ -102,7 +110,7 @@ function rhythmOfUse(
     rhythmId: stamp.id,
     headId,
     name: null,
-    of: { recipeId },
+    of: isUnnamed(recipeId) ? { sort: SORT_OF[recipeId] } : { recipeId },
     when,
     startsOn: when.every === 'days' ? lastOn : today,
     until: null,
