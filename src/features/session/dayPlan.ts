@@ -1,13 +1,13 @@
-import { t } from '@lingui/core/macro';
 import { addDays, type CalendarDay } from '@/core/base/measures';
 import type { HeadHistory, DayTreatment, WashRun } from '@/core/hair/history';
-import { contactAt, patchTestDays, rulesOfHead, choicesOf, PLAN_RULES } from '@/core/plan/agenda';
+import { contactAt, rulesOfHead, choicesOf, PLAN_RULES } from '@/core/plan/agenda';
 import type { Beat } from '@/core/plan/planning';
 import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/plan/washday';
-import { newestVersions, usedVersion } from '@/core/recipe/larder';
-import { firstUsePermit, judge, patchTestOf } from '@/core/recipe/safety';
+import { newestVersions, usedVersion, usesOf } from '@/core/recipe/larder';
+import { judge } from '@/core/recipe/safety';
 import type { RecipeVersion, Head } from '@/core/records/shapes';
 import { verdictOf } from '../shared/verdictOf';
+import { whyNotToday, type WhyNot } from '../shared/whyNotToday';
 
 /** What a run is made of, before it has begun. */
 export type RunSetting = Pick<
@@ -54,40 +54,22 @@ export function settingOf(
   };
 }
 
-/** A mask that may not go on today, and why; `isTest`: a patch test is all that it lacks. */
-export interface LeftOut {
+/** A mask that may not go on today, and why. */
+export interface LeftOut extends WhyNot {
   readonly version: RecipeVersion;
-  readonly why: string;
-  readonly isTest: boolean;
 }
 
 /** The masks that may go on this head today, and why others may not. */
 export function offered(
   head: Head,
-  { recipes, larder, patchTests, sessions, planSettings }: HeadHistory,
+  history: HeadHistory,
   today: CalendarDay,
 ): {
   readonly masks: readonly RecipeVersion[];
   readonly left: readonly LeftOut[];
 } {
-  const masks = newestVersions(recipes).filter(({ use, alsoAs = [] }) => [use, ...alsoAs].includes('mask'));
-  const testDays = patchTestDays(planSettings, head.headId);
-  const whyNot = (version: RecipeVersion): Pick<LeftOut, 'why' | 'isTest'> | null => {
-    const judged = judge(version.lines, head, larder, { strained: version.strained });
-    if (!judged.ok)
-      return { why: t`${{ versionName: version.name }} is not understood well enough.`, isTest: false };
-    const [stop] = judged.value.stops;
-    if (stop) return { why: `${version.name}: ${stop.text}`, isTest: false };
-    const usedBefore = sessions.some(({ recipeId }) => recipeId === version.recipeId);
-    const first = firstUsePermit(
-      patchTestOf(version.recipeId, head.headId, patchTests),
-      usedBefore,
-      today,
-      testDays,
-    );
-    return first.may ? null : { why: `${version.name}: ${first.why}`, isTest: true };
-  };
-  const judged = masks.map((version) => ({ version, why: whyNot(version) }));
+  const masks = newestVersions(history.recipes).filter((version) => usesOf(version).includes('mask'));
+  const judged = masks.map((version) => ({ version, why: whyNotToday(version, head, history, today) }));
   return {
     masks: judged.filter(({ why }) => why === null).map(({ version }) => version),
     left: judged.flatMap(({ version, why }) => (why === null ? [] : [{ version, ...why }])),

@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
-import { formatDay, type CalendarDay } from '@/core/base/measures';
-import { placedBy } from '@/core/plan/agenda';
+import { addDays, formatDay, type CalendarDay } from '@/core/base/measures';
+import { placedBy, PLAIN_WASH_ID } from '@/core/plan/agenda';
 import type { Beat } from '@/core/plan/planning';
-import type { Decision, Slot, StoredRecord } from '@/core/records/shapes';
-import { newStamp } from '../shared/stamp';
-import { useAddRecords } from '../shared/useAddRecords';
-import { useHistory } from '../shared/useHistory';
+import type { Decision, RecipeVersion, Slot, StoredRecord } from '@/core/records/shapes';
+import { newStamp } from './stamp';
+import { useAddRecords } from './useAddRecords';
+import { useHistory } from './useHistory';
 
 type Wish = Pick<Decision, 'day' | 'slot' | 'what' | 'recipeId' | 'overnight'>;
 
@@ -17,6 +17,8 @@ export interface Decisions {
   readonly swap: (beat: Beat, recipeId: string, name: string) => void;
   readonly skip: (beat: Beat) => void;
   readonly add: (day: CalendarDay, recipeId: string, name: string, slot?: Slot, overnight?: boolean) => void;
+  /** Oil on the first of these days for the night, and the wash that takes it out where none is planned. */
+  readonly oilTonight: (oil: RecipeVersion, hasWash: boolean) => void;
 }
 
 export function useDecisions(headId: string, from: CalendarDay): Decisions {
@@ -79,6 +81,14 @@ export function useDecisions(headId: string, from: CalendarDay): Decisions {
       decide(
         [{ ...place(day, slot, recipeId), ...(overnight ? { overnight: true } : {}) }],
         t`${name} is put on ${{ on: on(day) }}.`,
+      ),
+    oilTonight: ({ recipeId, name }, hasWash) =>
+      decide(
+        [
+          { ...place(from, 'pre-poo', recipeId), overnight: true },
+          ...(hasWash ? [] : [place(addDays(from, 1), 'main', PLAIN_WASH_ID)]),
+        ],
+        t`${name} tonight, washed out tomorrow.`,
       ),
   };
 }

@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { addDays, failed, formatDay, ok, type CalendarDay, type Result } from '@/core/base/measures';
 import { readingOf } from '@/core/hair/checks';
-import { isUnnamed, UNNAMED } from '@/core/recipe/larder';
+import { UNNAMED } from '@/core/recipe/larder';
 import { sessionSchema, type EventKind, type Head, type StoredRecord } from '@/core/records/shapes';
 import { Button, FieldGroup, Screen, Small } from '@/ui';
 import { numberFrom } from '../shared/amounts';
@@ -127,9 +127,7 @@ export const LogTreatmentScreen = withHead<{ recipeId?: string | undefined }>(fu
         <Button tone="main" label={t`Log treatment`} onPress={save} testID="save-log" />
         <Button label={t`Back`} onPress={() => (router.canGoBack() ? router.back() : router.navigate('/'))} />
       </View>
-      {draft.when === 'today' || draft.when === 'yesterday' || draft.when === 'day' ? null : (
-        <Small>{t`The day counts as about right.`}</Small>
-      )}
+      {isExact(draft) ? null : <Small>{t`The day counts as about right.`}</Small>}
       <NotSavedYet state={formState} />
     </Screen>
   );
@@ -140,6 +138,11 @@ type Larder = ReturnType<typeof useHistory>['larder'];
 function usualMinutes(what: string, larder: Larder): string {
   const minutes = larder.lastVersion(what)?.contactMinutes;
   return minutes === undefined ? '' : String(minutes);
+}
+
+/** Whether the day is known, and not only about when. */
+function isExact({ when }: Pick<LogDraft, 'when'>): boolean {
+  return when === 'today' || when === 'yesterday' || when === 'day';
 }
 
 function dayOf({ when, day }: LogDraft, today: CalendarDay): CalendarDay | null {
@@ -168,10 +171,9 @@ function recordsOf(
   const session = sessionOf(recipe, head.headId, day);
   const parsed = sessionSchema.safeParse({
     ...session,
-    ...(isUnnamed(recipe.recipeId) ? { recipeRecordId: undefined } : {}),
     contactMinutes: minutes.trim() === '' ? session.contactMinutes : numberFrom(minutes),
     note,
-    ...(when === 'today' || when === 'yesterday' || when === 'day' ? {} : { about: true }),
+    ...(isExact({ when }) ? {} : { about: true }),
   });
   return parsed.success
     ? ok([parsed.data, ...feels])

@@ -2,22 +2,19 @@ import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { addDays, daysBetween, formatDay, sum, type CalendarDay } from '@/core/base/measures';
-import { shedCounts, stylesWorn, type ShedCount } from '@/core/hair/checks';
+import { SHED_ORDINARY_PER_DAY, shedCounts, stylesWorn, type ShedCount } from '@/core/hair/checks';
 import { halfWords, rateOf, rateRatio } from '@/core/hair/evidence';
 import { firstUses, type HeadHistory } from '@/core/hair/history';
+import { Z90 } from '@/core/hair/state';
 import type { EventKind } from '@/core/records/shapes';
 import { Body, Button, Heading, Small, useWidth } from '@/ui';
 import { SignalChart } from '@/ui/charts/SignalChart';
 import { eventWords } from './eventWords';
 
 const HEIGHT = 178;
-/** Shed hairs a day that are ordinary (American Academy of Dermatology). */
-const ORDINARY = { low: 50, high: 100 } as const;
 const SHOWN_DAYS = 364;
 /** The latest changes that are asked about, beside which a count can show something. */
 const MOST_CHANGES = 3;
-/** Of ninety in a hundred, to one standard deviation. */
-const Z90 = 1.645;
 
 interface Change {
   readonly day: CalendarDay;
@@ -61,10 +58,10 @@ function Shed({ counts, history, today, width }: ShedProps) {
     const { perDay, low, high } = rateOf([count]);
     return { at: at(count.day), mean: perDay, sd: (high - low) / (2 * Z90), off: false };
   });
-  const most = Math.max(1.5 * ORDINARY.high, ...points.map(({ mean, sd }) => mean + sd));
+  const most = Math.max(1.5 * SHED_ORDINARY_PER_DAY.high, ...points.map(({ mean, sd }) => mean + sd));
   const perDay = sum(counts.map(({ pieces }) => pieces)) / sum(counts.map(({ days }) => days));
   const changes = changesOf(history).filter(({ day }) => day >= from);
-  const words = t`About ${{ perDay: Math.round(perDay) }} a day over ${{ count: counts.length }} counts; ${{ low: ORDINARY.low }} to ${{ high: ORDINARY.high }} is ordinary.`;
+  const words = t`About ${{ perDay: Math.round(perDay) }} a day over ${{ count: counts.length }} counts; ${{ low: SHED_ORDINARY_PER_DAY.low }} to ${{ high: SHED_ORDINARY_PER_DAY.high }} is ordinary.`;
   return (
     <>
       <Small className="text-ink">{words}</Small>
@@ -77,7 +74,7 @@ function Shed({ counts, history, today, width }: ShedProps) {
           height={HEIGHT}
           lastDay={at(today)}
           domain={[0, most]}
-          lane={ORDINARY}
+          lane={SHED_ORDINARY_PER_DAY}
           path={points}
           ahead={[]}
           measurements={points}
@@ -85,7 +82,10 @@ function Shed({ counts, history, today, width }: ShedProps) {
           events={history.events.flatMap(({ day, what }) =>
             day >= from && CHANGES.has(what) ? [at(day)] : [],
           )}
-          values={[0, ORDINARY.low, ORDINARY.high].map((value) => ({ value, text: String(value) }))}
+          values={[0, SHED_ORDINARY_PER_DAY.low, SHED_ORDINARY_PER_DAY.high].map((value) => ({
+            value,
+            text: String(value),
+          }))}
           days={[from, today].map((day) => ({
             at: at(day),
             text: day === today ? t`today` : formatDay(day, 'd MMM'),

@@ -10,6 +10,7 @@ import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { ComplaintLine } from '../shared/ComplaintLine';
 import { HeadPicker } from '../shared/HeadPicker';
 import { placeLabels } from '../shared/headWords';
+import { needReason } from '../shared/needReason';
 import { ReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
 import { useHistory } from '../shared/useHistory';
@@ -42,7 +43,7 @@ function StrandView({ head, state }: { head: Head; state: HairState }) {
       before={<StrandTabs here="/strand" />}
       over={`${head.name} · ${count === 0 ? t`no reading yet` : plural(count, { one: '# reading', other: '# readings' })}`}
       headline={state.need.headline}
-      reason={[state.need.complaint?.reason, state.need.reasons.at(-1)].filter(Boolean).join(' ')}
+      reason={needReason(state.need)}
       side={<Why head={head} state={state} />}
     >
       <HeadPicker />

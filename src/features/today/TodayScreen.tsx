@@ -12,6 +12,7 @@ import { ComplaintLine } from '../shared/ComplaintLine';
 import { Dues } from '../shared/Dues';
 import { Entry } from '../shared/Entry';
 import { HeadPicker } from '../shared/HeadPicker';
+import { needReason } from '../shared/needReason';
 import { PatchTestsDue } from '../shared/PatchTests';
 import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
@@ -43,7 +44,7 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
     <Screen
       over={`${head.name} · ${formatDay(today, 'EEEE d MMMM')}`}
       headline={state.need.headline}
-      reason={reasonOf(state.need)}
+      reason={needReason(state.need)}
       side={<Aside reasons={state.need.reasons} dues={referral === null ? plan.dues : []} />}
     >
       {referral ? <Referral>{referral}</Referral> : null}
@@ -66,11 +67,6 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
       <Ways head={head} now={now} />
     </Screen>
   );
-}
-
-/** What the checks say to what troubles her, and what to do; else only what to do. */
-function reasonOf({ complaint, reasons }: HeadAnswer['state']['need']): string | undefined {
-  return complaint?.reason ? `${complaint.reason} ${reasons.at(-1) ?? ''}` : reasons.at(-1);
 }
 
 /** An empty day is restful, not blank. */

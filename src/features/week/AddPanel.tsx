@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import { formatDay, weekdayOrDate, type CalendarDay } from '@/core/base/measures';
 import { SLOT_OF_USE } from '@/core/plan/agenda';
+import { usesOf } from '@/core/recipe/larder';
 import type { RecipeVersion, Slot } from '@/core/records/shapes';
 import { Small } from '@/ui';
 import { recipeUseWords } from '../shared/beatWords';
@@ -16,8 +17,6 @@ interface Place {
   readonly slot: Slot;
   readonly overnight: boolean;
 }
-
-const usesOf = ({ use, alsoAs = [] }: RecipeVersion) => [...new Set([use, ...alsoAs])];
 
 /** Where a recipe can be put on a day: once for each of its uses, and for the night as well before a shampoo. */
 function placesOf(recipe: RecipeVersion): Place[] {

@@ -2,6 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { OwnPart } from '@/core/plan/scheduling';
+import { usesOf } from '@/core/recipe/larder';
 import { Button, Heading, LabelledChoice, Strong } from '@/ui';
 import { useLarder } from '../shared/useLarder';
 
@@ -13,7 +14,7 @@ export function OwnRhythm({ onTry }: { onTry: (own: readonly OwnPart[]) => void 
   const [parts, setParts] = useState<readonly OwnPart[]>([]);
   const [recipeId, setRecipeId] = useState<string | null>(null);
   const [everyDays, setEveryDays] = useState<number>(7);
-  const masks = larder.recipes.filter(({ use }) => use === 'mask');
+  const masks = larder.recipes.filter((recipe) => usesOf(recipe).includes('mask'));
   const nameOf = (id: string) => masks.find((recipe) => recipe.recipeId === id)?.name ?? id;
   return (
     <View className="gap-3 pt-2">

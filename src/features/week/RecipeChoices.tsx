@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { classifyVersion } from '@/core/recipe/classification';
+import { usesOf } from '@/core/recipe/larder';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { Button, Small, Strong } from '@/ui';
 import { kindInWords, recipeUseWords } from '../shared/beatWords';
@@ -30,8 +31,7 @@ export function RecipeChoices({ label, except, actions, note, masksOnly = false 
   const larder = useLarder();
   const { head } = useWeek();
   const shown = larder.recipes.filter(
-    ({ use, alsoAs = [], recipeId }) =>
-      recipeId !== except && (!masksOnly || [use, ...alsoAs].includes('mask')),
+    (recipe) => recipe.recipeId !== except && (!masksOnly || usesOf(recipe).includes('mask')),
   );
   if (shown.length === 0) return <Small>{t`There is no other recipe: save one first.`}</Small>;
   return (
@@ -44,8 +44,10 @@ export function RecipeChoices({ label, except, actions, note, masksOnly = false 
               <Strong>{recipe.name}</Strong>
               {verdict.ok ? (
                 <Small>
-                  {[recipe.use, ...(recipe.alsoAs ?? [])].map((use) => recipeUseWords()[use]).join(', ')} ·{' '}
-                  {kindInWords(verdict.value.kind, verdict.value.strength)}
+                  {usesOf(recipe)
+                    .map((use) => recipeUseWords()[use])
+                    .join(', ')}{' '}
+                  · {kindInWords(verdict.value.kind, verdict.value.strength)}
                 </Small>
               ) : null}
             </View>

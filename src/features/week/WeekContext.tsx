@@ -3,7 +3,7 @@ import type { CalendarDay } from '@/core/base/measures';
 import type { Beat, Plan } from '@/core/plan/planning';
 import type { WhatIfQuestion } from '@/core/plan/scheduling';
 import type { Head } from '@/core/records/shapes';
-import type { Decisions } from './useDecisions';
+import type { Decisions } from '../shared/useDecisions';
 import type { WhatIf } from './useWhatIf';
 
 /** What the parts of the week share. */

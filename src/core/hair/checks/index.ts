@@ -2,7 +2,15 @@ export { countLogLikelihood, type Count } from './counts';
 export { isDryReadingDay, isDryReadingDue } from './dryReading';
 export { measurementsOf, type Measurement, type TestId } from './measure';
 export { usualDryMinutes, type HairFacts, type PorosityIndex } from './porosityIndex';
-export { FEEL, POROSITY_TESTS, SHED_REFERRAL_PER_DAY, SIGNS, STRETCH, TALLY } from './protocols';
+export {
+  FEEL,
+  POROSITY_TESTS,
+  SHED_ORDINARY_PER_DAY,
+  SHED_REFERRAL_PER_DAY,
+  SIGNS,
+  STRETCH,
+  TALLY,
+} from './protocols';
 export {
   BLANK_DRAFT,
   BLANK_STRAND,

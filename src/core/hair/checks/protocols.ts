@@ -52,5 +52,7 @@ export const POROSITY_TESTS = {
   sink: { value: { floats: -0.7, hovers: 0, sinks: 0.7 }, afterMinutes: 4, sd: 1.3 },
 } as const;
 
-/** Shed hairs a day above which the app speaks of a doctor; 50 to 100 a day is ordinary (American Academy of Dermatology). */
+/** Shed hairs a day that are ordinary (American Academy of Dermatology). */
+export const SHED_ORDINARY_PER_DAY = { low: 50, high: 100 } as const;
+/** Shed hairs a day above which the app speaks of a doctor. */
 export const SHED_REFERRAL_PER_DAY = 150;

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { daysBetween, mean } from '../../base/measures';
 import { tallyTotals, type Measured, type Reading, type ScalpSign } from '../../records/shapes';
-import { SHED_REFERRAL_PER_DAY } from './protocols';
+import { SHED_ORDINARY_PER_DAY, SHED_REFERRAL_PER_DAY } from './protocols';
 import { shedCounts } from './shed';
 import { scalpWords } from './signWords';
 
@@ -11,8 +11,8 @@ const DOCTORS_SIGNS: readonly ScalpSign[] = ['tender', 'sores', 'patches', 'pain
 const RISE = {
   /** Shed hairs a day against her own earlier counts. */
   factor: 2,
-  /** Below this a rise is no matter for anybody; 50 to 100 a day is ordinary (American Academy of Dermatology). */
-  fromPerDay: 100,
+  /** Below this a rise is no matter for anybody. */
+  fromPerDay: SHED_ORDINARY_PER_DAY.high,
   /** Counts that the earlier rate rests on, at least. */
   earlierCounts: 2,
   /** How long a reading keeps asking for a doctor, days. */

@@ -2,26 +2,22 @@ import { plural, t } from '@lingui/core/macro';
 import { perLanguage } from '../../base/language';
 import { rounded, sum } from '../../base/measures';
 import type { Complaint, SignalId } from '../../records/shapes';
-import { SHED_REFERRAL_PER_DAY, type ShedCount } from '../checks';
+import { SHED_ORDINARY_PER_DAY, SHED_REFERRAL_PER_DAY, type ShedCount } from '../checks';
 import type { ComplaintAnswer, SignalState } from '../state';
 
 /** Probability from which a reading is said to show it, or to speak against it. */
 const SHOWS = 0.5;
 const AGAINST = 0.65;
-/** Shed hairs a day up to which shedding is ordinary (American Academy of Dermatology). */
-const ORDINARY_SHED = 100;
 /** The latest counts, which speak of now. */
 const LATEST_COUNTS = 3;
 
 interface ComplaintWords {
   /** Her own words, as the beginning of the answer. */
   readonly told: string;
-  /** Where the checks agree. */
-  readonly shown: string;
   /** Where nothing was measured that could tell. */
   readonly unknown: string;
-  /** Where the checks say otherwise: what they say, and what would settle it. */
-  readonly against: string;
+  /** Where the checks agree, and where they say otherwise: what they say, and what would settle it. Null where none measures it. */
+  readonly checked: Readonly<Record<'shown' | 'against', string>> | null;
   /** What to do meanwhile. */
   readonly meanwhile: string;
 }
@@ -29,79 +25,92 @@ interface ComplaintWords {
 const complaintWords = perLanguage((): Readonly<Record<Complaint, ComplaintWords>> => ({
   breaks: {
     told: t`You say it breaks`,
-    shown: t`It breaks, and your counts show it`,
     unknown: t`No count can show that yet; counts at the next two detangles would.`,
-    against: t`Your counts look ordinary. Two more would settle it.`,
+    checked: {
+      shown: t`It breaks, and your counts show it`,
+      against: t`Your counts look ordinary. Two more would settle it.`,
+    },
     meanwhile: t`Detangle with plenty of slip, from the ends, and leave heat and tight styles alone.`,
   },
   sheds: {
     told: t`You say it sheds`,
-    shown: t`It sheds more than is usual`,
     unknown: t`No count can show that yet; the ball of the next two detangles would.`,
-    against: t`What you counted is ordinary: 50 to 100 a day. Two more counts would settle it.`,
+    checked: {
+      shown: t`It sheds more than is usual`,
+      against: t`What you counted is ordinary: 50 to 100 a day. Two more counts would settle it.`,
+    },
     meanwhile: t`Count bulbs apart from broken pieces. Sudden or patchy loss is for a doctor.`,
   },
   dry: {
     told: t`You say it's dry`,
-    shown: t`It's dry, and your checks show it`,
     unknown: t`No check can show that yet; a stretch check would tell dry from over-firm.`,
-    against: t`By its stretch it isn't too firm. A check when it's dry would settle it.`,
+    checked: {
+      shown: t`It's dry, and your checks show it`,
+      against: t`By its stretch it isn't too firm. A check when it's dry would settle it.`,
+    },
     meanwhile: t`Moisture on wash days, and oil on the ends while it's damp.`,
   },
   tangles: {
     told: t`You say it tangles`,
-    shown: t`It tangles, and your checks show it`,
     unknown: t`No check shows that yet; slip and tangles after the next wash would.`,
-    against: t`Your last checks found few tangles. The next wash would settle it.`,
+    checked: {
+      shown: t`It tangles, and your checks show it`,
+      against: t`Your last checks found few tangles. The next wash would settle it.`,
+    },
     meanwhile: t`Detangle before the wash, in sections, with oil or conditioner.`,
   },
   frizz: {
     told: t`You say it frizzes`,
-    shown: t`It frizzes, and your checks show it`,
     unknown: t`No check measures frizz itself; a stretch check tells whether it's moisture it lacks.`,
-    against: t`By its stretch it's in the comfort zone. The air may do it; a check on a dry day would tell.`,
+    checked: {
+      shown: t`It frizzes, and your checks show it`,
+      against: t`By its stretch it's in the comfort zone. The air may do it; a check on a dry day would tell.`,
+    },
     meanwhile: t`Leave it alone while it dries, and seal the ends.`,
   },
   limp: {
     told: t`You say it's limp`,
-    shown: t`It's too soft, and your checks show it`,
     unknown: t`No check can show that yet; a stretch check would.`,
-    against: t`By its stretch it isn't too soft. Build-up may do it; a stretch check after a wash would settle it.`,
+    checked: {
+      shown: t`It's too soft, and your checks show it`,
+      against: t`By its stretch it isn't too soft. Build-up may do it; a stretch check after a wash would settle it.`,
+    },
     meanwhile: t`Wash out what has built up before adding anything.`,
   },
   stiff: {
     told: t`You say it's stiff`,
-    shown: t`It's too firm, and your checks show it`,
     unknown: t`No check can show that yet; a stretch check would.`,
-    against: t`By its stretch it isn't too firm. Build-up may do it; a stretch check after a wash would settle it.`,
+    checked: {
+      shown: t`It's too firm, and your checks show it`,
+      against: t`By its stretch it isn't too firm. Build-up may do it; a stretch check after a wash would settle it.`,
+    },
     meanwhile: t`No protein until that's clear; moisture does no harm.`,
   },
   edges: {
     told: t`You say your edges thin`,
-    shown: t`You say your edges thin`,
     unknown: t`No check here measures that; a photo of the same place every month would show it.`,
-    against: t`No check here measures that; a photo of the same place every month would show it.`,
+    checked: null,
     meanwhile: t`Nothing tight on them, no heat. If it goes on, or hurts, ask a doctor.`,
   },
   scalp: {
     told: t`You say your scalp itches or flakes`,
-    shown: t`Your scalp itches or flakes`,
     unknown: t`No check here measures it; note how it looks after each wash.`,
-    against: t`No check here measures it; note how it looks after each wash.`,
+    checked: null,
     meanwhile: t`Leave oils and powders off it. Sores, pain or flakes that stay are for a doctor.`,
   },
   greasy: {
     told: t`You say it gets greasy`,
-    shown: t`You say it gets greasy`,
     unknown: t`No check here measures it; what is left in the hair after a wash tells most.`,
-    against: t`No check here measures it; what is left in the hair after a wash tells most.`,
+    checked: null,
     meanwhile: t`Less oil, none near the roots, and shampoo on the scalp only.`,
   },
   length: {
     told: t`You say it doesn't keep its length`,
-    shown: t`It breaks off about as fast as it grows`,
     unknown: t`A length at the same place every month, and two counts of broken pieces, would tell.`,
-    against: t`Your counts of broken pieces look ordinary. A length at the same place every month would settle it.`,
+    checked: {
+      shown: t`It breaks off about as fast as it grows`,
+      against: t`Your counts of broken pieces look ordinary. A length at the same place every month would settle it.`,
+    },
     meanwhile: t`Keep the ends covered and sealed, and count what breaks.`,
   },
 }));
@@ -123,19 +132,20 @@ export function complaintAnswer(
   shed: readonly ShedCount[],
   tangles: number | null,
 ): ComplaintAnswer {
-  const words = complaintWords()[complaint];
-  const found = foundBy(complaint, signals, shed, tangles);
-  const figure = found === null ? '' : figureOf(complaint, signals, shed);
-  const said = (text: string) => [figure, text].filter(Boolean).join(' ');
-  if (found === 'shown')
-    return { complaint, headline: words.shown, reason: said(''), meanwhile: words.meanwhile, isShown: true };
-  return {
-    complaint,
-    headline: words.told,
-    reason: found === 'against' ? said(words.against) : words.unknown,
-    meanwhile: words.meanwhile,
-    isShown: false,
-  };
+  const { told, unknown, checked, meanwhile } = complaintWords()[complaint];
+  const found = checked === null ? null : foundBy(complaint, signals, shed, tangles);
+  if (checked === null || found === null)
+    return { complaint, headline: told, reason: unknown, meanwhile, isShown: false };
+  const figure = figureOf(complaint, signals, shed);
+  return found === 'shown'
+    ? { complaint, headline: checked.shown, reason: figure, meanwhile, isShown: true }
+    : {
+        complaint,
+        headline: told,
+        reason: [figure, checked.against].filter(Boolean).join(' '),
+        meanwhile,
+        isShown: false,
+      };
 }
 
 function foundBy(
@@ -147,7 +157,7 @@ function foundBy(
   if (complaint === 'sheds') {
     const perDay = shedPerDay(shed);
     if (perDay === null) return null;
-    return perDay > ORDINARY_SHED ? 'shown' : 'against';
+    return perDay > SHED_ORDINARY_PER_DAY.high ? 'shown' : 'against';
   }
   if (complaint === 'tangles') return tangles === null ? null : tangles >= MANY_TANGLES ? 'shown' : 'against';
   const by = TOLD_BY[complaint];

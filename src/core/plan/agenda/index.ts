@@ -12,6 +12,7 @@ export {
   holdsOn,
   rhythmState,
   SLOT_OF_USE,
+  slotsOfUses,
   USE_OF_SLOT,
   windowsOf,
   type Counted,

@@ -35,6 +35,11 @@ export const SLOT_OF_USE: Readonly<Record<RecipeUse, Slot>> = {
   'leave-in': 'leave-in',
 };
 
+/** Where a recipe of these uses can stand in a plan: a mask also as what follows another. */
+export function slotsOfUses(uses: readonly RecipeUse[]): Slot[] {
+  return uses.flatMap((use): Slot[] => (use === 'mask' ? ['main', 'follow-up'] : [SLOT_OF_USE[use]]));
+}
+
 /** Whether a treatment is what a rhythm is about. */
 export function countsFor(of: Rhythm['of'], treatment: Counted): boolean {
   if ('recipeId' in of) return treatment.recipeId === of.recipeId;

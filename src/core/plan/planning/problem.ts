@@ -7,7 +7,7 @@ import { shelfOf, type ShelfItem } from '../../kitchen/batches';
 import { leadTasksOf } from '../../kitchen/methods';
 import { costOf } from '../../kitchen/pantry';
 import { classifyVersion, doseOf, STRONG_FROM, type Verdict } from '../../recipe/classification';
-import { newestVersions, remainingGrams, type Larder, type WeighedLine } from '../../recipe/larder';
+import { newestVersions, remainingGrams, usesOf, type Larder, type WeighedLine } from '../../recipe/larder';
 import { judge, patchTestOf, patchTestState } from '../../recipe/safety';
 import {
   SIGNAL_IDS,
@@ -16,7 +16,6 @@ import {
   type Decision,
   type Head,
   type PantryItem,
-  type RecipeUse,
   type RecipeVersion,
   type Rhythm,
   type School,
@@ -38,6 +37,7 @@ import {
   rhythmOf,
   rhythmState,
   SLOT_OF_USE,
+  slotsOfUses,
   windowsOf,
   type RhythmState,
   type RhythmWindow,
@@ -379,7 +379,7 @@ function asFarAs({ from, to, wanted }: RhythmWindow, last: CalendarDay): number 
 function slotsOf(of: Rhythm['of'], treatments: readonly Treatment[]): Slot[] {
   if ('recipeId' in of) {
     const uses = treatments.find(({ recipeId }) => recipeId === of.recipeId)?.uses ?? [];
-    return uses.flatMap((use): Slot[] => (use === 'mask' ? ['main', 'follow-up'] : [SLOT_OF_USE[use]]));
+    return slotsOfUses(uses);
   }
   switch (of.sort) {
     case 'main':
@@ -392,8 +392,4 @@ function slotsOf(of: Rhythm['of'], treatments: readonly Treatment[]): Slot[] {
     default:
       return [SLOT_OF_USE[of.sort]];
   }
-}
-
-function usesOf({ use, alsoAs = [] }: Pick<RecipeVersion, 'use' | 'alsoAs'>): RecipeUse[] {
-  return [...new Set([use, ...alsoAs])];
 }

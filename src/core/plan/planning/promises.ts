@@ -1,7 +1,7 @@
 import { plural, t } from '@lingui/core/macro';
 import { addDays, dayRange, daysBetween, formatDay, type CalendarDay } from '../../base/measures';
 import type { Slot } from '../../records/shapes';
-import { isSmall, PLAN_RULES, sortWords, SLOT_OF_USE, FIXED_RULES, countsFor, USE_OF_SLOT } from '../agenda';
+import { isSmall, PLAN_RULES, slotsOfUses, sortWords, FIXED_RULES, countsFor, USE_OF_SLOT } from '../agenda';
 import { draftOf, freeMinutesOn, minutesOf, washWindow, type PlanDraft } from './draft';
 import { breachesOf } from './permits';
 import type { HeadProblem, PlanProblem, RhythmDemand, Treatment, UnmetRule } from './plan';
@@ -111,8 +111,7 @@ function gapOf(head: HeadProblem, { rhythm, says, slots }: RhythmDemand): Omit<G
   };
 }
 
-const isFor = ({ uses }: Treatment, slot: Slot) =>
-  uses.some((use) => SLOT_OF_USE[use] === slot || (use === 'mask' && slot === 'follow-up'));
+const isFor = ({ uses }: Treatment, slot: Slot) => slotsOfUses(uses).includes(slot);
 
 /** Protein before a style goes in and when it comes out, where that is her rule. */
 function styleGaps(problem: PlanProblem, head: HeadProblem, drafts: readonly PlanDraft[]): Gap[] {

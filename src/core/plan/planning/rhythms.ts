@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
-import { countsFor, holdsOn, isSmall } from '../agenda';
+import { countsFor, holdsOn, isSmall, type RhythmWindow } from '../agenda';
 import { countedAs, moving, type PlanDraft } from './draft';
 import type { HeadProblem, RhythmDemand } from './plan';
 import type { Span } from './span';
@@ -26,17 +26,21 @@ export function washDayOf({
   return slot === 'pre-poo' && overnight ? addDays(day, 1) : day;
 }
 
-/** Days of a stretch on which what is asked for is planned. */
-export function daysKept(
+/** What of a plan meets a rhythm within a stretch. */
+function meeting(
   { rhythm }: RhythmDemand,
-  { from, to }: { readonly from: CalendarDay; readonly to: CalendarDay },
+  { from, to }: Pick<RhythmWindow, 'from' | 'to'>,
   drafts: readonly PlanDraft[],
-): number {
-  const days = drafts.filter(
+): PlanDraft[] {
+  return drafts.filter(
     (draft) => draft.day >= from && draft.day <= to && countsFor(rhythm.of, countedAs(draft)),
   );
-  return new Set(days.map(({ day }) => day)).size;
 }
+
+const daysOf = (drafts: readonly PlanDraft[]) => new Set(drafts.map(({ day }) => day)).size;
+
+/** Days of a stretch on which what is asked for is planned. */
+export const daysKept = (...of: Parameters<typeof meeting>): number => daysOf(meeting(...of));
 
 /** Washes of the plan that what goes with each wash does not go with. */
 export function washesWithout({ rhythm }: RhythmDemand, drafts: readonly PlanDraft[]): PlanDraft[] {
@@ -60,6 +64,7 @@ export function rhythmShort(
   drafts: readonly PlanDraft[],
   { start, end }: Span,
 ): number {
+  if (rhythms.length === 0) return 0;
   const acting = moving(drafts);
   let short = 0;
   for (const demand of rhythms) {
@@ -75,8 +80,9 @@ export function rhythmShort(
     }
     for (const window of demand.windows) {
       if (daysBetween(from, window.from) >= end || daysBetween(from, window.to) < start) continue;
-      short += factor * Math.max(0, window.wanted - daysKept(demand, window, acting));
-      if (demand.exact) short += FIRM_FACTOR * Math.max(0, usesIn(demand, window, acting) - window.wanted);
+      const kept = meeting(demand, window, acting);
+      short += factor * Math.max(0, window.wanted - daysOf(kept));
+      if (demand.exact) short += FIRM_FACTOR * Math.max(0, kept.length - window.wanted);
     }
     short +=
       FIRM_FACTOR *
@@ -86,14 +92,4 @@ export function rhythmShort(
       ).length;
   }
   return short;
-}
-
-function usesIn(
-  { rhythm }: RhythmDemand,
-  { from, to }: { readonly from: CalendarDay; readonly to: CalendarDay },
-  drafts: readonly PlanDraft[],
-): number {
-  return drafts.filter(
-    (draft) => draft.day >= from && draft.day <= to && countsFor(rhythm.of, countedAs(draft)),
-  ).length;
 }

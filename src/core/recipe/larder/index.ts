@@ -20,7 +20,7 @@ export {
 } from './parsedLine';
 export { savedLine } from './savedLine';
 export { isUnnamed, UNNAMED, type Unnamed } from './unnamed';
-export { newestVersions, usedVersion } from './versions';
+export { newestVersions, usedVersion, usesOf } from './versions';
 export {
   checkNoCycle,
   failedDepth,

@@ -1,4 +1,9 @@
-import type { RecipeVersion, UsedVersion } from '../../records/shapes';
+import type { RecipeUse, RecipeVersion, UsedVersion } from '../../records/shapes';
+
+/** All that a recipe is used as, what it is first of all leading. */
+export function usesOf({ use, alsoAs = [] }: Pick<RecipeVersion, 'use' | 'alsoAs'>): RecipeUse[] {
+  return [...new Set([use, ...alsoAs])];
+}
 
 /** This version, as what uses it names it. */
 export function usedVersion({ recipeId, version, id }: RecipeVersion): Required<UsedVersion> {
