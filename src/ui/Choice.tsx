@@ -12,7 +12,18 @@ interface ChoiceProps<Value> {
   readonly testID?: string;
 }
 
-/** One of a few, all in sight; arrow keys go through them. */
+/** The space bar takes what has the focus: the press of the element beneath knows it of buttons alone. */
+function onSpace(take: () => void): object {
+  return {
+    onKeyDown: (event: KeyboardEvent) => {
+      if (event.key !== ' ') return;
+      event.preventDefault();
+      take();
+    },
+  };
+}
+
+/** One of a few, all in sight; arrow keys go through them, the space bar takes one. */
 export function Choice<Value extends string | number>({
   label,
   options,
@@ -40,6 +51,7 @@ export function Choice<Value extends string | number>({
             key={option.value}
             value={String(option.value)}
             aria-label={option.hint ? `${option.label}: ${option.hint}` : option.label}
+            {...onSpace(() => onChange(option.value))}
             className={`min-h-target max-w-full justify-center rounded-2xl px-3 py-2 ${chipBox(chosen)}`}
           >
             <Text className={`${chosen ? 'font-strong' : 'font-text'} text-body text-ink`}>

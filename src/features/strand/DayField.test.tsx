@@ -37,6 +37,14 @@ describe('the day of a record', () => {
     expect([chosen(), screen.queryByLabelText('Which day')]).toEqual([today, null]);
   });
 
+  it('is taken with the space bar by who has no pointer', async () => {
+    render(<Form day={today} />);
+    await act(
+      async () => void fireEvent.keyDown(screen.getByRole('radio', { name: 'yesterday' }), { key: ' ' }),
+    );
+    expect(chosen()).toBe(yesterday);
+  });
+
   it('opens on the calendar where the record is of another day', () => {
     render(<Form day="2026-03-01" />);
     expect(screen.getByLabelText<HTMLInputElement>('Which day').value).toBe('2026-03-01');
