@@ -10,6 +10,11 @@ export const eventWords = perLanguage(
     bleach: { label: t`bleach`, note: t`By a licensed stylist, best; it opens and weakens the strand.` },
     dye: { label: t`dye`, note: t`Colour of any lasting kind.` },
     relaxer: { label: t`relaxer`, note: t`By a licensed stylist, best; it breaks bonds for good.` },
+    perm: { label: t`perm`, note: t`Curls or waves set with chemicals; it weakens the strand.` },
+    'heat-damage': {
+      label: t`heat damage`,
+      note: t`Curls that no longer spring back after an iron. It stays until that hair is cut off.`,
+    },
     'style-in': {
       label: t`style goes in`,
       note: t`Braids, twists, locs, a weave. It should not hurt: tight styles pull hair out.`,

@@ -1,5 +1,6 @@
 export { countLogLikelihood, type Count } from './counts';
 export { isDryReadingDay, isDryReadingDue } from './dryReading';
+export { likelihoodsAt, type GridLikelihood } from './likelihood';
 export { measurementsOf, type Measurement, type TestId } from './measure';
 export { usualDryMinutes, type HairFacts, type PorosityIndex } from './porosityIndex';
 export {
@@ -27,7 +28,6 @@ export { ballWords, SHED_IN_BALL, shedCounts, stylesWorn, type ShedCount } from 
 export { feelWords, scalpWords } from './signWords';
 export {
   returnPercentOf,
-  strandErrorSd,
   strandFigures,
   strandsTogether,
   strandsToSettle,
@@ -35,4 +35,5 @@ export {
   type StrandFigures,
   type StrandsTogether,
 } from './strands';
+export { strandShape, snapsAt } from './strandModel';
 export { sectionsOf, TAPS, type Tap } from './taps';

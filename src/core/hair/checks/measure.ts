@@ -1,7 +1,8 @@
 import { plural, t } from '@lingui/core/macro';
-import { mean } from '../../base/measures';
+import { mean, normalCdf } from '../../base/measures';
 import { tallyTotals, type MarkId, type Measured, type SignalId, type Tally } from '../../records/shapes';
 import { logRate, type Count } from './counts';
+import { asGridLikelihood, overGrid, type GridLikelihood } from './likelihood';
 import { porosityIndex, type HairFacts } from './porosityIndex';
 import { FEEL, SIGNS, TALLY } from './protocols';
 import { feelWords, markWords } from './signWords';
@@ -21,6 +22,10 @@ export interface Measurement {
   readonly why: string;
   /** Of a count: what was counted, so that the state can take it for the count it is. */
   readonly count?: Count;
+  /** Of what has no one error for every truth: how probable it is at each firmness. */
+  readonly likelihood?: GridLikelihood;
+  /** It was measured several times over, so that one slip shows. */
+  readonly isOfMany?: boolean;
 }
 
 /** Broken pieces as a measurement of the logarithm of pieces a day. */
@@ -37,6 +42,27 @@ function tallyMeasurement(tally: Tally): Measurement {
     count: { pieces: broken, days },
   };
 }
+
+/** A step of seven stands for all that is rounded to it, the first and the last for all beyond. */
+const feelLikelihoods = new Map<number, GridLikelihood>();
+
+function feelLikelihood(feel: number): GridLikelihood {
+  const known = feelLikelihoods.get(feel);
+  if (known) return known;
+  const { firmnessPerStep, sd, mostSteps } = FEEL;
+  const upTo = (level: number) =>
+    feel >= mostSteps ? 1 : normalCdf(((feel + 0.5) * firmnessPerStep - level) / sd);
+  const downTo = (level: number) =>
+    feel <= -mostSteps ? 0 : normalCdf(((feel - 0.5) * firmnessPerStep - level) / sd);
+  const likelihood = asGridLikelihood(
+    overGrid((level) => Math.log(Math.max(upTo(level) - downTo(level), LEAST_PROBABLE))),
+  );
+  feelLikelihoods.set(feel, likelihood);
+  return likelihood;
+}
+
+/** Nothing that was felt is impossible. */
+const LEAST_PROBABLE = 1e-6;
 
 /** Marks that speak of firmness, and which way more of them points. */
 const FIRM_SIDE: Partial<Record<MarkId, 1 | -1>> = { slip: -1, tangles: 1, shine: -1, clumping: -1 };
@@ -63,8 +89,16 @@ function signsMeasurement(marks: Measured['marks']): Measurement[] {
 export function measurementsOf(reading: Measured, hair: HairFacts): Measurement[] {
   const found: Measurement[] = [];
   if (reading.strands.length > 0) {
-    const { firmness, sd, why } = strandsTogether(reading.strands);
-    found.push({ signal: 'firmness', test: 'stretch', value: firmness, sd, why });
+    const { firmness, sd, why, likelihood } = strandsTogether(reading.strands);
+    found.push({
+      signal: 'firmness',
+      test: 'stretch',
+      value: firmness,
+      sd,
+      why,
+      likelihood,
+      isOfMany: reading.strands.length > 2,
+    });
   }
   if (reading.feel !== null) {
     found.push({
@@ -72,6 +106,7 @@ export function measurementsOf(reading: Measured, hair: HairFacts): Measurement[
       test: 'feel',
       value: reading.feel * FEEL.firmnessPerStep,
       sd: FEEL.sd,
+      likelihood: feelLikelihood(reading.feel),
       why: t`feels ${{ feel: feelWords()[reading.feel + 3] ?? '' }}, one of seven steps from gummy to straw`,
     });
   }

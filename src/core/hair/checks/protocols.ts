@@ -11,22 +11,21 @@ export const STRETCH = {
   stretchPerFirmness: 20,
   /** Return points lost that move firmness by −1. */
   returnPerFirmness: 25,
-  /** What snapping adds, beyond the short stretch itself. */
-  snapFirmness: 0.5,
-  /** The stretch taken when a strand snapped and nobody saw where. */
-  unseenSnapPercent: 15,
+  /** The stretch below which no strand is: it gives a little before it snaps. */
+  leastPercent: 4,
+  /** Firmness at which every second strand snaps before it stops giving, and how much strands differ in that, 1 sd. */
+  snapsFrom: 1.1,
+  snapsSpread: 0.3,
   /** A length read with wet hands, 1 standard deviation, mm. */
   lengthErrorMm: 1,
   /** How much strands of one head differ, 1 sd of firmness. */
   strandSpread: 0.5,
-  /** One strand cannot say more than this, either way. */
-  mostFirmness: 2.5,
-  /** A strand this many errors from the middle of the others counts less, in proportion (Huber's rule). */
-  apartErrors: 2,
+  /** Share of strands that are mistyped, or hair of somebody else. */
+  strayShare: 0.05,
 } as const;
 
 /** Feel, a scale of seven from gummy to straw: each step is half a unit of firmness. */
-export const FEEL = { firmnessPerStep: 0.5, sd: 0.5 } as const;
+export const FEEL = { firmnessPerStep: 0.5, sd: 0.5, mostSteps: 3 } as const;
 
 /**
  * Slip, tangles, shine and clumping, five steps each with 2 in the middle: firm hair slips less, tangles more, shines less and its

@@ -1,13 +1,15 @@
 import { plural, t } from '@lingui/core/macro';
 import { clamp, mean, rounded } from '../../base/measures';
 import type { Strand } from '../../records/shapes';
+import { asGridLikelihood, FIRMNESS_GRID, nearestOnGrid, summaryOf, type GridLikelihood } from './likelihood';
 import { STRETCH } from './protocols';
+import { strandLikelihood } from './strandModel';
 
 export interface StrandFigures {
-  readonly stretchPercent: number;
+  /** Null for a strand that snapped unseen. */
+  readonly stretchPercent: number | null;
   /** Null for a strand that snapped. */
   readonly returnPercent: number | null;
-  readonly firmness: number;
 }
 
 /** stretch % = (stretched − rest)/rest */
@@ -22,37 +24,16 @@ export function returnPercentOf(restMm: number, stretchedMm: number, releasedMm:
 }
 
 export function strandFigures(strand: Strand): StrandFigures {
-  const shortness = (stretchPercent: number) =>
-    (STRETCH.comfortablePercent - stretchPercent) / STRETCH.stretchPerFirmness;
-  const bounded = (firmness: number) => clamp(firmness, -STRETCH.mostFirmness, STRETCH.mostFirmness);
-
+  const { restMm } = strand;
   if (strand.outcome === 'snapped') {
-    const stretchPercent =
-      strand.snappedMm === null
-        ? STRETCH.unseenSnapPercent
-        : stretchPercentOf(strand.restMm, strand.snappedMm);
-    return {
-      stretchPercent,
-      returnPercent: null,
-      firmness: bounded(shortness(stretchPercent) + STRETCH.snapFirmness),
-    };
+    const stretchPercent = strand.snappedMm === null ? null : stretchPercentOf(restMm, strand.snappedMm);
+    return { stretchPercent, returnPercent: null };
   }
-  const { stretchedMm, releasedMm, restMm } = strand;
-  const stretchPercent = stretchPercentOf(restMm, stretchedMm);
-  const returnPercent = returnPercentOf(restMm, stretchedMm, releasedMm);
-  const lost = Math.max(0, STRETCH.comfortableReturnPercent - returnPercent) / STRETCH.returnPerFirmness;
-  return { stretchPercent, returnPercent, firmness: bounded(shortness(stretchPercent) - lost) };
-}
-
-/**
- * Error of one strand's firmness: how strands of one head differ, and the ruler's error on the stretch and, through the length that
- * was stretched, on the return.
- */
-export function strandErrorSd(restMm: number): number {
-  const stretchedByMm = (restMm * STRETCH.comfortablePercent) / 100;
-  const ofStretch = (100 * STRETCH.lengthErrorMm) / restMm / STRETCH.stretchPerFirmness;
-  const ofReturn = (100 * Math.SQRT2 * STRETCH.lengthErrorMm) / stretchedByMm / STRETCH.returnPerFirmness;
-  return Math.hypot(STRETCH.strandSpread, ofStretch, ofReturn);
+  const { stretchedMm, releasedMm } = strand;
+  return {
+    stretchPercent: stretchPercentOf(restMm, stretchedMm),
+    returnPercent: returnPercentOf(restMm, stretchedMm, releasedMm),
+  };
 }
 
 export interface StrandsTogether {
@@ -60,44 +41,48 @@ export interface StrandsTogether {
   readonly sd: number;
   /** How many stand apart from the rest and count less: perhaps mistyped, perhaps of somebody else. */
   readonly apart: number;
+  readonly likelihood: GridLikelihood;
   readonly why: string;
 }
 
-/** Several strands of one reading as one firmness. From three strands on, one that stands apart counts less. */
+/**
+ * Several strands of one reading as one firmness: the likelihood of their raw lengths, with the ruler's error on each and the
+ * difference between strands of one head, as its mean and spread. A strand that stands apart counts less.
+ */
 export function strandsTogether(strands: readonly Strand[]): StrandsTogether {
-  const figures = strands.map(strandFigures);
-  const values = figures.map(({ firmness }) => firmness);
-  const errorSd = strandErrorSd(mean(strands.map(({ restMm }) => restMm)));
-  const middle = medianOf(values);
-  const weights = values.map((value) =>
-    strands.length < 3 ? 1 : Math.min(1, (STRETCH.apartErrors * errorSd) / Math.abs(value - middle)),
+  // Of two nobody can say which one is wrong.
+  const strayShare = strands.length < 3 ? 0 : STRETCH.strayShare;
+  const each = strands.map((strand) => strandLikelihood(strand, strayShare));
+  const likelihood = asGridLikelihood(
+    Array.from({ length: FIRMNESS_GRID.points }, (_, index) => {
+      let together = 0;
+      for (const { at } of each) together += Math.log(Math.max(at[index]!, LEAST));
+      return together;
+    }),
   );
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  const apart = weights.filter((weight) => weight < 0.8).length;
-  const snapped = figures.filter(({ returnPercent }) => returnPercent === null).length;
+  const { mean: firmness, sd, open } = summaryOf(likelihood);
+  const here = nearestOnGrid(firmness);
+  // It rather is mistyped, or of somebody else, than what the others say.
+  const apart = each.filter(({ at, stray }) => stray > at[here]! / 2).length;
+  const figures = strands.map(strandFigures);
+  const snapped = strands.filter(({ outcome }) => outcome === 'snapped').length;
+  const stretches = figures.flatMap(({ stretchPercent }) => stretchPercent ?? []);
   const returns = figures.flatMap(({ returnPercent }) => returnPercent ?? []);
   const parts = [
     plural({ count: strands.length }, { one: '# strand', other: '# strands' }),
-    t`stretch ${{ mean: rounded(mean(figures.map(({ stretchPercent }) => stretchPercent))) }} %`,
+    ...(stretches.length > 0 ? [t`stretch ${{ mean: rounded(mean(stretches)) }} %`] : []),
     ...(returns.length > 0 ? [t`return ${{ mean: rounded(mean(returns)) }} %`] : []),
     ...(snapped > 0 ? [plural(snapped, { one: '# snapped', other: '# snapped' })] : []),
     ...(apart > 0
       ? [plural(apart, { one: '# stands apart and counts less', other: '# stand apart and count less' })]
       : []),
+    ...(open === 'firmer' ? [t`at least this firm`] : []),
   ];
-  return {
-    firmness: values.reduce((sum, value, index) => sum + value * (weights[index] ?? 0), 0) / total,
-    sd: errorSd / Math.sqrt(total),
-    apart,
-    why: parts.join(', '),
-  };
+  return { firmness, sd, apart, likelihood, why: parts.join(', ') };
 }
 
-function medianOf(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = Math.floor(sorted.length / 2);
-  return sorted.length % 2 === 1 ? (sorted[half] ?? 0) : mean(sorted.slice(half - 1, half + 1));
-}
+/** Nothing is impossible. */
+const LEAST = 1e-30;
 
 /** Strands beyond which one sitting gains nothing worth having. */
 const MOST_USEFUL_STRANDS = 12;

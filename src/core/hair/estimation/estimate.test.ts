@@ -9,13 +9,22 @@ import {
   testTally,
 } from '../../lab/testing';
 import { makeLarder } from '../../recipe/larder';
-import type { HeadEvent, Reading } from '../../records/shapes';
+import type { Head, HeadEvent, Reading } from '../../records/shapes';
 import { estimateHair } from './estimate';
 
 const today = calendarDay('2026-05-10');
 const head = testHead({ porosityGuess: 'unknown', freeMinutes: [120, 0, 0, 120, 0, 0, 120] });
 const nothing = testHistory();
 const reading = (id: string, part: Partial<Reading>): Reading => ({ ...testReading(today, {}), id, ...part });
+const testEvent: HeadEvent = {
+  kind: 'event',
+  id: 'done',
+  recordedAt: '2026-05-09T10:00:00Z',
+  headId: head.headId,
+  day: today,
+  what: 'heat',
+  note: '',
+};
 const gummy = Array.from({ length: 5 }, () => testStrand(60, 90, 80));
 const brittle = Array.from(
   { length: 5 },
@@ -144,6 +153,57 @@ describe('the state of a head', () => {
   });
 });
 
+describe('what was done to the hair for good', () => {
+  const bleached = (daysAgo: number, part: Partial<Parameters<typeof testHistory>[0]> = {}) =>
+    estimateHair(
+      head,
+      testHistory({
+        events: [{ ...testEvent, what: 'bleach', day: addDays(today, -daysAgo) }],
+        ...part,
+      }),
+      today,
+    ).signals;
+  const untouched = estimateHair(head, nothing, today).signals;
+
+  it('does not fade: a month and half a year after a bleach the strand is as open, but for what has grown', () => {
+    const [now, month, halfYear] = [0, 30, 180].map(
+      (days) => bleached(days).porosity.mean - untouched.porosity.mean,
+    );
+    expect(now).toBeCloseTo(0.9, 1);
+    expect(month).toBeGreaterThan(0.8);
+    expect(halfYear).toBeGreaterThan(0.5);
+    expect(halfYear).toBeLessThan(month!);
+    expect(bleached(30).porosity.ahead.at(-1)!.mean).toBeGreaterThan(0.65);
+  });
+
+  it('is gone where that hair was cut off: lengths tell', () => {
+    const trimmed = bleached(180, {
+      readings: [reading('cut', { day: addDays(today, -60), lengths: [{ place: 'crown', cm: 9 }] })],
+    });
+    expect(trimmed.porosity.mean).toBeLessThan(bleached(180).porosity.mean - 0.2);
+  });
+
+  it('a day of heat fades, a relaxer does not', () => {
+    const after = (what: 'heat' | 'relaxer') =>
+      estimateHair(head, testHistory({ events: [{ ...testEvent, what, day: addDays(today, -60) }] }), today)
+        .signals.breakage.mean - untouched.breakage.mean;
+    expect(after('heat')).toBeLessThan(0.02);
+    expect(after('relaxer')).toBeGreaterThan(0.35);
+  });
+});
+
+describe('without a cause', () => {
+  it.each([[[]], [['breaks']], [['limp']], [['stiff', 'dry']]] as Head['complaints'][][])(
+    'nothing drifts: hair of which nothing is written down is in twelve weeks as it is now (%j)',
+    (complaints) => {
+      for (const { mean, ahead } of Object.values(
+        estimateHair({ ...head, complaints }, nothing, today).signals,
+      ))
+        expect(ahead.at(-1)!.mean).toBeCloseTo(mean, 9);
+    },
+  );
+});
+
 describe('readings that are not what they seem', () => {
   const steady = [-20, -16, -12, -8, -4].map((back) =>
     reading(`s${back}`, {
@@ -153,7 +213,7 @@ describe('readings that are not what they seem', () => {
   );
   const slip = reading('slip', {
     day: addDays(today, -2),
-    strands: Array.from({ length: 5 }, () => testStrand(60, 168, 160)),
+    strands: Array.from({ length: 5 }, () => testStrand(60, 92, 84)),
   });
 
   it('a mistyped length is marked as off and moves the level little', () => {
@@ -168,7 +228,7 @@ describe('readings that are not what they seem', () => {
     const again = { ...slip, id: 'again', day: addDays(today, -1) };
     const { mean } = estimateHair(head, { ...nothing, readings: [...steady, slip, again] }, today).signals
       .firmness;
-    expect(mean).toBeLessThan(-0.9);
+    expect(mean).toBeLessThan(-0.5);
   });
 
   it('one that was written twice counts once', () => {

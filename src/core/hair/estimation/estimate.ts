@@ -3,13 +3,29 @@ import { newestVersions } from '../../recipe/larder';
 import { SIGNAL_IDS, type Head, type SignalId } from '../../records/shapes';
 import { referralFrom, stylesWorn, TALLY } from '../checks';
 import type { HeadHistory } from '../history';
-import { laneProbabilities, SIGNALS, startingLevel, type HairState, type SignalState } from '../state';
+import {
+  EVENT_STAYS,
+  laneProbabilities,
+  SIGNALS,
+  startingLevel,
+  type DatedMeasurement,
+  type HairState,
+  type SignalState,
+} from '../state';
 import { entangledPairs } from './entangled';
-import type { LevelStep } from './filterRun';
+import type { Lasting, LevelStep } from './filterRun';
 import { estimateLevel } from './levelEstimate';
 import { needOf } from './need';
 import { nextReadings } from './nextReading';
-import { effectSources, timelineOf, withoutDoubles, type EffectSource, type Step } from './timeline';
+import {
+  effectSources,
+  eventsInHair,
+  lengthOn,
+  timelineOf,
+  withoutDoubles,
+  type EffectSource,
+  type Step,
+} from './timeline';
 
 /** Days ahead that the fan is drawn and planned for. */
 export const HORIZON_DAYS = 84;
@@ -42,7 +58,7 @@ export function estimateHair(head: Head, history: HeadHistory, today: CalendarDa
   const signals = Object.fromEntries(
     SIGNAL_IDS.map((signal) => [
       signal,
-      withUnused(estimateSignal(signal, head, steps, sources, today), unused),
+      withUnused(estimateSignal(signal, head, history, steps, sources, today), unused),
     ]),
   ) as Record<SignalId, SignalState>;
   return {
@@ -73,6 +89,7 @@ function withUnused(state: SignalState, unused: readonly EffectSource[]): Signal
 function estimateSignal(
   signal: SignalId,
   head: Head,
+  history: HeadHistory,
   allSteps: readonly Step[],
   sources: readonly EffectSource[],
   today: CalendarDay,
@@ -85,9 +102,12 @@ function estimateSignal(
   const estimate = estimateLevel(
     {
       level: { mean: level, sd: model.startSd },
-      rest: { mean: level / 2, sd: model.restSd },
+      // Without a cause nothing moves: it rests where it is thought to be.
+      rest: { mean: level, sd: model.restSd },
       effects: sources.map((source) => source.prior[signal]),
       dailySd: model.dailySd,
+      restDailySd: model.restDailySd,
+      lasting: lastingEffects(head, history, sources, firstDay, lastDay + HORIZON_DAYS),
       halfLifeGridDays: model.halfLifeGridDays,
       overdispersion: TALLY.overdispersion,
     },
@@ -113,7 +133,7 @@ function estimateSignal(
     path: estimate.past.map(({ day, ...level }) => ({ day: addDays(firstDay, day), ...level })),
     ahead: estimate.ahead.map((ahead, index) => ({ day: addDays(today, index + 1), ...ahead })),
     measurements: steps.flatMap((step, index) =>
-      step.what === 'measure' ? [{ ...step.measurement, off: estimate.off.has(index) }] : [],
+      step.what === 'measure' ? [shown(step.measurement, estimate.off.has(index))] : [],
     ),
     responses: learned.flatMap(({ source, learned: response }) =>
       source.what === 'recipe' ? [{ recipeId: source.recipeId, ...response }] : [],
@@ -127,6 +147,32 @@ function estimateSignal(
     halfLifeRange: { low: estimate.halfLife.low, high: estimate.halfLife.high },
     errorFactor: estimate.errorFactor,
   };
+}
+
+/** A measurement without what only the filter needs. */
+function shown(
+  { likelihood: _, isOfMany: __, ...measurement }: DatedMeasurement,
+  off: boolean,
+): DatedMeasurement {
+  return { ...measurement, off };
+}
+
+/** What was done to the hair for good, and how much of it is in the hair of each day. */
+function lastingEffects(
+  head: Head,
+  history: HeadHistory,
+  sources: readonly EffectSource[],
+  firstDay: CalendarDay,
+  days: number,
+): Lasting[] {
+  const lengthCm = lengthOn(history, head);
+  return sources.flatMap((source, effect): Lasting[] => {
+    const stays = source.what === 'event' ? (EVENT_STAYS[source.event] ?? 0) : 0;
+    if (source.what !== 'event' || stays === 0) return [];
+    const inHair = eventsInHair(source.event, history, lengthCm);
+    const doses = Float64Array.from({ length: days + 1 }, (_, day) => stays * inHair(addDays(firstDay, day)));
+    return [{ effect, doses }];
+  });
 }
 
 function firstDayOf(steps: readonly Step[], today: CalendarDay): CalendarDay {

@@ -1,11 +1,12 @@
 import type { Measurement } from '../checks';
-import { judgedCount, judgedValue, OFF, type Judged } from './judged';
+import { judgedCount, judgedLikelihood, judgedValue, OFF, type Judged } from './judged';
 import {
   levelOf,
   loosen,
   meanOf,
   observe,
   passDay,
+  loosenRest,
   push,
   startState,
   type KalmanState,
@@ -13,6 +14,8 @@ import {
   type Prior,
 } from './kalman';
 import { markOf, type TapeEntry } from './smoother';
+
+type Observed = Pick<Measurement, 'value' | 'sd' | 'count' | 'likelihood' | 'isOfMany'>;
 
 /** What happens to a level, in order. Days are counted from the first. */
 export type LevelStep =
@@ -27,7 +30,7 @@ export type LevelStep =
   | {
       readonly day: number;
       readonly what: 'measure';
-      readonly measurement: Pick<Measurement, 'value' | 'sd' | 'count'>;
+      readonly measurement: Observed;
     };
 
 /** What is taken to be true while a filter runs. */
@@ -39,12 +42,23 @@ export interface Hypothesis {
   readonly dailyFactor: number;
 }
 
+/** What of an effect stays in the hair. */
+export interface Lasting {
+  readonly effect: number;
+  /** How many doses of it the resting level of each day has in it: hair that had them grows out and is cut off. */
+  readonly doses: Float64Array;
+}
+
 /** How a level moves and what is believed of it before any reading. */
 export interface LevelModel {
   readonly level: Prior;
   readonly rest: Prior;
   readonly effects: readonly Prior[];
   readonly dailySd: number;
+  /** 1 sd of what a day moves the resting level by itself: seasons, water, food. */
+  readonly restDailySd: number;
+  /** Effects that do not fade: so much of each moves the resting level, too, from the day on which it happened. */
+  readonly lasting: readonly Lasting[];
   /** Half-lives of a departure from the resting level over which the estimate is averaged, days. */
   readonly halfLifeGridDays: readonly number[];
   /** Of counts; see countLogLikelihood. */
@@ -91,7 +105,9 @@ export class FilterRun {
     for (; this.day <= lastDay; this.day++) {
       if (this.day > 0) {
         passDay(this.state, this.retention, dailySd);
+        loosenRest(this.state, this.model.restDailySd);
         this.recorder?.tape.push({ what: 'day', retention: this.retention });
+        this.drawToDamage();
       }
       for (
         let step = this.steps[this.next];
@@ -101,6 +117,16 @@ export class FilterRun {
         this.take(step);
       this.settle();
       if (this.recorder?.isMarked(this.day)) this.recorder.tape.push(markOf(this.state));
+    }
+  }
+
+  /** Back to where the hair rests is back to where it rests with what was done to it. */
+  private drawToDamage(): void {
+    for (const { effect, doses } of this.model.lasting) {
+      const dose = (1 - this.retention) * (doses[this.day] ?? 0);
+      if (dose === 0) continue;
+      push(this.state, effect, dose);
+      this.recorder?.tape.push({ what: 'push', effect, dose });
     }
   }
 
@@ -151,7 +177,9 @@ export class FilterRun {
     this.waiting.weighed = 0;
   }
 
-  private judge({ value, sd, count }: Pick<Measurement, 'value' | 'sd' | 'count'>): Judged {
+  private judge({ value, sd, count, likelihood, isOfMany = false }: Observed): Judged {
+    if (likelihood)
+      return judgedLikelihood(this.level(), likelihood, sd, this.hypothesis.errorFactor, isOfMany);
     const factor = this.hypothesis.errorFactor ** 2;
     return count
       ? judgedCount(this.level(), count, this.model.overdispersion * factor)

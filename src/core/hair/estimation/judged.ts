@@ -1,4 +1,4 @@
-import { countLogLikelihood, type Count } from '../checks';
+import { countLogLikelihood, likelihoodsAt, type Count, type GridLikelihood } from '../checks';
 import { normalLogDensity, type Moments } from './kalman';
 
 /**
@@ -6,6 +6,8 @@ import { normalLogDensity, type Moments } from './kalman';
  * somebody else): its error is then five times as large. Working assumptions, held to account by docs/model.md's table.
  */
 export const OFF = { share: 0.05, errorFactor: 5 } as const;
+/** Of a reading whose strands stand in for each other: all of them rarely go astray the same way. */
+const OFF_TOGETHER_SHARE = 0.01;
 
 /** A measurement as a filter may take it in, judged by what was expected before it. */
 export interface Judged {
@@ -37,11 +39,55 @@ export function judgedValue(level: Moments, value: number, errorVariance: number
  * variance (assumed density filtering), as the one measurement that would have led there.
  */
 export function judgedCount(before: Moments, count: Count, overdispersion: number): Judged {
-  const moments = posteriorMoments(
+  const meant = countLogLikelihood(count, overdispersion);
+  const wild = countLogLikelihood(count, overdispersion * OFF.errorFactor ** 2);
+  return asOneValue(
     before,
-    countLogLikelihood(count, overdispersion),
-    countLogLikelihood(count, overdispersion * OFF.errorFactor ** 2),
+    posteriorMoments(before, (levels) => {
+      for (let index = 0; index < levels.length; index++) {
+        meantAt[index] = meant(levels[index]!);
+        wildAt[index] = wild(levels[index]!);
+      }
+    }),
   );
+}
+
+/**
+ * What has a likelihood of its own enters the same way. Errors so many times as large flatten it as they would a Gaussian: its
+ * logarithm is divided by their square.
+ * @param sd of the likelihood where it has one, for its weight among hypotheses
+ */
+export function judgedLikelihood(
+  before: Moments,
+  likelihood: GridLikelihood,
+  sd: number,
+  errorFactor: number,
+  isOfMany: boolean,
+): Judged {
+  const wildFactor = errorFactor * OFF.errorFactor;
+  const [constant, wildConstant] = [errorFactor, wildFactor].map(
+    (factor) => -Math.log(Math.sqrt(2 * Math.PI) * sd * factor),
+  ) as [number, number];
+  const [share, wildShare] = [1 / errorFactor ** 2, 1 / wildFactor ** 2];
+  return asOneValue(
+    before,
+    posteriorMoments(
+      before,
+      (levels) => {
+        likelihoodsAt(likelihood, levels, meantAt);
+        for (let index = 0; index < levels.length; index++) {
+          const log = meantAt[index]!;
+          meantAt[index] = constant + share * log;
+          wildAt[index] = wildConstant + wildShare * log;
+        }
+      },
+      isOfMany ? OFF_TOGETHER_SHARE : OFF.share,
+    ),
+  );
+}
+
+/** The one measurement with a Gaussian error that would have led there. */
+function asOneValue(before: Moments, moments: ReturnType<typeof posteriorMoments>): Judged {
   // A count so odd that it would leave the level less certain than before is not taken in.
   const precision = Math.max(1 / moments.variance - 1 / before.variance, 1e-9);
   const value = before.mean + (moments.mean - before.mean) * (1 + 1 / (precision * before.variance));
@@ -59,26 +105,31 @@ export function judgedCount(before: Moments, count: Count, overdispersion: numbe
  */
 const STEP = 0.3;
 const POINTS = Float64Array.from({ length: 41 }, (_, index) => (index - 20) * STEP);
+const levelAt = new Float64Array(POINTS.length);
 const meantAt = new Float64Array(POINTS.length);
-const offAt = new Float64Array(POINTS.length);
+const wildAt = new Float64Array(POINTS.length);
 
-type LogLikelihood = (level: number) => number;
-
-function posteriorMoments({ mean, variance }: Moments, meant: LogLikelihood, wild: LogLikelihood) {
+/** @param fill writes the log-likelihood at each of these levels, as meant and if it is off, into `meantAt` and `wildAt` */
+function posteriorMoments(
+  { mean, variance }: Moments,
+  fill: (levels: Float64Array) => void,
+  offShare: number = OFF.share,
+) {
   const sd = Math.sqrt(variance);
-  const [logMeant, logOff] = [Math.log(1 - OFF.share), Math.log(OFF.share)];
+  for (let index = 0; index < POINTS.length; index++) levelAt[index] = mean + sd * POINTS[index]!;
+  fill(levelAt);
+  const [logMeant, logOff] = [Math.log(1 - offShare), Math.log(offShare)];
   let greatest = -Infinity;
   for (let index = 0; index < POINTS.length; index++) {
     const z = POINTS[index]!;
-    const level = mean + sd * z;
-    meantAt[index] = logMeant + meant(level) - (z * z) / 2;
-    offAt[index] = logOff + wild(level) - (z * z) / 2;
-    greatest = Math.max(greatest, meantAt[index]!, offAt[index]!);
+    meantAt[index] = logMeant + meantAt[index]! - (z * z) / 2;
+    wildAt[index] = logOff + wildAt[index]! - (z * z) / 2;
+    greatest = Math.max(greatest, meantAt[index]!, wildAt[index]!);
   }
   let [total, totalOff, first, second] = [0, 0, 0, 0];
   for (let index = 0; index < POINTS.length; index++) {
     const z = POINTS[index]!;
-    const ofOff = Math.exp(offAt[index]! - greatest);
+    const ofOff = Math.exp(wildAt[index]! - greatest);
     const weight = Math.exp(meantAt[index]! - greatest) + ofOff;
     total += weight;
     totalOff += ofOff;

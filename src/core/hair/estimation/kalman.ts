@@ -70,6 +70,12 @@ export function loosen(state: KalmanState, sd: number): void {
   state.covariance[0] = state.covariance[0]! + sd ** 2;
 }
 
+/** A day moves where the level rests, a little. */
+export function loosenRest(state: KalmanState, dailySd: number): void {
+  const place = REST * state.size + REST;
+  state.covariance[place] = state.covariance[place]! + dailySd ** 2;
+}
+
 /** What an observation did to a state; the smoother runs back over these. */
 export interface Observation {
   /** Value less expected value. */
@@ -133,11 +139,19 @@ export function covarianceOf({ size, covariance }: KalmanState, effect: number, 
   return covariance[row * size + column]!;
 }
 
-/** The part of a state that the passing of days moves, as a state of its own: all that a forecast without pushes needs. */
-export function levelAndRest({ size, mean, covariance }: KalmanState): KalmanState {
+/**
+ * The part of a state that the passing of days moves, as a state of its own: all that a forecast without pushes needs.
+ * @param effects that draw the level on; they are the first, second … of the new state
+ */
+export function partOf({ size, mean, covariance }: KalmanState, effects: readonly number[]): KalmanState {
+  const kept = [LEVEL, REST, ...effects.map((effect) => FIRST_EFFECT + effect)];
   return {
-    size: FIRST_EFFECT,
-    mean: mean.slice(0, FIRST_EFFECT),
-    covariance: Float64Array.of(covariance[0]!, covariance[1]!, covariance[1]!, covariance[size + 1]!),
+    size: kept.length,
+    mean: Float64Array.from(kept, (index) => mean[index]!),
+    covariance: Float64Array.from(
+      kept.flatMap((row) =>
+        kept.map((column) => covariance[Math.min(row, column) * size + Math.max(row, column)]!),
+      ),
+    ),
   };
 }

@@ -12,6 +12,8 @@ const model: LevelModel = {
     { mean: -0.3, sd: 0.3 },
   ],
   dailySd: 0.25,
+  restDailySd: 0,
+  lasting: [],
   halfLifeGridDays: [3, 8, 19],
   overdispersion: 0.1,
 };

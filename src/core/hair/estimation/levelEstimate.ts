@@ -1,7 +1,17 @@
 import type { Estimate } from '../state';
 import { FilterRun, type LevelModel, type LevelStep } from './filterRun';
 import { weighedRuns, type WeighedRun } from './hypotheses';
-import { covarianceOf, effectOf, levelAndRest, levelOf, meanOf, passDay, type Moments } from './kalman';
+import {
+  covarianceOf,
+  effectOf,
+  levelOf,
+  loosenRest,
+  meanOf,
+  partOf,
+  passDay,
+  push,
+  type Moments,
+} from './kalman';
 import { smoothedLevels } from './smoother';
 
 /**
@@ -65,7 +75,7 @@ export function estimateLevel(
       day: markedDays[index] ?? lastDay,
       ...level,
     })),
-    ahead: lookedAhead(runs, weights, model.dailySd, daysAhead),
+    ahead: lookedAhead(runs, weights, model, lastDay, daysAhead),
     effects,
     correlation: (effect, other) => {
       const [one, two] = [effects[effect] ?? NOTHING, effects[other] ?? NOTHING];
@@ -118,16 +128,25 @@ function lookedBack(
 function lookedAhead(
   runs: readonly WeighedRun[],
   weights: readonly number[],
-  dailySd: number,
+  { dailySd, restDailySd, lasting }: LevelModel,
+  lastDay: number,
   days: number,
 ): Estimate[] {
   const states = runs.map(({ run }) => ({
-    state: levelAndRest(run.state),
+    state: partOf(
+      run.state,
+      lasting.map(({ effect }) => effect),
+    ),
     retention: run.retention,
     sd: dailySd * run.hypothesis.dailyFactor,
   }));
-  return Array.from({ length: days }, () => {
-    for (const { state, retention, sd } of states) passDay(state, retention, sd);
+  return Array.from({ length: days }, (_, ahead) => {
+    const doses = lasting.map((each) => each.doses[lastDay + 1 + ahead] ?? 0);
+    for (const { state, retention, sd } of states) {
+      passDay(state, retention, sd);
+      loosenRest(state, restDailySd);
+      doses.forEach((dose, effect) => push(state, effect, (1 - retention) * dose));
+    }
     return mixed(
       states.map(({ state }) => levelOf(state)),
       weights,

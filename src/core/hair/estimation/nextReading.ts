@@ -1,5 +1,5 @@
-import { SIGNAL_IDS, type SignalId } from '../../records/shapes';
-import { FEEL, POROSITY_TESTS, SIGNS, strandErrorSd, TALLY, type TestId } from '../checks';
+import { SIGNAL_IDS, type SignalId, type Strand } from '../../records/shapes';
+import { FEEL, POROSITY_TESTS, SIGNS, strandsTogether, TALLY, type TestId } from '../checks';
 import {
   laneProbabilities,
   SIGNALS,
@@ -9,12 +9,23 @@ import {
 } from '../state';
 import { needProbabilities } from './need';
 
+/** Five springy strands of 80 mm. */
+const FIVE_STRANDS: Strand[] = Array.from({ length: 5 }, () => ({
+  outcome: 'returned',
+  region: null,
+  restMm: 80,
+  stretchedMm: 104,
+  releasedMm: 82,
+}));
+
+let sdOfFive: number | null = null;
+const fiveStrandsSd = () => (sdOfFive ??= strandsTogether(FIVE_STRANDS).sd);
+
 /** A usual reading of each test: what it measures and how well. */
 function usualErrors(breakage: Estimate): Record<TestId, { signal: SignalId; sd: number }> {
-  const strands = { count: 5, restMm: 80 };
   const days = 4;
   return {
-    stretch: { signal: 'firmness', sd: strandErrorSd(strands.restMm) / Math.sqrt(strands.count) },
+    stretch: { signal: 'firmness', sd: fiveStrandsSd() },
     feel: { signal: 'firmness', sd: FEEL.sd },
     signs: { signal: 'firmness', sd: SIGNS.sd },
     // A Poisson count of the pieces to be expected, on the logarithm, with its over-dispersion.

@@ -52,6 +52,24 @@ describe('what happened, in order', () => {
     expect(signals(early)).toBe(signals(readings));
   });
 
+  it('puts a dry reading that was written down before that day’s wash before it, whatever the wash that dried', () => {
+    const washed = testSession('gel', day, { recordedAt: `${day}T18:00:00Z` });
+    const orderOf = (recordedAt: string, session = washed) =>
+      timelineOf(
+        { ...history, events: [], sessions: [session], readings: [{ ...readings[2]!, day, recordedAt }] },
+        sources,
+        today,
+        head,
+      ).map(({ what }) => what);
+    expect(orderOf(`${day}T08:00:00Z`)).toEqual(['measure', 'push']);
+    expect(orderOf(`${day}T21:00:00Z`)).toEqual(['push', 'measure']);
+    // What was written down on another day tells nothing of the hour.
+    expect(orderOf(`${day}T08:00:00Z`, { ...washed, recordedAt: `${today}T08:00:00Z` })).toEqual([
+      'push',
+      'measure',
+    ]);
+  });
+
   it('ends with the day that is asked about', () => {
     expect(timelineOf(history, sources, day, head)).toHaveLength(4);
   });

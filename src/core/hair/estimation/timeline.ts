@@ -1,4 +1,4 @@
-import { addDays, calendarDaySchema, daysBetween, type CalendarDay } from '../../base/measures';
+import { addDays, calendarDaySchema, daysBetween, mean, sum, type CalendarDay } from '../../base/measures';
 import { classifyVersion } from '../../recipe/classification';
 import type { Larder } from '../../recipe/larder';
 import type {
@@ -12,7 +12,16 @@ import type {
 } from '../../records/shapes';
 import { measurementsOf, type HairFacts } from '../checks';
 import type { HeadHistory } from '../history';
-import { EVENT_EFFECTS, hairMassGrams, priorEffect, SIGNALS, type DatedMeasurement } from '../state';
+import {
+  EVENT_EFFECTS,
+  EVENT_SPREAD,
+  hairMassGrams,
+  meanLengthCm,
+  oldHairShare,
+  priorEffect,
+  SIGNALS,
+  type DatedMeasurement,
+} from '../state';
 import { sessionDose } from './dose';
 import type { Prior } from './kalman';
 
@@ -40,7 +49,10 @@ export type Step =
       readonly measurement: DatedMeasurement;
     };
 
-/** Order within one day: events, readings before, sessions, readings after; a dry reading comes last. */
+/**
+ * Order within one day: events, readings before, sessions, readings after; a dry reading comes last, for it is of the hair that was
+ * washed that day. One that was written down on the day before the wash was is of that morning, and stands before it.
+ */
 const ORDER = { event: 0, before: 1, session: 2, after: 3, dry: 4 } as const;
 
 /** What a recipe is expected to do before it has been tried, from its newest version. */
@@ -72,16 +84,17 @@ export function withoutDoubles(readings: readonly Reading[]): Reading[] {
   });
 }
 
-function withSd(meanOf: (signal: SignalId) => number): Record<SignalId, Prior> {
-  return {
-    firmness: { mean: meanOf('firmness'), sd: SIGNALS.firmness.effectSd },
-    breakage: { mean: meanOf('breakage'), sd: SIGNALS.breakage.effectSd },
-    porosity: { mean: meanOf('porosity'), sd: SIGNALS.porosity.effectSd },
+/** @param spread how much it differs between heads, as a share of the effect */
+function withSd(meanOf: (signal: SignalId) => number, spread = 0): Record<SignalId, Prior> {
+  const prior = (signal: SignalId) => {
+    const expected = meanOf(signal);
+    return { mean: expected, sd: Math.hypot(SIGNALS[signal].effectSd, spread * expected) };
   };
+  return { firmness: prior('firmness'), breakage: prior('breakage'), porosity: prior('porosity') };
 }
 
 function eventPrior(kind: EventKind): Record<SignalId, Prior> {
-  return withSd((signal) => EVENT_EFFECTS[kind][signal]);
+  return withSd((signal) => EVENT_EFFECTS[kind][signal], EVENT_SPREAD);
 }
 
 /** What can push this head's level: every recipe it may get and every kind of event it has had. */
@@ -113,6 +126,42 @@ function daysItMayHaveBeen({ day, about, recordedAt }: HeadHistory['sessions'][n
   const off = Math.max(ABOUT.leastDays, Math.round(ABOUT.share * daysBetween(day, told)));
   const latest = told > day ? told : day;
   return [-off, 0, off].map((away) => addDays(day, away)).map((each) => (each > latest ? latest : each));
+}
+
+function isOfTheMorning({ day, moment, recordedAt }: Reading, sessions: HeadHistory['sessions']): boolean {
+  if (moment !== 'dry') return false;
+  const writtenOn = recordedAt.slice(0, 10);
+  // What was corrected or told later says nothing of the hour.
+  return sessions.some(
+    (session) =>
+      session.day === day &&
+      session.corrects === undefined &&
+      session.recordedAt > recordedAt &&
+      session.recordedAt.slice(0, 10) === writtenOn,
+  );
+}
+
+/** How long the hair was on a day, cm: the mean of the last lengths that were measured by then, else what is said of the head. */
+export function lengthOn(history: HeadHistory, head: Head): (day: CalendarDay) => number {
+  const measured = history.readings
+    .filter(({ lengths }) => lengths.length > 0)
+    .map(({ day, lengths }) => ({ day, cm: mean(lengths.map(({ cm }) => cm)) }))
+    .sort((a, b) => (a.day < b.day ? -1 : 1));
+  const told = meanLengthCm(head);
+  return (day) => measured.findLast((each) => each.day <= day)?.cm ?? told;
+}
+
+/** Of the hair of a day: how many of these events it still has in it. */
+export function eventsInHair(
+  kind: EventKind,
+  history: HeadHistory,
+  lengthCm: (day: CalendarDay) => number,
+): (day: CalendarDay) => number {
+  const days = history.events.filter(({ what }) => what === kind).map(({ day }) => day);
+  return (day) => {
+    const cm = lengthCm(day);
+    return sum(days.map((since) => (since > day ? 0 : oldHairShare(cm, daysBetween(since, day)))));
+  };
 }
 
 /** Everything that happened to one head up to a day, in the order in which it happened. */
@@ -158,10 +207,11 @@ export function timelineOf(
   }
   const hair: HairFacts = { hairGrams: hairMassGrams(head) };
   for (const reading of withoutDoubles(history.readings)) {
+    const order = isOfTheMorning(reading, history.sessions) ? ORDER.before : ORDER[reading.moment];
     for (const measurement of measurementsOf(reading, hair)) {
       steps.push({
         day: reading.day,
-        order: ORDER[reading.moment],
+        order,
         what: 'measure',
         measurement: { ...measurement, day: reading.day, readingId: reading.id, off: false },
       });

@@ -19,7 +19,7 @@ type Lengths = Pick<Head, 'lengthCm' | 'lengthsCm'>;
 type HairMassFacts = Lengths & Pick<Head, 'density' | 'strand'>;
 
 /** Each region counts alike (working assumption); one that was not measured is as long as the head is said to be. */
-function meanLengthCm({ lengthCm, lengthsCm }: Lengths): number {
+export function meanLengthCm({ lengthCm, lengthsCm }: Lengths): number {
   return mean(Object.values(lengthsCm).map((own) => own ?? lengthCm));
 }
 

@@ -1,5 +1,5 @@
 export { airAdvice, forecastSchema, type AirDay } from './air';
-export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR } from './hairMass';
+export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR, meanLengthCm } from './hairMass';
 export {
   NEEDS,
   type ComplaintAnswer,
@@ -19,11 +19,14 @@ export {
 } from './hairState';
 export { laneProbabilities } from './lane';
 export { lastingDays, type Lasting } from './lasting';
-export { expectedExcess, normalCdf, normalDensity, Z90 } from './normal';
+export { expectedExcess, normalCdf, normalDensity, Z90 } from '../../base/measures';
 export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
 export { placeInWords } from './placeInWords';
 export {
   EVENT_EFFECTS,
+  EVENT_SPREAD,
+  EVENT_STAYS,
+  oldHairShare,
   priorEffect,
   shownValue,
   SIGNALS,

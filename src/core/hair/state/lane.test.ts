@@ -1,5 +1,5 @@
+import { expectedExcess, normalCdf } from '../../base/measures';
 import { laneProbabilities } from './lane';
-import { expectedExcess, normalCdf } from './normal';
 import { SIGNALS } from './signals';
 
 describe('the normal distribution', () => {

@@ -1,5 +1,5 @@
+import { normalCdf } from '../../base/measures';
 import type { Estimate, LaneProbabilities } from './hairState';
-import { normalCdf } from './normal';
 import type { Lane } from './signals';
 
 /** How probably a level lies below, in and above its lane. */

@@ -24,6 +24,8 @@ export interface SignalModel {
   readonly restSd: number;
   /** 1 sd of what a day adds by itself. */
   readonly dailySd: number;
+  /** 1 sd of what a day moves the resting level: seasons, water, food (working assumption). */
+  readonly restDailySd: number;
   /** Half-lives of a departure from rest over which the estimate is averaged, days; fewer where readings tell less of them. */
   readonly halfLifeGridDays: readonly number[];
   /** 1 sd of a treatment's or an event's effect around its prior. */
@@ -48,9 +50,10 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
         'above',
       ),
       unit: 'from gummy (−2) to straw (+2)',
-      startSd: 0.7,
-      restSd: 0.4,
+      startSd: 1,
+      restSd: 0.5,
       dailySd: 0.25,
+      restDailySd: 0.015,
       halfLifeGridDays: [3, 5, 8, 12, 19, 30],
       effectSd: 0.3,
     },
@@ -75,6 +78,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
       startSd: 0.8,
       restSd: 0.5,
       dailySd: 0.15,
+      restDailySd: 0.01,
       halfLifeGridDays: [4, 10, 25],
       effectSd: 0.2,
     },
@@ -99,6 +103,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
       startSd: 0.7,
       restSd: 0.5,
       dailySd: 0.05,
+      restDailySd: 0.005,
       halfLifeGridDays: [4, 10, 25],
       effectSd: 0.15,
     },
@@ -168,6 +173,8 @@ export const EVENT_EFFECTS: Record<EventKind, Record<SignalId, number>> = {
   bleach: { firmness: -0.7, breakage: 0.6, porosity: 0.9 },
   dye: { firmness: -0.2, breakage: 0.2, porosity: 0.3 },
   relaxer: { firmness: -0.6, breakage: 0.5, porosity: 0.5 },
+  perm: { firmness: -0.4, breakage: 0.4, porosity: 0.4 },
+  'heat-damage': { firmness: -0.3, breakage: 0.5, porosity: 0.4 },
   'style-in': { firmness: 0, breakage: 0.1, porosity: 0 },
   'style-out': { firmness: 0.1, breakage: 0.2, porosity: 0 },
   'dry-air': { firmness: 0.12, breakage: 0.05, porosity: 0 },
@@ -175,6 +182,33 @@ export const EVENT_EFFECTS: Record<EventKind, Record<SignalId, number>> = {
   'hard-water': { firmness: 0.1, breakage: 0.05, porosity: 0 },
   illness: { firmness: 0, breakage: 0.1, porosity: 0 },
 };
+
+/**
+ * How much of an event's effect stays in the hair that had it, 0 to 1, until that hair is cut off: broken bonds and a lifted
+ * outside do not mend (working assumption: all of it; of ordinary heat a twentieth). The rest fades as a treatment does.
+ */
+export const EVENT_STAYS: Partial<Record<EventKind, number>> = {
+  bleach: 1,
+  dye: 1,
+  relaxer: 1,
+  perm: 1,
+  'heat-damage': 1,
+  heat: 0.05,
+};
+
+/** How much an effect of an event differs between heads, as a share of it (working assumption). */
+export const EVENT_SPREAD = 0.4;
+
+/** Centimetres that hair grows a day: half an inch a month (American Academy of Dermatology). */
+const GROWTH_CM_PER_DAY = 1.27 / 30.4;
+
+/**
+ * Share of the hair that was there some days ago and is there still: what has grown since is not, and what was cut off is gone.
+ * @param lengthCm now
+ */
+export function oldHairShare(lengthCm: number, daysSince: number): number {
+  return clamp(1 - (GROWTH_CM_PER_DAY * daysSince) / lengthCm, 0, 1);
+}
 
 /** The breakage signal is a logarithm; people read pieces a day. */
 export function shownValue(signal: SignalId, value: number): number {

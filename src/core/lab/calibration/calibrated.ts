@@ -104,6 +104,8 @@ function lived(setting: CalibrationSetting, seed: number): Lived {
     ...PRIOR,
     effects: priors.map((mean) => ({ mean, sd: AS_PROMISED.effectSpread })),
     dailySd: SUPPOSED.dailyNoise,
+    restDailySd: SIGNALS.firmness.restDailySd,
+    lasting: [],
     halfLifeGridDays: SIGNALS.firmness.halfLifeGridDays,
     overdispersion: 0.1,
   };

@@ -83,7 +83,7 @@ export function seededHead(seed: number): SeededHead {
     seed: scattered(seed + 10_007),
     daySeed: scattered(seed + 20_011),
     halfLifeDays: between(5, 14),
-    restShift: { firmness: between(-0.7, 0.7), breakage: between(-0.3, 0.6), porosity: between(-0.3, 0.3) },
+    restShift: { firmness: between(-0.7, 0.7), breakage: between(-0.8, 0.4), porosity: between(-0.3, 0.3) },
   });
   const recipes = SHELF.flatMap(({ has, of }) => shuffled(random, of).slice(0, has)).map(
     ([name, lines, contactMinutes], order) => testRecipe(`r${order}`, lines, { name, contactMinutes }),

@@ -40,13 +40,13 @@ const OF_HEAD = {
   maren: {
     seed: DEMO_SEED,
     halfLifeDays: 9,
-    restShift: { firmness: -0.5, breakage: 1.1, porosity: 0.4 },
+    restShift: { firmness: -1.0, breakage: -0.1, porosity: -0.1 },
     strands: 5,
   },
   pip: {
-    seed: DEMO_SEED + 1013,
+    seed: DEMO_SEED + 1017,
     halfLifeDays: 7,
-    restShift: { firmness: 0.6, breakage: 0.6, porosity: 0 },
+    restShift: { firmness: 0.3, breakage: -0.3, porosity: 0 },
     strands: 3,
   },
 } as const;

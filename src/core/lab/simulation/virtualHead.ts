@@ -1,7 +1,7 @@
 import { randomLcg, randomNormal, randomPoisson, randomUniform } from 'd3-random';
 import { clamp, rounded } from '../../base/measures';
-import { FEEL, POROSITY_TESTS, STRETCH } from '../../hair/checks';
-import { EVENT_EFFECTS, priorEffect, SIGNALS, startingLevel } from '../../hair/state';
+import { FEEL, POROSITY_TESTS, snapsAt, STRETCH, strandShape } from '../../hair/checks';
+import { EVENT_EFFECTS, EVENT_STAYS, priorEffect, SIGNALS, startingLevel } from '../../hair/state';
 import { doseOf, type SchoolVerdict, type Warmth } from '../../recipe/classification';
 import {
   NOTHING_MEASURED,
@@ -23,9 +23,14 @@ export interface VirtualHeadOptions {
   readonly halfLifeDays: number;
   /** Where the head rests, added to what its start questions suggest. */
   readonly restShift: Readonly<Record<SignalId, number>>;
+  /** Where it is on the first day, in place of what its start questions suggest. */
+  readonly level?: Partial<Readonly<Record<SignalId, number>>>;
 }
 
 type Push = SchoolVerdict['push'];
+
+/** Of the softness of a virtual strand: how much of it shows in the stretch. */
+const SOFTNESS_IN_STRETCH = 0.5;
 
 /** Shed hairs a day of an ordinary head (50 to 100; American Academy of Dermatology). */
 const SHED_PER_DAY = 62;
@@ -51,8 +56,9 @@ export class VirtualHead {
     this.dayNoise = daySeed === undefined ? this.normal : randomNormal.source(randomLcg(daySeed))(0, 1);
     this.porosity = head.porosityGuess;
     this.retention = 2 ** (-1 / options.halfLifeDays);
-    this.levels = { ...startingLevel(head) };
-    this.rest = this.bySignal((signal) => this.levels[signal] / 2 + options.restShift[signal]);
+    const told = startingLevel(head);
+    this.levels = { ...told, ...options.level };
+    this.rest = this.bySignal((signal) => told[signal] + options.restShift[signal]);
   }
 
   private bySignal(valueOf: (signal: SignalId) => number): Record<SignalId, number> {
@@ -106,7 +112,10 @@ export class VirtualHead {
   }
 
   suffer(event: EventKind): void {
-    for (const signal of SIGNAL_IDS) this.levels[signal] += EVENT_EFFECTS[event][signal];
+    for (const signal of SIGNAL_IDS) {
+      this.levels[signal] += EVENT_EFFECTS[event][signal];
+      this.rest[signal] += (EVENT_STAYS[event] ?? 0) * EVENT_EFFECTS[event][signal];
+    }
   }
 
   /** Raw measurements of today, with the errors that hands, ruler and strands bring. */
@@ -145,32 +154,17 @@ export class VirtualHead {
     };
   }
 
-  /** Lengths that a strand of this firmness would show; the inverse of strandFigures. */
+  /** Lengths that a strand of this firmness would show, each read with the ruler's error. */
   private strand(firmness: number): Strand {
-    const restMm = Math.round(randomUniform.source(this.random)(60, 110)());
-    const softShare = firmness < 0 ? 0.5 : 1;
-    const stretchPercent = clamp(
-      STRETCH.comfortablePercent - STRETCH.stretchPerFirmness * firmness * softShare,
-      4,
-      90,
-    );
-    const stretchedMm = Math.round(
-      restMm * (1 + stretchPercent / 100) + STRETCH.lengthErrorMm * this.normal(),
-    );
-    if (firmness > 1.1)
-      return { outcome: 'snapped', region: null, restMm, snappedMm: Math.max(restMm, stretchedMm) };
-    const returnPercent =
-      STRETCH.comfortableReturnPercent + STRETCH.returnPerFirmness * Math.min(0, firmness) * 0.5;
-    const stretched = Math.max(restMm, stretchedMm);
-    const released = Math.round(
-      stretched - ((stretched - restMm) * returnPercent) / 100 + STRETCH.lengthErrorMm * this.normal() * 0.5,
-    );
-    return {
-      outcome: 'returned',
-      region: null,
-      restMm,
-      stretchedMm: stretched,
-      releasedMm: clamp(released, restMm, stretched),
-    };
+    const restMm = randomUniform.source(this.random)(60, 110)();
+    const { stretch, stays } = strandShape(firmness, SOFTNESS_IN_STRETCH);
+    const read = (mm: number) => Math.round(mm + STRETCH.lengthErrorMm * this.normal());
+    const rest = read(restMm);
+    const stretched = Math.max(rest, read(restMm * (1 + stretch)));
+    if (this.random() < snapsAt(firmness))
+      return { outcome: 'snapped', region: null, restMm: rest, snappedMm: stretched };
+    // The sheet takes nothing shorter than nine tenths of the length at rest, nor longer than the stretched one.
+    const released = clamp(read(restMm * (1 + stays)), Math.ceil(0.9 * rest), stretched);
+    return { outcome: 'returned', region: null, restMm: rest, stretchedMm: stretched, releasedMm: released };
   }
 }

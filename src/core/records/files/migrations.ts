@@ -49,6 +49,8 @@ const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
       ? { ...record, marks: { softness: null, scent: null, ...(record.marks as RawRecord) } }
       : record;
   },
+  // Version 10 knows perms and heat damage; nothing older changes.
+  9: (record) => record,
 };
 
 /** So many a week for some weeks; what cannot be read is left for the schema to refuse. */

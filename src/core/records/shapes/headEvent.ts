@@ -9,6 +9,8 @@ export const EVENT_KINDS = [
   'bleach',
   'dye',
   'relaxer',
+  'perm',
+  'heat-damage',
   'style-in',
   'style-out',
   'dry-air',
