@@ -10,6 +10,7 @@ import {
   makeCommand,
   planCommand,
   stateCommand,
+  todayCommand,
   type Clock,
 } from './commands';
 
@@ -101,6 +102,36 @@ describe('velvet state and plan', () => {
     const chances = Object.values(state.need.probabilities as Record<string, number>);
     expect(chances.reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(1, 2);
     expect(state.nextReadings[0].bits).toBeGreaterThanOrEqual(state.nextReadings[1].bits);
+  });
+
+  it('decide a day from what is written down by then: a treatment with its dose, why, and which check comes next', () => {
+    const days = Array.from({ length: 7 }, (_, index) => `2026-05-${13 + index}`);
+    const answers = days.map((on) => todayCommand({ data, on, head: 'maren' }, clock()) as any);
+    for (const answer of answers) {
+      expect(Object.keys(answer)).toEqual([
+        'head',
+        'heads',
+        'on',
+        'choice',
+        'followUp',
+        'why',
+        'ask',
+        'next',
+      ]);
+      expect(answer.why).toMatch(/^By the last checks|^No minutes/);
+      expect(answer.next.day >= answer.on).toBe(true);
+    }
+    const chosen = answers.find(({ choice }) => choice !== null);
+    expect(chosen.choice).toMatchObject({
+      recipeId: expect.any(String),
+      minutes: expect.any(Number),
+      warm: expect.any(Boolean),
+      amount: expect.any(Number),
+    });
+    // Nothing was read yet on that day, so a check is asked for; after the treatment the next look is when it is dry.
+    expect([chosen.ask.test, chosen.next.moment, chosen.next.day]).toEqual(['stretch', 'dry', chosen.on]);
+    const busy = answers.find(({ why }) => why.startsWith('No minutes'));
+    expect(busy.choice).toBeNull();
   });
 
   it(

@@ -11,7 +11,7 @@ import { judgedText, toldHeadline } from '../src/core/kitchen/formulation';
 import { methodOfText, shownMethod, warningsOf } from '../src/core/kitchen/methods';
 import { demoRecords } from '../src/core/lab/simulation';
 import { MOST_WEEKS, type UnmetRule } from '../src/core/plan/planning';
-import { planProblemFrom } from '../src/core/plan/question';
+import { planProblemFrom, todayAnswer } from '../src/core/plan/question';
 import { solveSchedule } from '../src/core/plan/scheduling';
 import type { LedgerRow, Verdict } from '../src/core/recipe/classification';
 import {
@@ -267,6 +267,22 @@ export function stateCommand(options: CommandOptions, clock: Clock): unknown {
     need: state.need,
     nextReadings: state.nextReadings,
     signals: Object.fromEntries(signals),
+  });
+}
+
+/** What to do on a day, decided from all that is written down up to it. */
+export function todayCommand(options: CommandOptions, clock: Clock): unknown {
+  const records = recordsFrom(options);
+  const today = options.on === undefined ? clock.today() : dayFrom('--on', options.on);
+  const { head, heads } = headFrom(records, options);
+  const history = historyOf(records, head.headId);
+  const state = estimateHair(head, history, today);
+  const problem = planProblemFrom(records, [{ head, state }], today, 1);
+  return shortNumbers({
+    head: head.headId,
+    heads,
+    on: today,
+    ...todayAnswer(problem, 0, state, history.readings),
   });
 }
 

@@ -8,6 +8,7 @@ import {
   demoCommand,
   planCommand,
   stateCommand,
+  todayCommand,
   type Clock,
   type CommandOptions,
 } from './commands';
@@ -17,6 +18,7 @@ const USAGE = `velvet: the core of Velvet Rhythm from a terminal
   velvet classify [--school any-protein|broken-down|my-hair] < recipe.txt
   velvet make [--grams N] [--no-scale] < recipe.txt
   velvet state --data backup.json [--on YYYY-MM-DD] [--head ID]
+  velvet today --data backup.json [--on YYYY-MM-DD] [--head ID]    what to do on that day
   velvet plan  --data backup.json [--from YYYY-MM-DD] [--weeks 1…12] [--head ID] [--ics]
   velvet demo  [--on YYYY-MM-DD]     the demo data as a backup file
 
@@ -26,6 +28,7 @@ const COMMANDS: Record<string, (options: CommandOptions, clock: Clock) => unknow
   classify: classifyCommand,
   make: makeCommand,
   state: stateCommand,
+  today: todayCommand,
   plan: planCommand,
   demo: demoCommand,
 };

@@ -1,3 +1,12 @@
-export { AS_FEARED, AS_PROMISED, calibrated } from './calibrated';
+export { calibrated, type CalibrationRow } from './calibrated';
 export { fiveYears } from './fiveYears';
-export { livedRhythm, RHYTHM_IDS, RHYTHM_WORDS, type RhythmId, type RhythmOutcome } from './rhythms';
+export { livedUnder, type Outcome } from './lived';
+export {
+  answeringStrands,
+  decidingToday,
+  POLICY_IDS,
+  POLICY_WORDS,
+  policyOf,
+  type PolicyId,
+} from './policies';
+export { WORLD_IDS, WORLDS, type WorldId } from './worlds';

@@ -1,12 +1,28 @@
 import { addDays, countingIds, daysBetween, invariant, type CalendarDay } from '../../base/measures';
 import type { HeadHistory } from '../../hair/history';
-import type { PlanDraft } from '../../plan/planning';
+import { expectedMaskGrams } from '../../hair/state';
+import type { Warmth } from '../../recipe/classification';
 import { makeLarder } from '../../recipe/larder';
 import { NOTHING_MEASURED, type HeadEvent, type Reading, type Session } from '../../records/shapes';
 import { STAMP, testHistory } from '../testing';
 import { START, type SeededHead } from './seededHead';
+
 /** What is done on one day. */
-export type Use = Pick<PlanDraft, 'day' | 'slot' | 'recipeId' | 'overnight'>;
+export interface Use {
+  readonly day: CalendarDay;
+  readonly recipeId: string;
+  readonly minutes: number;
+  readonly warmth: Warmth;
+  /** Share of what is usual for this head. */
+  readonly amount: number;
+}
+
+/** What is looked at in one reading; the feel always is. */
+export interface Look {
+  readonly strands: number;
+  /** The pieces in the comb, and a mist: where it is washed. */
+  readonly detangles: boolean;
+}
 
 /** A head's life as it is written down, and the truth beside it. */
 export class Life {
@@ -18,7 +34,8 @@ export class Life {
 
   constructor(readonly seeded: SeededHead) {
     // All of it has been on this head, long ago: no patch tests, and nothing told of its effects.
-    for (const { recipeId } of seeded.recipes) this.write(recipeId, addDays(START, -300));
+    for (const { recipeId, contactMinutes, warmth } of seeded.recipes)
+      this.write({ day: addDays(START, -300), recipeId, minutes: contactMinutes, warmth, amount: 1 });
   }
 
   history(): HeadHistory {
@@ -32,9 +49,11 @@ export class Life {
     });
   }
 
-  /** Five strands and a stroke over the hair; where it is washed, the pieces in the comb too. */
-  read(day: CalendarDay, moment: Reading['moment'], detangles: boolean): void {
-    const measured = this.seeded.virtual.read(5, detangles ? daysBetween(this.lastDetangle, day) : null);
+  /** Looks at the hair through raw lengths, counts and seconds, and writes it down unless it is forgotten. */
+  read(day: CalendarDay, moment: Reading['moment'], { strands, detangles }: Look): void {
+    const { virtual, head, world, random } = this.seeded;
+    const measured = virtual.read(strands, detangles ? daysBetween(this.lastDetangle, day) : null);
+    if (random() < world.forgotten) return;
     if (detangles) this.lastDetangle = day;
     this.readings.push({
       ...STAMP,
@@ -43,29 +62,23 @@ export class Life {
       porosity: detangles ? measured.porosity : null,
       kind: 'reading',
       id: this.newId(),
-      headId: this.seeded.head.headId,
+      headId: head.headId,
       day,
       moment,
     });
   }
 
-  use({ recipeId, day }: Use): void {
+  use(use: Use): void {
     const { virtual, recipes, verdicts } = this.seeded;
-    const recipe = recipes.find((known) => known.recipeId === recipeId);
-    const verdict = verdicts.get(recipeId);
-    if (!recipe || !verdict) return;
-    virtual.treat(recipeId, verdict.push, recipe.contactMinutes, recipe.warmth);
-    this.write(recipeId, day);
-  }
-
-  washedOn(day: CalendarDay): boolean {
-    return this.sessions.some((session) => session.day === day);
+    const verdict = verdicts.get(use.recipeId);
+    if (!recipes.some(({ recipeId }) => recipeId === use.recipeId) || !verdict) return;
+    virtual.treat(use.recipeId, verdict.push, use.minutes, use.warmth, use.amount);
+    this.write(use);
   }
 
   /** Heat comes as it comes, once in two weeks on the average. */
-  passDay(day: CalendarDay): void {
+  suffersHeat(day: CalendarDay): void {
     const { virtual, random, head } = this.seeded;
-    virtual.passDay();
     if (random() > 1 / 14) return;
     virtual.suffer('heat');
     this.events.push({
@@ -79,20 +92,23 @@ export class Life {
     });
   }
 
-  private write(recipeId: string, day: CalendarDay): void {
-    const recipe = this.seeded.recipes.find((known) => known.recipeId === recipeId);
-    invariant(recipe, `no recipe ${recipeId}`);
+  private write({ day, recipeId, minutes, warmth, amount }: Use): void {
+    const { recipes, head } = this.seeded;
+    invariant(
+      recipes.some((known) => known.recipeId === recipeId),
+      `no recipe ${recipeId}`,
+    );
     this.sessions.push({
       ...STAMP,
       kind: 'session',
       id: this.newId(),
-      headId: this.seeded.head.headId,
+      headId: head.headId,
       day,
       recipeId,
       recipeVersion: 1,
-      contactMinutes: recipe.contactMinutes,
-      warmth: recipe.warmth,
-      grams: null,
+      contactMinutes: minutes,
+      warmth,
+      grams: amount === 1 ? null : amount * expectedMaskGrams(head, 'mask', []).grams,
       note: '',
     });
   }

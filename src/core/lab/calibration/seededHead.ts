@@ -1,11 +1,13 @@
 import { randomInt, randomLcg, randomUniform } from 'd3-random';
 import { calendarDay, invariant, scattered } from '../../base/measures';
 import type { Kitchen } from '../../plan/planning';
+import { startingLevel } from '../../hair/state';
 import { classifyVersion, type Verdict } from '../../recipe/classification';
 import { CATALOGUE_LARDER } from '../../recipe/larder';
 import type { Head, PantryItem, RecipeVersion } from '../../records/shapes';
 import { VirtualHead } from '../simulation';
 import { STAMP, testHead, testRecipe } from '../testing';
+import { WORLDS, type World } from './worlds';
 
 /** The first day of every life; the weeks that count come later. */
 export const START = calendarDay('2026-03-02');
@@ -48,6 +50,7 @@ export interface SeededHead {
   readonly recipes: readonly RecipeVersion[];
   readonly verdicts: ReadonlyMap<string, Verdict>;
   readonly kitchen: Kitchen;
+  readonly world: World;
   readonly random: () => number;
 }
 
@@ -65,7 +68,7 @@ function shuffled<T>(random: () => number, list: readonly T[]): T[] {
 }
 
 /** A head, its hidden truth and what stands in its kitchen; the same seed is the same head. */
-export function seededHead(seed: number): SeededHead {
+export function seededHead(seed: number, world: World = WORLDS.own): SeededHead {
   const random = randomLcg(scattered(seed));
   const between = (least: number, most: number) => randomUniform.source(random)(least, most)();
   const freeDays = new Set(shuffled(random, [0, 1, 2, 3, 4, 5, 6]).slice(0, pick(random, [2, 3, 4])));
@@ -83,7 +86,13 @@ export function seededHead(seed: number): SeededHead {
     seed: scattered(seed + 10_007),
     daySeed: scattered(seed + 20_011),
     halfLifeDays: between(5, 14),
-    restShift: { firmness: between(-0.7, 0.7), breakage: between(-0.8, 0.4), porosity: between(-0.3, 0.3) },
+    world: world.truth,
+    // What troubles her is half of it how she rests, half of it what she did of late.
+    restShift: {
+      firmness: between(-0.7, 0.7) - startingLevel(head).firmness / 2,
+      breakage: between(-0.8, 0.4),
+      porosity: between(-0.3, 0.3),
+    },
   });
   const recipes = SHELF.flatMap(({ has, of }) => shuffled(random, of).slice(0, has)).map(
     ([name, lines, contactMinutes], order) => testRecipe(`r${order}`, lines, { name, contactMinutes }),
@@ -111,5 +120,13 @@ export function seededHead(seed: number): SeededHead {
         },
       ]),
   );
-  return { head, virtual, recipes, verdicts, kitchen: { batches: [], batchEvents: [], pantry }, random };
+  return {
+    head,
+    virtual,
+    recipes,
+    verdicts,
+    world,
+    kitchen: { batches: [], batchEvents: [], pantry },
+    random,
+  };
 }

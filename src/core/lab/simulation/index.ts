@@ -1,2 +1,2 @@
 export { demoRecords } from './demoData';
-export { VirtualHead, type VirtualHeadOptions } from './virtualHead';
+export { VirtualHead, type VirtualHeadOptions, type WorldTruth } from './virtualHead';

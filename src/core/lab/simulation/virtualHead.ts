@@ -1,6 +1,7 @@
 import { randomLcg, randomNormal, randomPoisson, randomUniform } from 'd3-random';
 import { clamp, rounded } from '../../base/measures';
 import { FEEL, POROSITY_TESTS, snapsAt, STRETCH, strandShape } from '../../hair/checks';
+import { amountFactor } from '../../hair/estimation';
 import { EVENT_EFFECTS, EVENT_STAYS, priorEffect, SIGNALS, startingLevel } from '../../hair/state';
 import { doseOf, type SchoolVerdict, type Warmth } from '../../recipe/classification';
 import {
@@ -23,11 +24,27 @@ export interface VirtualHeadOptions {
   readonly halfLifeDays: number;
   /** Where the head rests, added to what its start questions suggest. */
   readonly restShift: Readonly<Record<SignalId, number>>;
+  /** Where its truth is not as the model of core/hair supposes. */
+  readonly world?: WorldTruth;
   /** Where it is on the first day, in place of what its start questions suggest. */
   readonly level?: Partial<Readonly<Record<SignalId, number>>>;
 }
 
 type Push = SchoolVerdict['push'];
+
+/** A truth that is not the model's; what is absent is as the model supposes. */
+export interface WorldTruth {
+  /** Doses of a contact. */
+  readonly doseOf?: typeof doseOf;
+  /** Share of an event's effect that stays for good. */
+  readonly stays?: Partial<Readonly<Record<EventKind, number>>>;
+  /** Where firmness rests goes up and down with the year: by so much, in so many days, from a phase drawn for each head. */
+  readonly season?: { readonly amplitude: number; readonly days: number };
+  /** All strands of a head are read too firm or too soft by what is drawn once, 1 sd. */
+  readonly strandBiasSd?: number;
+  /** What a head does with protein, moisture and oil is its own, and recipes hardly differ beside that: 1 sd of its factor, and of a recipe. */
+  readonly shared?: { readonly factorSd: number; readonly recipeShare: number };
+}
 
 /** Of the softness of a virtual strand: how much of it shows in the stretch. */
 const SOFTNESS_IN_STRETCH = 0.5;
@@ -48,6 +65,11 @@ export class VirtualHead {
   private readonly effects = new Map<string, Record<SignalId, number>>();
   private readonly retention: number;
   private readonly porosity: PorosityGuess;
+  private readonly world: WorldTruth;
+  private readonly phase: number;
+  private readonly strandBias: number;
+  private readonly factors: Push;
+  private days = 0;
 
   constructor(head: Pick<Head, 'complaints' | 'porosityGuess'>, options: VirtualHeadOptions) {
     this.random = randomLcg(options.seed);
@@ -59,6 +81,13 @@ export class VirtualHead {
     const told = startingLevel(head);
     this.levels = { ...told, ...options.level };
     this.rest = this.bySignal((signal) => told[signal] + options.restShift[signal]);
+    this.world = options.world ?? {};
+    // A stream of its own: a head is the same in every world but for what the world changes.
+    const drawn = randomNormal.source(randomLcg(options.seed + 0.5))(0, 1);
+    this.phase = drawn();
+    this.strandBias = (this.world.strandBiasSd ?? 0) * drawn();
+    const factor = () => Math.exp((this.world.shared?.factorSd ?? 0) * drawn());
+    this.factors = { firm: factor(), soft: factor(), oil: factor() };
   }
 
   private bySignal(valueOf: (signal: SignalId) => number): Record<SignalId, number> {
@@ -73,8 +102,14 @@ export class VirtualHead {
     return this.levels[signal];
   }
 
+  /** Where it rests today. */
   restOf(signal: SignalId): number {
-    return this.rest[signal];
+    const { season } = this.world;
+    if (!season || signal !== 'firmness') return this.rest[signal];
+    return (
+      this.rest[signal] +
+      season.amplitude * Math.sin((2 * Math.PI * this.days) / season.days + 3 * this.phase)
+    );
   }
 
   get retentionPerDay(): number {
@@ -87,26 +122,32 @@ export class VirtualHead {
   }
 
   passDay(): void {
+    this.days += 1;
     for (const signal of SIGNAL_IDS) {
-      const departure = this.levels[signal] - this.rest[signal];
+      const rest = this.restOf(signal);
       const noise = SIGNALS[signal].dailySd * this.dayNoise();
-      this.levels[signal] = this.rest[signal] + this.retention * departure + noise;
+      this.levels[signal] = rest + this.retention * (this.levels[signal] - rest) + noise;
     }
   }
 
-  /** @param key names the recipe; its hidden effect is drawn once around the prior */
-  treat(key: string, push: Push, contactMinutes: number, warmth: Warmth): void {
+  /**
+   * @param key names the recipe; its hidden effect is drawn once around the prior
+   * @param amount share of what is usual for this head
+   */
+  treat(key: string, push: Push, contactMinutes: number, warmth: Warmth, amount = 1): void {
     const known = this.effectOf(key, push);
-    const dose = doseOf(contactMinutes, warmth, this.porosity);
+    const dose = amountFactor(amount) * (this.world.doseOf ?? doseOf)(contactMinutes, warmth, this.porosity);
     for (const signal of SIGNAL_IDS) this.levels[signal] += dose * known[signal];
   }
 
   /** The hidden effect of a recipe; asked for before any use, it does not depend on what is used when. */
   effectOf(key: string, push: Push): Readonly<Record<SignalId, number>> {
-    const prior = priorEffect(push);
+    const { firm, soft, oil } = this.factors;
+    const prior = priorEffect({ firm: firm * push.firm, soft: soft * push.soft, oil: oil * push.oil });
+    const share = this.world.shared?.recipeShare ?? 1;
     const known =
       this.effects.get(key) ??
-      this.bySignal((signal) => prior[signal] + SIGNALS[signal].effectSd * this.normal());
+      this.bySignal((signal) => prior[signal] + share * SIGNALS[signal].effectSd * this.normal());
     this.effects.set(key, known);
     return known;
   }
@@ -114,7 +155,8 @@ export class VirtualHead {
   suffer(event: EventKind): void {
     for (const signal of SIGNAL_IDS) {
       this.levels[signal] += EVENT_EFFECTS[event][signal];
-      this.rest[signal] += (EVENT_STAYS[event] ?? 0) * EVENT_EFFECTS[event][signal];
+      const stays = this.world.stays?.[event] ?? EVENT_STAYS[event] ?? 0;
+      this.rest[signal] += stays * EVENT_EFFECTS[event][signal];
     }
   }
 
@@ -126,7 +168,7 @@ export class VirtualHead {
     return {
       ...NOTHING_MEASURED,
       strands: Array.from({ length: strandCount }, () =>
-        this.strand(firmness + STRETCH.strandSpread * this.normal()),
+        this.strand(firmness + this.strandBias + STRETCH.strandSpread * this.normal()),
       ),
       tally:
         daysSinceDetangle === null

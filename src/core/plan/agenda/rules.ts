@@ -45,17 +45,17 @@ export const PLAN_RULES = {
   mainsPerWeek: hard(
     'mains-per-week',
     [msg`Main treatments in any seven days, at most`, 2, 'a week', 1, 7],
-    msg`One or two a week; more leaves no time to see what a treatment did.`,
+    msg`One or two a week; more leaves no time to see what a treatment did. A part of a dose counts as a part.`,
   ),
   washGap: hard(
     'wash-gap',
     [msg`From one wash day to the next`, 2, 'days', 1, 14],
-    msg`Each wash swells and shrinks the strand; it rests in between.`,
+    msg`Each wash swells and shrinks the strand; it rests in between, after a part of a dose for a part of the days.`,
   ),
   lightProteinGap: hard(
     'light-protein-gap',
     [msg`From one protein treatment to the next`, 7, 'days', 2, 60],
-    msg`Light protein goes weekly at the most; results show late.`,
+    msg`Light protein goes weekly at the most; results show late. After a part of a dose a part of the days is enough.`,
   ),
   strongProteinGap: hard(
     'strong-protein-gap',

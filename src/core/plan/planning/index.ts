@@ -15,6 +15,7 @@ export {
   withPortion,
   type PlanDraft,
 } from './draft';
+export { dosesOf } from './doses';
 export { explainPlans, type PlanSource } from './explain';
 export { breachesOf, chanceTooFirm, needsMoisture } from './permits';
 export {
@@ -38,6 +39,7 @@ export {
   type UnmetRule,
 } from './plan';
 export { FIRM_FACTOR, isBig, isOutside, rhythmFactor, washDayOf } from './rhythms';
+export { outOfLane } from './forecast';
 export { EMPTY_KITCHEN, planProblem, type Kitchen, type PlannedHead } from './problem';
 export {
   agreedSpan,

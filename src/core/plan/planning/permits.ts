@@ -2,6 +2,7 @@ import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
 import { laneProbabilities, SIGNALS } from '../../hair/state';
 import { isSmall, PLAN_RULES, type RuleKey } from '../agenda';
 import { isFreeEvening, needsEvening, takesNoStrong, washWindow } from './draft';
+import { gapAfter, weekShare } from './doses';
 import { forecastOn } from './forecast';
 import type { Breach, HeadProblem, PastUse, PlanProblem, Standing, Treatment } from './plan';
 
@@ -34,13 +35,13 @@ export function breachesOf(
 }
 
 /** A use of the past or of the plan, as spacing sees it. */
-type Use = Omit<PastUse, 'recipeId'> & { readonly recipeId: string; readonly isMain: boolean };
+type Use = PastUse & { readonly isMain: boolean };
 
 function usesOf(head: HeadProblem, beats: readonly Standing[], except: Standing): Use[] {
   const past = head.past.map((use): Use => ({ ...use, isMain: use.use === 'mask' }));
   const planned = beats
     .filter((other) => other !== except)
-    .flatMap(({ day, recipeId, slot }): Use[] => {
+    .flatMap(({ day, recipeId, slot, treatment: dosed }): Use[] => {
       const treatment = treatmentOf(head, recipeId);
       const { use, firms, strong, moistens } = treatment ?? {
         use: 'mask',
@@ -48,7 +49,8 @@ function usesOf(head: HeadProblem, beats: readonly Standing[], except: Standing)
         strong: false,
         moistens: false,
       };
-      return [{ day, recipeId, use, firms, strong, moistens, isMain: slot === 'main' }];
+      const doseShare = dosed?.doseShare ?? 1;
+      return [{ day, recipeId, use, firms, strong, moistens, doseShare, isMain: slot === 'main' }];
     });
   return [...past, ...planned];
 }
@@ -63,14 +65,15 @@ function mainBreaches(
   const { rules } = head;
   const { day } = beat;
   const uses = usesOf(head, beats, beat);
-  const near = (is: (use: Use) => boolean, key: RuleKey) => tooNear(rules, uses, day, is, key);
+  const near = (is: (use: Use) => boolean, key: RuleKey, byDose = false) =>
+    tooNear(rules, uses, day, is, key, byDose ? ownShare(beat) : null);
   const window = washWindow(head, day);
   const { firms, strong } = treatment;
   return [
     ['not-a-mask', !treatment.uses.includes('mask')],
     [window ?? 'no-wash', window !== undefined],
-    near(({ isMain }) => isMain, 'washGap'),
-    firms ? near((use) => use.firms, 'lightProteinGap') : ['', false],
+    near(({ isMain }) => isMain, 'washGap', true),
+    firms ? near((use) => use.firms, 'lightProteinGap', true) : ['', false],
     strong ? near((use) => use.strong, 'strongProteinGap') : ['', false],
     ['no-strong-protein', strong && takesNoStrong(head)],
     [PLAN_RULES.patchTest.id, day < treatment.allowedFrom, daysBetween(day, treatment.allowedFrom)],
@@ -80,7 +83,8 @@ function mainBreaches(
       tooMany(
         rules.mainsPerWeek,
         day,
-        uses.filter((use) => use.isMain).map((use) => use.day),
+        ownShare(beat),
+        uses.filter((use) => use.isMain),
       ),
     ],
     [PLAN_RULES.newPerWeek.id, treatment.isNew && tooManyNew(head, beats, beat)],
@@ -93,18 +97,29 @@ function mainBreaches(
   ];
 }
 
-/** Whether another use of a sort lies closer than a rule allows, before or after. */
+const ownShare = ({ treatment }: Standing) => treatment?.doseShare ?? 1;
+
+/**
+ * Whether another use of a sort lies closer than a rule allows, before or after.
+ * @param share of the beat itself where the rule counts doses: after a part of a dose a part of the days is enough
+ */
 function tooNear(
   rules: HeadProblem['rules'],
   uses: readonly Use[],
   day: CalendarDay,
   is: (use: Use) => boolean,
   key: RuleKey,
+  share: number | null,
 ): Broken {
   const gap = rules[key];
   if (gap === null) return [PLAN_RULES[key].id, false];
-  const distance = Math.min(...uses.filter(is).map((use) => Math.abs(daysBetween(use.day, day))), Infinity);
-  return [PLAN_RULES[key].id, distance < gap, gap - distance];
+  const missing = uses.filter(is).map((use) => {
+    const away = daysBetween(use.day, day);
+    const wanted = share === null ? gap : gapAfter(gap, away >= 0 ? use.doseShare : share);
+    return wanted - Math.abs(away);
+  });
+  const by = Math.max(...missing, -Infinity);
+  return [PLAN_RULES[key].id, by > 0, by];
 }
 
 function eventBreaches(head: HeadProblem, { isNew, strong }: Treatment, day: CalendarDay): Broken[] {
@@ -141,12 +156,20 @@ export function chanceTooFirm(head: HeadProblem, beats: readonly Standing[], day
 }
 
 /** Whether one more on `day` makes too many in any seven days in a row. */
-function tooMany(most: number | null, day: CalendarDay, others: readonly CalendarDay[]): boolean {
+function tooMany(
+  most: number | null,
+  day: CalendarDay,
+  share: number,
+  others: readonly Pick<Use, 'day' | 'doseShare'>[],
+): boolean {
   if (most === null) return false;
-  const offsets = others.map((other) => daysBetween(day, other)).filter((offset) => Math.abs(offset) < 7);
-  return [-6, -5, -4, -3, -2, -1, 0].some(
-    (start) => offsets.filter((offset) => offset >= start && offset < start + 7).length >= most,
-  );
+  const near = others
+    .map((other) => ({ offset: daysBetween(day, other.day), counts: weekShare(other.doseShare) }))
+    .filter(({ offset }) => Math.abs(offset) < 7);
+  return [-6, -5, -4, -3, -2, -1, 0].some((start) => {
+    const within = near.filter(({ offset }) => offset >= start && offset < start + 7);
+    return within.reduce((sum, { counts }) => sum + counts, weekShare(share)) > most + 1e-9;
+  });
 }
 
 function tooManyNew(head: HeadProblem, beats: readonly Standing[], beat: Standing): boolean {
@@ -158,7 +181,8 @@ function tooManyNew(head: HeadProblem, beats: readonly Standing[], beat: Standin
   }
   if (first.get(beat.recipeId) !== beat.day) return false;
   first.delete(beat.recipeId);
-  return tooMany(head.rules.newPerWeek, beat.day, [...first.values(), ...head.firstUses]);
+  const others = [...first.values(), ...head.firstUses].map((day) => ({ day, doseShare: 1 }));
+  return tooMany(head.rules.newPerWeek, beat.day, 1, others);
 }
 
 /** After a strong protein always; after a light one where her school says so. */
@@ -199,7 +223,14 @@ function prePooBreaches(
     [PLAN_RULES.patchTest.id, beat.day < treatment.allowedFrom],
     [PLAN_RULES.firmHold.id, treatment.firms && tooFirmFor(head, beats, beat.day)],
     treatment.firms
-      ? tooNear(head.rules, usesOf(head, beats, beat), beat.day, (use) => use.firms, 'lightProteinGap')
+      ? tooNear(
+          head.rules,
+          usesOf(head, beats, beat),
+          beat.day,
+          (use) => use.firms,
+          'lightProteinGap',
+          ownShare(beat),
+        )
       : ['', false],
     [PLAN_RULES.strongProteinGap.id, treatment.strong],
   ];

@@ -38,6 +38,10 @@ export interface Treatment {
   readonly moistens: boolean;
   readonly contactMinutes: number;
   readonly warmth: RecipeVersion['warmth'];
+  /** Share of what is usual for this head, 0 to 1. */
+  readonly amount: number;
+  /** What this dose does, as a share of what the recipe does as it is written; spacing counts it so. */
+  readonly doseShare: number;
   readonly leadTasks: readonly LeadTask[];
   /** Minutes of her hands to make it, where no batch is there. */
   readonly makeMinutes: number;
@@ -63,6 +67,8 @@ export type Spacing = Pick<Treatment, 'use' | 'firms' | 'strong' | 'moistens'>;
 export interface PastUse extends Spacing {
   readonly day: CalendarDay;
   readonly recipeId: string;
+  /** What was done, as a share of what the recipe does as it is written. */
+  readonly doseShare: number;
 }
 
 /** The washes that a running trial still asks for, in their order. */
@@ -256,4 +262,7 @@ export interface Breach {
 }
 
 /** All that a rule looks at in a beat. */
-export type Standing = Pick<Beat, 'day' | 'slot' | 'recipeId' | 'overnight' | 'batchId'>;
+export type Standing = Pick<Beat, 'day' | 'slot' | 'recipeId' | 'overnight' | 'batchId'> & {
+  /** How much of it is meant; all where it is not said. */
+  readonly treatment?: Pick<Treatment, 'doseShare'>;
+};

@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
+import { sessionDose } from '../../hair/estimation';
 import { firstUses, type HeadHistory } from '../../hair/history';
 import { expectedMaskGrams, type HairState } from '../../hair/state';
 import { armsAhead, trialState } from '../../hair/trials';
@@ -155,13 +156,32 @@ function pastUses({ sessions, larder, trials, trialWashes, washDays }: HeadHisto
     if (!version) return [];
     if (!known.has(version)) known.set(version, spacingUsed(version, head.school, larder));
     const spacing = known.get(version);
-    return spacing ? [{ day, recipeId, ...spacing, use: session.usedAs ?? spacing.use }] : [];
+    return spacing
+      ? [
+          {
+            day,
+            recipeId,
+            ...spacing,
+            use: session.usedAs ?? spacing.use,
+            doseShare: doseShareOf(session, version, head),
+          },
+        ]
+      : [];
   });
   const without = new Set(trials.filter(({ againstId }) => againstId === null).map(({ trialId }) => trialId));
   const plain = trialWashes
     .filter(({ trialId, arm }) => arm === 'b' && without.has(trialId))
-    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
+    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, doseShare: 1, ...PLAIN }));
   return [...uses, ...plain, ...plainWashes(washDays)];
+}
+
+/** More than is written counts as that, too: a rule is not stretched by it. */
+const MOST_SHARE = 1;
+
+function doseShareOf(session: Session, version: RecipeVersion, head: Head): number {
+  const written = doseOf(version.contactMinutes, version.warmth, head.porosityGuess);
+  const sort = version.use === 'scalp-oil' ? 'oil' : 'mask';
+  return written > 0 ? Math.min(MOST_SHARE, sessionDose(session, head, sort) / written) : MOST_SHARE;
 }
 
 /** Wash days on which nothing but a wash was done. */
@@ -172,7 +192,7 @@ function plainWashes(washDays: readonly WashDay[]): PastUse[] {
         !uses.some(({ slot }) => slot === 'main') &&
         steps.some(({ phase, outcome }) => phase === 'cleanse' && outcome === 'done'),
     )
-    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
+    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, doseShare: 1, ...PLAIN }));
 }
 
 const PLAIN: Spacing = { use: 'mask', firms: false, strong: false, moistens: false };
@@ -226,6 +246,8 @@ function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
       strength,
       ...contactAt(version, head, history.lacks),
       leadTasks: lead.tasks,
+      amount: 1,
+      doseShare: 1,
       makeMinutes: lead.handsMinutes,
       cost: costOfUse(lines, head, kind === 'oil', kitchen),
       batches: batchesOf(version.recipeId, shelf),
@@ -289,6 +311,8 @@ function plainWash(from: CalendarDay): Treatment {
     strength: 0,
     contactMinutes: 0,
     warmth: 'room',
+    amount: 1,
+    doseShare: 1,
     leadTasks: [],
     makeMinutes: 0,
     cost: null,

@@ -1,7 +1,8 @@
-import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
+import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
 import { laneProbabilities, SIGNALS } from '../../hair/state';
 import { isChild } from '../../recipe/safety';
 import { PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
+import { gapAfter, weekShare } from './doses';
 import { isFreeEvening } from './draft';
 import { forecastOn } from './forecast';
 import type { HeadProblem, Standing, Treatment } from './plan';
@@ -37,43 +38,58 @@ const OVERNIGHT_HOURS = 4;
 const hits = (puts: readonly Put[], isBroken: (put: Put) => boolean): Hit[] =>
   puts.filter(isBroken).map(({ at }) => ({ at }));
 
-/** Days, past and planned, on which a use of this sort falls; a planned one may be left out. */
-function daysOf(
+/** A day on which something was done or is planned, and how much of a whole dose it was. */
+interface Done {
+  readonly at: number;
+  readonly share: number;
+}
+
+const shareOf = ({ beat }: Put) => beat.treatment?.doseShare ?? 1;
+const doneBy = (put: Put): Done => ({ at: put.at, share: shareOf(put) });
+
+/** Uses of this sort, past and planned; a planned one may be left out. */
+function usesOf(
   { head, from, puts }: Course,
   past: (use: HeadProblem['past'][number]) => boolean,
   planned: (put: Put) => boolean,
   except?: Put,
-): number[] {
+): Done[] {
   return [
-    ...head.past.filter(past).map(({ day }) => daysBetween(from, day)),
-    ...puts.filter((put) => put !== except && planned(put)).map(({ at }) => at),
+    ...head.past.filter(past).map(({ day, doseShare }) => ({ at: daysBetween(from, day), share: doseShare })),
+    ...puts.filter((put) => put !== except && planned(put)).map(doneBy),
   ];
 }
 
-/** Each of these that has another of its sort nearer than so many days. */
+/**
+ * Each of these that has another of its sort nearer than so many days.
+ * @param wanted days after an earlier one, by how much of a dose it was
+ */
 function tooClose(
   course: Course,
   gap: number | null,
   these: readonly Put[],
   past: (use: HeadProblem['past'][number]) => boolean,
   planned: (put: Put) => boolean,
+  wanted: (gap: number, share: number) => number = (whole) => whole,
 ): Hit[] {
   if (gap === null) return [];
   return these.flatMap((put) => {
-    const nearest = Math.min(
-      Infinity,
-      ...daysOf(course, past, planned, put).map((at) => Math.abs(at - put.at)),
+    const missing = usesOf(course, past, planned, put).map(({ at, share }) =>
+      at <= put.at ? wanted(gap, share) - (put.at - at) : wanted(gap, shareOf(put)) - (at - put.at),
     );
-    return nearest < gap ? [{ at: put.at, by: gap - nearest }] : [];
+    const by = Math.max(...missing, -Infinity);
+    return by > 0 ? [{ at: put.at, by }] : [];
   });
 }
 
 /** Each of these that lies in seven days in a row that hold more than so many. @param all of their sort, past and planned */
-function tooManyAWeek(most: number | null, these: readonly number[], all: readonly number[]): Hit[] {
+function tooManyAWeek(most: number | null, these: readonly number[], all: readonly Done[]): Hit[] {
   if (most === null) return [];
   return these.flatMap((at) => {
-    for (let first = at - WEEK + 1; first <= at; first++)
-      if (all.filter((other) => other >= first && other < first + WEEK).length > most) return [{ at }];
+    for (let first = at - WEEK + 1; first <= at; first++) {
+      const within = all.filter((other) => other.at >= first && other.at < first + WEEK);
+      if (sum(within.map(({ share }) => weekShare(share))) > most + 1e-9) return [{ at }];
+    }
     return [];
   });
 }
@@ -159,6 +175,7 @@ export const RULE_CHECKS: Readonly<Record<string, Check>> = {
       course.mains,
       ({ use }) => use === 'mask',
       ({ beat }) => beat.slot === 'main',
+      gapAfter,
     ),
     // Two on one day are two too near, whatever the rule says.
     ...hits(course.mains, (put) => course.mains.some((other) => other !== put && other.at === put.at)),
@@ -170,6 +187,7 @@ export const RULE_CHECKS: Readonly<Record<string, Check>> = {
       [...course.mains, ...course.prePoos].filter(({ treatment }) => treatment.firms),
       ({ firms }) => firms,
       ({ treatment }) => treatment.firms,
+      gapAfter,
     ),
   [PLAN_RULES.strongProteinGap.id]: (course) => [
     ...tooClose(
@@ -193,7 +211,7 @@ export const RULE_CHECKS: Readonly<Record<string, Check>> = {
     tooManyAWeek(
       course.head.rules.mainsPerWeek,
       course.mains.map(({ at }) => at),
-      daysOf(
+      usesOf(
         course,
         ({ use }) => use === 'mask',
         ({ beat }) => beat.slot === 'main',
@@ -202,7 +220,8 @@ export const RULE_CHECKS: Readonly<Record<string, Check>> = {
   [PLAN_RULES.newPerWeek.id]: (course) => {
     const first = firstUsesIn(course).map(({ at }) => at);
     const before = course.head.firstUses.map((day) => daysBetween(course.from, day));
-    return tooManyAWeek(course.head.rules.newPerWeek, first, [...before, ...first]);
+    const each = [...before, ...first].map((at) => ({ at, share: 1 }));
+    return tooManyAWeek(course.head.rules.newPerWeek, first, each);
   },
   'moisture-after-protein': ({ head, mains, followUps }) =>
     hits(mains, ({ at, treatment: { firms, strong } }) => {

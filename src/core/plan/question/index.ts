@@ -8,3 +8,4 @@ export {
   type ShelfNote,
 } from './planAnswer';
 export { planProblemFrom, type HeadToPlan } from './planQuestion';
+export { todayAnswer, type CheckToTake, type TodayAnswer, type TodayChoice } from './todayAnswer';

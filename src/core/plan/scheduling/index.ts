@@ -12,3 +12,4 @@ export {
 export { TRYOUT_RHYTHMS, tryRhythm, type OwnPart, type TryoutRhythmId, type RhythmTryout } from './tryRhythm';
 export { weekSearch } from './weekSearch';
 export { whyNotIn } from './whyNot';
+export { todayOptions, TODAY, type TodayOption } from './today';

@@ -137,7 +137,7 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
 
   it('puts oil on before each wash: the evening before where that evening is free, otherwise on the day', () => {
     const prePooOf = (freeMinutes: number[]) => {
-      const { plan } = planFor({}, { freeMinutes });
+      const { plan } = planFor({ readings: [strands(90, 80)] }, { freeMinutes });
       const [main] = mains(plan);
       const oil = plan.days
         .flatMap((day) => day.beats)
