@@ -94,7 +94,8 @@ describe('a reading', () => {
     await takeReading(browser, ['60', '63', null], 'straw');
     await browser.goto('/week');
     await browser.sees('Protein is held back');
-    await browser.headlineBecomes(/^Moisture/);
+    // Whichever softens her hair most: that may be a balanced one, by what it did before.
+    await browser.headlineBecomes(/^(Moisture|Balanced)/);
   });
 
   it('is there after a reload', async () => {

@@ -74,6 +74,14 @@ export interface Recorder {
 /** Two measurements off to the same side: something happened that nobody wrote down. It may have moved the level by this, 1 sd. */
 const UNSEEN_MOVE_SD = 1;
 
+/**
+ * Several measurements of one moment that all lie off to one side are rather the hair than as many slips: so improbable is it that it
+ * moved unseen by this much, 1 sd, between two moments (working assumptions).
+ */
+const UNSEEN_AT_ONCE = { share: 0.01, sd: 1.5 } as const;
+/** Log-likelihood of a moment below which that is asked. */
+const SURPRISING = -5;
+
 /** One filter under one hypothesis, run day by day. */
 export class FilterRun {
   readonly state: KalmanState;
@@ -85,6 +93,8 @@ export class FilterRun {
   private next = 0;
   private readonly scratch: Float64Array;
   private readonly waiting = { precision: 0, weighed: 0 };
+  /** Where the measurements that wait began. */
+  private moment = { first: 0, logLikelihood: 0, off: 0 };
   private lastOff: { readonly side: number; readonly day: number } | null = null;
 
   constructor(
@@ -138,6 +148,8 @@ export class FilterRun {
       this.recorder?.tape.push({ what: 'push', effect: step.effect, dose: step.dose });
       return;
     }
+    if (this.waiting.precision === 0)
+      this.moment = { first: this.next, logLikelihood: this.logLikelihood, off: this.off.length };
     let judged = this.judge(step.measurement);
     const side = Math.sign(judged.value - this.level().mean);
     const isOff = judged.off > 0.5;
@@ -152,10 +164,37 @@ export class FilterRun {
       this.lastOff = isOff ? { side, day: this.day } : this.lastOff?.day === this.day ? this.lastOff : null;
       if (isOff) this.off.push(this.next);
     }
+    this.wait(judged);
+    if (this.next > this.moment.first) this.reconsider();
+  }
+
+  private wait(judged: Judged): void {
     this.logLikelihood += judged.logLikelihood;
     const precision = 1 / judged.errorVariance;
     this.waiting.precision += precision;
     this.waiting.weighed += precision * judged.value;
+  }
+
+  /** Takes the measurements that wait as of hair that moved unseen, where that explains them better than as many slips do. */
+  private reconsider(): void {
+    const { first, logLikelihood, off } = this.moment;
+    const asSlips = this.logLikelihood - logLikelihood;
+    if (asSlips > SURPRISING) return;
+    const known = { ...this.waiting, logLikelihood: this.logLikelihood };
+    const variance = levelOf(this.state).variance;
+    Object.assign(this.waiting, { precision: 0, weighed: 0 });
+    this.logLikelihood = logLikelihood + Math.log(UNSEEN_AT_ONCE.share);
+    loosen(this.state, UNSEEN_AT_ONCE.sd);
+    for (const step of this.steps.slice(first, this.next + 1))
+      if (step.what === 'measure') this.wait(this.judge(step.measurement));
+    if (this.logLikelihood - logLikelihood > asSlips) {
+      this.off.length = off;
+      this.lastOff = null;
+      return;
+    }
+    this.state.covariance[0] = variance;
+    this.logLikelihood = known.logLikelihood;
+    Object.assign(this.waiting, { precision: known.precision, weighed: known.weighed });
   }
 
   /** The level with the measurements that wait. */

@@ -1,6 +1,6 @@
 import { daysBetween, weekdayOf, type CalendarDay } from '../../base/measures';
-import { estimateHair } from '../../hair/estimation';
 import { strandsTogether } from '../../hair/checks';
+import { estimateHair } from '../../hair/estimation';
 import { PLAN_RULES, USUAL_CHOICES } from '../../plan/agenda';
 import { planProblem } from '../../plan/planning';
 import { TODAY, todayOptions } from '../../plan/scheduling';
@@ -99,7 +99,7 @@ function spaced(life: Life, day: CalendarDay, uses: readonly Use[]): readonly Us
   return isTooSoon ? [] : uses;
 }
 
-export const answeringStrands =
+const answeringStrands =
   (deadZone: number): Policy =>
   (life, day) => {
     const last = life.readings.findLast(({ strands }) => strands.length > 0);
@@ -107,7 +107,7 @@ export const answeringStrands =
   };
 
 /** As the tool decides a day that is free. */
-export const decidingToday =
+const decidingToday =
   (weights = TODAY, rules: PlanSettings['rules'] = {}): Policy =>
   (life, day) => {
     const { head, kitchen } = life.seeded;

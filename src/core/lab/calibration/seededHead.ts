@@ -1,7 +1,7 @@
 import { randomInt, randomLcg, randomUniform } from 'd3-random';
 import { calendarDay, invariant, scattered } from '../../base/measures';
-import type { Kitchen } from '../../plan/planning';
 import { startingLevel } from '../../hair/state';
+import type { Kitchen } from '../../plan/planning';
 import { classifyVersion, type Verdict } from '../../recipe/classification';
 import { CATALOGUE_LARDER } from '../../recipe/larder';
 import type { Head, PantryItem, RecipeVersion } from '../../records/shapes';

@@ -1,8 +1,8 @@
 import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
 import { laneProbabilities, SIGNALS } from '../../hair/state';
 import { isSmall, PLAN_RULES, type RuleKey } from '../agenda';
-import { isFreeEvening, needsEvening, takesNoStrong, washWindow } from './draft';
 import { gapAfter, weekShare } from './doses';
+import { isFreeEvening, needsEvening, takesNoStrong, washWindow } from './draft';
 import { forecastOn } from './forecast';
 import type { Breach, HeadProblem, PastUse, PlanProblem, Standing, Treatment } from './plan';
 

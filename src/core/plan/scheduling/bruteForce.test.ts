@@ -33,27 +33,36 @@ beforeAll(async () => {
   solve = solverFrom(await loadHighs());
 });
 
-/** Every plan that can be put together from at most one main treatment a day, whether or not it keeps the rules. */
+/**
+ * Every plan that can be put together from at most one main treatment a day, a protein with or without moisture after it, whether or
+ * not it keeps the rules.
+ */
 function everyPlan(problem: PlanProblem, head: HeadProblem): PlanDraft[][] {
-  const byDay = new Map<number, Placement[]>();
-  for (const placement of placementsOf(problem, 0).filter(({ slot }) => slot === 'main'))
-    byDay.set(placement.at, [...(byDay.get(placement.at) ?? []), placement]);
+  const all = placementsOf(problem, 0);
+  const byDay = new Map<number, Placement[][]>();
+  for (const main of all.filter(({ slot }) => slot === 'main')) {
+    const after = all.filter(
+      ({ slot, at }) => slot === 'follow-up' && at === main.at && main.treatment.firms,
+    );
+    const ways = [[main], ...after.map((followUp) => [main, followUp])];
+    byDay.set(main.at, [...(byDay.get(main.at) ?? []), ...ways]);
+  }
   return [...byDay]
     .filter(([at]) => freeMinutesOn(head, addDays(from, at)) > 0)
     .reduce<PlanDraft[][]>(
       (plans, [at, options]) => [
         ...plans,
         ...plans.flatMap((plan) =>
-          options.map(({ treatment }): PlanDraft[] => [
+          options.map((day): PlanDraft[] => [
             ...plan,
-            {
+            ...day.map(({ treatment, slot }): PlanDraft => ({
               day: addDays(from, at),
-              slot: 'main',
+              slot,
               recipeId: treatment.recipeId,
               treatment,
               overnight: false,
               batchId: null,
-            },
+            })),
           ]),
         ),
       ],
