@@ -98,7 +98,7 @@ describe('velvet state and plan', () => {
       expected: { mean: expect.any(Number), sd: expect.any(Number) },
     });
     expect(Object.keys(firmness.responses[0])).toContain('lastsDays');
-    expect(firmness.eventResponses[0]).toMatchObject({ event: 'heat' });
+    expect(firmness.eventResponses[0]).toMatchObject({ event: 'heat', stays: 0.05 });
     const chances = Object.values(state.need.probabilities as Record<string, number>);
     expect(chances.reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(1, 2);
     expect(state.nextReadings[0].bits).toBeGreaterThanOrEqual(state.nextReadings[1].bits);

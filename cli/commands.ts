@@ -234,9 +234,10 @@ function headFrom(
 /** What is told of a signal: not its path and its readings, which are the file's own. */
 function signalFigures(state: SignalState) {
   const { mean, sd, probabilities, halfLifeDays, halfLifeRange, errorFactor } = state;
-  const lasting = <T extends { readonly mean: number }>(response: T) => ({
+  const lasting = <T extends { readonly mean: number; readonly stays?: number }>(response: T) => ({
     ...response,
-    lastsDays: lastingDays(response.mean, state)?.days ?? null,
+    // What stays has no end that could be told in days.
+    lastsDays: response.stays === 1 ? null : (lastingDays(response.mean, state)?.days ?? null),
   });
   return {
     mean,

@@ -4,7 +4,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { fixed } from '@/core/base/language';
 import { addDays, failed, failedBySchema, ok, type Result } from '@/core/base/measures';
-import { SIGNALS, EVENT_EFFECTS } from '@/core/hair/state';
+import { EVENT_EFFECTS, EVENT_STAYS, SIGNALS } from '@/core/hair/state';
 import {
   EVENT_KINDS,
   headEventSchema,
@@ -93,5 +93,6 @@ function expectedWords(what: EventKind): string {
     if (signal === 'breakage') return t`breakage × ${{ effect: fixed(Math.exp(effect), 2) }}`;
     return `${SIGNALS[signal].label.toLowerCase()} ${effect > 0 ? '+' : '−'}${fixed(Math.abs(effect), 2)}`;
   });
-  return t`Expected at first: ${{ moved: moved.join(', ') }}. Your own readings correct it.`;
+  const expected = t`Expected at first: ${{ moved: moved.join(', ') }}. Your own readings correct it.`;
+  return EVENT_STAYS[what] === 1 ? `${expected} ${t`It stays until that hair is cut off.`}` : expected;
 }

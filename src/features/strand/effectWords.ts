@@ -1,7 +1,7 @@
 import { plural, t } from '@lingui/core/macro';
 import { fixed, perLanguage } from '@/core/base/language';
 import { rounded } from '@/core/base/measures';
-import { lastingDays, Z90, type Response, type SignalState } from '@/core/hair/state';
+import { lastingDays, Z90, type EventResponse, type Response, type SignalState } from '@/core/hair/state';
 import type { SignalId } from '@/core/records/shapes';
 
 /** Uses from which an effect is spoken of without "so far". */
@@ -36,16 +36,20 @@ export function isMostlyGuess({ sd, expected }: Pick<Response, 'sd' | 'expected'
 }
 
 /** Says no more than the interval allows. */
-export function effectInWords(state: SignalState, response: Omit<Response, 'recipeId'>): string {
+export function effectInWords(
+  state: SignalState,
+  response: Omit<Response, 'recipeId'> & Partial<Pick<EventResponse, 'stays'>>,
+): string {
   const { signal } = state;
-  const { mean, sd, uses, expected } = response;
+  const { mean, sd, uses, expected, stays } = response;
   const [low, high] = [mean - Z90 * sd, mean + Z90 * sd];
   const show = (value: number) => effectText(signal, value);
   const span = t`${{ mean: show(mean) }} (${{ low: show(low) }} to ${{ high: show(high) }})`;
   const counted = t`${plural(uses, { one: '# use', other: '# uses' })}, it reads as ${{ expectedMean: show(expected.mean) }}`;
   const way = mean > 0 ? ways()[signal].up : ways()[signal].down;
   if (isMostlyGuess(response)) return t`Mostly a guess from the recipe so far: ${span}. ${counted}.`;
-  if (low > 0 || high < 0) return `${way}: ${span}${lastingText(state, mean)}. ${counted}.`;
+  if (low > 0 || high < 0)
+    return `${way}: ${span}${stays === 1 ? t`, until that hair is cut off` : lastingText(state, mean)}. ${counted}.`;
   const doubt = uses < SETTLED_USES ? t`Too few uses to tell` : t`Hard to tell`;
   return t`${doubt}, perhaps ${{ way: way.toLowerCase() }}: ${span}. ${counted}.`;
 }

@@ -139,7 +139,9 @@ function estimateSignal(
       source.what === 'recipe' ? [{ recipeId: source.recipeId, ...response }] : [],
     ),
     eventResponses: learned.flatMap(({ source, learned: response }) =>
-      source.what === 'event' ? [{ event: source.event, ...response }] : [],
+      source.what === 'event'
+        ? [{ event: source.event, stays: EVENT_STAYS[source.event] ?? 0, ...response }]
+        : [],
     ),
     entangled: entangledPairs(sources, estimate, model.effectSd, uses),
     retentionPerDay: estimate.retentionPerDay,

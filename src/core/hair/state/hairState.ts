@@ -40,6 +40,8 @@ export interface Response extends Learned {
 
 export interface EventResponse extends Learned {
   readonly event: EventKind;
+  /** Share of it that stays until that hair is cut off, 0 to 1; the rest fades. */
+  readonly stays: number;
 }
 
 /** Two recipes whose effects the log cannot tell apart. */

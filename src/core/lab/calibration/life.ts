@@ -17,7 +17,7 @@ export interface Use {
   readonly amount: number;
 }
 
-/** What is looked at in one reading; the feel always is. */
+/** What is looked at in one reading; with strands in hand the hair is felt, too. */
 export interface Look {
   readonly strands: number;
   /** The pieces in the comb, and a mist: where it is washed. */
@@ -59,6 +59,7 @@ export class Life {
       ...STAMP,
       ...NOTHING_MEASURED,
       ...measured,
+      feel: strands > 0 ? measured.feel : null,
       porosity: detangles ? measured.porosity : null,
       kind: 'reading',
       id: this.newId(),

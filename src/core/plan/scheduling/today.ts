@@ -63,11 +63,9 @@ function promisedOn(head: HeadProblem, day: CalendarDay): string | null {
   );
   if (placed) return placed.recipeId;
   const { trial } = head;
-  return trial && day <= trial.endsBy
-    ? day >= trial.from
-      ? (trial.recipeIds[0] ?? null)
-      : NOTHING_ELSE
-    : null;
+  if (!trial || day > trial.endsBy) return null;
+  // Its next wash may be one without any treatment.
+  return (day >= trial.from ? trial.recipeIds[0] : null) ?? NOTHING_ELSE;
 }
 
 /** No recipe is called this. */
