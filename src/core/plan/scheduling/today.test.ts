@@ -12,7 +12,7 @@ import {
   testSession,
   type Asked,
 } from '../../lab/testing';
-import type { Session } from '../../records/shapes';
+import type { Session, Trial } from '../../records/shapes';
 import { dosesOf } from '../planning';
 import { todayOptions } from './today';
 
@@ -78,6 +78,36 @@ describe('what to do today', () => {
     expect(new Set(options.flatMap(({ drafts }) => drafts.map(({ recipeId }) => recipeId)))).toEqual(
       new Set(['balm']),
     );
+  });
+});
+
+describe('while a trial runs', () => {
+  const trial: Trial = {
+    id: 'trial-1',
+    recordedAt: '2026-05-10T08:00:00Z',
+    kind: 'trial',
+    trialId: 'trial-1',
+    headId: 'h',
+    recipeId: 'balm',
+    againstId: 'light',
+    signal: 'firmness',
+    rounds: 3,
+    washoutDays: 3,
+    startsOn: from,
+    endsBy: addDays(from, 60),
+    givenUpOn: null,
+  };
+  const offered = (againstId: string | null) =>
+    optionsWith({ history: { readings: [GUMMY], trials: [{ ...trial, againstId }] } }).filter(
+      ({ drafts }) => drafts.length > 0,
+    );
+
+  it('offers its next wash alone, as it is written', () => {
+    const ways = offered('light');
+    expect(ways).toHaveLength(1);
+    for (const { drafts } of [...ways, ...offered(null)]) expect(drafts[0]?.treatment.doseShare).toBe(1);
+    const names = [...ways, ...offered(null)].map(({ drafts }) => drafts[0]?.recipeId);
+    expect(names.every((name) => name === 'balm' || name === 'light')).toBe(true);
   });
 });
 
