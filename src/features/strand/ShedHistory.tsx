@@ -1,11 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { addDays, daysBetween, formatDay, sum, type CalendarDay } from '@/core/base/measures';
+import { addDays, daysBetween, formatDay, sum, Z90, type CalendarDay } from '@/core/base/measures';
 import { SHED_ORDINARY_PER_DAY, shedCounts, stylesWorn, type ShedCount } from '@/core/hair/checks';
 import { halfWords, rateOf, rateRatio } from '@/core/hair/evidence';
 import { firstUses, type HeadHistory } from '@/core/hair/history';
-import { Z90 } from '@/core/hair/state';
 import type { EventKind } from '@/core/records/shapes';
 import { Body, Button, Heading, Small, useWidth } from '@/ui';
 import { SignalChart } from '@/ui/charts/SignalChart';

@@ -1,9 +1,8 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { formatDay } from '@/core/base/measures';
+import { formatDay, Z90 } from '@/core/base/measures';
 import { changeWords, trialReport, type TrialReport } from '@/core/hair/evidence';
-import { Z90 } from '@/core/hair/state';
 import { trialState, type TrialState } from '@/core/hair/trials';
 import type { Head, Trial } from '@/core/records/shapes';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';

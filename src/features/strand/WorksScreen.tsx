@@ -1,10 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { formatDay } from '@/core/base/measures';
+import { formatDay, Z90 } from '@/core/base/measures';
 import type { HeadHistory } from '@/core/hair/history';
 import { firstUsesTogether } from '@/core/hair/history';
-import { SIGNALS, Z90, type HairState, type SignalState } from '@/core/hair/state';
+import { SIGNALS, type HairState, type SignalState } from '@/core/hair/state';
 import { SIGNAL_IDS, type Head, type SignalId } from '@/core/records/shapes';
 import { Body, Choice, Heading, Screen, Small, Strong, useWidth } from '@/ui';
 import { EffectAxis, EffectBar } from '@/ui/charts/EffectBar';

@@ -1,7 +1,7 @@
 import { plural, t } from '@lingui/core/macro';
 import { fixed, perLanguage } from '@/core/base/language';
-import { rounded } from '@/core/base/measures';
-import { lastingDays, Z90, type EventResponse, type Response, type SignalState } from '@/core/hair/state';
+import { rounded, Z90 } from '@/core/base/measures';
+import { lastingDays, type EventResponse, type Response, type SignalState } from '@/core/hair/state';
 import type { SignalId } from '@/core/records/shapes';
 
 /** Uses from which an effect is spoken of without "so far". */

@@ -1,2 +1,1 @@
-export { amountFactor, sessionDose } from './dose';
 export { estimateHair } from './estimate';

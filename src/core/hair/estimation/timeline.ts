@@ -19,10 +19,10 @@ import {
   meanLengthCm,
   oldHairShare,
   priorEffect,
+  sessionDose,
   SIGNALS,
   type DatedMeasurement,
 } from '../state';
-import { sessionDose } from './dose';
 import type { Prior } from './kalman';
 
 /** One thing that can push the level: a recipe or a kind of event. */

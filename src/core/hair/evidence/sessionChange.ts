@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { fixed, perLanguage } from '../../base/language';
-import { daysBetween, joinedByPrecision } from '../../base/measures';
+import { daysBetween, joinedByPrecision, Z90 } from '../../base/measures';
 import type { Head, Reading, Session, SignalId } from '../../records/shapes';
 import { isDryReadingDay, measurementsOf } from '../checks';
-import { hairMassGrams, Z90, type Estimate } from '../state';
+import { hairMassGrams, type Estimate } from '../state';
 
 /** The count that tells of a treatment is the next one, if it is not too long ago. */
 const COUNT_WITHIN_DAYS = 14;

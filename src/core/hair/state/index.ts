@@ -1,5 +1,6 @@
 export { airAdvice, forecastSchema, type AirDay } from './air';
-export { expectedMaskGrams, hairMassGrams, hairMassReason, MASK_PER_HAIR, meanLengthCm } from './hairMass';
+export { amountFactor, sessionDose } from './dose';
+export { expectedMaskGrams, hairMassGrams, hairMassReason, meanLengthCm } from './hairMass';
 export {
   NEEDS,
   type ComplaintAnswer,
@@ -19,7 +20,6 @@ export {
 } from './hairState';
 export { laneProbabilities } from './lane';
 export { lastingDays, type Lasting } from './lasting';
-export { expectedExcess, normalCdf, normalDensity, Z90 } from '../../base/measures';
 export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
 export { placeInWords } from './placeInWords';
 export {

@@ -1,6 +1,6 @@
-import { daysBetween, mean, sum, type CalendarDay } from '../../base/measures';
+import { daysBetween, mean, sum, Z90, type CalendarDay } from '../../base/measures';
 import { estimateHair } from '../../hair/estimation';
-import { Z90, type Estimate } from '../../hair/state';
+import type { Estimate } from '../../hair/state';
 import { doseOf } from '../../recipe/classification';
 import { SIGNAL_IDS, type SignalId } from '../../records/shapes';
 import type { Life } from './life';

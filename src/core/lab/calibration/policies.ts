@@ -86,16 +86,17 @@ const HABITS: Readonly<Record<Exclude<PolicyId, 'today' | 'today-closer'>, Polic
   nothing: () => [],
 };
 
-/** What the tool’s rules on spacing leave of a habit: two days from wash to wash, two washes in seven days, a week from protein to protein. */
+/** What the tool’s rules on spacing leave of a habit that does whole doses. */
 function spaced(life: Life, day: CalendarDay, uses: readonly Use[]): readonly Use[] {
   const { verdicts } = life.seeded;
+  const { washGap, mainsPerWeek, lightProteinGap } = PLAN_RULES;
   const ages = life.sessions.map((session) => ({ ...session, ago: daysBetween(session.day, day) }));
   const isFirm = (recipeId: string) => isProtein(verdicts.get(recipeId) as Verdict);
   const isTooSoon =
-    ages.some(({ ago }) => ago < 2) ||
-    new Set(ages.filter(({ ago }) => ago < 7).map(({ ago }) => ago)).size >= 2 ||
+    ages.some(({ ago }) => ago < washGap.value) ||
+    new Set(ages.filter(({ ago }) => ago < 7).map(({ ago }) => ago)).size >= mainsPerWeek.value ||
     (uses.some(({ recipeId }) => isFirm(recipeId)) &&
-      ages.some(({ recipeId, ago }) => ago < 7 && isFirm(recipeId)));
+      ages.some(({ recipeId, ago }) => ago < lightProteinGap.value && isFirm(recipeId)));
   return isTooSoon ? [] : uses;
 }
 

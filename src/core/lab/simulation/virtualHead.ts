@@ -1,8 +1,14 @@
 import { randomLcg, randomNormal, randomPoisson, randomUniform } from 'd3-random';
 import { clamp, rounded } from '../../base/measures';
 import { FEEL, POROSITY_TESTS, snapsAt, STRETCH, strandShape } from '../../hair/checks';
-import { amountFactor } from '../../hair/estimation';
-import { EVENT_EFFECTS, EVENT_STAYS, priorEffect, SIGNALS, startingLevel } from '../../hair/state';
+import {
+  amountFactor,
+  EVENT_EFFECTS,
+  EVENT_STAYS,
+  priorEffect,
+  SIGNALS,
+  startingLevel,
+} from '../../hair/state';
 import { doseOf, type SchoolVerdict, type Warmth } from '../../recipe/classification';
 import {
   NOTHING_MEASURED,

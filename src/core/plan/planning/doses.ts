@@ -1,4 +1,4 @@
-import { amountFactor } from '../../hair/estimation';
+import { amountFactor } from '../../hair/state';
 import { doseOf, type Warmth } from '../../recipe/classification';
 import { SIGNAL_IDS } from '../../records/shapes';
 import type { HeadProblem, Treatment } from './plan';

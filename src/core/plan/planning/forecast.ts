@@ -1,5 +1,5 @@
-import { daysBetween, type CalendarDay } from '../../base/measures';
-import { expectedExcess, SIGNALS, type Estimate } from '../../hair/state';
+import { daysBetween, expectedExcess, type CalendarDay } from '../../base/measures';
+import { SIGNALS, type Estimate } from '../../hair/state';
 import type { SignalId } from '../../records/shapes';
 import type { HeadProblem, Treatment } from './plan';
 

@@ -65,15 +65,15 @@ function mainBreaches(
   const { rules } = head;
   const { day } = beat;
   const uses = usesOf(head, beats, beat);
-  const near = (is: (use: Use) => boolean, key: RuleKey, byDose = false) =>
-    tooNear(rules, uses, day, is, key, byDose ? ownShare(beat) : null);
+  const near = (is: (use: Use) => boolean, key: RuleKey) =>
+    tooNear(rules, uses, day, is, key, ownShare(beat));
   const window = washWindow(head, day);
   const { firms, strong } = treatment;
   return [
     ['not-a-mask', !treatment.uses.includes('mask')],
     [window ?? 'no-wash', window !== undefined],
-    near(({ isMain }) => isMain, 'washGap', true),
-    firms ? near((use) => use.firms, 'lightProteinGap', true) : ['', false],
+    near(({ isMain }) => isMain, 'washGap'),
+    firms ? near((use) => use.firms, 'lightProteinGap') : ['', false],
     strong ? near((use) => use.strong, 'strongProteinGap') : ['', false],
     ['no-strong-protein', strong && takesNoStrong(head)],
     [PLAN_RULES.patchTest.id, day < treatment.allowedFrom, daysBetween(day, treatment.allowedFrom)],
@@ -100,8 +100,9 @@ function mainBreaches(
 const ownShare = ({ treatment }: Standing) => treatment?.doseShare ?? 1;
 
 /**
- * Whether another use of a sort lies closer than a rule allows, before or after.
- * @param share of the beat itself where the rule counts doses: after a part of a dose a part of the days is enough
+ * Whether another use of a sort lies closer than a rule allows, before or after. After a part of a dose a part of the days is
+ * enough, but for strong protein: overload builds up unseen.
+ * @param share of a dose that the beat itself is
  */
 function tooNear(
   rules: HeadProblem['rules'],
@@ -109,13 +110,13 @@ function tooNear(
   day: CalendarDay,
   is: (use: Use) => boolean,
   key: RuleKey,
-  share: number | null,
+  share: number,
 ): Broken {
   const gap = rules[key];
   if (gap === null) return [PLAN_RULES[key].id, false];
   const missing = uses.filter(is).map((use) => {
     const away = daysBetween(use.day, day);
-    const wanted = share === null ? gap : gapAfter(gap, away >= 0 ? use.doseShare : share);
+    const wanted = key === 'strongProteinGap' ? gap : gapAfter(gap, away >= 0 ? use.doseShare : share);
     return wanted - Math.abs(away);
   });
   const by = Math.max(...missing, -Infinity);

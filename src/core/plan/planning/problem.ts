@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
-import { sessionDose } from '../../hair/estimation';
 import { firstUses, type HeadHistory } from '../../hair/history';
-import { expectedMaskGrams, type HairState } from '../../hair/state';
+import { expectedMaskGrams, sessionDose, type HairState } from '../../hair/state';
 import { armsAhead, trialState } from '../../hair/trials';
 import { shelfOf, type ShelfItem } from '../../kitchen/batches';
 import { leadTasksOf } from '../../kitchen/methods';
@@ -171,7 +170,7 @@ function pastUses({ sessions, larder, trials, trialWashes, washDays }: HeadHisto
   const without = new Set(trials.filter(({ againstId }) => againstId === null).map(({ trialId }) => trialId));
   const plain = trialWashes
     .filter(({ trialId, arm }) => arm === 'b' && without.has(trialId))
-    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, doseShare: 1, ...PLAIN }));
+    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
   return [...uses, ...plain, ...plainWashes(washDays)];
 }
 
@@ -192,10 +191,10 @@ function plainWashes(washDays: readonly WashDay[]): PastUse[] {
         !uses.some(({ slot }) => slot === 'main') &&
         steps.some(({ phase, outcome }) => phase === 'cleanse' && outcome === 'done'),
     )
-    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, doseShare: 1, ...PLAIN }));
+    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
 }
 
-const PLAIN: Spacing = { use: 'mask', firms: false, strong: false, moistens: false };
+const PLAIN = { use: 'mask', firms: false, strong: false, moistens: false, doseShare: 1 } as const;
 
 function spacingUsed(version: RecipeVersion, school: School, larder: Larder): Spacing | undefined {
   const verdict = classifyVersion(version, school, larder);
@@ -312,7 +311,6 @@ function plainWash(from: CalendarDay): Treatment {
     contactMinutes: 0,
     warmth: 'room',
     amount: 1,
-    doseShare: 1,
     leadTasks: [],
     makeMinutes: 0,
     cost: null,

@@ -1,5 +1,5 @@
-import { sum } from '../../base/measures';
-import { normalCdf, normalDensity, SIGNALS } from '../../hair/state';
+import { normalCdf, normalDensity, sum } from '../../base/measures';
+import { SIGNALS } from '../../hair/state';
 import type { SignalId } from '../../records/shapes';
 import { baseOf, dayFactor, LOOK_BEYOND_DAYS, LOOK_EVERY, type PlanProblem } from '../planning';
 import type { HeadPart } from './headPart';

@@ -1,6 +1,6 @@
 import { doseOf } from '../../recipe/classification';
 import type { Head, Session } from '../../records/shapes';
-import { expectedMaskGrams, type MASK_PER_HAIR } from '../state';
+import { expectedMaskGrams, type MASK_PER_HAIR } from './hairMass';
 
 /** How fast more of a treatment stops doing more: 1 − exp(−1.5 × grams / usual grams), 1 at the usual amount (working assumption). */
 const AMOUNT_STEEPNESS = 1.5;
