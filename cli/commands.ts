@@ -11,7 +11,7 @@ import { judgedText, toldHeadline } from '../src/core/kitchen/formulation';
 import { methodOfText, shownMethod, warningsOf } from '../src/core/kitchen/methods';
 import { demoRecords } from '../src/core/lab/simulation';
 import { MOST_WEEKS, type UnmetRule } from '../src/core/plan/planning';
-import { planProblemFrom, todayAnswer } from '../src/core/plan/question';
+import { decidedProblem, planProblemFrom, todayAnswer } from '../src/core/plan/question';
 import { solveSchedule } from '../src/core/plan/scheduling';
 import type { LedgerRow, Verdict } from '../src/core/recipe/classification';
 import {
@@ -301,7 +301,7 @@ export async function planCommand(options: CommandOptions, clock: Clock): Promis
     head: each,
     state: estimateHair(each, historyOf(records, each.headId), from),
   }));
-  const problem = planProblemFrom(records, all, from, weeks);
+  const problem = decidedProblem(planProblemFrom(records, all, from, weeks), records);
   const { plans, relaxations } = solveSchedule(problem, solverFrom(await loadHighs()));
   const plan = plans.find(({ headId }) => headId === head.headId);
   if (!plan) throw new CommandError(`no plan was made for ${head.headId}`);

@@ -10,7 +10,7 @@ import {
 } from '@/core/kitchen/making';
 import { effortLimits } from '@/core/plan/agenda';
 import type { Plan } from '@/core/plan/planning';
-import { answerOf, problemOf, type PlanAnswer, type PlanQuestion } from '@/core/plan/question';
+import { answerOf, decidedProblem, problemOf, type PlanAnswer, type PlanQuestion } from '@/core/plan/question';
 import {
   TRYOUT_RHYTHMS,
   tryRhythm,
@@ -74,7 +74,7 @@ export type PlanNews =
 export const solverApi = {
   /** The plan that the search finds by itself. */
   firstPlan: (question: PlanQuestion): PlanAnswer => {
-    const problem = problemOf(question);
+    const problem = decidedProblem(problemOf(question), question.records);
     return answerOf(question, searchSchedule(problem), problem);
   },
   /**
@@ -86,7 +86,7 @@ export const solverApi = {
     wantsFirst: boolean,
     report: (news: PlanNews) => void,
   ): Promise<PlanAnswer> => {
-    const problem = problemOf(question);
+    const problem = decidedProblem(problemOf(question), question.records);
     const first = weekSearch(problem);
     const inWords = () => answerOf(question, searchSchedule(problem, first), problem);
     if (wantsFirst) report({ what: 'first', answer: inWords() });

@@ -1,5 +1,6 @@
 import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
 import { isSmall } from '../agenda';
+import { treatmentIn } from './doses';
 import { freeMinutesOn, minutesOf, sharedMinutesOn, waitingMinutesOf, type PlanDraft } from './draft';
 import type { Breach, HeadProblem, Plan, PlanProblem, Standing, Treatment } from './plan';
 import { RULE_CHECKS, type Course, type Put } from './ruleChecks';
@@ -40,9 +41,8 @@ interface Laid {
 }
 
 function courseOf({ from }: PlanProblem, head: HeadProblem, beats: readonly Standing[]): Laid {
-  const byId = new Map(head.treatments.map((treatment) => [treatment.recipeId, treatment]));
   const puts = beats.flatMap((beat): Put[] => {
-    const treatment = byId.get(beat.recipeId);
+    const treatment = treatmentIn(head, beat);
     return treatment ? [{ at: daysBetween(from, beat.day), beat, treatment }] : [];
   });
   const inSlot = (slot: Standing['slot']) => puts.filter(({ beat }) => beat.slot === slot);
@@ -56,7 +56,7 @@ function courseOf({ from }: PlanProblem, head: HeadProblem, beats: readonly Stan
       followUps: inSlot('follow-up'),
     },
     unknown: beats
-      .filter(({ recipeId }) => !byId.has(recipeId))
+      .filter((beat) => treatmentIn(head, beat) === undefined)
       .map(({ day }) => ({ rule: 'unknown-recipe', headId: head.head.headId, day })),
   };
 }

@@ -12,11 +12,21 @@ import { laneProbabilities, placeInWords, SIGNALS } from '../../hair/state';
 import { daysText } from '../../recipe/safety';
 import { countsFor, holdsOn, placedBy, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
 import { dayNotes } from './dayNotes';
+import { doseOfTreatment } from './doses';
 import { countedAs, draftOf, freeMinutesOn, minutesOf, moving, takesNoStrong, type PlanDraft } from './draft';
 import { duesOf } from './dues';
 import { forecastOn } from './forecast';
 import { breachesOf, chanceTooFirm } from './permits';
-import type { Beat, HeadProblem, Plan, PlanDay, PlanProblem, Reason, UnmetRule } from './plan';
+import type {
+  Beat,
+  HeadProblem,
+  Plan,
+  PlanDay,
+  PlanProblem,
+  Reason,
+  Treatment,
+  UnmetRule,
+} from './plan';
 import { preparationOf } from './preparation';
 import { unmetPromises } from './promises';
 import { lastUse, scoreOf, scoreParts, spanOf } from './score';
@@ -80,6 +90,8 @@ const SLOT_ORDER: Readonly<Record<PlanDraft['slot'], number>> = {
 
 function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly PlanDraft[], draft: PlanDraft): Beat {
   const { treatment, day, slot, batchId } = draft;
+  const usual = head.treatments.find(({ recipeId }) => recipeId === treatment.recipeId);
+  const dose = usual ? doseOfTreatment(treatment, usual) : null;
   return {
     day,
     slot,
@@ -88,6 +100,7 @@ function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly PlanDraft
     kind: treatment.kind,
     strength: treatment.strength,
     minutes: minutesOf(head, draft),
+    dose,
     overnight: draft.overnight,
     locked: placedBy(head.decisions, draft) !== undefined,
     batchId,
@@ -95,7 +108,7 @@ function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly PlanDraft
     moves: treatment.effect.firmness,
     humectant: treatment.humectant,
     onlyIfFirm: slot === 'follow-up' && !followsStrong(all, day) && head.choices.afterProtein === 'if-firm',
-    reasons: reasonsFor(problem, head, all, draft),
+    reasons: [...reasonsFor(problem, head, all, draft), ...doseReasons(head, all, draft, dose, usual)],
   };
 }
 
@@ -153,6 +166,21 @@ function reasonsFor(
   return [...decided(head, draft), ...rhythmReasons(head, draft), ...own, ...shelf(draft)];
 }
 
+/** Why it is another dose than the recipe's: what the whole of it would do. */
+function doseReasons(
+  head: HeadProblem,
+  all: readonly PlanDraft[],
+  draft: PlanDraft,
+  dose: Beat['dose'],
+  usual: Treatment | undefined,
+): Reason[] {
+  if (!dose || !usual) return [];
+  const others = moving(all).filter((other) => other.day <= draft.day && other !== draft);
+  const whole = forecastOn(head, 'firmness', [...others, { day: draft.day, treatment: usual }], draft.day);
+  const text = t`${{ text: dose.text }} is enough: all of it would leave the hair ${{ place: placeInWords(whole) }} (${{ level: signed(whole.mean) }}).`;
+  return [{ code: 'dose', text: `${text.charAt(0).toUpperCase()}${text.slice(1)}` }];
+}
+
 /** The rhythms of hers that it is there for. */
 function rhythmReasons({ rhythms }: HeadProblem, draft: PlanDraft): Reason[] {
   return rhythms
@@ -168,8 +196,11 @@ function rhythmReasons({ rhythms }: HeadProblem, draft: PlanDraft): Reason[] {
     .map(({ says }) => ({ code: 'rhythm', text: t`You asked for it. ${says}.` }));
 }
 
-function decided({ decisions }: HeadProblem, draft: PlanDraft): Reason[] {
-  return placedBy(decisions, draft) ? [{ code: 'locked', text: t`You put it here.` }] : [];
+function decided({ decisions, decidedToday }: HeadProblem, draft: PlanDraft): Reason[] {
+  if (placedBy(decisions, draft)) return [{ code: 'locked', text: t`You put it here.` }];
+  return decidedToday && decidedToday.main === draft.treatment
+    ? [{ code: 'decided-today', text: t`Chosen from today’s check.` }]
+    : [];
 }
 
 function shelf({ batchId, treatment }: PlanDraft): Reason[] {

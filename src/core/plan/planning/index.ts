@@ -14,14 +14,17 @@ export {
   washWindow,
   withPortion,
   type PlanDraft,
+  type TimedMinutes,
 } from './draft';
-export { dosesOf } from './doses';
+export { doseOfTreatment, dosesOf, treatmentIn, weekShare, gapAfter } from './doses';
 export { explainPlans, type PlanSource } from './explain';
 export { breachesOf, chanceTooFirm, needsMoisture } from './permits';
 export {
   MOST_WEEKS,
   type Beat,
   type Breach,
+  type DecidedDay,
+  type Dose,
   type DayNote,
   type Due,
   type HeadProblem,

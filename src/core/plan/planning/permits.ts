@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
 import { laneProbabilities, SIGNALS } from '../../hair/state';
 import { isSmall, PLAN_RULES, type RuleKey } from '../agenda';
-import { gapAfter, weekShare } from './doses';
+import { gapAfter, treatmentIn, weekShare } from './doses';
 import { isFreeEvening, needsEvening, takesNoStrong, washWindow } from './draft';
 import { forecastOn } from './forecast';
 import type { Breach, HeadProblem, PastUse, PlanProblem, Standing, Treatment } from './plan';
@@ -20,7 +20,7 @@ export function breachesOf(
   beats: readonly Standing[],
   beat: Standing,
 ): Breach[] {
-  const treatment = treatmentOf(head, beat.recipeId);
+  const treatment = treatmentIn(head, beat);
   const { day } = beat;
   const broken = ((): readonly Broken[] => {
     if (!treatment) return [['unknown-recipe', true]];
@@ -41,15 +41,15 @@ function usesOf(head: HeadProblem, beats: readonly Standing[], except: Standing)
   const past = head.past.map((use): Use => ({ ...use, isMain: use.use === 'mask' }));
   const planned = beats
     .filter((other) => other !== except)
-    .flatMap(({ day, recipeId, slot, treatment: dosed }): Use[] => {
-      const treatment = treatmentOf(head, recipeId);
-      const { use, firms, strong, moistens } = treatment ?? {
+    .flatMap((other): Use[] => {
+      const { day, recipeId, slot } = other;
+      const { use, firms, strong, moistens, doseShare } = treatmentIn(head, other) ?? {
         use: 'mask',
         firms: false,
         strong: false,
         moistens: false,
+        doseShare: 1,
       };
-      const doseShare = dosed?.doseShare ?? 1;
       return [{ day, recipeId, use, firms, strong, moistens, doseShare, isMain: slot === 'main' }];
     });
   return [...past, ...planned];
@@ -66,7 +66,7 @@ function mainBreaches(
   const { day } = beat;
   const uses = usesOf(head, beats, beat);
   const near = (is: (use: Use) => boolean, key: RuleKey) =>
-    tooNear(rules, uses, day, is, key, ownShare(beat));
+    tooNear(rules, uses, day, is, key, treatment.doseShare);
   const window = washWindow(head, day);
   const { firms, strong } = treatment;
   return [
@@ -83,7 +83,7 @@ function mainBreaches(
       tooMany(
         rules.mainsPerWeek,
         day,
-        ownShare(beat),
+        treatment.doseShare,
         uses.filter((use) => use.isMain),
       ),
     ],
@@ -96,8 +96,6 @@ function mainBreaches(
     ],
   ];
 }
-
-const ownShare = ({ treatment }: Standing) => treatment?.doseShare ?? 1;
 
 /**
  * Whether another use of a sort lies closer than a rule allows, before or after. After a part of a dose a part of the days is
@@ -150,8 +148,9 @@ function tooFirmFor(head: HeadProblem, beats: readonly Standing[], day: Calendar
 /** The chance that the hair is already too firm when this day begins. */
 export function chanceTooFirm(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): number {
   const placed = beats.flatMap((beat) => {
-    const treatment = treatmentOf(head, beat.recipeId);
-    return beat.day < day && treatment && !isSmall(beat) ? [{ day: beat.day, treatment }] : [];
+    if (beat.day >= day || isSmall(beat)) return [];
+    const treatment = treatmentIn(head, beat);
+    return treatment ? [{ day: beat.day, treatment }] : [];
   });
   return laneProbabilities(forecastOn(head, 'firmness', placed, day), SIGNALS.firmness.lane).above;
 }
@@ -175,8 +174,9 @@ function tooMany(
 
 function tooManyNew(head: HeadProblem, beats: readonly Standing[], beat: Standing): boolean {
   const first = new Map<string, CalendarDay>();
-  for (const { slot, recipeId, day } of beats) {
-    if (slot !== 'main' || treatmentOf(head, recipeId)?.isNew !== true) continue;
+  for (const other of beats) {
+    const { slot, recipeId, day } = other;
+    if (slot !== 'main' || treatmentIn(head, other)?.isNew !== true) continue;
     const known = first.get(recipeId);
     if (known === undefined || day < known) first.set(recipeId, day);
   }
@@ -197,7 +197,7 @@ export function needsMoisture(
 function isFollowed(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): boolean {
   return beats.some(
     (other) =>
-      other.day === day && other.slot === 'follow-up' && treatmentOf(head, other.recipeId)?.moistens === true,
+      other.day === day && other.slot === 'follow-up' && treatmentIn(head, other)?.moistens === true,
   );
 }
 
@@ -230,7 +230,7 @@ function prePooBreaches(
           beat.day,
           (use) => use.firms,
           'lightProteinGap',
-          ownShare(beat),
+          treatment.doseShare,
         )
       : ['', false],
     [PLAN_RULES.strongProteinGap.id, treatment.strong],
@@ -246,8 +246,8 @@ function followUpBreaches(
   treatment: Treatment,
 ): Broken[] {
   const follows = beats.some(
-    ({ slot, day, recipeId }) =>
-      slot === 'main' && day === beat.day && treatmentOf(head, recipeId)?.firms === true,
+    (other) =>
+      other.slot === 'main' && other.day === beat.day && treatmentIn(head, other)?.firms === true,
   );
   return [
     ['not-a-mask', !treatment.uses.includes('mask') || !treatment.moistens || treatment.firms],
@@ -255,14 +255,3 @@ function followUpBreaches(
     [PLAN_RULES.patchTest.id, beat.day < treatment.allowedFrom],
   ];
 }
-
-function treatmentOf({ treatments }: HeadProblem, recipeId: string): Treatment | undefined {
-  let known = BY_ID.get(treatments);
-  if (!known) {
-    known = new Map(treatments.map((treatment) => [treatment.recipeId, treatment]));
-    BY_ID.set(treatments, known);
-  }
-  return known.get(recipeId);
-}
-
-const BY_ID = new WeakMap<readonly Treatment[], ReadonlyMap<string, Treatment>>();

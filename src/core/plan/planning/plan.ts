@@ -116,6 +116,14 @@ export interface HeadProblem {
   readonly rhythms: readonly RhythmDemand[];
   /** Where every rhythm of this head stands, those that are over among them. */
   readonly rhythmStates: readonly RhythmState[];
+  /** What the plan's first day has, decided from what was read on it; absent where nothing was. */
+  readonly decidedToday?: DecidedDay;
+}
+
+/** A day that is decided: a main treatment in its dose with the moisture that follows it, or nothing. */
+export interface DecidedDay {
+  readonly main: Treatment | null;
+  readonly followUp: Treatment | null;
 }
 
 /** What is planned together: heads that share one person's hours. */
@@ -131,6 +139,15 @@ export interface Reason {
   readonly text: string;
 }
 
+/** How a treatment is done on a day. */
+export interface Dose {
+  /** On the hair. */
+  readonly minutes: number;
+  readonly warmth: RecipeVersion['warmth'];
+  /** Share of the usual amount, above 0 to 1. */
+  readonly amount: number;
+}
+
 export interface Beat {
   readonly day: CalendarDay;
   readonly slot: Slot;
@@ -140,6 +157,8 @@ export interface Beat {
   readonly strength: number;
   /** Of her time, waiting included. */
   readonly minutes: number;
+  /** Null where it is done as the recipe says; with what is other than there in words: "10 minutes, half the usual amount". */
+  readonly dose: (Dose & { readonly text: string }) | null;
   readonly overnight: boolean;
   /** She put it there. */
   readonly locked: boolean;
@@ -261,8 +280,9 @@ export interface Breach {
   readonly by?: number;
 }
 
-/** All that a rule looks at in a beat. */
+/** All that a rule looks at in a beat; as its recipe says where neither treatment nor dose is given. */
 export type Standing = Pick<Beat, 'day' | 'slot' | 'recipeId' | 'overnight' | 'batchId'> & {
-  /** How much of it is meant; all where it is not said. */
-  readonly treatment?: Pick<Treatment, 'doseShare'>;
+  readonly dose?: Dose | null;
+  /** Of a beat while planning, in its dose. */
+  readonly treatment?: Treatment;
 };

@@ -44,8 +44,7 @@ interface Done {
   readonly share: number;
 }
 
-const shareOf = ({ beat }: Put) => beat.treatment?.doseShare ?? 1;
-const doneBy = (put: Put): Done => ({ at: put.at, share: shareOf(put) });
+const doneBy = ({ at, treatment }: Put): Done => ({ at, share: treatment.doseShare });
 
 /** Uses of this sort, past and planned; a planned one may be left out. */
 function usesOf(
@@ -75,7 +74,7 @@ function tooClose(
   if (gap === null) return [];
   return these.flatMap((put) => {
     const missing = usesOf(course, past, planned, put).map(({ at, share }) =>
-      at <= put.at ? wanted(gap, share) - (put.at - at) : wanted(gap, shareOf(put)) - (at - put.at),
+      at <= put.at ? wanted(gap, share) - (put.at - at) : wanted(gap, put.treatment.doseShare) - (at - put.at),
     );
     const by = Math.max(...missing, -Infinity);
     return by > 0 ? [{ at: put.at, by }] : [];

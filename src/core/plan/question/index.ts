@@ -7,5 +7,5 @@ export {
   type PlanQuestion,
   type ShelfNote,
 } from './planAnswer';
-export { planProblemFrom, type HeadToPlan } from './planQuestion';
+export { decidedProblem, planProblemFrom, type HeadToPlan } from './planQuestion';
 export { todayAnswer, type CheckToTake, type TodayAnswer, type TodayChoice } from './todayAnswer';

@@ -6,8 +6,9 @@ import { liveRecords } from '../../records/log';
 import { ofKind, type Head, type StoredRecord } from '../../records/shapes';
 import type { Agreement, Effort, PlanNote } from '../agenda';
 import type { Plan, PlanProblem } from '../planning';
-import { agreementAfter, plansOf, whyNotIn, type Plans, type Schedule } from '../scheduling';
+import { agreementAfter, plansOf, whyNotIn, withTodayOpen, type Plans, type Schedule } from '../scheduling';
 import { planProblemFrom } from './planQuestion';
+import { todayAnswer, type TodayAnswer } from './todayAnswer';
 
 /** What the state of hair is estimated from. */
 export interface HairQuestion {
@@ -40,6 +41,8 @@ export type ShelfNote = Pick<ShelfItem, 'name' | 'left' | 'useBy'> & {
 };
 
 export interface PlanAnswer extends Plans {
+  /** By head: today by itself, decided from what is known this moment. */
+  readonly today: readonly (TodayAnswer & { readonly headId: string })[];
   /** The most pressing first. */
   readonly shelf: readonly ShelfNote[];
   /** By head: what is agreed from now on, and what changed. */
@@ -77,16 +80,23 @@ export function answerOf(
   problem: PlanProblem,
 ): PlanAnswer {
   const described = ofKind(records, 'head');
+  const open = withTodayOpen(problem);
+  const histories = new Map(heads.map(({ head: { headId } }) => [headId, historyOf(records, headId)]));
   return {
     ...plansOf(schedule),
+    today: heads.map(({ head: { headId }, state }, index) => ({
+      headId,
+      ...todayAnswer(open, index, state, histories.get(headId)?.readings ?? []),
+    })),
     shelf: shelfNotes(records, today),
     agreed: heads.flatMap(({ head: { headId }, agreement }) => {
       const plan = schedule.plans.find((each: Plan) => each.headId === headId);
-      if (!plan) return [];
+      const history = histories.get(headId);
+      if (!plan || !history) return [];
       const count = described.filter((head) => head.headId === headId).length;
       const planned = problem.heads.find((each) => each.head.headId === headId);
       const whyNot = planned && whyNotIn(problem, planned, plan);
-      return [{ headId, ...agreementAfter(agreement, plan, historyOf(records, headId), count, whyNot) }];
+      return [{ headId, ...agreementAfter(agreement, plan, history, count, whyNot) }];
     }),
   };
 }

@@ -4,6 +4,8 @@ import { pantryOf } from '../../kitchen/pantry';
 import { liveRecords } from '../../records/log';
 import { ofKind, type StoredRecord } from '../../records/shapes';
 import { planProblem, type Kitchen, type PlannedHead, type PlanProblem } from '../planning';
+import { withTodayDecided } from '../scheduling';
+import { isDayCheck } from './todayAnswer';
 
 /** What is made and what it is made of, for all heads. */
 function kitchenOf(live: readonly StoredRecord[]): Kitchen {
@@ -31,5 +33,13 @@ export function planProblemFrom(
     kitchenOf(live),
     from,
     weeks,
+  );
+}
+
+/** What the weeks are planned from: today decided for every head that was felt or stretched on it. */
+export function decidedProblem(problem: PlanProblem, records: readonly StoredRecord[]): PlanProblem {
+  const readings = ofKind(liveRecords(records), 'reading');
+  return withTodayDecided(problem, (headId) =>
+    readings.some((reading) => reading.headId === headId && isDayCheck(reading, problem.from)),
   );
 }

@@ -51,14 +51,14 @@ export function todayAnswer(
   problem: PlanProblem,
   index: number,
   state: HairState,
-  readings: readonly Pick<Reading, 'day' | 'moment'>[],
+  readings: readonly Reading[],
 ): TodayAnswer {
   const head = problem.heads[index] as HeadProblem;
   const day = problem.from;
   const options = todayOptions(problem, index);
   const [best] = options;
   const [main, followUp] = best?.drafts ?? [];
-  const isRead = readings.some((reading) => reading.day === day);
+  const isRead = readings.some((reading) => isDayCheck(reading, day));
   const test = state.nextReadings.find((each) => isDaily(each));
   const check = (on: CalendarDay, moment: Reading['moment']): CheckToTake => {
     const kind = test?.test ?? 'stretch';
@@ -74,6 +74,11 @@ export function todayAnswer(
     ask: !isRead && test && test.bits >= WORTH_ASKING_BITS ? check(day, 'before') : null,
     next: main ? check(day, 'dry') : nextFree ? check(nextFree, 'before') : null,
   };
+}
+
+/** Whether hair was felt or stretched on this day: what a day is decided from. */
+export function isDayCheck({ day: on, feel, strands }: Reading, day: CalendarDay): boolean {
+  return on === day && (feel !== null || strands.length > 0);
 }
 
 /** A stroke or some strands: what twenty seconds are enough for. */

@@ -1,4 +1,5 @@
 export { agreementAfter } from './agreement';
+export { withTodayDecided, withTodayOpen } from './decideToday';
 export { questionLimits, answerWhatIf, type WhatIfAnswer, type WhatIfQuestion } from './ask';
 export { type Fix, type Relaxation } from './relax';
 export {

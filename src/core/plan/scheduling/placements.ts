@@ -89,7 +89,7 @@ function placed(
     .map(({ rule }) => rule)
     .filter((rule) => !AMONG_OTHERS.has(rule));
   const tooLong = minutesOf(head, draft) > freeMinutesOn(head, draft.day);
-  const name = `h${index}d${at}${draft.slot.charAt(0)}${draft.overnight ? 'o' : ''}${round ?? ''}_${head.treatments.indexOf(draft.treatment)}`;
+  const name = `h${index}d${at}${draft.slot.charAt(0)}${draft.overnight ? 'o' : ''}${round ?? ''}_${head.treatments.findIndex(({ recipeId }) => recipeId === draft.recipeId)}`;
   return {
     name,
     head: index,
@@ -124,6 +124,10 @@ function mains(
   const trialDays = trial ? daysBetween(problem.from, trial.endsBy) + 1 : 0;
   const lastArm = trial ? trial.recipeIds.length - 1 : -1;
   return Array.from({ length: daysOf(problem) }, (_, at) => addDays(problem.from, at)).flatMap((day, at) => {
+    if (at === 0 && head.decidedToday)
+      return [head.decidedToday.main]
+        .flatMap((main) => main ?? [])
+        .map((main) => placed(problem, head, index, draftOn(day, main, 'main'), 0, null));
     const rounds =
       trial && day >= trial.from && at < trialDays
         ? trial.recipeIds.flatMap((recipeId, round) => {
@@ -215,8 +219,9 @@ const decided = (decisions: HeadProblem['decisions'], recipeId: string) =>
 
 function followUps(problem: PlanProblem, head: HeadProblem, index: number): Placement[] {
   const chosen = followUpsOf(head);
+  const { decidedToday } = head;
   return Array.from({ length: daysOf(problem) }, (_, at) => at).flatMap((at) =>
-    chosen.map((treatment) =>
+    (at === 0 && decidedToday ? [decidedToday.followUp].flatMap((each) => each ?? []) : chosen).map((treatment) =>
       placed(problem, head, index, draftOn(addDays(problem.from, at), treatment, 'follow-up'), at, null),
     ),
   );

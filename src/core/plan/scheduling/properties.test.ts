@@ -6,6 +6,7 @@ import { ALL, BALM, FROM as from, KNOWN, problemOf, STAMP, strands, testSession 
 import type { Decision, Occasion, PlanSettings } from '../../records/shapes';
 import { RULE_KEYS, PLAN_RULES, USUAL_CHOICES } from '../agenda';
 import { checkPlan, scoreOf } from '../planning';
+import { withTodayDecided } from './decideToday';
 import { solveSchedule, searchSchedule } from './schedule';
 import { weekProgramme } from './weekProgramme';
 
@@ -117,12 +118,21 @@ it('a treatment that was done today counts among those of its week', () => {
 describe('whatever the head, its days, its schools and its past', () => {
   it('the programme and the search keep every hard rule', () => {
     fc.assert(
-      fc.property(asked, (question) => {
-        const problem = problemFrom(question);
+      fc.property(asked, fc.boolean(), (question, isRead) => {
+        const problem = withTodayDecided(problemFrom(question), () => isRead);
         expect(checkPlan(problem, searchSchedule(problem).plans)).toEqual([]);
         const { plans, relaxations } = solveSchedule(problem, solve, { seconds: 120, gap: 0.01 });
         expect(relaxations).toEqual([]);
         expect(checkPlan(problem, plans)).toEqual([]);
+        const [head] = problem.heads;
+        if (!head?.decidedToday) return;
+        // What was decided from today's check is what today has, in its dose.
+        const beats = plans[0]?.days[0]?.beats ?? [];
+        const { main } = head.decidedToday;
+        const washes = beats.filter(({ slot }) => slot === 'main');
+        expect(washes.map(({ recipeId }) => recipeId)).toEqual(main ? [main.recipeId] : []);
+        for (const { dose } of washes)
+          expect(dose?.minutes ?? main?.contactMinutes).toBe(main?.contactMinutes);
       }),
       { numRuns: 25 },
     );
@@ -130,12 +140,12 @@ describe('whatever the head, its days, its schools and its past', () => {
 
   it('two heads and one pair of hands keep every hard rule too, and the plan of each its own', () => {
     fc.assert(
-      fc.property(asked, asked, (one, other) => {
+      fc.property(asked, asked, fc.boolean(), (one, other, isRead) => {
         const [first] = problemFrom(one).heads;
         const [second] = problemFrom(other).heads;
         if (!first || !second) throw new Error('each has a head');
         const heads = [first, { ...second, head: { ...second.head, headId: 'k' } }];
-        const problem = { ...problemFrom(one), heads };
+        const problem = withTodayDecided({ ...problemFrom(one), heads }, () => isRead);
         expect(checkPlan(problem, searchSchedule(problem).plans)).toEqual([]);
         const { plans, relaxations } = solveSchedule(problem, solve, { seconds: 120, gap: 0.01 });
         expect(relaxations).toEqual([]);

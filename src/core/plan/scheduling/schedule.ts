@@ -2,7 +2,9 @@ import { addDays } from '../../base/measures';
 import type { SolveProgramme, SolveProgress } from '../../base/programme';
 import { effortLimits, type EffortLimits } from '../agenda';
 import { explainPlans, type PlanSource, type PlanDraft, type Plan, type PlanProblem } from '../planning';
+import { withTodayOpen } from './decideToday';
 import type { Demand } from './demand';
+import { fitDoses } from './fitDoses';
 import { readDrafts } from './readDrafts';
 import { relaxPlan, relaxationsIn, type Relaxation } from './relax';
 import { smallBeats } from './smallBeats';
@@ -30,9 +32,10 @@ export function plansOf({ plans, relaxations }: Schedule): Plans {
 
 /** The plan that the search finds without a solver. @param drafts what it has found already */
 export function searchSchedule(problem: PlanProblem, drafts = weekSearch(problem)): Schedule {
+  const relaxations = relaxationsIn(problem, drafts);
   return {
-    ...put(problem, drafts, { planner: 'week-search', gap: null }),
-    relaxations: relaxationsIn(problem, drafts),
+    ...put(problem, drafts, { planner: 'week-search', gap: null }, relaxations.length === 0),
+    relaxations,
   };
 }
 
@@ -48,10 +51,13 @@ export function solveSchedule(
 ): Schedule {
   const best = trySolving(problem, solve, options, [], first);
   if (best.status === 'solved') return best.schedule;
+  // What today's check decided stands only where all else that was decided leaves room for it.
+  if (best.status === 'impossible' && problem.heads.some(({ decidedToday }) => decidedToday?.main))
+    return solveSchedule(withTodayOpen(problem), solve, options, first);
   const loose = best.status === 'impossible' ? relaxPlan(problem, [], solve, options.seconds) : best;
   if (loose.status !== 'relaxed') return searchSchedule(problem, first);
   return {
-    ...put(problem, loose.drafts, { planner: 'programme', gap: null }),
+    ...put(problem, loose.drafts, { planner: 'programme', gap: null }, false),
     relaxations: loose.relaxations,
   };
 }
@@ -82,13 +88,16 @@ export function trySolving(
   return { status: 'solved', schedule };
 }
 
+/** @param isDosed whether doses are fitted; not where rules are broken, of which is said by how much */
 function put(
   problem: PlanProblem,
   washes: readonly (readonly PlanDraft[])[],
   answered: PlanSource,
+  isDosed = true,
 ): Schedule {
   const drafts = problem.heads.reduce<PlanDraft[][]>((planned, head, index) => {
-    const own = washes[index] ?? [];
+    const whole = washes[index] ?? [];
+    const own = isDosed ? fitDoses(problem, head, whole) : whole;
     const elsewhere = [...planned, ...washes.slice(index + 1)].flat();
     return [...planned, [...own, ...smallBeats(problem, head, own, elsewhere)]];
   }, []);

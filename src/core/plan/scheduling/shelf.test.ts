@@ -66,7 +66,8 @@ describe.each(['programme', 'week-search'] as const)('the shelf, by the %s', (pl
     const uses = usesOf(together([batch('balm', 2)]), 'b-balm');
     expect(uses.length).toBeGreaterThan(0);
     // No minute of making: the wash and the mask's half hour, or the half hour alone.
-    for (const { minutes, slot } of uses) expect(minutes).toBe(slot === 'main' ? 90 : 30);
+    for (const { minutes, slot, dose } of uses)
+      expect(minutes).toBe((slot === 'main' ? 60 : 0) + (dose?.minutes ?? 30));
   });
 
   it('a bottle of five mists is empty after five, the first days first', () => {

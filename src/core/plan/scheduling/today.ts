@@ -78,6 +78,7 @@ function washesToday(problem: PlanProblem, head: HeadProblem, day: CalendarDay):
     ({ uses, recipeId }) =>
       uses.includes('mask') && recipeId !== PLAIN_WASH_ID && (promised === null || recipeId === promised),
   );
+  const decided = decidedAfter(head, day);
   return masks.flatMap((mask) => {
     const followed = needsMoisture(head, mask) ? followUpsOf(head) : [null];
     return followed.flatMap((moisture) => {
@@ -86,8 +87,9 @@ function washesToday(problem: PlanProblem, head: HeadProblem, day: CalendarDay):
         ...(moisture ? [withPortion(draftOf(day, moisture, 'follow-up'))] : []),
       ];
       const usual = made(mask);
+      const all = [...usual, ...decided];
       const isForbidden = usual.some(
-        (draft) => isAvoided(head.decisions, draft) || breachesOf(problem, head, usual, draft).length > 0,
+        (draft) => isAvoided(head.decisions, draft) || breachesOf(problem, head, all, draft).length > 0,
       );
       if (isForbidden) return [];
       // A trial compares what is written, not a part of it.
@@ -96,6 +98,17 @@ function washesToday(problem: PlanProblem, head: HeadProblem, day: CalendarDay):
         .filter((drafts) => minutesOfAll(head, drafts) <= free);
     });
   });
+}
+
+/** Washes that she put on later days: today's has to leave them their room. */
+function decidedAfter({ decisions, treatments }: HeadProblem, today: CalendarDay): PlanDraft[] {
+  return decisions
+    .filter(({ what, slot, day }) => what === 'place' && slot === 'main' && day > today)
+    .flatMap(({ day, recipeId }) =>
+      treatments
+        .filter((treatment) => treatment.recipeId === recipeId)
+        .map((treatment) => draftOf(day, treatment, 'main')),
+    );
 }
 
 function minutesOfAll(head: HeadProblem, drafts: readonly PlanDraft[]): number {

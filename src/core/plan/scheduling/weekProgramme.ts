@@ -1,7 +1,15 @@
-import { addDays, daysBetween } from '../../base/measures';
+import { addDays, daysBetween, sum } from '../../base/measures';
 import type { Terms } from '../../base/programme';
 import { PLAIN_WASH_ID } from '../agenda';
-import { freeMinutesOn, needsMoisture, sharedMinutesOn, type PlanProblem, type Treatment } from '../planning';
+import {
+  freeMinutesOn,
+  gapAfter,
+  needsMoisture,
+  sharedMinutesOn,
+  weekShare,
+  type PlanProblem,
+  type Treatment,
+} from '../planning';
 import type { Demand } from './demand';
 import { forecastRows } from './forecastRows';
 import { headPart, terms, type BatchUse, type HeadPart } from './headPart';
@@ -80,26 +88,59 @@ function spacingRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
         ...mainsIn(part, start, gap, is),
         ...(rule === 'light-protein-gap' ? prePoosIn(part, start, gap, is) : []),
       ];
-      if (within.length > 1) rows.row(terms(within), '<=', 1, rule);
+      for (const apart of byReach(within, start, gap, rule)) rows.row(terms(apart), '<=', 1, rule);
       if (start + gap >= part.days) break;
     }
   };
   // Two on one day is no question of spacing: it is never relaxed.
   for (let at = 0; at < part.days; at++) rows.row(terms(part.on('main', at)), '<=', 1);
+  decidedRows(rows, part);
   gapRows(rules.washGap, 'wash-gap', () => true);
   gapRows(rules.lightProteinGap, 'light-protein-gap', ({ firms }) => firms);
   gapRows(rules.strongProteinGap, 'strong-protein-gap', ({ strong }) => strong);
   const most = rules.mainsPerWeek;
   if (most === null) return;
   for (let start = -6; start < part.days; start++) {
-    const before = past.filter(({ use, day }) => {
-      const at = daysBetween(problem.from, day);
-      return use === 'mask' && at >= start && at < start + 7;
-    }).length;
-    const within = mainsIn(part, start, 7);
-    if (within.length > most - before)
-      rows.row(terms(within), '<=', Math.max(0, most - before), 'mains-per-week');
+    const before = sum(
+      past.map(({ use, day, doseShare }) => {
+        const at = daysBetween(problem.from, day);
+        return use === 'mask' && at >= start && at < start + 7 ? weekShare(doseShare) : 0;
+      }),
+    );
+    const within = mainsIn(part, start, 7).map(({ name, treatment }) => ({
+      name,
+      factor: weekShare(treatment.doseShare),
+    }));
+    if (sum(within.map(({ factor }) => factor)) > most - before)
+      rows.row(within, '<=', Math.max(0, most - before), 'mains-per-week');
   }
+}
+
+/** What was decided for today from today's check is done today. */
+function decidedRows(rows: Rows, { head, on }: HeadPart): void {
+  const main = head.decidedToday?.main;
+  if (!main) return;
+  const meant = on('main', 0).filter(({ treatment }) => treatment === main);
+  rows.row(meant.length > 0 ? terms(meant) : [{ name: 'never', factor: 1 }], '=', 1);
+  if (meant.length === 0) rows.atMost('never', 0);
+}
+
+/**
+ * The sets of which one may be done, in a stretch as long as the gap: all of it, but for a part of a dose on its first day, after
+ * which a part of the gap is enough.
+ */
+function byReach(within: readonly Placement[], start: number, gap: number, rule: string): Placement[][] {
+  const isPart = ({ at, treatment }: Placement) =>
+    at === start && rule !== 'strong-protein-gap' && gapAfter(gap, treatment.doseShare) < gap;
+  const parts = within.filter(isPart);
+  const whole = within.filter((placement) => !isPart(placement));
+  return [
+    whole,
+    ...parts.map((part) => [
+      part,
+      ...whole.filter(({ at }) => at < start + gapAfter(gap, part.treatment.doseShare)),
+    ]),
+  ].filter(({ length }) => length > 1);
 }
 
 function prePoosIn(
@@ -119,8 +160,9 @@ function prePoosIn(
 function newcomerRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   const most = part.head.rules.newPerWeek;
   if (most === null) return;
-  const recipes = [...new Set(part.placements.map(({ treatment }) => treatment))].filter(
-    ({ isNew, uses }) => isNew && uses.includes('mask'),
+  const placed = new Set(part.placements.map(({ treatment: { recipeId } }) => recipeId));
+  const recipes = part.head.treatments.filter(
+    ({ isNew, uses, recipeId }) => isNew && uses.includes('mask') && placed.has(recipeId),
   );
   if (recipes.length === 0) return;
   const first = (at: number, recipe: Treatment) =>
@@ -128,7 +170,7 @@ function newcomerRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   for (const recipe of recipes) {
     const earlier: Placement[] = [];
     for (let at = 0; at < part.days; at++) {
-      const today = part.on('main', at).filter(({ treatment }) => treatment === recipe);
+      const today = part.on('main', at).filter(({ treatment }) => treatment.recipeId === recipe.recipeId);
       if (today.length === 0) continue;
       rows.row([...terms(today), ...terms(earlier, -1), { name: first(at, recipe), factor: -1 }], '<=', 0);
       earlier.push(...today);
@@ -142,7 +184,7 @@ function newcomerRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
     const within = [];
     for (let at = Math.max(0, start); at < Math.min(part.days, start + 7); at++) {
       for (const recipe of recipes) {
-        if (part.on('main', at).some(({ treatment }) => treatment === recipe))
+        if (part.on('main', at).some(({ treatment }) => treatment.recipeId === recipe.recipeId))
           within.push({ name: first(at, recipe), factor: 1 });
       }
     }

@@ -1,7 +1,6 @@
 import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
 import { isAvoided, placedBy, PLAIN_WASH_ID } from '../agenda';
 import {
-  breachesOf,
   draftOf,
   freeMinutesOn,
   handsMinutes,
@@ -18,6 +17,7 @@ import {
   type HeadProblem,
   type PlanProblem,
 } from '../planning';
+import { brokenRules } from './brokenRules';
 import { isNeverAllowed } from './neverRelaxed';
 import { followUpsOf, placementsOf, prePoosOf, type Placement } from './placements';
 
@@ -45,19 +45,6 @@ export function weekSearch(problem: PlanProblem): PlanDraft[][] {
 /** Further apart than this no two beats of a plan have a rule between them; the forecast has faded, too. */
 const REACH_DAYS = 60;
 
-/** The rules that drafts break, each with its day. */
-function brokenRules(
-  problem: PlanProblem,
-  head: HeadProblem,
-  drafts: readonly PlanDraft[],
-): ReadonlySet<string> {
-  return new Set(
-    drafts.flatMap((draft) =>
-      breachesOf(problem, head, drafts, draft).map(({ rule, day }) => `${rule}/${day}`),
-    ),
-  );
-}
-
 class HeadSearch {
   drafts: PlanDraft[] = [];
   /** Weeks that were agreed already. */
@@ -74,8 +61,21 @@ class HeadSearch {
   }
 
   placeDecided(): void {
+    this.placeToday();
     this.placeDecidedMains();
     this.placeDecidedCompanions();
+  }
+
+  /** What was decided from today's check, as far as nothing else stands against it. */
+  private placeToday(): void {
+    const { main, followUp } = this.head.decidedToday ?? { main: null, followUp: null };
+    if (!main) return;
+    const day = this.problem.from;
+    const added = [
+      this.withPortion(draftOf(day, main, 'main'), []),
+      ...(followUp ? [this.withPortion(draftOf(day, followUp, 'follow-up'), [])] : []),
+    ];
+    if (this.isAllowed(added, added)) this.drafts = added;
   }
 
   private placeDecidedMains(): void {
@@ -135,6 +135,7 @@ class HeadSearch {
       const at = daysBetween(from, day);
       if (!treatment || at < 0 || at >= 7 * weeks) return [];
       const draft = draftOf(day, treatment, slot, overnight);
+      if (this.head.decidedToday && washDayOf(draft) === from) return [];
       // A trial that runs has washes of its own, put in as its order wants.
       return this.head.trial && washDayOf(draft) <= this.head.trial.endsBy ? [] : [draft];
     });
@@ -206,8 +207,14 @@ class HeadSearch {
   private inReach(draft: PlanDraft, near: CalendarDay): boolean {
     return (
       !placedBy(this.head.decisions, draft) &&
+      !this.isOfToday(draft) &&
       Math.abs(daysBetween(washDayOf(draft), near)) <= LOOK_BEYOND_DAYS
     );
+  }
+
+  private isOfToday({ treatment }: PlanDraft): boolean {
+    const { decidedToday } = this.head;
+    return treatment === decidedToday?.main || treatment === decidedToday?.followUp;
   }
 
   /** A main treatment with what may belong to it, the fullest wash day first. */
