@@ -279,12 +279,8 @@ export function todayCommand(options: CommandOptions, clock: Clock): unknown {
   const history = historyOf(records, head.headId);
   const state = estimateHair(head, history, today);
   const problem = planProblemFrom(records, [{ head, state }], today, 1);
-  return shortNumbers({
-    head: head.headId,
-    heads,
-    on: today,
-    ...todayAnswer(problem, 0, state, history.readings),
-  });
+  const { choice, followUp, why, ask, next } = todayAnswer(problem, 0, state, history);
+  return shortNumbers({ head: head.headId, heads, on: today, choice, followUp, why, ask, next });
 }
 
 /** The plan as JSON, or with --ics as a calendar file. */

@@ -1,8 +1,9 @@
 import { By } from 'selenium-webdriver';
 import { addDays } from '../src/core/base/measures';
 import { ofKind, type StoredRecord } from '../src/core/records/shapes';
+import type { Browser } from './support/browser';
 import { testToday } from './support/clock';
-import { snapshotOf, unhurriedDemo } from './support/records';
+import { snapshotOf, unhurriedDemo, unhurriedMaren } from './support/records';
 import { servedBuild } from './support/served';
 
 const { phone, wide } = servedBuild();
@@ -55,6 +56,37 @@ function mistForPip(): StoredRecord[] {
   ];
 }
 
+describe('a stroke on the first screen', () => {
+  const stroke = async (browser: Browser, feel: number) => {
+    const steps = await browser.driver.findElements(By.css('[data-testid="feel-scale"] [role="radio"]'));
+    await steps[feel + 3]?.click();
+  };
+
+  it('decides the day, says why, and is asked again when it is taken back', async () => {
+    const browser = await phone();
+    await browser.stores(snapshotOf(unhurriedMaren()));
+    await browser.goto('/');
+    await browser.sees('Today is decided from it');
+    await stroke(browser, -2);
+    await browser.sees('The check of Maren is written down.');
+    await browser.pressId('why-today');
+    await browser.sees(/Of the next 7 days about .* would be outside the comfort zone/);
+    await browser.lacks('How does a strand feel?');
+    await browser.pressId('undo');
+    await browser.sees('How does a strand feel?');
+  });
+
+  it('asks once more when what was done has dried', async () => {
+    const browser = await phone();
+    await browser.stores(snapshotOf(unhurriedMaren()));
+    await browser.goto('/');
+    await browser.press(/^I did /);
+    await browser.sees('Once it’s dry: how does it feel?');
+    await stroke(browser, 0);
+    await browser.lacks('Once it’s dry');
+  });
+});
+
 describe('a day on which everything is due', () => {
   it.each([
     ['a phone', phone],
@@ -63,7 +95,7 @@ describe('a day on which everything is due', () => {
     const browser = await open();
     await browser.stores(snapshotOf(everythingDue()));
     await browser.goto('/');
-    await browser.sees('Read it dry');
+    await browser.sees('treatment did, and decides today');
     await browser.sees('Throw out:');
     await browser.sees('Maren · Birch-leaf trial');
     await browser.sees('Since when, and when again');

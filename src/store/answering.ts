@@ -48,7 +48,7 @@ interface Computing {
 /**
  * Computes states and plans whenever what they depend on changes, and somebody wants to know. The heads share one person's
  * hours, so they are planned together. Only the newest question counts. With a plan on screen the better one is waited for;
- * without one the search's is better than nothing.
+ * without one, or where today was just looked at, the search's is better than nothing.
  */
 export function answeringMiddleware(answerer: Answerer) {
   const listener = createListenerMiddleware<Root>();
@@ -88,6 +88,7 @@ async function computed(api: Computing, answerer: Answerer, asked: Asked): Promi
   const before = getState().hair.planned;
   const isShown =
     before?.asked.weeks === asked.weeks &&
+    checksOfToday(before.asked) === checksOfToday(asked) &&
     asked.heads.every(({ headId }) => before.answer.plans.some((plan) => plan.headId === headId));
   dispatch(searchSeen(Infinity));
   const best = await answerer
@@ -107,6 +108,11 @@ async function computed(api: Computing, answerer: Answerer, asked: Asked): Promi
   if (signal.aborted) return;
   find(best);
   dispatch(planAgreed(best.agreed));
+}
+
+/** What is decided from today's check is wanted at once. */
+function checksOfToday({ records, today }: Asked): number {
+  return records.filter((record) => record.kind === 'reading' && record.day === today).length;
 }
 
 function questionOf(

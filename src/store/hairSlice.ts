@@ -11,7 +11,7 @@ import { recordsFor } from '@/core/hair/history';
 import type { HairState } from '@/core/hair/state';
 import type { Effort } from '@/core/plan/agenda';
 import type { Plan } from '@/core/plan/planning';
-import type { PlanAnswer, PlanQuestion } from '@/core/plan/question';
+import type { PlanAnswer, PlanQuestion, TodayAnswer } from '@/core/plan/question';
 import type { StoredRecord, Head } from '@/core/records/shapes';
 import { selectPrefs, type Prefs } from './prefsSlice';
 import { selectAllRecords, selectHeads, unlessSame, type RecordsRoot } from './recordsSlice';
@@ -197,6 +197,8 @@ export function isSameAsked(a: Asked | null, b: Asked | null): boolean {
 export interface HeadAnswer {
   readonly state: HairState;
   readonly plan: Plan;
+  /** Today by itself. */
+  readonly today: TodayAnswer | null;
   /** Rules that the plan does not keep, because what she decided allows none that keeps them all. */
   readonly relaxations: PlanAnswer['relaxations'];
   /** Everything that the plan was made of, for questions about it. */
@@ -216,7 +218,8 @@ export const selectAnswer = createSelector(
     const state = question.heads.find((each) => each.head.headId === head.headId)?.state;
     if (!plan || !state) return null;
     const { plans, relaxations, shelf } = answer;
-    return { state, plan, plans, question, relaxations, shelf };
+    const today = answer.today.find(({ headId }) => headId === head.headId) ?? null;
+    return { state, plan, plans, question, relaxations, shelf, today };
   },
 );
 

@@ -1,7 +1,7 @@
 import { addDays, type CalendarDay } from '@/core/base/measures';
 import type { HeadHistory, DayTreatment, WashRun } from '@/core/hair/history';
 import { contactAt, rulesOfHead, choicesOf, PLAN_RULES } from '@/core/plan/agenda';
-import type { Beat } from '@/core/plan/planning';
+import type { Beat, Dose } from '@/core/plan/planning';
 import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/plan/washday';
 import { newestVersions, usedVersion, usesOf } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
@@ -38,7 +38,9 @@ export function settingOf(
   const planned = (['pre-poo', 'main', 'follow-up'] as const).flatMap((slot): DayTreatment[] => {
     const beat = beats.find((each) => each.slot === slot && !each.overnight);
     const version = newest.find(({ recipeId }) => recipeId === beat?.recipeId);
-    return beat && version ? [treatmentOf(version, slot, head, history, beat.batchId)] : [];
+    if (!beat || !version) return [];
+    const usual = treatmentOf(version, slot, head, history, beat.batchId);
+    return [beat.dose ? { ...usual, ...doseIn(beat.dose) } : usual];
   });
   const moisture = planned.some(({ slot }) => slot === 'follow-up')
     ? undefined
@@ -52,6 +54,10 @@ export function settingOf(
       PLAN_RULES.washMinutes.value,
     oiledOvernight: oiledSince(history, addDays(today, -1)),
   };
+}
+
+function doseIn({ minutes, warmth, amount }: Dose): Pick<DayTreatment, 'minutes' | 'warmth' | 'amount'> {
+  return { minutes, warmth, ...(amount < 1 ? { amount } : {}) };
 }
 
 /** A mask that may not go on today, and why. */
@@ -130,7 +136,7 @@ export function washPlanOf(setting: RunSetting, head: Head, history: HeadHistory
 }
 
 export function dayUseOf(treatment: DayTreatment, head: Head, { larder }: HeadHistory): DayUse | null {
-  const { minutes, warmth, batchId } = treatment;
+  const { minutes, warmth, batchId, amount } = treatment;
   const version = larder.used(treatment);
   const judged = version && judge(version.lines, head, larder, { strained: version.strained });
   if (!version || !judged?.ok) return null;
@@ -140,6 +146,7 @@ export function dayUseOf(treatment: DayTreatment, head: Head, { larder }: HeadHi
     lines,
     verdict,
     minutes,
+    ...(amount === undefined ? {} : { amount }),
     withHeat: warmth === 'warm',
     fromShelf: batchId !== null,
   };
@@ -158,6 +165,7 @@ export function treatmentsIn(
         slot,
         ...usedVersion(use.version),
         minutes: use.minutes,
+        ...(use.amount === undefined ? {} : { amount: use.amount }),
         warmth: use.withHeat ? 'warm' : 'room',
         batchId: same?.batchId ?? null,
       },

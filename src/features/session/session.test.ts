@@ -2,6 +2,7 @@ import { addDays, calendarDay, instantAt, millisecondsOf } from '@/core/base/mea
 import { runState, withEvent, type RunEvent, type TimerState, type WashRun } from '@/core/hair/history';
 import { STAMP, testHead, testHistory, testRecipe, testSession } from '@/core/lab/testing';
 import type { Beat } from '@/core/plan/planning';
+import { washScript } from '@/core/plan/washday';
 import { makeLarder } from '@/core/recipe/larder';
 import { storedRecordSchema, type StoredRecord } from '@/core/records/shapes';
 import { clockText, clockWords } from './clockText';
@@ -54,6 +55,21 @@ describe('the day as the plan has it', () => {
       ['silk', 'b1'],
       ['cream', null],
     ]);
+  });
+
+  it('takes the dose that is planned, through to what is written down', () => {
+    const dose = {
+      minutes: 10,
+      warmth: 'room',
+      amount: 0.5,
+      text: '10 minutes, half the usual amount',
+    } as const;
+    const setting = settingOf(head, history, [beat('main', 'silk', { dose })], today);
+    expect(setting.treatments[0]).toMatchObject({ minutes: 10, warmth: 'room', amount: 0.5 });
+    const plan = washPlanOf(setting, head, history);
+    expect(treatmentsIn(plan, setting.treatments)[0]).toMatchObject({ minutes: 10, amount: 0.5 });
+    const on = washScript(plan).find(({ id }) => id === 'main-apply');
+    expect(on?.how).toMatch(/^Half the usual amount, stirred into plain conditioner\./);
   });
 
   it('goes without heat where the house has none: for longer', () => {
@@ -149,6 +165,15 @@ describe('what a wash day leaves behind', () => {
     });
     for (const record of records) expect(storedRecordSchema.safeParse(record).success).toBe(true);
     expect(new Set(records.map(({ id }) => id)).size).toBe(records.length);
+  });
+
+  it('half the amount where half was planned, and what the scale says where there was one', () => {
+    const dose = { minutes: 10, warmth: 'room', amount: 0.5, text: '' } as const;
+    const run = tapped(begun([beat('main', 'silk', { dose })]), 12);
+    expect(ofKind(told(run), 'session')).toMatchObject([{ amount: 0.5, grams: null, contactMinutes: 12 }]);
+    for (const record of told(run)) expect(storedRecordSchema.safeParse(record).success).toBe(true);
+    const weighed = told(run, { uses: { main: { ...NO_ANSWER, grams: 70 } } });
+    expect(ofKind(weighed, 'session')).toMatchObject([{ grams: 70 }]);
   });
 
   it('two treatments where the hair felt firm, each rated and weighed on its own', () => {

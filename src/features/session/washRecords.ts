@@ -85,6 +85,7 @@ export function recordsOf(told: Told): StoredRecord[] {
     contactMinutes: Math.min(720, minutes),
     warmth: treatment.warmth,
     grams: answer.grams,
+    ...(treatment.amount === undefined ? {} : { amount: treatment.amount }),
     note: '',
     ...usedAs(told, treatment),
   }));

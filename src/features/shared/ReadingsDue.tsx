@@ -70,9 +70,10 @@ export function useReadingsDue(headId: string): readonly Due[] {
   return rows;
 }
 
-/** Silent where nothing is due. */
-export function ReadingsDue({ headId }: { headId: string }) {
-  return useReadingsDue(headId).map(({ title, text, button, to }) => (
+/** Silent where nothing is due. @param isAsked the day asks for a check already */
+export function ReadingsDue({ headId, isAsked = false }: { headId: string; isAsked?: boolean }) {
+  const due = useReadingsDue(headId).filter(({ to }) => !isAsked || to !== '/strand/take');
+  return due.map(({ title, text, button, to }) => (
     <Entry key={title} title={title} text={text}>
       <Button label={button} onPress={() => router.push(to)} />
     </Entry>

@@ -1,11 +1,15 @@
 import { t } from '@lingui/core/macro';
 import type { CalendarDay } from '@/core/base/measures';
 import { USE_OF_SLOT } from '@/core/plan/agenda';
-import type { Beat } from '@/core/plan/planning';
-import type { Head } from '@/core/records/shapes';
+import type { Beat, Dose } from '@/core/plan/planning';
+import type { Head, Session } from '@/core/records/shapes';
 import { selectRecipes, useAppSelector } from '@/store';
 import { sessionOf } from './sessionOf';
 import { useAddRecords } from './useAddRecords';
+
+function doseDone({ minutes, warmth, amount }: Dose): Pick<Session, 'contactMinutes' | 'warmth' | 'amount'> {
+  return { contactMinutes: minutes, warmth, ...(amount < 1 ? { amount } : {}) };
+}
 
 /** Writes down that a planned beat was done, as it was planned. */
 export function useDoneBeat(): (head: Head, beat: Beat, day: CalendarDay) => void {
@@ -18,6 +22,7 @@ export function useDoneBeat(): (head: Head, beat: Beat, day: CalendarDay) => voi
       [
         {
           ...sessionOf(recipe, head.headId, day),
+          ...(beat.dose ? doseDone(beat.dose) : {}),
           ...(USE_OF_SLOT[beat.slot] === recipe.use ? {} : { usedAs: USE_OF_SLOT[beat.slot] }),
         },
       ],

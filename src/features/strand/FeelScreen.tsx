@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { MARKS, NO_MARKS, type Head, type Measured } from '@/core/records/shapes';
 import { Button, Choice, FieldGroup } from '@/ui';
+import { FeelScale } from '../shared/FeelScale';
 import { markOptions } from '../shared/markOptions';
-import { FeelScale } from './FeelScale';
 import { FlowScreen, withHead } from './FlowScreen';
 import { ScalpSigns } from './ScalpSigns';
 

@@ -5,13 +5,13 @@ import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import type { Head, Measured, Moment } from '@/core/records/shapes';
 import { Button, Choice, FieldGroup, Problem, Screen, Small, useWide } from '@/ui';
+import { momentNow } from '../shared/momentNow';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { Welcome } from '../shared/Welcome';
 import { HOLDS } from './howto/flows';
 import { HowToFold, HowToSide } from './howto/HowToPane';
-import { momentNow } from './momentNow';
 import { Says } from './Says';
 import { useSaveReading } from './useSaveReading';
 

@@ -10,6 +10,7 @@ import { UNNAMED } from '@/core/recipe/larder';
 import { sessionSchema, type EventKind, type Head, type StoredRecord } from '@/core/records/shapes';
 import { Button, FieldGroup, Screen, Small } from '@/ui';
 import { numberFrom } from '../shared/amounts';
+import { FeelScale } from '../shared/FeelScale';
 import { FormChoice, FormDate, FormField, NotSavedYet, resolverOf } from '../shared/form';
 import { dayMeant, lastTimes, type LastTime } from '../shared/remembered';
 import { sessionOf } from '../shared/sessionOf';
@@ -17,7 +18,6 @@ import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
-import { FeelScale } from './FeelScale';
 import { withHead } from './FlowScreen';
 
 interface LogDraft {

@@ -16,6 +16,7 @@ import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Body, Button, Choice, Heading, Problem, Screen, Small, useWide } from '@/ui';
 import { placeLabels } from '../shared/headWords';
+import { momentNow } from '../shared/momentNow';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHistory } from '../shared/useHistory';
@@ -23,7 +24,6 @@ import { useTakeBack } from '../shared/useTakeBack';
 import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
 import { HowToFold, HowToSide } from './howto/HowToPane';
-import { momentNow } from './momentNow';
 
 const MEGABYTE = 1_000_000;
 

@@ -1,10 +1,10 @@
 import { addDays, calendarDay } from '@/core/base/measures';
 import type { Response, SignalState } from '@/core/hair/state';
 import { testReading, testSession } from '@/core/lab/testing';
+import { momentNow } from '../shared/momentNow';
 import { effectInWords, effectText } from './effectWords';
 import { lastLength, lengthKept } from './lengthKept';
 import { levelText } from './levelText';
-import { momentNow } from './momentNow';
 import { withScalpSign } from './readingOptions';
 
 const today = calendarDay('2026-05-10');

@@ -21,6 +21,7 @@ import { useHistory } from '../shared/useHistory';
 import { useNow } from '../shared/useNow';
 import { useToday } from '../shared/useToday';
 import { WithPlan } from '../shared/WithHead';
+import { DayCheck, NothingToday, WhyToday } from './DayCheck';
 import { OilTonight } from './OilTonight';
 import { OtherHeads } from './OtherHeads';
 import { prepareTitle } from './prepareTitle';
@@ -38,6 +39,7 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const minuteOfDay = 60 * moment.getHours() + moment.getMinutes();
   const { state, plan, plans, shelf } = answer;
   const { referral } = state.need;
+  const { ask, decided } = useDayCheck(head, answer);
   // What is a doctor's matter leads to no recipe.
   const [now, ...later] = referral === null ? plan.days : [];
   return (
@@ -50,12 +52,15 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
       {referral ? <Referral>{referral}</Referral> : null}
       <HeadPicker />
       <ComplaintLine head={head} />
-      {referral === null ? <Rest head={head} now={now} /> : null}
+      {ask ? <DayCheck head={head} ask={ask} /> : null}
+      {decided?.choice === null ? <NothingToday answer={decided} /> : null}
+      {now ? <Rest head={head} now={now} isDecided={decided !== null} /> : null}
       {now?.preparation.map((task) => (
         <Entry key={task.text} title={prepareTitle(task, minuteOfDay)} text={task.text} />
       ))}
       {now ? <Beats head={head} now={now} /> : null}
-      <ReadingsDue headId={head.headId} />
+      {decided?.choice ? <WhyToday answer={decided} /> : null}
+      <ReadingsDue headId={head.headId} isAsked={ask !== null} />
       <PatchTestsDue
         head={head}
         planned={plan.days.flatMap(({ beats }) => beats.map(({ recipeId }) => recipeId))}
@@ -69,13 +74,27 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
   );
 }
 
+/** What today's check would ask, and what it has decided; neither where a doctor's matter comes first. */
+function useDayCheck(head: Head, { state, today: answer }: HeadAnswer) {
+  const today = useToday();
+  const { sessions } = useHistory(head.headId);
+  if (!answer || state.need.referral !== null) return { ask: null, decided: null };
+  const isDone = sessions.some(({ day }) => day === today);
+  return {
+    ask: answer.ask?.day === today ? answer.ask : null,
+    decided: answer.isChecked && !isDone ? answer : null,
+  };
+}
+
 /** An empty day is restful, not blank. */
-function Rest({ head, now }: { head: Head; now: PlanDay | undefined }) {
+function Rest({ head, now, isDecided }: { head: Head; now: PlanDay; isDecided: boolean }) {
   const today = useToday();
   const due = useReadingsDue(head.headId);
   const { sessions } = useHistory(head.headId);
   const isBusy =
-    (now && (now.beats.length > 0 || now.preparation.length > 0)) ||
+    isDecided ||
+    now.beats.length > 0 ||
+    now.preparation.length > 0 ||
     due.length > 0 ||
     sessions.some(({ day }) => day === today);
   return (
@@ -104,7 +123,7 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
       title={beat.name}
       text={`${kindInWords(beat.kind, beat.strength)}, ${slotWords()[beat.slot]} · ${
         beat.overnight ? t`overnight` : minutesText(beat.minutes)
-      }`}
+      }${beat.dose ? ` · ${beat.dose.text}` : ''}`}
     >
       {beat.slot === 'main' ? (
         <Button

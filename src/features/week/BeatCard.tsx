@@ -43,6 +43,7 @@ export function beatLine(beat: Beat): string {
   return [
     isSmall(beat) ? slotWords()[beat.slot] : kindInWords(beat.kind, beat.strength),
     beat.overnight ? t`overnight` : minutesText(beat.minutes),
+    ...(beat.dose ? [beat.dose.text] : []),
     ...(beat.onlyIfFirm ? [t`only if it feels firm`] : []),
     ...(beat.locked ? [t`kept by you`] : []),
   ].join(' · ');

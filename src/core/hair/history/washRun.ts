@@ -29,6 +29,8 @@ const treatmentSchema = z.strictObject({
   ...usedVersionShape,
   minutes,
   warmth: z.enum(['room', 'warm']),
+  /** Share of the usual amount; all of it where it is not said. */
+  amount: z.number().positive().max(1).optional(),
   /** The batch on the shelf that it is taken from; null where it is made today. */
   batchId: idSchema.nullable(),
 });

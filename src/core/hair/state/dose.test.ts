@@ -29,6 +29,15 @@ describe('the dose of a session', () => {
     expect(sessionDose(session, head, 'oil')).toBeGreaterThan(sessionDose(session, head, 'mask'));
   });
 
+  it('knows half of the usual amount without a scale', () => {
+    const head = testHead();
+    const of = (changes: Parameters<typeof testSession>[2]) =>
+      sessionDose(testSession('x', day, changes), head, 'mask');
+    expect(of({ amount: 0.5 })).toBeCloseTo(of({}) * amountFactor(0.5), 9);
+    // What was weighed is known better than what was meant.
+    expect(of({ amount: 0.5, grams: 500 })).toBe(of({ grams: 500 }));
+  });
+
   it('follows contact alone where nobody weighed', () => {
     const head = testHead();
     const [short, usual] = [10, 30].map((contactMinutes) =>

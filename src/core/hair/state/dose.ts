@@ -12,14 +12,14 @@ export function amountFactor(share: number): number {
 
 /**
  * How many usual doses one session was: from its contact and warmth on hair of this porosity, and, where the grams are known,
- * from how much of the usual amount was used.
+ * or else the share of the usual amount, from how much was used.
  */
 export function sessionDose(
-  session: Pick<Session, 'contactMinutes' | 'warmth' | 'grams'>,
+  session: Pick<Session, 'contactMinutes' | 'warmth' | 'grams' | 'amount'>,
   head: Head,
   sort: keyof typeof MASK_PER_HAIR,
 ): number {
   const contact = doseOf(session.contactMinutes, session.warmth, head.porosityGuess);
-  if (session.grams === null) return contact;
+  if (session.grams === null) return contact * amountFactor(session.amount ?? 1);
   return contact * amountFactor(session.grams / expectedMaskGrams(head, sort, []).grams);
 }

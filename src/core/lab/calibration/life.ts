@@ -1,6 +1,5 @@
 import { addDays, countingIds, daysBetween, invariant, type CalendarDay } from '../../base/measures';
 import type { HeadHistory } from '../../hair/history';
-import { expectedMaskGrams } from '../../hair/state';
 import type { Warmth } from '../../recipe/classification';
 import { makeLarder } from '../../recipe/larder';
 import { NOTHING_MEASURED, type HeadEvent, type Reading, type Session } from '../../records/shapes';
@@ -109,7 +108,8 @@ export class Life {
       recipeVersion: 1,
       contactMinutes: minutes,
       warmth,
-      grams: amount === 1 ? null : amount * expectedMaskGrams(head, 'mask', []).grams,
+      grams: null,
+      ...(amount === 1 ? {} : { amount }),
       note: '',
     });
   }

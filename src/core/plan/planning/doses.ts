@@ -62,7 +62,10 @@ export function inDose({ head }: Pick<HeadProblem, 'head'>, treatment: Treatment
 }
 
 /** What a beat is of, in its dose; undefined where it is of no recipe that this head may be planned with. */
-export function treatmentIn(head: HeadProblem, { treatment, recipeId, dose }: Standing): Treatment | undefined {
+export function treatmentIn(
+  head: HeadProblem,
+  { treatment, recipeId, dose }: Standing,
+): Treatment | undefined {
   if (treatment) return treatment;
   const known = head.treatments.find((each) => each.recipeId === recipeId);
   return known && dose ? inDose(head, known, dose) : known;

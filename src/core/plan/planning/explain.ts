@@ -17,16 +17,7 @@ import { countedAs, draftOf, freeMinutesOn, minutesOf, moving, takesNoStrong, ty
 import { duesOf } from './dues';
 import { forecastOn } from './forecast';
 import { breachesOf, chanceTooFirm } from './permits';
-import type {
-  Beat,
-  HeadProblem,
-  Plan,
-  PlanDay,
-  PlanProblem,
-  Reason,
-  Treatment,
-  UnmetRule,
-} from './plan';
+import type { Beat, HeadProblem, Plan, PlanDay, PlanProblem, Reason, Treatment, UnmetRule } from './plan';
 import { preparationOf } from './preparation';
 import { unmetPromises } from './promises';
 import { lastUse, scoreOf, scoreParts, spanOf } from './score';

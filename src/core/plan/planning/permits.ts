@@ -196,8 +196,7 @@ export function needsMoisture(
 
 function isFollowed(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): boolean {
   return beats.some(
-    (other) =>
-      other.day === day && other.slot === 'follow-up' && treatmentIn(head, other)?.moistens === true,
+    (other) => other.day === day && other.slot === 'follow-up' && treatmentIn(head, other)?.moistens === true,
   );
 }
 
@@ -246,8 +245,7 @@ function followUpBreaches(
   treatment: Treatment,
 ): Broken[] {
   const follows = beats.some(
-    (other) =>
-      other.slot === 'main' && other.day === beat.day && treatmentIn(head, other)?.firms === true,
+    (other) => other.slot === 'main' && other.day === beat.day && treatmentIn(head, other)?.firms === true,
   );
   return [
     ['not-a-mask', !treatment.uses.includes('mask') || !treatment.moistens || treatment.firms],

@@ -74,7 +74,9 @@ function tooClose(
   if (gap === null) return [];
   return these.flatMap((put) => {
     const missing = usesOf(course, past, planned, put).map(({ at, share }) =>
-      at <= put.at ? wanted(gap, share) - (put.at - at) : wanted(gap, put.treatment.doseShare) - (at - put.at),
+      at <= put.at
+        ? wanted(gap, share) - (put.at - at)
+        : wanted(gap, put.treatment.doseShare) - (at - put.at),
     );
     const by = Math.max(...missing, -Infinity);
     return by > 0 ? [{ at: put.at, by }] : [];

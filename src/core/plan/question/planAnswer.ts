@@ -74,6 +74,8 @@ function shelfNotes(records: readonly StoredRecord[], today: CalendarDay): Shelf
   );
 }
 
+const NOTHING_DONE = { readings: [], sessions: [] } as const;
+
 export function answerOf(
   { records, heads, today }: PlanQuestion,
   schedule: Schedule,
@@ -86,7 +88,7 @@ export function answerOf(
     ...plansOf(schedule),
     today: heads.map(({ head: { headId }, state }, index) => ({
       headId,
-      ...todayAnswer(open, index, state, histories.get(headId)?.readings ?? []),
+      ...todayAnswer(open, index, state, histories.get(headId) ?? NOTHING_DONE),
     })),
     shelf: shelfNotes(records, today),
     agreed: heads.flatMap(({ head: { headId }, agreement }) => {

@@ -1,9 +1,10 @@
-import { t } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import { addDays, rounded, type CalendarDay } from '../../base/measures';
 import type { TestId } from '../../hair/checks';
+import type { HeadHistory } from '../../hair/history';
 import type { HairState, NextReading } from '../../hair/state';
 import { placeInWords } from '../../hair/state';
-import type { Reading } from '../../records/shapes';
+import type { Reading, Session } from '../../records/shapes';
 import { PLAN_RULES, type RuleValues } from '../agenda';
 import { freeMinutesOn, type HeadProblem, type PlanDraft, type PlanProblem } from '../planning';
 import { TODAY, todayOptions, type TodayOption } from '../scheduling';
@@ -34,7 +35,14 @@ export interface TodayAnswer {
   /** The moisture that has to follow it the same day. */
   readonly followUp: TodayChoice | null;
   readonly why: string;
-  /** The check that would tell most before anything is done; null where today's is taken, or none would tell anything. */
+  /** Of nothing: why, in a few words; of a treatment what it takes. */
+  readonly short: string;
+  /** Hair was felt or stretched today, and since what was done today. */
+  readonly isChecked: boolean;
+  /**
+   * The check that would tell most now: before anything is done, or of what was done today once it has dried. Null where it is taken,
+   * or none would tell anything.
+   */
   readonly ask: CheckToTake | null;
   /** The check after that: when what is done has dried, else on the morning of the next free day. */
   readonly next: CheckToTake | null;
@@ -46,24 +54,29 @@ const WORTH_ASKING_BITS = 0.02;
 const STRANDS_A_DAY = 2;
 const DAYS_OF_A_WEEK = 7;
 
-/** @param readings of this head, for whether today's check is taken */
+/** @param history of this head, for whether today's check is taken, and what was done today */
 export function todayAnswer(
   problem: PlanProblem,
   index: number,
   state: HairState,
-  readings: readonly Reading[],
+  { readings, sessions }: Pick<HeadHistory, 'readings' | 'sessions'>,
 ): TodayAnswer {
   const head = problem.heads[index] as HeadProblem;
   const day = problem.from;
   const options = todayOptions(problem, index);
   const [best] = options;
   const [main, followUp] = best?.drafts ?? [];
-  const isRead = readings.some((reading) => isDayCheck(reading, day));
+  const done = sessions.filter((session) => session.day === day);
+  const isChecked = readings.some(
+    (reading) => isDayCheck(reading, day) && done.every((session) => isAfter(reading, session)),
+  );
   const test = state.nextReadings.find((each) => isDaily(each));
   const check = (on: CalendarDay, moment: Reading['moment']): CheckToTake => {
     const kind = test?.test ?? 'stretch';
     return { day: on, moment, test: kind, strands: kind === 'stretch' ? STRANDS_A_DAY : null };
   };
+  const isAsked =
+    done.length > 0 || (freeMinutesOn(head, day) > 0 && test !== undefined && test.bits >= WORTH_ASKING_BITS);
   const nextFree = nextFreeDay(head, day);
   return {
     choice: main ? choiceOf(main) : null,
@@ -71,7 +84,9 @@ export function todayAnswer(
     why: [whyWords(head, day, options, state), spacingWords(problem, index, options)]
       .filter(Boolean)
       .join(' '),
-    ask: !isRead && test && test.bits >= WORTH_ASKING_BITS ? check(day, 'before') : null,
+    short: shortWords(head, day, options),
+    isChecked,
+    ask: isChecked || !isAsked ? null : check(day, done.length > 0 ? 'dry' : 'before'),
     next: main ? check(day, 'dry') : nextFree ? check(nextFree, 'before') : null,
   };
 }
@@ -79,6 +94,11 @@ export function todayAnswer(
 /** Whether hair was felt or stretched on this day: what a day is decided from. */
 export function isDayCheck({ day: on, feel, strands }: Reading, day: CalendarDay): boolean {
   return on === day && (feel !== null || strands.length > 0);
+}
+
+/** A look before the treatment of the same day says nothing of what it did. */
+function isAfter({ moment, recordedAt }: Reading, session: Session): boolean {
+  return moment !== 'before' && recordedAt >= session.recordedAt;
 }
 
 /** A stroke or some strands: what twenty seconds are enough for. */
@@ -116,7 +136,14 @@ function spacingWords(problem: PlanProblem, index: number, options: readonly Tod
   const dearest = costs.reduce((a, b) => (b.days > a.days ? b : a));
   if (dearest.days < WORTH_SAYING_DAYS) return '';
   const { label } = PLAN_RULES[dearest.key];
-  return t`Waiting costs about ${{ days: rounded(dearest.days, 1) }} of them (rule: ${{ label: label.toLowerCase() }}).`;
+  return t`Waiting costs about ${plural({ days: rounded(dearest.days, 1) }, { one: '# day', other: '# days' })} outside the comfort zone (rule: ${{ label: label.toLowerCase() }}).`;
+}
+
+function shortWords(head: HeadProblem, day: CalendarDay, options: readonly TodayOption[]): string {
+  const main = options[0]?.drafts[0]?.treatment;
+  if (main) return t`${{ minutes: main.contactMinutes }} min on the hair.`;
+  if (freeMinutesOn(head, day) <= 0) return t`You have no free minutes today.`;
+  return options.length === 1 ? t`Your rules allow none today.` : t`None would help enough.`;
 }
 
 function whyWords(
@@ -125,7 +152,7 @@ function whyWords(
   options: readonly TodayOption[],
   state: HairState,
 ): string {
-  if (freeMinutesOn(head, day) <= 0) return t`No minutes of this day are hers.`;
+  if (freeMinutesOn(head, day) <= 0) return t`You have no free minutes today.`;
   const [best] = options;
   const nothing = options.find(({ drafts }) => drafts.length === 0);
   const place = placeInWords(state.signals.firmness);

@@ -221,8 +221,9 @@ function followUps(problem: PlanProblem, head: HeadProblem, index: number): Plac
   const chosen = followUpsOf(head);
   const { decidedToday } = head;
   return Array.from({ length: daysOf(problem) }, (_, at) => at).flatMap((at) =>
-    (at === 0 && decidedToday ? [decidedToday.followUp].flatMap((each) => each ?? []) : chosen).map((treatment) =>
-      placed(problem, head, index, draftOn(addDays(problem.from, at), treatment, 'follow-up'), at, null),
+    (at === 0 && decidedToday ? [decidedToday.followUp].flatMap((each) => each ?? []) : chosen).map(
+      (treatment) =>
+        placed(problem, head, index, draftOn(addDays(problem.from, at), treatment, 'follow-up'), at, null),
     ),
   );
 }

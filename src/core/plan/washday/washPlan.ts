@@ -10,6 +10,8 @@ export interface DayUse {
   readonly verdict: Verdict;
   /** Minutes that it stays on; the recipe's own unless the day is short. */
   readonly minutes: number;
+  /** Share of the usual amount that goes on; all of it where it is not said. */
+  readonly amount?: number;
   /** With a cap, a dryer or a warm towel. */
   readonly withHeat: boolean;
   /** Taken from the shelf, not made today. */

@@ -54,12 +54,25 @@ function on(wear: Wear): WashStep {
     id: `${slot}-apply`,
     phase: 'apply',
     title: t`On with ${{ versionName: use.version.name }}`,
-    how: t`${{ zone: zoneText(plan, use.version, kind, traits) }} Part by part; comb it through with the fingers and twist each part when it is done.`,
+    how: [
+      ...amountTexts(use),
+      t`${{ zone: zoneText(plan, use.version, kind, traits) }} Part by part; comb it through with the fingers and twist each part when it is done.`,
+    ].join(' '),
     why: zoneWhy(kind, traits),
     minutes: handsOf(wear, 'apply'),
     sections: plan.sections,
     caution: cautionAt(plan, use, 'apply'),
   });
+}
+
+/** What to take, where it is not all of it; a little protein goes further in conditioner. */
+function amountTexts({ amount = 1, verdict }: DayUse): string[] {
+  if (amount >= 1) return [];
+  return [
+    verdict.kind === 'protein'
+      ? t`Half the usual amount, stirred into plain conditioner.`
+      : t`Half the usual amount.`,
+  ];
 }
 
 function cover({ plan, use, traits }: Wear): WashStep {

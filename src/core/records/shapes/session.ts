@@ -14,6 +14,8 @@ export const sessionSchema = recordBaseSchema.extend({
   warmth: z.enum(['room', 'warm']),
   /** Grams that went on this head, where they are known. */
   grams: z.number().positive().max(5000).nullable(),
+  /** Share of what is usual for this head, where less was put on and nobody weighed it. */
+  amount: z.number().positive().max(1).optional(),
   note: z.string().max(1000),
   /** Told from memory: the day is about right. */
   about: z.literal(true).optional(),

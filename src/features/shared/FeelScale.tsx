@@ -30,7 +30,7 @@ export function FeelScale({ value, onChange }: { value: number | null; onChange:
         aria-label={t`Feel`}
         value={value === null ? undefined : String(value)}
         onValueChange={(text) => onChange(Number(text))}
-        className="flex-row gap-1"
+        className="flex-row flex-wrap gap-1"
         testID="feel-scale"
       >
         {feelWords().map((word, index) => {
