@@ -90,12 +90,12 @@ export const PLAN_RULES = {
   mainWithin: wish(
     'main-within',
     [msg`Longest time without a main treatment`, 7, 'days', 2, 30],
-    msg`Longer leaves residue and dust, and nothing to read.`,
+    msg`Longer leaves residue and dust, and nothing to read. While you check your hair, the checks decide, unless you set this yourself.`,
   ),
   moistureWithin: wish(
     'moisture-within',
     [msg`Longest time without moisture`, 7, 'days', 2, 30],
-    msg`Moisture goes weekly or twice a week.`,
+    msg`Moisture goes weekly or twice a week. While you check your hair, the checks decide, unless you set this yourself.`,
   ),
   proteinWithin: calendarWish(
     'protein-within',
@@ -280,8 +280,8 @@ export const RHYTHMS: Readonly<
     { readonly lane: number; readonly overdue: number; readonly laneDays: number }
   >
 > = {
-  // What is measured decides, and a date only reminds.
-  readings: { lane: 1, overdue: 0.3, laneDays: Infinity },
+  // What is measured decides. Dates beside it cost half an hour a week and took no day outside the lane away; see docs/model.md.
+  readings: { lane: 1, overdue: 0, laneDays: Infinity },
   calendar: { lane: 0.15, overdue: 3, laneDays: Infinity },
   // How it feels today says something of the next days and little of next month.
   feel: { lane: 1, overdue: 1, laneDays: 7 },
@@ -293,10 +293,11 @@ const LATELY_DAYS = 14;
 /**
  * How much a day overdue counts under a school of rhythm.
  * @param sinceReading days from the last reading to that day
+ * @param isHers she set the rule herself: it counts whatever is measured
  */
-export function overdueFactor(rhythm: PlanChoices['rhythm'], sinceReading: number): number {
+export function overdueFactor(rhythm: PlanChoices['rhythm'], sinceReading: number, isHers: boolean): number {
   const { overdue } = RHYTHMS[rhythm];
-  return sinceReading <= LATELY_DAYS ? overdue : Math.max(1, overdue);
+  return sinceReading <= LATELY_DAYS && !isHers ? overdue : Math.max(1, overdue);
 }
 
 export function weightsInForce({ leanings, rhythm }: Pick<PlanChoices, 'leanings' | 'rhythm'>): WeightValues {

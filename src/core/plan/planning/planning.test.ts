@@ -49,10 +49,16 @@ describe('the rules', () => {
   });
 
   it('count a date more where nothing was read lately, and most where the calendar decides', () => {
-    expect(overdueFactor('readings', 3)).toBeLessThan(overdueFactor('readings', 15));
-    expect(overdueFactor('readings', Infinity)).toBe(1);
-    expect(overdueFactor('calendar', 3)).toBeGreaterThan(1);
-    expect(overdueFactor('calendar', 30)).toBe(overdueFactor('calendar', 3));
+    expect(overdueFactor('readings', 3, false)).toBe(0);
+    expect(overdueFactor('readings', 15, false)).toBe(1);
+    expect(overdueFactor('readings', Infinity, false)).toBe(1);
+    expect(overdueFactor('calendar', 3, false)).toBeGreaterThan(1);
+    expect(overdueFactor('calendar', 30, false)).toBe(overdueFactor('calendar', 3, false));
+  });
+
+  it('count a date that she set herself whatever is measured', () => {
+    expect(overdueFactor('readings', 3, true)).toBe(1);
+    expect(overdueFactor('feel', 3, true)).toBe(overdueFactor('feel', 3, false));
   });
 
   it('lean as she says: more of one raises what it names and nothing else', () => {

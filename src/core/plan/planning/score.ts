@@ -165,16 +165,17 @@ export function cadences(head: HeadProblem): Cadence[] {
  * How much a day counts on which something is overdue: by her school and by how long ago something was read; nothing while a
  * style or a stretch without wash forbids it.
  */
-export function overdueWeight(head: HeadProblem, from: CalendarDay, at: number): number {
+export function overdueWeight(head: HeadProblem, rule: RuleKey, from: CalendarDay, at: number): number {
   const day = addDays(from, at);
   if (washWindow(head, day) !== undefined) return 0;
   const { lastReading, choices } = head;
-  return overdueFactor(choices.rhythm, lastReading === null ? Infinity : daysBetween(lastReading, day));
+  const sinceReading = lastReading === null ? Infinity : daysBetween(lastReading, day);
+  return overdueFactor(choices.rhythm, sinceReading, choices.rules[PLAN_RULES[rule].id] !== undefined);
 }
 
 function overdueDays(
   head: HeadProblem,
-  { counts, within }: Cadence,
+  { counts, within, rule }: Cadence,
   from: CalendarDay,
   drafts: readonly PlanDraft[],
   { start, end }: Span,
@@ -188,7 +189,7 @@ function overdueDays(
   let days = 0;
   for (let at = 0; at < end; at++) {
     if (on.has(at)) last = at;
-    if (at >= start && at - last >= within) days += overdueWeight(head, from, at);
+    if (at >= start && at - last >= within) days += overdueWeight(head, rule, from, at);
   }
   return days;
 }

@@ -5,6 +5,7 @@ import {
   draftOf,
   isFreeEvening,
   freeMinutesOn,
+  inDose,
   mayPrePoo,
   minutesOf,
   waitingMinutesOf,
@@ -89,7 +90,7 @@ function placed(
     .map(({ rule }) => rule)
     .filter((rule) => !AMONG_OTHERS.has(rule));
   const tooLong = minutesOf(head, draft) > freeMinutesOn(head, draft.day);
-  const name = `h${index}d${at}${draft.slot.charAt(0)}${draft.overnight ? 'o' : ''}${round ?? ''}_${head.treatments.findIndex(({ recipeId }) => recipeId === draft.recipeId)}`;
+  const name = `h${index}d${at}${draft.slot.charAt(0)}${draft.overnight ? 'o' : ''}${round ?? ''}_${head.treatments.findIndex(({ recipeId }) => recipeId === draft.recipeId)}${draft.treatment.doseShare === 1 ? '' : 'part'}`;
   return {
     name,
     head: index,
@@ -195,23 +196,34 @@ function usefulness({ effect, contactMinutes, makeMinutes }: Treatment): number 
   return sure / (1 + (contactMinutes + makeMinutes) / 60);
 }
 
-/** Moisture that can follow a protein: what is known to this head, the strongest, the shortest and the cheapest. */
-export function followUpsOf({ treatments, decisions }: HeadProblem): Treatment[] {
+/** Minutes that keep the rule of moisture after protein and take least of the protein away. */
+const BRIEF_MINUTES = 5;
+
+/**
+ * Moisture that can follow a protein: what is known to this head, the strongest, the shortest and the cheapest; and the strongest for
+ * a few minutes, because a whole one can take away all that the protein gave.
+ */
+export function followUpsOf(head: HeadProblem): Treatment[] {
+  const { treatments, decisions } = head;
   const known = treatments.filter(
     ({ uses, kind, firms, isNew, recipeId }) =>
       uses.includes('mask') && kind === 'moisture' && !firms && (!isNew || decided(decisions, recipeId)),
   );
   const best = (cost: (treatment: Treatment) => number) => [...known].sort((a, b) => cost(a) - cost(b))[0];
-  return [
+  const strongest = best(({ strength }) => -strength);
+  const whole = [
     ...new Set([
       ...known.filter(({ recipeId }) => decided(decisions, recipeId)),
-      best(({ strength }) => -strength),
+      strongest,
       best(({ contactMinutes, makeMinutes }) => contactMinutes + makeMinutes),
       best(({ cost }) => cost ?? 0),
     ]),
   ]
     .flatMap((treatment) => treatment ?? [])
     .slice(0, MOST_FOLLOW_UPS);
+  if (!strongest || strongest.contactMinutes <= BRIEF_MINUTES) return whole;
+  const { warmth, amount } = strongest;
+  return [...whole, inDose(head, strongest, { minutes: BRIEF_MINUTES, warmth, amount })];
 }
 
 const decided = (decisions: HeadProblem['decisions'], recipeId: string) =>

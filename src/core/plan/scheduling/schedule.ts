@@ -5,6 +5,7 @@ import { explainPlans, type PlanSource, type PlanDraft, type Plan, type PlanProb
 import { withTodayOpen } from './decideToday';
 import type { Demand } from './demand';
 import { fitDoses } from './fitDoses';
+import type { Placement } from './placements';
 import { readDrafts } from './readDrafts';
 import { relaxPlan, relaxationsIn, type Relaxation } from './relax';
 import { smallBeats } from './smallBeats';
@@ -115,18 +116,14 @@ function startOf(
   first: readonly (readonly PlanDraft[])[],
 ): Record<string, number> {
   if (first.length === 0) return {};
-  const isChosen = (head: number, day: string, slot: string, recipeId: string, overnight: boolean) =>
+  const isChosen = ({ head, at, slot, treatment, overnight }: Placement) =>
     (first[head] ?? []).some(
       (draft) =>
-        draft.day === day &&
+        draft.day === addDays(from, at) &&
         draft.slot === slot &&
-        draft.recipeId === recipeId &&
+        draft.recipeId === treatment.recipeId &&
+        draft.treatment.doseShare === treatment.doseShare &&
         draft.overnight === overnight,
     );
-  return Object.fromEntries(
-    placements.map(({ name, head, at, slot, treatment, overnight }) => [
-      name,
-      isChosen(head, addDays(from, at), slot, treatment.recipeId, overnight) ? 1 : 0,
-    ]),
-  );
+  return Object.fromEntries(placements.map((placement) => [placement.name, isChosen(placement) ? 1 : 0]));
 }

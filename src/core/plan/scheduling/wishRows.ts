@@ -59,7 +59,7 @@ function overdueRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   for (const { rule, within, counts } of cadences(head)) {
     const last = lastUse(head.past, counts, problem.from);
     for (let at = Math.max(0, last + within); at < days; at++) {
-      const weight = overdueWeight(head, problem.from, at);
+      const weight = overdueWeight(head, rule, problem.from, at);
       if (weight === 0) continue;
       const uses = part.placements.filter(
         (placement) => placement.at <= at && placement.at > at - within && counts(placement.treatment),
