@@ -198,8 +198,21 @@ function verdictJson(verdict: Verdict, ledger: readonly LedgerLine[]) {
       { kind: verdict.schools[school].kind, strength: verdict.schools[school].strength },
     ]),
   );
-  const { kind, strength, confidence, school, grams, finishedGrams, loads } = verdict;
-  return { kind, strength, confidence, school, grams, finishedGrams, loads, ledger, schools };
+  const { kind, strength, also, confidence, readings, doubts, school, grams, finishedGrams, loads } = verdict;
+  return {
+    kind,
+    strength,
+    also,
+    confidence,
+    readings,
+    doubts,
+    school,
+    grams,
+    finishedGrams,
+    loads,
+    ledger,
+    schools,
+  };
 }
 
 function recordsFrom(options: CommandOptions): readonly StoredRecord[] {

@@ -17,6 +17,7 @@ export const answerFor = ({ heads, today }: PlanQuestion, name: string) =>
     plans: heads.map(({ head: { headId } }) => ({ headId, headline: name })),
     relaxations: [],
     shelf: [],
+    today: [],
     agreed: heads.map(({ head: { headId } }) => ({
       headId,
       agreement: { asOf: today, beats: [], heads: 1 },

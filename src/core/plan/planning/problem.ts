@@ -6,7 +6,7 @@ import { armsAhead, trialState } from '../../hair/trials';
 import { shelfOf, type ShelfItem } from '../../kitchen/batches';
 import { leadTasksOf } from '../../kitchen/methods';
 import { costOf } from '../../kitchen/pantry';
-import { classifyVersion, doseOf, STRONG_FROM, type Verdict } from '../../recipe/classification';
+import { classifyVersion, doseOf, hasStrongProtein, type Verdict } from '../../recipe/classification';
 import { newestVersions, remainingGrams, usesOf, type Larder, type WeighedLine } from '../../recipe/larder';
 import { judge, patchTestOf, patchTestState } from '../../recipe/safety';
 import {
@@ -205,13 +205,13 @@ function spacingOf({ use }: Pick<RecipeVersion, 'use'>, verdict: Verdict): Spaci
   return {
     use,
     firms: firms(verdict),
-    strong: verdict.kind === 'protein' && verdict.strength >= STRONG_FROM,
+    strong: hasStrongProtein(verdict),
     moistens: verdict.kind === 'moisture' || verdict.kind === 'balanced',
   };
 }
 
 function firms(verdict: Verdict): boolean {
-  return verdict.kind === 'protein' || (verdict.kind === 'balanced' && verdict.push.firm >= FIRMS_FROM_PUSH);
+  return verdict.kind === 'protein' || (verdict.kind !== 'rinse' && verdict.push.firm >= FIRMS_FROM_PUSH);
 }
 
 interface Around extends Omit<PlannedHead, 'agreed'> {

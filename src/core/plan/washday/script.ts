@@ -1,5 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
-import { STRONG_FROM } from '../../recipe/classification';
+import { hasStrongProtein } from '../../recipe/classification';
 import type { WashStep } from '../../records/shapes';
 import { cautionAt, hands, step } from './parts';
 import { traitsOf } from './traits';
@@ -182,8 +182,8 @@ function feel({ main }: WashPlan): WashStep {
 function followUpSteps(plan: WashPlan): WashStep[] {
   const { main, followUp, choices } = plan;
   if (!main) return [];
-  const isProtein = main.verdict.kind === 'protein';
-  const always = isProtein && (main.verdict.strength >= STRONG_FROM || choices.afterProtein === 'always');
+  const always =
+    hasStrongProtein(main.verdict) || (main.verdict.kind === 'protein' && choices.afterProtein === 'always');
   if (!followUp) return [softener(plan, !always)];
   return worn(plan, 'follow-up', followUp, { onlyIfFirm: !always });
 }

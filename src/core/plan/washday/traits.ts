@@ -1,4 +1,4 @@
-import { acidityOf, leavesGrit, STRONG_FROM, type Verdict } from '../../recipe/classification';
+import { acidityOf, hasStrongProtein, leavesGrit, type Verdict } from '../../recipe/classification';
 import type { WeighedLine } from '../../recipe/larder';
 
 /** What a mixture asks for on the day, beyond how strong it is. */
@@ -28,7 +28,7 @@ export function traitsOf(lines: readonly WeighedLine[], verdict: Verdict): Trait
   const { pH } = acidityOf(lines, finishedGrams);
   return {
     hardens:
-      verdict.strength >= STRONG_FROM &&
+      hasStrongProtein(verdict) &&
       share(({ ingredient }) => ingredient.proteinForm === 'gelatin') >= SETS_FROM,
     egg: lines.some(({ ingredient }) => ingredient.allergens.includes('egg')),
     gritty: lines.some(leavesGrit),

@@ -8,6 +8,18 @@ const GRAMS_PER_MOLE = 130;
 const WATER_ION_PRODUCT = 1e-14;
 /** What buffers above neutral: proteins of egg white, clays; mol per kg of the ingredient (working assumption). */
 const MILD_BUFFER = 0.05;
+/**
+ * What takes acid up in food: the acid groups of protein (aspartic and glutamic acid, about one to a gram less what is amide), of
+ * fibre (uronic acids), and the potassium salts and phosphates among "other"; mmol per g, with a middle of their pKa (working
+ * assumptions; side chains of proteins have 3.9 and 4.3 in the CRC Handbook, malate and citrate 3.1 to 5.1).
+ */
+const FOOD_BUFFERS = {
+  protein: { mmolPerGram: 1, pKa: 4.3 },
+  fibre: { mmolPerGram: 0.4, pKa: 4 },
+  other: { mmolPerGram: 4, pKa: 4.5 },
+} as const;
+/** Where an ingredient names no pH of its own. */
+const FOOD_PH = 6.5;
 /** Baking soda: 1000 g / 84 g per mole. */
 const ALKALI_BUFFER = 11.9;
 /** From this pH on an ingredient without acid counts as alkaline. */
@@ -42,7 +54,11 @@ export function acidityOf(lines: readonly WeighedLine[], finishedGrams: number):
   const water = sum(lines.map((line) => partGrams(line, 'water')));
   if (water / finishedGrams < LEAST_WATER) return unknown;
   const sour = (100 * sum(lines.map(acidOf))) / finishedGrams >= LEAST_ACID;
-  const buffers = lines.flatMap((line) => [...acidBuffer(line, perKg), ...alkaliBuffer(line, perKg)]);
+  const buffers = lines.flatMap((line) => [
+    ...acidBuffer(line, perKg),
+    ...alkaliBuffer(line, perKg),
+    ...foodBuffers(line, perKg),
+  ]);
   if (!sour && !lines.some(({ ingredient }) => ingredient.roles.includes('alkali'))) return neutral(lines);
   return { pH: rounded(solve(buffers), 1), error: PH_ERROR };
 }
@@ -61,6 +77,24 @@ function alkaliBuffer({ ingredient, grams }: WeighedLine, perKg: number): Buffer
   const molesPerKg = roles.includes('alkali') ? ALKALI_BUFFER : MILD_BUFFER;
   const acid = (grams / 1000) * molesPerKg * perKg;
   return [{ acid, salt: acid / 2, pKa: pH }];
+}
+
+/**
+ * Protein and plant solids, with the salt that they hold at the ingredient's own pH: alone they change nothing. What a sour
+ * ingredient buffers beside its protein is in its own pH already.
+ */
+function foodBuffers(line: WeighedLine, perKg: number): Buffer[] {
+  const { composition, actives, proteinForm, pH = FOOD_PH } = line.ingredient;
+  const isFood = composition.fibre > 0 || proteinForm === 'intact';
+  const isSour = (actives.acid ?? 0) > 0;
+  const parts = (Object.keys(FOOD_BUFFERS) as (keyof typeof FOOD_BUFFERS)[]).filter(
+    (part) => part === 'protein' || (isFood && !isSour),
+  );
+  return parts.flatMap((part) => {
+    const { mmolPerGram, pKa } = FOOD_BUFFERS[part];
+    const acid = ((partGrams(line, part) * mmolPerGram) / 1000) * perKg;
+    return acid === 0 ? [] : [{ acid, salt: acid / (1 + 10 ** (pKa - pH)), pKa }];
+  });
 }
 
 function acidBuffer(line: WeighedLine, perKg: number): Buffer[] {

@@ -8,6 +8,8 @@ const RECIPES: readonly (readonly string[])[] = [
   ['2 eggs', '100 g plain yogurt', '1 tbsp honey'],
   ['50 g henna', '150 ml water', '1 tbsp amla powder'],
   ['3 tbsp linseed, boiled', '300 ml water', '2 tbsp glycerin', '2 tbsp plain conditioner'],
+  ['11 g gelatin', '150 ml water', '4 tbsp plain conditioner'],
+  ['50 g rhassoul clay', '100 ml water', '1.7 g honey'],
   ['3 tbsp sesame oil', '1 tbsp shea butter'],
   ['2 tbsp olive oil', '100 ml coconut milk', '1 tbsp corn starch', 'half a banana'],
   ['300 ml water', '1 tsp nettle'],

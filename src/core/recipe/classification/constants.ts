@@ -51,8 +51,12 @@ export const KIND_EDGES = {
   rinsePush: 0.3,
   /** A push under which nothing in the bowl does much. */
   idlePush: 0.18,
+  /** The same without what bare water softens: salt water and wet clay are no moisture treatments. */
+  wetPush: 0.06,
   /** How many times the greater of firm and soft must outweigh the other to give the kind its name. */
   lead: 1.3,
+  /** A push of the other side that is named beside the kind: "with conditioning". */
+  named: 0.3,
 } as const;
 
 /** Strength steps in words; a strength belongs to the last word whose number it reaches. */
@@ -65,8 +69,10 @@ export const STRENGTH_WORDS = [
   worded({ from: 4.2, word: msg`very strong` }, 'word'),
 ] as const;
 
-/** From this strength on a protein treatment counts as strong: it is spaced by weeks and followed by moisture. */
+/** From this strength on protein counts as strong, whatever else is in the bowl: it is spaced by weeks and followed by moisture. */
 export const STRONG_FROM = 3;
+/** The strength of a push of 1. */
+export const MOST_STRENGTH = 5;
 
 /** What takes confidence away, as a factor on it. */
 export const CONFIDENCE = {
@@ -79,4 +85,6 @@ export const CONFIDENCE = {
   assumedAmounts: 0.2,
   /** At a margin of nothing between two kinds. */
   thinMargin: 0.4,
+  /** Per share of the other ways to read the science under which it is another kind. */
+  otherReadings: 0.5,
 } as const;

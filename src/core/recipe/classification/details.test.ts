@@ -31,6 +31,18 @@ describe('the estimated pH', () => {
     }
   });
 
+  it('is held by what food takes up: milk with a spoon of lime is sour, not like the lime', () => {
+    const milk = pHOf('200 ml coconut milk', '1 tbsp lime juice') ?? 0;
+    expect(milk).toBeGreaterThan(3.6);
+    expect(milk).toBeLessThan(4.8);
+    expect(milk).toBeGreaterThan((pHOf('200 ml water', '1 tbsp lime juice') ?? 9) + 1);
+    // A powdered plant takes up as much as it is there.
+    const powders = [5, 20, 60].map(
+      (grams) => pHOf('150 ml water', '1 tbsp lime juice', `${grams} g henna`) ?? 0,
+    );
+    expect([...powders].sort((a, b) => a - b)).toEqual(powders);
+  });
+
   it('rises toward neutral when water goes in, and falls when acid does', () => {
     const dilutions = [0, 100, 400, 2000].map(
       (water) => pHOf('30 g cider vinegar', `${water + 1} ml water`) ?? 0,

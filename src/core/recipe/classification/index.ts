@@ -7,7 +7,7 @@ export { detailsOf, type VerdictDetails } from './details';
 export { leavesGrit, roleWords, type RoleFit, type TreatmentRole } from './fitness';
 export type { Flip } from './flips';
 export { lineLoads, type LoadKind, type Loads } from './loads';
-export { verdictOfPush, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
+export { hasStrongProtein, verdictOfPush, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
 export {
   classify,
   classifyLines,

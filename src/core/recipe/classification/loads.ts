@@ -34,6 +34,10 @@ export interface LineLoads {
   readonly loads: Loads;
   /** Whether the composition is assumed, not measured. */
   readonly assumed: boolean;
+  /** Of `loads.firm`, the grams that come of intact food protein and of tannin. */
+  readonly firmOf: { readonly intact: number; readonly tannin: number };
+  /** Grams of intact food protein in all: what would act if all of it did. */
+  readonly intactInAll: number;
 }
 
 /**
@@ -53,7 +57,9 @@ export function lineLoads(line: WeighedLine, school: School): LineLoads {
   const active = (part: Active) =>
     (line.grams * (ingredient.actives[part] ?? 0) * surviving(preparation, part)) / 100;
 
-  const protein = component('protein') * availability(ingredient, school);
+  const inAll = component('protein');
+  const protein = inAll * availability(ingredient, school);
+  const isIntact = ingredient.proteinForm === 'intact';
   const tannin = active('tannin');
   const fat = component('fat');
   const loads: Loads = {
@@ -87,6 +93,8 @@ export function lineLoads(line: WeighedLine, school: School): LineLoads {
     remainingGrams: remainingGrams(line),
     loads,
     assumed: sourceOf(ingredient, 'composition').kind === 'assumed',
+    firmOf: { intact: isIntact ? protein : 0, tannin: tannin * TANNIN_FIRMING },
+    intactInAll: isIntact ? inAll : 0,
   };
 }
 

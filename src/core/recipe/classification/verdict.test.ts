@@ -4,7 +4,7 @@ import { SCHOOLS } from '../../records/shapes';
 import { CATALOGUE } from '../ingredients';
 import { parseRecipe } from '../parsing';
 import { LOAD_KINDS } from './loads';
-import type { TreatmentKind } from './schoolVerdict';
+import { hasStrongProtein, type TreatmentKind } from './schoolVerdict';
 import { classify, type Verdict } from './verdict';
 import { verdictHeadline } from './words';
 
@@ -84,8 +84,57 @@ describe('the verdict', () => {
     );
     expect(verdictOf('100 g henna', '250 ml water').doubts.join(' ')).toContain('assumed, not measured');
     expect(verdictOf('1 egg', '2 tbsp olive oil', '1 tbsp honey').doubts[0]).toContain(
-      'edge between two kinds',
+      'edge between balanced and moisture',
     );
+  });
+
+  it('names a strong protein whatever else is in the bowl, with what it does beside', () => {
+    for (const conditioner of ['4 tbsp', '100 g', '200 g']) {
+      const verdict = verdictOf('11 g gelatin', '100 ml water', `${conditioner} plain conditioner`);
+      expect(verdict.kind).toBe('protein');
+      expect(verdict.also?.kind).toBe('moisture');
+      expect(verdictHeadline(verdict)).toMatch(/^Protein, .*, with conditioning$/);
+      expect(hasStrongProtein(verdict)).toBe(true);
+    }
+    expect(verdictOf('11 g gelatin', '150 ml water').also).toBeNull();
+  });
+
+  it('is strong protein to the rules where moisture leads it, too', () => {
+    const verdict = verdictOf('5 g gelatin', '60 ml water', '120 g glycerin');
+    expect(verdict).toMatchObject({ kind: 'moisture', also: { kind: 'protein' } });
+    expect(hasStrongProtein(verdict)).toBe(true);
+    expect(verdictHeadline(verdict)).toMatch(/^Moisture, .*, with .* protein$/);
+  });
+
+  it('makes no moisture treatment of water alone, nor of what is only wet', () => {
+    for (const lines of [
+      ['100 ml water', '10 g salt'],
+      ['100 ml water'],
+      ['4 tbsp rhassoul clay', '100 ml water'],
+    ])
+      expect(verdictOf(...lines).kind).toBe('rinse');
+    expect(verdictOf('4 tbsp rhassoul clay', '100 ml water', '1 tbsp honey').kind).toBe('moisture');
+  });
+
+  it('is less sure near every edge, that of oil too, and names what lies beyond', () => {
+    const rich = (grams: number) => verdictOf('100 ml coconut milk', '20 g honey', `${grams} g olive oil`);
+    const kinds = Array.from({ length: 30 }, (_, index) => rich(4 * index));
+    const edge = kinds.findIndex(({ kind }, index) => kind !== kinds[index + 1]?.kind);
+    const [before, after] = [kinds[edge], kinds[edge + 1]];
+    expect([before?.kind, after?.kind]).toEqual(['moisture', 'oil']);
+    for (const verdict of [before, after]) {
+      expect(verdict?.confidence).toBeLessThan(0.8);
+      expect(verdict?.doubts.join(' ')).toMatch(/edge between (moisture and oil|oil and moisture)/);
+    }
+  });
+
+  it('says under how many other readings of the science it stays the same', () => {
+    const sure = verdictOf('11 g gelatin', '150 ml water').readings;
+    expect(sure).toEqual({ same: 12, of: 12, others: [] });
+    const egg = verdictOf('1 egg', '2 tbsp olive oil', '1 tbsp honey');
+    expect(egg.readings.same).toBeLessThan(12);
+    expect(egg.readings.others.length).toBeGreaterThan(0);
+    expect(egg.doubts.join(' ')).toContain(`Under ${egg.readings.same} of 12 other readings of the science`);
   });
 
   it('has a problem, not a verdict, when nothing could be weighed', () => {

@@ -97,7 +97,8 @@ export function classifyLines(
     return failed('nothing-weighed', t`No line of this text could be read as an ingredient with an amount.`);
   }
   const mine = lines.map((line) => lineLoads(line, school));
-  const own = schoolVerdict(mixOf(mine));
+  const mix = mixOf(mine);
+  const own = schoolVerdict(mix);
   const schools = Object.fromEntries(
     SCHOOLS.map((name) => [
       name,
@@ -108,7 +109,7 @@ export function classifyLines(
   return ok({
     ...own,
     school,
-    ...confidenceIn(own, mine, trust),
+    ...confidenceIn(own, mix, mine, trust),
     grams: sum(ledger.map((row) => row.grams)),
     finishedGrams: sum(mine.map((line) => line.remainingGrams)),
     loads: perHundredGrams(mine),

@@ -37,7 +37,7 @@ export const schoolWords = perLanguage(
  * The headline: "Moisture, fairly strong"; where the outer schools part over protein, the disagreement itself: "Firms for
  * some, moisture for others".
  */
-export function verdictHeadline(verdict: Pick<Verdict, 'kind' | 'strength' | 'schools'>): string {
+export function verdictHeadline(verdict: Pick<Verdict, 'kind' | 'strength' | 'also' | 'schools'>): string {
   const { schools } = verdict;
   const [any, broken] = [schools['any-protein'].kind, schools['broken-down'].kind];
   return any === 'protein' && broken !== 'protein' && broken !== 'balanced'
@@ -45,9 +45,12 @@ export function verdictHeadline(verdict: Pick<Verdict, 'kind' | 'strength' | 'sc
     : kindWords(verdict);
 }
 
-/** "Moisture, fairly strong": by the school in force alone. */
-export function kindWords({ kind, strength }: Pick<Verdict, 'kind' | 'strength'>): string {
-  return `${kindLabels()[kind]}, ${strengthWord(strength)}`;
+/** "Moisture, fairly strong", "Protein, strong, with conditioning": by the school in force alone. */
+export function kindWords({ kind, strength, also }: Pick<Verdict, 'kind' | 'strength' | 'also'>): string {
+  const words = `${kindLabels()[kind]}, ${strengthWord(strength)}`;
+  if (also?.kind === 'moisture') return t`${words}, with conditioning`;
+  if (also?.kind === 'protein') return t`${words}, with ${{ strength: strengthWord(also.strength) }} protein`;
+  return words;
 }
 
 /** "With 4.2 g gelatin instead of 11 g it would be balanced." */
