@@ -7,5 +7,6 @@ declare module 'jstat' {
     readonly gamma: Quantile<[shape: number, scale: number]>;
     readonly studentt: Quantile<[degreesOfFreedom: number]>;
     readonly centralF: Quantile<[numerator: number, denominator: number]>;
+    readonly normal: Quantile<[mean: number, sd: number]>;
   };
 }

@@ -10,7 +10,13 @@ import {
 } from '@/core/kitchen/making';
 import { effortLimits } from '@/core/plan/agenda';
 import type { Plan } from '@/core/plan/planning';
-import { answerOf, decidedProblem, problemOf, type PlanAnswer, type PlanQuestion } from '@/core/plan/question';
+import {
+  answerOf,
+  decidedProblem,
+  problemOf,
+  type PlanAnswer,
+  type PlanQuestion,
+} from '@/core/plan/question';
 import {
   TRYOUT_RHYTHMS,
   tryRhythm,

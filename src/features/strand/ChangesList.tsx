@@ -22,14 +22,18 @@ interface ChangesListProps {
   readonly signal: SignalId;
 }
 
-/** Before and after of each treatment: two readings and their errors, no model. */
+/** Before and after of each treatment: two readings, their errors and what the days between add. */
 export function ChangesList({ head, history, signal }: ChangesListProps) {
   const [shown, setShown] = useState(ROWS_AT_ONCE);
   const sessions = [...history.sessions].sort((a, b) => (a.day < b.day ? 1 : -1));
   return (
     <View className="gap-2 pt-2">
       <Heading level={2}>{t`Before and after`}</Heading>
-      {sessions.length === 0 ? <Small>{t`No treatment is on record yet.`}</Small> : null}
+      {sessions.length === 0 ? (
+        <Small>{t`No treatment is on record yet.`}</Small>
+      ) : (
+        <Small>{t`Hair that is off also comes back on its own: some of each change is that.`}</Small>
+      )}
       <View role="list" className="gap-2">
         {sessions.slice(0, shown).map((session) => {
           const change = sessionChange(session.day, signal, history.readings, head);

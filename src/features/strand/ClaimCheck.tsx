@@ -44,12 +44,26 @@ export function ClaimCheck({ history }: { history: HeadHistory }) {
       {chosen === OTHER ? (
         <DateField label={t`Since`} value={typed} onChange={setTyped} testID="claim-day" />
       ) : null}
-      {day ? <Answer history={history} what={what} since={day} /> : null}
+      {day ? (
+        <Answer history={history} what={what} since={day} isAnyDay={chosen === OTHER} firsts={since.length} />
+      ) : null}
     </View>
   );
 }
 
-function Answer({ history, what, since }: { history: HeadHistory; what: What; since: CalendarDay }) {
+function Answer({
+  history,
+  what,
+  since,
+  isAnyDay,
+  firsts,
+}: {
+  history: HeadHistory;
+  what: What;
+  since: CalendarDay;
+  isAnyDay: boolean;
+  firsts: number;
+}) {
   const counts =
     what === 'shed'
       ? shedCounts(history.readings, stylesWorn(history.occasions, history.events))
@@ -66,13 +80,16 @@ function Answer({ history, what, since }: { history: HeadHistory; what: What; si
           : t`There is no count after that day, so nothing can be said.`}
       </Body>
     );
-  const ratio = rateRatio(before, after);
+  // Any date, or one of the first uses: the more there were to choose from, the more easily one of them looks like a change.
+  const dates = isAnyDay ? counts.length - 1 : firsts;
+  const ratio = rateRatio(before, after, dates);
   return (
     <View className="gap-1" testID="claim-answer">
       <Strong>{rateRatioWords(ratio)}</Strong>
       <Body>
         {t`Half as much?`} {halfWords(ratio)}
       </Body>
+      <Small>{t`It allows for what hair does on its own, and for the ${plural({ dates }, { one: '# date', other: '# dates' })} you could choose from.`}</Small>
       <Small className="text-ink">{t`Before: ${{ rateBefore: rateText(ratio.before) }}. Since: ${{ rateSince: rateText(ratio.after) }}.`}</Small>
     </View>
   );

@@ -93,7 +93,7 @@ function Shed({ counts, history, today, width }: ShedProps) {
         />
       ) : null}
       {changes.slice(-MOST_CHANGES).map(({ day, name }) => (
-        <Half key={`${day}-${name}`} counts={counts} since={{ day, name }} />
+        <Half key={`${day}-${name}`} counts={counts} since={{ day, name }} dates={changes.length} />
       ))}
     </>
   );
@@ -120,14 +120,22 @@ function changesOf({ sessions, events, larder }: HeadHistory): Change[] {
   ].sort((a, b) => (a.day < b.day ? -1 : 1));
 }
 
-function Half({ counts, since: { day, name } }: { counts: readonly ShedCount[]; since: Change }) {
+function Half({
+  counts,
+  since: { day, name },
+  dates,
+}: {
+  counts: readonly ShedCount[];
+  since: Change;
+  dates: number;
+}) {
   const before = counts.filter((count) => count.day <= day);
   const after = counts.filter((count) => count.day > day);
   if (before.length === 0 || after.length === 0) return null;
   return (
     <Body>
       {t`Half as much since ${name}, ${{ day: formatDay(day, 'd MMM') }}?`}{' '}
-      {halfWords(rateRatio(before, after))}
+      {halfWords(rateRatio(before, after, dates))}
     </Body>
   );
 }

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { addDays, daysBetween, formatDay, Z90, type CalendarDay } from '@/core/base/measures';
 import type { HeadHistory } from '@/core/hair/history';
-import { SIGNALS, type SignalState } from '@/core/hair/state';
+import { FLAT_FROM, LIKELY_FROM, SIGNALS, type SignalState } from '@/core/hair/state';
 import type { SignalId } from '@/core/records/shapes';
 import { Button, Heading, Small, useWidth } from '@/ui';
 import { SignalChart } from '@/ui/charts/SignalChart';
@@ -162,7 +162,8 @@ function levelInWords(state: SignalState): string {
     { chance: probabilities.above, word: words.above },
   ].sort((a, b) => b.chance - a.chance);
   const best = sides[0];
-  const surely = (best?.chance ?? 0) > 0.9 ? '' : (best?.chance ?? 0) > 0.6 ? t`Likely ` : t`Perhaps `;
+  const chance = best?.chance ?? 0;
+  const surely = chance >= FLAT_FROM ? '' : chance >= LIKELY_FROM ? t`Likely ` : t`Perhaps `;
   const unit = signal === 'breakage' ? t` broken pieces a day` : '';
   const sentence = t`${surely}${{ word: best?.word ?? '' }}: about ${{ level: levelText(signal, mean) }}${unit}, between ${{ low: levelText(signal, mean - Z90 * sd) }} and ${{ high: levelText(signal, mean + Z90 * sd) }} nine times in ten.`;
   return (

@@ -30,8 +30,8 @@ function TrialView({ head, trial }: { head: Head; trial: Trial }) {
   const today = useToday();
   const { larder, readings, sessions, trialWashes } = history;
   const state = trialState(trial, trialWashes, readings, today);
-  const report = trialReport(trial, state.washes, readings, sessions, head);
   const isOver = state.stage.what === 'over';
+  const report = trialReport(trial, state.washes, readings, sessions, head, isOver);
   return (
     <Screen
       over={t`Trial on ${{ headName: head.name }}`}
@@ -45,7 +45,7 @@ function TrialView({ head, trial }: { head: Head; trial: Trial }) {
     >
       <Next head={head} state={state} />
       {isOver ? <Body>{state.stage.what === 'over' ? state.stage.why : ''}</Body> : null}
-      <Washes report={report} trial={trial} />
+      <Washes report={report} trial={trial} isOver={isOver} />
       <View className="flex-row flex-wrap gap-3">
         <Button label={t`All trials`} onPress={() => router.navigate('/strand/trials')} />
         {isOver ? null : <GiveUp trial={trial} />}
@@ -114,7 +114,7 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
   );
 }
 
-function Washes({ report, trial }: { report: TrialReport; trial: Trial }) {
+function Washes({ report, trial, isOver }: { report: TrialReport; trial: Trial; isOver: boolean }) {
   const { larder } = useHistory(trial.headId);
   if (report.rows.length === 0) return null;
   return (
@@ -126,16 +126,18 @@ function Washes({ report, trial }: { report: TrialReport; trial: Trial }) {
             <Strong>
               {formatDay(wash.day, 'EEE d MMM')}, {armWords(wash.arm, trial, larder)}
             </Strong>
-            {trial.signal === 'breakage' ? null : (
-              <Small>
-                {change ? changeWords(trial.signal, change) : t`a reading is missing: it does not count`}
-              </Small>
-            )}
+            {trial.signal === 'breakage' ? null : <Small>{washWords(trial, change, isOver)}</Small>}
           </View>
         ))}
       </View>
     </View>
   );
+}
+
+/** What a wash changed is told with the answer, not before it. */
+function washWords(trial: Trial, change: TrialReport['rows'][number]['change'], isOver: boolean): string {
+  if (!change) return t`a reading is missing: it does not count`;
+  return isOver ? changeWords(trial.signal, change) : t`both readings are there`;
 }
 
 function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; isOver: boolean }) {
@@ -144,7 +146,7 @@ function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; 
   );
   return (
     <View className="gap-2 pt-2" testID="trial-report">
-      <Heading level={2}>{isOver ? t`What it showed` : t`What it says so far`}</Heading>
+      <Heading level={2}>{isOver ? t`What it showed` : t`What it will show`}</Heading>
       <Body>{report.answer.words}</Body>
       {report.answer.what === 'difference' ? (
         <Small>{t`Mean of ${{ pairs: report.answer.pairs }} differences, one a round, with Student’s t; the trial’s own readings and nothing else.`}</Small>
@@ -152,7 +154,7 @@ function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; 
       {report.besides.map((text) => (
         <Problem key={text}>{text}</Problem>
       ))}
-      {response ? (
+      {response && isOver ? (
         <Small className="text-ink">{t`The state, which also uses everything outside the trial, has it at ${{ effect: effectText(trial.signal, response.mean) }} a use (${{ leastEffect: effectText(trial.signal, response.mean - Z90 * response.sd) }} to ${{ mostEffect: effectText(trial.signal, response.mean + Z90 * response.sd) }}).`}</Small>
       ) : null}
     </View>

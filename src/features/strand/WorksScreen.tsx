@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { formatDay, Z90 } from '@/core/base/measures';
 import type { HeadHistory } from '@/core/hair/history';
 import { firstUsesTogether } from '@/core/hair/history';
-import { SIGNALS, type HairState, type SignalState } from '@/core/hair/state';
+import { isMostlyGuess, SIGNALS, type HairState, type SignalState } from '@/core/hair/state';
 import { SIGNAL_IDS, type Head, type SignalId } from '@/core/records/shapes';
 import { Body, Choice, Heading, Screen, Small, Strong, useWidth } from '@/ui';
 import { EffectAxis, EffectBar } from '@/ui/charts/EffectBar';
@@ -13,7 +13,7 @@ import { useHistory } from '../shared/useHistory';
 import { WithState } from '../shared/WithHead';
 import { ChangesList } from './ChangesList';
 import { ClaimCheck } from './ClaimCheck';
-import { effectInWords, effectText, isMostlyGuess, ways } from './effectWords';
+import { effectInWords, effectText, ways } from './effectWords';
 import { eventWords } from './eventWords';
 import { StrandTabs } from './StrandTabs';
 

@@ -1,7 +1,13 @@
 import { plural, t } from '@lingui/core/macro';
 import { fixed, perLanguage } from '@/core/base/language';
 import { rounded, Z90 } from '@/core/base/measures';
-import { lastingDays, type EventResponse, type Response, type SignalState } from '@/core/hair/state';
+import {
+  isMostlyGuess,
+  lastingDays,
+  type EventResponse,
+  type Response,
+  type SignalState,
+} from '@/core/hair/state';
 import type { SignalId } from '@/core/records/shapes';
 
 /** Uses from which an effect is spoken of without "so far". */
@@ -26,13 +32,6 @@ export function effectText(signal: SignalId, value: number): string {
   const digits = fixed(rounded(Math.abs(shown), decimals), decimals);
   const isNone = rounded(Math.abs(shown), decimals) === 0;
   return `${isNone ? '' : shown < 0 ? '−' : '+'}${digits}${signal === 'breakage' ? ' %' : ''}`;
-}
-
-/** An effect whose error is still this share of what it was before any use is mostly a guess from the recipe. */
-const GUESSED_SHARE = 0.75;
-
-export function isMostlyGuess({ sd, expected }: Pick<Response, 'sd' | 'expected'>): boolean {
-  return sd > GUESSED_SHARE * expected.sd;
 }
 
 /** Says no more than the interval allows. */

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import { fixed } from '@/core/base/language';
-import { formatDay } from '@/core/base/measures';
+import { formatDay, Z90 } from '@/core/base/measures';
 import { isSmall } from '@/core/plan/agenda';
 import type { Beat, PrepTask } from '@/core/plan/planning';
 import { Body, Button, Heading, Small, Strong } from '@/ui';
@@ -117,13 +117,13 @@ function BeatFacts({ beat }: { beat: Beat }) {
 const NOTICEABLE = 0.1;
 
 /** What one use should do, with how sure that is. */
-function moveWords({ moves: { mean, sd } }: Beat): string {
+function moveWords({ moves: { mean, sd }, isGuess }: Beat): string {
   const size = fixed(Math.abs(mean), 1);
-  const sure = sd < Math.abs(mean) / 1.3 ? '' : t`, but that is mostly a guess`;
+  const sure = isGuess ? t`, but that is mostly a guess` : '';
   if (Math.abs(mean) < NOTICEABLE) return t`It should hardly move firmness.`;
   return mean > 0
-    ? t`It should move the hair ${size} toward firm, give or take ${{ sd: fixed(1.28 * sd, 1) }}${sure}.`
-    : t`It should move the hair ${size} toward soft, give or take ${{ sd: fixed(1.28 * sd, 1) }}${sure}.`;
+    ? t`It should move the hair ${size} toward firm, give or take ${{ sd: fixed(Z90 * sd, 1) }}${sure}.`
+    : t`It should move the hair ${size} toward soft, give or take ${{ sd: fixed(Z90 * sd, 1) }}${sure}.`;
 }
 
 export function FinishedBeat({ beat }: { beat: DoneBeat }) {

@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { area, curveMonotoneX, curveMonotoneY, line } from 'd3-shape';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { Z90 } from '@/core/base/measures';
 import { useTokens } from '../theme';
 import { linearScale } from './linearScale';
 import { Mark, type MarkKind } from './Mark';
@@ -39,8 +40,8 @@ interface ThreadProps {
 
 /** Room beside the outermost level for its mark, pixels. */
 const EDGE = 24;
-/** Half the width of the drawn band: about 80 % of what may be. */
-const BAND_SD = 1.28;
+/** Half the width of the drawn band, standard deviations: nine times in ten. */
+const BAND_SD = Z90;
 
 /** Hair through time: a lane, the thread with its error band, the fan ahead, and the beats that push it. */
 export function Thread(props: ThreadProps) {

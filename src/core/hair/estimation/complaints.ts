@@ -3,11 +3,8 @@ import { perLanguage } from '../../base/language';
 import { rounded, sum } from '../../base/measures';
 import type { Complaint, SignalId } from '../../records/shapes';
 import { SHED_ORDINARY_PER_DAY, SHED_REFERRAL_PER_DAY, type ShedCount } from '../checks';
-import type { ComplaintAnswer, SignalState } from '../state';
+import { FLAT_FROM, LIKELY_FROM, type ComplaintAnswer, type SignalState } from '../state';
 
-/** Probability from which a reading is said to show it, or to speak against it. */
-const SHOWS = 0.5;
-const AGAINST = 0.65;
 /** The latest counts, which speak of now. */
 const LATEST_COUNTS = 3;
 
@@ -137,15 +134,17 @@ export function complaintAnswer(
   if (checked === null || found === null)
     return { complaint, headline: told, reason: unknown, meanwhile, isShown: false };
   const figure = figureOf(complaint, signals, shed);
-  return found === 'shown'
-    ? { complaint, headline: checked.shown, reason: figure, meanwhile, isShown: true }
-    : {
-        complaint,
-        headline: told,
-        reason: [figure, checked.against].filter(Boolean).join(' '),
-        meanwhile,
-        isShown: false,
-      };
+  if (found === 'shown')
+    return { complaint, headline: checked.shown, reason: figure, meanwhile, isShown: true };
+  const said =
+    found === 'against' ? checked.against : t`Your checks lean that way: likely. One more would settle it.`;
+  return {
+    complaint,
+    headline: told,
+    reason: [figure, said].filter(Boolean).join(' '),
+    meanwhile,
+    isShown: false,
+  };
 }
 
 function foundBy(
@@ -153,7 +152,7 @@ function foundBy(
   signals: Readonly<Record<SignalId, SignalState>>,
   shed: readonly ShedCount[],
   tangles: number | null,
-): 'shown' | 'against' | null {
+): 'shown' | 'likely' | 'against' | null {
   if (complaint === 'sheds') {
     const perDay = shedPerDay(shed);
     if (perDay === null) return null;
@@ -164,8 +163,10 @@ function foundBy(
   if (!by) return null;
   const { measurements, probabilities } = signals[by.signal];
   if (measurements.length === 0) return null;
-  if (probabilities[by.side] >= SHOWS) return 'shown';
-  return 1 - probabilities[by.side] >= AGAINST ? 'against' : null;
+  const chance = probabilities[by.side];
+  if (chance >= FLAT_FROM) return 'shown';
+  if (chance >= LIKELY_FROM) return 'likely';
+  return 1 - chance >= FLAT_FROM ? 'against' : null;
 }
 
 /** Of four steps. */

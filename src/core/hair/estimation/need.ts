@@ -4,6 +4,8 @@ import type { Head, SignalId } from '../../records/shapes';
 import { shedCounts, stylesWorn } from '../checks';
 import type { HeadHistory } from '../history';
 import {
+  FLAT_FROM,
+  LIKELY_FROM,
   SIGNALS,
   type ComplaintAnswer,
   type LaneProbabilities,
@@ -14,9 +16,8 @@ import {
 } from '../state';
 import { complaintAnswer } from './complaints';
 
-/** Probability from which the app commits to a side; under it, it says that it is likely, or cannot tell. */
+/** Probability from which breakage and porosity turn the need to both, or to oil. */
 const COMMIT = 0.65;
-const LEAN = 0.5;
 /** Distance beyond the lane's edge from which "a little" is no longer said. */
 const FAR_BEYOND = 0.7;
 
@@ -78,10 +79,10 @@ function needKind(firmness: SignalState, breakage: SignalState, porosity: Signal
   const { below, within, above } = firmness.probabilities;
   const breaks = breakage.probabilities.above > COMMIT;
   const drinks = porosity.probabilities.above > COMMIT;
-  if (breaks && drinks && above < LEAN) return 'both';
-  if (below >= LEAN) return 'protein';
-  if (above >= LEAN) return 'moisture';
-  if (within < LEAN) return 'unclear';
+  if (breaks && drinks && above < LIKELY_FROM) return 'both';
+  if (below >= LIKELY_FROM) return 'protein';
+  if (above >= LIKELY_FROM) return 'moisture';
+  if (within < LIKELY_FROM) return 'unclear';
   return drinks ? 'oil' : 'keep';
 }
 
@@ -101,10 +102,10 @@ function headlineOf(firmness: SignalState): string {
   const certain = Math.max(below, above);
   const beyond = side === 'soft' ? (low ?? 0) - firmness.mean : firmness.mean - (high ?? 0);
   const far = beyond > FAR_BEYOND ? ('far' as const) : ('near' as const);
-  if (certain >= COMMIT) return BESIDE[far][side]();
-  if (certain >= LEAN) return LIKELY_BESIDE[far][side]();
-  if (within >= COMMIT) return t`Soft, springy, returning`;
-  if (within >= LEAN) return t`Likely in its comfortable lane`;
+  if (certain >= FLAT_FROM) return BESIDE[far][side]();
+  if (certain >= LIKELY_FROM) return LIKELY_BESIDE[far][side]();
+  if (within >= FLAT_FROM) return t`Soft, springy, returning`;
+  if (within >= LIKELY_FROM) return t`Likely in its comfortable lane`;
   return t`Too few readings to tell`;
 }
 

@@ -100,9 +100,16 @@ function readWith(points: Record<TrialWash['arm'], number>, wobble = 0): Reading
   ]);
 }
 const answerOf = (readings: readonly Reading[], asked = trial, done = washes) =>
-  trialReport(asked, done, readings, [], head).answer;
+  trialReport(asked, done, readings, [], head, true).answer;
 
 describe('a trial', () => {
+  it('says nothing of its answer before its end, however clear it looks', () => {
+    const clear = readWith({ a: 20, b: 0 });
+    const { answer } = trialReport(trial, washes, clear, [], head, false);
+    expect(answer.what).toBe('runs');
+    expect(answer.words).not.toMatch(/softer|firmer|\d/);
+  });
+
   it('with a clear difference says which way and how much, with its interval', () => {
     const answer = answerOf(readWith({ a: 20, b: 0 }));
     expect(answer).toMatchObject({ what: 'difference', pairs: 4 });
@@ -123,7 +130,7 @@ describe('a trial', () => {
       '1 more with both readings',
     );
     const holes = readWith({ a: 20, b: 0 }).filter(({ id }) => id !== 'd0');
-    expect(trialReport(trial, washes, holes, [], head).rows[0]?.change).toBeNull();
+    expect(trialReport(trial, washes, holes, [], head, true).rows[0]?.change).toBeNull();
   });
 
   it('of breakage is answered by a ratio of counts', () => {
@@ -140,7 +147,7 @@ describe('a trial', () => {
     const swapped = washes.map((wash, index) =>
       index < 2 ? { ...wash, arm: wash.arm === 'a' ? ('b' as const) : ('a' as const) } : wash,
     );
-    const { besides } = trialReport(trial, swapped, [], sessions, head);
+    const { besides } = trialReport(trial, swapped, [], sessions, head, true);
     expect(besides).toEqual([
       '1 other recipe was used for the first time meanwhile.',
       '2 washes were not the one that had been drawn.',

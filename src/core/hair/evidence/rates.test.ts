@@ -1,5 +1,6 @@
-import { randomGamma, randomLcg, randomPoisson } from 'd3-random';
+import { randomGamma, randomLcg, randomNormal, randomPoisson } from 'd3-random';
 import fc from 'fast-check';
+import { addDays, calendarDay } from '../../base/measures';
 import { rateOf, rateRatio, rateRatioWords } from './rates';
 
 const counts = (...pieces: number[]) => pieces.map((count) => ({ pieces: count, days: 3 }));
@@ -65,6 +66,58 @@ describe('a claim about counts', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  /** A head to which nothing is done: its breakage wanders about where it rests, and is counted every fourth day. */
+  function wandering(seed: number, length: number) {
+    const random = randomLcg(seed);
+    const normal = randomNormal.source(random)(0, 1);
+    const scatter = randomGamma.source(random)(10, 0.1);
+    const kept = 2 ** (-1 / 10);
+    let [rest, level] = [Math.log(6), Math.log(6) + 0.4 * normal()];
+    let perDay = 0;
+    return Array.from({ length: 4 * length }, (_, day) => {
+      rest += 0.01 * normal();
+      level = rest + kept * (level - rest) + 0.15 * normal();
+      perDay += Math.exp(level);
+      if (day % 4 < 3) return [];
+      const pieces = randomPoisson.source(random)(perDay * scatter())();
+      perDay = 0;
+      return [{ pieces, days: 4, day: addDays(calendarDay('2026-01-01'), day) }];
+    }).flat();
+  }
+  const isClaim = ({ low, high }: { low: number; high: number }) => high < 1 || low > 1;
+
+  it('is made in no more than one life of ten in which nothing was done, on a set date', () => {
+    const lives = Array.from({ length: 600 }, (_, seed) => wandering(seed / 600, 16));
+    const claimed = (dated: boolean) =>
+      lives.filter((life) => {
+        const told = dated ? life : life.map(({ pieces, days }) => ({ pieces, days }));
+        return isClaim(rateRatio(told.slice(0, 8), told.slice(8)));
+      }).length / lives.length;
+    expect(claimed(true)).toBeLessThan(0.12);
+    // Without the wander it was claimed several times as often.
+    expect(claimed(false)).toBeGreaterThan(0.3);
+  });
+
+  it('is made no more often where the date is the one of ten at which the counts change most', () => {
+    const lives = Array.from({ length: 400 }, (_, seed) => wandering(0.5 + seed / 800, 16));
+    const made = lives.filter((life) =>
+      Array.from({ length: 10 }, (_, index) => index + 3).some((at) =>
+        isClaim(rateRatio(life.slice(0, at), life.slice(at), 10)),
+      ),
+    );
+    expect(made.length / lives.length).toBeLessThan(0.12);
+  });
+
+  it('is still made of a fall by two thirds that lasts', () => {
+    const lives = Array.from({ length: 200 }, (_, seed) =>
+      wandering(seed / 200, 20).map((count, index) =>
+        index < 10 ? count : { ...count, pieces: Math.round(count.pieces / 3) },
+      ),
+    );
+    const seen = lives.filter((life) => rateRatio(life.slice(0, 10), life.slice(10)).high < 1);
+    expect(seen.length / lives.length).toBeGreaterThan(0.8);
   });
 
   it('holds the true ratio about nine times in ten, also where counts scatter more than Poisson’s', () => {

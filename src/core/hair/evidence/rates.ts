@@ -1,14 +1,19 @@
 import { t } from '@lingui/core/macro';
 import { jStat } from 'jstat';
 import { fixed } from '../../base/language';
-import { sum } from '../../base/measures';
+import { calendarDay, daysBetween, sum, type CalendarDay } from '../../base/measures';
 import { TALLY, type Count } from '../checks';
+import { SIGNALS } from '../state';
 
-/** Nine times in ten. */
+/** Nine times in ten, for one rate. */
 const TAILS = { low: 0.05, high: 0.95 } as const;
 
 /** A count; what was judged by the size of a ball varies by more than a count does. */
-export type VaryingCount = Count & { readonly extraVariance?: number };
+export type VaryingCount = Count & {
+  readonly extraVariance?: number;
+  /** The last of its days, where it is known. */
+  readonly day?: CalendarDay;
+};
 
 /** Pieces a day from several counts. */
 export interface Rate {
@@ -57,20 +62,70 @@ export interface RateRatio {
 
 /**
  * How many times as many pieces a day after as before. The ratio of two independent gamma variables is, up to a factor, an F
- * variable with twice their shapes as degrees of freedom.
+ * variable with twice their shapes as degrees of freedom. Where the days are known the interval is widened, on the logarithm, by
+ * what breakage wanders between them when nothing is done, and for the dates that could have been chosen (Šidák).
  * @param before at least one count @param after at least one
+ * @param dates among how many the date between them was chosen, 1 where it was not
  */
-export function rateRatio(before: readonly VaryingCount[], after: readonly VaryingCount[]): RateRatio {
+export function rateRatio(
+  before: readonly VaryingCount[],
+  after: readonly VaryingCount[],
+  dates = 1,
+): RateRatio {
   const [from, to] = [gammaOf(before), gammaOf(after)];
   const ratio = to.shape / to.exposure / (from.shape / from.exposure);
+  const tail = (1 - HELD ** (1 / Math.max(1, dates))) / 2;
+  const z = jStat.normal.inv(1 - tail, 0, 1);
+  const wander = z * Math.sqrt(wanderVariance(before, after));
   const quantile = (p: number) => ratio * jStat.centralF.inv(p, 2 * to.shape, 2 * from.shape);
+  const counted = { low: Math.log(ratio / quantile(tail)), high: Math.log(quantile(1 - tail) / ratio) };
   return {
     before: rateOf(before),
     after: rateOf(after),
     ratio,
-    low: quantile(TAILS.low),
-    high: quantile(TAILS.high),
+    low: ratio * Math.exp(-Math.hypot(counted.low, wander)),
+    high: ratio * Math.exp(Math.hypot(counted.high, wander)),
   };
+}
+
+/** Nine times in ten. */
+const HELD = 0.9;
+
+/**
+ * Variance of the difference of the mean logarithm of the rate, since against before, when nothing is done: the level is drawn back
+ * toward where it rests and pushed about day by day (an autoregression), and where it rests moves, too.
+ */
+function wanderVariance(before: readonly VaryingCount[], after: readonly VaryingCount[]): number {
+  if ([...before, ...after].some(({ day }) => day === undefined)) return 0;
+  const weights = [...daysOf(before, -1), ...daysOf(after, 1)];
+  const { dailySd, restDailySd, halfLifeGridDays } = SIGNALS.breakage;
+  const halfLife = halfLifeGridDays[Math.floor(halfLifeGridDays.length / 2)] ?? 1;
+  const kept = 2 ** (-1 / halfLife);
+  const level = dailySd ** 2 / (1 - kept ** 2);
+  let variance = 0;
+  for (const one of weights) {
+    for (const other of weights) {
+      const apart = Math.abs(one.at - other.at);
+      variance += one.weight * other.weight * (level * kept ** apart - (restDailySd ** 2 * apart) / 2);
+    }
+  }
+  return Math.max(0, variance);
+}
+
+const EPOCH = calendarDay('2000-01-01');
+
+/** The days that counts cover, each with its share; none where a day is not known. */
+function daysOf(counts: readonly VaryingCount[], sign: 1 | -1): { at: number; weight: number }[] {
+  const total = sum(counts.map(({ days }) => days));
+  return counts.flatMap(({ day, days }) => {
+    if (day === undefined) return [];
+    // The middle of each week of a long count is near enough.
+    const parts = Math.max(1, Math.ceil(days / 7));
+    return Array.from({ length: parts }, (_, part) => ({
+      at: daysBetween(EPOCH, day) - (days * (part + 0.5)) / parts,
+      weight: (sign * days) / parts / total,
+    }));
+  });
 }
 
 /** Counts so few that no ratio should be spoken of. */

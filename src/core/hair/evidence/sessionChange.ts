@@ -3,7 +3,7 @@ import { fixed, perLanguage } from '../../base/language';
 import { daysBetween, joinedByPrecision, Z90 } from '../../base/measures';
 import type { Head, Reading, Session, SignalId } from '../../records/shapes';
 import { isDryReadingDay, measurementsOf } from '../checks';
-import { hairMassGrams, type Estimate } from '../state';
+import { hairMassGrams, SIGNALS, type Estimate } from '../state';
 
 /** The count that tells of a treatment is the next one, if it is not too long ago. */
 const COUNT_WITHIN_DAYS = 14;
@@ -32,7 +32,7 @@ function toldBy(readings: readonly Reading[], signal: SignalId, head: Head): Tol
 
 /**
  * The readings around one treatment day: the last one before it on that day, and the dry one of the next two days or, failing that, the wet
- * one after it. Breakage is counted over days, so its two are that day's count and the next. No model, only two readings and their errors.
+ * one after it. Breakage is counted over days, so its two are that day's count and the next. No model of treatments, only two readings, their errors, and what days add by themselves.
  * @returns null where one of the two is missing
  */
 export function sessionChange(
@@ -50,9 +50,18 @@ export function sessionChange(
   return {
     before: from,
     after: to,
-    change: { mean: to.mean - from.mean, sd: Math.hypot(from.sd, to.sd) },
+    change: {
+      mean: to.mean - from.mean,
+      sd: Math.hypot(from.sd, to.sd, movedBetween(signal, before, after)),
+    },
     afterMoment: after.reading.moment,
   };
+}
+
+/** 1 sd of what the days between two readings add by themselves; the errors of breakage hold the scatter of a day already. */
+function movedBetween(signal: SignalId, before: Told, after: Told): number {
+  const days = daysBetween(before.reading.day, after.reading.day);
+  return SIGNALS[signal].dailySd * Math.sqrt(Math.max(0, days));
 }
 
 type Telling = (wanted: (reading: Reading) => boolean) => Told[];
@@ -84,14 +93,16 @@ export const ways = perLanguage((): Record<LevelSignal, readonly [string, string
 export function changeWords(signal: SignalId, { mean, sd }: Estimate): string {
   const half = Z90 * sd;
   const isBeyond = Math.abs(mean) > half;
-  const judged = isBeyond ? t`more than the error of the two` : t`within the error of the two`;
+  const judged = isBeyond
+    ? t`more than the error of the two and the days between`
+    : t`within the error of the two and the days between`;
   if (signal === 'breakage') {
     const times = (value: number) => fixed(Math.exp(value), 1);
     return isBeyond
-      ? t`${{ ratio: times(mean) }} times as many pieces a day, more than the error of the two counts (${{ low: times(mean - half) }} to ${{ high: times(mean + half) }})`
-      : t`${{ ratio: times(mean) }} times as many pieces a day, within the error of the two counts (${{ low: times(mean - half) }} to ${{ high: times(mean + half) }})`;
+      ? t`${{ ratio: times(mean) }} times as many pieces a day, more than the error of the two counts and the days between (${{ low: times(mean - half) }} to ${{ high: times(mean + half) }})`
+      : t`${{ ratio: times(mean) }} times as many pieces a day, within the error of the two counts and the days between (${{ low: times(mean - half) }} to ${{ high: times(mean + half) }})`;
   }
   if (Math.abs(mean) < UNCHANGED) return t`unchanged, with an error of ±${{ half: fixed(half, 1) }}`;
   const way = ways()[signal][mean > 0 ? 1 : 0];
-  return t`${way} by ${{ mean: fixed(Math.abs(mean), 1) }}, ${judged} readings (±${{ half: fixed(half, 1) }})`;
+  return t`${way} by ${{ mean: fixed(Math.abs(mean), 1) }}, ${judged} (±${{ half: fixed(half, 1) }})`;
 }

@@ -11,10 +11,9 @@ import {
   type Trial,
   type TrialWash,
 } from '../../records/shapes';
-import type { Count } from '../checks';
 import { SIGNALS, type Estimate } from '../state';
 import { trialOrder } from '../trials';
-import { rateRatio, rateRatioWords, type RateRatio } from './rates';
+import { rateRatio, rateRatioWords, type RateRatio, type VaryingCount } from './rates';
 import { sessionChange, ways, type LevelSignal } from './sessionChange';
 
 /** One wash of a trial with what it changed; null where a reading is missing. */
@@ -24,6 +23,8 @@ export interface TrialRow {
 }
 
 export type TrialAnswer =
+  /** Nothing is said before its end: who looks at each round stops at the one that pleases. */
+  | { readonly what: 'runs'; readonly words: string }
   | { readonly what: 'too-few'; readonly words: string }
   | {
       readonly what: 'difference';
@@ -46,13 +47,14 @@ export interface TrialReport {
 /** Pairs below which no interval is worth a word. */
 const FEWEST_PAIRS = 3;
 
-/** What a trial has shown so far, from its own washes and readings alone. */
+/** What a trial has shown when it is over, from its own washes and readings alone. */
 export function trialReport(
   trial: Trial,
   washes: readonly TrialWash[],
   readings: readonly Reading[],
   sessions: readonly Session[],
   head: Head,
+  isOver: boolean,
 ): TrialReport {
   const rows = washes.map((wash) => ({
     wash,
@@ -60,8 +62,12 @@ export function trialReport(
   }));
   return {
     rows,
-    answer:
-      trial.signal === 'breakage'
+    answer: !isOver
+      ? {
+          what: 'runs',
+          words: t`The answer comes when all its washes are done: looking earlier would find what chance shows.`,
+        }
+      : trial.signal === 'breakage'
         ? ratioAnswer(washes, readings)
         : differenceAnswer(trial, trial.signal, rows),
     besides: besidesOf(trial, washes, sessions),
@@ -126,7 +132,7 @@ const signed = (value: number) => `${value < 0 ? '−' : '+'}${fixed(Math.abs(va
 
 /** Pieces counted from after each wash until the next one, by arm. */
 function ratioAnswer(washes: readonly TrialWash[], readings: readonly Reading[]): TrialAnswer {
-  const counts: Record<Arm, Count[]> = { a: [], b: [] };
+  const counts: Record<Arm, VaryingCount[]> = { a: [], b: [] };
   washes.forEach(({ day, arm }, index) => {
     const until = washes[index + 1]?.day;
     const next = readings
@@ -134,7 +140,8 @@ function ratioAnswer(washes: readonly TrialWash[], readings: readonly Reading[])
         (reading) => reading.tally && reading.day > day && (until === undefined || reading.day <= until),
       )
       .sort((one, other) => (one.day < other.day ? -1 : 1))[0];
-    if (next?.tally) counts[arm].push({ pieces: tallyTotals(next.tally).broken, days: next.tally.days });
+    if (next?.tally)
+      counts[arm].push({ pieces: tallyTotals(next.tally).broken, days: next.tally.days, day: next.day });
   });
   if (counts.a.length < FEWEST_PAIRS || counts.b.length < FEWEST_PAIRS)
     return {

@@ -1,4 +1,5 @@
 export { airAdvice, forecastSchema, type AirDay } from './air';
+export { FLAT_FROM, isMostlyGuess, LIKELY_FROM } from './certainty';
 export { amountFactor, sessionDose } from './dose';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, meanLengthCm } from './hairMass';
 export {

@@ -38,7 +38,7 @@ describe('the trial of the demo', () => {
     expect(state.washes.map(({ arm }) => arm)).toEqual(trialOrder(trial!).slice(0, state.done));
     expect(state.done).toBeGreaterThanOrEqual(5);
     const pip = headsIn(records).find(({ headId }) => headId === 'pip')!;
-    const report = trialReport(trial!, state.washes, history.readings, history.sessions, pip);
+    const report = trialReport(trial!, state.washes, history.readings, history.sessions, pip, true);
     expect(report.rows.filter(({ change }) => change !== null).length).toBeGreaterThanOrEqual(state.done - 1);
     expect(report.besides).toEqual([]);
   });

@@ -97,6 +97,7 @@ function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly PlanDraft
     batchId,
     cost: batchId === null ? treatment.cost : 0,
     moves: treatment.effect.firmness,
+    isGuess: treatment.isGuess,
     humectant: treatment.humectant,
     onlyIfFirm: slot === 'follow-up' && !followsStrong(all, day) && head.choices.afterProtein === 'if-firm',
     reasons: [...reasonsFor(problem, head, all, draft), ...doseReasons(head, all, draft, dose, usual)],

@@ -52,6 +52,8 @@ export interface Treatment {
   readonly humectant: boolean;
   /** What one use as written moves each signal, on this head. */
   readonly effect: Readonly<Record<SignalId, Estimate>>;
+  /** What the recipe reads as still holds half of the weight of its effect on firmness, or more. */
+  readonly isGuess: boolean;
   /** Never used on this head. */
   readonly isNew: boolean;
   /** "waits": it has to be tested first; "runs": since a day. */
@@ -168,6 +170,8 @@ export interface Beat {
   readonly cost: number | null;
   /** Firmness that it is expected to move: negative toward soft. */
   readonly moves: Estimate;
+  /** What the recipe reads as still holds half of the weight of that, or more. */
+  readonly isGuess: boolean;
   /** Much humectant: the air of the day matters. */
   readonly humectant: boolean;
   /** Only if the hair feels firm after the treatment before it. */

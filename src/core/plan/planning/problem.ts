@@ -1,13 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
 import { firstUses, type HeadHistory } from '../../hair/history';
-import { expectedMaskGrams, sessionDose, type HairState } from '../../hair/state';
+import { expectedMaskGrams, isMostlyGuess, type HairState } from '../../hair/state';
 import { armsAhead, trialState } from '../../hair/trials';
 import { shelfOf, type ShelfItem } from '../../kitchen/batches';
 import { leadTasksOf } from '../../kitchen/methods';
 import { costOf } from '../../kitchen/pantry';
-import { classifyVersion, doseOf, hasStrongProtein, type Verdict } from '../../recipe/classification';
-import { newestVersions, remainingGrams, usesOf, type Larder, type WeighedLine } from '../../recipe/larder';
+import { doseOf } from '../../recipe/classification';
+import { newestVersions, remainingGrams, usesOf, type WeighedLine } from '../../recipe/larder';
 import { judge, patchTestOf, patchTestState } from '../../recipe/safety';
 import {
   SIGNAL_IDS,
@@ -18,11 +18,8 @@ import {
   type PantryItem,
   type RecipeVersion,
   type Rhythm,
-  type School,
-  type Session,
   type Slot,
   type Trial,
-  type WashDay,
 } from '../../records/shapes';
 import {
   choicesOf,
@@ -44,19 +41,17 @@ import {
   type RuleValues,
   type WashOf,
 } from '../agenda';
+import { pastUses, PLAIN, spacingOf } from './pastUses';
 import type {
   HeadProblem,
   PastUse,
   PlanProblem,
   ReadyBatch,
   RhythmDemand,
-  Spacing,
   Treatment,
   TrialDemand,
 } from './plan';
 
-/** A firm push from which even a balanced treatment counts as protein for spacing (working assumption). */
-const FIRMS_FROM_PUSH = 0.45;
 /** Humectants, g in 100 g, from which the air of the day matters (working assumption). */
 const HUMECTANT_FROM = 2;
 
@@ -146,74 +141,6 @@ function lastReadingOf({ readings }: HeadHistory, from: CalendarDay): CalendarDa
   return days.length === 0 ? null : days.reduce((last, day) => (day > last ? day : last));
 }
 
-/** What each session was, by the version that it used; none where nothing is known of that version any more. */
-function pastUses({ sessions, larder, trials, trialWashes, washDays }: HeadHistory, head: Head): PastUse[] {
-  const known = new Map<RecipeVersion, Spacing | undefined>();
-  const uses = sessions.flatMap((session: Session): PastUse[] => {
-    const { day, recipeId } = session;
-    const version = larder.used(session) ?? larder.lastVersion(recipeId);
-    if (!version) return [];
-    if (!known.has(version)) known.set(version, spacingUsed(version, head.school, larder));
-    const spacing = known.get(version);
-    return spacing
-      ? [
-          {
-            day,
-            recipeId,
-            ...spacing,
-            use: session.usedAs ?? spacing.use,
-            doseShare: doseShareOf(session, version, head),
-          },
-        ]
-      : [];
-  });
-  const without = new Set(trials.filter(({ againstId }) => againstId === null).map(({ trialId }) => trialId));
-  const plain = trialWashes
-    .filter(({ trialId, arm }) => arm === 'b' && without.has(trialId))
-    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
-  return [...uses, ...plain, ...plainWashes(washDays)];
-}
-
-/** More than is written counts as that, too: a rule is not stretched by it. */
-const MOST_SHARE = 1;
-
-function doseShareOf(session: Session, version: RecipeVersion, head: Head): number {
-  const written = doseOf(version.contactMinutes, version.warmth, head.porosityGuess);
-  const sort = version.use === 'scalp-oil' ? 'oil' : 'mask';
-  return written > 0 ? Math.min(MOST_SHARE, sessionDose(session, head, sort) / written) : MOST_SHARE;
-}
-
-/** Wash days on which nothing but a wash was done. */
-function plainWashes(washDays: readonly WashDay[]): PastUse[] {
-  return washDays
-    .filter(
-      ({ uses, steps }) =>
-        !uses.some(({ slot }) => slot === 'main') &&
-        steps.some(({ phase, outcome }) => phase === 'cleanse' && outcome === 'done'),
-    )
-    .map(({ day }): PastUse => ({ day, recipeId: PLAIN_WASH_ID, ...PLAIN }));
-}
-
-const PLAIN = { use: 'mask', firms: false, strong: false, moistens: false, doseShare: 1 } as const;
-
-function spacingUsed(version: RecipeVersion, school: School, larder: Larder): Spacing | undefined {
-  const verdict = classifyVersion(version, school, larder);
-  return verdict.ok ? spacingOf(version, verdict.value) : undefined;
-}
-
-function spacingOf({ use }: Pick<RecipeVersion, 'use'>, verdict: Verdict): Spacing {
-  return {
-    use,
-    firms: firms(verdict),
-    strong: hasStrongProtein(verdict),
-    moistens: verdict.kind === 'moisture' || verdict.kind === 'balanced',
-  };
-}
-
-function firms(verdict: Verdict): boolean {
-  return verdict.kind === 'protein' || (verdict.kind !== 'rinse' && verdict.push.firm >= FIRMS_FROM_PUSH);
-}
-
 interface Around extends Omit<PlannedHead, 'agreed'> {
   readonly shelf: readonly ShelfItem[];
   readonly kitchen: Kitchen;
@@ -234,6 +161,7 @@ function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
   const { kind, strength, loads } = verdict;
   const lead = leadTasksOf(version, history.larder);
   const isNew = !history.sessions.some((session) => session.recipeId === version.recipeId);
+  const response = state.signals.firmness.responses.find(({ recipeId }) => recipeId === version.recipeId);
   return [
     {
       recipeId: version.recipeId,
@@ -252,6 +180,7 @@ function treatmentOf(version: RecipeVersion, around: Around): Treatment[] {
       batches: batchesOf(version.recipeId, shelf),
       humectant: loads.humectant >= HUMECTANT_FROM,
       effect: effectOfUse(version, state, head),
+      isGuess: response === undefined || isMostlyGuess(response),
       isNew,
       ...patchTestState(test, !isNew, from, rules.patchTest ?? PLAN_RULES.patchTest.value),
     },
@@ -317,6 +246,7 @@ function plainWash(from: CalendarDay): Treatment {
     batches: [],
     humectant: false,
     effect: NO_EFFECT,
+    isGuess: false,
     isNew: false,
     patchTest: 'not-needed',
     allowedFrom: from,
