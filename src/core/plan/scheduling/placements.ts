@@ -200,8 +200,8 @@ function usefulness({ effect, contactMinutes, makeMinutes }: Treatment): number 
 const BRIEF_MINUTES = 5;
 
 /**
- * Moisture that can follow a protein: what is known to this head, the strongest, the shortest and the cheapest; and the strongest for
- * a few minutes, because a whole one can take away all that the protein gave.
+ * Moisture that can follow a protein, of what is known to this head: what she put somewhere, or the strongest; and the easiest to make
+ * for a few minutes, because a whole one can take away all that the protein gave.
  */
 export function followUpsOf(head: HeadProblem): Treatment[] {
   const { treatments, decisions } = head;
@@ -210,20 +210,20 @@ export function followUpsOf(head: HeadProblem): Treatment[] {
       uses.includes('mask') && kind === 'moisture' && !firms && (!isNew || decided(decisions, recipeId)),
   );
   const best = (cost: (treatment: Treatment) => number) => [...known].sort((a, b) => cost(a) - cost(b))[0];
-  const strongest = best(({ strength }) => -strength);
   const whole = [
     ...new Set([
       ...known.filter(({ recipeId }) => decided(decisions, recipeId)),
-      strongest,
-      best(({ contactMinutes, makeMinutes }) => contactMinutes + makeMinutes),
-      best(({ cost }) => cost ?? 0),
+      best(({ strength }) => -strength),
     ]),
   ]
     .flatMap((treatment) => treatment ?? [])
     .slice(0, MOST_FOLLOW_UPS);
-  if (!strongest || strongest.contactMinutes <= BRIEF_MINUTES) return whole;
-  const { warmth, amount } = strongest;
-  return [...whole, inDose(head, strongest, { minutes: BRIEF_MINUTES, warmth, amount })];
+  const easiest = best(({ makeMinutes, batches, strength }) =>
+    batches.length > 0 ? -strength : makeMinutes - strength / 10,
+  );
+  if (!easiest || easiest.contactMinutes <= BRIEF_MINUTES) return whole;
+  const { warmth, amount } = easiest;
+  return [...whole, inDose(head, easiest, { minutes: BRIEF_MINUTES, warmth, amount })];
 }
 
 const decided = (decisions: HeadProblem['decisions'], recipeId: string) =>
