@@ -1,4 +1,4 @@
-import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
+import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
 import { newestVersions } from '../../recipe/larder';
 import { SIGNAL_IDS, type Head, type SignalId } from '../../records/shapes';
 import { referralFrom, stylesWorn, TALLY } from '../checks';
@@ -12,7 +12,7 @@ import {
   type HairState,
   type SignalState,
 } from '../state';
-import { entangledPairs } from './entangled';
+import { entangledPairs, type Uses } from './entangled';
 import type { Lasting, LevelStep } from './filterRun';
 import { estimateLevel } from './levelEstimate';
 import { needOf } from './need';
@@ -115,14 +115,13 @@ function estimateSignal(
     lastDay,
     HORIZON_DAYS,
   );
-  const uses = (effect: number) =>
-    Math.round(sum(steps.map((step) => (step.what === 'push' && step.effect === effect ? step.share : 0))));
+  const uses = usesOf(sources.length, steps, firstDay);
   const learned = sources.map((source, index) => ({
     source,
     learned: {
       mean: estimate.effects[index]?.mean ?? 0,
       sd: estimate.effects[index]?.sd ?? 0,
-      uses: uses(index),
+      uses: uses[index]!.count,
       expected: source.prior[signal],
     },
   }));
@@ -149,6 +148,16 @@ function estimateSignal(
     halfLifeRange: { low: estimate.halfLife.low, high: estimate.halfLife.high },
     errorFactor: estimate.errorFactor,
   };
+}
+
+function usesOf(effects: number, steps: readonly Step[], firstDay: CalendarDay): Uses[] {
+  const found = Array.from({ length: effects }, () => ({ share: 0, days: [] as number[] }));
+  for (const step of steps) {
+    if (step.what !== 'push') continue;
+    found[step.effect]!.share += step.share;
+    found[step.effect]!.days.push(daysBetween(firstDay, step.day));
+  }
+  return found.map(({ share, days }) => ({ count: Math.round(share), days }));
 }
 
 /** A measurement without what only the filter needs. */

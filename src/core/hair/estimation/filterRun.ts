@@ -209,7 +209,7 @@ export class FilterRun {
   private settle(): void {
     const { precision, weighed } = this.waiting;
     if (precision === 0) return;
-    const gain = this.recorder ? new Float64Array(this.state.size) : this.scratch;
+    const gain = this.recorder ? new Float64Array(this.state.used) : this.scratch;
     const observation = observe(this.state, weighed / precision, 1 / precision, gain);
     this.recorder?.tape.push({ what: 'observe', ...observation });
     this.waiting.precision = 0;

@@ -9,6 +9,8 @@ import { invariant } from '../../base/measures';
 export interface KalmanState {
   /** 2 + K. */
   readonly size: number;
+  /** States from this place on have moved nothing yet and hang together with nothing: no step goes through them. */
+  used: number;
   readonly mean: Float64Array;
   /** Symmetric, size × size, row by row; only the half on and above the diagonal is kept up. */
   readonly covariance: Float64Array;
@@ -35,13 +37,15 @@ export function startState(level: Prior, rest: Prior, effects: readonly Prior[])
   priors.forEach((prior, index) => {
     covariance[index * size + index] = prior.sd ** 2;
   });
-  return { size, mean: Float64Array.from(priors, (prior) => prior.mean), covariance };
+  return { size, used: FIRST_EFFECT, mean: Float64Array.from(priors, (prior) => prior.mean), covariance };
 }
 
 /** Replaces the level by keep·level + weight·other, in place: its mean, and its row of the covariance. */
 function moveLevel(state: KalmanState, keep: number, other: number, weight: number, noise: number): void {
   const { size, mean, covariance } = state;
   invariant(other > LEVEL && other < size, 'no such effect in the state');
+  if (other >= state.used) state.used = other + 1;
+  const { used } = state;
   mean[LEVEL] = keep * mean[LEVEL]! + weight * mean[other]!;
   const variance =
     keep * keep * covariance[0]! +
@@ -50,7 +54,7 @@ function moveLevel(state: KalmanState, keep: number, other: number, weight: numb
     noise;
   for (let column = 1; column < other; column++)
     covariance[column] = keep * covariance[column]! + weight * covariance[column * size + other]!;
-  for (let column = other; column < size; column++)
+  for (let column = other; column < used; column++)
     covariance[column] = keep * covariance[column]! + weight * covariance[other * size + column]!;
   covariance[0] = variance;
 }
@@ -76,39 +80,43 @@ export function loosenRest(state: KalmanState, dailySd: number): void {
   state.covariance[place] = state.covariance[place]! + dailySd ** 2;
 }
 
+/** Against the level's own: a weight or covariance that moves nothing that anybody could see. */
+export const NO_WEIGHT = 1e-5;
+
 /** What an observation did to a state; the smoother runs back over these. */
 export interface Observation {
   /** Value less expected value. */
   readonly surprise: number;
   /** Of the surprise. */
   readonly variance: number;
-  /** One weight a state. */
+  /** One weight a state that was used by then. */
   readonly gain: Float64Array;
 }
 
 /**
  * The level is measured, with an error of this variance.
- * @param gain room for one weight a state; written over
+ * @param gain room for one weight a used state; written over
  */
 export function observe(
   state: KalmanState,
   value: number,
   errorVariance: number,
-  gain: Float64Array = new Float64Array(state.size),
+  gain: Float64Array = new Float64Array(state.used),
 ): Observation {
-  const { size, mean, covariance } = state;
+  const { size, used, mean, covariance } = state;
   const variance = covariance[0]! + errorVariance;
   const surprise = value - mean[LEVEL]!;
-  for (let row = 0; row < size; row++) gain[row] = covariance[row]! / variance;
-  for (let row = 0; row < size; row++) {
+  for (let row = 0; row < used; row++) gain[row] = covariance[row]! / variance;
+  const least = NO_WEIGHT * gain[LEVEL]!;
+  for (let row = 0; row < used; row++) {
     const weight = gain[row]!;
-    // What has never been used hangs together with nothing yet.
-    if (weight === 0) continue;
+    // What faded long ago hangs together with the level no more.
+    if (weight < least && weight > -least) continue;
     mean[row] = mean[row]! + weight * surprise;
     // Less weight × the level's row, which is the gain times the variance.
     const taken = weight * variance;
     const start = row * size;
-    for (let column = row; column < size; column++)
+    for (let column = row; column < used; column++)
       covariance[start + column] = covariance[start + column]! - taken * gain[column]!;
   }
   return { surprise, variance, gain };
@@ -147,6 +155,7 @@ export function partOf({ size, mean, covariance }: KalmanState, effects: readonl
   const kept = [LEVEL, REST, ...effects.map((effect) => FIRST_EFFECT + effect)];
   return {
     size: kept.length,
+    used: kept.length,
     mean: Float64Array.from(kept, (index) => mean[index]!),
     covariance: Float64Array.from(
       kept.flatMap((row) =>

@@ -42,6 +42,49 @@ const history = fc
       ]),
   );
 
+describe('the effects', () => {
+  it('are the same in whatever order they are named, and beside any number that was never used', () => {
+    const unused = Array.from({ length: 30 }, () => ({ mean: 0.2, sd: 0.3 }));
+    // The two that are used, turned about, behind thirty that are not.
+    const crowded: LevelModel = { ...model, effects: [...unused, ...[...model.effects].reverse()] };
+    fc.assert(
+      fc.property(history, (steps) => {
+        const moved = steps.map((step) =>
+          step.what === 'push' ? { ...step, effect: unused.length + 1 - step.effect } : step,
+        );
+        const [alone, among] = [estimateLevel(model, steps, 40, 7), estimateLevel(crowded, moved, 40, 7)];
+        const near = (one: { mean: number; sd: number }, other: { mean: number; sd: number }) => {
+          expect(one.mean).toBeCloseTo(other.mean, 6);
+          expect(one.sd).toBeCloseTo(other.sd, 6);
+        };
+        near(alone.now, among.now);
+        alone.past.forEach((level, index) => near(level, among.past[index]!));
+        alone.ahead.forEach((level, index) => near(level, among.ahead[index]!));
+        near(alone.effects[0]!, among.effects[unused.length + 1]!);
+        near(alone.effects[1]!, among.effects[unused.length]!);
+        expect(among.effects[3]).toEqual(unused[3]);
+        expect(alone.correlation(0, 1)).toBeCloseTo(among.correlation(unused.length + 1, unused.length), 6);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it('of which there are very many are looked back on week by week where they lie longer ago', () => {
+    const many: LevelModel = {
+      ...model,
+      effects: Array.from({ length: 150 }, () => ({ mean: 0.1, sd: 0.3 })),
+      halfLifeGridDays: [8],
+    };
+    const steps = Array.from({ length: 150 }, (_, effect): LevelStep[] => [
+      { day: 2 * effect, what: 'push', effect, dose: 1 },
+      measure(2 * effect + 1, 0.2),
+    ]).flat();
+    const days = estimateLevel(many, steps, 300, 1).past.map(({ day }) => day);
+    expect(days.filter((day) => day >= 210)).toHaveLength(91);
+    expect(days.filter((day) => day < 210)).toEqual(Array.from({ length: 30 }, (_, week) => 7 * week));
+  });
+});
+
 describe('the hypotheses', () => {
   it('have weights that add to one, and none is run that fell far behind', () => {
     fc.assert(

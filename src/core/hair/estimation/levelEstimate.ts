@@ -19,8 +19,9 @@ import { smoothedLevels } from './smoother';
  * year few are left that matter, and each costs more.
  */
 const LOOK_BACK = { share: 0.95, hypotheses: 12, afterAYear: 3 } as const;
-/** Days that are looked back on one by one; what lies longer ago, week by week. */
+/** Days that are looked back on one by one; what lies longer ago, week by week. Of very many effects each day costs much more. */
 const DAILY_FOR_DAYS = 366;
+const DAILY_WITH_MANY = { effects: 120, days: 90 } as const;
 
 /** An effect that the model does not have. */
 const NOTHING: Estimate = { mean: 0, sd: 1 };
@@ -56,7 +57,44 @@ export function estimateLevel(
   lastDay: number,
   daysAhead: number,
 ): LevelEstimate {
-  const isMarked = (day: number) => lastDay - day <= DAILY_FOR_DAYS || day % 7 === 0;
+  const order = orderOfUse(model.effects.length, steps);
+  const placeOf = new Map(order.map((effect, place) => [effect, place]));
+  const place = (effect: number) => placeOf.get(effect) ?? effect;
+  const { effects, correlation, ...estimate } = estimateInOrder(
+    {
+      ...model,
+      effects: order.map((effect) => model.effects[effect]!),
+      lasting: model.lasting.map((each) => ({ ...each, effect: place(each.effect) })),
+    },
+    steps.map((step) => (step.what === 'push' ? { ...step, effect: place(step.effect) } : step)),
+    lastDay,
+    daysAhead,
+  );
+  return {
+    ...estimate,
+    effects: model.effects.map((_, effect) => effects[place(effect)]!),
+    correlation: (effect, other) => correlation(place(effect), place(other)),
+  };
+}
+
+/** Effects by when they were first used: those that are not used yet lie together at the end, and cost nothing. */
+function orderOfUse(count: number, steps: readonly LevelStep[]): number[] {
+  const used = new Set(steps.flatMap((step) => (step.what === 'push' ? [step.effect] : [])));
+  return [
+    ...used,
+    ...Array.from({ length: count }, (_, effect) => effect).filter((effect) => !used.has(effect)),
+  ];
+}
+
+/** As {@link estimateLevel}, of effects in the order of their first use. */
+function estimateInOrder(
+  model: LevelModel,
+  steps: readonly LevelStep[],
+  lastDay: number,
+  daysAhead: number,
+): LevelEstimate {
+  const daily = model.effects.length > DAILY_WITH_MANY.effects ? DAILY_WITH_MANY.days : DAILY_FOR_DAYS;
+  const isMarked = (day: number) => lastDay - day <= daily || day % 7 === 0;
   const runs = weighedRuns(model, steps, lastDay);
   const markedDays = Array.from({ length: lastDay + 1 }, (_, day) => day).filter(isMarked);
   const weights = runs.map(({ weight }) => weight);

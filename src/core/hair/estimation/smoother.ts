@@ -1,6 +1,7 @@
 import {
   FIRST_EFFECT,
   LEVEL,
+  NO_WEIGHT,
   levelOf,
   REST,
   type KalmanState,
@@ -17,7 +18,7 @@ export type TapeEntry =
 
 /** A place on the tape whose level is wanted: the end of a day, the moment before a measurement. */
 export function markOf(state: KalmanState): Extract<TapeEntry, { what: 'mark' }> {
-  return { what: 'mark', level: levelOf(state), levelRow: state.covariance.slice(0, state.size) };
+  return { what: 'mark', level: levelOf(state), levelRow: state.covariance.slice(0, state.used) };
 }
 
 /**
@@ -46,14 +47,18 @@ function lookedAt(
   N: Float64Array,
 ): Moments {
   const size = r.length;
+  const used = levelRow.length;
+  const least = NO_WEIGHT * level.variance;
   let { mean, variance } = level;
-  for (let row = 0; row < size; row++) {
+  for (let row = 0; row < used; row++) {
     const weight = levelRow[row]!;
-    if (weight === 0) continue;
+    if (weight < least && weight > -least) continue;
     mean += weight * r[row]!;
-    let along = 0;
-    for (let column = 0; column < size; column++) along += N[row * size + column]! * levelRow[column]!;
-    variance -= weight * along;
+    // N is symmetric: what lies beyond the diagonal counts twice.
+    const start = row * size;
+    let beyond = 0;
+    for (let column = row + 1; column < used; column++) beyond += N[start + column]! * levelRow[column]!;
+    variance -= weight * (N[start + row]! * weight + 2 * beyond);
   }
   return { mean, variance: Math.max(variance, 0) };
 }
@@ -65,13 +70,15 @@ function backOverObservation(
   N: Float64Array,
 ): void {
   const size = r.length;
+  const used = gain.length;
   const along = new Float64Array(size);
   let through = 0;
   let pulled = 0;
   for (let row = 0; row < size; row++) {
     let sum = 0;
-    for (let column = 0; column < size; column++) sum += N[row * size + column]! * gain[column]!;
+    for (let column = 0; column < used; column++) sum += N[row * size + column]! * gain[column]!;
     along[row] = sum;
+    if (row >= used) continue;
     through += gain[row]! * sum;
     pulled += gain[row]! * r[row]!;
   }
