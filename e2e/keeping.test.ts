@@ -2,11 +2,13 @@ import { cpSync, mkdtempSync, readdirSync, readFileSync, renameSync, writeFileSy
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
+import { addDays } from '../src/core/base/measures';
 import { headsIn } from '../src/core/hair/history';
 import { valueOf } from '../src/core/lab/testing';
 import { readBackup, type Backup } from '../src/core/records/files';
 import { ofKind } from '../src/core/records/shapes';
 import { Browser, PHONE } from './support/browser';
+import { testToday } from './support/clock';
 import { serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';
 
@@ -137,6 +139,16 @@ describe('a part of it', () => {
     await chooses(browser, changed);
     await browser.sees('was changed or taken back since');
     await browser.sees('Nothing was changed');
+    // A slip of the year is asked about; what is beside it can be taken without it.
+    const rowOn = (day: string) =>
+      cells.map((cell, at) => (headings[at] === 'day' ? day : headings[at] === 'id' ? '' : cell)).join(',');
+    const [old, right] = [rowOn('0001-05-10'), rowOn(addDays(testToday(), -300))];
+    const slip = path.join(browser.downloads, 'slip.csv');
+    writeFileSync(slip, [rows[0], old, right].join('\r\n'));
+    await chooses(browser, slip);
+    await browser.sees('1 record is older than any hair');
+    await browser.pressId('take-rest');
+    await browser.sees('Read in: 1 record.');
   });
 
   it('hostile text is text: nothing in a file runs, and what is no file of ours is refused', async () => {

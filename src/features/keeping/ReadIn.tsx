@@ -1,8 +1,9 @@
 import { plural, t } from '@lingui/core/macro';
-import { useRef, useState, type ChangeEvent } from 'react';
+import { useMemo, useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
 import { listed } from '@/core/base/language';
 import { failed } from '@/core/base/measures';
+import { doubtsIn, type Doubt } from '@/core/records/files';
 import { stampedAhead } from '@/core/records/log';
 import type { StoredRecord } from '@/core/records/shapes';
 import { everythingReplaced, selectAllRecords, selectLarder, useAppDispatch, useAppSelector } from '@/store';
@@ -191,13 +192,64 @@ interface TakeProps extends Pick<PreviewProps, 'onTake' | 'onLeave'> {
 
 function Take({ records, said, onTake, onLeave }: TakeProps) {
   const isNew = records.length > 0;
+  const { doubts, sure } = useDoubts(records);
+  const isAsked = doubts.length > 0;
   return (
-    <View className="flex-row flex-wrap gap-3">
-      {isNew ? (
-        <Button tone="main" label={t`Take them`} onPress={() => onTake(records, said)} testID="take-file" />
+    <>
+      <Doubts doubts={doubts} />
+      <View className="flex-row flex-wrap gap-3">
+        {isAsked && sure.length > 0 ? <WithoutDoubts records={sure} onTake={onTake} /> : null}
+        {isNew ? (
+          <Button
+            tone={isAsked ? 'plain' : 'main'}
+            label={isAsked ? t`Take all of them` : t`Take them`}
+            onPress={() => onTake(records, said)}
+            testID="take-file"
+          />
+        ) : null}
+        <Button label={isNew ? t`Leave it` : t`Fine`} onPress={onLeave} />
+      </View>
+    </>
+  );
+}
+
+/** What in these records looks like a slip, and those of which nothing does. */
+function useDoubts(records: readonly StoredRecord[]) {
+  const here = useAppSelector(selectAllRecords);
+  const today = useToday();
+  return useMemo(() => {
+    const doubts = doubtsIn(records, here, today);
+    const doubted = new Set(doubts.flatMap(({ ids }) => ids));
+    return { doubts, sure: records.filter(({ id }) => !doubted.has(id)) };
+  }, [records, here, today]);
+}
+
+function Doubts({ doubts }: { doubts: readonly Doubt[] }) {
+  if (doubts.length === 0) return null;
+  return (
+    <View role="alert" className="gap-1" testID="doubts">
+      {doubts.slice(0, DOUBTS_SHOWN).map(({ text }) => (
+        <Problem key={text}>{text}</Problem>
+      ))}
+      {doubts.length > DOUBTS_SHOWN ? (
+        <Small>
+          {t`And ${plural({ count: doubts.length - DOUBTS_SHOWN }, { one: '# day', other: '# days' })} more like that.`}
+        </Small>
       ) : null}
-      <Button label={isNew ? t`Leave it` : t`Fine`} onPress={onLeave} />
+      <Small>{t`That looks like a slip. Is it right?`}</Small>
     </View>
+  );
+}
+const DOUBTS_SHOWN = 3;
+
+function WithoutDoubts({ records, onTake }: Pick<TakeProps, 'records' | 'onTake'>) {
+  return (
+    <Button
+      tone="main"
+      label={t`Take the rest: ${{ records: recordsText(records.length) }}`}
+      onPress={() => onTake(records, t`Read in: ${{ records: recordsText(records.length) }}.`)}
+      testID="take-rest"
+    />
   );
 }
 
@@ -213,6 +265,7 @@ function BackupPreview({
 }: PreviewProps & { readonly incoming: Extract<Incoming, { what: 'backup' }> }) {
   const [sure, setSure] = useState(false);
   const { added, same, differing, takenBack } = merge;
+  const { doubts, sure: undoubted } = useDoubts(added);
   const ahead = stampedAhead(records, newStamp().recordedAt);
   const coming = new Set(records.map(({ id }) => id));
   const leaving = here.filter(({ id }) => !coming.has(id));
@@ -233,10 +286,14 @@ function BackupPreview({
       {differing.length > 0 ? (
         <Small>{t`What differs is left out when you add: your own stands. It comes only when the file replaces everything.`}</Small>
       ) : null}
+      <Doubts doubts={doubts} />
       <View className="flex-row flex-wrap gap-3">
+        {doubts.length > 0 && undoubted.length > 0 ? (
+          <WithoutDoubts records={undoubted} onTake={onTake} />
+        ) : null}
         {added.length > 0 ? (
           <Button
-            tone="main"
+            tone={doubts.length > 0 ? 'plain' : 'main'}
             label={t`Add ${{ count: added.length }}`}
             onPress={() => onTake(added, t`Read in: ${{ records: recordsText(added.length) }}.`)}
             testID="take-backup"

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { perLanguage } from '@/core/base/language';
-import { addDays, calendarDaySchema, type CalendarDay } from '@/core/base/measures';
+import { doneDay, addDays, calendarDaySchema, type CalendarDay } from '@/core/base/measures';
 import { isUnnamed, type Unnamed } from '@/core/recipe/larder';
 import type { Head, RecipeVersion, Rhythm, RhythmSort, StoredRecord } from '@/core/records/shapes';
 import { sessionOf } from './sessionOf';
@@ -64,7 +64,7 @@ export function dayMeant(
 ): CalendarDay | null {
   if (last !== 'day') return addDays(today, -DAYS_BACK[last]);
   const known = calendarDaySchema.safeParse(day);
-  return known.success && known.data <= today ? known.data : null;
+  return known.success && doneDay(known.data, today).ok ? known.data : null;
 }
 
 /** Uses that are written down for one that is used regularly: more say nothing about hair of today. */

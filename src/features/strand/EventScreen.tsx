@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { fixed } from '@/core/base/language';
-import { addDays, failed, failedBySchema, ok, type Result } from '@/core/base/measures';
+import { doneDay, addDays, failedBySchema, ok, type Result } from '@/core/base/measures';
 import { EVENT_EFFECTS, EVENT_STAYS, SIGNALS } from '@/core/hair/state';
 import {
   EVENT_KINDS,
@@ -39,9 +39,8 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
         path: path.map(String).join('.'),
         message: path[0] === 'what' ? t`Choose what happened.` : message,
       }));
-    return parsed.data.day > today
-      ? failed('future-day', t`That day has not come yet.`, 'day')
-      : ok(parsed.data);
+    const day = doneDay(parsed.data.day, today);
+    return day.ok ? ok(parsed.data) : day;
   };
   const { control, handleSubmit, formState } = useForm<EventDraft>({
     defaultValues: { what: null, day: today, note: '' },

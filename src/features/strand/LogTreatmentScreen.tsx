@@ -1,14 +1,24 @@
-import { t } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
-import { addDays, failed, formatDay, ok, type CalendarDay, type Result } from '@/core/base/measures';
+import {
+  doneDay,
+  calendarDaySchema,
+  addDays,
+  failed,
+  formatDay,
+  ok,
+  type CalendarDay,
+  type Result,
+} from '@/core/base/measures';
 import { readingOf } from '@/core/hair/checks';
 import { UNNAMED } from '@/core/recipe/larder';
+import { MOST_USES_A_DAY } from '@/core/records/files';
 import { sessionSchema, type EventKind, type Head, type StoredRecord } from '@/core/records/shapes';
-import { Button, FieldGroup, Screen, Small } from '@/ui';
+import { Button, FieldGroup, Problem, Screen, Small } from '@/ui';
 import { numberFrom } from '../shared/amounts';
 import { FeelScale } from '../shared/FeelScale';
 import { FormChoice, FormDate, FormField, NotSavedYet, resolverOf } from '../shared/form';
@@ -55,9 +65,14 @@ export const LogTreatmentScreen = withHead<{ recipeId?: string | undefined }>(fu
   const made = (draft: LogDraft): Result<StoredRecord[]> => {
     const day = dayOf(draft, today);
     if (draft.what === '') return failed('nothing', t`Choose what it was.`, 'what');
-    if (day === null) return failed('no-day', t`Choose the day, today or before.`, 'day');
+    if (day === null) {
+      const written = calendarDaySchema.safeParse(draft.day);
+      const done = written.success ? doneDay(written.data, today) : null;
+      return done && !done.ok ? done : failed('no-day', t`Choose the day, today or before.`, 'day');
+    }
     return recordsOf(draft, day, head, larder, today);
   };
+  const [sureOf, setSureOf] = useState<CalendarDay | null>(null);
   const { control, handleSubmit, formState, setValue } = useForm<LogDraft>({
     defaultValues: { what: recipeId ?? '', when: 'today', day: '', minutes: '', feel: null, note: '' },
     resolver: resolverOf(made),
@@ -66,11 +81,14 @@ export const LogTreatmentScreen = withHead<{ recipeId?: string | undefined }>(fu
   const save = handleSubmit((told) => {
     const records = made(told);
     if (!records.ok) return;
+    const day = dayOf(told, today) ?? today;
+    const isCrowded = sessions.filter((session) => session.day === day).length >= MOST_USES_A_DAY;
+    if (isCrowded && sureOf !== day) {
+      setSureOf(day);
+      return;
+    }
     const name = told.what.startsWith(EVENT) ? t`It` : larder.recipeName(told.what);
-    add(
-      records.value,
-      t`${name} is written down for ${{ day: formatDay(dayOf(told, today) ?? today, 'EEEE d MMMM') }}.`,
-    );
+    add(records.value, t`${name} is written down for ${{ day: formatDay(day, 'EEEE d MMMM') }}.`);
     router.navigate('/strand/log');
   });
   return (
@@ -122,6 +140,11 @@ export const LogTreatmentScreen = withHead<{ recipeId?: string | undefined }>(fu
           </FieldGroup>
           <FormField control={control} name="note" label={t`A note, if you like`} testID="log-note" />
         </>
+      ) : null}
+      {sureOf && sureOf === dayOf(draft, today) ? (
+        <Problem live>
+          {t`That day has ${plural({ count: sessions.filter(({ day }) => day === sureOf).length }, { one: '# treatment', other: '# treatments' })} already. Log it once more if that’s right.`}
+        </Problem>
       ) : null}
       <View className="flex-row flex-wrap gap-3">
         <Button tone="main" label={t`Log treatment`} onPress={save} testID="save-log" />

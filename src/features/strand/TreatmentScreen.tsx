@@ -4,8 +4,8 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import {
+  doneDay,
   addDays,
-  failed,
   failedBySchema,
   formatDay,
   ok,
@@ -74,9 +74,8 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
         path: FIELD[String(path[0])] ?? String(path[0]),
         message: whatToWrite()[String(path[0])] ?? message,
       }));
-    return parsed.data.day > today
-      ? failed('future-day', t`That day has not come yet.`, 'day')
-      : ok(parsed.data);
+    const done = doneDay(parsed.data.day, today);
+    return done.ok ? ok(parsed.data) : done;
   };
   const { control, handleSubmit, formState } = useForm<TreatmentDraft>({
     defaultValues: {

@@ -1,5 +1,4 @@
-import { t } from '@lingui/core/macro';
-import { daysBetween, failed, failedBySchema, ok, type CalendarDay, type Result } from '../../base/measures';
+import { doneDay, failedBySchema, ok, type CalendarDay, type Result } from '../../base/measures';
 import {
   NOTHING_MEASURED,
   readingSchema,
@@ -133,9 +132,8 @@ export function readingOf(
   const parsed = readingSchema.safeParse({ ...NOTHING_MEASURED, ...measured, ...where, kind: 'reading' });
   if (!parsed.success)
     return failedBySchema(parsed.error.issues, ({ path }) => ({ path: path.map(String).join('.') }));
-  if (daysBetween(today, parsed.data.day) > 0)
-    return failed('future-day', t`That day has not come yet: write today or an earlier day.`, 'day');
-  return ok(parsed.data);
+  const day = doneDay(parsed.data.day, today);
+  return day.ok ? ok(parsed.data) : day;
 }
 
 /**

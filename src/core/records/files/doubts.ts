@@ -1,0 +1,71 @@
+import { plural, t } from '@lingui/core/macro';
+import { formatDay, isBeforeAllHair, type CalendarDay } from '../../base/measures';
+import { ofKind, type StoredRecord } from '../shapes';
+
+/** What in records looks like a slip of the pen, or of another program. */
+export interface Doubt {
+  readonly text: string;
+  /** The records that it is about. */
+  readonly ids: readonly string[];
+}
+
+/** More treatments of one person on one day than anybody does. */
+export const MOST_USES_A_DAY = 8;
+
+/**
+ * What is to be asked before records are taken: days on which no hair can have been there, days that have not come, and more uses of a
+ * day than a head takes.
+ * @param records what would come @param here what is there already
+ */
+export function doubtsIn(
+  records: readonly StoredRecord[],
+  here: readonly StoredRecord[],
+  today: CalendarDay,
+): Doubt[] {
+  const known = new Set(here.map(({ id }) => id));
+  const coming = records.filter(({ id }) => !known.has(id));
+  const done = [...ofKind(coming, 'session'), ...ofKind(coming, 'reading'), ...ofKind(coming, 'event')];
+  const longAgo = done.filter(({ day }) => isBeforeAllHair(day, today));
+  const ahead = done.filter(({ day }) => day > today);
+  const firstOf = (some: typeof done) => some.map(({ day }) => day).sort()[0] ?? today;
+  return [
+    ...(longAgo.length > 0
+      ? [
+          {
+            text: t`${plural({ count: longAgo.length }, { one: '# record is', other: '# records are' })} older than any hair, the first of ${{ day: firstOf(longAgo) }}.`,
+            ids: longAgo.map(({ id }) => id),
+          },
+        ]
+      : []),
+    ...(ahead.length > 0
+      ? [
+          {
+            text: t`${plural({ count: ahead.length }, { one: '# record is', other: '# records are' })} of days that have not come, the first of ${{ day: formatDay(firstOf(ahead), 'd MMMM yyyy') }}.`,
+            ids: ahead.map(({ id }) => id),
+          },
+        ]
+      : []),
+    ...crowdedDays(coming, here),
+  ];
+}
+
+function crowdedDays(coming: readonly StoredRecord[], here: readonly StoredRecord[]): Doubt[] {
+  const days = new Map<string, { readonly ids: string[]; readonly day: CalendarDay; all: number }>();
+  const at = ({ headId, day }: { readonly headId: string; readonly day: CalendarDay }) => `${headId}/${day}`;
+  for (const session of ofKind(coming, 'session')) {
+    const found = days.get(at(session)) ?? { ids: [], day: session.day, all: 0 };
+    // A correction stands in the place of what it corrects.
+    if (session.corrects === undefined) found.ids.push(session.id);
+    days.set(at(session), found);
+  }
+  for (const session of ofKind(here, 'session')) {
+    const found = days.get(at(session));
+    if (found) found.all++;
+  }
+  return [...days.values()]
+    .filter(({ ids, all }) => ids.length > 0 && ids.length + all > MOST_USES_A_DAY)
+    .map(({ ids, day, all }) => ({
+      text: t`${{ day: formatDay(day, 'd MMMM yyyy') }} has ${plural({ count: ids.length + all }, { one: '# treatment', other: '# treatments' })} of one person.`,
+      ids,
+    }));
+}
