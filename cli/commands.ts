@@ -280,6 +280,11 @@ export function stateCommand(options: CommandOptions, clock: Clock): unknown {
     readings: state.readingCount,
     need: state.need,
     nextReadings: state.nextReadings,
+    forecasts: {
+      of: state.forecasts.points.length,
+      held: state.forecasts.held,
+      widenedBy: state.forecasts.widenedBy,
+    },
     signals: Object.fromEntries(signals),
   });
 }

@@ -84,6 +84,9 @@ describe('a stroke on the first screen', () => {
     await browser.sees('Once it’s dry: how does it feel?');
     await stroke(browser, 0);
     await browser.lacks('Once it’s dry');
+    // What was thought of the hair before it is told beside it.
+    await browser.goto('/strand');
+    await browser.sees(/Of your last 1 forecast [01] held/);
   });
 });
 

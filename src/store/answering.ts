@@ -157,5 +157,6 @@ const MOVES_STATE: ReadonlySet<StoredRecord['kind']> = new Set<StoredRecord['kin
   'ingredient',
   'batch',
   'batch-event',
+  'forecast',
   'withdrawal',
 ]);

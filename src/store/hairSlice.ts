@@ -229,6 +229,13 @@ export const selectHairState = createSelector(
   (estimated, head): HairState | null => (head && estimated[head.headId]?.state) ?? null,
 );
 
+/** The states that are known, by head: perhaps of a moment ago. */
+export const selectKnownStates = createSelector(
+  [(root: HairRoot) => root.hair.estimated],
+  (estimated): Readonly<Record<string, HairState>> =>
+    Object.fromEntries(Object.entries(estimated).map(([headId, { state }]) => [headId, state])),
+);
+
 /** A newer plan is being computed. */
 export const selectPending = (root: HairRoot) =>
   !isSameAsked(root.hair.planned?.asked ?? null, selectAsked(root));

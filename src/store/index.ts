@@ -21,6 +21,7 @@ export {
   selectAnswer,
   selectFailure,
   selectHairState,
+  selectKnownStates,
   selectHead,
   selectPending,
   selectSearch,

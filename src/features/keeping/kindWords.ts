@@ -17,6 +17,7 @@ const COUNTED: Readonly<Record<RecordKind, (count: number) => string>> = {
   'batch-event': (count) => plural(count, { one: '# use of a batch', other: '# uses of batches' }),
   'patch-test': (count) => plural(count, { one: '# patch test', other: '# patch tests' }),
   trial: (count) => plural(count, { one: '# trial', other: '# trials' }),
+  forecast: (count) => plural(count, { one: '# forecast', other: '# forecasts' }),
   'trial-wash': (count) => plural(count, { one: '# wash of a trial', other: '# washes of trials' }),
   photo: (count) => plural(count, { one: '# picture', other: '# pictures' }),
   decision: (count) =>

@@ -1,6 +1,15 @@
 import { useCallback } from 'react';
 import type { StoredRecord } from '@/core/records/shapes';
-import { recordsAdded, recordsTaken, undoOffered, useAppDispatch } from '@/store';
+import {
+  recordsAdded,
+  recordsTaken,
+  selectKnownStates,
+  undoOffered,
+  useAppDispatch,
+  useAppStore,
+} from '@/store';
+import { forecastsBefore } from './forecastsBefore';
+import { newStamp } from './stamp';
 
 /**
  * Adds records, says so, and offers to take them back.
@@ -14,11 +23,16 @@ export type AddRecords = (
 
 export function useAddRecords(): AddRecords {
   const dispatch = useAppDispatch();
+  const store = useAppStore();
   return useCallback(
-    (records, said, from = 'here') => {
+    (told, said, from = 'here') => {
+      const records =
+        from === 'here'
+          ? [...forecastsBefore(told, selectKnownStates(store.getState()), newStamp), ...told]
+          : told;
       dispatch(from === 'here' ? recordsAdded(records) : recordsTaken(records));
       dispatch(undoOffered({ said, recordIds: records.map((record) => record.id) }));
     },
-    [dispatch],
+    [dispatch, store],
   );
 }

@@ -16,6 +16,7 @@ import { Referral } from '../shared/Referral';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { WithState } from '../shared/WithHead';
+import { ForecastsHeld } from './ForecastsHeld';
 import { lengthKept } from './lengthKept';
 import { NeedBars } from './NeedBars';
 import { ShedHistory } from './ShedHistory';
@@ -63,6 +64,7 @@ function StrandView({ head, state }: { head: Head; state: HairState }) {
           <SignalHistory key={signal} state={state.signals[signal]} history={history} today={today} />
         ))}
         <ShedHistory history={history} today={today} />
+        <ForecastsHeld forecasts={state.forecasts} />
       </View>
     </Screen>
   );

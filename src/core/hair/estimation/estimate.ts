@@ -5,10 +5,12 @@ import { referralFrom, stylesWorn, TALLY } from '../checks';
 import type { HeadHistory } from '../history';
 import {
   EVENT_STAYS,
+  forecastsHeld,
   laneProbabilities,
   SIGNALS,
   startingLevel,
   type DatedMeasurement,
+  type Estimate,
   type HairState,
   type SignalState,
 } from '../state';
@@ -55,10 +57,18 @@ export function estimateHair(head: Head, history: HeadHistory, today: CalendarDa
     history.larder,
   );
   const steps = timelineOf(history, sources, today, head);
+  const forecasts = forecastsHeld(
+    history.forecasts.filter(({ day }) => day <= today),
+    history.readings,
+    head,
+  );
   const signals = Object.fromEntries(
     SIGNAL_IDS.map((signal) => [
       signal,
-      withUnused(estimateSignal(signal, head, history, steps, sources, today), unused),
+      widened(
+        withUnused(estimateSignal(signal, head, history, steps, sources, today), unused),
+        forecasts.widenedBy,
+      ),
     ]),
   ) as Record<SignalId, SignalState>;
   return {
@@ -72,7 +82,19 @@ export function estimateHair(head: Head, history: HeadHistory, today: CalendarDa
       referralFrom(history.readings, today, stylesWorn(history.occasions, history.events)),
     ),
     nextReadings: nextReadings(signals),
+    forecasts,
     readingCount: withoutDoubles(history.readings).filter((reading) => reading.day <= today).length,
+  };
+}
+
+/** The level now and ahead, so many times as uncertain: too few of her forecasts held. */
+function widened(state: SignalState, by: number): SignalState {
+  if (by === 1) return state;
+  const wide = <Known extends Estimate>(estimate: Known): Known => ({ ...estimate, sd: by * estimate.sd });
+  return {
+    ...wide(state),
+    probabilities: laneProbabilities(wide(state), SIGNALS[state.signal].lane),
+    ahead: state.ahead.map(wide),
   };
 }
 

@@ -12,6 +12,7 @@ import type {
   Session,
   Trial,
   TrialWash,
+  Forecast,
   WashDay,
 } from '../../records/shapes';
 
@@ -29,6 +30,8 @@ export interface HeadHistory {
   readonly events: readonly HeadEvent[];
   readonly trials: readonly Trial[];
   readonly trialWashes: readonly TrialWash[];
+  /** Stored before their readings. */
+  readonly forecasts: readonly Forecast[];
   readonly decisions: readonly Decision[];
   /** Those of everybody among them. */
   readonly occasions: readonly Occasion[];
@@ -49,6 +52,7 @@ export const EMPTY_HISTORY: HeadHistory = {
   events: [],
   trials: [],
   trialWashes: [],
+  forecasts: [],
   decisions: [],
   occasions: [],
   planSettings: [],

@@ -61,6 +61,7 @@ export function historyFrom(live: readonly StoredRecord[], larder: Larder, headI
     patchTests: own(ofKind(live, 'patch-test')),
     trials: own(ofKind(live, 'trial')),
     trialWashes: own(ofKind(live, 'trial-wash')),
+    forecasts: own(ofKind(live, 'forecast')),
     decisions: own(ofKind(live, 'decision')),
     occasions: occasionsOf(ofKind(live, 'occasion'), headId),
     planSettings: own(ofKind(live, 'plan-settings')),

@@ -1,6 +1,7 @@
 import type { CalendarDay } from '../../base/measures';
 import type { Complaint, EventKind, SignalId } from '../../records/shapes';
 import type { Measurement, TestId } from '../checks';
+import type { ForecastsHeld } from './forecastsHeld';
 
 export interface Estimate {
   readonly mean: number;
@@ -119,4 +120,6 @@ export interface HairState {
   /** Every test that can be taken, the one that settles the need fastest first. */
   readonly nextReadings: readonly NextReading[];
   readonly readingCount: number;
+  /** How what was forecast before readings held. */
+  readonly forecasts: ForecastsHeld;
 }

@@ -1,5 +1,6 @@
 export { airAdvice, forecastSchema, type AirDay } from './air';
 export { FLAT_FROM, isMostlyGuess, LIKELY_FROM } from './certainty';
+export { forecastsHeld, type ForecastsHeld, type HeldForecast } from './forecastsHeld';
 export { amountFactor, sessionDose } from './dose';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, meanLengthCm } from './hairMass';
 export {

@@ -51,6 +51,8 @@ const MIGRATIONS: Readonly<Record<number, (record: RawRecord) => RawRecord>> = {
   },
   // Version 10 knows perms and heat damage; nothing older changes.
   9: (record) => record,
+  // Version 11 keeps what was forecast before a reading, and how much of the usual amount was used; nothing older changes.
+  10: (record) => record,
 };
 
 /** So many a week for some weeks; what cannot be read is left for the schema to refuse. */

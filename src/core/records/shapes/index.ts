@@ -45,6 +45,7 @@ export { type Deed, type SavedStep } from './method';
 export { OCCASIONS, occasionSchema, occasionsOf, type Occasion, type OccasionKind } from './occasion';
 export { pantryItemSchema, type PantryItem } from './pantryItem';
 export { type PatchTest } from './patchTest';
+export { forecastSchema, type Forecast } from './forecast';
 export { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, type Photo } from './photo';
 export { LEANING_MOST, LEANINGS, type Leaning, type PlanSettings } from './planSettings';
 export {

@@ -3,6 +3,7 @@ import { withdrawalSchema } from '../log';
 import { batchEventSchema, batchSchema } from './batch';
 import { calendarExportSchema } from './calendarExport';
 import { decisionSchema } from './decision';
+import { forecastSchema } from './forecast';
 import { headSchema } from './head';
 import { headEventSchema } from './headEvent';
 import { ownIngredientSchema } from './ingredient';
@@ -35,6 +36,7 @@ export const storedRecordSchema = z.discriminatedUnion('kind', [
   patchTestSchema,
   trialSchema,
   trialWashSchema,
+  forecastSchema,
   photoSchema,
   decisionSchema,
   occasionSchema,
