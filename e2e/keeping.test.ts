@@ -2,6 +2,7 @@ import { cpSync, mkdtempSync, readdirSync, readFileSync, renameSync, writeFileSy
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
+import { By } from 'selenium-webdriver';
 import { addDays } from '../src/core/base/measures';
 import { headsIn } from '../src/core/hair/history';
 import { valueOf } from '../src/core/lab/testing';
@@ -192,6 +193,21 @@ describe('settings', () => {
       'return [...document.querySelectorAll("[data-testid^=free-]")].map((each) => each.dataset.testid)',
     );
     expect(order[0]).toBe('free-0');
+  });
+
+  it('what counts is hers to change: the recipes that become another kind are named, and one tap goes back', async () => {
+    const browser = await wide();
+    await browser.opensDemo('/heads/settings');
+    await browser.press('What counts, and how much');
+    await browser.sees('None of your recipes becomes another kind.');
+    const choose = (part: string, at: number) =>
+      browser.driver
+        .findElements(By.css(`[data-testid="counts-${part}"] [role="radio"]`))
+        .then((options) => options[at]?.click());
+    await choose('soft', 2);
+    await browser.sees(/\(was \w+/);
+    await browser.pressId('counts-back');
+    await browser.sees('None of your recipes becomes another kind.');
   });
 
   it('what the house lacks is planned around, and can be taken back', async () => {

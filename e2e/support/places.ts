@@ -42,6 +42,8 @@ export const PLACES = [
   '/heads/maren',
   '/heads/schools',
   '/heads/settings',
+  '/heads/unknown',
+  '/heads/counts',
   '/heads/keeping',
   '/nowhere',
 ];

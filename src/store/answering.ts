@@ -158,5 +158,6 @@ const MOVES_STATE: ReadonlySet<StoredRecord['kind']> = new Set<StoredRecord['kin
   'batch',
   'batch-event',
   'forecast',
+  'science',
   'withdrawal',
 ]);

@@ -185,7 +185,7 @@ export const selectHeads = createSelector(
 );
 
 const inLarder = (records: readonly StoredRecord[]) =>
-  records.filter(({ kind }) => kind === 'recipe' || kind === 'ingredient');
+  records.filter(({ kind }) => kind === 'recipe' || kind === 'ingredient' || kind === 'science');
 const selectLarderRecords = createSelector([selectAllRecords], inLarder, unlessSame);
 const selectLiveLarderRecords = createSelector([selectLiveRecords], inLarder, unlessSame);
 

@@ -6,10 +6,11 @@ import { hairMassGrams } from '@/core/hair/state';
 import { judgedText, type JudgedText } from '@/core/kitchen/formulation';
 import { demoRecords } from '@/core/lab/simulation';
 import type { HairQuestion } from '@/core/plan/question';
+import { classifyVersion, kindWords } from '@/core/recipe/classification';
 import type { Larder } from '@/core/recipe/larder';
 import type { OwnMeasures } from '@/core/recipe/parsing';
 import { readBackup, type Backup } from '@/core/records/files';
-import type { Head, StoredRecord } from '@/core/records/shapes';
+import type { Head, School, StoredRecord } from '@/core/records/shapes';
 
 export interface TextQuestion {
   readonly text: string;
@@ -18,6 +19,19 @@ export interface TextQuestion {
   readonly head: Head | undefined;
   /** Which of the larders that were told. */
   readonly larderId: number;
+}
+
+export interface CountsQuestion {
+  readonly all: readonly StoredRecord[];
+  readonly live: readonly StoredRecord[];
+  readonly school: School;
+}
+
+export interface ChangedVerdict {
+  readonly recipeId: string;
+  readonly name: string;
+  readonly was: string;
+  readonly is: string;
 }
 
 let known: { readonly id: number; readonly larder: Larder } | undefined;
@@ -31,6 +45,21 @@ export const estimatorApi = {
   /** All that recipes can be made of, told once for many questions: with years of recipes it takes longer to send than to read a text. */
   knowLarder: (id: number, all: readonly StoredRecord[], live: readonly StoredRecord[]): void => {
     known = { id, larder: larderOf(all, live) };
+  },
+  /** Recipes whose kind is another by this reading of the science than as it is written. */
+  changedBy: ({ all, live, school }: CountsQuestion): ChangedVerdict[] => {
+    const larder = larderOf(all, live);
+    const asWritten = larderOf(
+      all,
+      live.filter(({ kind }) => kind !== 'science'),
+    );
+    return larder.recipes.flatMap((recipe): ChangedVerdict[] => {
+      const [is, was] = [larder, asWritten].map((each) => classifyVersion(recipe, school, each));
+      if (!is?.ok || !was?.ok || is.value.kind === was.value.kind) return [];
+      return [
+        { recipeId: recipe.recipeId, name: recipe.name, was: kindWords(was.value), is: kindWords(is.value) },
+      ];
+    });
   },
   /** Null where the larder is not known here. */
   judgeText: ({ text, cup, own, head, larderId }: TextQuestion): JudgedText | null =>

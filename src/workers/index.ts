@@ -9,4 +9,5 @@ export {
   warmWorkers,
   type LarderContents,
 } from './client';
+export type { ChangedVerdict } from './estimating';
 export type { PlanNews } from './solving';

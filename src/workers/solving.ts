@@ -31,7 +31,7 @@ import {
   type WhatIfQuestion,
 } from '@/core/plan/scheduling';
 import type { WeighedLine } from '@/core/recipe/larder';
-import type { School } from '@/core/records/shapes';
+import type { School, Science } from '@/core/records/shapes';
 
 export interface SubstituteQuestion {
   readonly lines: readonly WeighedLine[];
@@ -39,12 +39,14 @@ export interface SubstituteQuestion {
   readonly replaced: number;
   readonly stock: readonly StockedIngredient[];
   readonly school: School;
+  readonly science: Science;
 }
 
 export interface PantryQuestion {
   readonly wish: WishId;
   readonly stock: readonly StockedIngredient[];
   readonly school: School;
+  readonly science: Science;
 }
 
 let loading: Promise<SolveProgramme> | undefined;
@@ -126,10 +128,16 @@ export const solverApi = {
       [];
     return TRYOUT_RHYTHMS.flatMap((id) => tryRhythm(problem, index, id, planned, own) ?? []);
   },
-  substitutes: async ({ lines, replaced, stock, school }: SubstituteQuestion): Promise<Substitute[]> =>
-    substitutesFor(lines, replaced, stock, school, await solver()),
-  fromPantry: async ({ wish, stock, school }: PantryQuestion): Promise<PantryRecipe[]> =>
-    makeFromPantry(wish, stock, school, await solver()),
+  substitutes: async ({
+    lines,
+    replaced,
+    stock,
+    school,
+    science,
+  }: SubstituteQuestion): Promise<Substitute[]> =>
+    substitutesFor(lines, replaced, stock, school, await solver(), science),
+  fromPantry: async ({ wish, stock, school, science }: PantryQuestion): Promise<PantryRecipe[]> =>
+    makeFromPantry(wish, stock, school, await solver(), science),
 };
 
 export type SolverApi = typeof solverApi;

@@ -34,7 +34,7 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
   const [failure, setFailure] = useState<string | null>(null);
   useEffect(() => {
     let current = true;
-    askSolver('substitutes', { lines, replaced, stock, school }).then(
+    askSolver('substitutes', { lines, replaced, stock, school, science: larder.science }).then(
       (answer) => current && setFound(answer),
       (error: unknown) =>
         current &&
@@ -47,7 +47,7 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
     return () => {
       current = false;
     };
-  }, [lines, replaced, stock, school]);
+  }, [lines, replaced, stock, school, larder.science]);
 
   if (failure) return <Problem live>{failure}</Problem>;
   if (!found) return <Small>{t`Looking through the pantry …`}</Small>;

@@ -204,6 +204,16 @@ function Elsewhere() {
         text={t`Spacing, longest times without, how long things take, what weighs more; each with its reason and a way back.`}
       />
       <Place to="/heads/schools" label={t`Schools`} text={t`Where makers disagree, for each head.`} />
+      <Place
+        to="/heads/counts"
+        label={t`What counts, and how much`}
+        text={t`How much protein is firm, whether food protein acts; with what changes.`}
+      />
+      <Place
+        to="/heads/unknown"
+        label={t`What we don’t know`}
+        text={t`What the answers rest on that nobody has measured.`}
+      />
       <Place to="/pantry" label={t`Pantry`} text={t`What you have and what it costs.`} />
       <Place
         to="/strand/stretch"
@@ -215,7 +225,8 @@ function Elsewhere() {
 }
 
 interface PlaceProps {
-  readonly to: '/week/rules' | '/heads/schools' | '/pantry' | '/strand/stretch';
+  readonly to:
+    '/week/rules' | '/heads/schools' | '/heads/counts' | '/heads/unknown' | '/pantry' | '/strand/stretch';
   readonly label: string;
   readonly text: string;
 }

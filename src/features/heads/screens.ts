@@ -1,4 +1,5 @@
 /** The screens of the heads in one file, fetched together. */
+export { CountsScreen } from './CountsScreen';
 export { HeadEditor } from './HeadEditor';
 export { HeadScreen } from './HeadScreen';
 export { HeadsScreen } from './HeadsScreen';
@@ -6,3 +7,4 @@ export { FirstRecipesScreen } from './FirstRecipesScreen';
 export { SchoolsScreen } from './SchoolsScreen';
 export { SettingsScreen } from './SettingsScreen';
 export { RegularsScreen } from './RegularsScreen';
+export { UnknownScreen } from './UnknownScreen';

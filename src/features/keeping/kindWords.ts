@@ -28,6 +28,7 @@ const COUNTED: Readonly<Record<RecordKind, (count: number) => string>> = {
     plural(count, { one: '# setting of the plan', other: '# settings of the plan' }),
   rhythm: (count) => plural(count, { one: '# rhythm', other: '# rhythms' }),
   leftover: (count) => plural(count, { one: '# thing left over', other: '# things left over' }),
+  science: (count) => plural(count, { one: '# choice of what counts', other: '# choices of what counts' }),
   kit: (count) =>
     plural(count, { one: '# list of what the house has', other: '# lists of what the house has' }),
   'calendar-export': (count) => plural(count, { one: '# calendar file', other: '# calendar files' }),

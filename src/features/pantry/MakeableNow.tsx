@@ -6,6 +6,7 @@ import { perLanguage } from '@/core/base/language';
 import { TookTooLong } from '@/core/base/measures';
 import { partText, WISHES, type PantryRecipe, type WishId } from '@/core/kitchen/making';
 import { verdictHeadline } from '@/core/recipe/classification';
+import { selectLarder, useAppSelector } from '@/store';
 import { Body, Button, Choice, Heading, Problem, Small } from '@/ui';
 import { askSolver } from '@/workers';
 import { useHead } from '../shared/useHead';
@@ -19,13 +20,14 @@ const options = perLanguage(() =>
 export function MakeableNow() {
   const stock = useStock();
   const school = useHead()?.school ?? 'my-hair';
+  const { science } = useAppSelector(selectLarder);
   const [wish, setWish] = useState<WishId | null>(null);
   const [answer, setAnswer] = useState<{ wish: WishId; recipes: readonly PantryRecipe[] } | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   useEffect(() => {
     if (!wish) return;
     let current = true;
-    askSolver('fromPantry', { wish, stock, school }).then(
+    askSolver('fromPantry', { wish, stock, school, science }).then(
       (recipes) => {
         if (!current) return;
         setAnswer({ wish, recipes });
@@ -42,7 +44,7 @@ export function MakeableNow() {
     return () => {
       current = false;
     };
-  }, [wish, stock, school]);
+  }, [wish, stock, school, science]);
   const recipes = answer && answer.wish === wish ? answer.recipes : null;
   return (
     <View className="gap-3" testID="makeable">

@@ -120,7 +120,10 @@ function UseOn({ item, head, onUse }: UseOnProps) {
   const stops = useMemo(() => {
     const recipe = larder.used(batch);
     const lines = batchLines(batch, recipe, larder);
-    const judged = judgeWeighed(lines, head, { texts: recipe?.lines.map(({ text }) => text) });
+    const judged = judgeWeighed(lines, head, {
+      science: larder.science,
+      texts: recipe?.lines.map(({ text }) => text),
+    });
     return judged.ok ? judged.value.stops : [];
   }, [batch, larder, head]);
   if (stops.length > 0)

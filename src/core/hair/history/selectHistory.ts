@@ -5,6 +5,7 @@ import {
   newestHeads,
   occasionsOf,
   ofKind,
+  scienceOf,
   type Head,
   type RecipeVersion,
   type Session,
@@ -36,6 +37,7 @@ export function larderOf(
     formerOwn: former(ofKind(records, 'ingredient')),
     recipes: ofKind(live, 'recipe'),
     formerRecipes: former(ofKind(records, 'recipe')),
+    science: scienceOf(ofKind(live, 'science')),
   });
 }
 

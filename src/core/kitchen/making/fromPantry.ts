@@ -9,7 +9,7 @@ import {
   type Verdict,
 } from '../../recipe/classification';
 import { partGrams, remainingGrams, surviving, usualLine, type WeighedLine } from '../../recipe/larder';
-import type { Active, School } from '../../records/shapes';
+import { AS_WRITTEN, type Active, type School, type Science } from '../../records/shapes';
 import type { StockedIngredient } from './substitutes';
 
 /** A kind of treatment to make, as bands of the loads that the verdict reads, g per 100 g of finished mask. */
@@ -112,6 +112,7 @@ export function makeFromPantry(
   stock: readonly StockedIngredient[],
   school: School,
   solve: SolveProgramme,
+  science: Science = AS_WRITTEN,
 ): PantryRecipe[] {
   const candidates = stock
     .filter(({ gramsLeft }) => gramsLeft === null || gramsLeft >= LEAST_SHARE / 10)
@@ -132,7 +133,7 @@ export function makeFromPantry(
     const lines = chosen
       .map(({ line }, index) => ({ ...line, line: index }))
       .sort((a, b) => b.grams - a.grams);
-    const verdict = classifyLines(lines, school);
+    const verdict = classifyLines(lines, school, undefined, science);
     if (verdict.ok && verdict.value.kind === WISHES[wish].kind) found.push({ lines, verdict: verdict.value });
   }
   return found;

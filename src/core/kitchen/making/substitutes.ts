@@ -2,7 +2,7 @@ import { sum } from '../../base/measures';
 import type { Programme, SolveProgramme, Terms } from '../../base/programme';
 import { classifyLines, HALF_LOAD, lineLoads, type Verdict } from '../../recipe/classification';
 import { remainingGrams, usualLine, type WeighedLine } from '../../recipe/larder';
-import type { Ingredient, School } from '../../records/shapes';
+import { AS_WRITTEN, type Ingredient, type School, type Science } from '../../records/shapes';
 
 /** The profile that a substitute should keep, with what counts as a large miss, g per 100 g of finished mask. */
 export const PROFILE = [
@@ -52,6 +52,7 @@ export function substitutesFor(
   stock: readonly StockedIngredient[],
   school: School,
   solve: SolveProgramme,
+  science: Science = AS_WRITTEN,
 ): Substitute[] {
   const gone = lines.filter(({ line }) => line === replaced);
   const kept = lines.filter(({ line }) => line !== replaced);
@@ -74,7 +75,7 @@ export function substitutesFor(
     taken.push(chosen.map(({ index }) => `b${index}`));
     const parts = chosen.map(({ ingredient, grams }) => ({ ingredient, grams }));
     const withIt = [...kept, ...parts.map(({ ingredient, grams }) => usualLine(ingredient, grams, replaced))];
-    const verdict = classifyLines(withIt, school);
+    const verdict = classifyLines(withIt, school, undefined, science);
     if (verdict.ok) found.push({ parts, lines: withIt, verdict: verdict.value, miss: solution.objective });
   }
   return found;

@@ -58,6 +58,11 @@ const SOFTNESS_IN_STRETCH = 0.5;
 /** Shed hairs a day of an ordinary head (50 to 100; American Academy of Dermatology). */
 const SHED_PER_DAY = 62;
 
+/** How the truth scatters: as the model supposed when it was loaded, whatever a study makes of the model since. */
+const TRUE_SPREAD = Object.fromEntries(
+  SIGNAL_IDS.map((id) => [id, { dailySd: SIGNALS[id].dailySd, effectSd: SIGNALS[id].effectSd }]),
+) as Record<SignalId, { readonly dailySd: number; readonly effectSd: number }>;
+
 /**
  * A head whose truth is known: three levels that follow the model of core/hair day by day with their own hidden
  * effects, and that answer a reading with raw measurements. The same seed lives the same life.
@@ -131,7 +136,7 @@ export class VirtualHead {
     this.days += 1;
     for (const signal of SIGNAL_IDS) {
       const rest = this.restOf(signal);
-      const noise = SIGNALS[signal].dailySd * this.dayNoise();
+      const noise = TRUE_SPREAD[signal].dailySd * this.dayNoise();
       this.levels[signal] = rest + this.retention * (this.levels[signal] - rest) + noise;
     }
   }
@@ -153,7 +158,7 @@ export class VirtualHead {
     const share = this.world.shared?.recipeShare ?? 1;
     const known =
       this.effects.get(key) ??
-      this.bySignal((signal) => prior[signal] + share * SIGNALS[signal].effectSd * this.normal());
+      this.bySignal((signal) => prior[signal] + share * TRUE_SPREAD[signal].effectSd * this.normal());
     this.effects.set(key, known);
     return known;
   }

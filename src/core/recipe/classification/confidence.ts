@@ -1,10 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { clamp, rounded, sum } from '../../base/measures';
+import type { Science } from '../../records/shapes';
 import { CONFIDENCE } from './constants';
 import { kindNames } from './kindNames';
 import type { LineLoads } from './loads';
 import { schoolVerdict, type Mix, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
-import { OTHER_SCIENCES } from './science';
+import { otherSciences } from './science';
 
 /** How far the lines themselves can be trusted; see CONFIDENCE. */
 export interface LineTrust {
@@ -38,11 +39,12 @@ export function confidenceIn(
   mix: Mix,
   lines: readonly LineLoads[],
   trust: LineTrust,
+  science: Science,
 ): Confidence {
   const percent = (share: number) => t`${{ share: Math.round(100 * share) }} %`;
   const assumed = assumedShare(own, lines);
-  const edge = edgeOf(own.kind, mix);
-  const kinds = OTHER_SCIENCES.map((science) => schoolVerdict(mix, science).kind);
+  const edge = edgeOf(own.kind, mix, science);
+  const kinds = otherSciences(science).map((other) => schoolVerdict(mix, other).kind);
   const others = kinds.filter((kind) => kind !== own.kind);
   const readings = { same: kinds.length - others.length, of: kinds.length, others: [...new Set(others)] };
   const names = kindNames();
@@ -91,11 +93,11 @@ const STEPS = [1.05, 1.1, 1.2, 1.35, 1.5, 1.75, 2] as const;
 const DECIDING = ['firm', 'soft', 'fat', 'water'] as const;
 
 /** How far the nearest edge to another kind is, whichever edge that is. */
-function edgeOf(kind: TreatmentKind, mix: Mix): Edge {
+function edgeOf(kind: TreatmentKind, mix: Mix, science: Science): Edge {
   for (const step of STEPS) {
     for (const part of DECIDING) {
       for (const factor of [step, 1 / step]) {
-        const other = schoolVerdict(withPart(mix, part, factor)).kind;
+        const other = schoolVerdict(withPart(mix, part, factor), science).kind;
         if (other !== kind) return { margin: Math.log(step) / Math.log(2), beyond: other };
       }
     }

@@ -18,6 +18,9 @@ export function detailsOf(verdict: Verdict, lines: readonly WeighedLine[]): Verd
   return {
     acidity: acidityOf(lines, verdict.finishedGrams),
     roles: rolesOf(verdict, lines),
-    flips: flipsOf(lines.map((line) => lineLoads(line, verdict.school))),
+    flips: flipsOf(
+      lines.map((line) => lineLoads(line, verdict.school)),
+      verdict.science,
+    ),
   };
 }

@@ -1,4 +1,5 @@
 import { rounded } from '../../base/measures';
+import { AS_WRITTEN, type Science } from '../../records/shapes';
 import { lineGroups } from './lineGroups';
 import type { LineLoads } from './loads';
 import { mixed, mixOf, schoolVerdict, type TreatmentKind } from './schoolVerdict';
@@ -26,16 +27,16 @@ const BISECTIONS = 18;
  * The smallest changes of single lines that change the kind, the smallest first.
  * @param lines loads under the school in force
  */
-export function flipsOf(lines: readonly LineLoads[]): Flip[] {
+export function flipsOf(lines: readonly LineLoads[], science: Science = AS_WRITTEN): Flip[] {
   const groups = lineGroups(lines);
   if (groups.length < 2) return [];
-  const now = schoolVerdict(mixOf(lines)).kind;
+  const now = schoolVerdict(mixOf(lines), science).kind;
   const found = groups.flatMap(({ line, name, grams, loads }) => {
     const mine = mixOf(loads);
     // What brings nothing that acts decides nothing, whatever its weight does to the rest.
     if (mine.firm + mine.soft + mine.fat === 0) return [];
     const others = mixOf(lines.filter((each) => !loads.includes(each)));
-    const kindAt = (factor: number) => schoolVerdict(mixed(others, mine, factor)).kind;
+    const kindAt = (factor: number) => schoolVerdict(mixed(others, mine, factor), science).kind;
     return SIDES.flatMap((side): (Flip & { effort: number })[] => {
       const edge = nearestEdge(side, kindAt, now);
       // Boiling a thin mixture down to a spoonful is no change that anybody makes.

@@ -1,7 +1,7 @@
 import { clamp, rounded, saturating, sum } from '../../base/measures';
+import { AS_WRITTEN, type Science } from '../../records/shapes';
 import { HALF_LOAD, KIND_EDGES, MOST_STRENGTH, SOFTENING, STRONG_FROM } from './constants';
 import type { LineLoads } from './loads';
-import { AS_WRITTEN, type Science } from './science';
 
 export const TREATMENT_KINDS = ['protein', 'moisture', 'balanced', 'oil', 'rinse'] as const;
 export type TreatmentKind = (typeof TREATMENT_KINDS)[number];

@@ -1,19 +1,8 @@
-/** What is not settled about these constants: factors on them, 1 where they are as written. */
-export interface Science {
-  /** On the half loads. */
-  readonly firm: number;
-  readonly soft: number;
-  readonly oil: number;
-  /** On what water softens. */
-  readonly water: number;
-  /** On how much of intact food protein acts. */
-  readonly intact: number;
-  /** On what tannin firms. */
-  readonly tannin: number;
-}
-export const AS_WRITTEN: Science = { firm: 1, soft: 1, oil: 1, water: 1, intact: 1, tannin: 1 };
+import { SCIENCE_PARTS, type Science } from '../../records/shapes';
 
-/** Each of them halved and doubled: ways to read the science, all of which somebody could defend. */
-export const OTHER_SCIENCES: readonly Science[] = (Object.keys(AS_WRITTEN) as (keyof Science)[]).flatMap(
-  (part) => [0.5, 2].map((factor) => ({ ...AS_WRITTEN, [part]: factor })),
-);
+/** Each part halved and doubled from what is in force: ways to read the science, all of which somebody could defend. */
+export function otherSciences(science: Science): Science[] {
+  return SCIENCE_PARTS.flatMap((part) =>
+    [0.5, 2].map((factor) => ({ ...science, [part]: factor * science[part] })),
+  );
+}

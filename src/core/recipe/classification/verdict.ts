@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { failed, ok, sum, type Result } from '../../base/measures';
-import { SCHOOLS, type RecipeVersion, type School } from '../../records/shapes';
+import { AS_WRITTEN, SCHOOLS, type RecipeVersion, type School, type Science } from '../../records/shapes';
 import {
   CATALOGUE_LARDER,
   readLines,
@@ -33,6 +33,8 @@ export interface LedgerRow {
 
 export interface Verdict extends SchoolVerdict, Confidence {
   readonly school: School;
+  /** How the constants were read. */
+  readonly science: Science;
   /** Grams measured out. */
   readonly grams: number;
   /** Grams that are left to put on after straining. */
@@ -53,7 +55,7 @@ export function classify(
   larder: Larder = CATALOGUE_LARDER,
 ): Result<Verdict> {
   const weighed = weighedLines(readLines(recipe), larder);
-  return weighed.ok ? classifyLines(weighed.value, school, trustOf(recipe)) : weighed;
+  return weighed.ok ? classifyLines(weighed.value, school, trustOf(recipe), larder.science) : weighed;
 }
 
 /**
@@ -66,7 +68,7 @@ export function classifyVersion(
   larder: Larder,
 ): Result<Verdict> {
   const weighed = weighedLines(lines, larder);
-  return weighed.ok ? classifyLines(weighed.value, school) : weighed;
+  return weighed.ok ? classifyLines(weighed.value, school, undefined, larder.science) : weighed;
 }
 
 /** How far the reading of a recipe's lines can be trusted. */
@@ -87,29 +89,31 @@ function amountIsAssumed(line: ReadLine): boolean {
 
 const NOTHING_IN_DOUBT: LineTrust = { unreadShare: 0, assumedAmountShare: 0 };
 
-/** As {@link classify}, for lines that are already weighed. */
+/** As {@link classify}, for lines that are already weighed. @param science how its constants are read */
 export function classifyLines(
   lines: readonly WeighedLine[],
   school: School,
   trust: LineTrust = NOTHING_IN_DOUBT,
+  science: Science = AS_WRITTEN,
 ): Result<Verdict> {
   if (lines.length === 0) {
     return failed('nothing-weighed', t`No line of this text could be read as an ingredient with an amount.`);
   }
   const mine = lines.map((line) => lineLoads(line, school));
   const mix = mixOf(mine);
-  const own = schoolVerdict(mix);
+  const own = schoolVerdict(mix, science);
   const schools = Object.fromEntries(
     SCHOOLS.map((name) => [
       name,
-      name === school ? own : schoolVerdict(mixOf(lines.map((line) => lineLoads(line, name)))),
+      name === school ? own : schoolVerdict(mixOf(lines.map((line) => lineLoads(line, name))), science),
     ]),
   ) as Record<School, SchoolVerdict>;
   const ledger = ledgerOf(mine, own);
   return ok({
     ...own,
     school,
-    ...confidenceIn(own, mix, mine, trust),
+    science,
+    ...confidenceIn(own, mix, mine, trust, science),
     grams: sum(ledger.map((row) => row.grams)),
     finishedGrams: sum(mine.map((line) => line.remainingGrams)),
     loads: perHundredGrams(mine),

@@ -1,5 +1,12 @@
 import { inOrder } from '../../records/log';
-import type { Ingredient, OwnIngredient, RecipeVersion, UsedVersion } from '../../records/shapes';
+import {
+  AS_WRITTEN,
+  type Science,
+  type Ingredient,
+  type OwnIngredient,
+  type RecipeVersion,
+  type UsedVersion,
+} from '../../records/shapes';
 import { CATALOGUE, ingredientById } from '../ingredients';
 import { unnamedRecipe } from './unnamed';
 import { newestVersions, versionNames } from './versions';
@@ -11,6 +18,8 @@ export interface Larder {
   /** Those of them that are her own. */
   readonly own: readonly Ingredient[];
   readonly recipes: readonly RecipeVersion[];
+  /** How the household reads what is not settled of the science. */
+  readonly science: Science;
   /** Also one that has been taken back: old versions stay readable. */
   ingredient(id: string): Ingredient | undefined;
   /** One version of a recipe, taken back or not. Of two with one number the first, unless its record is named. */
@@ -34,6 +43,7 @@ interface LarderContents {
   readonly recipes?: readonly RecipeVersion[];
   /** Versions that were taken back. */
   readonly formerRecipes?: readonly RecipeVersion[];
+  readonly science?: Science;
 }
 
 const versionKey = (recipeId: string, version: number) => `${recipeId}/${version}`;
@@ -44,6 +54,7 @@ export function makeLarder({
   formerOwn = [],
   recipes = [],
   formerRecipes = [],
+  science = AS_WRITTEN,
 }: LarderContents): Larder {
   const ownById = new Map<string, Ingredient>();
   for (const { ingredient } of [...formerOwn, ...own]) ownById.set(ingredient.id, ingredient);
@@ -70,6 +81,7 @@ export function makeLarder({
     ingredients: [...ownLive, ...CATALOGUE],
     own: ownLive,
     recipes: newest,
+    science,
     ingredient: (id) => ownById.get(id) ?? ingredientById(id),
     recipe,
     used: ({ recipeId, recipeVersion, recipeRecordId }) => recipe(recipeId, recipeVersion, recipeRecordId),

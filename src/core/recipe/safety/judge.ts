@@ -1,5 +1,5 @@
 import { ok, type Result } from '../../base/measures';
-import type { School } from '../../records/shapes';
+import type { School, Science } from '../../records/shapes';
 import { classifyLines, type LineTrust, type Verdict } from '../classification';
 import { weighedLines, type Larder, type WeighedLine } from '../larder';
 import { cautionsFor, NOBODY, type Caution, type WhoseHead } from './cautions';
@@ -19,6 +19,8 @@ type JudgedHead = WhoseHead & { readonly school: School };
 interface Judging {
   /** Where it is not that of the head. */
   readonly school?: School | undefined;
+  /** How the constants are read; as they are written where it is not said. */
+  readonly science?: Science | undefined;
   /** How far the reading of the lines can be trusted; fully where they were saved as they stand. */
   readonly trust?: LineTrust | undefined;
   /** The rows as they were written: an instruction may say something dangerous. */
@@ -40,16 +42,18 @@ export function judge(
   { school, trust, strained, texts = lines.map(({ text }) => text) }: Judging = {},
 ): Result<Judgement> {
   const weighed = weighedLines(lines, larder);
-  return weighed.ok ? judgeWeighed(weighed.value, head, { school, trust, texts, strained }) : weighed;
+  return weighed.ok
+    ? judgeWeighed(weighed.value, head, { school, trust, texts, strained, science: larder.science })
+    : weighed;
 }
 
 /** As {@link judge}, for lines whose weights are known, such as those of a batch with what really went in. */
 export function judgeWeighed(
   lines: readonly WeighedLine[],
   head: JudgedHead | undefined,
-  { school = head?.school ?? 'my-hair', trust, texts = [], strained }: Judging = {},
+  { school = head?.school ?? 'my-hair', trust, texts = [], strained, science }: Judging = {},
 ): Result<Judgement> {
-  const verdict = classifyLines(lines, school, trust);
+  const verdict = classifyLines(lines, school, trust, science);
   if (!verdict.ok) return verdict;
   const cautions = cautionsFor(lines, verdict.value, head ?? NOBODY, texts, strained);
   return ok({

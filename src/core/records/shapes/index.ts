@@ -38,6 +38,15 @@ export {
   type Stage,
 } from './ingredient';
 export { ofKind } from './kinds';
+export {
+  AS_WRITTEN,
+  SCIENCE_PARTS,
+  scienceOf,
+  scienceSchema,
+  type Science,
+  type SciencePart,
+  type ScienceRecord,
+} from './science';
 export { KIT, lacksOf, type Kit, type KitItem } from './kit';
 export { type Leftover } from './leftover';
 export { READING_LIMITS, RECIPE_LIMITS } from './limits';

@@ -17,6 +17,7 @@ import { planSettingsSchema } from './planSettings';
 import { readingSchema } from './reading';
 import { recipeVersionSchema } from './recipe';
 import { rhythmSchema } from './rhythm';
+import { scienceSchema } from './science';
 import { sessionSchema } from './session';
 import { trialSchema, trialWashSchema } from './trial';
 import { washDaySchema } from './washDay';
@@ -44,6 +45,7 @@ export const storedRecordSchema = z.discriminatedUnion('kind', [
   rhythmSchema,
   calendarExportSchema,
   kitSchema,
+  scienceSchema,
   leftoverSchema,
   withdrawalSchema,
 ]);

@@ -1,0 +1,99 @@
+import { t } from '@lingui/core/macro';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { perLanguage } from '@/core/base/language';
+import { AS_WRITTEN, SCIENCE_PARTS, type Science, type SciencePart } from '@/core/records/shapes';
+import { selectLarder, selectLarderContents, useAppSelector } from '@/store';
+import { Body, Button, Heading, LabelledChoice, Screen, Small, Strong } from '@/ui';
+import { askEstimator, type ChangedVerdict } from '@/workers';
+import { HeadsTabs } from '../shared/HeadsTabs';
+import { newStamp } from '../shared/stamp';
+import { useAddRecords } from '../shared/useAddRecords';
+import { useHead } from '../shared/useHead';
+
+const partWords = perLanguage(
+  (): Readonly<Record<SciencePart, { readonly label: string; readonly help: string }>> => ({
+    firm: { label: t`Protein it takes to be firm`, help: t`1.2 g in 100 g push half as much as they can.` },
+    soft: { label: t`Moisture it takes to be soft`, help: t`8 g of glycerin, or its like, in 100 g.` },
+    oil: { label: t`Oil it takes to be an oil treatment`, help: t`25 g in 100 g.` },
+    water: { label: t`How much water itself softens`, help: t`100 g count like 2 g of glycerin.` },
+    intact: { label: t`How much food protein acts`, help: t`Egg, dairy, beans, seeds: by your school.` },
+    tannin: { label: t`How much tea and henna firm`, help: t`1 g of tannin counts like 0.6 g of protein.` },
+  }),
+);
+
+const factorOptions = perLanguage(() => [
+  { value: '0.5', label: t`half` },
+  { value: '1', label: t`as assumed` },
+  { value: '2', label: t`twice` },
+]);
+
+/** Half loads, water, food protein: hers to change, with what that changes among her recipes. */
+export function CountsScreen() {
+  const { science } = useAppSelector(selectLarder);
+  const add = useAddRecords();
+  const set = (factors: Science, said: string) => add([{ ...newStamp(), kind: 'science', factors }], said);
+  const isUsual = SCIENCE_PARTS.every((part) => science[part] === AS_WRITTEN[part]);
+  return (
+    <Screen
+      before={<HeadsTabs here="/heads/settings" />}
+      headline={t`What counts, and how much`}
+      reason={t`Nobody has measured these on hair. Change one, and see which recipes change.`}
+      side={<Changed />}
+    >
+      {SCIENCE_PARTS.map((part) => {
+        const { label, help } = partWords()[part];
+        return (
+          <LabelledChoice
+            key={part}
+            label={label}
+            help={help}
+            options={factorOptions()}
+            value={String(science[part])}
+            onChange={(value) => set({ ...science, [part]: Number(value) }, t`${label}: it is set.`)}
+            testID={`counts-${part}`}
+          />
+        );
+      })}
+      {isUsual ? null : (
+        <View className="items-start">
+          <Button
+            label={t`Back to what’s assumed`}
+            onPress={() => set(AS_WRITTEN, t`All as assumed again.`)}
+            testID="counts-back"
+          />
+        </View>
+      )}
+    </Screen>
+  );
+}
+
+/** What these choices change among her recipes; worked out off the page. */
+function Changed() {
+  const contents = useAppSelector(selectLarderContents);
+  const school = useHead()?.school ?? 'my-hair';
+  const [changed, setChanged] = useState<readonly ChangedVerdict[] | null>(null);
+  useEffect(() => {
+    let current = true;
+    askEstimator('changedBy', { ...contents, school }).then(
+      (found) => current && setChanged(found),
+      () => current && setChanged(null),
+    );
+    return () => {
+      current = false;
+    };
+  }, [contents, school]);
+  return (
+    <View className="gap-2 pt-2" testID="counts-changed">
+      <Heading level={2}>{t`What it changes`}</Heading>
+      {changed === null ? <Small>{t`Working it out.`}</Small> : null}
+      {changed?.length === 0 ? <Body>{t`None of your recipes becomes another kind.`}</Body> : null}
+      {changed?.map(({ recipeId, name, was, is }) => (
+        <View key={recipeId}>
+          <Strong>{name}</Strong>
+          <Small>{t`${is} (was ${{ was: was.toLowerCase() }})`}</Small>
+        </View>
+      ))}
+    </View>
+  );
+}
