@@ -29,6 +29,8 @@ export const TODAY = {
   distance: 0.3,
   /** Of a day at one step of firmness above the lane, on top of both: what overload costs. */
   overload: 0.4,
+  /** Of a day at one unit of the logarithm of breakage above its lane: as in the plan. */
+  breakage: 0.4,
   /** Days outside the lane that an hour of hers is worth. */
   hour: 0.25,
 } as const;
@@ -117,6 +119,7 @@ function minutesOfAll(head: HeadProblem, drafts: readonly PlanDraft[]): number {
 
 class TodayValue {
   private readonly base: readonly { readonly mean: number; readonly sd: number }[];
+  private readonly breakage: readonly { readonly mean: number; readonly sd: number }[];
 
   constructor(
     private readonly head: HeadProblem,
@@ -124,6 +127,7 @@ class TodayValue {
     private readonly weights: Weights,
   ) {
     this.base = baseOf(head, 'firmness', day, weights.days);
+    this.breakage = baseOf(head, 'breakage', day, weights.days);
   }
 
   of(drafts: readonly PlanDraft[]): TodayOption {
@@ -148,7 +152,27 @@ class TodayValue {
       minutes,
       outside,
       cost:
-        outside + weights.distance * distance + weights.overload * overload + (weights.hour * minutes) / 60,
+        outside +
+        weights.distance * distance +
+        weights.overload * overload +
+        weights.breakage * this.brokenBy(drafts) +
+        (weights.hour * minutes) / 60,
     };
+  }
+
+  /** Logarithm of breakage above its lane that is to be expected, summed over the days. */
+  private brokenBy(drafts: readonly PlanDraft[]): number {
+    const { retentionPerDay } = this.head.signals.breakage;
+    const moved = sum(drafts.map(({ treatment }) => treatment.effect.breakage.mean));
+    const spread = sum(drafts.map(({ treatment }) => treatment.effect.breakage.sd ** 2));
+    return sum(
+      this.breakage.map(({ mean, sd }, at) => {
+        const left = retentionPerDay ** at;
+        return outOfLane('breakage', {
+          mean: mean + left * moved,
+          sd: Math.sqrt(sd ** 2 + left ** 2 * spread),
+        }).above;
+      }),
+    );
   }
 }
