@@ -8,7 +8,7 @@ import path from 'node:path';
 import { SIGNALS } from '../src/core/hair/state';
 import { calibrated, WORLDS } from '../src/core/lab/calibration';
 import { verdictOf } from '../src/core/lab/testing';
-import { AVAILABILITY, HALF_LOAD, KIND_EDGES, SOFTENING } from '../src/core/recipe/classification/constants';
+import { AVAILABILITY, HALF_LOAD, KIND_EDGES, SOFTENING } from '../src/core/recipe/classification';
 
 const heads = Number(process.argv[2] ?? '24');
 const firstSeed = Number(process.argv[3] ?? '7001');

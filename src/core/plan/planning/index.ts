@@ -16,7 +16,7 @@ export {
   type PlanDraft,
   type TimedMinutes,
 } from './draft';
-export { doseOfTreatment, dosesOf, inDose, treatmentIn, weekShare, gapAfter } from './doses';
+export { doseOfTreatment, dosesOf, inDose, weekShare, gapAfter } from './doses';
 export { explainPlans, type PlanSource } from './explain';
 export { breachesOf, chanceTooFirm, needsMoisture } from './permits';
 export {

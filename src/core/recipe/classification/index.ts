@@ -1,7 +1,7 @@
 export { acidityOf, type Acidity } from './acidity';
 export { argued, type Argument, type Claim } from './claims';
 export type { LineTrust } from './confidence';
-export { HALF_LOAD, STRONG_FROM, TANNIN_FIRMING } from './constants';
+export { AVAILABILITY, HALF_LOAD, KIND_EDGES, SOFTENING, STRONG_FROM, TANNIN_FIRMING } from './constants';
 export { doseOf, type Warmth } from './contact';
 export { detailsOf, type VerdictDetails } from './details';
 export { leavesGrit, roleWords, type RoleFit, type TreatmentRole } from './fitness';

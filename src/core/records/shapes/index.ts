@@ -42,7 +42,6 @@ export {
   AS_WRITTEN,
   SCIENCE_PARTS,
   scienceOf,
-  scienceSchema,
   type Science,
   type SciencePart,
   type ScienceRecord,
@@ -54,7 +53,7 @@ export { type Deed, type SavedStep } from './method';
 export { OCCASIONS, occasionSchema, occasionsOf, type Occasion, type OccasionKind } from './occasion';
 export { pantryItemSchema, type PantryItem } from './pantryItem';
 export { type PatchTest } from './patchTest';
-export { forecastSchema, type Forecast } from './forecast';
+export type { Forecast } from './forecast';
 export { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, type Photo } from './photo';
 export { LEANING_MOST, LEANINGS, type Leaning, type PlanSettings } from './planSettings';
 export {
