@@ -17,12 +17,12 @@ export interface EffortLimits {
 const SHORT_WEEKS = 4;
 
 /**
- * Working assumptions, from what `npm run bench` measures: four weeks of the demo are proven to 5 % in a quarter of a second, to 1 %
- * in one; a head with time on every day takes four times as long, a phone four times again. The gap ends the search, the time only
- * what would take too long: a plan that the clock cut off differs from one device to the next.
+ * Working assumptions, from what `npm run bench` measures: four weeks of one head of the demo are proven to 8 % in a second and a
+ * half, to 1 % in eight; a phone takes four times as long. The gap ends the search, the time only what would take too long: a plan
+ * that the clock cut off differs from one device to the next.
  */
 const LIMITS: Readonly<Record<Effort, { readonly short: EffortLimits; readonly long: EffortLimits }>> = {
-  brief: { short: { seconds: 8, gap: 0.05 }, long: { seconds: 20, gap: 0.1 } },
+  brief: { short: { seconds: 5, gap: 0.08 }, long: { seconds: 20, gap: 0.1 } },
   usual: { short: { seconds: 8, gap: 0.01 }, long: { seconds: 20, gap: 0.02 } },
   long: { short: { seconds: 30, gap: 0.001 }, long: { seconds: 60, gap: 0.005 } },
 };
