@@ -1,19 +1,9 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { verdictOf } from '../src/core/lab/testing';
+import { modelRows, verdictOf } from '../src/core/lab/testing';
 import { SCHOOLS } from '../src/core/records/shapes';
 
-const model = readFileSync(path.resolve(__dirname, '../docs/model.md'), 'utf8');
-const rows = [
-  ...model.matchAll(
-    /^\| ([^|]+) \| ([^|]+) \| (\w+ [\d.]+) \| (\w+ [\d.]+) \| (\w+ [\d.]+) \| ([^|]+) \|$/gm,
-  ),
-].map(([, name = '', lines = '', any, broken, mine, why = '']) => ({
-  name,
-  lines: lines.split('; '),
-  verdicts: [any, broken, mine],
-  why,
-}));
+const rows = modelRows(readFileSync(path.resolve(__dirname, '../docs/model.md'), 'utf8'));
 
 describe('the recipes argued in docs/model.md', () => {
   it('are at least thirty, each with its own reason', () => {

@@ -7,7 +7,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { SIGNALS } from '../src/core/hair/state';
 import { calibrated, WORLDS } from '../src/core/lab/calibration';
-import { verdictOf } from '../src/core/lab/testing';
+import { modelRows, verdictOf } from '../src/core/lab/testing';
 import { AVAILABILITY, HALF_LOAD, KIND_EDGES, SOFTENING } from '../src/core/recipe/classification';
 
 const heads = Number(process.argv[2] ?? '24');
@@ -29,12 +29,8 @@ function withValue<T>(of: object, key: string, factor: number, run: () => T): T 
 }
 
 const model = readFileSync(path.resolve(import.meta.dirname, '../docs/model.md'), 'utf8');
-const recipes = [
-  ...model.matchAll(
-    /^\| ([^|]+) \| ([^|]+) \| (\w+ [\d.]+) \| (\w+ [\d.]+) \| (\w+ [\d.]+) \| ([^|]+) \|$/gm,
-  ),
-].map(([, , lines = '']) => lines.split('; '));
-const kinds = () => recipes.map((lines) => verdictOf(lines).kind);
+const recipes = modelRows(model);
+const kinds = () => recipes.map(({ lines }) => verdictOf(lines).kind);
 const usualKinds = kinds();
 const changed = (of: object, key: string, factor: number) =>
   withValue(of, key, factor, () => kinds().filter((kind, index) => kind !== usualKinds[index]).length);

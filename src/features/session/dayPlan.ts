@@ -6,6 +6,7 @@ import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/pl
 import { newestVersions, usedVersion, usesOf } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
 import type { RecipeVersion, Head } from '@/core/records/shapes';
+import { amountOf } from '../shared/amountOf';
 import { verdictOf } from '../shared/verdictOf';
 import { whyNotToday, type WhyNot } from '../shared/whyNotToday';
 
@@ -57,7 +58,7 @@ export function settingOf(
 }
 
 function doseIn({ minutes, warmth, amount }: Dose): Pick<DayTreatment, 'minutes' | 'warmth' | 'amount'> {
-  return { minutes, warmth, ...(amount < 1 ? { amount } : {}) };
+  return { minutes, warmth, ...amountOf({ amount }) };
 }
 
 /** A mask that may not go on today, and why. */
@@ -146,7 +147,7 @@ export function dayUseOf(treatment: DayTreatment, head: Head, { larder }: HeadHi
     lines,
     verdict,
     minutes,
-    ...(amount === undefined ? {} : { amount }),
+    ...amountOf({ amount }),
     withHeat: warmth === 'warm',
     fromShelf: batchId !== null,
   };
@@ -165,7 +166,7 @@ export function treatmentsIn(
         slot,
         ...usedVersion(use.version),
         minutes: use.minutes,
-        ...(use.amount === undefined ? {} : { amount: use.amount }),
+        ...amountOf(use),
         warmth: use.withHeat ? 'warm' : 'room',
         batchId: same?.batchId ?? null,
       },

@@ -23,6 +23,7 @@ import {
   Rating,
   WashDay,
 } from '@/core/records/shapes';
+import { amountOf } from '../shared/amountOf';
 
 /** What was left over of one treatment, in portions. */
 export const LEFT_OVER = [0, 0.5, 1] as const;
@@ -85,7 +86,7 @@ export function recordsOf(told: Told): StoredRecord[] {
     contactMinutes: Math.min(720, minutes),
     warmth: treatment.warmth,
     grams: answer.grams,
-    ...(treatment.amount === undefined ? {} : { amount: treatment.amount }),
+    ...amountOf(treatment),
     note: '',
     ...usedAs(told, treatment),
   }));

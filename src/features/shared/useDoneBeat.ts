@@ -4,11 +4,12 @@ import { USE_OF_SLOT } from '@/core/plan/agenda';
 import type { Beat, Dose } from '@/core/plan/planning';
 import type { Head, Session } from '@/core/records/shapes';
 import { selectRecipes, useAppSelector } from '@/store';
+import { amountOf } from './amountOf';
 import { sessionOf } from './sessionOf';
 import { useAddRecords } from './useAddRecords';
 
 function doseDone({ minutes, warmth, amount }: Dose): Pick<Session, 'contactMinutes' | 'warmth' | 'amount'> {
-  return { contactMinutes: minutes, warmth, ...(amount < 1 ? { amount } : {}) };
+  return { contactMinutes: minutes, warmth, ...amountOf({ amount }) };
 }
 
 /** Writes down that a planned beat was done, as it was planned. */

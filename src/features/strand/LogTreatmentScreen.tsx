@@ -72,6 +72,7 @@ export const LogTreatmentScreen = withHead<{ recipeId?: string | undefined }>(fu
     }
     return recordsOf(draft, day, head, larder, today);
   };
+  const usesOn = (day: CalendarDay) => sessions.filter((session) => session.day === day).length;
   const [sureOf, setSureOf] = useState<CalendarDay | null>(null);
   const { control, handleSubmit, formState, setValue } = useForm<LogDraft>({
     defaultValues: { what: recipeId ?? '', when: 'today', day: '', minutes: '', feel: null, note: '' },
@@ -82,8 +83,7 @@ export const LogTreatmentScreen = withHead<{ recipeId?: string | undefined }>(fu
     const records = made(told);
     if (!records.ok) return;
     const day = dayOf(told, today) ?? today;
-    const isCrowded = sessions.filter((session) => session.day === day).length >= MOST_USES_A_DAY;
-    if (isCrowded && sureOf !== day) {
+    if (usesOn(day) >= MOST_USES_A_DAY && sureOf !== day) {
       setSureOf(day);
       return;
     }
@@ -143,7 +143,7 @@ export const LogTreatmentScreen = withHead<{ recipeId?: string | undefined }>(fu
       ) : null}
       {sureOf && sureOf === dayOf(draft, today) ? (
         <Problem live>
-          {t`That day has ${plural({ count: sessions.filter(({ day }) => day === sureOf).length }, { one: '# treatment', other: '# treatments' })} already. Log it once more if that’s right.`}
+          {t`That day has ${plural({ count: usesOn(sureOf) }, { one: '# treatment', other: '# treatments' })} already. Log it once more if that’s right.`}
         </Problem>
       ) : null}
       <View className="flex-row flex-wrap gap-3">

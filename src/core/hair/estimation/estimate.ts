@@ -5,7 +5,6 @@ import { referralFrom, stylesWorn, TALLY } from '../checks';
 import type { HeadHistory } from '../history';
 import {
   EVENT_STAYS,
-  forecastsHeld,
   laneProbabilities,
   SIGNALS,
   startingLevel,
@@ -16,6 +15,7 @@ import {
 } from '../state';
 import { entangledPairs, type Uses } from './entangled';
 import type { Lasting, LevelStep } from './filterRun';
+import { forecastsHeld } from './forecastsHeld';
 import { estimateLevel } from './levelEstimate';
 import { needOf } from './need';
 import { nextReadings } from './nextReading';

@@ -5,8 +5,9 @@ import { calendarDay, daysBetween, sum, type CalendarDay } from '../../base/meas
 import { TALLY, type Count } from '../checks';
 import { SIGNALS } from '../state';
 
-/** Nine times in ten, for one rate. */
-const TAILS = { low: 0.05, high: 0.95 } as const;
+/** Nine times in ten. */
+const HELD = 0.9;
+const TAIL = (1 - HELD) / 2;
 
 /** A count; what was judged by the size of a ball varies by more than a count does. */
 export type VaryingCount = Count & {
@@ -43,8 +44,8 @@ export function rateOf(counts: readonly VaryingCount[]): Rate {
   const { pieces, days, shape, exposure } = gammaOf(counts);
   return {
     perDay: shape / exposure,
-    low: jStat.gamma.inv(TAILS.low, shape, 1 / exposure),
-    high: jStat.gamma.inv(TAILS.high, shape, 1 / exposure),
+    low: jStat.gamma.inv(TAIL, shape, 1 / exposure),
+    high: jStat.gamma.inv(1 - TAIL, shape, 1 / exposure),
     pieces,
     days,
     counts: counts.length,
@@ -87,9 +88,6 @@ export function rateRatio(
     high: ratio * Math.exp(Math.hypot(counted.high, wander)),
   };
 }
-
-/** Nine times in ten. */
-const HELD = 0.9;
 
 /**
  * Variance of the difference of the mean logarithm of the rate, since against before, when nothing is done: the level is drawn back

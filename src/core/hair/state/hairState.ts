@@ -1,7 +1,6 @@
 import type { CalendarDay } from '../../base/measures';
 import type { Complaint, EventKind, SignalId } from '../../records/shapes';
 import type { Measurement, TestId } from '../checks';
-import type { ForecastsHeld } from './forecastsHeld';
 
 export interface Estimate {
   readonly mean: number;
@@ -110,6 +109,23 @@ export interface NextReading {
   readonly bits: number;
   /** Doubt that is there now, bits. */
   readonly ofBits: number;
+}
+
+/** A forecast that was stored before its reading, beside what the reading found. */
+export interface HeldForecast {
+  readonly day: CalendarDay;
+  readonly signal: SignalId;
+  /** Found less forecast, in errors of the two together: between −1.64 and 1.64 nine times in ten. */
+  readonly off: number;
+  readonly held: boolean;
+}
+
+export interface ForecastsHeld {
+  /** The latest, in order of their days. */
+  readonly points: readonly HeldForecast[];
+  readonly held: number;
+  /** How many times as wide the intervals are made because too few held; 1 where enough did. */
+  readonly widenedBy: number;
 }
 
 export interface HairState {

@@ -1,9 +1,10 @@
 export { airAdvice, forecastSchema, type AirDay } from './air';
 export { FLAT_FROM, isMostlyGuess, LIKELY_FROM } from './certainty';
-export { forecastsHeld, type ForecastsHeld, type HeldForecast } from './forecastsHeld';
 export { amountFactor, sessionDose } from './dose';
 export { expectedMaskGrams, hairMassGrams, hairMassReason, meanLengthCm } from './hairMass';
 export {
+  type ForecastsHeld,
+  type HeldForecast,
   NEEDS,
   type ComplaintAnswer,
   type DatedEstimate,

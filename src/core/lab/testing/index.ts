@@ -30,4 +30,5 @@ export {
   verdictOf,
   weighedOf,
 } from './records';
+export { modelRows } from './modelRows';
 export { beat, openProblem, RULE_CASES, settings } from './ruleCases';

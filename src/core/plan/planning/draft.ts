@@ -31,6 +31,14 @@ export function withPortion(draft: PlanDraft, usedBy: readonly PlanDraft[] = [])
   return { ...draft, batchId: ready?.batchId ?? null };
 }
 
+/** Whether it is what today's check decided. */
+export function isDecidedToday(
+  { decidedToday }: Pick<HeadProblem, 'decidedToday'>,
+  { treatment }: Pick<PlanDraft, 'treatment'>,
+): boolean {
+  return treatment === decidedToday?.main || treatment === decidedToday?.followUp;
+}
+
 /** Those that move the forecast; the small beats between washes are too small for it. */
 export function moving(drafts: readonly PlanDraft[]): PlanDraft[] {
   return drafts.filter((draft) => !isSmall(draft));

@@ -2,6 +2,7 @@ export { checkBeats, checkPlan } from './checkPlan';
 export {
   countedAs,
   draftOf,
+  isDecidedToday,
   isFreeEvening,
   mayPrePoo,
   freeMinutesOn,

@@ -8,6 +8,7 @@ import type { PastUse, Spacing } from './plan';
 
 /** A firm push from which even a balanced treatment counts as protein for spacing (working assumption). */
 const FIRMS_FROM_PUSH = 0.45;
+
 /** What each session was, by the version that it used; none where nothing is known of that version any more. */
 export function pastUses(
   { sessions, larder, trials, trialWashes, washDays }: HeadHistory,

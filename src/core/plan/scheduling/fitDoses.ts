@@ -2,6 +2,7 @@ import { daysBetween, type CalendarDay } from '../../base/measures';
 import { PLAIN_WASH_ID } from '../agenda';
 import {
   dosesOf,
+  isDecidedToday,
   scoreOf,
   scoreParts,
   spanOf,
@@ -48,18 +49,14 @@ export function fitDoses(
     }, washes);
 }
 
-function mayChange(
-  { trial, decidedToday }: HeadProblem,
-  from: CalendarDay,
-  { slot, day, treatment }: PlanDraft,
-): boolean {
-  const isDosed = treatment === decidedToday?.main || treatment === decidedToday?.followUp;
+function mayChange(head: HeadProblem, from: CalendarDay, draft: PlanDraft): boolean {
+  const { slot, day, recipeId } = draft;
   return (
     (slot === 'main' || slot === 'follow-up') &&
-    treatment.recipeId !== PLAIN_WASH_ID &&
-    !isDosed &&
+    recipeId !== PLAIN_WASH_ID &&
+    !isDecidedToday(head, draft) &&
     daysBetween(from, day) < DOSE_DAYS &&
-    (trial === null || day > trial.endsBy)
+    (head.trial === null || day > head.trial.endsBy)
   );
 }
 

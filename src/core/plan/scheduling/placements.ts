@@ -125,10 +125,10 @@ function mains(
   const trialDays = trial ? daysBetween(problem.from, trial.endsBy) + 1 : 0;
   const lastArm = trial ? trial.recipeIds.length - 1 : -1;
   return Array.from({ length: daysOf(problem) }, (_, at) => addDays(problem.from, at)).flatMap((day, at) => {
-    if (at === 0 && head.decidedToday)
-      return [head.decidedToday.main]
-        .flatMap((main) => main ?? [])
-        .map((main) => placed(problem, head, index, draftOn(day, main, 'main'), 0, null));
+    if (at === 0 && head.decidedToday) {
+      const { main } = head.decidedToday;
+      return main ? [placed(problem, head, index, draftOn(day, main, 'main'), 0, null)] : [];
+    }
     const rounds =
       trial && day >= trial.from && at < trialDays
         ? trial.recipeIds.flatMap((recipeId, round) => {

@@ -46,12 +46,20 @@ export function weekProgramme(
   }
   portionRows(rows, parts);
   minuteRows(rows, problem, parts);
-  for (const demand of demands) demandRow(rows, parts, demand);
+  for (const demand of [...parts.flatMap(decidedToday), ...demands]) demandRow(rows, parts, demand);
   return {
     rows,
     placements: parts.flatMap(({ placements }) => placements),
     batchUses: parts.flatMap(({ batchUses }) => batchUses),
   };
+}
+
+/** What was decided from today's check is done today; of its day there is no other placement. */
+function decidedToday({ head, index }: HeadPart): Demand[] {
+  const main = head.decidedToday?.main;
+  return main
+    ? [{ head: index, is: 'placed', slot: 'main', recipeId: main.recipeId, first: 0, last: 0 }]
+    : [];
 }
 
 /** What a rule forbids by itself is only there when it is asked which rules are in the way. */
@@ -94,7 +102,6 @@ function spacingRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
   };
   // Two on one day is no question of spacing: it is never relaxed.
   for (let at = 0; at < part.days; at++) rows.row(terms(part.on('main', at)), '<=', 1);
-  decidedRows(rows, part);
   gapRows(rules.washGap, 'wash-gap', () => true);
   gapRows(rules.lightProteinGap, 'light-protein-gap', ({ firms }) => firms);
   gapRows(rules.strongProteinGap, 'strong-protein-gap', ({ strong }) => strong);
@@ -114,15 +121,6 @@ function spacingRows(rows: Rows, problem: PlanProblem, part: HeadPart): void {
     if (sum(within.map(({ factor }) => factor)) > most - before)
       rows.row(within, '<=', Math.max(0, most - before), 'mains-per-week');
   }
-}
-
-/** What was decided for today from today's check is done today. */
-function decidedRows(rows: Rows, { head, on }: HeadPart): void {
-  const main = head.decidedToday?.main;
-  if (!main) return;
-  const meant = on('main', 0).filter(({ treatment }) => treatment === main);
-  rows.row(meant.length > 0 ? terms(meant) : [{ name: 'never', factor: 1 }], '=', 1);
-  if (meant.length === 0) rows.atMost('never', 0);
 }
 
 /**

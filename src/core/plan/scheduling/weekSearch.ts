@@ -4,6 +4,7 @@ import {
   draftOf,
   freeMinutesOn,
   handsMinutes,
+  isDecidedToday,
   LOOK_BEYOND_DAYS,
   needsMoisture,
   scoreOf,
@@ -207,14 +208,9 @@ class HeadSearch {
   private inReach(draft: PlanDraft, near: CalendarDay): boolean {
     return (
       !placedBy(this.head.decisions, draft) &&
-      !this.isOfToday(draft) &&
+      !isDecidedToday(this.head, draft) &&
       Math.abs(daysBetween(washDayOf(draft), near)) <= LOOK_BEYOND_DAYS
     );
-  }
-
-  private isOfToday({ treatment }: PlanDraft): boolean {
-    const { decidedToday } = this.head;
-    return treatment === decidedToday?.main || treatment === decidedToday?.followUp;
   }
 
   /** A main treatment with what may belong to it, the fullest wash day first. */

@@ -3,10 +3,11 @@ import { rounded } from '../../base/measures';
 import { ingredientById } from '../ingredients';
 import { usualLine, type WeighedLine } from '../larder';
 import { flipsOf } from './flips';
+import { kindLabels } from './kindLabels';
 import { lineLoads, type LineLoads } from './loads';
 import { mixed, mixOf, schoolVerdict } from './schoolVerdict';
 import type { Verdict } from './verdict';
-import { CARRIED_BY, flipWords, kindLabels, leader } from './words';
+import { CARRIED_BY, flipWords, leader } from './words';
 
 /** What a maker can call a mixture. */
 export type Claim = 'protein' | 'moisture';

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { clamp, rounded, sum } from '../../base/measures';
 import type { Science } from '../../records/shapes';
 import { CONFIDENCE } from './constants';
-import { kindNames } from './kindNames';
+import { kindLabels } from './kindLabels';
 import type { LineLoads } from './loads';
 import { schoolVerdict, type Mix, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
 import { otherSciences } from './science';
@@ -47,7 +47,7 @@ export function confidenceIn(
   const kinds = otherSciences(science).map((other) => schoolVerdict(mix, other).kind);
   const others = kinds.filter((kind) => kind !== own.kind);
   const readings = { same: kinds.length - others.length, of: kinds.length, others: [...new Set(others)] };
-  const names = kindNames();
+  const nameOf = (kind: TreatmentKind) => kindLabels()[kind].toLowerCase();
   const factors = [
     {
       factor: 1 - CONFIDENCE.unread * trust.unreadShare,
@@ -65,12 +65,12 @@ export function confidenceIn(
       factor: 1 - CONFIDENCE.thinMargin * (1 - edge.margin),
       text:
         edge.margin < CLOSE_MARGIN && edge.beyond
-          ? t`It lies close to the edge between ${{ kind: names[own.kind] }} and ${{ other: names[edge.beyond] }}.`
+          ? t`It lies close to the edge between ${{ kind: nameOf(own.kind) }} and ${{ other: nameOf(edge.beyond) }}.`
           : null,
     },
     {
       factor: 1 - CONFIDENCE.otherReadings * (1 - readings.same / readings.of),
-      text: t`Under ${{ same: readings.same }} of ${{ of: readings.of }} other readings of the science it is the same; under the rest ${{ others: readings.others.map((kind) => names[kind]).join(', ') }}.`,
+      text: t`Under ${{ same: readings.same }} of ${{ of: readings.of }} other readings of the science it is the same; under the rest ${{ others: readings.others.map(nameOf).join(', ') }}.`,
     },
   ].sort((a, b) => a.factor - b.factor);
   const product = factors.reduce<number>((total, { factor }) => total * factor, CONFIDENCE.start);

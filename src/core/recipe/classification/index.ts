@@ -6,6 +6,7 @@ export { doseOf, type Warmth } from './contact';
 export { detailsOf, type VerdictDetails } from './details';
 export { leavesGrit, roleWords, type RoleFit, type TreatmentRole } from './fitness';
 export type { Flip } from './flips';
+export { kindLabels } from './kindLabels';
 export { lineLoads, type LoadKind, type Loads } from './loads';
 export { hasStrongProtein, verdictOfPush, type SchoolVerdict, type TreatmentKind } from './schoolVerdict';
 export {
@@ -21,7 +22,6 @@ export {
   acidityWords,
   confidenceWord,
   flipWords,
-  kindLabels,
   kindWords,
   schoolWords,
   verdictHeadline,

@@ -4,17 +4,10 @@ import { rounded } from '../../base/measures';
 import { SCHOOLS, type School } from '../../records/shapes';
 import type { Acidity } from './acidity';
 import type { Flip } from './flips';
+import { kindLabels } from './kindLabels';
 import type { LoadKind } from './loads';
 import type { TreatmentKind } from './schoolVerdict';
 import { strengthWord, type LedgerRow, type Verdict } from './verdict';
-
-export const kindLabels = perLanguage((): Record<TreatmentKind, string> => ({
-  protein: t`Protein`,
-  moisture: t`Moisture`,
-  balanced: t`Balanced`,
-  oil: t`Oil`,
-  rinse: t`A rinse`,
-}));
 
 export const schoolWords = perLanguage(
   (): Record<School, { readonly label: string; readonly meaning: string }> => ({

@@ -25,26 +25,21 @@ export function doubtsIn(
   const known = new Set(here.map(({ id }) => id));
   const coming = records.filter(({ id }) => !known.has(id));
   const done = [...ofKind(coming, 'session'), ...ofKind(coming, 'reading'), ...ofKind(coming, 'event')];
-  const longAgo = done.filter(({ day }) => isBeforeAllHair(day, today));
-  const ahead = done.filter(({ day }) => day > today);
-  const firstOf = (some: typeof done) => some.map(({ day }) => day).sort()[0] ?? today;
+  const about = (some: typeof done, textOf: (count: number, first: CalendarDay) => string): Doubt[] => {
+    const [first] = some.map(({ day }) => day).sort();
+    return first ? [{ text: textOf(some.length, first), ids: some.map(({ id }) => id) }] : [];
+  };
   return [
-    ...(longAgo.length > 0
-      ? [
-          {
-            text: t`${plural({ count: longAgo.length }, { one: '# record is', other: '# records are' })} older than any hair, the first of ${{ day: firstOf(longAgo) }}.`,
-            ids: longAgo.map(({ id }) => id),
-          },
-        ]
-      : []),
-    ...(ahead.length > 0
-      ? [
-          {
-            text: t`${plural({ count: ahead.length }, { one: '# record is', other: '# records are' })} of days that have not come, the first of ${{ day: formatDay(firstOf(ahead), 'd MMMM yyyy') }}.`,
-            ids: ahead.map(({ id }) => id),
-          },
-        ]
-      : []),
+    ...about(
+      done.filter(({ day }) => isBeforeAllHair(day, today)),
+      (count, day) =>
+        t`${plural({ count }, { one: '# record is', other: '# records are' })} older than any hair, the first of ${day}.`,
+    ),
+    ...about(
+      done.filter(({ day }) => day > today),
+      (count, first) =>
+        t`${plural({ count }, { one: '# record is', other: '# records are' })} of days that have not come, the first of ${{ day: formatDay(first, 'd MMMM yyyy') }}.`,
+    ),
     ...crowdedDays(coming, here),
   ];
 }

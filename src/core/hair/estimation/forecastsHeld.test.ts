@@ -2,7 +2,7 @@ import { randomLcg, randomNormal } from 'd3-random';
 import { addDays, calendarDay } from '../../base/measures';
 import { STAMP, testHead, testHistory, testReading } from '../../lab/testing';
 import type { Forecast, Reading } from '../../records/shapes';
-import { estimateHair } from '../estimation';
+import { estimateHair } from './estimate';
 import { forecastsHeld } from './forecastsHeld';
 
 const head = testHead();

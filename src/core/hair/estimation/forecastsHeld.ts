@@ -1,24 +1,7 @@
-import { joinedByPrecision, sum, Z90, type CalendarDay } from '../../base/measures';
-import { SIGNAL_IDS, type Forecast, type Head, type Reading, type SignalId } from '../../records/shapes';
+import { joinedByPrecision, sum, Z90 } from '../../base/measures';
+import { SIGNAL_IDS, type Forecast, type Head, type Reading } from '../../records/shapes';
 import { measurementsOf } from '../checks';
-import { hairMassGrams } from './hairMass';
-
-/** A forecast that was stored before its reading, beside what the reading found. */
-export interface HeldForecast {
-  readonly day: CalendarDay;
-  readonly signal: SignalId;
-  /** Found less forecast, in errors of the two together: between −1.64 and 1.64 nine times in ten. */
-  readonly off: number;
-  readonly held: boolean;
-}
-
-export interface ForecastsHeld {
-  /** The latest, in order of their days. */
-  readonly points: readonly HeldForecast[];
-  readonly held: number;
-  /** How many times as wide the intervals are made because too few held; 1 where enough did. */
-  readonly widenedBy: number;
-}
+import { hairMassGrams, type ForecastsHeld, type HeldForecast } from '../state';
 
 /** So many forecasts are told of and judged by. */
 const LATEST = 20;
