@@ -5,7 +5,7 @@ import { solverFrom } from '../src/core/base/programme';
 import { calendarFile } from '../src/core/files/calendar';
 import { estimateHair } from '../src/core/hair/estimation';
 import { headsIn, historyOf } from '../src/core/hair/history';
-import { lastingDays, SIGNALS, type SignalState } from '../src/core/hair/state';
+import { lastingDays, type SignalState } from '../src/core/hair/state';
 import { keepingOf } from '../src/core/kitchen/batches';
 import { judgedText, toldHeadline } from '../src/core/kitchen/formulation';
 import { methodOfText, shownMethod, warningsOf } from '../src/core/kitchen/methods';
@@ -271,7 +271,7 @@ export function stateCommand(options: CommandOptions, clock: Clock): unknown {
   const { head, heads } = headFrom(records, options);
   const state = estimateHair(head, historyOf(records, head.headId), today);
   const signals = Object.values(state.signals).map(
-    (state) => [state.signal, { lane: SIGNALS[state.signal].lane, ...signalFigures(state) }] as const,
+    (state) => [state.signal, { lane: state.lane, ...signalFigures(state) }] as const,
   );
   return shortNumbers({
     head: head.headId,

@@ -208,6 +208,10 @@ describe('settings', () => {
     await browser.sees(/\(was \w+/);
     await browser.pressId('counts-back');
     await browser.sees('None of your recipes becomes another kind.');
+    await browser.driver
+      .findElements(By.css('[data-testid="comfort-low"] [role="radio"]'))
+      .then((options) => options[2]?.click());
+    await browser.sees(/The comfort zone of .+ is set\./);
   });
 
   it('what the house lacks is planned around, and can be taken back', async () => {

@@ -4,6 +4,8 @@ declare module 'jstat' {
     inv(p: number, ...parameters: Parameters): number;
   }
   export const jStat: {
+    /** @param isSample of a sample, not of all there are */
+    stdev(values: readonly number[], isSample: boolean): number;
     readonly gamma: Quantile<[shape: number, scale: number]>;
     readonly studentt: Quantile<[degreesOfFreedom: number]>;
     readonly centralF: Quantile<[numerator: number, denominator: number]>;

@@ -119,14 +119,11 @@ export const solverApi = {
       await solver(),
       questionLimits(question.effort, question.weeks),
     ),
-  /** The plan and every rhythm that can be made of her recipes, over the weeks of the question. */
-  rhythms: async ({ headId, own, ...question }: RhythmQuestion): Promise<RhythmTryout[]> => {
+  /** The tool's advice and every rhythm that can be made of her recipes, lived over the weeks of the question. */
+  rhythms: ({ headId, own, ...question }: RhythmQuestion): RhythmTryout[] => {
     const problem = problemOf(question);
     const index = problem.heads.findIndex(({ head }) => head.headId === headId);
-    const planned =
-      solveSchedule(problem, await solver(), effortLimits(question.effort, question.weeks)).drafts[index] ??
-      [];
-    return TRYOUT_RHYTHMS.flatMap((id) => tryRhythm(problem, index, id, planned, own) ?? []);
+    return TRYOUT_RHYTHMS.flatMap((id) => tryRhythm(problem, index, id, own) ?? []);
   },
   substitutes: async ({
     lines,

@@ -2,7 +2,8 @@ import { t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
-import { AS_WRITTEN, SCIENCE_PARTS, type Science, type SciencePart } from '@/core/records/shapes';
+import { laneOf } from '@/core/hair/state';
+import { AS_WRITTEN, SCIENCE_PARTS, type Head, type Science, type SciencePart } from '@/core/records/shapes';
 import { selectLarder, selectLarderContents, useAppSelector } from '@/store';
 import { Body, Button, Heading, LabelledChoice, Screen, Small, Strong } from '@/ui';
 import { askEstimator, type ChangedVerdict } from '@/workers';
@@ -28,9 +29,46 @@ const factorOptions = perLanguage(() => [
   { value: '2', label: t`twice` },
 ]);
 
+/** Edges of the comfort zone to choose from, steps of firmness from springy (working assumption). */
+const EDGES = [0.25, 0.5, 0.8] as const;
+const edgeOptions = perLanguage(() => [
+  { value: String(EDGES[0]), label: t`sooner` },
+  { value: String(EDGES[1]), label: t`as assumed` },
+  { value: String(EDGES[2]), label: t`later` },
+]);
+
+/** Where one person begins to find her hair too soft or too firm. */
+function Comfort({ head }: { head: Head }) {
+  const add = useAddRecords();
+  const { low, high } = laneOf(head, 'firmness');
+  const edges = { low: low ?? -EDGES[1], high: high ?? EDGES[1] };
+  const set = (comfort: typeof edges) =>
+    add([{ ...head, ...newStamp(), comfort }], t`The comfort zone of ${{ name: head.name }} is set.`);
+  return (
+    <>
+      <LabelledChoice
+        label={t`When ${{ name: head.name }}’s hair is too soft`}
+        help={t`Read and planned by it from today on.`}
+        options={edgeOptions()}
+        value={String(-edges.low)}
+        onChange={(value) => set({ ...edges, low: -Number(value) })}
+        testID="comfort-low"
+      />
+      <LabelledChoice
+        label={t`When it is too firm`}
+        options={edgeOptions()}
+        value={String(edges.high)}
+        onChange={(value) => set({ ...edges, high: Number(value) })}
+        testID="comfort-high"
+      />
+    </>
+  );
+}
+
 /** Half loads, water, food protein: hers to change, with what that changes among her recipes. */
 export function CountsScreen() {
   const { science } = useAppSelector(selectLarder);
+  const head = useHead();
   const add = useAddRecords();
   const set = (factors: Science, said: string) => add([{ ...newStamp(), kind: 'science', factors }], said);
   const isUsual = SCIENCE_PARTS.every((part) => science[part] === AS_WRITTEN[part]);
@@ -41,6 +79,7 @@ export function CountsScreen() {
       reason={t`Nobody has measured these on hair. Change one, and see which recipes change.`}
       side={<Changed />}
     >
+      {head ? <Comfort head={head} /> : null}
       {SCIENCE_PARTS.map((part) => {
         const { label, help } = partWords()[part];
         return (

@@ -20,6 +20,7 @@ export interface HeadDraft {
   readonly from: string[];
   /** Places of the evenings in the week that are hers, as text. */
   readonly nights: readonly string[];
+  readonly comfort: Head['comfort'];
   readonly school: Head['school'];
   readonly sensitive: 'no' | 'yes';
   readonly ageBand: Head['ageBand'];
@@ -42,6 +43,7 @@ export const NEW_HEAD: HeadDraft = {
   free: ['150', '0', '0', '120', '0', '0', '120'],
   from: ['10', '18', '18', '18', '18', '18', '10'],
   nights: ['0', '1', '2', '3', '4', '5', '6'],
+  comfort: undefined,
   school: 'my-hair',
   sensitive: 'no',
   ageBand: 'adult',
@@ -53,7 +55,8 @@ export const NEW_HEAD: HeadDraft = {
 export function draftOfHead(head: Head): HeadDraft {
   const { name, lengthCm, strand, curl, density, allergies, porosityGuess, complaints, firstComplaints } =
     head;
-  const { freeMinutes, washFrom, nights, school, proteinSensitive, ageBand, chemistry, health } = head;
+  const { freeMinutes, washFrom, nights, comfort, school, proteinSensitive, ageBand, chemistry, health } =
+    head;
   return {
     name,
     lengthCm: String(lengthCm),
@@ -67,6 +70,7 @@ export function draftOfHead(head: Head): HeadDraft {
     free: freeMinutes.map(String),
     from: washFrom.map(String),
     nights: nights.flatMap((isHers, index) => (isHers ? [String(index)] : [])),
+    comfort,
     school,
     sensitive: proteinSensitive ? 'yes' : 'no',
     ageBand,
@@ -112,6 +116,7 @@ export function headFromDraft(
     porosityGuess: draft.porosityGuess,
     complaints: draft.complaints,
     ...(draft.firstComplaints === undefined ? {} : { firstComplaints: draft.firstComplaints }),
+    ...(draft.comfort === undefined ? {} : { comfort: draft.comfort }),
     freeMinutes: draft.free.map(wholeNumber),
     washFrom: draft.from.map(wholeNumber),
     nights: draft.free.map((_, index) => draft.nights.includes(String(index))),

@@ -121,7 +121,7 @@ function Picture({ state, history, today, width, words, from, whole }: PicturePr
       height={HEIGHT}
       lastDay={at(ahead.at(-1)?.day ?? today)}
       domain={axis()[state.signal].domain}
-      lane={model.lane}
+      lane={state.lane}
       path={state.path.filter(inSight).map(({ day, mean, sd }) => ({ at: at(day), mean, sd }))}
       ahead={ahead.map(({ day, mean, sd }) => ({ at: at(day), mean, sd }))}
       measurements={state.measurements

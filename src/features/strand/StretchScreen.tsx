@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { strandsTogether, strandsToSettle } from '@/core/hair/checks';
-import { SIGNALS } from '@/core/hair/state';
+import { laneOf } from '@/core/hair/state';
 import { READING_LIMITS, REGIONS, type Head, type Region, type Strand } from '@/core/records/shapes';
 import {
   selectPrefs,
@@ -66,7 +66,9 @@ export const StretchScreen = withHead(function Stretch({ head }: { head: Head })
           ? t`Stretch a wet strand`
           : t`${plural({ count: strands.length }, { one: '# strand', other: '# strands' })} measured`
       }
-      reason={strands.length === 0 ? t`Three strands say something, five say it well.` : settleWords(strands)}
+      reason={
+        strands.length === 0 ? t`Three strands say something, five say it well.` : settleWords(head, strands)
+      }
       measured={strands.length > 0 ? { strands } : null}
       onSaved={() => dispatch(underwayEnded({ headId: head.headId, part: 'strands' }))}
     >
@@ -108,8 +110,8 @@ export const StretchScreen = withHead(function Stretch({ head }: { head: Head })
 });
 
 /** What more strands would do. */
-function settleWords(strands: readonly Strand[]): string {
-  const { low, high } = SIGNALS.firmness.lane;
+function settleWords(head: Head, strands: readonly Strand[]): string {
+  const { low, high } = laneOf(head, 'firmness');
   const more = strandsToSettle(
     strandsTogether(strands),
     strands.length,

@@ -1,11 +1,13 @@
 import { View } from 'react-native';
 import type { TreatmentKind } from '@/core/recipe/classification';
+import type { Head } from '@/core/records/shapes';
 import { useWidth } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
 import { MARK_OF_KIND } from '../shared/beatWords';
-import { THREAD_LANE } from './threadOf';
+import { threadLane } from './threadOf';
 
 interface DaysThreadProps {
+  readonly head: Head;
   readonly days: readonly {
     readonly mean: number;
     readonly sd: number;
@@ -17,7 +19,7 @@ interface DaysThreadProps {
 }
 
 /** Many days of what is expected, firm is up; each treatment a mark without its strength, because they stand close. */
-export function DaysThread({ days, height, domain, label }: DaysThreadProps) {
+export function DaysThread({ head, days, height, domain, label }: DaysThreadProps) {
   const { width, onLayout } = useWidth();
   const step = width / Math.max(1, days.length);
   const along = (index: number) => (index + 0.5) * step;
@@ -28,7 +30,7 @@ export function DaysThread({ days, height, domain, label }: DaysThreadProps) {
           days="across"
           width={width}
           height={height}
-          lane={THREAD_LANE}
+          lane={threadLane(head)}
           domain={domain}
           past={[]}
           ahead={days.map(({ mean, sd }, index) => ({ along: along(index), mean, sd }))}

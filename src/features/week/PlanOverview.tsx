@@ -15,12 +15,13 @@ const COLUMN = '13%';
 
 /** Weeks at a glance: the thread over all of them, and below it a row for each week. */
 export function PlanOverview() {
-  const { plan } = useWeek();
+  const { head, plan } = useWeek();
   const weeks = Array.from({ length: plan.weeks }, (_, week) => plan.days.slice(7 * week, 7 * week + 7));
   const last = plan.days.at(-1)?.day ?? plan.from;
   return (
     <View className="gap-4">
       <DaysThread
+        head={head}
         days={plan.days.map(({ forecast: { mean, sd }, beats }) => ({
           mean,
           sd,

@@ -7,7 +7,7 @@ import { Thread } from '@/ui/charts/Thread';
 import { kindInWords } from '../shared/beatWords';
 import { beatKey, beatLine, Preparation } from './BeatCard';
 import { DragHandle, DropDay } from './DragBeats';
-import { THREAD_DOMAIN, THREAD_LANE, threadOf } from './threadOf';
+import { THREAD_DOMAIN, threadLane, threadOf } from './threadOf';
 import { useWeek } from './WeekContext';
 import { AddButton, DayNotes } from './WeekDay';
 import type { WeekRow } from './weekRows';
@@ -22,6 +22,7 @@ const HEIGHT = 270;
 /** The week on a wide screen: days are columns, firm is up. */
 export function ThreadAcross({ rows, label }: ThreadAcrossProps) {
   const { width, onLayout } = useWidth();
+  const { head } = useWeek();
   const column = width / Math.max(1, rows.length);
   const spans = rows.map((_, index) => ({ start: index * column, length: column }));
   return (
@@ -39,7 +40,7 @@ export function ThreadAcross({ rows, label }: ThreadAcrossProps) {
           days="across"
           width={width}
           height={HEIGHT}
-          lane={THREAD_LANE}
+          lane={threadLane(head)}
           domain={THREAD_DOMAIN}
           {...threadOf(rows, spans)}
           label={label}

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Small, Strong } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
-import { THREAD_DOMAIN, THREAD_LANE, threadOf, type DaySpan } from './threadOf';
+import { THREAD_DOMAIN, threadLane, threadOf, type DaySpan } from './threadOf';
+import { useWeek } from './WeekContext';
 import { WeekDay } from './WeekDay';
 import type { WeekRow } from './weekRows';
 
@@ -18,6 +19,7 @@ const LEAST_ROW_HEIGHT = 66;
 
 /** The week on a phone: days are rows, the thread runs down beside them. */
 export function ThreadDown({ rows, label }: ThreadDownProps) {
+  const { head } = useWeek();
   const [measured, setMeasured] = useState<Readonly<Record<string, DaySpan>>>({});
   const spans = rows.map(
     (row, index): DaySpan =>
@@ -40,7 +42,7 @@ export function ThreadDown({ rows, label }: ThreadDownProps) {
             days="down"
             width={CHART_WIDTH}
             height={height}
-            lane={THREAD_LANE}
+            lane={threadLane(head)}
             domain={THREAD_DOMAIN}
             {...drawing}
             label={label}

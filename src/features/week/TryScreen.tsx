@@ -21,6 +21,9 @@ const HEIGHT = 190;
 /** Wider than the week's: overload has to be seen. */
 const DOMAIN = [-2.2, 2.2] as const;
 
+/** What the tool says, checked more often or less. */
+const ADVICE: ReadonlySet<RhythmTryout['id']> = new Set(['plan', 'weekly-check', 'no-check']);
+
 type Tried =
   | { readonly step: 'asked' }
   | { readonly step: 'known'; readonly rhythms: readonly RhythmTryout[] }
@@ -46,7 +49,7 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
               ? t`The plan was worked out anew meanwhile: begin again.`
               : error instanceof TookTooLong
                 ? error.message
-                : t`This needs the solver, and it could not be loaded.`,
+                : t`It could not be worked out. Try it again.`,
         }),
       );
   };
@@ -58,7 +61,7 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
       before={<WeekTabs here="/week/try" />}
       over={head.name}
       headline={other && plan ? verdictWords(other, plan) : t`Try a rhythm without living it`}
-      reason={t`Twelve weeks on the model of this head: what it has learned of your recipes, and what it does not know. It is a model, not your hair.`}
+      reason={t`Twelve weeks, lived two dozen times on the model of this head, checks and all. It’s a model, not your hair.`}
     >
       <HeadPicker />
       {tried === null ? (
@@ -68,7 +71,7 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
       ) : null}
       {tried?.step === 'asked' ? (
         <View role="status">
-          <Small>{t`Working it out: the plan of twelve weeks, and the rhythms beside it. Some seconds.`}</Small>
+          <Small>{t`Living each of them. Some seconds.`}</Small>
         </View>
       ) : null}
       {tried?.step === 'failed' ? (
@@ -92,8 +95,8 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
             onChange={setChosen}
           />
           <View className="gap-6 wide:flex-row wide:gap-8">
-            <RhythmPane rhythm={other} />
-            <RhythmPane rhythm={plan} />
+            <RhythmPane head={head} rhythm={other} />
+            <RhythmPane head={head} rhythm={plan} />
           </View>
         </>
       ) : null}
@@ -109,21 +112,36 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
   );
 }
 
-function RhythmPane({ rhythm }: { rhythm: RhythmTryout }) {
-  const { id, daysOutside, daysTooFirm, overloadFrom, brokenFirst, brokenLast, minutes, cost, breaks } =
-    rhythm;
+function RhythmPane({ head, rhythm }: { head: Head; rhythm: RhythmTryout }) {
+  const {
+    id,
+    daysOutside,
+    daysTooFirm,
+    outsideRange,
+    overloadFrom,
+    brokenFirst,
+    brokenLast,
+    minutes,
+    cost,
+    breaks,
+  } = rhythm;
   const weeks = rhythm.days.length / 7;
-  const text = t`${{ id: rhythmLabels()[id].label }}: expected outside the lane on ${{ daysOutside: Math.round(daysOutside) }} of ${plural({ count: rhythm.days.length }, { one: '# day', other: '# days' })}, too firm on ${{ daysTooFirm: Math.round(daysTooFirm) }}.`;
+  const text = t`${{ id: rhythmLabels()[id].label }}: outside the comfort zone on about ${{ daysOutside: Math.round(daysOutside) }} of ${plural({ count: rhythm.days.length }, { one: '# day', other: '# days' })}, too firm on ${{ daysTooFirm: Math.round(daysTooFirm) }}.`;
   return (
     <View className="gap-2 wide:flex-1" testID={`rhythm-${id}`}>
       <Heading level={2}>{rhythmLabels()[id].label}</Heading>
       <DaysThread
+        head={head}
         days={rhythm.days.map(({ mean, sd, uses }) => ({ mean, sd, kinds: uses.map(({ kind }) => kind) }))}
         height={HEIGHT}
         domain={DOMAIN}
         label={text}
       />
-      <Body>{t`Outside the lane on about ${{ daysOutside: Math.round(daysOutside) }} of ${plural({ count: rhythm.days.length }, { one: '# day', other: '# days' })}, too firm on ${{ daysTooFirm: Math.round(daysTooFirm) }} of them.`}</Body>
+      <Body>{t`Outside the comfort zone on about ${{ daysOutside: Math.round(daysOutside) }} of ${plural({ count: rhythm.days.length }, { one: '# day', other: '# days' })}, too firm on ${{ daysTooFirm: Math.round(daysTooFirm) }} of them.`}</Body>
+      <Small>{t`From ${{ low: outsideRange.low }} to ${{ high: outsideRange.high }} days in nine lives of ten.`}</Small>
+      {ADVICE.has(id) ? (
+        <Small>{t`About ${plural({ uses: Math.round(rhythm.uses) }, { one: '# treatment', other: '# treatments' })}; which and when depends on the checks.`}</Small>
+      ) : null}
       {overloadFrom ? (
         <Strong>{t`More likely too firm than not from ${{ overloadFrom: formatDay(overloadFrom, 'd MMMM') }} on: that is overload.`}</Strong>
       ) : null}
@@ -147,8 +165,8 @@ function verdictWords(other: RhythmTryout, plan: RhythmTryout): string {
   const name = rhythmLabels()[other.id].label;
   if (other.overloadFrom)
     return t`${name}: too firm from ${{ overloadFrom: formatDay(other.overloadFrom, 'd MMMM') }} on`;
-  if (Math.abs(days) < 3) return t`${name}: about as good as the plan`;
+  if (Math.abs(days) < 3) return t`${name}: about as good as today’s advice`;
   return days > 0
-    ? t`${name}: ${plural(days, { one: '# day', other: '# days' })} more outside the lane`
-    : t`${name}: ${plural({ days: -days }, { one: '# day', other: '# days' })} less outside the lane`;
+    ? t`${name}: ${plural(days, { one: '# day', other: '# days' })} more outside the comfort zone`
+    : t`${name}: ${plural({ days: -days }, { one: '# day', other: '# days' })} less outside the comfort zone`;
 }

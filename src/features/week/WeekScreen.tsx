@@ -187,7 +187,8 @@ function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'li
     [answer, head, history.sessions, history.larder, week],
   );
   const last = plan.days[7 * week + 6];
-  const label = t`${{ headName: head.name }}'s hair is ${{ placeToday: placeInWords(answer.state.signals.firmness) }} today and should be ${{ placeAtEnd: last ? placeInWords(last.forecast) : t`the same` }} at the end of the week. The days are listed beside this picture.`;
+  const { lane } = answer.state.signals.firmness;
+  const label = t`${{ headName: head.name }}'s hair is ${{ placeToday: placeInWords(answer.state.signals.firmness, lane) }} today and should be ${{ placeAtEnd: last ? placeInWords(last.forecast, lane) : t`the same` }} at the end of the week. The days are listed beside this picture.`;
   const ThreadView = wide ? ThreadAcross : ThreadDown;
   const cramped = useCramped();
   return (

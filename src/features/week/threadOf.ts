@@ -1,4 +1,5 @@
-import { SIGNALS } from '@/core/hair/state';
+import { laneOf } from '@/core/hair/state';
+import type { Head } from '@/core/records/shapes';
 import type { ThreadMark, ThreadPoint } from '@/ui/charts/Thread';
 import { MARK_OF_KIND } from '../shared/beatWords';
 import type { WeekRow } from './weekRows';
@@ -6,10 +7,11 @@ import type { WeekRow } from './weekRows';
 /** Firmness that the thread's axis shows; beyond it the thread runs along the edge. */
 export const THREAD_DOMAIN = [-1.7, 1.7] as const;
 
-export const THREAD_LANE = {
-  low: SIGNALS.firmness.lane.low ?? -0.5,
-  high: SIGNALS.firmness.lane.high ?? 0.5,
-};
+/** What is comfortable for this head, along the thread's axis. */
+export function threadLane(head: Head): { readonly low: number; readonly high: number } {
+  const { low, high } = laneOf(head, 'firmness');
+  return { low: low ?? THREAD_DOMAIN[0], high: high ?? THREAD_DOMAIN[1] };
+}
 
 /** Where a day stands along the axis of days, pixels. */
 export interface DaySpan {

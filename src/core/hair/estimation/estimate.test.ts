@@ -71,6 +71,18 @@ describe('the state of a head', () => {
     expect(firm.need.reasons.at(-1)).toContain('no protein');
   });
 
+  it('is too soft where she says it is: the edges of her comfort zone are hers', () => {
+    const soft = testHistory({ readings: [reading('soft', { strands: gummy })] });
+    const at = (comfort: { low: number; high: number } | undefined) =>
+      estimateHair({ ...head, ...(comfort ? { comfort } : {}) }, soft, today);
+    const [usual, later] = [at(undefined), at({ low: -1.2, high: 0.5 })];
+    expect(later.signals.firmness.mean).toBe(usual.signals.firmness.mean);
+    expect(later.signals.firmness.probabilities.below).toBeLessThan(
+      usual.signals.firmness.probabilities.below,
+    );
+    expect(later.need.probabilities.protein).toBeLessThan(usual.need.probabilities.protein);
+  });
+
   it('grows less sure as days pass without a reading', () => {
     const readings = [reading('a', { strands: gummy })];
     const now = estimateHair(head, { ...nothing, readings }, today).signals.firmness;

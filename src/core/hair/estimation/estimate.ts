@@ -5,6 +5,7 @@ import { referralFrom, stylesWorn, TALLY } from '../checks';
 import type { HeadHistory } from '../history';
 import {
   EVENT_STAYS,
+  laneOf,
   laneProbabilities,
   SIGNALS,
   startingLevel,
@@ -93,7 +94,7 @@ function widened(state: SignalState, by: number): SignalState {
   const wide = <Known extends Estimate>(estimate: Known): Known => ({ ...estimate, sd: by * estimate.sd });
   return {
     ...wide(state),
-    probabilities: laneProbabilities(wide(state), SIGNALS[state.signal].lane),
+    probabilities: laneProbabilities(wide(state), state.lane),
     ahead: state.ahead.map(wide),
   };
 }
@@ -147,10 +148,12 @@ function estimateSignal(
       expected: source.prior[signal],
     },
   }));
+  const lane = laneOf(head, signal);
   return {
     signal,
+    lane,
     ...estimate.now,
-    probabilities: laneProbabilities(estimate.now, model.lane),
+    probabilities: laneProbabilities(estimate.now, lane),
     path: estimate.past.map(({ day, ...level }) => ({ day: addDays(firstDay, day), ...level })),
     ahead: estimate.ahead.map((ahead, index) => ({ day: addDays(today, index + 1), ...ahead })),
     measurements: steps.flatMap((step, index) =>

@@ -16,6 +16,7 @@ function state(
 ): SignalState {
   return {
     signal,
+    lane: SIGNALS[signal].lane,
     mean,
     sd,
     probabilities: laneProbabilities({ mean, sd }, SIGNALS[signal].lane),

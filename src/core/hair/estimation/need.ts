@@ -6,7 +6,6 @@ import type { HeadHistory } from '../history';
 import {
   FLAT_FROM,
   LIKELY_FROM,
-  SIGNALS,
   type ComplaintAnswer,
   type LaneProbabilities,
   type Need,
@@ -97,7 +96,7 @@ const LIKELY_BESIDE = {
 
 function headlineOf(firmness: SignalState): string {
   const { below, within, above } = firmness.probabilities;
-  const { low, high } = SIGNALS.firmness.lane;
+  const { low, high } = firmness.lane;
   const side = below >= above ? 'soft' : 'firm';
   const certain = Math.max(below, above);
   const beyond = side === 'soft' ? (low ?? 0) - firmness.mean : firmness.mean - (high ?? 0);

@@ -1,10 +1,11 @@
+import { SIGNALS } from '../state';
 import { nextReadings } from './nextReading';
 
 const at = (firmness: [number, number], breakage = [Math.log(4), 0.2], porosity = [0, 0.2]) =>
   nextReadings({
-    firmness: { mean: firmness[0], sd: firmness[1] },
-    breakage: { mean: breakage[0]!, sd: breakage[1]! },
-    porosity: { mean: porosity[0]!, sd: porosity[1]! },
+    firmness: { mean: firmness[0], sd: firmness[1], lane: SIGNALS.firmness.lane },
+    breakage: { mean: breakage[0]!, sd: breakage[1]!, lane: SIGNALS.breakage.lane },
+    porosity: { mean: porosity[0]!, sd: porosity[1]!, lane: SIGNALS.porosity.lane },
   });
 
 describe('the reading that settles the need fastest', () => {

@@ -2,10 +2,10 @@ import { SIGNAL_IDS, type SignalId, type Strand } from '../../records/shapes';
 import { FEEL, POROSITY_TESTS, SIGNS, strandsTogether, TALLY, type TestId } from '../checks';
 import {
   laneProbabilities,
-  SIGNALS,
   type Estimate,
   type LaneProbabilities,
   type NextReading,
+  type SignalState,
 } from '../state';
 import { needProbabilities } from './need';
 
@@ -52,9 +52,11 @@ function doubt(probabilities: readonly number[]): number {
  * Expected information of each test: the doubt about the need now, less the doubt that would be left on the average over what the
  * test may find.
  */
-export function nextReadings(signals: Readonly<Record<SignalId, Estimate>>): NextReading[] {
+export function nextReadings(
+  signals: Readonly<Record<SignalId, Estimate & Pick<SignalState, 'lane'>>>,
+): NextReading[] {
   const now = Object.fromEntries(
-    SIGNAL_IDS.map((signal) => [signal, laneProbabilities(signals[signal], SIGNALS[signal].lane)]),
+    SIGNAL_IDS.map((signal) => [signal, laneProbabilities(signals[signal], signals[signal].lane)]),
   ) as Record<SignalId, LaneProbabilities>;
   const doubtWith = (lanes: Record<SignalId, LaneProbabilities>) =>
     doubt(Object.values(needProbabilities(lanes.firmness, lanes.breakage, lanes.porosity)));
@@ -62,11 +64,11 @@ export function nextReadings(signals: Readonly<Record<SignalId, Estimate>>): Nex
   const tests = Object.entries(usualErrors(signals.breakage)) as [TestId, { signal: SignalId; sd: number }][];
   return tests
     .map(([test, { signal, sd }]) => {
-      const { mean, sd: before } = signals[signal];
+      const { mean, sd: before, lane } = signals[signal];
       const after = 1 / Math.sqrt(1 / before ** 2 + 1 / sd ** 2);
       const spread = Math.sqrt(before ** 2 - after ** 2);
       const left = NODES.reduce((sum, { z, weight }) => {
-        const found = laneProbabilities({ mean: mean + spread * z, sd: after }, SIGNALS[signal].lane);
+        const found = laneProbabilities({ mean: mean + spread * z, sd: after }, lane);
         return sum + weight * doubtWith({ ...now, [signal]: found });
       }, 0);
       return { test, signal, ofBits, bits: Math.max(0, ofBits - left) };

@@ -1,6 +1,7 @@
 import type { CalendarDay } from '../../base/measures';
 import type { Complaint, EventKind, SignalId } from '../../records/shapes';
 import type { Measurement, TestId } from '../checks';
+import type { Lane } from './signals';
 
 export interface Estimate {
   readonly mean: number;
@@ -53,6 +54,8 @@ export interface Entangled {
 
 export interface SignalState extends Estimate {
   readonly signal: SignalId;
+  /** What is comfortable for this head. */
+  readonly lane: Lane;
   readonly probabilities: LaneProbabilities;
   /** One value a day from the first record to today, each known from all readings before and after it. */
   readonly path: readonly DatedEstimate[];

@@ -29,6 +29,7 @@ export {
   EVENT_EFFECTS,
   EVENT_SPREAD,
   EVENT_STAYS,
+  laneOf,
   oldHairShare,
   priorEffect,
   shownValue,

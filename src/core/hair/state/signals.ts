@@ -111,6 +111,11 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
   ),
 };
 
+/** The lane of a signal for one head: of firmness it may be her own. */
+export function laneOf({ comfort }: Pick<Head, 'comfort'>, signal: SignalId): Lane {
+  return (signal === 'firmness' ? comfort : undefined) ?? SIGNALS[signal].lane;
+}
+
 const BREAKAGE_MIDDLE = Math.log(6);
 
 /**

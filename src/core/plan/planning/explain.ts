@@ -8,7 +8,7 @@ import {
   whenWords,
   type CalendarDay,
 } from '../../base/measures';
-import { laneProbabilities, placeInWords, SIGNALS } from '../../hair/state';
+import { laneProbabilities, placeInWords } from '../../hair/state';
 import { daysText } from '../../recipe/safety';
 import { countsFor, holdsOn, placedBy, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
 import { dayNotes } from './dayNotes';
@@ -40,7 +40,7 @@ export function explainPlans(
   const acting = moving(inOrder);
   const days = dayRange(problem.from, 7 * problem.weeks).map((day): PlanDay => {
     const forecast = forecastOn(head, 'firmness', acting, day);
-    const { above, below } = laneProbabilities(forecast, SIGNALS.firmness.lane);
+    const { above, below } = laneProbabilities(forecast, head.signals.firmness.lane);
     return {
       day,
       notes: dayNotes(head, day),
@@ -169,7 +169,7 @@ function doseReasons(
   if (!dose || !usual) return [];
   const others = moving(all).filter((other) => other.day <= draft.day && other !== draft);
   const whole = forecastOn(head, 'firmness', [...others, { day: draft.day, treatment: usual }], draft.day);
-  const text = t`${{ text: dose.text }} is enough: all of it would leave the hair ${{ place: placeInWords(whole) }} (${{ level: signed(whole.mean) }}).`;
+  const text = t`${{ text: dose.text }} is enough: all of it would leave the hair ${{ place: placeInWords(whole, head.signals.firmness.lane) }} (${{ level: signed(whole.mean) }}).`;
   return [{ code: 'dose', text: `${text.charAt(0).toUpperCase()}${text.slice(1)}` }];
 }
 
@@ -223,10 +223,11 @@ function mainReasons(
   const others = moving(all).filter((other) => other.day <= day && other !== draft);
   const without = forecastOn(head, 'firmness', others, day);
   const withIt = forecastOn(head, 'firmness', [...others, draft], day);
+  const { lane } = head.signals.firmness;
   const reasons: Reason[] = [
     {
       code: 'lane',
-      text: t`Without it the hair would be ${{ placeWithout: placeInWords(without) }} that day (${{ levelWithout: signed(without.mean) }}); it should end ${{ placeWith: placeInWords(withIt) }} (${{ levelWith: signed(withIt.mean) }}).`,
+      text: t`Without it the hair would be ${{ placeWithout: placeInWords(without, lane) }} that day (${{ levelWithout: signed(without.mean) }}); it should end ${{ placeWith: placeInWords(withIt, lane) }} (${{ levelWith: signed(withIt.mean) }}).`,
     },
   ];
   if (head.trial?.recipeIds.includes(treatment.recipeId))
@@ -323,7 +324,7 @@ function unmetRules(
     add(PLAN_RULES.firmHold.id, heldBack(head, problem.from, firmHold));
   const firmness = forecastOn(head, 'firmness', [], problem.from);
   const plansProtein = drafts.some((draft) => draft.treatment.firms);
-  if (firmness.mean < (SIGNALS.firmness.lane.low ?? 0) && !plansProtein)
+  if (firmness.mean < (head.signals.firmness.lane.low ?? 0) && !plansProtein)
     add('protein-wanted', proteinWanted(problem, head, masks, answered));
   if (head.rules.moistureWithin !== null && !masks.some((treatment) => treatment.moistens))
     add(PLAN_RULES.moistureWithin.id, t`No moisture treatment is saved: add one on the Bench.`);
@@ -333,7 +334,7 @@ function unmetRules(
 /** Why no protein: the hair is too firm, or it may be, and nobody knows well enough. */
 function heldBack(head: HeadProblem, from: CalendarDay, firmHold: number): string {
   const { mean } = forecastOn(head, 'firmness', [], from);
-  if (mean > (SIGNALS.firmness.lane.high ?? Infinity))
+  if (mean > (head.signals.firmness.lane.high ?? Infinity))
     return t`Protein is held back until the hair is no longer too firm.`;
   const chance = Math.round(100 * chanceTooFirm(head, [], from));
   return t`Protein waits: the chance that the hair is too firm already is ${chance} %, and the limit is ${{ firmHold: Math.round(100 * firmHold) }} %. A stretch test would settle it.`;

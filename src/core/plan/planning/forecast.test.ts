@@ -1,4 +1,5 @@
 import { addDays, calendarDay } from '../../base/measures';
+import { SIGNALS } from '../../hair/state';
 import { forecastOn, outOfLane } from './forecast';
 import type { HeadProblem, Treatment } from './plan';
 
@@ -61,10 +62,10 @@ describe('the forecast', () => {
   });
 
   it('counts the distance outside the lane on its own side, and none on an open one', () => {
-    const soft = outOfLane('firmness', { mean: -1.5, sd: 0.01 });
+    const soft = outOfLane(SIGNALS.firmness.lane, { mean: -1.5, sd: 0.01 });
     expect(soft.below).toBeCloseTo(1, 6);
     expect(soft.above).toBeCloseTo(0, 6);
-    expect(outOfLane('breakage', { mean: -3, sd: 0.1 }).below).toBe(0);
-    expect(outOfLane('firmness', { mean: 0, sd: 0.5 }).above).toBeGreaterThan(0);
+    expect(outOfLane(SIGNALS.breakage.lane, { mean: -3, sd: 0.1 }).below).toBe(0);
+    expect(outOfLane(SIGNALS.firmness.lane, { mean: 0, sd: 0.5 }).above).toBeGreaterThan(0);
   });
 });

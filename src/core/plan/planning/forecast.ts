@@ -1,5 +1,5 @@
 import { daysBetween, expectedExcess, type CalendarDay } from '../../base/measures';
-import { SIGNALS, type Estimate } from '../../hair/state';
+import type { Estimate, Lane } from '../../hair/state';
 import type { SignalId } from '../../records/shapes';
 import type { HeadProblem, Treatment } from './plan';
 
@@ -46,8 +46,7 @@ export function forecastOn(
 }
 
 /** Expected distance outside the lane, both sides apart, in the signal's units. */
-export function outOfLane(signal: SignalId, { mean, sd }: Estimate): { below: number; above: number } {
-  const { low, high } = SIGNALS[signal].lane;
+export function outOfLane({ low, high }: Lane, { mean, sd }: Estimate): { below: number; above: number } {
   return {
     below: low === null ? 0 : expectedExcess(-mean, sd, -low),
     above: high === null ? 0 : expectedExcess(mean, sd, high),

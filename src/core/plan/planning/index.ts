@@ -8,7 +8,6 @@ export {
   freeMinutesOn,
   handsMinutes,
   minutesOf,
-  moving,
   sharedMinutesOn,
   timedMinutes,
   waitingMinutesOf,

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
-import { laneProbabilities, SIGNALS } from '../../hair/state';
+import { laneProbabilities } from '../../hair/state';
 import { isSmall, PLAN_RULES, type RuleKey } from '../agenda';
 import { gapAfter, treatmentIn, weekShare } from './doses';
 import { isFreeEvening, needsEvening, takesNoStrong, washWindow } from './draft';
@@ -152,7 +152,7 @@ export function chanceTooFirm(head: HeadProblem, beats: readonly Standing[], day
     const treatment = treatmentIn(head, beat);
     return treatment ? [{ day: beat.day, treatment }] : [];
   });
-  return laneProbabilities(forecastOn(head, 'firmness', placed, day), SIGNALS.firmness.lane).above;
+  return laneProbabilities(forecastOn(head, 'firmness', placed, day), head.signals.firmness.lane).above;
 }
 
 /** Whether one more on `day` makes too many in any seven days in a row. */

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
-import { laneProbabilities, SIGNALS } from '../../hair/state';
+import { laneProbabilities } from '../../hair/state';
 import { isChild } from '../../recipe/safety';
 import { PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
 import { gapAfter, weekShare } from './doses';
@@ -123,7 +123,7 @@ function onFirmHair(course: Course): Hit[] {
       .filter((other) => other.at < at)
       .map((other) => ({ day: other.beat.day, treatment: other.treatment }));
     const level = forecastOn(head, 'firmness', before, addDays(from, at));
-    return laneProbabilities(level, SIGNALS.firmness.lane).above > firmHold + 1e-9;
+    return laneProbabilities(level, head.signals.firmness.lane).above > firmHold + 1e-9;
   });
 }
 

@@ -89,7 +89,7 @@ function laneParts(
     for (let at = start - (start % every) + every - 1; at < last; at += every) {
       const estimate = path[at];
       if (!estimate || at < start) continue;
-      const { below, above } = outOfLane(signal, estimate);
+      const { below, above } = outOfLane(head.signals[signal].lane, estimate);
       const factor = every * dayFactor(head, from, at);
       if (signal === 'firmness') {
         found.outOfLane += factor * (below + above);

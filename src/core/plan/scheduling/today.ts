@@ -1,5 +1,5 @@
 import { sum, type CalendarDay } from '../../base/measures';
-import { laneProbabilities, SIGNALS } from '../../hair/state';
+import { laneProbabilities } from '../../hair/state';
 import { isAvoided, PLAIN_WASH_ID } from '../agenda';
 import {
   baseOf,
@@ -132,7 +132,7 @@ class TodayValue {
 
   of(drafts: readonly PlanDraft[]): TodayOption {
     const { head, weights } = this;
-    const { retentionPerDay } = head.signals.firmness;
+    const { retentionPerDay, lane } = head.signals.firmness;
     const moved = sum(drafts.map(({ treatment }) => treatment.effect.firmness.mean));
     const spread = sum(drafts.map(({ treatment }) => treatment.effect.firmness.sd ** 2));
     const minutes = minutesOfAll(head, drafts);
@@ -142,8 +142,8 @@ class TodayValue {
     this.base.forEach(({ mean, sd }, at) => {
       const left = retentionPerDay ** at;
       const estimate = { mean: mean + left * moved, sd: Math.sqrt(sd ** 2 + left ** 2 * spread) };
-      outside += 1 - laneProbabilities(estimate, SIGNALS.firmness.lane).within;
-      const { below, above } = outOfLane('firmness', estimate);
+      outside += 1 - laneProbabilities(estimate, lane).within;
+      const { below, above } = outOfLane(lane, estimate);
       distance += below + above;
       overload += above;
     });
@@ -162,13 +162,13 @@ class TodayValue {
 
   /** Logarithm of breakage above its lane that is to be expected, summed over the days. */
   private brokenBy(drafts: readonly PlanDraft[]): number {
-    const { retentionPerDay } = this.head.signals.breakage;
+    const { retentionPerDay, lane } = this.head.signals.breakage;
     const moved = sum(drafts.map(({ treatment }) => treatment.effect.breakage.mean));
     const spread = sum(drafts.map(({ treatment }) => treatment.effect.breakage.sd ** 2));
     return sum(
       this.breakage.map(({ mean, sd }, at) => {
         const left = retentionPerDay ** at;
-        return outOfLane('breakage', {
+        return outOfLane(lane, {
           mean: mean + left * moved,
           sd: Math.sqrt(sd ** 2 + left ** 2 * spread),
         }).above;

@@ -1,24 +1,23 @@
-import { addDays, dayRange, daysBetween, mean, sum, type CalendarDay } from '../../base/measures';
-import { laneProbabilities, SIGNALS } from '../../hair/state';
-import type { SignalId } from '../../records/shapes';
+import { jStat } from 'jstat';
+import { addDays, dayRange, mean, sum, type CalendarDay } from '../../base/measures';
 import { FIXED_RULES, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
 import {
-  baseOf,
   checkBeats,
   draftOf,
   freeMinutesOn,
   minutesOf,
-  moving,
   type PlanDraft,
   type HeadProblem,
   type PlanProblem,
   type Treatment,
 } from '../planning';
+import { liveAhead, type Habit, type LivedWeeks } from './liveAhead';
 
-/** Rhythms that can be tried without living them. */
+/** Rhythms that can be tried without living them: what the tool says on each free day, with checks or without, and habits. */
 export const TRYOUT_RHYTHMS = [
   'plan',
-  'without-pre-poos',
+  'weekly-check',
+  'no-check',
   'strong-weekly',
   'light-weekly',
   'moisture-only',
@@ -33,24 +32,35 @@ export interface OwnPart {
   readonly everyDays: number;
 }
 
+/** Lives of each rhythm: through them a difference of two days in twelve weeks is seen (docs/model.md). */
+const LIVES = 24;
+/** Any: every rhythm meets the same lives. */
+const SEED = 4211;
+/** Of a hundred lives, those left out below and above. */
+const TAIL = 0.05;
+
 /** What a rhythm would do to her hair, as far as the model knows it. */
 export interface RhythmTryout {
   readonly id: TryoutRhythmId;
   readonly days: readonly {
     readonly day: CalendarDay;
-    /** Firmness. */
+    /** Firmness, over the lives. */
     readonly mean: number;
     readonly sd: number;
+    /** What is done that day in at least half of them. */
     readonly uses: readonly Pick<Treatment, 'kind' | 'strength'>[];
   }[];
-  /** Days that are expected outside the lane, and of these too firm. */
+  /** Days outside the comfort zone on the average, and of these too firm. */
   readonly daysOutside: number;
   readonly daysTooFirm: number;
+  /** Days outside in all but the best and the worst lives. */
+  readonly outsideRange: { readonly low: number; readonly high: number };
   /** The day from which on it is more likely too firm than not; null where that never comes. */
   readonly overloadFrom: CalendarDay | null;
   /** Broken pieces a day, at the start and at the end. */
   readonly brokenFirst: number;
   readonly brokenLast: number;
+  /** Of all the weeks, on the average of the lives. */
   readonly minutes: number;
   readonly cost: number;
   readonly uses: number;
@@ -59,80 +69,104 @@ export interface RhythmTryout {
 }
 
 /**
- * Lives a rhythm on the model of one head, whatever its rules say. What is not known of a recipe is the same on every use, so
- * the errors of its uses add up and do not average out: the fan of a rhythm that repeats one recipe is wider than the plan's.
- * @param planned the drafts of the plan that it is held against
+ * Lives a rhythm on the model of one head: what the tool says is decided anew on each free day after a stroke of the hand, a habit
+ * goes on whatever the rules say. All rhythms meet the same lives, so what differs is the rhythm.
  */
 export function tryRhythm(
   problem: PlanProblem,
   index: number,
   id: TryoutRhythmId,
-  planned: readonly PlanDraft[],
   own: readonly OwnPart[] = [],
 ): RhythmTryout | null {
   const head = problem.heads[index];
   if (!head) return null;
-  const drafts = draftsOf(problem, head, id, moving(planned), own);
-  if (!drafts) return null;
-  const count = 7 * problem.weeks;
-  const firmness = course(head, 'firmness', problem.from, drafts, count);
-  const breakage = course(head, 'breakage', problem.from, drafts, count);
-  const chances = firmness.map((level) => laneProbabilities(level, SIGNALS.firmness.lane));
-  const over = chances.findIndex(({ above }) => above > 0.5);
-  const beats = new Map([[head.head.headId, drafts]]);
-  const alone = { ...problem, heads: [{ ...head, decisions: [], trial: null }] };
+  const habit = habitOf(problem, head, id, own);
+  if (!habit) return null;
+  const lives = liveAhead(problem, index, habit, LIVES, SEED);
+  const { low, high } = head.signals.firmness.lane;
+  const isSoft = (level: number) => low !== null && level < low;
+  const isFirm = (level: number) => high !== null && level > high;
+  const ofLives = (of: (life: LivedWeeks) => number) => mean(lives.map(of));
+  const outside = lives
+    .map(({ firmness }) => firmness.filter((level) => isSoft(level) || isFirm(level)).length)
+    .sort((a, b) => a - b);
+  const days = dayRange(problem.from, 7 * problem.weeks);
+  const over = days.findIndex(
+    (_, at) => ofLives(({ firmness }) => (isFirm(firmness[at] ?? 0) ? 1 : 0)) > 0.5,
+  );
+  const broken = (of: (levels: readonly number[]) => readonly number[]) =>
+    Math.exp(ofLives(({ breakage }) => mean(of(breakage))));
   return {
     id,
-    days: firmness.map((level, at) => {
-      const day = addDays(problem.from, at);
-      return {
-        day,
-        ...level,
-        uses: drafts
-          .filter((draft) => draft.day === day)
-          .map(({ treatment: { kind, strength } }) => ({ kind, strength })),
-      };
+    days: days.map((day, at) => {
+      const levels = lives.map(({ firmness }) => firmness[at] ?? 0);
+      return { day, mean: mean(levels), sd: jStat.stdev(levels, true), uses: usualOn(lives, day) };
     }),
-    daysOutside: sum(chances.map(({ above, below }) => above + below)),
-    daysTooFirm: sum(chances.map(({ above }) => above)),
-    overloadFrom: over < 0 ? null : addDays(problem.from, over),
-    brokenFirst: Math.exp(mean(breakage.slice(0, 7).map((level) => level.mean))),
-    brokenLast: Math.exp(mean(breakage.slice(-7).map((level) => level.mean))),
-    minutes: sum(drafts.map((draft) => minutesOf(head, draft))),
-    cost: sum(drafts.map(({ treatment, batchId }) => (batchId === null ? (treatment.cost ?? 0) : 0))),
-    uses: drafts.length,
-    breaks: broken(checkBeats(alone, beats).map(({ rule }) => rule)),
+    daysOutside: mean(outside),
+    daysTooFirm: ofLives(({ firmness }) => firmness.filter(isFirm).length),
+    outsideRange: {
+      low: outside[Math.floor(TAIL * LIVES)] ?? 0,
+      high: outside[LIVES - 1 - Math.floor(TAIL * LIVES)] ?? 0,
+    },
+    overloadFrom: days[over] ?? null,
+    brokenFirst: broken((levels) => levels.slice(0, 7)),
+    brokenLast: broken((levels) => levels.slice(-7)),
+    minutes: ofLives(({ drafts }) => sum(drafts.map((draft) => minutesOf(head, draft)))),
+    cost: ofLives(({ drafts }) => sum(drafts.map(({ treatment }) => treatment.cost ?? 0))),
+    uses: ofLives(({ drafts }) => drafts.length),
+    breaks: 'drafts' in habit ? rulesBroken(problem, head, habit.drafts) : [],
   };
 }
 
-function broken(rules: readonly string[]): RhythmTryout['breaks'] {
+/** What is done on this day in at least half of the lives. */
+function usualOn(lives: readonly LivedWeeks[], day: CalendarDay): Pick<Treatment, 'kind' | 'strength'>[] {
+  const times = new Map<string, { treatment: Treatment; count: number }>();
+  for (const { drafts } of lives)
+    for (const { treatment } of drafts.filter((draft) => draft.day === day)) {
+      const known = times.get(treatment.recipeId);
+      times.set(treatment.recipeId, { treatment, count: (known?.count ?? 0) + 1 });
+    }
+  return [...times.values()]
+    .filter(({ count }) => 2 * count >= lives.length)
+    .map(({ treatment: { kind, strength } }) => ({ kind, strength }));
+}
+
+/** Rules that a habit would break, and how often. */
+function rulesBroken(
+  problem: PlanProblem,
+  head: HeadProblem,
+  drafts: readonly PlanDraft[],
+): RhythmTryout['breaks'] {
+  const alone = { ...problem, heads: [{ ...head, decisions: [], trial: null }] };
   const times = new Map<string, number>();
-  for (const rule of rules) times.set(rule, (times.get(rule) ?? 0) + 1);
+  for (const { rule } of checkBeats(alone, new Map([[head.head.headId, drafts]])))
+    times.set(rule, (times.get(rule) ?? 0) + 1);
   return [...times].flatMap(([rule, count]) => {
     const label = Object.values(PLAN_RULES).find(({ id }) => id === rule)?.label ?? FIXED_RULES[rule]?.label;
     return label ? [{ label, times: count }] : [];
   });
 }
 
-function draftsOf(
+function habitOf(
   problem: PlanProblem,
   head: HeadProblem,
   id: TryoutRhythmId,
-  planned: readonly PlanDraft[],
   own: readonly OwnPart[],
-): PlanDraft[] | null {
+): Habit | null {
   const masks = head.treatments.filter(
     ({ uses, recipeId }) => uses.includes('mask') && recipeId !== PLAIN_WASH_ID,
   );
   const strongest = (is: (treatment: Treatment) => boolean) =>
     masks.filter(is).sort((a, b) => b.strength - a.strength)[0];
   const weekly = (treatment: Treatment | undefined) =>
-    treatment ? everyWeek(problem, head, treatment) : null;
+    treatment ? { drafts: everyWeek(problem, head, treatment) } : null;
   switch (id) {
     case 'plan':
-      return [...planned];
-    case 'without-pre-poos':
-      return planned.filter(({ slot }) => slot !== 'pre-poo');
+      return { checksEvery: 1 };
+    case 'weekly-check':
+      return { checksEvery: 7 };
+    case 'no-check':
+      return { checksEvery: null };
     case 'strong-weekly':
       return weekly(strongest(({ kind }) => kind === 'protein'));
     case 'light-weekly':
@@ -140,18 +174,21 @@ function draftsOf(
     case 'moisture-only':
       return weekly(strongest(({ kind }) => kind === 'moisture'));
     case 'nothing':
-      return [];
+      return { drafts: [] };
     case 'own':
-      return own.flatMap(({ recipeId, everyDays }) => {
-        const treatment = masks.find((known) => known.recipeId === recipeId);
-        const count = Math.ceil((7 * problem.weeks) / Math.max(1, everyDays));
-        return treatment
-          ? Array.from({ length: count }, (_, turn) =>
-              use(treatment, addDays(problem.from, turn * everyDays)),
-            )
-          : [];
-      });
+      return { drafts: own.flatMap((part) => ownUses(problem, masks, part)) };
   }
+}
+
+function ownUses(
+  { from, weeks }: PlanProblem,
+  masks: readonly Treatment[],
+  { recipeId, everyDays }: OwnPart,
+): PlanDraft[] {
+  const treatment = masks.find((known) => known.recipeId === recipeId);
+  if (!treatment) return [];
+  const count = Math.ceil((7 * weeks) / Math.max(1, everyDays));
+  return Array.from({ length: count }, (_, turn) => use(treatment, addDays(from, turn * everyDays)));
 }
 
 /** On the freest day of each week. */
@@ -165,29 +202,3 @@ function everyWeek(problem: PlanProblem, head: HeadProblem, treatment: Treatment
 }
 
 const use = (treatment: Treatment, day: CalendarDay) => draftOf(day, treatment, 'main');
-
-/** A signal day by day, with the errors of one recipe's uses added before they are squared. */
-function course(
-  head: HeadProblem,
-  signal: SignalId,
-  from: CalendarDay,
-  drafts: readonly PlanDraft[],
-  days: number,
-): { mean: number; sd: number }[] {
-  const { retentionPerDay: kept } = head.signals[signal];
-  const recipes = [...new Set(drafts.map(({ treatment }) => treatment))];
-  const weights = recipes.map(() => 0);
-  return baseOf(head, signal, from, days).map((level, at) => {
-    recipes.forEach((treatment, index) => {
-      const used = drafts.filter(
-        (draft) => draft.treatment === treatment && daysBetween(from, draft.day) === at,
-      );
-      weights[index] = kept * (weights[index] ?? 0) + used.length;
-    });
-    const shift = sum(recipes.map(({ effect }, index) => (weights[index] ?? 0) * effect[signal].mean));
-    const variance = sum(
-      recipes.map(({ effect }, index) => ((weights[index] ?? 0) * effect[signal].sd) ** 2),
-    );
-    return { mean: level.mean + shift, sd: Math.sqrt(level.sd ** 2 + variance) };
-  });
-}

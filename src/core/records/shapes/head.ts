@@ -91,6 +91,10 @@ export const headSchema = recordBaseSchema.extend({
   /** What this head reacts to; a recipe that holds it is stopped. */
   allergies: z.array(z.enum(ALLERGIES)).max(ALLERGIES.length),
   proteinSensitive: z.boolean(),
+  /** Where she begins to find it too soft and too firm, on the scale of firmness; as it is usual where it is not there. */
+  comfort: z
+    .strictObject({ low: z.number().min(-1.2).max(-0.1), high: z.number().min(0.1).max(1.2) })
+    .optional(),
   ageBand: z.enum(AGE_BANDS),
   /** Where it is not the same everywhere; null where `lengthCm` is as good. */
   lengthsCm: z.strictObject({
