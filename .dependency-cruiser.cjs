@@ -10,7 +10,8 @@ const WINGS = {
   hair: ['checks', 'history', 'state', 'estimation', 'trials', 'evidence'],
   plan: ['agenda', 'washday', 'planning', 'scheduling', 'question'],
   files: ['calendar', 'sharing', 'tables'],
-  lab: ['testing', 'simulation', 'calibration'],
+  vision: ['pictures', 'labels', 'hairs', 'words'],
+  lab: ['testing', 'simulation', 'calibration', 'rendering'],
 };
 const MOST_ROOMS = 6;
 

@@ -4,7 +4,17 @@ const prettier = require('eslint-config-prettier');
 const lingui = require('eslint-plugin-lingui');
 
 module.exports = defineConfig([
-  { ignores: ['dist/**', '.expo/**', '.cache/**', 'node_modules/**', 'docs/**', 'data/languages/**'] },
+  {
+    ignores: [
+      'dist/**',
+      '.expo/**',
+      '.cache/**',
+      'node_modules/**',
+      'public/vision/**',
+      'docs/**',
+      'data/languages/**',
+    ],
+  },
   expo,
   prettier,
   {

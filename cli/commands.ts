@@ -40,6 +40,7 @@ export interface CommandOptions {
   readonly ics?: boolean | undefined;
   readonly grams?: string | undefined;
   readonly 'no-scale'?: boolean | undefined;
+  readonly image?: string | undefined;
 }
 
 /** The day in the zone of the machine; passed in, so that a test can choose it. */
@@ -66,7 +67,7 @@ function dayFrom(option: string, text: string): CalendarDay {
 }
 
 /** Figures for people and scripts: what lies beyond three decimals is noise. */
-function shortNumbers(value: unknown): unknown {
+export function shortNumbers(value: unknown): unknown {
   if (typeof value === 'number') return rounded(value, 3);
   if (Array.isArray(value)) return value.map(shortNumbers);
   if (value !== null && typeof value === 'object') {

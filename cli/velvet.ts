@@ -21,6 +21,8 @@ const USAGE = `velvet: the core of Velvet Rhythm from a terminal
   velvet today --data backup.json [--on YYYY-MM-DD] [--head ID]    what to do on that day
   velvet plan  --data backup.json [--from YYYY-MM-DD] [--weeks 1…12] [--head ID] [--ics]
   velvet demo  [--on YYYY-MM-DD]     the demo data as a backup file
+  velvet label --image FILE          the names on a photo of an ingredient list
+  velvet hairs --image FILE          hairs on a sheet beside a bank card: counted and measured
 
 Prints JSON; with --ics a calendar file. Exit code 0; or 2, with one line on stderr, for input that cannot be used.`;
 
@@ -31,6 +33,9 @@ const COMMANDS: Record<string, (options: CommandOptions, clock: Clock) => unknow
   today: todayCommand,
   plan: planCommand,
   demo: demoCommand,
+  // Image library and reader of letters are large: only who has a picture loads them.
+  label: async (options) => (await import('./pictures')).labelCommand(options),
+  hairs: async (options) => (await import('./pictures')).hairsCommand(options),
 };
 
 const CLOCK: Clock = {
@@ -53,6 +58,7 @@ function optionsOf(args: string[]): CommandOptions {
         ics: { type: 'boolean' },
         grams: text,
         'no-scale': { type: 'boolean' },
+        image: text,
       },
     }).values;
   } catch (error) {

@@ -4,6 +4,8 @@ import path from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
 const LEAST_BYTES = 1024;
+/** Beyond this the best packing takes longer than it saves. */
+const LARGE_BYTES = 2e6;
 const TEXT = /\.(js|css|html|svg|json|webmanifest|wasm)$/;
 
 for (const entry of readdirSync('dist', { recursive: true })) {
@@ -12,7 +14,9 @@ for (const entry of readdirSync('dist', { recursive: true })) {
   const content = readFileSync(file);
   writeFileSync(
     `${file}.br`,
-    brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 10 } }),
+    brotliCompressSync(content, {
+      params: { [constants.BROTLI_PARAM_QUALITY]: content.length > LARGE_BYTES ? 6 : 10 },
+    }),
   );
   writeFileSync(`${file}.gz`, gzipSync(content, { level: 9 }));
 }

@@ -4,6 +4,15 @@ import { generateSW } from 'workbox-build';
 const { count, size, warnings } = await generateSW({
   globDirectory: 'dist',
   globPatterns: ['**/*.{html,js,css,woff2,svg,png,wasm,webmanifest}'],
+  // What sees pictures is large, and fetched with the first one; from then on it is kept.
+  globIgnores: ['vision/**'],
+  runtimeCaching: [
+    {
+      urlPattern: /\/vision\//,
+      handler: 'CacheFirst',
+      options: { cacheName: 'vision', cacheableResponse: { statuses: [200] } },
+    },
+  ],
   swDest: 'dist/sw.js',
   // What the names carry a hash of never changes.
   dontCacheBustURLsMatching: /^_expo\/static\//,

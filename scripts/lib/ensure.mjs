@@ -87,6 +87,7 @@ const BUILD_INPUTS = [
   'package-lock.json',
   'scripts/metro',
   'scripts/copyAssets.mjs',
+  'scripts/lib/imageLibrary.mjs',
   'scripts/notices.mjs',
   'scripts/packBuild.mjs',
   'scripts/serviceWorker.mjs',

@@ -3,6 +3,7 @@ import type { StoredRecord } from '@/core/records/shapes';
 import { clientOf } from './clientOf';
 import type { ClockApi } from './clock';
 import type { EstimatorApi, TextQuestion } from './estimating';
+import type { VisionApi } from './seeing';
 import type { SolverApi } from './solving';
 
 /**
@@ -80,6 +81,14 @@ const clock = clientOf<ClockApi>(
   async () => (await import('./clock')).clockApi,
   null,
 );
+
+/** Pictures are seen in a worker or not at all: the page would stand still for seconds. */
+const vision = clientOf<VisionApi>(
+  () => new Worker(new URL('./vision.worker', import.meta.url)),
+  () => Promise.reject(new Error('No worker can start here.')),
+  LIMIT_SECONDS.short,
+);
+export const askVision = vision.ask;
 
 /** Resolves after so many milliseconds, to the second even while the page is hidden. */
 export const ringAfter = (milliseconds: number): Promise<void> => clock.ask('after', milliseconds);

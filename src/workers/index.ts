@@ -4,10 +4,12 @@ export {
   askEstimator,
   askScheduler,
   askSolver,
+  askVision,
   ringAfter,
   stopScheduler,
   warmWorkers,
   type LarderContents,
 } from './client';
 export type { ChangedVerdict } from './estimating';
+export type { SeenSheet } from './seeing';
 export type { PlanNews } from './solving';

@@ -10,6 +10,7 @@ import { allergyOptions } from '../shared/allergyOptions';
 import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
+import { LabelPhoto } from './LabelPhoto';
 import {
   fatKindOptions,
   FIGURES,
@@ -25,7 +26,7 @@ export function OwnIngredientScreen() {
   const { label } = useLocalSearchParams<{ label?: string }>();
   const add = useAddRecords();
   const stamped = (draft: OwnDraft) => ownFromDraft(draft, newStamp());
-  const { control, handleSubmit, formState } = useForm<OwnDraft>({
+  const { control, handleSubmit, formState, setValue } = useForm<OwnDraft>({
     defaultValues: label === undefined ? NEW_OWN : { ...NEW_OWN, label },
     resolver: resolverOf(stamped),
   });
@@ -59,6 +60,9 @@ export function OwnIngredientScreen() {
           { value: 'figures', label: t`its figures` },
         ]}
       />
+      {draft.by === 'label' ? (
+        <LabelPhoto onNames={(list) => setValue('label', list, { shouldValidate: true })} />
+      ) : null}
       {draft.by === 'label' ? (
         <FormField
           control={control}

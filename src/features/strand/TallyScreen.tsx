@@ -18,6 +18,7 @@ import { daysSinceDetangle } from '../shared/daysSinceDetangle';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { FlowScreen, withHead } from './FlowScreen';
+import { HairPhoto, type PhotoCount } from './HairPhoto';
 
 /** Two pads for wet hands: every tap is a hair, and every tap is kept at once. */
 export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head }) {
@@ -30,6 +31,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
   const [none, setNone] = useState(false);
   const [ball, setBall] = useState<ShedBall | null>(null);
   const [isBall, setIsBall] = useState(false);
+  const [photo, setPhoto] = useState<PhotoCount | null>(null);
   const sections = sectionsOf(taps);
   const totals = tallyTotals({ sections });
   const tap = (what: Tap) => {
@@ -47,7 +49,11 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
       flow="tally"
       headline={t`Tap for each hair`}
       reason={t`From the ends upward. It keeps count through a locked screen.`}
-      measured={measuredOf(taps.length > 0 || none ? { sections, days } : null, ball, days)}
+      measured={measuredOf(
+        tallyOf(sections, { isTapped: taps.length > 0, isNone: none, photo, days }),
+        ball,
+        days,
+      )}
       saveLabel={t`Detangled: save the count`}
       onSaved={() => dispatch(underwayEnded({ headId: head.headId, part: 'taps' }))}
     >
@@ -94,6 +100,7 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
           testID="show-balls"
         />
       </View>
+      <PhotoPart photo={photo} onTaken={setPhoto} />
       {isBall ? (
         <FieldGroup label={t`Shed hair, rolled into a ball`}>
           <BallChoice value={ball} onChange={setBall} />
@@ -144,6 +151,59 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
     </FlowScreen>
   );
 });
+
+interface PhotoPartProps {
+  readonly photo: PhotoCount | null;
+  readonly onTaken: (count: PhotoCount) => void;
+}
+
+/** Counting by a picture, behind a button. */
+function PhotoPart({ photo, onTaken }: PhotoPartProps) {
+  const [isOpen, setIsOpen] = useState(false);
+  return (
+    <>
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label={isOpen ? t`Hide the photo` : t`Count them from a photo`}
+          expanded={isOpen}
+          onPress={() => setIsOpen(!isOpen)}
+          testID="show-photo"
+        />
+      </View>
+      {photo ? (
+        <Small
+          live
+          className="text-ink"
+        >{t`${{ broken: photo.broken }} broken and ${{ shed: photo.shed }} shed from the photo, beside what you tap.`}</Small>
+      ) : null}
+      {isOpen ? (
+        <HairPhoto
+          onTaken={(count) => {
+            onTaken(count);
+            setIsOpen(false);
+          }}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** What was tapped, with what a photo gave as a section of its own. */
+function tallyOf(
+  sections: Tally['sections'],
+  counted: {
+    readonly isTapped: boolean;
+    readonly isNone: boolean;
+    readonly photo: PhotoCount | null;
+    readonly days: number;
+  },
+): Tally | null {
+  const { isTapped, isNone, photo, days } = counted;
+  if (!photo) return isTapped || isNone ? { sections, days } : null;
+  const { broken, shed, doubt } = photo;
+  return { sections: [{ broken, shed }, ...(isTapped ? sections : [])], days, doubt };
+}
 
 /** A count, the size of a ball, or both. */
 function measuredOf(tally: Tally | null, ball: ShedBall | null, days: number): Partial<Measured> | null {

@@ -1,17 +1,16 @@
 import { t } from '@lingui/core/macro';
 import { ImageManipulator, SaveFormat } from 'expo-image-manipulator';
-import { launchImageLibraryAsync } from 'expo-image-picker';
 import { failed, ok, type Result } from '@/core/base/measures';
 import { PHOTO_LIMITS, type Photo } from '@/core/records/shapes';
+import { choosePicture } from '../shared/choosePicture';
 
 type Picture = Pick<Photo, 'jpeg' | 'widthPx' | 'heightPx'>;
 
 /** Lets her choose or take a picture and makes it small. @returns null when she chose none */
 export async function smallPicture(): Promise<Result<Picture> | null> {
   try {
-    const chosen = await launchImageLibraryAsync({ mediaTypes: ['images'] });
-    const asset = chosen.assets?.[0];
-    if (chosen.canceled || !asset) return null;
+    const asset = await choosePicture();
+    if (!asset) return null;
     const { width, height } = asset;
     const scale = Math.min(1, PHOTO_LIMITS.longSidePx / Math.max(width, height));
     const size = {

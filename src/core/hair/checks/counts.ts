@@ -38,18 +38,20 @@ export function logRate(count: number, days: number): { readonly mean: number; r
 export interface Count {
   readonly pieces: number;
   readonly days: number;
+  /** Variance of its logarithm, beside what counts scatter anyway. */
+  readonly extra?: number;
 }
 
 /**
  * Log-likelihood of a rate, for counts that vary more than Poisson counts do: the rate of one detangle is the head's rate
- * times a gamma variable of mean 1 and variance `overdispersion`, which makes the count negative binomial.
+ * times a gamma variable of mean 1 and variance `usual + extra`, which makes the count negative binomial.
  * @returns a function of the logarithm of pieces a day
  */
 export function countLogLikelihood(
-  { pieces, days }: Count,
-  overdispersion: number,
+  { pieces, days, extra = 0 }: Count,
+  usual: number,
 ): (logRate: number) => number {
-  const shape = 1 / overdispersion;
+  const shape = 1 / (usual + extra);
   const constant =
     logGamma(pieces + shape) -
     logGamma(shape) -

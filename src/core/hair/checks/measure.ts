@@ -31,15 +31,15 @@ export interface Measurement {
 /** Broken pieces as a measurement of the logarithm of pieces a day. */
 function tallyMeasurement(tally: Tally): Measurement {
   const { broken } = tallyTotals(tally);
-  const { days } = tally;
+  const { days, doubt = 0 } = tally;
   const rate = logRate(broken, days);
   return {
     signal: 'breakage',
     test: 'tally',
     value: rate.mean,
-    sd: Math.sqrt(rate.variance + TALLY.overdispersion),
+    sd: Math.sqrt(rate.variance + TALLY.overdispersion + doubt ** 2),
     why: t`${plural(broken, { one: '# broken piece', other: '# broken pieces' })} in ${plural(days, { one: '# day', other: '# days' })}`,
-    count: { pieces: broken, days },
+    count: { pieces: broken, days, ...(doubt > 0 ? { extra: doubt ** 2 } : {}) },
   };
 }
 

@@ -33,6 +33,8 @@ export interface ReadingDraft {
   readonly days: string;
   /** Sections of the count that is being corrected; they stay while its totals do. */
   readonly sections: Tally['sections'] | null;
+  /** Of a count that a picture gave. */
+  readonly doubt?: number;
   readonly mistSeconds: string;
   readonly dryMinutes: string;
   readonly slide: PorosityTests['slide'];
@@ -179,12 +181,17 @@ export function readingFromDraft(
   return { ok: false, problems: first ? [first, ...rest] : made.problems };
 }
 
-function tallyOf({ broken, shed, days, sections }: ReadingDraft): Tally | null {
+function tallyOf({ broken, shed, days, sections, doubt }: ReadingDraft): Tally | null {
   if (isBlank(broken) && isBlank(shed)) return null;
   const totals = { broken: numberOrNull(broken) ?? 0, shed: numberOrNull(shed) ?? 0 };
   const kept = sections && tallyTotals({ sections });
   const isSame = kept?.broken === totals.broken && kept.shed === totals.shed;
-  return { sections: isSame && sections ? sections : [totals], days: numberIn(days) };
+  return {
+    sections: isSame && sections ? sections : [totals],
+    days: numberIn(days),
+    // What she counted anew is no picture's any more.
+    ...(isSame && doubt !== undefined ? { doubt } : {}),
+  };
 }
 
 const FIELD_OF_PART: Record<string, string> = {
@@ -261,6 +268,7 @@ function draftFromTally(tally: Tally): Partial<ReadingDraft> {
     shed: String(shed),
     days: String(tally.days),
     sections: tally.sections,
+    ...(tally.doubt === undefined ? {} : { doubt: tally.doubt }),
   };
 }
 

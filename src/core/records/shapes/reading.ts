@@ -97,6 +97,8 @@ export const tallySchema = z.strictObject({
       error: () =>
         t`More than ${plural({ days: LIMIT.days }, { one: '# day', other: '# days' })} says little about today.`,
     }),
+  /** Of a count that a picture gave: one error of its logarithm, beside what counts scatter anyway. */
+  doubt: z.number().min(0).max(1).optional(),
 });
 export type Tally = z.infer<typeof tallySchema>;
 

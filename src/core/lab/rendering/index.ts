@@ -1,0 +1,3 @@
+export { labelPicture } from './labelPicture';
+export { canvasOf, pngOf } from './raster';
+export { sheetPicture } from './sheetPicture';

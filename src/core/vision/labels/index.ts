@@ -1,0 +1,3 @@
+export { wordsOfPage, type ReadPage } from './page';
+export { readLabel, type LabelTrouble, type ReadLabel, type Recognise } from './readLabel';
+export { type FoundName, type NameFate, type ReadWord } from './readNames';

@@ -1,0 +1,1 @@
+export { labelTroubleWords, sheetTroubleWords } from './troubleWords';

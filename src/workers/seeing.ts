@@ -1,0 +1,101 @@
+import { createWorker, OEM, PSM, type Worker as LettersWorker } from 'tesseract.js';
+import { measureHairs, type MeasuredSheet } from '@/core/vision/hairs';
+import { readLabel, wordsOfPage, type ReadLabel, type Recognise } from '@/core/vision/labels';
+import type { Cv, Gray, Picture, Point } from '@/core/vision/pictures';
+
+/** Where image library, reader of letters and its language lie: fetched when the first picture comes, and kept by the browser. */
+const PLACE = '/vision/';
+const at = (file: string) => new URL(`${PLACE}${file}`, globalThis.location.origin).href;
+
+/** Longer sides are made smaller when a picture is opened, pixels. */
+const LONGEST = 3000;
+
+declare const importScripts: (...scripts: string[]) => void;
+
+let libraryLoading: Promise<{ readonly cv: Cv }> | undefined;
+
+/** The image library is a thenable of its own making: it is handed on in a box, for whoever awaits it waits for ever. */
+function library(): Promise<{ readonly cv: Cv }> {
+  libraryLoading ??= new Promise((resolve) => {
+    importScripts(at('opencv.js'));
+    const { cv } = globalThis as unknown as { cv: Cv };
+    if ('Mat' in cv) resolve({ cv });
+    else Object.assign(cv, { onRuntimeInitialized: () => resolve({ cv }) });
+  });
+  libraryLoading.catch(() => (libraryLoading = undefined));
+  return libraryLoading;
+}
+
+let lettersLoading: Promise<LettersWorker> | undefined;
+
+function letters(): Promise<LettersWorker> {
+  lettersLoading ??= startLetters();
+  lettersLoading.catch(() => (lettersLoading = undefined));
+  return lettersLoading;
+}
+
+async function startLetters(): Promise<LettersWorker> {
+  const worker = await createWorker('eng', OEM.LSTM_ONLY, {
+    workerPath: at('letters.worker.js'),
+    corePath: at('letters.core.js'),
+    langPath: at('').replace(/\/$/, ''),
+    workerBlobURL: false,
+    cacheMethod: 'none',
+    gzip: true,
+  });
+  await worker.setParameters({ tessedit_pageseg_mode: PSM.SINGLE_BLOCK, user_defined_dpi: '300' });
+  return worker;
+}
+
+const recognise: Recognise = async (sheet) =>
+  wordsOfPage((await (await letters()).recognize(canvasOf(sheet), {}, { blocks: true })).data);
+
+function canvasOf({ width, height, data }: Gray): OffscreenCanvas {
+  const canvas = new OffscreenCanvas(width, height);
+  const pixels = new ImageData(width, height);
+  data.forEach((value, place) => pixels.data.set([value, value, value, 255], 4 * place));
+  canvas.getContext('2d')?.putImageData(pixels, 0, 0);
+  return canvas;
+}
+
+/** The pixels of a file, upright, and how much smaller they are than its own. */
+async function pictureOf(file: Blob): Promise<{ readonly picture: Picture; readonly scale: number }> {
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
+  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
+  const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
+  const context = new OffscreenCanvas(width, height).getContext('2d');
+  if (!context) throw new Error('No canvas in this worker.');
+  context.drawImage(bitmap, 0, 0, width, height);
+  bitmap.close();
+  return { picture: { width, height, data: context.getImageData(0, 0, width, height).data }, scale };
+}
+
+/** A picture's places as shares of its width and height, so that whoever shows it needs not know its size. */
+export type Share = Point;
+
+export interface SeenSheet extends Omit<MeasuredSheet, 'card'> {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Whatever is seen on pictures. Nothing of it leaves the device. */
+export const visionApi = {
+  /** @param corners of the list as shares of the picture, from the upper left with the clock; null for all of it */
+  label: async (file: Blob, corners: readonly [Share, Share, Share, Share] | null): Promise<ReadLabel> => {
+    const [{ picture }, { cv }] = await Promise.all([pictureOf(file), library()]);
+    const onPicture = ({ x, y }: Share): Point => ({ x: x * picture.width, y: y * picture.height });
+    return readLabel(
+      cv,
+      recognise,
+      picture,
+      corners && [onPicture(corners[0]), onPicture(corners[1]), onPicture(corners[2]), onPicture(corners[3])],
+    );
+  },
+  hairs: async (file: Blob): Promise<SeenSheet> => {
+    const [{ picture }, { cv }] = await Promise.all([pictureOf(file), library()]);
+    const { card: _, ...sheet } = measureHairs(cv, picture);
+    return { ...sheet, width: picture.width, height: picture.height };
+  },
+};
+
+export type VisionApi = typeof visionApi;

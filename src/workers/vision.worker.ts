@@ -1,0 +1,4 @@
+import { answers } from './answers';
+import { visionApi } from './seeing';
+
+answers(visionApi);
