@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { valueOf } from '../src/core/lab/testing';
@@ -85,6 +85,7 @@ describe('a recipe', () => {
     const browser = await phone();
     await browser.opensDemo('/bench/kefir-mango');
     await browser.pressId('pass-on');
+    await browser.pressId('pass-file');
     await browser.waits(async () =>
       readdirSync(browser.downloads).some((each) => each === 'kefir-mango.json'),
     );
@@ -93,5 +94,20 @@ describe('a recipe', () => {
     await browser.sees('1. Blend a quarter of a small mango');
     expect(await browser.printedSheets()).toBe(1);
     expect(await browser.onPaperAt(30, 3)).toContain('Kefir');
+  });
+
+  it('goes to other programs, and comes from them as a telling', async () => {
+    const browser = await phone();
+    await browser.opensDemo('/bench/kefir-mango');
+    await browser.pressId('pass-on');
+    await browser.pressId('pass-jsonld');
+    const file = path.join(browser.downloads, 'kefir-mango.jsonld');
+    await browser.waits(async () => existsSync(file));
+    await browser.goto('/heads/keeping');
+    await (await browser.byTestId('backup-file')).sendKeys(file);
+    await browser.sees('kefir-mango.jsonld: a recipe in words.');
+    await browser.pressId('tell-file');
+    await browser.sees(/Protein|Moisture|Balanced/);
+    await browser.sees(/mango/i);
   });
 });

@@ -315,6 +315,7 @@ describe('pictures', () => {
       image,
     );
     expect(size).toEqual([480, 640]);
+    await browser.sees('A picture in 1 month of the last twelve.');
     await browser.press(`Take back the picture of ${formatDay(testToday(), 'd MMM yyyy')}`);
     await browser.sees('0 of 60 pictures');
     await browser.sees('is taken back');

@@ -1,14 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { writeRecipes } from '@/core/files/sharing';
-import { ofKind, type RecipeVersion } from '@/core/records/shapes';
+import type { RecipeVersion } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Body, Button } from '@/ui';
-import { fileNameOf, saveTextFile } from '../shared/browserFiles';
 import { withdrawing } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useLarder } from '../shared/useLarder';
+import { PassOn } from './PassOn';
 
 /** What can be done with a recipe that is saved. */
 export function SavedActions({ recipe }: { recipe: RecipeVersion }) {
@@ -24,12 +23,6 @@ export function SavedActions({ recipe }: { recipe: RecipeVersion }) {
     );
     router.navigate('/bench');
   };
-  const passOn = () =>
-    saveTextFile(
-      `${fileNameOf(name)}.json`,
-      writeRecipes(larder, [recipeId], ofKind(records, 'ingredient'), new Date().toISOString()),
-      'application/json',
-    );
   const [twin] = larder.twinsOf(recipe);
   return (
     <View className="flex-row flex-wrap gap-3">
@@ -66,12 +59,7 @@ export function SavedActions({ recipe }: { recipe: RecipeVersion }) {
         onPress={() => router.push({ pathname: '/bench/card/[recipeId]', params: { recipeId } })}
         testID="recipe-card"
       />
-      <Button
-        label={t`Pass it on`}
-        hint={t`A file of ${name} for a friend`}
-        onPress={passOn}
-        testID="pass-on"
-      />
+      <PassOn recipe={recipe} />
       <Button
         tone="quiet"
         label={t`Take it out`}

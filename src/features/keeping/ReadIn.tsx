@@ -1,4 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
+import { router } from 'expo-router';
 import { useMemo, useRef, useState, type ChangeEvent } from 'react';
 import { View } from 'react-native';
 import { listed } from '@/core/base/language';
@@ -16,6 +17,7 @@ import { useHead } from '../shared/useHead';
 import { useToday } from '../shared/useToday';
 import { incomingOf, type Incoming } from './incoming';
 import { kindCounts } from './kindWords';
+import { useOpenedFile } from './useOpenedFile';
 
 type OpenedFile =
   | { readonly step: 'idle' }
@@ -38,7 +40,9 @@ export function ReadIn() {
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0];
     event.target.value = '';
-    if (!file) return;
+    if (file) await open(file);
+  };
+  const open = async (file: File) => {
     setState({ step: 'busy' });
     const incoming = await file
       .text()
@@ -61,6 +65,7 @@ export function ReadIn() {
         : { step: 'refused', messages: incoming.problems.map(({ message }) => message) },
     );
   };
+  useOpenedFile((file) => void open(file));
   const take = (taken: readonly StoredRecord[], said: string) => {
     add(taken, said, 'elsewhere');
     setState({ step: 'done', said });
@@ -87,13 +92,13 @@ export function ReadIn() {
   return (
     <View className="gap-3">
       <Heading level={2}>{t`In`}</Heading>
-      <Small>{t`A backup, a head or recipes from somebody else, or a table of readings or treatments.`}</Small>
+      <Small>{t`A backup, a head or recipes from somebody else, a recipe of another program, or a table of readings or treatments.`}</Small>
       <View className="flex-row flex-wrap gap-3">
         <Button label={t`Read a file`} onPress={() => input.current?.click()} />
         <input
           ref={input}
           type="file"
-          accept=".json,.csv,application/json,text/csv"
+          accept=".json,.jsonld,.csv,.txt,application/json,application/ld+json,text/csv,text/plain"
           hidden
           aria-hidden
           tabIndex={-1}
@@ -164,6 +169,21 @@ function Preview(props: PreviewProps) {
         </>
       );
     }
+    case 'recipe-text':
+      return (
+        <>
+          <Body>{t`${fileName}: a recipe in words.`}</Body>
+          <View className="flex-row flex-wrap gap-3">
+            <Button
+              tone="main"
+              label={t`Read it as a recipe`}
+              onPress={() => router.push({ pathname: '/bench/new', params: { text: incoming.text } })}
+              testID="tell-file"
+            />
+            <Button label={t`Leave it`} onPress={onLeave} />
+          </View>
+        </>
+      );
     default: {
       const { records, added, corrected, same, unknown } = incoming.table;
       return (

@@ -24,6 +24,7 @@ import { useTakeBack } from '../shared/useTakeBack';
 import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
 import { HowToFold, HowToSide } from './howto/HowToPane';
+import { MonthStreak, ThenNow } from './ThenNow';
 
 const MEGABYTE = 1_000_000;
 
@@ -102,6 +103,10 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
             <Picture photo={first} head={head} />
             {last && last !== first ? <Picture photo={last} head={head} /> : null}
           </View>
+          {last && last !== first ? (
+            <ThenNow then={first} now={last} what={`${head.name}, ${placeLabels()[place].toLowerCase()}`} />
+          ) : null}
+          <MonthStreak photos={here} today={today} />
           {here.length > 2 ? <Small>{t`${{ count: here.length - 2 }} more between them.`}</Small> : null}
           {last === first ? <Body>{t`Line the next one up with this.`}</Body> : null}
         </>

@@ -1,4 +1,5 @@
 export { recordsOfHead } from './headExport';
+export { recipeJsonLd, recipeText, textOfJsonLd } from './recipeWords';
 export {
   readRecipes,
   recipeFileSchema,

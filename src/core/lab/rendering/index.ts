@@ -1,3 +1,3 @@
 export { labelPicture } from './labelPicture';
-export { canvasOf, pngOf } from './raster';
+export { pngOf } from './raster';
 export { sheetPicture } from './sheetPicture';

@@ -1,5 +1,5 @@
 import { clamp, sum } from '../../base/measures';
-import { distance, grayOf, type Cv, type Gray, type Picture, type Point } from '../pictures';
+import { distance, grayOf, type Cv, type Picture, type Point } from '../pictures';
 import { findCard, onSheet, type Corners } from './card';
 import { ridgesOf, type Ridges } from './ridges';
 import { thin } from './skeleton';
@@ -106,7 +106,7 @@ const lengthOf = (line: readonly Point[]) =>
   sum(line.slice(1).map((point, at) => distance(line[at] as Point, point)));
 
 /** An end is a root where so much more darkness lies around it than around a plain end. */
-const ROOT_FACTOR = 1.9;
+const ROOT_FACTOR = 1.14;
 const ROOT_RADIUS = 5;
 
 /** Whether the darkness around one of its ends is more than that of a line which stops there. */
@@ -119,7 +119,7 @@ function hasRoot(ridges: Ridges, { line, freeEnds }: Strand): boolean {
     const middle = usual[Math.floor(usual.length / 2)] ?? 0;
     // The thinning ends inside a root: its middle is near the end of the line.
     const atEnd = Math.max(...from.slice(0, 4).map((point) => darknessAround(ridges, point)));
-    return atEnd > ROOT_FACTOR * middle * 0.6;
+    return atEnd > ROOT_FACTOR * middle;
   });
 }
 
@@ -148,5 +148,3 @@ function sorted(hairs: readonly Omit<MeasuredHair, 'kind'>[]): MeasuredHair[] {
     kind: hair.hasRoot || hair.lengthMm >= FULL_SHARE * full ? 'shed' : 'broken',
   }));
 }
-
-export type { Gray };
