@@ -4,8 +4,9 @@ import { Image, View } from 'react-native';
 import type { FoundName, ReadLabel } from '@/core/vision/labels';
 import type { Point } from '@/core/vision/pictures';
 import { labelTroubleWords } from '@/core/vision/words';
-import { Body, Button, Choice, Heading, Small, Strong } from '@/ui';
+import { Button, Choice, Heading, Small, Strong } from '@/ui';
 import { askVision } from '@/workers';
+import { PictureSeen } from '../shared/PictureSeen';
 import { useSeen, type ChosenPicture } from '../shared/useSeen';
 import { CornersOver, WHOLE, type FourCorners } from './CornersOver';
 
@@ -14,30 +15,20 @@ export function LabelPhoto({ onNames }: { onNames: (list: string) => void }) {
   const { seen, choose, lookAgain } = useSeen<ReadLabel>((file) => askVision('label', file, null));
   return (
     <View className="gap-3">
-      <View className="items-start">
-        <Button
-          label={seen.step === 'none' ? t`Read it from a photo` : t`Another photo`}
-          hint={t`The picture stays on this device`}
-          disabled={seen.step === 'looking'}
-          onPress={() => void choose()}
-          testID="label-photo"
-        />
-      </View>
-      {seen.step === 'looking' ? (
-        <View role="status">
-          <Small>{t`Reading the letters. Some seconds.`}</Small>
-        </View>
-      ) : null}
-      {seen.step === 'failed' ? <Body>{seen.text}</Body> : null}
-      {seen.step === 'seen' ? (
-        <SeenLabel
-          key={seen.picture.uri}
-          picture={seen.picture}
-          found={seen.found}
-          onNames={onNames}
-          onCorners={(corners) => void lookAgain((file) => askVision('label', file, corners))}
-        />
-      ) : null}
+      <PictureSeen
+        {...{ seen, choose }}
+        label={t`Read it from a photo`}
+        looking={t`Reading the letters. Some seconds.`}
+        testID="label-photo"
+      >
+        {(picture, found) => (
+          <SeenLabel
+            key={picture.uri}
+            {...{ picture, found, onNames }}
+            onCorners={(corners) => void lookAgain((file) => askVision('label', file, corners))}
+          />
+        )}
+      </PictureSeen>
     </View>
   );
 }

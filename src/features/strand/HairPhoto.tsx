@@ -15,6 +15,7 @@ import {
 import { sheetTroubleWords } from '@/core/vision/words';
 import { Body, Button, Chip, Heading, Small, Strong, useTokens, useWidth } from '@/ui';
 import { askVision, type SeenSheet } from '@/workers';
+import { PictureSeen } from '../shared/PictureSeen';
 import { useSeen, type ChosenPicture } from '../shared/useSeen';
 
 /** A count that a picture gave. */
@@ -30,24 +31,14 @@ export function HairPhoto({ onTaken }: { onTaken: (count: PhotoCount) => void })
   return (
     <View className="gap-3">
       <Small>{t`Lay the hairs apart on plain paper, a bank card flat beside them, and take it from straight above.`}</Small>
-      <View className="items-start">
-        <Button
-          label={seen.step === 'none' ? t`Take or choose a photo` : t`Another photo`}
-          hint={t`The picture stays on this device`}
-          disabled={seen.step === 'looking'}
-          onPress={() => void choose()}
-          testID="hair-photo"
-        />
-      </View>
-      {seen.step === 'looking' ? (
-        <View role="status">
-          <Small>{t`Following each hair. Some seconds.`}</Small>
-        </View>
-      ) : null}
-      {seen.step === 'failed' ? <Body>{seen.text}</Body> : null}
-      {seen.step === 'seen' ? (
-        <SeenHairs key={seen.picture.uri} picture={seen.picture} sheet={seen.found} onTaken={onTaken} />
-      ) : null}
+      <PictureSeen
+        {...{ seen, choose }}
+        label={t`Take or choose a photo`}
+        looking={t`Following each hair. Some seconds.`}
+        testID="hair-photo"
+      >
+        {(picture, sheet) => <SeenHairs key={picture.uri} {...{ picture, sheet, onTaken }} />}
+      </PictureSeen>
     </View>
   );
 }

@@ -2,11 +2,12 @@ import path from 'node:path';
 import { createCanvas, GlobalFonts } from '@napi-rs/canvas';
 import { randomInt, randomLcg, randomUniform } from 'd3-random';
 import names from '../../../../data/labels/names.json';
-import { blurred, grainy, lit, rasterOf, throughCorners, warped, type Raster } from './raster';
+import type { Picture } from '../../vision/pictures';
+import { blurred, grainy, lit, pictureOf, throughCorners, warped } from './raster';
 
 /** A photo of an ingredient list, and what stands on it. */
 export interface LabelPicture {
-  readonly picture: Raster;
+  readonly picture: Picture;
   /** In the order of the label, in small letters. */
   readonly names: readonly string[];
   /** What was done to it. */
@@ -137,7 +138,7 @@ export function labelPicture(seed: number): LabelPicture {
   return { picture: grainy(blurred(shaded, how.blur), how.grain, random), names: list, how };
 }
 
-function printed(list: readonly string[], how: LabelTrouble, head: string, contains: string): Raster {
+function printed(list: readonly string[], how: LabelTrouble, head: string, contains: string): Picture {
   const measure = createCanvas(10, 10).getContext('2d');
   measure.font = `${how.size}px ${how.font}`;
   const written = list.map(
@@ -165,7 +166,7 @@ function printed(list: readonly string[], how: LabelTrouble, head: string, conta
   context.font = measure.font;
   context.fillStyle = how.dark ? '#e8e2d8' : '#2b2622';
   lines.forEach((text, index) => context.fillText(text, MARGIN, MARGIN + 30 + index * how.size * LINE));
-  return rasterOf(canvas);
+  return pictureOf(canvas);
 }
 
 function cased(name: string, how: LabelTrouble['written']): string {

@@ -1,23 +1,12 @@
 import { createCanvas, ImageData, type Canvas } from '@napi-rs/canvas';
 import { randomNormal } from 'd3-random';
-
-/** Eight bits a channel, red, green, blue and opacity. */
-export interface Raster {
-  readonly width: number;
-  readonly height: number;
-  readonly data: Uint8ClampedArray;
-}
-
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
+import type { Picture, Point } from '../../vision/pictures';
 
 /** Where a place of the new picture lies in the old one; null for outside. */
 export type Placed = (x: number, y: number) => Point | null;
 
 /** Another picture of the same size whose places are looked up in the first, between its pixels. */
-export function warped({ width, height, data }: Raster, place: Placed, ground: readonly number[]): Raster {
+export function warped({ width, height, data }: Picture, place: Placed, ground: readonly number[]): Picture {
   const made = new Uint8ClampedArray(data.length);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
@@ -51,7 +40,7 @@ function between(
 }
 
 /** Every pixel lightened or darkened by what its place gets of the light. */
-export function lit(picture: Raster, light: (x: number, y: number) => number): Raster {
+export function lit(picture: Picture, light: (x: number, y: number) => number): Picture {
   const { width, height, data } = picture;
   const made = new Uint8ClampedArray(data);
   for (let y = 0; y < height; y++)
@@ -64,7 +53,7 @@ export function lit(picture: Raster, light: (x: number, y: number) => number): R
 }
 
 /** Grain of a camera. @param sd of 255 */
-export function grainy(picture: Raster, sd: number, random: () => number): Raster {
+export function grainy(picture: Picture, sd: number, random: () => number): Picture {
   const grain = randomNormal.source(random)(0, sd);
   const data = new Uint8ClampedArray(picture.data);
   for (let at = 0; at < data.length; at += 4) {
@@ -76,23 +65,23 @@ export function grainy(picture: Raster, sd: number, random: () => number): Raste
 }
 
 /** Out of focus. @param radius pixels */
-export function blurred(picture: Raster, radius: number): Raster {
+export function blurred(picture: Picture, radius: number): Picture {
   if (radius <= 0) return picture;
   const from = canvasOf(picture);
   const to = createCanvas(picture.width, picture.height);
   const context = to.getContext('2d');
   context.filter = `blur(${radius}px)`;
   context.drawImage(from, 0, 0);
-  return rasterOf(to);
+  return pictureOf(to);
 }
 
-export function canvasOf({ width, height, data }: Raster) {
+export function canvasOf({ width, height, data }: Picture) {
   const canvas = createCanvas(width, height);
   canvas.getContext('2d').putImageData(new ImageData(new Uint8ClampedArray(data), width, height), 0, 0);
   return canvas;
 }
 
-export function rasterOf(canvas: Canvas): Raster {
+export function pictureOf(canvas: Canvas): Picture {
   const { width, height } = canvas;
   return { width, height, data: canvas.getContext('2d').getImageData(0, 0, width, height).data };
 }
@@ -174,4 +163,4 @@ function inverted(matrix: readonly number[]): number[] {
   ];
 }
 
-export const pngOf = (picture: Raster): Buffer => canvasOf(picture).toBuffer('image/png');
+export const pngOf = (picture: Picture): Buffer => canvasOf(picture).toBuffer('image/png');

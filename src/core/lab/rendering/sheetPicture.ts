@@ -1,6 +1,7 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { randomInt, randomLcg, randomNormal, randomUniform } from 'd3-random';
-import { blurred, grainy, lit, rasterOf, throughCorners, warped, type Point, type Raster } from './raster';
+import type { Picture, Point } from '../../vision/pictures';
+import { blurred, grainy, lit, pictureOf, throughCorners, warped } from './raster';
 
 /** One hair as it lies on the sheet. */
 export interface DrawnHair {
@@ -12,7 +13,7 @@ export interface DrawnHair {
 
 /** A photo of the hairs of a wash on a sheet of paper, a bank card beside them, and what lies there. */
 export interface SheetPicture {
-  readonly picture: Raster;
+  readonly picture: Picture;
   readonly hairs: readonly DrawnHair[];
   readonly how: SheetTrouble;
 }
@@ -106,7 +107,7 @@ export function sheetPicture(seed: number, most = 60): SheetPicture {
       context.fill();
     }
   }
-  const flat = rasterOf(canvas);
+  const flat = pictureOf(canvas);
   const { width, height } = flat;
   const off = () => ({ x: real(0, how.tilt) * width, y: real(0, how.tilt) * height });
   const [a, b, c, d] = [off(), off(), off(), off()];
