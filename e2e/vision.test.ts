@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { By, Key } from 'selenium-webdriver';
+import { By, Key, until } from 'selenium-webdriver';
 import { labelPicture, pngOf, sheetPicture } from '../src/core/lab/rendering';
 import type { Browser } from './support/browser';
 import { servedBuild } from './support/served';
@@ -48,7 +48,10 @@ describe('a label on a photo', () => {
     await givesPicture(browser, 'label-photo', pngOf(LABEL.picture));
     await browser.sees(/\d+ names/, 60_000);
     await browser.pressId('label-corners');
-    const corner = await browser.driver.findElement(By.css('[aria-label="lower right corner"]'));
+    const corner = await browser.driver.wait(
+      until.elementLocated(By.css('[aria-label="lower right corner"]')),
+      10_000,
+    );
     const top = async () => Number.parseFloat(await corner.getCssValue('top'));
     const before = await top();
     await corner.sendKeys(Key.SPACE);
@@ -73,7 +76,10 @@ describe('hairs on a photo', () => {
     const drawn = SHEET.hairs.filter(({ hasRoot }) => !hasRoot).length;
     expect(Math.abs((broken ?? 0) - drawn)).toBeLessThanOrEqual(1);
     expect(Math.abs((broken ?? 0) + (shed ?? 0) - SHEET.hairs.length)).toBeLessThanOrEqual(1);
-    const first = await browser.driver.findElement(By.css('[aria-label="All hairs"] [role="button"]'));
+    const first = await browser.driver.wait(
+      until.elementLocated(By.css('[aria-label="All hairs"] [role="button"]')),
+      10_000,
+    );
     await first.click();
     await browser.press('No hair: strike it');
     await browser.sees(`Take ${(broken ?? 0) + (shed ?? 0) - 1} hairs`);

@@ -24,6 +24,24 @@ const DEVICES = `
     value: { cancel() {}, speak(said) { told.said.push(said.text); } },
   });
 `;
+/** A browser that hears: what is said is put into its ear. */
+const EAR = `
+  window.SpeechRecognition = class {
+    constructor() { window.ear = this; this.listens = false; this.results = []; }
+    start() { this.listens = true; }
+    stop() { this.listens = false; this.onend?.(); }
+    abort() { this.stop(); }
+    hears(transcript) {
+      // Words come bit by bit before they are settled.
+      for (const isFinal of [false, true]) {
+        const result = Object.assign([{ transcript, confidence: 1 }], { isFinal });
+        this.results = [...this.results.filter((each) => each.isFinal), result];
+        this.onresult?.({ results: this.results, resultIndex: this.results.length - 1 });
+      }
+    }
+  };
+  window.webkitSpeechRecognition = window.SpeechRecognition;
+`;
 interface Told {
   readonly locks: number;
   readonly released: number;
@@ -175,6 +193,25 @@ describe('a wash day on a phone', () => {
     await browser.press('Only 30 minutes from now');
     await browser.pressId('wash-more');
     await browser.sees(/In 30 minutes: |It takes \d+ minutes even so/);
+  });
+
+  it('goes on by voice where the browser hears, and only by what is meant for it', async () => {
+    const browser = await phone();
+    await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: EAR });
+    await begins(browser);
+    const says = (text: string) => browser.driver.executeScript('window.ear.hears(arguments[0])', text);
+    await browser.pressId('wash-more');
+    await browser.press('listen to me');
+    await browser.sees('Some browsers send what you say');
+    await browser.press('Close');
+    await browser.waits(() => browser.driver.executeScript<boolean>('return window.ear.listens'));
+    const first = await title(browser);
+    await says('the kettle is on');
+    expect(await title(browser)).toBe(first);
+    await says('next');
+    await browser.waits(async () => (await title(browser)) !== first, 'it does not go on');
+    await says('go back');
+    await browser.waits(async () => (await title(browser)) === first, 'it does not go back');
   });
 
   it('keeps the screen on, reads the steps aloud when asked, and rings and shakes once when time is up', async () => {

@@ -15,8 +15,10 @@ import { Body, Button, Choice, FieldGroup, Small } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
 import { useHistory } from '../shared/useHistory';
 import { dayUseOf, offered, treatmentOf, treatmentsIn, washPlanOf } from './dayPlan';
+import { spokenWords } from './spoken';
 import { ThrowAway } from './ThrowAway';
 import type { LiveRun } from './useRun';
+import type { useSpoken } from './useSpoken';
 
 interface MoreProps {
   readonly head: Head;
@@ -24,6 +26,7 @@ interface MoreProps {
   readonly aloud: boolean;
   /** Null where the browser has no voice. */
   readonly setAloud: ((aloud: boolean) => void) | null;
+  readonly voice: ReturnType<typeof useSpoken>;
   readonly onClose: () => void;
 }
 
@@ -31,7 +34,7 @@ const MINUTES = [30, 45, 60, 90] as const;
 const TIMERS = [5, 10, 15, 30, 60] as const;
 
 /** What a day that goes otherwise needs: less time, no heat, something that ran out, another clock, or an end. */
-export function MoreSheet({ head, live, aloud, setAloud, onClose }: MoreProps) {
+export function MoreSheet({ head, live, aloud, setAloud, voice, onClose }: MoreProps) {
   const { state } = live;
   const dispatch = useAppDispatch();
   const { sound } = useAppSelector(selectPrefs);
@@ -104,6 +107,20 @@ export function MoreSheet({ head, live, aloud, setAloud, onClose }: MoreProps) {
       ) : (
         <Small>{t`This browser has no voice to read the steps aloud.`}</Small>
       )}
+      {voice.canHear ? (
+        <View className="gap-1">
+          <Choice
+            label={t`By your voice`}
+            options={[
+              { value: 'on', label: t`listen to me` },
+              { value: 'off', label: t`only taps` },
+            ]}
+            value={voice.listens ? 'on' : 'off'}
+            onChange={(value) => voice.setListens(value === 'on')}
+          />
+          <Small>{t`Say “${{ done: spokenWords('done') }}”, “${{ back: spokenWords('back') }}”, “${{ again: spokenWords('again') }}”. Some browsers send what you say to their maker to understand it.`}</Small>
+        </View>
+      ) : null}
       <View className="flex-row flex-wrap gap-3 border-t border-line pt-4">
         <Button
           label={t`End here, keep what was done`}

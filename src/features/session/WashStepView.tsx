@@ -11,10 +11,12 @@ import { MoreSheet } from './MoreSheet';
 import { NoteSheet } from './NoteSheet';
 import { OtherTimers } from './OtherTimers';
 import { SectionHead } from './SectionHead';
+import type { Spoken } from './spoken';
 import { useKeptAwake } from './useKeptAwake';
 import { useMayRing } from './useMayRing';
 import { useReadAloud } from './useReadAloud';
 import type { LiveRun } from './useRun';
+import { useSpoken } from './useSpoken';
 
 const feltWords = perLanguage(
   (): Readonly<Record<Felt, { readonly label: string; readonly note: string }>> => ({
@@ -38,14 +40,27 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
   const mayRing = useMayRing();
   const { current } = state;
   useKeptAwake(!state.paused);
-  const { aloud, setAloud, canSpeak } = useReadAloud(
+  const { aloud, setAloud, canSpeak, again } = useReadAloud(
     current ? `${current.step.title}. ${current.step.how}` : '',
   );
+  const place = 1 + state.steps.filter(({ outcome }) => outcome === 'done' || outcome === 'skipped').length;
+  const voice = useSpoken((what) => {
+    if (!current) return;
+    const { next, longer, skip } = actsOf(live, current);
+    const acts: Record<Spoken, () => void> = {
+      done: next,
+      back: () => place > 1 && happen({ what: 'back' }),
+      skip,
+      pause: () => state.paused || happen({ what: 'paused' }),
+      longer: () => current.step.waits && longer(),
+      again,
+    };
+    acts[what]();
+  });
   if (!current) return null;
   const { step, sectionsDone } = current;
   const timer = state.timers.find(({ id, isStep }) => isStep && id === step.id);
   const count = state.steps.filter(({ outcome }) => outcome !== 'left-out').length;
-  const place = 1 + state.steps.filter(({ outcome }) => outcome === 'done' || outcome === 'skipped').length;
   return (
     <View className="dark flex-1 bg-paper" testID="wash-step">
       <View className="flex-row flex-wrap items-center gap-3 border-b border-line px-4 py-2">
@@ -111,6 +126,7 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
           live={live}
           aloud={aloud}
           setAloud={canSpeak ? setAloud : null}
+          voice={voice}
           onClose={() => setMore(false)}
         />
       ) : null}
@@ -124,8 +140,8 @@ interface ActionsProps {
   readonly isFirst: boolean;
 }
 
-/** The one thing to tap, and below it what is tapped rarely. */
-function StepActions({ live: { state, happen }, current: { step, sectionsDone }, isFirst }: ActionsProps) {
+/** The part of a step that is done next, and what can be done with the step. */
+function actsOf({ state, happen }: LiveRun, { step, sectionsDone }: StepState) {
   const done = () => happen({ what: 'done', step: step.id });
   const open = Array.from({ length: step.sections ?? 0 }, (_, index) => index).find(
     (index) => !sectionsDone.includes(index),
@@ -134,6 +150,22 @@ function StepActions({ live: { state, happen }, current: { step, sectionsDone },
     happen({ what: 'section', step: step.id, section });
     if (sectionsDone.length + 1 === step.sections) done();
   };
+  const longer = () => happen({ what: 'longer', step: step.id, minutes: 5 });
+  const skip = () => happen({ what: 'skipped', step: step.id });
+  /** As the large button does; how it felt is not to be guessed from “done”. */
+  const next = () => {
+    if (state.paused) happen({ what: 'resumed' });
+    else if (open !== undefined) partDone(open);
+    else if (step.phase !== 'feel') done();
+  };
+  return { done, open, partDone, longer, skip, next };
+}
+
+/** The one thing to tap, and below it what is tapped rarely. */
+function StepActions({ live, current, isFirst }: ActionsProps) {
+  const { state, happen } = live;
+  const { step } = current;
+  const { done, open, partDone, longer, skip } = actsOf(live, current);
   const main = () => {
     if (state.paused)
       return <Button tone="huge" label={t`Go on`} onPress={() => happen({ what: 'resumed' })} />;
@@ -153,23 +185,11 @@ function StepActions({ live: { state, happen }, current: { step, sectionsDone },
           disabled={isFirst}
           onPress={() => happen({ what: 'back' })}
         />
-        {step.waits ? (
-          <Button
-            tone="wet"
-            className="flex-1"
-            label={t`+5 min`}
-            onPress={() => happen({ what: 'longer', step: step.id, minutes: 5 })}
-          />
-        ) : null}
+        {step.waits ? <Button tone="wet" className="flex-1" label={t`+5 min`} onPress={longer} /> : null}
         {open === undefined ? null : (
           <Button tone="wet" className="flex-1" label={t`All done`} onPress={done} />
         )}
-        <Button
-          tone="wet"
-          className="flex-1"
-          label={t`Skip`}
-          onPress={() => happen({ what: 'skipped', step: step.id })}
-        />
+        <Button tone="wet" className="flex-1" label={t`Skip`} onPress={skip} />
       </View>
     </View>
   );

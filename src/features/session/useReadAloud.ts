@@ -7,17 +7,30 @@ export function useReadAloud(text: string): {
   readonly aloud: boolean;
   readonly setAloud: (aloud: boolean) => void;
   readonly canSpeak: boolean;
+  /** Reads it once, whether or not she wants each read. */
+  readonly again: () => void;
 } {
   const { aloud } = useAppSelector(selectPrefs);
   const dispatch = useAppDispatch();
   const canSpeak = typeof speechSynthesis !== 'undefined';
   useEffect(() => {
     if (!aloud || !canSpeak || text === '') return;
-    speechSynthesis.cancel();
-    const said = new SpeechSynthesisUtterance(text);
-    said.lang = currentTag();
-    speechSynthesis.speak(said);
+    say(text);
     return () => speechSynthesis.cancel();
   }, [text, aloud, canSpeak]);
-  return { aloud, setAloud: (wanted) => dispatch(prefsChanged({ aloud: wanted })), canSpeak };
+  return {
+    aloud,
+    setAloud: (wanted) => dispatch(prefsChanged({ aloud: wanted })),
+    canSpeak,
+    again: () => {
+      if (canSpeak && text !== '') say(text);
+    },
+  };
+}
+
+function say(text: string): void {
+  speechSynthesis.cancel();
+  const said = new SpeechSynthesisUtterance(text);
+  said.lang = currentTag();
+  speechSynthesis.speak(said);
 }
