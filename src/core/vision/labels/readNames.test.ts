@@ -54,6 +54,11 @@ describe('the names on a label', () => {
     );
   });
 
+  it('that nobody knows are not cut in two for a word that somebody does', () => {
+    const found = readNames(wordsOf('Aqua, Zingiberene Glucoside, Glycerin, Parfum'));
+    expect(found.map(({ name }) => name)).toContain('Zingiberene Glucoside');
+  });
+
   it('end where the list ends, and headings and “contains” are none', () => {
     const found = namesIn(
       'Shampoo for soft hair INGREDIENTS/INGRÉDIENTS: Aqua, Glycerin, Parfum, Contains/Contient/Enthält: Linalool, Limonene. Directions: apply to wet hair and rinse well. Made in a kitchen.',

@@ -78,7 +78,7 @@ const AFTER = [
 
 const MOST_WORDS = 9;
 /** In letters that differ: what a boundary costs where no comma was seen, and a comma that is not taken for one. */
-const COST = { noComma: 0.8, commaWithin: 1.6, dotWithin: 0.6, unknown: 1.2, unknownLetter: 0.34 } as const;
+const COST = { noComma: 1.6, commaWithin: 1.6, dotWithin: 0.6, unknown: 1.2, unknownLetter: 0.34 } as const;
 
 /**
  * The names of a label out of the words that were read on it: cut where the whole fits the vocabulary best, though commas were lost,
