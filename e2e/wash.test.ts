@@ -31,10 +31,11 @@ const EAR = `
     start() { this.listens = true; }
     stop() { this.listens = false; this.onend?.(); }
     abort() { this.stop(); }
-    hears(transcript) {
+    hears(said) {
       // Words come bit by bit before they are settled.
       for (const isFinal of [false, true]) {
-        const result = Object.assign([{ transcript, confidence: 1 }], { isFinal });
+        // Whatever is asked of it, it is what was said.
+        const result = Object.assign([new Proxy({}, { get: () => said })], { isFinal });
         this.results = [...this.results.filter((each) => each.isFinal), result];
         this.onresult?.({ results: this.results, resultIndex: this.results.length - 1 });
       }

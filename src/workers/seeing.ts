@@ -1,7 +1,7 @@
 import { createWorker, OEM, PSM, type Worker as LettersWorker } from 'tesseract.js';
 import { measureHairs, type MeasuredSheet } from '@/core/vision/hairs';
 import { readLabel, wordsOfPage, type ReadLabel, type Recognise } from '@/core/vision/labels';
-import type { Cv, Gray, Picture, Point } from '@/core/vision/pictures';
+import type { Corners, Cv, Gray, Picture, Point } from '@/core/vision/pictures';
 
 /** Where image library, reader of letters and its language lie: fetched when the first picture comes, and kept by the browser. */
 const PLACE = '/vision/';
@@ -53,13 +53,15 @@ const recognise: Recognise = async (sheet) =>
 function canvasOf({ width, height, data }: Gray): OffscreenCanvas {
   const canvas = new OffscreenCanvas(width, height);
   const pixels = new ImageData(width, height);
-  data.forEach((value, place) => pixels.data.set([value, value, value, 255], 4 * place));
+  // Four bytes at once: a sheet has millions of pixels.
+  const all = new Uint32Array(pixels.data.buffer);
+  data.forEach((value, place) => (all[place] = 0xff000000 + value * 0x010101));
   canvas.getContext('2d')?.putImageData(pixels, 0, 0);
   return canvas;
 }
 
-/** The pixels of a file, upright, and how much smaller they are than its own. */
-async function pictureOf(file: Blob): Promise<{ readonly picture: Picture; readonly scale: number }> {
+/** The pixels of a file, upright. */
+async function pictureOf(file: Blob): Promise<Picture> {
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
   const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
@@ -67,11 +69,8 @@ async function pictureOf(file: Blob): Promise<{ readonly picture: Picture; reado
   if (!context) throw new Error('No canvas in this worker.');
   context.drawImage(bitmap, 0, 0, width, height);
   bitmap.close();
-  return { picture: { width, height, data: context.getImageData(0, 0, width, height).data }, scale };
+  return { width, height, data: context.getImageData(0, 0, width, height).data };
 }
-
-/** A picture's places as shares of its width and height, so that whoever shows it needs not know its size. */
-export type Share = Point;
 
 export interface SeenSheet extends Omit<MeasuredSheet, 'card'> {
   readonly width: number;
@@ -81,9 +80,9 @@ export interface SeenSheet extends Omit<MeasuredSheet, 'card'> {
 /** Whatever is seen on pictures. Nothing of it leaves the device. */
 export const visionApi = {
   /** @param corners of the list as shares of the picture, from the upper left with the clock; null for all of it */
-  label: async (file: Blob, corners: readonly [Share, Share, Share, Share] | null): Promise<ReadLabel> => {
-    const [{ picture }, { cv }] = await Promise.all([pictureOf(file), library()]);
-    const onPicture = ({ x, y }: Share): Point => ({ x: x * picture.width, y: y * picture.height });
+  label: async (file: Blob, corners: Corners | null): Promise<ReadLabel> => {
+    const [picture, { cv }] = await Promise.all([pictureOf(file), library()]);
+    const onPicture = ({ x, y }: Point): Point => ({ x: x * picture.width, y: y * picture.height });
     return readLabel(
       cv,
       recognise,
@@ -92,7 +91,7 @@ export const visionApi = {
     );
   },
   hairs: async (file: Blob): Promise<SeenSheet> => {
-    const [{ picture }, { cv }] = await Promise.all([pictureOf(file), library()]);
+    const [picture, { cv }] = await Promise.all([pictureOf(file), library()]);
     const { card: _, ...sheet } = measureHairs(cv, picture);
     return { ...sheet, width: picture.width, height: picture.height };
   },

@@ -11,15 +11,12 @@ import { t } from '@lingui/core/macro';
 import { Image, View } from 'react-native';
 import Svg, { Polygon } from 'react-native-svg';
 import { clamp } from '@/core/base/measures';
-import type { Point } from '@/core/vision/pictures';
+import type { Corners, Point } from '@/core/vision/pictures';
 import { useTokens, useWidth } from '@/ui';
 import type { ChosenPicture } from '../shared/useSeen';
 
-/** Shares of a picture's width and height, from the upper left with the clock. */
-export type FourCorners = readonly [Point, Point, Point, Point];
-
-/** Nearly all of a picture: the corners can be taken hold of. */
-export const WHOLE: FourCorners = [
+/** As shares of width and height: nearly all of a picture: the corners can be taken hold of. */
+export const WHOLE: Corners = [
   { x: 0.08, y: 0.08 },
   { x: 0.92, y: 0.08 },
   { x: 0.92, y: 0.92 },
@@ -28,8 +25,9 @@ export const WHOLE: FourCorners = [
 
 interface CornersOverProps {
   readonly picture: ChosenPicture;
-  readonly corners: FourCorners;
-  readonly onChange: (corners: FourCorners) => void;
+  /** Shares of the picture's width and height. */
+  readonly corners: Corners;
+  readonly onChange: (corners: Corners) => void;
 }
 
 /** Four corners over a picture, dragged by finger, mouse or arrow keys. */
@@ -44,7 +42,7 @@ export function CornersOver({ picture, corners, onChange }: CornersOverProps) {
         at === index
           ? { x: clamp(corner.x + by.x / width, 0, 1), y: clamp(corner.y + by.y / height, 0, 1) }
           : corner,
-      ) as unknown as FourCorners,
+      ) as unknown as Corners,
     );
   return (
     <View onLayout={onLayout} style={{ minHeight: height }}>

@@ -2,13 +2,13 @@ import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Image, View } from 'react-native';
 import type { FoundName, ReadLabel } from '@/core/vision/labels';
-import type { Point } from '@/core/vision/pictures';
+import type { Corners } from '@/core/vision/pictures';
 import { labelTroubleWords } from '@/core/vision/words';
 import { Button, Choice, Heading, Small, Strong } from '@/ui';
 import { askVision } from '@/workers';
 import { PictureSeen } from '../shared/PictureSeen';
 import { useSeen, type ChosenPicture } from '../shared/useSeen';
-import { CornersOver, WHOLE, type FourCorners } from './CornersOver';
+import { CornersOver, WHOLE } from './CornersOver';
 
 /** The ingredient list by a photo: names in their order, each taken, asked about or struck, the picture beside them. */
 export function LabelPhoto({ onNames }: { onNames: (list: string) => void }) {
@@ -37,11 +37,11 @@ interface SeenLabelProps {
   readonly picture: ChosenPicture;
   readonly found: ReadLabel;
   readonly onNames: (list: string) => void;
-  readonly onCorners: (corners: readonly [Point, Point, Point, Point]) => void;
+  readonly onCorners: (corners: Corners) => void;
 }
 
 function SeenLabel({ picture, found, onNames, onCorners }: SeenLabelProps) {
-  const [corners, setCorners] = useState<FourCorners | null>(null);
+  const [corners, setCorners] = useState<Corners | null>(null);
   const [answers, setAnswers] = useState<Readonly<Record<number, 'yes' | 'no'>>>({});
   const isTaken = (name: FoundName, at: number) =>
     (answers[at] ?? (name.fate === 'accepted' ? 'yes' : 'no')) === 'yes';

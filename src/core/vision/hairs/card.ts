@@ -1,11 +1,17 @@
 import { sum } from '../../base/measures';
-import { distance, withMats, type Cv, type Mat, type Picture, type Point } from '../pictures';
+import {
+  distance,
+  ontoRectangle,
+  withMats,
+  type Corners,
+  type Cv,
+  type Mat,
+  type Picture,
+  type Point,
+} from '../pictures';
 
 /** Size of a bank card: ISO/IEC 7810, ID-1, mm. */
 export const CARD_MM = { width: 85.6, height: 53.98 } as const;
-
-/** The corners of something with four straight sides, with the clock, its longer side first. */
-export type Corners = readonly [Point, Point, Point, Point];
 
 /** Whether a shape is a card's: sides as these, seen a little from the side. */
 const ASPECT = { low: 1.42, high: 1.75 } as const;
@@ -20,7 +26,7 @@ const EDGES = [
   { blur: 4, low: 4, high: 11 },
 ] as const;
 
-/** The bank card in a picture; null where none is seen. */
+/** The corners of the bank card in a picture, a longer side first; null where none is seen. */
 export function findCard(cv: Cv, picture: Picture): Corners | null {
   for (const way of EDGES) {
     const corners = cardAmong(cv, picture, way);
@@ -168,18 +174,7 @@ function aspectOf([a, b, c, d]: Corners): number {
 /** Places of a picture on the flat sheet, mm, by the card that lies on it. */
 export function onSheet(cv: Cv, corners: Corners): (point: Point) => Point {
   const { width, height } = CARD_MM;
-  const m = withMats((keep) => {
-    const from = keep(
-      cv.matFromArray(
-        4,
-        1,
-        cv.CV_32FC2,
-        corners.flatMap(({ x, y }) => [x, y]),
-      ),
-    );
-    const to = keep(cv.matFromArray(4, 1, cv.CV_32FC2, [0, 0, width, 0, width, height, 0, height]));
-    return Array.from(keep(cv.getPerspectiveTransform(from, to)).data64F);
-  });
+  const m = withMats((keep) => Array.from(keep(ontoRectangle(cv, corners, width, height)).data64F));
   const [a = 1, b = 0, c = 0, d = 0, e = 1, f = 0, g = 0, h = 0, i = 1] = m;
   return ({ x, y }) => {
     const w = g * x + h * y + i;

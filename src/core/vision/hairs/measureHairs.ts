@@ -1,6 +1,6 @@
 import { clamp, sum } from '../../base/measures';
-import { distance, grayOf, type Cv, type Picture, type Point } from '../pictures';
-import { findCard, onSheet, type Corners } from './card';
+import { distance, grayOf, type Corners, type Cv, type Picture, type Point } from '../pictures';
+import { findCard, onSheet } from './card';
 import { ridgesOf, type Ridges } from './ridges';
 import { thin } from './skeleton';
 import { followed, type Strand } from './strands';
@@ -36,7 +36,7 @@ const CARD_MARGIN = 0.03;
 const SURE_ENOUGH = 0.75;
 /**
  * How sure a count is: less with each crossing a hair and with each crossing that could be gone through otherwise; then as a chance.
- * Found on rendered sheets (docs/vision.md): of 39 above 0.75 all were within a tenth, of 20 below it half.
+ * Found on rendered sheets (docs/vision.md): of 39 that scored above 0.75 all were within a tenth, of 20 below it half.
  */
 const SURENESS = { whole: 0.97, crossing: 0.06, doubt: 0.5, middle: 0.66, width: 0.04 } as const;
 /** Without a root, a hair of at least so much of the usual full length is one that fell out. */

@@ -34,7 +34,7 @@ const BRIDGE = 20;
 const LONGEST_SHARED = 130;
 /** The way of an arm is that between these places from its end. */
 const WAY = { from: 3, to: 18 } as const;
-/** What an end at another hair costs, in squared radians of bending: one more bend of 50 degrees is taken first. */
+/** What an end at another hair costs, in squared radians of bending: two of them as much as a bend of 109 degrees. */
 const END_COST = 1.8;
 /** Free ends that look at each other over a gap are one hair. */
 const GAP = { most: 34, cost: 0.35 } as const;
@@ -55,32 +55,27 @@ export function followed(web: Web, depth: Uint8Array): Followed {
     return at;
   };
   const inner = new Set<number>();
-  const arms: (readonly [Arm, Arm])[] = stretches.map((stretch): readonly [Arm, Arm] => [
-    armOf(web, depth, stretch, 0),
-    armOf(web, depth, stretch, 1),
+  const arms = stretches.map((stretch, index): readonly [Arm, Arm] => [
+    { ...endOf(web, depth, stretch, 0), stretch: index },
+    { ...endOf(web, depth, stretch, 1), stretch: index },
   ]);
-  arms.forEach(([first, last], index) => {
-    Object.assign(first, { stretch: index });
-    Object.assign(last, { stretch: index });
-  });
   stretches.forEach((stretch, index) => {
     const [from, to] = stretch.nodes;
     if (from === null || to === null || from === to || lengthOf(stretch) >= BRIDGE) return;
     parent[rootOf(from)] = rootOf(to);
     inner.add(index);
   });
-  const armsAt = (): Map<number, Arm[]> => {
-    const found = new Map<number, Arm[]>();
-    stretches.forEach((stretch, index) => {
-      if (inner.has(index)) return;
-      stretch.nodes.forEach((node, end) => {
-        if (node === null) return;
-        const root = rootOf(node);
-        found.set(root, [...(found.get(root) ?? []), arms[index]?.[end] as Arm]);
-      });
+  const armsAt = new Map<number, Arm[]>();
+  stretches.forEach((stretch, index) => {
+    if (inner.has(index)) return;
+    stretch.nodes.forEach((node, end) => {
+      if (node === null) return;
+      const root = rootOf(node);
+      const there = armsAt.get(root) ?? [];
+      there.push(arms[index]?.[end] as Arm);
+      armsAt.set(root, there);
     });
-    return found;
-  };
+  });
 
   // Two hairs on one another: the stretch counts twice. Odd nodes alone, the shortest stretch between them first.
   const partner = new Map<Arm, Arm>();
@@ -96,7 +91,7 @@ export function followed(web: Web, depth: Uint8Array): Followed {
     .sort((a, b) => lengthOf(a.stretch) - lengthOf(b.stretch));
   for (const { stretch, index } of twice) {
     const [p, q] = stretch.nodes.map((node) => rootOf(node as number)) as [number, number];
-    const open = (node: number) => (armsAt().get(node) ?? []).filter((arm) => !partner.has(arm));
+    const open = (node: number) => (armsAt.get(node) ?? []).filter((arm) => !partner.has(arm));
     const [ofP, ofQ] = [open(p), open(q)];
     if (p === q || ofP.length % 2 === 0 || ofQ.length % 2 === 0) continue;
     const [inP, inQ] = [intoBoth(ofP, index), intoBoth(ofQ, index)];
@@ -121,7 +116,7 @@ export function followed(web: Web, depth: Uint8Array): Followed {
 
   let crossings = 0;
   let doubtful = 0;
-  for (const node of armsAt().values()) {
+  for (const node of armsAt.values()) {
     const each = node.filter((arm) => !partner.has(arm));
     const { pairs, cost, second } = paired(each);
     crossings += each.length >= 4 ? 1 : 0;
@@ -137,7 +132,8 @@ export function followed(web: Web, depth: Uint8Array): Followed {
 
 const pointAt = (width: number, place: number): Point => ({ x: place % width, y: Math.floor(place / width) });
 
-function armOf({ width }: Web, depth: Uint8Array, { places }: Stretch, end: 0 | 1): Arm {
+/** An arm but for the stretch that it is of. */
+function endOf({ width }: Web, depth: Uint8Array, { places }: Stretch, end: 0 | 1): Omit<Arm, 'stretch'> {
   const last = places.length - 1;
   const place = (steps: number) => {
     const index = Math.min(last, steps);
@@ -147,7 +143,6 @@ function armOf({ width }: Web, depth: Uint8Array, { places }: Stretch, end: 0 | 
   const far = place(WAY.to);
   const length = Math.max(1e-6, distance(near, far));
   return {
-    stretch: -1,
     end,
     at: place(0),
     way: { x: (far.x - near.x) / length, y: (far.y - near.y) / length },

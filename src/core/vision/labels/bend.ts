@@ -1,87 +1,86 @@
 /**
- * How the lines of a text run: the height at which a place of the picture would stand if they were level is y + slope·u + arch·u² +
- * fan·u·v + swing·u²·v, with u and v from −1 to 1 across and down the picture. Slope is its tilt, arch the round of a bottle, fan and
- * swing what perspective does to both.
+ * How the lines of a text run: a place of the picture would stand by {@link lift} lower if they were level. Slope is their tilt, arch
+ * the round of a bottle, fan and swing what perspective does to both; pixels at the rim of the picture.
  */
+type Turn = readonly [slope: number, arch: number, fan: number, swing: number];
+
 export interface Bend {
   readonly width: number;
   readonly height: number;
-  readonly slope: number;
-  readonly arch: number;
-  readonly fan: number;
-  readonly swing: number;
+  readonly turn: Turn;
   /** From line to line, pixels. */
   readonly pitch: number;
 }
 
-type Turn = readonly [slope: number, arch: number, fan: number, swing: number];
+/** @param u from −1 to 1 across the picture; @param v the same down */
+const lift = ([slope, arch, fan, swing]: Turn, u: number, v: number): number =>
+  slope * u + arch * u * u + fan * u * v + swing * u * u * v;
+
+/** Places of ink in a picture, pixels. */
+export interface InkPoints {
+  readonly xs: Float32Array;
+  readonly ys: Float32Array;
+}
+
+interface Start {
+  readonly turn: Turn;
+  readonly score: number;
+}
 
 /** Steepest tilt looked for, as the tangent of 23 degrees. */
 const STEEPEST = 0.42;
 const MOST_PITCH = 90;
 const LEAST_PITCH = 8;
 
-/** The bend under which the rows of ink and the rows between them stand apart most. */
-export function bendOf(points: { xs: Float32Array; ys: Float32Array }, width: number, height: number): Bend {
-  const rows = new Rows(points, width, height);
-  const steep = (STEEPEST * width) / 2;
-  let starts: { turn: Turn; score: number }[] = [];
-  for (let slope = -steep; slope <= steep; slope += 2) {
-    const turn: Turn = [slope, 0, 0, 0];
-    starts.push({ turn, score: rows.score(turn) });
-  }
-  starts = starts.sort((a, b) => b.score - a.score).slice(0, 4);
-  for (const { turn } of [...starts])
-    for (let arch = -36; arch <= 36; arch += 4)
-      starts.push({ turn: [turn[0], arch, 0, 0], score: rows.score([turn[0], arch, 0, 0]) });
-  const refined = starts
-    .sort((a, b) => b.score - a.score)
-    .slice(0, 4)
-    .map(({ turn, score }) => climbed(rows, turn, score))
-    .sort((a, b) => b.score - a.score);
-  const [slope, arch, fan, swing] = refined[0]?.turn ?? [0, 0, 0, 0];
-  const turn: Turn = [slope, arch, fan, swing];
-  return {
-    width,
-    height,
-    slope,
-    arch,
-    fan,
-    swing,
-    pitch: rows.pitch(turn),
-  };
+/** Starts that are climbed from. */
+const STARTS = 4;
+const best = (starts: readonly Start[]) => [...starts].sort((a, b) => b.score - a.score).slice(0, STARTS);
+
+/** From `from` on in steps, `to` among them where they meet it. */
+function stepped(from: number, to: number, step: number): number[] {
+  return Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, index) => from + index * step);
 }
 
-function climbed(rows: Rows, start: Turn, score: number): { turn: Turn; score: number } {
-  let best = { turn: start, score };
+/** The bend under which the rows of ink and the rows between them stand apart most. */
+export function bendOf(points: InkPoints, width: number, height: number): Bend {
+  const rows = new Rows(points, width, height);
+  const scored = (turn: Turn): Start => ({ turn, score: rows.score(turn) });
+  const steep = (STEEPEST * width) / 2;
+  const tilted = best(stepped(-steep, steep, 2).map((slope) => scored([slope, 0, 0, 0])));
+  const arched = tilted.flatMap(({ turn: [slope] }) =>
+    stepped(-36, 36, 4).map((arch) => scored([slope, arch, 0, 0])),
+  );
+  const [found] = best(best([...tilted, ...arched]).map((start) => climbed(rows, start)));
+  const turn: Turn = found?.turn ?? [0, 0, 0, 0];
+  return { width, height, turn, pitch: rows.pitch(turn) };
+}
+
+function climbed(rows: Rows, start: Start): Start {
+  let now = start;
   for (let step = 8; step >= 0.5; step /= 2)
     for (let rounds = 0; rounds < 6; rounds++) {
-      const before = best.score;
+      const before = now.score;
       for (let part = 0; part < 4; part++)
         for (const way of [-step, step]) {
-          const turn = best.turn.map((value, index) =>
+          const turn = now.turn.map((value, index) =>
             index === part ? value + way : value,
           ) as unknown as Turn;
           const found = rows.score(turn);
-          if (found > best.score) best = { turn, score: found };
+          if (found > now.score) now = { turn, score: found };
         }
-      if (best.score === before) break;
+      if (now.score === before) break;
     }
-  return best;
+  return now;
 }
 
 /** Where in the picture the place lies that stands at this height once the lines are level. */
-export function straightY(
-  { width, height, slope, arch, fan, swing }: Bend,
-  x: number,
-  level: number,
-): number {
+export function straightY({ width, height, turn }: Bend, x: number, level: number): number {
   const u = (2 * x) / width - 1;
   // v belongs to the place that is sought: near enough after one round.
   let y = level;
   for (let round = 0; round < 2; round++) {
     const v = (2 * y) / height - 1;
-    y = level - (slope * u + arch * u * u + fan * u * v + swing * u * u * v);
+    y = level - lift(turn, u, v);
   }
   return y;
 }
@@ -92,7 +91,7 @@ class Rows {
   private readonly counts: Float32Array;
 
   constructor(
-    private readonly points: { xs: Float32Array; ys: Float32Array },
+    private readonly points: InkPoints,
     width: number,
     private readonly height: number,
   ) {
@@ -102,13 +101,11 @@ class Rows {
   }
 
   /** Ink by rows once the lines are turned level. */
-  private fill([slope, arch, fan, swing]: Turn): Float32Array {
+  private fill(turn: Turn): Float32Array {
     const { counts, us, vs, height } = this;
     counts.fill(0);
     for (let index = 0; index < us.length; index++) {
-      const u = us[index] ?? 0;
-      const v = vs[index] ?? 0;
-      const y = (this.points.ys[index] ?? 0) + slope * u + arch * u * u + fan * u * v + swing * u * u * v;
+      const y = (this.points.ys[index] ?? 0) + lift(turn, us[index] ?? 0, vs[index] ?? 0);
       const row = Math.round(y) + height;
       if (row >= 0 && row < counts.length) counts[row] = (counts[row] ?? 0) + 1;
     }

@@ -1,5 +1,5 @@
 import { sum } from '../../base/measures';
-import { grayOf, straightened, type Cv, type Gray, type Picture, type Point } from '../pictures';
+import { grayOf, straightened, type Corners, type Cv, type Gray, type Picture } from '../pictures';
 import { readNames, type FoundName, type ReadWord } from './readNames';
 import { textSheet } from './textSheet';
 
@@ -36,7 +36,7 @@ export async function readLabel(
   cv: Cv,
   recognise: Recognise,
   picture: Picture,
-  corners: readonly [Point, Point, Point, Point] | null = null,
+  corners: Corners | null = null,
 ): Promise<ReadLabel> {
   const gray = grayOf(cv, corners ? straightened(cv, picture, corners) : picture, LONGEST);
   const upright = await attempted(cv, recognise, gray, { sharpened: true });

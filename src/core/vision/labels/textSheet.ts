@@ -1,12 +1,11 @@
 import { grayFrom, matOf, withMats, type Cv, type Gray, type Mat } from '../pictures';
-import { bendOf, straightY, type Bend } from './bend';
+import { bendOf, straightY, type InkPoints } from './bend';
 
 /** A label as the reader of letters likes it: dark on even white, lines level, letters of the height that it learned. */
 export interface TextSheet {
   readonly sheet: Gray;
   /** From one line to the next in the picture that came, pixels. */
   readonly pitch: number;
-  readonly bend: Bend;
   /** Share of the picture that is burnt out to white. */
   readonly glare: number;
 }
@@ -55,7 +54,7 @@ export function textSheet(
       cv.GaussianBlur(level, soft, new cv.Size(0, 0), SHARPENED_OVER * scale);
       cv.addWeighted(level, 1 + SHARPENED, soft, -SHARPENED, 0, level);
     }
-    return { sheet: grayFrom(level), pitch: bend.pitch, bend, glare: glareOf(gray) };
+    return { sheet: grayFrom(level), pitch: bend.pitch, glare: glareOf(gray) };
   });
 }
 
@@ -126,7 +125,7 @@ function stretch(data: Uint8Array): void {
 const MOST_POINTS = 30_000;
 
 /** Places of ink, thinned evenly to what is enough. */
-export function inkPoints({ width, height, data }: Gray): { xs: Float32Array; ys: Float32Array } {
+function inkPoints({ width, height, data }: Gray): InkPoints {
   const edge = 255 * (1 - INK);
   const places: number[] = [];
   for (let at = 0; at < width * height; at++) if ((data[at] ?? 255) < edge) places.push(at);

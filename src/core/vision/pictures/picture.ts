@@ -1,6 +1,6 @@
 import type cvModule from '@techstark/opencv-js';
 
-/** The image library, loaded by whoever has a picture: 11 MB, fetched when it is used. */
+/** The image library, loaded by whoever has a picture: 8 MB, fetched when it is used. */
 export type Cv = typeof cvModule;
 export type Mat = cvModule.Mat;
 
@@ -15,6 +15,9 @@ export interface Point {
   readonly x: number;
   readonly y: number;
 }
+
+/** The corners of something with four sides, from its upper left with the clock. */
+export type Corners = readonly [Point, Point, Point, Point];
 
 /** A picture of one channel, 0 black to 255 white. */
 export interface Gray {
@@ -61,28 +64,24 @@ export function matOf(cv: Cv, { width, height, data }: Gray): Mat {
   return mat;
 }
 
-/** The part of a picture between four corners, drawn as the rectangle it is. @param corners from the upper left, with the clock */
-export function straightened(
-  cv: Cv,
-  picture: Picture,
-  corners: readonly [Point, Point, Point, Point],
-): Picture {
+/** The map that takes four corners to those of a rectangle of this size; to be freed. */
+export function ontoRectangle(cv: Cv, corners: Corners, width: number, height: number): Mat {
+  return withMats((keep) => {
+    const points = (all: readonly number[]) => keep(cv.matFromArray(4, 1, cv.CV_32FC2, [...all]));
+    const from = points(corners.flatMap(({ x, y }) => [x, y]));
+    return cv.getPerspectiveTransform(from, points([0, 0, width, 0, width, height, 0, height]));
+  });
+}
+
+/** The part of a picture between four corners, drawn as the rectangle it is. */
+export function straightened(cv: Cv, picture: Picture, corners: Corners): Picture {
   const [a, b, c, d] = corners;
   const width = Math.max(1, Math.round(Math.max(distance(a, b), distance(d, c))));
   const height = Math.max(1, Math.round(Math.max(distance(b, c), distance(a, d))));
   return withMats((keep) => {
     const colour = keep(new cv.Mat(picture.height, picture.width, cv.CV_8UC4));
     colour.data.set(picture.data);
-    const from = keep(
-      cv.matFromArray(
-        4,
-        1,
-        cv.CV_32FC2,
-        corners.flatMap(({ x, y }) => [x, y]),
-      ),
-    );
-    const to = keep(cv.matFromArray(4, 1, cv.CV_32FC2, [0, 0, width, 0, width, height, 0, height]));
-    const map = keep(cv.getPerspectiveTransform(from, to));
+    const map = keep(ontoRectangle(cv, corners, width, height));
     const made = keep(new cv.Mat());
     cv.warpPerspective(
       colour,
