@@ -1,5 +1,5 @@
 import { UNITS, type UnitId } from '../../base/measures';
-import type { PieceSize } from './lineAmount';
+import type { PackSize, PieceSize } from './lineAmount';
 import { Quantities, type Quantity } from './quantities';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import type { TimeUnit, Vocabulary } from './vocabulary';
@@ -15,7 +15,7 @@ export interface Amount {
   readonly size: PieceSize | null;
   readonly heaped: boolean;
   /** A mass or volume of each: "a 400 ml tin", "1 packet (12 g)". */
-  readonly packSize: { readonly quantity: number; readonly unit: UnitId } | null;
+  readonly packSize: PackSize | null;
   /** Only an article or a bare word such as "splash": weak where no name follows. */
   readonly weak: boolean;
   /** A number whose sign may part thousands or decimals. */
@@ -59,6 +59,12 @@ const BARE_UNITS: ReadonlySet<UnitId> = new Set<UnitId>([
   'sprinkle',
   'capful',
   'cup',
+  'l',
+  'pint',
+  'mug',
+  'glass',
+  'sprig',
+  'dessertspoon',
   'my cup',
   'my spoon',
 ]);
@@ -67,6 +73,7 @@ const LETTERS: ReadonlyMap<string, UnitId> = new Map<string, UnitId>([
   ['T', 'tbsp'],
   ['t', 'tsp'],
   ['c', 'cup'],
+  ['C', 'cup'],
 ]);
 
 /** After "cloves of" only this is counted in cloves. */
@@ -75,6 +82,12 @@ const GARLIC = /^(?:garlic|alho|ajo|ail|knoblauch|aglio|of)$/;
 const LEAST_DEGREES = 20;
 /** "both to seventy, pour", "at forty 3 g preservative": degrees that need no word. */
 const BARE_DEGREES = { least: 35, most: 100, after: /^(?:to|at|a|aos|à|auf|bei)$/ } as const;
+
+/** Minutes that nobody called so are at least and at most this many. */
+const LEAST_BARE_MINUTES = 5;
+const MOST_BARE_MINUTES = 180;
+const BEHIND_MINUTES =
+  /^(?:then|and|before|under|with|in|or|max|tops|e|depois|com|y|luego|con|et|puis|avec|und|dann|mit|poi)$/;
 
 const isMeasured = (unit: UnitId): boolean => UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
 
@@ -88,8 +101,6 @@ interface Qualities {
   readonly heaped: boolean;
   readonly size: PieceSize | null;
 }
-
-type PackSize = NonNullable<Amount['packSize']>;
 
 /** Where the name ends that a token belongs to; 0 where it is in none. */
 export type NameEnd = (index: number) => number;
@@ -111,12 +122,28 @@ export class Amounts {
     if (fixed) return { from: at, to: fixed.to, minutes: fixed.value };
     const quantity = this.quantities.at(words.roles.about.at(tokens, at)?.to ?? at);
     const unit = quantity && words.time.at(tokens, quantity.to);
+    if (quantity && !unit) return this.bareMinutes(at, quantity);
     if (!quantity || !unit) return undefined;
     const half = words.more.at(tokens, unit.to);
     const count = (quantity.value + (quantity.upper ?? quantity.value)) / 2 + (half ? half.value : 0);
     const to = half ? half.to : unit.to;
     const isShortened = isSign(tokens[to], '.') && (tokens[to - 1]?.word.length ?? 9) <= 4;
     return { from: at, to: isShortened ? to + 1 : to, minutes: count * MINUTES[unit.value] };
+  }
+
+  /** "on for 45", "give it twenty": minutes that need no word. */
+  private bareMinutes(at: number, { value, upper, to }: Quantity): Duration | undefined {
+    const { tokens, words } = this;
+    const isAsked = [1, 2, 3, 4].some((back) => words.roles.bareMinutes.at(tokens, at - back)?.to === at);
+    const next = tokens[to];
+    const isOver =
+      next === undefined ||
+      next.kind === 'break' ||
+      (next.kind === 'sign' && !isSign(next, '%', '/', '°', 'º', '-')) ||
+      isWord(next, BEHIND_MINUTES);
+    const minutes = (value + (upper ?? value)) / 2;
+    const isLikely = minutes >= LEAST_BARE_MINUTES && minutes <= MOST_BARE_MINUTES;
+    return isAsked && isOver && isLikely ? { from: at, to, minutes } : undefined;
   }
 
   /** @returns how many degrees Celsius, for "70 °C", "at 40 degrees", "160 F" */
@@ -217,6 +244,8 @@ export class Amounts {
       return { ...base, to: qualities.to, size, heaped, packSize, weak: quantity.isArticle };
     // "a cup and a half of water"
     const more = this.words.more.at(tokens, found.to);
+    const weighed = this.weighedAt(found);
+    if (weighed) return { ...base, ...weighed, size, heaped: false };
     const behind = this.behindUnit(more ? { unit: found.unit, to: more.to } : found, nameEnd);
     const value = quantity.value + (more ? more.value : 0);
     return {
@@ -260,8 +289,19 @@ export class Amounts {
     if (isPack) return { to: pack.to, packSize: null };
     const isCounted = unit === 'packet' || unit === 'can' || UNITS[unit].kind === 'count';
     const bracket = this.packAt(to);
-    if (isCounted && bracket) return bracket;
+    const isPacked = unit === 'packet' || unit === 'can';
+    if (isCounted && bracket)
+      return {
+        ...bracket,
+        packSize: { ...bracket.packSize, mayBeOfAll: !isPacked && !this.saysEach(to, bracket.to) },
+      };
     return { to: this.afterRestated(to), packSize: null };
+  }
+
+  private saysEach(from: number, to: number): boolean {
+    return this.tokens
+      .slice(from, to)
+      .some((_, at) => this.words.roles.each.at(this.tokens, from + at) !== undefined);
   }
 
   /** "1.000 g" is a thousand where thousands are written so. */
@@ -335,6 +375,13 @@ export class Amounts {
     return isSign(tokens[close], ')')
       ? { to: close + 1, packSize: { quantity: quantity.value, unit: unit.unit } }
       : undefined;
+  }
+
+  /** "2 tbsp (28 g)": what was weighed counts. */
+  private weighedAt({ unit, to }: UnitAt): Pick<Amount, 'to' | 'quantity' | 'unit'> | undefined {
+    const bracket = UNITS[unit].kind === 'volume' ? this.packAt(to) : undefined;
+    if (!bracket || UNITS[bracket.packSize.unit].kind !== 'mass') return undefined;
+    return { to: this.afterOf(bracket.to), ...bracket.packSize };
   }
 
   /** Over "/ 1 cup" and "(240 ml)" after the same in another measure. */

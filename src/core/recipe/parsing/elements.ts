@@ -2,7 +2,7 @@ import type { Deed } from '../../records/shapes';
 import { Amounts, type Amount, type Duration } from './amounts';
 import type { LarderItem, NameLexicon } from './lexicon';
 import type { Texture } from './textures';
-import { isSign, isWord, touches, type Token } from './tokens';
+import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
 
 export interface NameMatch {
@@ -31,6 +31,7 @@ export type Element = Range &
     | { readonly kind: 'role'; readonly role: Role }
     | { readonly kind: 'texture'; readonly texture: Texture }
     | { readonly kind: 'whole'; readonly times: number }
+    | { readonly kind: 'ratio'; readonly parts: readonly number[] }
     | { readonly kind: 'separator'; readonly separator: Separator }
     | { readonly kind: 'word' }
   );
@@ -66,6 +67,8 @@ const SINGLE_ROLES: readonly Role[] = [
   'each',
   'another',
   'correction',
+  'inAll',
+  'now',
   'formerly',
   'optional',
   'except',
@@ -133,6 +136,9 @@ export function elementsOf(
   return elements;
 }
 
+/** Nobody mixes more parts of the lesser than this. */
+const LARGEST_RATIO = 3;
+
 /** How many words may stand between an article and its name. */
 const NAME_WITHIN = 4;
 /** The longest name, words. */
@@ -163,6 +169,7 @@ class ElementReader {
   next(index: number, before: readonly Element[]): Element {
     return (
       this.textureOfName(index) ??
+      this.ratioAt(index) ??
       this.longNameAt(index) ??
       this.referenceAt(index) ??
       this.timeAt(index) ??
@@ -171,6 +178,41 @@ class ElementReader {
       this.roleAt(index) ??
       this.joinAt(index) ?? { kind: 'word', from: index, to: index + 1 }
     );
+  }
+
+  /** "3:1:1": how much of each, in the order in which they are named. */
+  private ratioAt(index: number): Element | undefined {
+    const { tokens } = this;
+    const parts: number[] = [];
+    let at = this.words.roles.about.at(tokens, index)?.to ?? index;
+    while (isNumber(tokens[at])) {
+      parts.push(tokens[at]!.value);
+      const isMore =
+        isSign(tokens[at + 1], ':') &&
+        touches(tokens[at], tokens[at + 1]) &&
+        touches(tokens[at + 1], tokens[at + 2]);
+      if (!isMore || !isNumber(tokens[at + 2])) break;
+      at += 2;
+    }
+    return parts.length > 1 ? { kind: 'ratio', from: index, to: at + 1, parts } : this.spokenRatio(index);
+  }
+
+  /** "four to one": more to less is no range. */
+  private spokenRatio(index: number): Element | undefined {
+    const { tokens, words } = this;
+    const valueAt = (at: number) =>
+      isNumber(tokens[at]) ? { value: tokens[at]!.value, to: at + 1 } : words.numbers.at(tokens, at);
+    const more = valueAt(index);
+    const less =
+      more && isWord(tokens[more.to], /^(?:to|para|a|zu|pour)$/) ? valueAt(more.to + 1) : undefined;
+    const isEnd =
+      less &&
+      (tokens[less.to] === undefined ||
+        tokens[less.to]?.kind === 'sign' ||
+        tokens[less.to]?.kind === 'break');
+    return more && less && isEnd && more.value > less.value && less.value <= LARGEST_RATIO
+      ? { kind: 'ratio', from: index, to: less.to, parts: [more.value, less.value] }
+      : undefined;
   }
 
   /** A number within a longer name belongs to it: "BTMS 50". */
@@ -211,6 +253,8 @@ class ElementReader {
       const found = words.roles[role].at(tokens, index);
       if (found) return { kind: 'role', from: index, to: found.to, role };
     }
+    const cover = words.roles.cap.at(tokens, index);
+    if (cover && cover.to - index > 1) return { kind: 'role', from: index, to: cover.to, role: 'cap' };
     const isA = words.roles.isA.at(tokens, index);
     return isA && !words.units.at(tokens, isA.to)
       ? { kind: 'role', from: index, to: isA.to, role: 'isA' }
@@ -314,7 +358,9 @@ class ElementReader {
   /** A name within the next words, over those that only describe. */
   private nameSoon(index: number): boolean {
     const ahead = this.tokens.slice(index, Math.min(this.to, index + NAME_WITHIN));
-    const name = ahead.findIndex((_, at) => this.names.has(index + at));
+    const name = ahead.findIndex(
+      (_, at) => this.names.has(index + at) && this.textureOfName(index + at) === undefined,
+    );
     return (
       name >= 0 &&
       ahead

@@ -76,6 +76,16 @@ function ownUnknown(unit: OwnUnit): Assumption {
   return { code: 'own-measure', text, alternatives: [] };
 }
 
+/** So much nearer, in logarithms, a weight must be to that of one to be taken for it. */
+const NEARER = 0.2;
+
+/** Whether a weight is that of all of them: it is, unless it is clearly nearer to what one weighs. */
+function isOfAll(grams: number, quantity: number, { pieceGrams }: Measures): boolean {
+  const piece = pieceGrams?.medium;
+  const far = (from: number) => Math.abs(Math.log(grams / from));
+  return piece === undefined || far(quantity * piece) < far(piece) + NEARER;
+}
+
 function gramsOfPacks(
   quantity: number,
   packSize: NonNullable<LineAmount['packSize']>,
@@ -83,7 +93,8 @@ function gramsOfPacks(
   assumptions: Assumption[],
 ): number {
   const pack = UNITS[packSize.unit];
-  const grams = packSize.quantity * pack.size * (pack.kind === 'volume' ? measures.gramsPerMl : 1);
+  const told = packSize.quantity * pack.size * (pack.kind === 'volume' ? measures.gramsPerMl : 1);
+  const grams = packSize.mayBeOfAll && isOfAll(told, quantity, measures) ? told / quantity : told;
   assumptions.push({
     code: 'pack-size',
     text: t`The size in the line was taken: ${{ grams: rounded(grams, 1) }} g each.`,
@@ -129,9 +140,8 @@ function gramsOfCount(
   assumptions: Assumption[],
 ): number | string {
   if (unit === 'packet') {
-    return measures.packetGrams
-      ? quantity * measures.packetGrams
-      : t`Packets of ${name} differ: write the grams, for example "1 packet ${name} (20 g)".`;
+    if (measures.packetGrams) return gramsOfPackets(quantity, measures.packetGrams, assumptions);
+    return t`Packets of ${name} differ: write the grams, for example "1 packet ${name} (20 g)".`;
   }
   if (unit === 'leaf' && measures.leafGrams) return quantity * measures.leafGrams;
   if (unit === 'piece' && !measures.pieceGrams && /\b(?:lea(?:f|ves)|flowers?|petals?)\b/i.test(amount.words))
@@ -148,6 +158,12 @@ function gramsOfCount(
   return gramsOfPieces(quantity, amount, measures, name, assumptions);
 }
 
+function gramsOfPackets(quantity: number, packetGrams: number, assumptions: Assumption[]): number {
+  const text = t`One was taken as a packet: ${{ packetGrams }} g.`;
+  assumptions.push({ code: 'pack-size', text, alternatives: [] });
+  return quantity * packetGrams;
+}
+
 /** Pieces of a size; what is not counted but sold in packets is taken as so many packets. */
 function gramsOfPieces(
   quantity: number,
@@ -158,11 +174,7 @@ function gramsOfPieces(
 ): number | string {
   if (!pieceGrams && !packetGrams)
     return t`${name} is not counted in pieces: write spoons, millilitres or grams.`;
-  if (!pieceGrams) {
-    const text = t`One was taken as a packet: ${{ packetGrams: packetGrams ?? 0 }} g.`;
-    assumptions.push({ code: 'pack-size', text, alternatives: [] });
-    return quantity * (packetGrams ?? 0);
-  }
+  if (!pieceGrams) return gramsOfPackets(quantity, packetGrams ?? 0, assumptions);
   if (!amount.size) {
     const { small, medium, large } = pieceGrams;
     assumptions.push({

@@ -43,6 +43,8 @@ export interface Item {
 export interface Nameless {
   readonly amount: Amount;
   readonly range: TokenRange;
+  /** No unknown words stand beside it. */
+  readonly isBare: boolean;
 }
 
 /** "Halve everything except the honey": said of all that stands before. */
@@ -51,8 +53,17 @@ export interface Whole extends TokenRange {
   readonly except: readonly NamedAt[];
 }
 
+/** "2 tbsp of that": so much of what was made; "6 tablespoons in all": so much of all parts together. */
+export interface Batch extends TokenRange {
+  readonly what: 'used' | 'total';
+  readonly amount: Amount;
+}
+
 export interface SentenceItems {
   readonly whole: Whole | null;
+  readonly batches: readonly Batch[];
+  /** Said not to go in. */
+  readonly denied: readonly NamedAt[];
   readonly items: readonly Item[];
   readonly nameless: readonly Nameless[];
   /** Names that were denied, referred to, or stand among words of use. */

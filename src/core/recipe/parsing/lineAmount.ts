@@ -2,6 +2,14 @@ import type { UnitId } from '../../base/measures';
 
 export type PieceSize = 'small' | 'medium' | 'large';
 
+/** What is said in brackets behind a count. */
+export interface PackSize {
+  readonly quantity: number;
+  readonly unit: UnitId;
+  /** "two leaves (80 g)" may be of both; "two sachets (12 g)" and "(12 g each)" are of each. */
+  readonly mayBeOfAll?: boolean;
+}
+
 /** An amount as it stands in a line, and the words that are left when it is taken out. */
 export interface LineAmount {
   /** Null where none is said. */
@@ -12,7 +20,7 @@ export interface LineAmount {
   readonly size: PieceSize | null;
   readonly heaped: boolean;
   /** A mass or volume beside a counted pack: "1 packet gelatin (7 g)". */
-  readonly packSize: { readonly quantity: number; readonly unit: UnitId } | null;
+  readonly packSize: PackSize | null;
   readonly words: string;
 }
 

@@ -112,6 +112,14 @@ export function saidAs(part: ReadPart, { name, amount }: Item, context: Context)
   return { ...part, assumptions: [...part.assumptions, assumption] };
 }
 
+/** Whose essential oil is called otherwise, by id. */
+const ESSENTIAL_OF: Readonly<Record<string, string>> = {
+  mint: 'peppermint-eo',
+  'lemon-juice': 'lemon-eo',
+  'rose-petals': 'jasmine-eo',
+  sage: 'clary-sage-eo',
+};
+
 /** Drops of a plant are of its essential oil. */
 function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
   const { match, from, to } = item.name;
@@ -119,5 +127,10 @@ function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
   if (item.amount?.unit !== 'drop' || !ingredient || ingredient.composition.fat > 50) return match.item;
   const named = tokens.slice(from, to).map(({ word }) => word);
   const [oil] = lexicon.inWords([...named, 'essential', 'oil']);
+  const essential = lexicon.items
+    .flat()
+    .find(({ id }) => id === (ESSENTIAL_OF[ingredient.id] ?? `${ingredient.id}-eo`));
+  // "Drops of lemon juice" are juice.
+  if (essential && named.length === 1) return essential;
   return oil?.item.ingredient?.roles.includes('essential-oil') ? oil.item : match.item;
 }

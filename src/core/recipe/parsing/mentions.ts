@@ -16,6 +16,9 @@ const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
   'cool',
 ]);
 
+/** How many tokens behind water it may be thrown off. */
+const THROWN_WITHIN = 8;
+
 /** Before what was named already. */
 const THE = /^(?:the|this|that|o|a|el|la|le|l|der|die|das|den|il|lo)$/;
 
@@ -27,12 +30,22 @@ export class Mentions {
   /** Where each thing has its amount. */
   private readonly measured = new Map<string, ReadSentence>();
   private readonly seen = new Map<string, Item>();
+  /** Where something was strained, by token. */
+  private readonly strained: readonly number[];
+  /** "10 pods", whose name stands only in what is made of them. */
+  private readonly countsPieces: boolean;
 
   constructor(
     sentences: readonly ReadSentence[],
     title: TokenRange | null,
     private readonly context: Context,
   ) {
+    this.strained = sentences.flatMap(({ steps }) =>
+      steps.flatMap(({ deeds, from }) => (deeds.includes('strain') ? [from] : [])),
+    );
+    this.countsPieces = sentences.some(({ nameless }) =>
+      nameless.some(({ amount }) => amount.unit === 'piece'),
+    );
     for (const sentence of sentences)
       for (const { amount, name } of sentence.items) {
         const { id } = name.match.item;
@@ -50,10 +63,20 @@ export class Mentions {
 
   /** "warm it in a cup of hot water": nothing that goes in. */
   private isBath({ deed, amount, name }: Item, { elements }: ReadSentence): boolean {
-    if (deed !== 'heat' || name.match.item.ingredient?.id !== 'water') return false;
+    if (name.match.item.ingredient?.id !== 'water') return false;
+    if (deed === 'soak' && amount === null) return this.isThrownOff(name.to);
+    if (deed !== 'heat') return false;
     const from = amount?.from ?? name.from;
-    const before = elements.findLast((element) => element.to <= from);
+    // "in a bowl of hot water"
+    const before = elements.findLast(({ kind, to }) => to <= from && kind !== 'amount' && kind !== 'word');
     return before?.kind === 'separator' && before.separator === 'with';
+  }
+
+  /** "4 sheets soaked in cold water, squeezed out": it does not stay. */
+  private isThrownOff(at: number): boolean {
+    const { tokens, words } = this.context;
+    const behind = tokens.slice(at, at + THROWN_WITHIN);
+    return behind.some((_, ahead) => words.roles.thrownOff.at(tokens, at + ahead) !== undefined);
   }
 
   private refers(item: Item, sentence: ReadSentence): boolean {
@@ -83,22 +106,51 @@ export class Mentions {
     return measured.row.index < sentence.row.index && (isMethod || isSame);
   }
 
-  private refersUnmeasured({ name, deed }: Item, sentence: ReadSentence): boolean {
+  private refersUnmeasured({ name, deed, texture }: Item, sentence: ReadSentence): boolean {
     const { id } = name.match.item;
-    if (this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed)) return true;
+    if (this.isCoolRinse(name, deed, texture)) return true;
+    if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
+      return true;
     if (deed !== null) return !BRINGS.has(deed);
     return sentence.isMethod || this.isTalk(sentence);
+  }
+
+  /** "20 minutes, cold water or you'll have scrambled eggs": what it is rinsed with. */
+  private isCoolRinse({ from, to }: Item['name'], deed: Deed | null, texture: Item['texture']): boolean {
+    const { tokens, words } = this.context;
+    return (
+      (deed === null || deed === 'cool') &&
+      texture === null &&
+      [from, from - 1].some((at) => (words.roles.coolRinse.at(tokens, at)?.to ?? 0) >= to)
+    );
+  }
+
+  /** "okra slime. 10 pods, 3 cups water": what is made of what is measured. */
+  private isMadeBelow(id: string): boolean {
+    const source = /^(.+)-(?:gel|water|milk)$/.exec(id)?.[1];
+    return source !== undefined && (this.measured.has(source) || this.countsPieces);
   }
 
   /** "melt the butter": of the shea butter that is in. */
   private isShortFor({ from, to, match }: Item['name'], deed: Deed | null): boolean {
     const word = this.context.tokens[from]?.word ?? '';
     const isThe = isWord(this.context.tokens[from - 1], THE);
+    // "strain, use the milk": what was strained off.
+    if (
+      isThe &&
+      /^(?:milk|water|tea|gel|juice|liquid|agua|leite|gel)$/.test(word) &&
+      this.isStrainedBefore(from)
+    )
+      return true;
     if (to - from > 1 || (deed === null && !isThe)) return false;
     return [...this.seen.values()].some(({ name }) => {
       const last = this.context.tokens[name.to - 1]?.word;
       return name.to - name.from > 1 && last === word && name.match.item.id !== match.item.id;
     });
+  }
+
+  private isStrainedBefore(at: number): boolean {
+    return this.strained.some((from) => from < at);
   }
 
   /** Nothing is done with it: a list of names has few other words, talk has many. */

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { grouped } from '../../base/language';
-import { failed, ok, rounded, type CupKind, type Result } from '../../base/measures';
+import { CUPS, failed, ok, rounded, sum, UNITS, type CupKind, type Result } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
 import {
   CATALOGUE_LARDER,
@@ -8,15 +8,17 @@ import {
   type Larder,
   type ParsedLine,
   type ParsedRecipe,
+  type ReadLine,
   type ToldStep,
 } from '../larder';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { OwnMeasures } from './grams';
-import type { Item, Nameless, Whole, TokenRange } from './item';
+import type { Batch, Item, Nameless, Whole, TokenRange } from './item';
 import { lexiconOf } from './lexicon';
 import { lineAmountOf } from './lineAmount';
 import { countedPart, dropsPart, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
 import { isWithin, Mentions } from './mentions';
+import { INTO_WATER, LEAST_BREWED_ML } from './pending';
 import {
   isAloneInRow,
   readSentences,
@@ -33,10 +35,10 @@ import { stepMarks } from './stepMarks';
 import { restsTold, toldUse, type StepAt } from './steps';
 import { thinned } from './thinned';
 import { titleOf, type Title } from './titles';
-import { tokensOf } from './tokens';
+import { isSign, isWord, tokensOf } from './tokens';
 import { MIDDLING_HAIR_GRAMS } from './usualUse';
 import { vocabularyFor } from './vocabulary';
-import { unreadPart, type ReadPart } from './weigh';
+import { onlySaid, unreadPart, weigh, type ReadPart } from './weigh';
 
 /** A row of no more words than this that says nothing known is asked about; a longer one is a remark. */
 const ASKED_WORDS = 5;
@@ -118,15 +120,24 @@ class Assembly {
       if (sentence.whole) this.scale(sentence.whole);
       for (const item of sentence.items) this.addItem(item, sentence);
       for (const nameless of sentence.nameless) this.addNameless(nameless, sentence);
+      for (const batch of sentence.batches) this.fitBatch(batch);
     }
     if (title) this.paints.push({ from: title.from, to: title.to, fate: 'title', line: null, step: null });
     const touched = new Set(this.lines.map(({ line }) => line.row));
     for (const row of this.told.rows) if (!touched.has(row.row.index)) this.addSilent(row);
     const inOrder = [...this.lines].sort((a, b) => a.start - b.start);
-    const paints = inOrder.flatMap((each, line) => each.paints.map((paint) => ({ ...paint, line })));
+    const lines = thinned(balanced(withShares(inOrder.map(({ line }) => line))), context.larder);
+    // A share that does not fit is read no longer.
+    const paints = inOrder.flatMap((each, line) =>
+      each.paints.map((paint): Paint => ({
+        ...paint,
+        line,
+        fate: lines[line]?.status === 'unread' ? 'unread' : paint.fate,
+      })),
+    );
     const steps = restsTold(this.steps);
     return {
-      lines: thinned(balanced(withShares(inOrder.map(({ line }) => line))), context.larder),
+      lines,
       title: title ? title.name : null,
       steps,
       told: toldUse(steps, context.tokens, context.words, title ? title.name : null),
@@ -138,9 +149,38 @@ class Assembly {
   private scale({ times, except, from, to }: Whole): void {
     this.paints.push({ from, to, fate: 'step', line: null, step: null });
     const kept = new Set(except.map(({ match }) => match.item.name));
+    this.multiply(times, ({ name }) => !kept.has(name));
+  }
+
+  /** "2 tbsp of that", "6 tablespoons in all" */
+  private fitBatch({ what, amount, from, to }: Batch): void {
+    this.paints.push({ from, to, fate: 'step', line: null, step: null });
+    const unit = amount.unit ? UNITS[amount.unit] : undefined;
+    if (unit?.kind !== 'volume' && unit?.kind !== 'mass') return;
+    const size = amount.unit === 'cup' ? CUPS[this.context.kitchen.cup].millilitres : unit.size;
+    const wanted = amount.quantity * size;
+    const at = this.context.tokens[from]?.start ?? 0;
+    const isPart = ({ unit: own }: ReadLine, start: number) =>
+      what === 'used' ? start < at : own === 'part';
+    const counted = this.lines.flatMap(({ line, start }) =>
+      line.status === 'read' && isPart(line, start) ? [line] : [],
+    );
+    const whole = sum(
+      counted.map(({ grams, quantity }) => (what === 'used' ? grams : quantity * UNITS.part.size)),
+    );
+    // All of a rinse may be "a cup of that": only beside other things does it say how much goes in.
+    const goesOn =
+      what === 'total' ||
+      this.told.sentences.some(({ items }) =>
+        items.some(({ name, amount: own }) => own !== null && name.from >= to),
+      );
+    if (goesOn && whole > 0 && (what === 'total' || wanted < whole)) this.multiply(wanted / whole, isPart);
+  }
+
+  private multiply(times: number, isMeant: (line: ReadLine, start: number) => boolean): void {
     for (const each of this.lines) {
       const { line } = each;
-      if (line.status !== 'read' || kept.has(line.name)) continue;
+      if (line.status !== 'read' || !isMeant(line, each.start)) continue;
       const assumption: Assumption = {
         code: 'scaled',
         text: t`Times ${{ times: rounded(times, 2) }}, as it says below.`,
@@ -155,9 +195,12 @@ class Assembly {
     }
   }
 
-  private addStep({ from, to, deeds, minutes, overnight, celsius }: StepAt): void {
+  private addStep({ from: first, to, deeds, minutes, overnight, celsius }: StepAt): void {
     const { title, context } = this;
-    if (title && from < title.to && to > title.from) return;
+    const isInTitle = title !== null && first < title.to && to > title.from;
+    // "Gloss (2 hrs): …": the time stays.
+    if (isInTitle && (to <= title.to || minutes === null)) return;
+    const from = isInTitle ? title.to : first;
     this.paints.push({ from, to, fate: 'step', line: null, step: this.steps.length });
     const range = { from, to };
     const text = textOf(context, range);
@@ -184,7 +227,10 @@ class Assembly {
 
   private addItem(item: Item, sentence: ReadSentence): void {
     const { context, told } = this;
-    if (isWithin(item.name.from, this.title) || this.mentions.isMention(item, sentence)) return;
+    // "Black tea rinse: 2 bags": what the title names has its amount behind it.
+    const isOfTitle =
+      isWithin(item.name.from, this.title) && (item.amount === null || item.amount.from < this.title!.to);
+    if (isOfTitle || this.mentions.isMention(item, sentence)) return;
     const inRow = told.inRow(sentence.row);
     const isAlone = isAloneInRow(inRow);
     const at = stretchesOf(item, context.tokens);
@@ -201,12 +247,13 @@ class Assembly {
   /** An amount of something that is not known, or misspelt. */
   private addNameless({ amount, range }: Nameless, sentence: ReadSentence): void {
     const { context, told } = this;
-    if (isWithin(range.from, this.title)) return;
+    if (isWithin(range.from, this.title) || this.isVessel(range) || this.isYield(range)) return;
     const inRow = told.inRow(sentence.row);
     const isAlone = isAloneInRow(inRow);
     const text = textOf(context, isAlone ? sentence.row : range);
     const words = textOf(context, { from: Math.min(amount.to, range.to - 1), to: range.to });
     const part =
+      this.brewed(amount, sentence) ??
       dropsPart(words, amount, context) ??
       countedPart(amount, text, context) ??
       misspeltPart(words, amount, text, context) ??
@@ -217,6 +264,48 @@ class Assembly {
       from: range.from,
       ranges: [range],
     });
+  }
+
+  /** "in a 200 ml spray bottle": what it stands in. */
+  private isVessel({ from, to }: TokenRange): boolean {
+    const { tokens, words } = this.context;
+    const own = tokens.slice(from, to).filter(({ kind }) => kind === 'word');
+    // "take a bowl"
+    const isAlone =
+      words.articles.at(tokens, from) !== undefined && own.length === 2 && isWord(own[1], VESSEL);
+    const isIn = isAlone || [1, 2].some((back) => isWord(tokens[from - back], IN));
+    return (
+      isIn &&
+      tokens
+        .slice(from, to)
+        .some((token, at) => isWord(token, VESSEL) && (at > 0 || words.articles.at(tokens, from - 1)))
+    );
+  }
+
+  /** "makes about 220 g", "3 sprays a day" */
+  private isYield({ from, to }: TokenRange): boolean {
+    const { tokens, words } = this.context;
+    const before = isSign(tokens[from - 1], ',', ':', '=') ? from - 1 : from;
+    const isUse = tokens
+      .slice(from, Math.min(to, from + USE_WITHIN))
+      .some((_, at) => words.roles.uses.at(tokens, from + at) !== undefined);
+    return (
+      isUse ||
+      isSign(tokens[from - 1], '=') ||
+      [1, 2, 3].some((back) => words.roles.yields.at(tokens, before - back)?.to === before)
+    );
+  }
+
+  /** "a tablespoon of nettle to a pint, overnight": of water. */
+  private brewed(amount: Amount, { steps }: ReadSentence): ReadPart | undefined {
+    const { tokens, lexicon } = this.context;
+    const unit = amount.unit ? UNITS[amount.unit] : undefined;
+    const isMuch = unit?.kind === 'volume' && unit.size * amount.quantity >= LEAST_BREWED_ML;
+    const isInto = isWord(tokens[amount.from - 1], INTO_WATER);
+    const isBrewed = steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
+    const [water] = lexicon.inWords(['water']);
+    if (!isMuch || !isInto || !isBrewed || !water) return undefined;
+    return weigh(onlySaid(water.item, lineAmountOf(amount, '')), this.context);
   }
 
   private addLine(
@@ -272,11 +361,17 @@ class Assembly {
   private isRemark(row: ReadRow['row'], from: number, own: readonly ReadSentence[]): boolean {
     const words = this.context.tokens.slice(from, row.to).filter(({ kind }) => kind === 'word').length;
     const isSaid = own.some(
-      ({ steps, mentions, items, isMethod }) =>
-        isMethod || steps.length > 0 || mentions.length > 0 || items.length > 0,
+      ({ steps, mentions, items, isMethod, whole, batches }) =>
+        isMethod ||
+        whole !== null ||
+        batches.length > 0 ||
+        steps.length > 0 ||
+        mentions.length > 0 ||
+        items.length > 0,
     );
     const isTitle = this.title !== null && isWithin(this.title.from, row);
-    return own.length === 0 || isTitle || isSaid || words > ASKED_WORDS;
+    const isAside = isSign(this.context.tokens[from], '(') && isSign(this.context.tokens[row.to - 1], ')');
+    return own.length === 0 || isTitle || isAside || isSaid || words > ASKED_WORDS;
   }
 
   private unknownRow(row: ReadRow['row'], own: readonly ReadSentence[]): ReadPart {
@@ -290,5 +385,11 @@ class Assembly {
     return isSpelt ? misspelt : unknownPart(rest, lineAmountOf(amount, rest), context);
   }
 }
+
+const IN = /^(?:in|into|no|na|num|numa|em|en|dans|im|in einer)$/;
+/** Tokens of an amount in which it may say that it counts uses. */
+const USE_WITHIN = 4;
+const VESSEL =
+  /^(?:bottle|tin|lid|mister|atomizer|atomiser|atomizador|funnel|dish|tray|mould|jar|bowl|pot|pan|tub|glass|jug|container|saucepan|blender|mug|cup|basin|sprayer|spray|frasco|garrafa|pote|panela|tigela|borrifador|spray|botella|tarro|flacon|bol|flasche|schussel)$/;
 
 const ONE_SPOON: Amount = { ...NO_MEASURE, from: 0, to: 0, quantity: 1, unit: 'tbsp', weak: true };

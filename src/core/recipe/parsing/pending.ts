@@ -1,8 +1,9 @@
 import type { Deed } from '../../records/shapes';
 import type { Amount } from './amounts';
-import type { NameMatch } from './elements';
+import type { NameMatch, Separator } from './elements';
 import type { Item, NamedAt } from './item';
 import { isLiquid } from './textures';
+import { isWord, type Token } from './tokens';
 
 /** What was just named. */
 export const PRONOUN = /^(?:it|them|this|that|isso|dele|dela|davon|eso|cela)$/;
@@ -18,6 +19,32 @@ export const STATES: ReadonlySet<Deed> = new Set<Deed>([
 ]);
 /** Words that begin another step: what was done before does not govern any more. */
 export const THEN = /^(?:then|dann|depois|puis|luego|poi|phir)$/;
+
+/** "2 tbsp of that": of what was made before, unless the last thing has no amount yet: "an onion, two spoons of it". */
+export function isUseOfMade(
+  { unit, to, weak }: Amount,
+  tokens: readonly Token[],
+  last: Item | undefined,
+  waits: boolean,
+): boolean {
+  if (unit === null || weak || waits) return false;
+  const isOf =
+    isWord(tokens[to - 1], MADE_BEFORE) || (isWord(tokens[to - 1], OF) && isWord(tokens[to], MADE_BEFORE));
+  return isOf && (last === undefined || (last.amount !== null && last.amount.unit !== null));
+}
+const MADE_BEFORE = /^(?:it|that|this|isso|disso|dela|dele|davon|eso)$/;
+const OF = /^(?:of|de|von|di)$/;
+
+/** What follows holds only then. */
+export const IF = /^(?:if|when|unless|se|si|wenn|falls)$/;
+
+/** What was made before, where nothing else is named so. */
+export const MADE_NOUN = /^(?:gel|mix|mixture|paste|slime|goo|infusion|batch|mistura|gosma|baba)$/;
+
+/** Before what a herb is brewed in. */
+export const INTO_WATER = /^(?:to|per|in|into|with|for|para|em|por|en|auf|pour|dans)$/;
+/** From this much on it may be that, ml. */
+export const LEAST_BREWED_ML = 200;
 
 /** A name that waits for its amount. */
 export interface Waiting extends NamedAt {
@@ -36,6 +63,8 @@ export interface Open {
   unknown: number;
   readonly chunk: number;
   to: number;
+  /** What parts it from what stands before it. */
+  readonly after: Separator | null;
   readonly more: Amount[];
 }
 

@@ -27,6 +27,9 @@ const single = (to: number, value: number, raw = '', isArticle = false): Single 
 const LARGEST_PART = 16;
 const RANGE_WORDS = /^(?:to|bis|ate|hasta|a|or|ou|oder|o|till)$/;
 
+/** "now just the one": a number. */
+const LESS_THAN_BEFORE = /^(?:just|only|now)$/;
+
 /** Numbers of a text in the words of its languages. */
 export class Quantities {
   constructor(
@@ -113,7 +116,9 @@ export class Quantities {
     const [before, token, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
     if (!isWord(token, /^one$/) || !isWord(before) || before.row !== token.row) return false;
     const endsThere = next === undefined || next.kind === 'sign';
-    return endsThere && !words.roles.correction.at(tokens, at - 2);
+    return (
+      endsThere && !words.roles.correction.at(tokens, at - 2) && !isWord(tokens[at - 2], LESS_THAN_BEFORE)
+    );
   }
 
   /** "-3", "to 3", "or 3", "bis 3": the upper end of a range. */

@@ -1,7 +1,7 @@
 import { isOil, plainWords } from '../ingredients';
 import type { NameMatch, Names } from './elements';
 import type { LarderItem, NameLexicon } from './lexicon';
-import { isSign, isWord, type Token } from './tokens';
+import { isSign, isWord, touches, type Token } from './tokens';
 import { describes, type Vocabulary } from './vocabulary';
 
 type Found = Map<number, NameMatch & { readonly to: number }>;
@@ -15,11 +15,221 @@ export function refinedNames(
   words: Vocabulary,
 ): Names {
   const found: Found = new Map(names);
+  dropCommonWords(found, tokens, words);
+  dropTools(found, tokens, words);
+  dropLeftIn(found, tokens, words);
+  dropTeaOf(found, tokens);
   renameParts(found, tokens, lexicon);
+  dropWholeOfPart(found, tokens);
   nameInfusions(found, tokens, lexicon, words);
+  nameBareOil(found, tokens, lexicon, words);
+  nameMeasured(found, tokens, words, {
+    table: words.roles.masks,
+    item: () => lexicon.inWords(['conditioner'])[0]?.item,
+  });
+  nameMeasured(found, tokens, words, {
+    table: words.roles.creams,
+    item: () => lexicon.inWords(['heavy', 'cream'])[0]?.item,
+  });
   nameOwnRecipes(found, tokens, lexicon, words);
   return found;
 }
+
+/** "my mate", "til it thickens": words of English that name something in another language, where only English is written. */
+function dropCommonWords(
+  found: Found,
+  tokens: readonly Token[],
+  { languages, roles, units, numbers, fractions }: Vocabulary,
+): void {
+  if (languages.length > 1) return;
+  const { of } = roles;
+  for (const [at, { to }] of [...found]) {
+    if (to > at + 1 || roles.notNames.at(tokens, at)?.to !== to) continue;
+    const isMeasured = [of, units, numbers, fractions].some((table) =>
+      [1, 2].some((back) => table.at(tokens, at - back)?.to === at),
+    );
+    const [before, next] = [tokens[at - 1], tokens[to]];
+    if (!isMeasured && (isWord(before) || isWord(next))) found.delete(at);
+  }
+}
+
+/** "a tea strainer", "coador de café": what something is done with goes into no bowl. */
+function dropTools(found: Found, tokens: readonly Token[], words: Vocabulary): void {
+  for (const [at, { to }] of [...found])
+    if (
+      isOfTool(tokens, { at, to }, words) ||
+      isOfVessel(found, tokens, to, words) ||
+      isBehindTool(tokens, at, words)
+    )
+      found.delete(at);
+}
+
+interface NameAt {
+  readonly at: number;
+  readonly to: number;
+}
+
+/** "An egg, whisk" and "an egg whisk it" are done, "with an egg whisk" is a tool. */
+function isOfTool(tokens: readonly Token[], { at, to }: NameAt, { roles, deeds }: Vocabulary): boolean {
+  const isJoined =
+    isSign(tokens[to], '-', '‑') &&
+    touches(tokens[to - 1], tokens[to]) &&
+    touches(tokens[to], tokens[to + 1]);
+  const behind = isJoined ? to + 1 : to;
+  const deed = deeds.at(tokens, behind)?.value;
+  const isVerb = deed === 'mix' || deed === 'strain';
+  const isUsed = [1, 2, 3].some((back) => isWord(tokens[at - back], USED_WITH));
+  return roles.tools.at(tokens, behind) !== undefined && (!isVerb || isUsed);
+}
+
+/** "a baby food jar of pear" */
+function isOfVessel(
+  found: Found,
+  tokens: readonly Token[],
+  to: number,
+  { units, roles }: Vocabulary,
+): boolean {
+  const vessel = units.at(tokens, to);
+  const isPack = vessel?.value === 'packet' || vessel?.value === 'can';
+  return isPack && roles.of.at(tokens, vessel.to) !== undefined && found.has(vessel.to + 1);
+}
+
+/** "coador de café" */
+function isBehindTool(tokens: readonly Token[], at: number, { roles }: Vocabulary): boolean {
+  const link = at - 1;
+  return (
+    isWord(tokens[link], OF_TOOL) && [1, 2].some((back) => roles.tools.at(tokens, link - back)?.to === link)
+  );
+}
+const USED_WITH = /^(?:through|thru|with|using|in|into|over|via)$/;
+const OF_TOOL = /^(?:de|da|do|a|al|di|per|para|pour)$/;
+
+/** "chamomile tea", "chá de alecrim": the herb is what goes in. */
+function dropTeaOf(found: Found, tokens: readonly Token[]): void {
+  for (const [at, { to, item }] of [...found]) {
+    if (item.id !== 'black-tea' || to > at + 1) continue;
+    const isBehind = [...found].some(([start, other]) => start < at && other.to === at && isHerb(other.item));
+    const of = /^(?:d['’]|de|da|do|di|von)$/i.test(tokens[to]?.raw ?? '') ? to + 1 : null;
+    const herb = of === null ? undefined : found.get(of);
+    if (isBehind || (herb && isHerb(herb.item))) found.delete(at);
+  }
+}
+const isHerb = ({ ingredient }: LarderItem): boolean =>
+  ingredient?.preparations.some(({ id }) => id === 'infused' || id === 'brewed') ?? false;
+
+/** "leave in 15 minutes": done, and no leave-in. */
+function dropLeftIn(found: Found, tokens: readonly Token[], { numbers }: Vocabulary): void {
+  for (const [at, { to }] of [...found]) {
+    if (!isWord(tokens[at], /^leave$/) || to !== at + 2) continue;
+    const behind = isWord(tokens[to], /^(?:for|about|around|it|overnight|until|till?)$/) ? to + 1 : to;
+    if (behind > to || tokens[to]?.kind === 'number' || numbers.at(tokens, to)) found.delete(at);
+  }
+}
+
+/** "1 tbsp oil", "honey and oil": some oil of the kitchen, where no unknown word before it says which. */
+function nameBareOil(found: Found, tokens: readonly Token[], lexicon: Lexicon, words: Vocabulary): void {
+  for (const at of tokens.keys()) {
+    if (words.roles.bareOil.at(tokens, at)?.to !== at + 1) continue;
+    if ([...found].some(([start, { to }]) => start <= at && to > at)) continue;
+    const [oil] = lexicon.inWords(['vegetable', 'oil']);
+    if (!oil) return;
+    const [before, next] = [tokens[at - 1], tokens[at + 1]];
+    const which = namedBehind(tokens, at, lexicon);
+    if (which) {
+      found.delete(at + 2);
+      found.set(at, { item: which, words: 1, to: at + 1 });
+      continue;
+    }
+    const isFree = before === undefined || before.kind !== 'word' || isOfAmount(tokens, at - 1, words);
+    const isVerb = words.articles.at(tokens, at + 1) !== undefined || isWord(next, OIL_OF);
+    const isKind = isWord(next) && words.roles.kinds.at(tokens, at + 1) !== undefined;
+    if (isFree && !isVerb && !isKind && !isTitleOf(tokens, at))
+      found.set(at, { item: oil.item, words: 1, to: at + 1 });
+  }
+}
+/** "3 tbsp oil, olive if possible", "oil (olive or sunflower)" */
+function namedBehind(tokens: readonly Token[], at: number, lexicon: Lexicon): LarderItem | undefined {
+  const [sign, word, next] = [tokens[at + 1], tokens[at + 2], tokens[at + 3]];
+  if (
+    !isSign(sign, ',', '(') ||
+    !word ||
+    !isWord(word) ||
+    !(isWord(next, /^(?:if|or|otherwise|ideally|se|ou|si|o|wenn|oder)$/) || isSign(next, ')'))
+  )
+    return undefined;
+  const [named] = lexicon.inWords([word.word, 'oil']);
+  return named?.words === 2 && isOfOil(named.item) ? named.item : undefined;
+}
+
+const OIL_OF =
+  /^(?:the|my|your|phase|cleanse|cleansing|treatment|rinsing|rinse|bath|first|of|de|di|d|infused)$/;
+/** "Oil: …" */
+function isTitleOf(tokens: readonly Token[], at: number): boolean {
+  const behind = [1, 2, 3].find((ahead) => tokens[at + ahead]?.kind !== 'word');
+  const before = [1, 2, 3].find((back) => tokens[at - back]?.kind !== 'word');
+  const start = before === undefined ? undefined : tokens[at - before];
+  const isStart = before !== undefined && (start === undefined || start.kind === 'break');
+  return isStart && behind !== undefined && isSign(tokens[at + behind], ':', '.', '–', '—', '-');
+}
+
+/** What may stand between a measure and its thing. */
+function isOfAmount(tokens: readonly Token[], at: number, words: Vocabulary): boolean {
+  if (isWord(tokens[at], BEFORE_THING)) return true;
+  const { roles } = words;
+  return [0, 1, 2].some((back) =>
+    [
+      roles.of,
+      roles.and,
+      roles.or,
+      roles.some,
+      roles.about,
+      words.articles,
+      words.units,
+      words.numbers,
+      words.fractions,
+    ].some((table) => table.at(tokens, at - back)?.to === at + 1),
+  );
+}
+const BEFORE_THING =
+  /^(?:no|without|sem|sin|any|whatever|some|warm|warmed|plain|cooking|kitchen|with|hot|little|of|the|my|morno|qualquer|com|con|avec|mit|etwas|un poco)$/;
+
+/** "half a jar of mask", "a spoon of cream": what is measured is a thing; without a measure it is what the mixture is called. */
+function nameMeasured(
+  found: Found,
+  tokens: readonly Token[],
+  words: Vocabulary,
+  {
+    table,
+    item,
+  }: { readonly table: Vocabulary['roles']['masks']; readonly item: () => LarderItem | undefined },
+): void {
+  for (const at of tokens.keys()) {
+    if (table.at(tokens, at)?.to !== at + 1 || found.has(at)) continue;
+    const isMeasured = [1, 2, 3, 4, 5].some((back) => {
+      const unit = words.units.at(tokens, at - back);
+      const between = unit ? tokens.slice(unit.to, at) : [];
+      return (
+        unit !== undefined &&
+        unit.to <= at &&
+        between.every(({ word }) => describes(words, word)) &&
+        isCountedBefore(tokens, at - back, words)
+      );
+    });
+    const meant = isMeasured ? item() : undefined;
+    if (meant) found.set(at, { item: meant, words: 1, to: at + 1 });
+  }
+}
+
+/** A number or an article right before it. */
+const isCountedBefore = (
+  tokens: readonly Token[],
+  at: number,
+  { numbers, articles, fractions }: Vocabulary,
+): boolean =>
+  tokens[at - 1]?.kind === 'number' ||
+  [1, 2, 3].some((back) =>
+    [numbers, articles, fractions].some((table) => table.at(tokens, at - back)?.to === at),
+  );
 
 /** "the white of one egg" */
 function renameParts(found: Found, tokens: readonly Token[], lexicon: Pick<Lexicon, 'inWords'>): void {
@@ -34,6 +244,17 @@ function renameParts(found: Found, tokens: readonly Token[], lexicon: Pick<Lexic
   }
 }
 
+/** "gema de um ovo", "clara de 2 huevos": of the part, as many as there are eggs. */
+function dropWholeOfPart(found: Found, tokens: readonly Token[]): void {
+  for (const [at, { to, item }] of [...found]) {
+    if (item.id !== 'egg-yolk' && item.id !== 'egg-white') continue;
+    if (!/^(?:de|d['’]?|di|von|vom|of)$/i.test(tokens[to]?.raw ?? '')) continue;
+    const whole = [1, 2, 3].map((ahead) => to + ahead).find((ahead) => found.get(ahead)?.item.id === 'egg');
+    if (whole !== undefined) found.delete(whole);
+    if (whole !== undefined) found.set(at, { item, words: to - at, to });
+  }
+}
+
 const isOfOil = ({ ingredient }: LarderItem): boolean => ingredient !== undefined && isOil(ingredient);
 
 /**
@@ -41,10 +262,11 @@ const isOfOil = ({ ingredient }: LarderItem): boolean => ingredient !== undefine
  * oil.
  */
 function nameInfusions(found: Found, tokens: readonly Token[], lexicon: Lexicon, words: Vocabulary): void {
-  const [infused] = lexicon.inWords(['infused', 'oil']);
+  const [infused] = found.size > 0 ? lexicon.inWords(['infused', 'oil']) : [];
   if (!infused) return;
   for (const [at, name] of [...found]) {
     if (isOfOil(name.item) || !name.item.ingredient) continue;
+    if (isSteepedIn(found, at, name, { tokens, lexicon, infused: infused.item })) continue;
     const hyphen = isSign(tokens[name.to], '-', '‑') ? 1 : 0;
     const behind = words.roles.infusedOil.at(tokens, name.to + hyphen);
     if (behind) {
@@ -68,6 +290,30 @@ function nameInfusions(found: Found, tokens: readonly Token[], lexicon: Lexicon,
     if (!base && !isWithin) found.set(before, { item: infused.item, words: name.to - before, to: name.to });
   }
 }
+
+/** "rosemary-infused olive oil": one thing, and an oil. */
+function isSteepedIn(
+  found: Found,
+  at: number,
+  { to }: { readonly to: number },
+  {
+    tokens,
+    lexicon,
+    infused,
+  }: { readonly tokens: readonly Token[]; readonly lexicon: Lexicon; readonly infused: LarderItem },
+): boolean {
+  const steeped = isSign(tokens[to], '-', '‑') ? to + 1 : to;
+  if (!isWord(tokens[steeped], STEEPED)) return false;
+  const oil = found.get(steeped + 1);
+  if (!oil || !isOfOil(oil.item)) return false;
+  const own = tokens.slice(at, to).map(({ word }) => word);
+  const [named] = lexicon.inWords([...own, 'infused', 'oil']);
+  const item = named && named.words > own.length && isOfOil(named.item) ? named.item : infused;
+  found.delete(steeped + 1);
+  found.set(at, { item, words: oil.to - at, to: oil.to });
+  return true;
+}
+const STEEPED = /^(?:infused|steeped|macerated|soaked|scented)$/;
 
 /** "the oat thing": words for a mixture behind a word of its name. */
 const MIXTURE =

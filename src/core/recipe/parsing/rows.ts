@@ -115,7 +115,7 @@ export function headingOf(
   const start = startOfRow(tokens, row);
   return (
     phaseOf(tokens, start, row, text, namesSomething) ??
-    namedHeading(tokens, start, row, words) ??
+    namedHeading(tokens, start, row, words, namesSomething) ??
     partHeading(tokens, start, row)
   );
 }
@@ -154,12 +154,17 @@ function namedHeading(
   start: number,
   row: Row,
   words: Vocabulary,
+  namesSomething: (from: number, to: number) => boolean,
 ): Heading | undefined {
   const found = words.headings.at(tokens, start);
   if (!found) return undefined;
   const { value: what, to: rest } = found;
   const isAlone = tokens.slice(rest, row.to).every(({ kind }) => kind === 'sign');
-  if (what === 'noise' || isAlone) return { what, rest: row.to };
+  // "Hi girls! 3 tbsp of honey …": a greeting, and a recipe behind it.
+  const isTold =
+    namesSomething(rest, row.to) && tokens.slice(rest, row.to).some(({ kind }) => kind === 'number');
+  if (isAlone || (what === 'noise' && !isTold)) return { what, rest: row.to };
+  if (what === 'noise') return undefined;
   if (isSign(tokens[rest], ':', '-', '–', '—')) return { what, rest: rest + 1 };
   const isTail = row.to - rest <= HEADING_TAIL_WORDS && isSign(tokens[row.to - 1], ':');
   return what === 'method' && isTail ? { what, rest: row.to } : undefined;
@@ -184,13 +189,27 @@ export function sentencesOf(
   for (let at = from; at < to; at++) {
     if (isSign(tokens[at], '(')) isInBrackets = tokens.slice(at, to).some((later) => isSign(later, ')'));
     else if (isSign(tokens[at], ')')) isInBrackets = false;
-    if (isInBrackets || !endsSentence(tokens, at, to, words)) continue;
+    if (isInBrackets || !endsSentence(tokens, at, to, words) || isShortMeasure(tokens, begin, at, words))
+      continue;
     while (at + 1 < to && isStop(tokens[at + 1])) at++;
     sentences.push({ from: begin, to: at + 1 });
     begin = at + 1;
   }
   if (begin < to) sentences.push({ from: begin, to });
   return sentences;
+}
+
+/** "2 Tbsp. Hemp oil": a measure that begins a sentence has its thing behind it. */
+function isShortMeasure(tokens: readonly Token[], begin: number, at: number, words: Vocabulary): boolean {
+  const unit = words.units.at(tokens, at - 1);
+  const isShort = unit?.to === at && isSign(tokens[at], '.') && (tokens[at - 1]?.word.length ?? 9) <= 4;
+  const before = tokens.slice(begin, at - 1);
+  return (
+    isShort &&
+    isWord(tokens[at + 1]) &&
+    before.length > 0 &&
+    before.every(({ kind, word }) => kind === 'number' || word === '/')
+  );
 }
 
 const isStop = (token: Token | undefined): boolean => isSign(token, '.', '!', '?', ';');
@@ -205,5 +224,8 @@ function endsSentence(tokens: readonly Token[], at: number, to: number, words: V
   // "c. à soupe", "2 tbsp. of honey", "q. s.": nothing ends there.
   if (before === undefined || before.kind !== 'word') return true;
   const isShortUnit = words.units.at(tokens, at - 1) !== undefined && touches(before, token);
-  return before.word.length > 1 && !(isShortUnit && isWord(next) && /^\p{Ll}/u.test(next.raw));
+  return (
+    before.word.length > 1 &&
+    !(isShortUnit && (isSign(next, '(') || (isWord(next) && /^\p{Ll}/u.test(next.raw))))
+  );
 }

@@ -3,11 +3,12 @@ import { UNITS, type Problem } from '../../base/measures';
 import { RECIPE_LIMITS, type Deed } from '../../records/shapes';
 import type { Stretch } from '../larder';
 import { elementsOf, namesIn, type Element, type Names } from './elements';
-import type { Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
+import type { Batch, Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
 import { itemsOf } from './items';
+import { IF } from './pending';
 import { refinedNames } from './refinedNames';
 import { headingOf, rowsOf, sentencesOf, startOfRow, type Heading, type Row } from './rows';
-import { withSharedNouns } from './sharedNouns';
+import { withSharedNouns, withTitleNoun } from './sharedNouns';
 import { stepsOf, type StepAt } from './steps';
 import { isNumber, isSign, isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
@@ -28,6 +29,8 @@ export interface ReadSentence extends TokenRange {
   readonly nameless: readonly Nameless[];
   readonly mentions: readonly NamedAt[];
   readonly whole: Whole | null;
+  readonly batches: readonly Batch[];
+  readonly denied: readonly NamedAt[];
   readonly steps: readonly StepAt[];
   readonly phase: string | null;
   /** Under a heading such as "Method". */
@@ -67,6 +70,7 @@ export function readSentences(context: Context): Told {
   const rows: ReadRow[] = [];
   const sentences: ReadSentence[] = [];
   const place = { phase: null as string | null, isMethod: false };
+  const ofOils = isOfOils(context);
   for (const row of rowsOf(tokens)) {
     const heading = headingOf(tokens, row, context.text, context.words, (from, to) =>
       [...names.keys()].some((at) => at >= from && at < to),
@@ -76,9 +80,10 @@ export function readSentences(context: Context): Told {
     const problem = problemOfRow(row, context);
     rows.push({ row, from, problem });
     if (from < row.to && !problem)
-      sentences.push(...readRow(row, from, { ...place, names, context, before: sentences.at(-1) }));
+      sentences.push(...readRow(row, from, { ...place, names, context, ofOils, before: sentences.at(-1) }));
   }
   countEarlier(sentences);
+  takeBackEarlier(sentences, context);
   const byRow = new Map<Row, ReadSentence[]>();
   for (const sentence of sentences) {
     const own = byRow.get(sentence.row);
@@ -87,6 +92,25 @@ export function readSentences(context: Context): Told {
   }
   return { names, rows, sentences, inRow: (row) => byRow.get(row) ?? [] };
 }
+
+/** "Hot oil: …", "Sunday oils": what a telling begins with. */
+function isOfOils({ tokens, words }: Context): boolean {
+  const end = tokens.findIndex(
+    ({ kind, word }) => kind === 'break' || (kind === 'sign' && /^[:.–—]$/.test(word)),
+  );
+  return (
+    end > 1 &&
+    end <= OILS_WITHIN &&
+    tokens
+      .slice(0, end)
+      .some(
+        (token, at) =>
+          words.roles.bareOil.at(tokens, at) !== undefined ||
+          isWord(token, /^(?:oils|oleos|aceites|huiles)$/),
+      )
+  );
+}
+const OILS_WITHIN = 8;
 
 function moveOn(place: { phase: string | null; isMethod: boolean }, { what, phase }: Heading): void {
   if (what === 'phase') place.phase = phase ?? null;
@@ -98,6 +122,8 @@ interface RowPlace {
   readonly isMethod: boolean;
   readonly names: Names;
   readonly context: Context;
+  /** Under a title of oils. */
+  readonly ofOils: boolean;
   /** The sentence before the row. */
   readonly before: ReadSentence | undefined;
 }
@@ -105,30 +131,47 @@ interface RowPlace {
 function readRow(
   row: Row,
   from: number,
-  { phase, isMethod, names, context, before }: RowPlace,
+  { phase, isMethod, names, context, ofOils, before }: RowPlace,
 ): ReadSentence[] {
   const { tokens, words, lexicon } = context;
   const isNext = before !== undefined && before.row.index === row.index - 1;
   let deed: Deed | null = isNext ? lastDeed(before.steps) : null;
   return sentencesOf(tokens, from, row.to, words).map((range) => {
-    const elements = withSharedNouns(
+    const shared = withSharedNouns(
       elementsOf(tokens, range.from, range.to, names, words),
       tokens,
       lexicon,
       words,
     );
+    const elements = ofOils ? withTitleNoun(shared, tokens, lexicon) : shared;
     const steps = stepsOf(elements, tokens, words, isMethod ? deed : null);
     deed = lastDeed(steps) ?? deed;
     const found = itemsOf(elements, tokens, words);
     const isFirst = before === undefined && range.from === from;
-    const own = isAside(range, tokens, words, isFirst) ? onlyMentioned(found) : { ...found, steps };
+    const own = isAside(range, found, context, isFirst) ? onlyMentioned(found) : { ...found, steps };
     return { ...range, row, elements, phase, isMethod, ...own };
   });
 }
 
 /** A question asks, it does not tell; and what others do, told behind her own, is not in the bowl. */
-const isAside = (range: TokenRange, tokens: readonly Token[], words: Vocabulary, isFirst: boolean): boolean =>
-  isSign(tokens[range.to - 1], '?') || (!isFirst && isOfOthers(range, tokens, words));
+function isAside(
+  range: TokenRange,
+  { items }: SentenceItems,
+  { tokens, words }: Context,
+  isFirst: boolean,
+): boolean {
+  // "¼ cup flour, ¼ cup yogurt, 1 tsp turmeric?" is unsure of the last and tells the others.
+  const isList = items.filter(({ amount }) => amount !== null).length > 1;
+  const isQuestion = isSign(tokens[range.to - 1], '?') && (!isList || isWord(tokens[range.from], ASKS));
+  // "Grandma's version is … Mine is …"
+  const isMineBehind = isFirst && tokens.slice(range.to).some((token) => isWord(token, /^mine$/));
+  // "If it dries crunchy I do the oat one": another time.
+  const isElse =
+    isWord(tokens[range.from], IF) &&
+    isWord(tokens[range.from + 1], IT) &&
+    items.every(({ amount }) => amount === null);
+  return isQuestion || isElse || ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words));
+}
 
 /** "my sister uses two": somebody, and at once what she does. */
 function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds }: Vocabulary): boolean {
@@ -138,8 +181,12 @@ function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds 
   );
 }
 
+const IT = /^(?:it|my|your|hair|the|o|meu|ficar|es|das|il)$/;
+const ASKS =
+  /^(?:can|could|should|shall|do|does|did|is|are|would|will|may|what|which|how|why|who|has|have|posso|pode|devo|qual|como|sera|puedo|que|est|puis|kann|darf|soll|posso)$/;
+
 const DOES =
-  /^(?:uses?|adds?|puts?|does|swears|prefers?|likes?|takes?|makes?|usa|poe|coloca|bota|mete|pone|met|utilise|nimmt|benutzt|mette|dalti)$/;
+  /^(?:is|was|has|uses?|adds?|puts?|does|swears|prefers?|likes?|takes?|makes?|usa|poe|coloca|bota|mete|pone|met|utilise|nimmt|benutzt|mette|dalti)$/;
 
 const lastDeed = (steps: readonly StepAt[]): Deed | null => steps.at(-1)?.deeds[0] ?? null;
 
@@ -147,6 +194,8 @@ const onlyMentioned = ({ items, mentions }: SentenceItems) => ({
   items: [],
   nameless: [],
   whole: null,
+  batches: [],
+  denied: [],
   mentions: [...mentions, ...items.map(({ name }) => name)],
   steps: [],
 });
@@ -183,14 +232,43 @@ const COUNTS_BACK = 2;
 function countEarlier(sentences: ReadSentence[]): void {
   for (const [index, sentence] of sentences.entries()) {
     const [first] = sentence.nameless;
-    if (!first || first.amount.unit === null || UNITS[first.amount.unit].kind !== 'count') continue;
+    if (!first || first.amount.unit === null) continue;
+    const isCount = UNITS[first.amount.unit].kind === 'count';
+    if (!isCount && !first.isBare) continue;
     const item = sentences
       .slice(Math.max(0, index - COUNTS_BACK), index)
       .flatMap(({ items }) => items)
-      .findLast(({ amount, name }) => amount === null && name.match.item.ingredient?.measures.pieceGrams);
+      .findLast(
+        ({ amount, name }) =>
+          amount === null && (!isCount || name.match.item.ingredient?.measures.pieceGrams !== undefined),
+      );
     if (!item) continue;
     item.amount = first.amount;
     sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
+  }
+}
+
+/** How many sentences back a thing may be taken out again. */
+const TAKEN_BACK = 2;
+
+/** "1 tsp turmeric?? No turmeric, it stains": out again; "skip the honey if …" leaves it to her. */
+function takeBackEarlier(sentences: ReadSentence[], { tokens }: Context): void {
+  for (const [index, { denied, from, to }] of sentences.entries()) {
+    const ids = new Set(denied.map(({ match }) => match.item.id));
+    if (ids.size === 0) continue;
+    const isOpen = tokens.slice(from, to).some((token) => isWord(token, IF) || isSign(token, '?'));
+    for (let back = Math.max(0, index - TAKEN_BACK); back < index; back++) {
+      const earlier = sentences[back]!;
+      const gone = earlier.items.filter(({ name }) => ids.has(name.match.item.id));
+      if (gone.length === 0) continue;
+      if (isOpen) for (const item of gone) item.optional = true;
+      else
+        sentences[back] = {
+          ...earlier,
+          items: earlier.items.filter((item) => !gone.includes(item)),
+          mentions: [...earlier.mentions, ...gone.map(({ name }) => name)],
+        };
+    }
   }
 }
 

@@ -1,3 +1,4 @@
+import { UNITS } from '../../base/measures';
 import type { Element } from './elements';
 import type { LarderItem, NameLexicon } from './lexicon';
 import { isWord, type Token } from './tokens';
@@ -24,6 +25,49 @@ const SHARED_NOUN_WITHIN = 8;
 /** A nut or a seed stands whole in few recipes: in a list that ends in oil or milk, its own oil or milk is meant. */
 const isNutOrSeed = ({ ingredient }: LarderItem): boolean =>
   ingredient?.preparations.some(({ id, usual }) => usual && id === 'milk') ?? false;
+
+/** "Hot oil: coconut 2 tbsp": beside a title of oils a nut or a coconut by the spoon is its oil. */
+export function withTitleNoun(
+  elements: readonly Element[],
+  tokens: readonly Token[],
+  lexicon: Pick<NameLexicon, 'inWords'>,
+): Element[] {
+  return elements.map((element, index): Element => {
+    if ((element.kind !== 'name' && element.kind !== 'word') || element.to - element.from > 1) return element;
+    const isNut =
+      element.kind === 'name' &&
+      (isNutOrSeed(element.match.item) || element.match.item.id === 'coconut-flesh');
+    const isWordAlone = element.kind === 'word' && isWord(tokens[element.from]);
+    const near = [elements[index - 1], elements[index + 1]];
+    const isSpooned = near.some(
+      (other) =>
+        other?.kind === 'amount' &&
+        (other.amount.unit === null ? other.to === element.from : UNITS[other.amount.unit].kind === 'volume'),
+    );
+    if (!isSpooned || !(isNut || isWordAlone)) return element;
+    const word = tokens[element.from]?.word ?? '';
+    const item = OILS_OF.map((of) => lexicon.inWords(of(word))).find(
+      ([first, ...more]) => more.length === 0 && (first?.words ?? 0) > 1,
+    )?.[0]?.item;
+    return item && isOil(item)
+      ? { kind: 'name', from: element.from, to: element.to, match: { item, words: 1 } }
+      : element;
+  });
+}
+
+/** The oil of something, as languages say it. */
+const OILS_OF: readonly ((word: string) => string[])[] = [
+  (word) => [word, 'oil'],
+  (word) => ['aceite', 'de', word],
+  (word) => ['oleo', 'de', word],
+  (word) => ['olio', 'di', word],
+  (word) => ['huile', 'de', word],
+];
+
+const isOil = ({ ingredient }: LarderItem): boolean =>
+  ingredient !== undefined && ingredient.composition.fat > OIL_FAT;
+/** An oil is fat nearly all of it, percent by weight. */
+const OIL_FAT = 90;
 
 /** "jojoba and castor oil": a word that names nothing alone, or a nut or seed, takes the noun of the next name. */
 export function withSharedNouns(

@@ -8,6 +8,9 @@ const PERCENT_BATCH_GRAMS = 100;
 /** Percents may miss 100 by this much before it is said, from rounding on the page. */
 export const SHARE_TOLERANCE = 0.5;
 
+/** Percents that are whole may have so much weighed beside them, g. */
+const LEAST_BESIDE_GRAMS = 5;
+
 /** "to 100", "q.s. 100", "ad 100", "up to 100 percent": the line fills the batch up. */
 export const BALANCE =
   /\b(?:q\.?\s?s\.?(?:\s*(?:to|ad))?|(?:up )?to|ad|make up to|balance to)\s*100(?:\.0+)?\s*(?:percent|g\b|%)?|\bq\.\s?s\.?/i;
@@ -26,8 +29,10 @@ export function withShares(lines: readonly ParsedLine[]): ParsedLine[] {
   const weighedGrams = sum(
     lines.map((line) => (line.status === 'read' && line.unit !== '%' ? line.grams : 0)),
   );
-  const fits = weighedGrams > 0 ? shares < 100 : shares <= 100 + SHARE_TOLERANCE;
-  const batch = weighedGrams > 0 ? weighedGrams / (1 - shares / 100) : PERCENT_BATCH_GRAMS;
+  // "50 % castor, 50 % jojoba, 2 drops of mint": the drops come on top.
+  const isWhole = Math.abs(shares - 100) <= SHARE_TOLERANCE && weighedGrams <= LEAST_BESIDE_GRAMS;
+  const fits = isWhole || (weighedGrams > 0 ? shares < 100 : shares <= 100 + SHARE_TOLERANCE);
+  const batch = weighedGrams > 0 && !isWhole ? weighedGrams / (1 - shares / 100) : PERCENT_BATCH_GRAMS;
   return lines.map((line) => {
     if (!isShare(line) || isBalancing(line)) return line;
     return fits

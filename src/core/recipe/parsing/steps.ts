@@ -15,11 +15,15 @@ export interface StepAt extends TokenRange {
 
 /** Deeds that take their time by themselves: a time said after them is theirs. */
 const WAITS: ReadonlySet<Deed> = new Set<Deed>(['soak', 'boil', 'heat', 'cool', 'keep', 'apply']);
+/** What goes on through a night. */
+const RESTS: ReadonlySet<Deed> = new Set<Deed>(['apply', 'soak', 'keep', 'cool']);
 /** A wait that belongs to these is none on the hair. */
 const NOT_ON_HAIR: ReadonlySet<Deed> = new Set<Deed>(['soak', 'keep', 'boil']);
 /** What is over a bowl while these are done is no cap. */
 const COVERED: ReadonlySet<Deed> = new Set<Deed>(['soak', 'strain']);
-const PARTS = new Set(['comma', 'and', 'dash', 'colon']);
+/** What is warmed is warm after this, minutes. */
+const LONGEST_WARMED = 20;
+const PARTS = new Set(['comma', 'and', 'dash', 'colon', 'slash']);
 /** The longest time on the hair, minutes: twelve hours. */
 const LONGEST_CONTACT = 720;
 /** From this on it is a night, minutes. */
@@ -57,6 +61,7 @@ class Steps {
   private current: Draft | null = null;
   private chunkFrom: number;
   private lastDeedAt = -1;
+  private lastTime: (TokenRange & { readonly minutes: number }) | null = null;
 
   constructor(
     private readonly elements: readonly Element[],
@@ -113,10 +118,22 @@ class Steps {
         ? current
         : this.begin(Math.max(this.chunkFrom, current ? current.to : 0), element.to);
     if (!step.deeds.includes(deed)) step.deeds.push(deed);
+    if (deed === 'apply' && current && current !== step) this.handOver(current, step, element);
   }
 
-  private goesOn({ deeds, from }: Draft, deed: Deed): boolean {
+  /** "mix, 30 minutes on the hair": a time right before what is done on the hair is not that of what takes none. */
+  private handOver(earlier: Draft, step: Draft, { from }: TokenRange): void {
+    const { lastTime } = this;
+    const takesNone = !earlier.deeds.some((deed) => WAITS.has(deed));
+    if (!lastTime || !takesNone || from - lastTime.to > 1 || earlier.minutes !== lastTime.minutes) return;
+    step.minutes = lastTime.minutes;
+    earlier.minutes = null;
+  }
+
+  private goesOn({ deeds, from, minutes }: Draft, deed: Deed): boolean {
     const isSameChunk = this.chunkFrom <= from;
+    // "10 minutes after the shampoo": a time of its own, and then another deed.
+    if (deeds.length === 0 && minutes !== null && (deed === 'rinse' || deed === 'follow')) return false;
     return deeds.includes(deed) || (isSameChunk && (deeds.length === 0 || deed !== 'apply'));
   }
 
@@ -127,22 +144,41 @@ class Steps {
         this.words.roles.warm.at(this.tokens, element.from)) !== undefined;
     const isTime = element.kind === 'duration' || element.kind === 'temperature';
     if (!isTime && !night && !cover) return;
-    const step = this.stepOfTime(element, cover);
-    if (element.kind === 'duration') step.minutes = Math.max(step.minutes ?? 0, element.duration.minutes);
+    const step = this.stepOfTime(element, { cover, night });
+    if (element.kind === 'duration') {
+      const { minutes } = element.duration;
+      this.lastTime = { from: element.from, to: element.to, minutes };
+      step.minutes = Math.max(step.minutes ?? 0, minutes);
+    }
     if (element.kind === 'temperature') step.celsius = element.celsius;
     if (night) step.overnight = true;
+    if (night && this.isSlept(element.from) && !step.deeds.includes('apply')) step.deeds.push('apply');
     const isCap = cover && !step.deeds.includes('apply') && !step.deeds.some((deed) => COVERED.has(deed));
     if (isCap) step.deeds.push('apply');
   }
 
+  /** "before bed": on the hair, whatever was done before. */
+  private isSlept(at: number): boolean {
+    return this.tokens
+      .slice(at, at + 3)
+      .some((token) => isWord(token, /^(?:sleep|asleep|bed|pillow|dormir|durmo|dorme|schlafen|dormo)$/));
+  }
+
   /** A time of its own, behind what takes none or has its time already, is that of the hair. */
-  private stepOfTime(element: Element, cover: boolean): Draft {
+  private stepOfTime(element: Element, { cover, night }: { cover: boolean; night: boolean }): Draft {
     const { current } = this;
     if (!current) return this.begin(this.chunkFrom, element.to);
     const isLater = this.chunkFrom > this.lastDeedAt && this.chunkFrom > current.from;
     const takesNone = current.deeds.length > 0 && !current.deeds.some((deed) => WAITS.has(deed));
     const hasTime = current.minutes !== null && !current.deeds.includes('apply');
-    const isOwn = element.kind === 'duration' ? takesNone || hasTime : cover && takesNone;
+    // Nothing is warmed so long: it is on the hair by then.
+    const isLong =
+      element.kind === 'duration' &&
+      element.duration.minutes >= LONGEST_WARMED &&
+      current.deeds.every((deed) => deed === 'heat');
+    const isNight = night && !current.deeds.some((deed) => RESTS.has(deed));
+    const isOwn =
+      element.kind === 'duration' ? takesNone || hasTime || isLong : isNight || (cover && takesNone);
     return isLater && isOwn ? this.begin(this.chunkFrom, element.to) : current;
   }
 }
@@ -158,6 +194,8 @@ function atDegrees({ celsius }: Draft): Deed | null {
 /** Said of what is on the hair, in the languages that are read. */
 const ON_HAIR_WORDS =
   /\b(?:hair|scalp|ends|roots|lengths|head|cap|plastic|bonnet|on for|cabelo|couro|fios|pontas|touca|pelo|cabello|gorro|cheveux|racines|charlotte|haar|haare|kopf|haube|capelli|cuffia|baal|balon|sar)\b/i;
+/** Told behind, done before. */
+const FIRST = /\b(?:first|before|antes|primeiro|primero|avant|vorher|zuerst|prima)\b/i;
 /** What is done in the bowl. */
 const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
 
@@ -166,14 +204,29 @@ const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'hea
  * is left for days.
  */
 export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
-  return steps.map((step, index) => {
-    const isBare = step.deeds.every((deed) => deed === 'apply') && !ON_HAIR_WORDS.test(step.text);
+  return steps.map((given, index) => {
+    const step = isHeatedOn(given, steps[index - 1])
+      ? { ...given, deeds: ['apply', 'heat'] as const }
+      : given;
+    // "Gloss (2 hrs): …": how long it is on.
+    const isOfTitle = index === 0 && step.text.startsWith('(');
+    const isBare =
+      step.deeds.every((deed) => deed === 'apply') && !isOfTitle && !ON_HAIR_WORDS.test(step.text);
     const isTimed = step.overnight || step.minutes !== null;
     const isLong = (step.minutes ?? 0) > LONGEST_WORN;
-    const isMixedLater = steps.slice(index + 1).some(({ deeds }) => deeds.some((deed) => IN_BOWL.has(deed)));
+    const later = steps.slice(index + 1);
+    const rinsed = later.findIndex(({ deeds }) => deeds.includes('rinse'));
+    const isMixedLater = later
+      .slice(0, rinsed < 0 ? later.length : rinsed)
+      .some(({ deeds, text }) => deeds.some((deed) => IN_BOWL.has(deed)) && !FIRST.test(text));
     return isBare && isTimed && (isMixedLater || isLong) ? { ...step, deeds: ['soak'] } : step;
   });
 }
+
+/** "Apply warm. Heat 15 min.": on the hair. */
+const isHeatedOn = ({ deeds, minutes }: ToldStep, before: ToldStep | undefined): boolean =>
+  deeds.join() === 'heat' && (minutes ?? 0) >= LEAST_HEATED_ON && (before?.deeds.includes('apply') ?? false);
+const LEAST_HEATED_ON = 5;
 
 /** What all steps set together. */
 export function toldUse(
@@ -182,8 +235,15 @@ export function toldUse(
   words: Vocabulary,
   title: string | null,
 ): ToldUse {
-  const says = (role: 'cap' | 'warm' | 'coolRinse' | 'beforeWash') =>
+  const says = (role: 'cap' | 'warm' | 'beforeWash') =>
     tokens.some((token, index) => isWord(token) && words.roles[role].at(tokens, index) !== undefined);
+  // "60 ml cold water" goes in.
+  const isCoolRinse = tokens.some(
+    (token, index) =>
+      isWord(token) &&
+      words.roles.coolRinse.at(tokens, index) !== undefined &&
+      ![1, 2].some((back) => tokens[index - back]?.kind === 'number'),
+  );
   const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
   const onHair = steps.filter(
     ({ deeds }) => deeds.includes('apply') && !deeds.some((deed) => NOT_ON_HAIR.has(deed)),
@@ -197,12 +257,17 @@ export function toldUse(
   const untimed = overnight ? NIGHT_MINUTES : null;
   return {
     minutes: times.length > 0 ? Math.round(Math.max(...times)) : untimed,
-    warmth: says('warm') ? 'warm' : isCap || times.length > 0 ? 'room' : null,
+    warmth:
+      says('warm') || steps.some(({ deeds }) => deeds.join() === 'apply,heat')
+        ? 'warm'
+        : isCap || times.length > 0
+          ? 'room'
+          : null,
     overnight,
     cap: isCap,
     strained: does('strain'),
     beforeWash: says('beforeWash'),
-    coolRinse: says('coolRinse') && does('rinse'),
+    coolRinse: isCoolRinse && does('rinse'),
     keepsDays: keeps ? Math.round((keeps.minutes ?? 0) / DAY_MINUTES) : null,
     claim: claimIn(title, tokens, words),
   };

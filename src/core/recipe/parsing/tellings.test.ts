@@ -8,6 +8,7 @@ import fifth from './tellings/fifth.json';
 import fourth from './tellings/fourth.json';
 import more from './tellings/more.json';
 import own from './tellings/own.json';
+import sixth from './tellings/sixth.json';
 import third from './tellings/third.json';
 import unread from './tellings/unread.json';
 
@@ -22,7 +23,15 @@ interface Telling extends Partial<Omit<ToldUse, 'claim' | 'warmth'>> {
   readonly warmth?: string;
 }
 
-const TELLINGS = [...own, ...more, ...third, ...fourth, ...fifth, ...unread] as unknown as readonly Telling[];
+const TELLINGS = [
+  ...own,
+  ...more,
+  ...third,
+  ...fourth,
+  ...fifth,
+  ...unread,
+  ...sixth,
+] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',
   'warmth',
@@ -34,7 +43,7 @@ const SETTINGS = [
   'keepsDays',
   'claim',
 ] as const;
-/** The share that must be right in every word; measured 98 % when this was written. */
+/** The share that must be right in every word of tellings that the reader was mended with. */
 const LEAST_RIGHT = 0.97;
 
 function read(text: string): ParsedRecipe {
@@ -61,7 +70,7 @@ function isRight(telling: Telling): boolean {
 
 describe('tellings', () => {
   it('are read as a careful listener takes them', () => {
-    expect(TELLINGS.length).toBeGreaterThan(150);
+    expect(TELLINGS.length).toBeGreaterThan(500);
     const wrong = TELLINGS.filter((telling) => !isRight(telling));
     expect({
       right: 1 - wrong.length / TELLINGS.length >= LEAST_RIGHT,

@@ -83,7 +83,10 @@ function wholeRow(told: Told, start: number, first: Row): Title | null {
     .every(({ kind, raw }) => kind !== 'number' || /^\d{1,4}$/.test(raw));
   if (rows.length < 2 || countWords(told.tokens, start, first.to) > TITLE_WORDS || measured || !isYear)
     return null;
-  if (words.headings.at(tokens, start) !== undefined && !isSign(tokens[first.to - 1], ':')) return null;
+  const heading = words.headings.at(tokens, start);
+  const isAlone =
+    heading !== undefined && heading.to >= first.to - 1 && !words.roles.kinds.at(tokens, heading.to - 1);
+  if (heading && (isAlone || !isSign(tokens[first.to - 1], ':'))) return null;
   const listFollows = others.some(({ amount }) => amount !== null);
   return fitsAbove(told, start, first, { others, listFollows, own }) ? cut(told, start, first.to) : null;
 }
@@ -117,25 +120,64 @@ const isOfMade = (inside: readonly Token[]): boolean =>
 /** "Glassworks rescue: two bananas …" */
 function beforeColon(told: Told, start: number, first: Row): Title | null {
   const { tokens, words, sentences } = told;
-  const colon = tokens.findIndex((token, at) => at > start && at < first.to && isSign(token, ':'));
+  const colon = tokens.findIndex(
+    (token, at) => at > start && at < first.to && (isSign(token, ':') || isTitleDash(told, start, at)),
+  );
   if (colon < 0 || colon - start > TITLE_WORDS || namesWithin(told, colon, first.to).length === 0)
     return null;
-  const inside = tokens.slice(start, colon);
+  const end = beforeTime(told, start, colon);
+  const inside = tokens.slice(start, end);
   const isDay = inside.length === 1 && words.roles.days.at(tokens, start) !== undefined;
-  const isTelling =
-    hasNumber(told, start, colon) ||
-    inside.some((token) => isSign(token, ',', '(')) ||
-    inside.some((_, at) => words.deeds.at(tokens, start + at)?.value === 'mix');
-  if (isDay || isTelling || words.headings.at(tokens, start) !== undefined) return null;
+  if (isDay || isTelling(told, start, end) || words.headings.at(tokens, start) !== undefined) return null;
   const items = sentences.filter(({ row }) => row === first).flatMap((sentence) => sentence.items);
   // "Cider vinegar: 2 tbsp to a litre of water" is a line.
-  if (items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon))
+  const isMixture = inside.some((token) => isWord(token, MIXTURE_NOUN));
+  if (
+    !isMixture &&
+    items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon)
+  )
     return null;
   const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
   const isTitle =
     hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > (isOfMade(inside) ? 0 : 1);
-  return isTitle ? cut(told, start, colon) : null;
+  return isTitle ? cut(told, start, end) : null;
 }
+
+/** "Cassia gloss (2 hrs): …": the time in brackets is no part of it. */
+function beforeTime({ tokens, words }: Told, start: number, colon: number): number {
+  const bracket = tokens.findIndex((token, at) => at > start && at < colon && isSign(token, '('));
+  const isTimed =
+    bracket > 0 &&
+    tokens.slice(bracket, colon).some((_, at) => words.time.at(tokens, bracket + at) !== undefined);
+  return isTimed ? bracket : colon;
+}
+
+/** Numbers, lists, and what is done belong to the recipe itself. */
+function isTelling(told: Told, start: number, end: number): boolean {
+  const { tokens, words } = told;
+  const inside = tokens.slice(start, end);
+  return (
+    hasNumber(told, start, end) ||
+    inside.some((token) => isSign(token, ',', '(')) ||
+    isSaidOfMe(told, start, end) ||
+    inside.slice(0, -1).some((_, at) => words.deeds.at(tokens, start + at)?.value === 'mix')
+  );
+}
+
+/** "First I do the egg: …": what somebody does, unless it is called something. */
+const isSaidOfMe = (told: Told, from: number, to: number): boolean =>
+  told.tokens.slice(from, to).some((token) => isWord(token, /^(?:i|we|you|eu|nos|voce|yo|ich|io)$/)) &&
+  !hasKind(told, from, to);
+
+/** "Beer rinse – a can …": a dash between blanks, behind a word for a mixture that is no thing of a list. */
+function isTitleDash(told: Told, start: number, at: number): boolean {
+  const { tokens } = told;
+  const [before, dash, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
+  if (!isSign(dash, '-', '–', '—') || before?.end === dash?.start || dash?.end === next?.start) return false;
+  return tokens.slice(start, at).some((token) => isWord(token, MIXTURE_NOUN));
+}
+const MIXTURE_NOUN =
+  /^(?:mask|masque|treatment|rinse|spritz|mist|mash|pudding|rescue|day|night|mix|thing|brew|special|treat|magic|miracle|soak|souffle|smoothie|glaze|elixir|potion|recipe|mascara|hidratacao|reconstrucao|nutricao|umectacao|receita|mascarilla|tratamiento|masque|maske|kur|maschera|impacco)$/;
 
 /** "My Sunday papaya mask. I take …" */
 function firstSentence(told: Told, first: Row): Title | null {
@@ -182,7 +224,11 @@ function introducedAt(told: Told, at: number, from: number, row: Row): Title | n
   const count = countWords(told.tokens, from, to);
   if (count === 0 || count > INTRODUCED_WORDS || hasNumber(told, from, to)) return null;
   const isStrong = from - at > 1 || isWord(tokens[at], /^called$/);
-  if (!isStrong && !hasKind(told, from, to)) return null;
+  // "I buy the plain conditioner": only what stands first is called so.
+  const isFirst = tokens
+    .slice(startOfRow(tokens, row), at)
+    .every((token) => !isWord(token) || FILLERS.test(token.word));
+  if (!isStrong && (!isFirst || !hasKind(told, from, to))) return null;
   return cut(told, isStrong ? from : at, to);
 }
 

@@ -52,6 +52,18 @@ const ROLES = [
   'byHand',
   'theRest',
   'goInto',
+  'tools',
+  'notNames',
+  'bareMinutes',
+  'inAll',
+  'swap',
+  'bareOil',
+  'masks',
+  'now',
+  'thrownOff',
+  'yields',
+  'uses',
+  'creams',
 ] as const;
 export type Role = (typeof ROLES)[number];
 
@@ -119,8 +131,16 @@ const keyed = <K extends string>(
     ),
   );
 
+/** "no coador" is in the strainer, and denies nothing: where another language is written its small words are not English. */
+function withoutClashes(words: Words | undefined, language: string, languages: readonly string[]): Words[] {
+  if (!words) return [];
+  if (language !== 'en') return [words];
+  const small = new Set(languages.flatMap((other) => (other === 'en' ? [] : (LANGUAGES[other]?.with ?? []))));
+  return [{ ...words, not: (words.not ?? []).filter((phrase) => !small.has(phrase)) }];
+}
+
 function vocabularyOf(languages: readonly string[]): Vocabulary {
-  const words = languages.flatMap((language) => LANGUAGES[language] ?? []);
+  const words = languages.flatMap((language) => withoutClashes(LANGUAGES[language], language, languages));
   const pick = <K extends keyof Words>(key: K) => words.map((each) => each[key]);
   return {
     languages,
@@ -186,7 +206,8 @@ const vocabularies = new Map<string, Vocabulary>();
 export function vocabularyFor(tokens: readonly Token[]): Vocabulary {
   const scores = new Map<string, number>();
   for (const { kind, word } of tokens) {
-    if (kind !== 'word') continue;
+    // "1/4 c.": a letter is of every language.
+    if (kind !== 'word' || word.length < 2) continue;
     const languages = languagesOf(word);
     if (languages.includes('en')) continue;
     for (const language of languages)

@@ -1,0 +1,231 @@
+import { UNITS, VAGUE_UNITS, type UnitId } from '../../base/measures';
+import { isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
+import { NO_MEASURE, type Amount } from './amounts';
+import type { Gathering } from './gathering';
+import type { TokenRange } from './item';
+import { INTO_WATER, isUseOfMade, LEAST_BREWED_ML, MADE_NOUN, saidOf } from './pending';
+import { isSign, isWord } from './tokens';
+
+export function takeAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
+  if (saysOtherwise(g, given, element, index)) return;
+  const isArticle = given.weak && given.unit === null;
+  if (!isArticle) g.denied = false;
+  g.beside = false;
+  g.called = null;
+  const direct = !isStopped(g, element, index) && isNameNext(g.elements, index);
+  const isEach = isEachNext(g.elements, index);
+  const isTaken =
+    (!direct && changesLast(g, given)) ||
+    isStrange(g, given, element, isEach || direct) ||
+    (g.bracket > 0 && inBracket(g, given, direct, index)) ||
+    (!direct && givesBack(g, given, isEach, index));
+  if (!isTaken) openAmount(g, given, element);
+}
+
+/** An amount that is of nothing that is named beside it. */
+function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
+  const { from, to } = element;
+  if (isUseOfMade(given, g.tokens, g.last(), g.waiting.length > 0)) {
+    g.close();
+    g.batches.push({ what: 'used', amount: given, from, to });
+    return true;
+  }
+  // "half the gel": of all that was made before.
+  if (given.unit === null && given.quantity < 1 && isWord(g.tokens[to], MADE_NOUN)) {
+    g.whole = { times: given.quantity, from, to: to + 1, except: [] };
+    return true;
+  }
+  return isAdverb(g, given, index) || isPartOfLast(g, given, index) || isOfWater(g, given, element, index);
+}
+
+/** "warm it a little, …": how, and nothing that goes in. */
+function isAdverb(g: Gathering, { unit }: Amount, index: number): boolean {
+  const before = g.elements[index - 1];
+  return (
+    unit !== null &&
+    VAGUE_UNITS.has(unit) &&
+    before?.kind === 'deed' &&
+    before.deed !== 'take' &&
+    before.deed !== 'mix' &&
+    g.isEndAt(index + 1)
+  );
+}
+
+/** "a 300 g tub, use a third" */
+function isPartOfLast(g: Gathering, { unit, quantity }: Amount, index: number): boolean {
+  const last = g.last();
+  const before = g.elements[index - 1];
+  const isUsed = before?.kind === 'deed' && before.deed === 'take';
+  if (unit !== null || quantity >= 1 || !isUsed || !g.isEndAt(index + 1) || !last?.amount) return false;
+  last.amount = { ...last.amount, quantity: last.amount.quantity * quantity };
+  return true;
+}
+
+/** "10 pods to 500 ml, boil": of water, which nobody names. */
+function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
+  const unit = given.unit ? UNITS[given.unit] : undefined;
+  const isMuch = unit?.kind === 'volume' && unit.size * given.quantity >= LEAST_BREWED_ML;
+  const isBrewed = g.elements.some(
+    ({ kind, ...rest }) =>
+      kind === 'deed' && 'deed' in rest && (rest.deed === 'boil' || rest.deed === 'soak'),
+  );
+  if (!isMuch || !isBrewed || !g.isEndAt(index + 1) || !isWord(g.tokens[given.from - 1], INTO_WATER))
+    return false;
+  g.nameless.push({ amount: given, range: { from: element.from, to: element.to }, isBare: false });
+  return true;
+}
+
+/** The amount stands behind what it is of. */
+function givesBack(g: Gathering, given: Amount, isEach: boolean, index: number): boolean {
+  const nameFollows = isNameBeforeAmount(g.elements, index);
+  if (g.waiting.length > 0 && !(isEach && nameFollows)) {
+    giveToWaiting(g, given, isEach);
+    return true;
+  }
+  if (isEach && giveToParts(g, given)) return true;
+  return g.instead && g.items.length > 0 && !nameFollows;
+}
+
+/** "mayonnaise, 3 tbsp. egg yolk, one": the full stop ends what began with a name. */
+function isStopped(g: Gathering, element: TokenRange, index: number): boolean {
+  const isBehind = g.waiting.length > 0 && g.elements[index - 1]?.kind === 'separator';
+  return isBehind && isSign(g.tokens[element.to - 1], '.');
+}
+
+/** "or rather three", "another half": said of what was named last. */
+function changesLast(g: Gathering, given: Amount): boolean {
+  const last = g.last();
+  const [corrected, another] = [g.corrected, g.another];
+  if (!last || (!corrected && !another)) return false;
+  const unit = given.unit ?? last.amount?.unit ?? null;
+  if (corrected) last.amount = { ...given, unit, packSize: given.packSize ?? last.amount?.packSize ?? null };
+  else last.more.push({ ...given, unit });
+  g.formerItems.delete(last);
+  g.corrected = false;
+  g.another = false;
+  return true;
+}
+
+/** An amount behind words that nobody knows. */
+function isStrange(g: Gathering, given: Amount, element: TokenRange, isOther: boolean): boolean {
+  const { strange } = g;
+  const isOwn = given.unit !== null && !given.weak && !isOther && g.bracket === 0;
+  if (!isOwn || !strange || g.namedInChunk) return false;
+  g.close();
+  g.nameless.push({ amount: given, range: { from: strange.from, to: element.to }, isBare: false });
+  g.strange = null;
+  return true;
+}
+
+/** What stands in brackets says the same again, the size of each, or what may be taken instead. */
+function inBracket(g: Gathering, given: Amount, direct: boolean, index: number): boolean {
+  const last = g.last();
+  if (!last) return false;
+  if (direct && given.weak && given.unit === null) {
+    // "an egg (only the white if …)"
+    g.instead = true;
+    return true;
+  }
+  const waits = g.waiting.some(({ from }) => from > last.name.from);
+  if (direct || !last.amount || given.unit === null || waits) return false;
+  if (!last.amount.packSize && !last.shared)
+    last.amount = sized(g, last.amount, { ...given, unit: given.unit }, index);
+  return true;
+}
+
+const isPack = (unit: UnitId | null | undefined): boolean => unit === 'packet' || unit === 'can';
+
+function sized(
+  g: Gathering,
+  amount: Amount,
+  { from, to, quantity, unit }: Amount & { readonly unit: UnitId },
+  index: number,
+): Amount {
+  const saysPack = g.tokens
+    .slice(from, to)
+    .some((_, at) => isPack(g.words.units.at(g.tokens, from + at)?.value));
+  // "half a tub of ricotta (125 g)": what is in the bowl; "(it's a 300 g tub)" is what is in the tub.
+  if (!saysPack && amount.quantity < 1 && amount.unit === 'packet') return { ...amount, quantity, unit };
+  const mayBeOfAll = !isPack(amount.unit) && !isEachNext(g.elements, index);
+  return { ...amount, packSize: { quantity, unit, mayBeOfAll } };
+}
+
+/** The amount stands behind: of the name before it, of the first of a list, or of each. */
+function giveToWaiting(g: Gathering, given: Amount, isEach: boolean): void {
+  if (isEach) {
+    for (const name of g.waiting) g.add(name, given, { ...saidOf(name), shared: true });
+    g.waiting = [];
+    return;
+  }
+  const nearest = g.waiting.at(-1);
+  if (!nearest) return;
+  const isBehindColon = nearest.chunk >= g.chunkAfterColon;
+  const near = g.waiting.filter(
+    ({ chunk }) => chunk >= nearest.chunk - 1 && (!isBehindColon || chunk >= g.chunkAfterColon),
+  );
+  // "milk and honey, 2 cups"
+  const isList = near.length > 1 && g.chunk > nearest.chunk && g.lastSeparator === 'comma';
+  const taken = isList ? (near[0] ?? nearest) : nearest;
+  const others = isList ? near.slice(1) : [];
+  g.add(taken, given, { ...saidOf(taken), others });
+  g.waiting = g.waiting.filter((each) => each !== taken && !others.includes(each));
+}
+
+/** "equal amounts of honey and milk, 3 tbsp of each" */
+function giveToParts(g: Gathering, given: Amount): boolean {
+  if (g.waiting.length > 0 || !g.items.some(({ equalPart }) => equalPart)) return false;
+  for (const [at, each] of g.items.entries())
+    if (each.equalPart) g.items[at] = { ...each, amount: given, equalPart: false };
+  g.open = null;
+  return true;
+}
+
+function openAmount(g: Gathering, given: Amount, element: TokenRange): void {
+  const open = g.open;
+  const isSum =
+    open !== null &&
+    open.amount.unit !== null &&
+    given.unit !== null &&
+    open.unknown === 0 &&
+    !open.shared &&
+    g.between(open.amount.to, element.from).every(({ kind }) => kind === 'separator');
+  if (open && isSum) {
+    // "1 tbsp + 1 tsp honey"
+    g.open = g.opened(given, element, { more: [...open.more, open.amount] });
+    return;
+  }
+  g.close();
+  g.open = g.opened(given, element);
+}
+
+export function takeEqual(g: Gathering, element: TokenRange, index: number): void {
+  const part: Amount = { ...NO_MEASURE, from: element.from, to: element.to, quantity: 1, unit: 'part' };
+  if (g.waiting.length === 0 || isNameBeforeAmount(g.elements, index)) {
+    g.open = g.opened(part, element, { shared: true, equalPart: true });
+    return;
+  }
+  for (const name of g.waiting) g.add(name, part, { shared: true, equalPart: true });
+  g.waiting = [];
+}
+
+/** "honey and oil, 2:1", "2:1 honey and oil"; of one thing alone it says how it is thinned. */
+export function takeRatio(
+  g: Gathering,
+  { parts, from, to }: TokenRange & { readonly parts: readonly number[] },
+  index: number,
+): void {
+  const amounts = parts.map((quantity): Amount => ({ ...NO_MEASURE, from, to, quantity, unit: 'part' }));
+  if (g.waiting.length === parts.length) {
+    for (const [nth, name] of g.waiting.entries())
+      g.add(name, amounts[nth] ?? null, { ...saidOf(name), shared: true, equalPart: true });
+    g.waiting = [];
+    return;
+  }
+  const behind = g.elements
+    .slice(index + 1)
+    .filter(({ kind }) => kind === 'name' || kind === 'amount')
+    .slice(0, parts.length);
+  const isList =
+    g.waiting.length === 0 && behind.length === parts.length && behind.every(({ kind }) => kind === 'name');
+  if (isList) g.ratio = amounts;
+}

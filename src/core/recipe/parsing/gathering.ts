@@ -1,0 +1,127 @@
+import type { Deed } from '../../records/shapes';
+import type { Amount } from './amounts';
+import type { Element, Separator } from './elements';
+import type { Batch, Item, NamedAt, Nameless, TokenRange, Whole } from './item';
+import { bareItem, PRONOUN, saidOf, type Open, type Waiting } from './pending';
+import { isWord, type Token } from './tokens';
+import type { Vocabulary } from './vocabulary';
+
+/** What a walk over a sentence has gathered, and what was said of the next name or amount until it comes. */
+export class Gathering {
+  readonly items: Item[] = [];
+  readonly nameless: Nameless[] = [];
+  readonly mentions: NamedAt[] = [];
+  waiting: Waiting[] = [];
+  open: Open | null = null;
+  deed: Deed | null = null;
+  denied = false;
+  deniedAt = 0;
+  readonly denials: NamedAt[] = [];
+  readonly batches: Batch[] = [];
+  /** "I used to put in": what holds no longer, unless only its amount changes. */
+  former = false;
+  readonly formerItems = new Set<Item>();
+  /** After "or": the next name may be taken in place of the last. */
+  instead = false;
+  corrected = false;
+  /** After "no wait": the next name stands for the last. */
+  swaps = false;
+  another = false;
+  optional = false;
+  /** "it's a": what the next name is called. */
+  called: TokenRange | null = null;
+  /** "after the": the next name tells only when. */
+  beside = false;
+  bracket = 0;
+  /** What a product in brackets says that it holds. */
+  holding: NamedAt[] | null = null;
+  texture: Item['texture'] = null;
+  whole: (Whole & { readonly except: NamedAt[] }) | null = null;
+  /** Parts of the next names. */
+  ratio: readonly Amount[] = [];
+  lastSeparator: Separator | null = null;
+  /** How many commas and the like went by. */
+  chunk = 0;
+  chunkAfterColon = 0;
+  /** Words of this chunk that nobody knows, before its amount: "blorbium 2 %". */
+  strange: TokenRange | null = null;
+  namedInChunk = false;
+
+  constructor(
+    readonly elements: readonly Element[],
+    readonly tokens: readonly Token[],
+    readonly words: Vocabulary,
+  ) {}
+
+  last(): Item | undefined {
+    return this.items.at(-1);
+  }
+
+  add(name: NamedAt, amount: Amount | null, more: Partial<Item> = {}): void {
+    const { optional, deed } = this;
+    const item: Item = { ...bareItem(name), amount, optional, deed, ...more };
+    this.items.push(item);
+    if (this.former) this.formerItems.add(item);
+  }
+
+  opened(amount: Amount, element: TokenRange, more: Partial<Open> = {}): Open {
+    return {
+      amount,
+      shared: false,
+      equalPart: false,
+      unknown: 0,
+      chunk: this.chunk,
+      to: element.to,
+      after: this.lastSeparator,
+      more: [],
+      ...more,
+    };
+  }
+
+  /** The amount that is open found no name: it belongs to one that waits or was named, or to nothing known. */
+  close(): void {
+    const open = this.open;
+    this.open = null;
+    if (!open || open.shared) return;
+    const waits = this.waiting.at(-1);
+    const { amount } = open;
+    if (waits && open.unknown === 0 && amount.unit !== null) {
+      this.add(waits, amount, saidOf(waits));
+      this.waiting = this.waiting.slice(0, -1);
+      return;
+    }
+    if (this.saysAgain(open)) return;
+    const isArticle = amount.unit === null && (amount.weak || isWord(this.tokens[amount.from]));
+    const isSaid = open.unknown > 0 || (!amount.weak && amount.unit !== null);
+    const isBare = open.unknown === 0;
+    if (!isArticle && isSaid)
+      this.nameless.push({ amount, range: { from: amount.from, to: open.to }, isBare });
+  }
+
+  /** "an onion: two spoons of it", "a small pumpkin's worth – about a cup –": of what was named last. */
+  private saysAgain({ amount, after, unknown }: Open): boolean {
+    const last = this.last();
+    if (!last) return false;
+    if (isWord(this.tokens[amount.to], PRONOUN)) {
+      if (last.amount === null || last.amount.unit === null) last.amount = amount;
+      return true;
+    }
+    const isBetween = after === 'dash' && unknown === 0 && amount.unit !== null;
+    if (!isBetween || !last.amount?.weak || last.amount.unit !== null) return false;
+    last.amount = amount;
+    return true;
+  }
+
+  takenBack(): NamedAt[] {
+    return this.items.splice(-1).map(({ name }) => name);
+  }
+
+  between(from: number, to: number): Element[] {
+    return this.elements.filter((element) => element.from >= from && element.to <= to);
+  }
+
+  isEndAt(index: number): boolean {
+    const next = this.elements[index];
+    return next === undefined || next.kind === 'separator' || this.tokens[next.from]?.kind === 'sign';
+  }
+}

@@ -1,0 +1,129 @@
+import { takeEqual } from './amountsTaken';
+import type { Separator } from './elements';
+import type { Gathering } from './gathering';
+import type { TokenRange } from './item';
+import { isProduct, THEN } from './pending';
+import { isWord } from './tokens';
+import type { Role } from './vocabulary';
+
+type TakesRole = (g: Gathering, element: TokenRange, index: number) => void;
+
+/** What the words of a role do to what is said around them; others do nothing. */
+const TAKES: Partial<Record<Role, TakesRole>> = {
+  contains: (g, _, index) => beginHolding(g, index),
+  not: (g, _, index) => deny(g, index),
+  except: (g) => (g.denied = true),
+  isA: (g, element) => (g.called = element),
+  beside: (g) => (g.beside = true),
+  another: (g) => (g.another = true),
+  correction: correct,
+  formerly: (g) => (g.former = true),
+  now: (g, element) => (g.former ? correct(g, element) : undefined),
+  inAll: takeTotal,
+  cap: (g) => (g.open ? g.open.unknown++ : undefined),
+  optional: makeOptional,
+  each: (g) => (g.open ? (g.open.shared = true) : undefined),
+  same: takeSame,
+  equal: takeEqual,
+};
+
+export function takeRole(g: Gathering, role: Role, element: TokenRange, index: number): void {
+  TAKES[role]?.(g, element, index);
+}
+
+/** "the same of oil" */
+function takeSame(g: Gathering, { from, to }: TokenRange): void {
+  const before = g.last()?.amount;
+  if (before) g.open = g.opened({ ...before, from, to }, { from, to });
+}
+
+function correct(g: Gathering, { from }: TokenRange): void {
+  const { roles } = g.words;
+  const isOfOpen = g.open !== null && g.open.unknown === 0 && !g.open.shared;
+  g.swaps = g.former || roles.swap.at(g.tokens, from) !== undefined;
+  g.former = false;
+  if (isOfOpen) g.open = null;
+  else g.corrected = g.items.length > 0;
+}
+
+/** "about 6 tablespoons in all" */
+export function takeTotal(g: Gathering, { to }: TokenRange): void {
+  const amount = g.open?.amount;
+  if (!amount || amount.unit === null) return;
+  g.batches.push({ what: 'total', amount, from: amount.from, to });
+  g.open = null;
+}
+
+/** "(contains silk, keratin)": of the product before it. */
+function beginHolding(g: Gathering, index: number): void {
+  const before = g.elements[index - 1];
+  const isOfProduct = before?.kind === 'name' && isProduct(before.match);
+  if (g.bracket > 0 || isOfProduct) g.holding = g.waiting.at(-1)?.holds ?? g.last()?.holds ?? null;
+}
+
+function deny(g: Gathering, index: number): void {
+  g.denied = true;
+  g.deniedAt = g.elements[index]?.to ?? 0;
+  const next = g.elements[index + 1];
+  // "1 sachet no, …"
+  const isEnd = !next || next.kind === 'separator' || g.tokens[next.from]?.kind === 'sign';
+  if (g.open && (g.open.unknown > 0 || g.open.amount.unit !== null) && isEnd) g.open = null;
+  // "1 ampoule no, …"
+  if (isEnd && g.elements[index - 1]?.to === g.last()?.name.to) g.mentions.push(...g.takenBack());
+  const named = g.waiting.at(-1);
+  // "Lemon: nope."
+  if (!named || !g.elements.slice(index + 1).every(({ kind }) => kind === 'word')) return;
+  g.mentions.push(named);
+  g.waiting = g.waiting.slice(0, -1);
+}
+
+function makeOptional(g: Gathering): void {
+  const last = g.last();
+  if (g.waiting.length > 0) {
+    const end = g.waiting.length - 1;
+    g.waiting = g.waiting.map((each, at) => (at === end ? { ...each, optional: true } : each));
+  } else if (last && !g.open) last.optional = true;
+  else g.optional = true;
+}
+
+export function takeSeparator(g: Gathering, separator: Separator, element: TokenRange): void {
+  g.lastSeparator = separator;
+  if (separator === 'open') g.bracket++;
+  else if (separator === 'close') {
+    g.bracket = Math.max(0, g.bracket - 1);
+    g.holding = null;
+  } else if (separator === 'or') g.instead = true;
+  else if (separator !== 'slash') beginChunk(g);
+  if (separator === 'colon') {
+    g.chunkAfterColon = g.chunk;
+    g.deed = null;
+  }
+  if (separator === 'comma' || separator === 'colon' || separator === 'dash') endClause(g);
+  else if (separator === 'and') {
+    closeUnknown(g);
+    if (isWord(g.tokens[element.to - 1], THEN)) g.deed = null;
+  } else if (separator === 'with' && g.open?.amount.unit === null && g.open.unknown === 0) {
+    // "3 tbsp for me, 5 for my mum"
+    g.open = null;
+  }
+}
+
+function beginChunk(g: Gathering): void {
+  g.chunk++;
+  g.strange = null;
+  g.namedInChunk = false;
+}
+
+/** What was said of the next thing holds no longer. */
+function endClause(g: Gathering): void {
+  g.denied = false;
+  g.beside = false;
+  g.called = null;
+  g.instead = false;
+  g.optional = false;
+  closeUnknown(g);
+}
+
+function closeUnknown(g: Gathering): void {
+  if (g.open && g.open.unknown > 0) g.close();
+}
