@@ -9,7 +9,7 @@ const WINGS = {
   kitchen: ['formulation', 'batches', 'pantry', 'making', 'methods'],
   hair: ['checks', 'history', 'state', 'estimation', 'trials', 'evidence'],
   plan: ['agenda', 'washday', 'planning', 'scheduling', 'question'],
-  files: ['calendar', 'sharing', 'tables'],
+  files: ['calendar', 'sharing', 'tables', 'handover'],
   vision: ['pictures', 'labels', 'hairs', 'words'],
   lab: ['testing', 'simulation', 'calibration', 'rendering'],
 };

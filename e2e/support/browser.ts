@@ -90,7 +90,8 @@ export class Browser {
     readonly downloads: string,
   ) {}
 
-  static async open(address: string, size: Size): Promise<Browser> {
+  /** @param more switches of Chromium, such as what its camera sees */
+  static async open(address: string, size: Size, more: readonly string[] = []): Promise<Browser> {
     const downloads = mkdtempSync(path.join(tmpdir(), 'velvet-downloads-'));
     const options = new Options();
     // Chromium without the windows it would have; where that could not be installed, the whole of it: see scripts/lib/ensure.mjs.
@@ -106,6 +107,7 @@ export class Browser {
       '--disable-sync',
       '--host-resolver-rules=MAP velvet.test 127.0.0.1',
       '--js-flags=--wasm-lazy-compilation --liftoff-only',
+      ...more,
     );
     const logs = new logging.Preferences();
     logs.setLevel(logging.Type.BROWSER, logging.Level.ALL);

@@ -1,4 +1,6 @@
+import jsQR from 'jsqr';
 import { createWorker, OEM, PSM, type Worker as LettersWorker } from 'tesseract.js';
+import { packed } from '@/core/files/handover';
 import { measureHairs, type MeasuredSheet } from '@/core/vision/hairs';
 import { readLabel, wordsOfPage, type ReadLabel, type Recognise } from '@/core/vision/labels';
 import type { Corners, Cv, Gray, Picture, Point } from '@/core/vision/pictures';
@@ -62,8 +64,11 @@ function canvasOf({ width, height, data }: Gray): OffscreenCanvas {
 
 /** The pixels of a file, upright. */
 async function pictureOf(file: Blob): Promise<Picture> {
-  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
-  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
+  return pixelsOf(await createImageBitmap(file, { imageOrientation: 'from-image' }), LONGEST);
+}
+
+function pixelsOf(bitmap: ImageBitmap, longest: number): Picture {
+  const scale = Math.min(1, longest / Math.max(bitmap.width, bitmap.height));
   const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
   const context = new OffscreenCanvas(width, height).getContext('2d');
   if (!context) throw new Error('No canvas in this worker.');
@@ -77,8 +82,19 @@ export interface SeenSheet extends Omit<MeasuredSheet, 'card'> {
   readonly height: number;
 }
 
+/** Larger pictures of a camera have no clearer codes, pixels. */
+const LONGEST_CODE = 800;
+
 /** Whatever is seen on pictures. Nothing of it leaves the device. */
 export const visionApi = {
+  /** @returns the bytes of a code on a picture of the camera; null where there is none */
+  code: (bitmap: ImageBitmap): Uint8Array | null => {
+    const { width, height, data } = pixelsOf(bitmap, LONGEST_CODE);
+    const found = jsQR(data, width, height, { inversionAttempts: 'dontInvert' });
+    return found && Uint8Array.from(found.binaryData);
+  },
+  /** Years of records take longer than a page may stand still. */
+  pack: (text: string): Uint8Array => packed(text),
   /** @param corners of the list as shares of the picture, from the upper left with the clock; null for all of it */
   label: async (file: Blob, corners: Corners | null): Promise<ReadLabel> => {
     const [picture, { cv }] = await Promise.all([pictureOf(file), library()]);

@@ -17,6 +17,7 @@ import { useHead } from '../shared/useHead';
 import { useToday } from '../shared/useToday';
 import { incomingOf, type Incoming } from './incoming';
 import { kindCounts } from './kindWords';
+import { ReadCodes } from './ReadCodes';
 import { useOpenedFile } from './useOpenedFile';
 
 type OpenedFile =
@@ -106,6 +107,7 @@ export function ReadIn() {
           onChange={(event) => void choose(event)}
         />
       </View>
+      <ReadCodes onText={(text) => void open(new File([text], t`The other device`))} />
       {state.step === 'busy' ? <Body>{t`One moment`}</Body> : null}
       {state.step === 'refused' ? (
         <View role="alert" className="gap-1">

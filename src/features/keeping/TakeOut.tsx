@@ -16,6 +16,7 @@ import {
 import { Button, FieldGroup, Heading, Small } from '@/ui';
 import { fileNameOf, saveTextFile } from '../shared/browserFiles';
 import { useToday } from '../shared/useToday';
+import { ShowCodes } from './ShowCodes';
 
 const JSON_TYPE = 'application/json';
 const TABLE_TYPE = 'text/csv;charset=utf-8';
@@ -68,6 +69,7 @@ export function TakeOut() {
         />
         <Small>{t`One file with all of it, to keep elsewhere or to read in on another device.`}</Small>
       </View>
+      <ShowCodes />
       {heads.length > 0 ? (
         <FieldGroup
           label={t`One head, for another person`}
