@@ -1,9 +1,9 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { labelPicture, pngOf, sheetPicture } from '../src/core/lab/rendering';
+import { labelPicture, pagePicture, pngOf, sheetPicture } from '../src/core/lab/rendering';
 import { CommandError } from './commands';
-import { hairsCommand, labelCommand } from './pictures';
+import { hairsCommand, labelCommand, pageCommand } from './pictures';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'pictures-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -46,6 +46,23 @@ describe('velvet label', () => {
     const { names, troubles } = (await labelCommand({ image })) as LabelAnswer;
     expect(names).toEqual([]);
     expect(troubles.join(' ')).toContain('No ingredient list');
+  }, 60_000);
+});
+
+describe('velvet page', () => {
+  it('reads a recipe off a printed page, line by line, and says where there is nothing to read', async () => {
+    const lines = [
+      'Harbour glaze',
+      '2 tbsp honey',
+      '1 cup plain yogurt',
+      '3 tbsp olive oil',
+      'Leave on 25 minutes.',
+    ];
+    const image = fileOf('page.png', pngOf(pagePicture(lines, 0.03, 0.8)));
+    const page = (await pageCommand({ image })) as { text: string; readable: boolean };
+    expect(page.text.split('\n')).toEqual(lines);
+    const blank = fileOf('blank.png', pngOf(pagePicture([], 0, 0)));
+    expect(await pageCommand({ image: blank })).toMatchObject({ text: '', readable: false });
   }, 60_000);
 });
 

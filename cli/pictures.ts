@@ -4,7 +4,14 @@ import path from 'node:path';
 import sharp from 'sharp';
 import { createWorker, OEM, PSM } from 'tesseract.js';
 import { measureHairs, type MeasuredSheet } from '../src/core/vision/hairs';
-import { readLabel, wordsOfPage, type ReadLabel, type Recognise } from '../src/core/vision/labels';
+import {
+  readLabel,
+  readPrinted,
+  wordsOfPage,
+  type ReadLabel,
+  type ReadPrinted,
+  type Recognise,
+} from '../src/core/vision/labels';
 import type { Cv, Picture } from '../src/core/vision/pictures';
 import { sheetTroubleWords, labelTroubleWords } from '../src/core/vision/words';
 import { CommandError, shortNumbers, type CommandOptions } from './commands';
@@ -65,6 +72,7 @@ async function lettersReader(): Promise<{ recognise: Recognise; end: () => Promi
 /** Library and reader, opened once for as many pictures as there are. */
 export async function openPictures(): Promise<{
   readonly readFile: (file: string | undefined) => Promise<ReadLabel>;
+  readonly readPage: (file: string | undefined) => Promise<ReadPrinted>;
   readonly measureFile: (file: string | undefined) => Promise<MeasuredSheet>;
   readonly end: () => Promise<unknown>;
 }> {
@@ -75,6 +83,11 @@ export async function openPictures(): Promise<{
       const picture = await pictureFrom(file);
       letters ??= lettersReader();
       return readLabel(cv, (await letters).recognise, picture);
+    },
+    readPage: async (file) => {
+      const picture = await pictureFrom(file);
+      letters ??= lettersReader();
+      return readPrinted(cv, (await letters).recognise, picture);
     },
     measureFile: async (file) => measureHairs(cv, await pictureFrom(file)),
     end: async () => (await letters)?.end(),
@@ -92,6 +105,17 @@ export async function labelCommand({ image }: CommandOptions): Promise<unknown> 
         .map(({ name, sure, fate, read, isKnown }) => ({ name, sure, fate, read, known: isKnown })),
       troubles: troubles.map((trouble) => labelTroubleWords()[trouble]),
     });
+  } finally {
+    await pictures.end();
+  }
+}
+
+/** A recipe on a printed page, as a text that `classify` takes. */
+export async function pageCommand({ image }: CommandOptions): Promise<unknown> {
+  const pictures = await openPictures();
+  try {
+    const { text, sure, isReadable } = await pictures.readPage(image);
+    return shortNumbers({ text, sure, readable: isReadable });
   } finally {
     await pictures.end();
   }

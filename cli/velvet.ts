@@ -22,6 +22,7 @@ const USAGE = `velvet: the core of Velvet Rhythm from a terminal
   velvet plan  --data backup.json [--from YYYY-MM-DD] [--weeks 1…12] [--head ID] [--ics]
   velvet demo  [--on YYYY-MM-DD]     the demo data as a backup file
   velvet label --image FILE          the names on a photo of an ingredient list
+  velvet page --image FILE           the text of a recipe on a printed page
   velvet hairs --image FILE          hairs on a sheet beside a bank card: counted and measured
 
 Prints JSON; with --ics a calendar file. Exit code 0; or 2, with one line on stderr, for input that cannot be used.`;
@@ -35,6 +36,7 @@ const COMMANDS: Record<string, (options: CommandOptions, clock: Clock) => unknow
   demo: demoCommand,
   // Image library and reader of letters are large: only who has a picture loads them.
   label: async (options) => (await import('./pictures')).labelCommand(options),
+  page: async (options) => (await import('./pictures')).pageCommand(options),
   hairs: async (options) => (await import('./pictures')).hairsCommand(options),
 };
 

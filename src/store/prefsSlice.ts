@@ -32,6 +32,11 @@ export const prefsSchema = z.object({
   pixelsPerMm: z.number().min(1).max(30).nullable(),
   /** Clocks of a wash day ring. */
   sound: z.boolean(),
+  /** Messages of this device while the page is out of sight. */
+  notices: z.boolean(),
+  /** Hours of the day in which only a clock that was started may speak. */
+  quietFrom: z.number().int().min(0).max(23),
+  quietTo: z.number().int().min(0).max(23),
   /** Its steps are read aloud. */
   aloud: z.boolean(),
   /** Size of everything on the page, percent. */
@@ -60,6 +65,9 @@ const initialState: Prefs = {
   view: 'grams',
   pixelsPerMm: null,
   sound: true,
+  notices: false,
+  quietFrom: 22,
+  quietTo: 7,
   aloud: false,
   textSize: '100',
   motion: 'system',

@@ -2,7 +2,14 @@ import jsQR from 'jsqr';
 import { createWorker, OEM, PSM, type Worker as LettersWorker } from 'tesseract.js';
 import { packed } from '@/core/files/handover';
 import { measureHairs, type MeasuredSheet } from '@/core/vision/hairs';
-import { readLabel, wordsOfPage, type ReadLabel, type Recognise } from '@/core/vision/labels';
+import {
+  readLabel,
+  readPrinted,
+  wordsOfPage,
+  type ReadLabel,
+  type ReadPrinted,
+  type Recognise,
+} from '@/core/vision/labels';
 import type { Corners, Cv, Gray, Picture, Point } from '@/core/vision/pictures';
 
 /** Where image library, reader of letters and its language lie: fetched when the first picture comes, and kept by the browser. */
@@ -105,6 +112,10 @@ export const visionApi = {
       picture,
       corners && [onPicture(corners[0]), onPicture(corners[1]), onPicture(corners[2]), onPicture(corners[3])],
     );
+  },
+  page: async (file: Blob): Promise<ReadPrinted> => {
+    const [picture, { cv }] = await Promise.all([pictureOf(file), library()]);
+    return readPrinted(cv, recognise, picture);
   },
   hairs: async (file: Blob): Promise<SeenSheet> => {
     const [picture, { cv }] = await Promise.all([pictureOf(file), library()]);

@@ -16,6 +16,7 @@ import { useAddRecords } from '../shared/useAddRecords';
 import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
 import { useReading } from '../shared/useReading';
+import { FromPhoto } from './FromPhoto';
 import { ClaimQuestion, DoseQuestion, LabelOffer, WouldHaveToSay } from './Questions';
 import { ReadRows } from './ReadRows';
 import { RecipeFields } from './RecipeFields';
@@ -114,6 +115,9 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       {existing ? <SavedActions recipe={existing} /> : null}
       <RecipeText control={control} />
       <OldOrder existing={existing} text={read.text} />
+      <FromPhoto
+        onText={(seen) => setText(`${getValues('text')}${getValues('text') === '' ? '' : '\n'}${seen}`)}
+      />
       <Dictation
         onHeard={(heard) => setText(`${getValues('text')}${getValues('text') === '' ? '' : '\n'}${heard}`)}
       />

@@ -16,6 +16,7 @@ import {
 } from '@/store';
 import { Button, Field, Heading, LabelledChoice, Screen, Small } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
+import { askToNotify, mayNotify } from '../shared/notices';
 import {
   cupKinds,
   cupWords,
@@ -24,6 +25,7 @@ import {
   viewWords,
   weekStartWords,
 } from '../shared/settingWords';
+import { useInstall } from '../shared/useInstall';
 
 const LANGUAGE_IDS = languageSchema.options;
 
@@ -84,6 +86,31 @@ export function SettingsScreen() {
         value={prefs.sound ? 'on' : 'off'}
         onChange={(value) => set({ sound: value === 'on' })}
       />
+      <LabelledChoice
+        label={t`Messages when the page is out of sight`}
+        options={[
+          { value: 'on', label: t`when a clock runs out, a soak begins, a check is due` },
+          { value: 'off', label: t`no` },
+        ]}
+        value={prefs.notices && mayNotify() ? 'on' : 'off'}
+        onChange={(value) =>
+          value === 'on' ? void askToNotify().then((may) => set({ notices: may })) : set({ notices: false })
+        }
+      />
+      {prefs.notices ? (
+        <View className="flex-row flex-wrap gap-3">
+          <HourField
+            label={t`Quiet from, hour`}
+            value={prefs.quietFrom}
+            onChange={(quietFrom) => set({ quietFrom })}
+          />
+          <HourField
+            label={t`Quiet until, hour`}
+            value={prefs.quietTo}
+            onChange={(quietTo) => set({ quietTo })}
+          />
+        </View>
+      ) : null}
       <LabelledChoice
         label={t`Steps of a wash day`}
         options={[
@@ -155,6 +182,30 @@ export function SettingsScreen() {
   );
 }
 
+function HourField({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly onChange: (hour: number) => void;
+}) {
+  const [text, setText] = useState(String(value));
+  return (
+    <Field
+      label={label}
+      value={text}
+      onChange={(typed) => {
+        setText(typed);
+        if (/^\d{1,2}$/.test(typed) && Number(typed) < 24) onChange(Number(typed));
+      }}
+      numeric
+      className="w-field"
+    />
+  );
+}
+
 /** What a cup and a spoon can hold, ml. */
 const OWN_CUP = { least: 20, most: 1000 } as const;
 const OWN_SPOON = { least: 1, most: 100 } as const;
@@ -194,9 +245,22 @@ function OwnMeasure({ label, help, value, limits: { least, most }, onChange, tes
 }
 
 /** What is set, but not here. */
+/** Where the browser offers it: a place among the other apps of the device. */
+function Install() {
+  const install = useInstall();
+  if (!install) return null;
+  return (
+    <View className="items-start gap-1">
+      <Button label={t`Install on this device`} onPress={install} testID="install" />
+      <Small>{t`It opens like an app and works offline; your records stay where they are.`}</Small>
+    </View>
+  );
+}
+
 function Elsewhere() {
   return (
     <View className="gap-3">
+      <Install />
       <Heading level={2}>{t`Set elsewhere`}</Heading>
       <Place
         to="/week/rules"

@@ -83,7 +83,7 @@ function Watch({ stream, onDone, onEnd }: WatchProps) {
         <Body>
           {share !== null
             ? t`Reading: ${percent} %`
-            : t`Point the camera at the codes, so that they fill the picture.`}
+            : t`Point the camera at the codes until they fill the picture.`}
         </Body>
       </View>
       <Button label={t`Stop reading`} onPress={onEnd} testID="stop-reading" />

@@ -22,6 +22,7 @@ import {
 } from '@/ui';
 import { numberFrom } from '../shared/amounts';
 import { daysSinceDetangle } from '../shared/daysSinceDetangle';
+import { NoticeOffer } from '../shared/NoticeOffer';
 import { newStamp } from '../shared/stamp';
 import { stepOutcomeWords } from '../shared/stepWords';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -135,6 +136,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
           </View>
         );
       })}
+      <NoticeOffer label={t`Remind me to check it when it's dry`} />
       <FieldGroup label={t`Slip: how easily fingers ran through`}>
         <Choice
           label={t`Slip`}

@@ -8,6 +8,7 @@ import { lateMinutes, quietSince } from '@/core/hair/history';
 import { headChosen, selectPrefs, selectWashRuns, useAppDispatch, useAppSelector } from '@/store';
 import { ButtonBox } from '@/ui';
 import { ringAfter } from '@/workers';
+import { notify } from '../shared/notices';
 import { clockText, clockWords } from './clockText';
 import { ring } from './ring';
 import { useTimers, type HeadTimer } from './useTimers';
@@ -52,10 +53,12 @@ export function WashBar() {
  * page's own clock sees it first (the machine slept, the worker is late), that rings.
  */
 function useRinging(timers: readonly HeadTimer[], now: string): void {
-  const { sound } = useAppSelector(selectPrefs);
+  const { sound, notices } = useAppSelector(selectPrefs);
   // What ran out before the page was there does not ring any more.
   const [heard, setHeard] = useState(now);
-  const next = timers.find(({ dueAt }) => millisecondsOf(dueAt) > millisecondsOf(heard))?.dueAt;
+  const coming = timers.find(({ dueAt }) => millisecondsOf(dueAt) > millisecondsOf(heard));
+  const next = coming?.dueAt;
+  const label = coming?.label ?? '';
   const isDue = next !== undefined && millisecondsOf(next) <= millisecondsOf(now);
   useEffect(() => {
     if (next === undefined) return;
@@ -66,6 +69,8 @@ function useRinging(timers: readonly HeadTimer[], now: string): void {
       stands = false;
       setHeard(next);
       if (sound) ring();
+      if (notices)
+        void notify({ tag: 'wash', title: t`Time's up: ${label}`, text: t`The next step is waiting.` });
       notificationAsync(NotificationFeedbackType.Warning).catch(() => undefined);
     };
     if (isDue) rings();
@@ -73,5 +78,5 @@ function useRinging(timers: readonly HeadTimer[], now: string): void {
     return () => {
       stands = false;
     };
-  }, [next, isDue, sound]);
+  }, [next, isDue, sound, notices, label]);
 }

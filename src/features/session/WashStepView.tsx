@@ -6,6 +6,7 @@ import { lateMinutes, type StepState, type TimerState } from '@/core/hair/histor
 import { FELT, type Felt, type Head, type Phase } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector } from '@/store';
 import { Button, ButtonBox, useCramped } from '@/ui';
+import { NoticeOffer } from '../shared/NoticeOffer';
 import { clockText, clockWords } from './clockText';
 import { MoreSheet } from './MoreSheet';
 import { NoteSheet } from './NoteSheet';
@@ -92,6 +93,7 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
           {step.title}
         </Text>
         {timer ? <Clock timer={timer} now={now} late={step.late} /> : null}
+        {timer ? <NoticeOffer tone="wet" label={t`Tell me when it's time, screen off or not`} /> : null}
         {step.sections ? (
           <View className="flex-row flex-wrap items-center gap-4">
             <SectionHead sections={step.sections} done={sectionsDone} />

@@ -1,12 +1,12 @@
 import { plural, t } from '@lingui/core/macro';
 import { router, type Href } from 'expo-router';
 import { formatDay, formatInstant } from '@/core/base/measures';
-import { trialState } from '@/core/hair/trials';
+import { readingsFor, trialState } from '@/core/hair/trials';
 import { selectUnderway, useAppSelector } from '@/store';
 import { Button } from '@/ui';
 import { dueReading } from './dueReading';
 import { Entry } from './Entry';
-import { armWords } from './trialWords';
+import { armWords, sidesWords } from './trialWords';
 import { useHistory } from './useHistory';
 import { useToday } from './useToday';
 
@@ -34,10 +34,24 @@ export function useReadingsDue(headId: string): readonly Due[] {
     });
   }
   for (const trial of history.trials) {
-    const { stage, done, of } = trialState(trial, history.trialWashes, history.readings, today);
+    const { stage, done, of, readingDue } = trialState(
+      trial,
+      history.trialWashes,
+      readingsFor(trial, history),
+      today,
+    );
+    if (readingDue === 'left' || readingDue === 'right')
+      rows.push({
+        title: readingDue === 'left' ? t`Trial: check the left side` : t`Trial: check the right side`,
+        text: t`One side after the other, on the same day.`,
+        button: t`Open the trial`,
+        to: `/strand/trials/${trial.trialId}`,
+      });
     if (stage.what !== 'wash' || !stage.isDue) continue;
     rows.push({
-      title: t`Trial: ${{ arm: armWords(stage.arm, trial, history.larder) }}`,
+      title: trial.sides
+        ? t`Trial: ${{ arm: sidesWords(stage.arm, trial, history.larder) }}`
+        : t`Trial: ${{ arm: armWords(stage.arm, trial, history.larder) }}`,
       text: t`Wash ${{ done: done + 1 }} of ${of}, from today on.`,
       button: t`Open the trial`,
       to: `/strand/trials/${trial.trialId}`,

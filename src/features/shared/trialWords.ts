@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import { armOn } from '@/core/hair/trials';
 import type { Larder } from '@/core/recipe/larder';
 import type { Arm, Trial } from '@/core/records/shapes';
 
@@ -16,8 +17,17 @@ export function armWords(arm: Arm, { recipeId, againstId }: Trial, larder: Larde
   return againstId === null ? t`a wash without any treatment` : larder.recipeName(againstId);
 }
 
+/** What goes where on one day. */
+export function sidesWords(left: Arm, trial: Trial, larder: Larder): string {
+  return t`Left: ${{ left: armWords(left, trial, larder) }}. Right: ${{ right: armWords(armOn('right', left), trial, larder) }}.`;
+}
+
 /** The readings a trial lives on. */
-export function trialReadings({ signal }: Pick<Trial, 'signal'>): string {
+export function trialReadings({ signal, sides }: Pick<Trial, 'signal' | 'sides'>): string {
+  if (sides)
+    return signal === 'firmness'
+      ? t`A stretch test of each side, the day after each of these washes.`
+      : t`The same porosity test of each side, the day after each of these washes.`;
   if (signal === 'firmness')
     return t`A stretch test before each of these washes, and another when dry, a day or two later.`;
   if (signal === 'breakage') return t`A count at every detangle, with nothing left out.`;

@@ -13,6 +13,7 @@ import {
   useAppSelector,
 } from '@/store';
 import { useAppearance, useTheme, useWide, useWideClass } from '@/ui';
+import { keepInstallOffer } from '../shared/useInstall';
 import { Keys, type KeyParts } from './Keys';
 import { NewVersion } from './NewVersion';
 import { Opening } from './Opening';
@@ -71,6 +72,7 @@ function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) 
   useDayTicker();
   useDailyCopy();
   useDemoStart();
+  useEffect(keepInstallOffer, []);
   useTheme(theme);
   useWideClass();
   useAppearance(Number(textSize), motion === 'less');

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
@@ -50,6 +50,7 @@ export function FlowScreen(props: FlowScreenProps) {
   const history = useHistory(head.headId);
   const wide = useWide();
   const save = useSaveReading(head);
+  const { side } = useLocalSearchParams<{ side?: string }>();
   const [moment, setMoment] = useState<Moment>(() => momentNow(history, today));
   const [problem, setProblem] = useState<string | null>(null);
   const before = history.readings.filter(HOLDS[flow]);
@@ -62,7 +63,13 @@ export function FlowScreen(props: FlowScreenProps) {
   };
   return (
     <Screen
-      over={t`Reading of ${{ headName: head.name }}`}
+      over={
+        side === 'left'
+          ? t`${{ headName: head.name }}, left side only`
+          : side === 'right'
+            ? t`${{ headName: head.name }}, right side only`
+            : t`Reading of ${{ headName: head.name }}`
+      }
       headline={headline}
       reason={reason}
       side={wide ? <HowToSide flow={flow} /> : undefined}

@@ -2,7 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { fixed } from '@/core/base/language';
+import { fixed, perLanguage } from '@/core/base/language';
 import { addDays, failedBySchema, formatDay, ok, type CalendarDay, type Result } from '@/core/base/measures';
 import { expectedHalfWidth } from '@/core/hair/evidence';
 import { SIGNALS } from '@/core/hair/state';
@@ -30,8 +30,16 @@ interface TrialDraft {
   readonly signal: SignalId;
   readonly rounds: number;
   readonly washoutDays: number;
+  readonly design: 'days' | 'sides';
 }
 
+const designs = perLanguage(
+  () =>
+    [
+      { value: 'days', label: t`on separate wash days` },
+      { value: 'sides', label: t`left and right on one day` },
+    ] as const,
+);
 const WITHOUT = 'without';
 const ROUNDS = [3, 4, 6, 8, 12] as const;
 const WASHOUTS = [3, 4, 7, 10, 14] as const;
@@ -48,7 +56,14 @@ export const NewTrialScreen = withHead(function NewTrial({ head }: { head: Head 
   const running = trials.find((trial) => trial.givenUpOn === null && trial.endsBy >= today);
   const made = (draft: TrialDraft) => trialFrom(draft, head, today);
   const { control, handleSubmit, formState } = useForm<TrialDraft>({
-    defaultValues: { recipeId: null, againstId: WITHOUT, signal: 'firmness', rounds: 6, washoutDays: 4 },
+    defaultValues: {
+      recipeId: null,
+      againstId: WITHOUT,
+      signal: 'firmness',
+      rounds: 6,
+      washoutDays: 4,
+      design: 'days',
+    },
     resolver: resolverOf(made),
   });
   const draft = useWatch({ control }) as TrialDraft;
@@ -89,15 +104,27 @@ export const NewTrialScreen = withHead(function NewTrial({ head }: { head: Head 
       />
       <FormChoice
         control={control}
+        name="design"
+        label={t`How`}
+        help={t`Left and right needs half the washes: whatever the day does to your hair is on both sides.`}
+        options={designs()}
+      />
+      <FormChoice
+        control={control}
         name="signal"
         label={t`Looking at`}
-        options={SIGNAL_IDS.map((id) => ({ value: id, label: SIGNALS[id].label.toLowerCase() }))}
+        options={SIGNAL_IDS.filter((id) => draft.design === 'days' || id !== 'breakage').map((id) => ({
+          value: id,
+          label: SIGNALS[id].label.toLowerCase(),
+        }))}
       />
       <FormChoice
         control={control}
         name="rounds"
         label={t`Rounds`}
-        help={t`Each round is one wash of both kinds.`}
+        help={
+          draft.design === 'sides' ? t`Each round is one wash.` : t`Each round is one wash of both kinds.`
+        }
         options={ROUNDS.map((rounds) => ({ value: rounds, label: String(rounds) }))}
       />
       <FormChoice
@@ -127,8 +154,11 @@ function Terms({ trial }: { trial: Trial }) {
   return (
     <View className="gap-2 pt-2">
       <Body>{trialReadings(trial)}</Body>
+      {trial.sides ? (
+        <Body>{t`Part the hair in the middle. Which side gets what is drawn, and so is the side you read first; the page won't say what was on it.`}</Body>
+      ) : null}
       <Body>
-        {t`${plural({ rounds: 2 * trial.rounds }, { one: '# wash', other: '# washes' })}, ${plural({ washoutDays: trial.washoutDays }, { one: '# day', other: '# days' })} apart at least. It ends with the last of them, or on ${{ endsBy: formatDay(trial.endsBy, 'd MMM yyyy') }}; looking in between changes nothing, so no peeking rule is needed.`}
+        {t`${plural({ rounds: (trial.sides ? 1 : 2) * trial.rounds }, { one: '# wash', other: '# washes' })}, ${plural({ washoutDays: trial.washoutDays }, { one: '# day', other: '# days' })} apart at least. It ends with the last of them, or on ${{ endsBy: formatDay(trial.endsBy, 'd MMM yyyy') }}; looking in between changes nothing, so no peeking rule is needed.`}
       </Body>
       {trial.signal === 'breakage' ? null : (
         <Body>{t`The answer will be good to about ±${{ expectedHalfWidth: fixed(expectedHalfWidth(trial), 1) }}, where comfortable is ${{ comfortable: trial.signal === 'firmness' ? '1' : '2' }} wide.`}</Body>
@@ -140,13 +170,15 @@ function Terms({ trial }: { trial: Trial }) {
 
 function trialFrom(draft: TrialDraft, head: Head, today: CalendarDay): Result<Trial> {
   const stamp = newStamp();
-  const { recipeId, againstId, signal, rounds, washoutDays } = draft;
-  const days = Math.ceil(SLACK * shortestDays({ rounds, washoutDays }));
+  const { recipeId, againstId, signal, rounds, washoutDays, design } = draft;
+  const both = design === 'sides' ? { sides: true as const } : {};
+  const days = Math.ceil(SLACK * shortestDays({ rounds, washoutDays, ...both }));
   const parsed = trialSchema.safeParse({
     ...stamp,
     kind: 'trial',
     trialId: stamp.id,
     headId: head.headId,
+    ...both,
     recipeId,
     againstId: againstId === WITHOUT ? null : againstId,
     signal,

@@ -3,13 +3,13 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { formatDay, Z90 } from '@/core/base/measures';
 import { changeWords, trialReport, type TrialReport } from '@/core/hair/evidence';
-import { trialState, type TrialState } from '@/core/hair/trials';
+import { readingsFor, trialState, type TrialState } from '@/core/hair/trials';
 import type { Head, Trial } from '@/core/records/shapes';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
 import { NotFound } from '../shared/NotFound';
 import { sessionOf } from '../shared/sessionOf';
 import { newStamp } from '../shared/stamp';
-import { armWords, trialQuestion, trialReadings } from '../shared/trialWords';
+import { armWords, sidesWords, trialQuestion, trialReadings } from '../shared/trialWords';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
@@ -28,7 +28,8 @@ export function TrialScreen({ trialId }: { trialId: string }) {
 function TrialView({ head, trial }: { head: Head; trial: Trial }) {
   const history = useHistory(head.headId);
   const today = useToday();
-  const { larder, readings, sessions, trialWashes } = history;
+  const { larder, sessions, trialWashes } = history;
+  const readings = readingsFor(trial, history);
   const state = trialState(trial, trialWashes, readings, today);
   const isOver = state.stage.what === 'over';
   const report = trialReport(trial, state.washes, readings, sessions, head, isOver);
@@ -61,9 +62,14 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
   const today = useToday();
   const add = useAddRecords();
   if (stage.what === 'over') return null;
-  const arm = armWords(stage.arm, trial, larder);
-  const recipeId = stage.arm === 'a' ? trial.recipeId : trial.againstId;
-  const recipe = recipeId === null ? undefined : larder.lastVersion(recipeId);
+  const arm = trial.sides ? sidesWords(stage.arm, trial, larder) : armWords(stage.arm, trial, larder);
+  const ofArm = stage.arm === 'a' ? trial.recipeId : trial.againstId;
+  const used = (trial.sides ? [trial.recipeId, trial.againstId] : [ofArm]).flatMap((recipeId) => {
+    const recipe = recipeId === null ? undefined : larder.lastVersion(recipeId);
+    return recipe ? [recipe] : [];
+  });
+  // While a side is to be read nothing tells what was on it.
+  const isBlind = readingDue === 'left' || readingDue === 'right';
   const write = () =>
     add(
       [
@@ -75,29 +81,16 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
           day: today,
           arm: stage.arm,
         },
-        ...(recipe ? [sessionOf(recipe, head.headId, today)] : []),
+        ...used.map((recipe) => sessionOf(recipe, head.headId, today)),
       ],
       t`The wash of the trial is written down: ${arm}.`,
     );
   return (
     <View className="gap-2 border-l-4 border-rule pl-3">
-      {readingDue ? (
-        <>
-          <Strong className="text-lead">
-            {readingDue === 'before' ? t`First: the reading before` : t`The dry reading is due`}
-          </Strong>
-          <View className="items-start">
-            <Button
-              tone="main"
-              label={t`Take the reading`}
-              onPress={() =>
-                router.push(trial.signal === 'porosity' ? '/strand/porosity' : '/strand/stretch')
-              }
-            />
-          </View>
-        </>
-      ) : null}
-      <Strong className="text-lead">{stage.isDue ? t`Now: ${arm}` : t`Next: ${arm}`}</Strong>
+      {readingDue ? <ReadingOf trial={trial} due={readingDue} /> : null}
+      {isBlind ? null : (
+        <Strong className="text-lead">{stage.isDue ? t`Now: ${arm}` : t`Next: ${arm}`}</Strong>
+      )}
       <Small className="text-ink">
         {stage.isDue
           ? t`${{ trialReadings: trialReadings(trial) }} Which of the two comes first was drawn by lot.`
@@ -105,12 +98,40 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
       </Small>
       <View className="items-start">
         <Button
+          disabled={isBlind}
           label={stage.isDue ? t`I washed like this today` : t`I washed like this today, too soon`}
           onPress={write}
           testID="trial-wash"
         />
       </View>
     </View>
+  );
+}
+
+/** The reading that is missing, with the way to it. */
+function ReadingOf({ trial, due }: { trial: Trial; due: NonNullable<TrialState['readingDue']> }) {
+  const where = trial.signal === 'porosity' ? '/strand/porosity' : '/strand/stretch';
+  const words = {
+    before: t`First: the reading before`,
+    dry: t`The dry reading is due`,
+    left: t`Now check the left side, and only that`,
+    right: t`Now check the right side, and only that`,
+  }[due];
+  const isSide = due === 'left' || due === 'right';
+  return (
+    <>
+      <Strong className="text-lead">{words}</Strong>
+      <View className="items-start">
+        <Button
+          tone="main"
+          label={t`Take the reading`}
+          onPress={() =>
+            router.push(isSide ? { pathname: where, params: { side: due, trial: trial.trialId } } : where)
+          }
+          testID="trial-reading"
+        />
+      </View>
+    </>
   );
 }
 
@@ -124,7 +145,11 @@ function Washes({ report, trial, isOver }: { report: TrialReport; trial: Trial; 
         {report.rows.map(({ wash, change }) => (
           <View key={wash.id} role="listitem" className="border-t border-line py-2">
             <Strong>
-              {formatDay(wash.day, 'EEE d MMM')}, {armWords(wash.arm, trial, larder)}
+              {trial.sides && !isOver
+                ? formatDay(wash.day, 'EEE d MMM')
+                : trial.sides
+                  ? t`${{ day: formatDay(wash.day, 'EEE d MMM') }}: ${{ sides: sidesWords(wash.arm, trial, larder) }}`
+                  : `${formatDay(wash.day, 'EEE d MMM')}, ${armWords(wash.arm, trial, larder)}`}
             </Strong>
             {trial.signal === 'breakage' ? null : <Small>{washWords(trial, change, isOver)}</Small>}
           </View>

@@ -2,12 +2,12 @@ import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
-import { trialState } from '@/core/hair/trials';
+import { readingsFor, trialState } from '@/core/hair/trials';
 import type { Head } from '@/core/records/shapes';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import { LinkRow } from '../shared/LinkBox';
-import { armWords, trialQuestion } from '../shared/trialWords';
+import { armWords, sidesWords, trialQuestion } from '../shared/trialWords';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
@@ -15,9 +15,12 @@ import { StrandTabs } from './StrandTabs';
 
 /** Questions put to the hair, running and answered. */
 export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
-  const { trials, trialWashes, readings, larder } = useHistory(head.headId);
+  const history = useHistory(head.headId);
+  const { trials, trialWashes, larder } = history;
   const today = useToday();
-  const states = [...trials].reverse().map((trial) => trialState(trial, trialWashes, readings, today));
+  const states = [...trials]
+    .reverse()
+    .map((trial) => trialState(trial, trialWashes, readingsFor(trial, history), today));
   const running = states.find(({ stage }) => stage.what === 'wash');
   return (
     <Screen
@@ -27,8 +30,10 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
       reason={
         running?.stage.what === 'wash'
           ? running.stage.isDue
-            ? t`Due now: ${{ arm: armWords(running.stage.arm, running.trial, larder) }}.`
-            : t`Next, from ${{ from: formatDay(running.stage.from, 'EEEE d MMM') }}: ${{ arm: armWords(running.stage.arm, running.trial, larder) }}.`
+            ? running.trial.sides
+              ? t`Due now. ${{ sides: sidesWords(running.stage.arm, running.trial, larder) }}`
+              : t`Due now: ${{ arm: armWords(running.stage.arm, running.trial, larder) }}.`
+            : t`Next, from ${{ from: formatDay(running.stage.from, 'EEEE d MMM') }}: ${{ arm: running.trial.sides ? sidesWords(running.stage.arm, running.trial, larder) : armWords(running.stage.arm, running.trial, larder) }}.`
           : t`“I think it helped” can be settled: one question, a few weeks, an answer with its error.`
       }
     >

@@ -56,7 +56,7 @@ interface Shelf {
 
 /** Everything that was written down of a head, and what was made for all of them, the newest first. */
 export function logEntries(head: Head, history: HeadHistory, shelf: Shelf): LogEntry[] {
-  const { sessions, washDays, readings, events } = history;
+  const { sessions, washDays, readings, sideReadings, events } = history;
   const dayOf = washDayFinder(washDays);
   const dated = (day: CalendarDay) => formatDay(day, 'EEE d MMM yyyy');
   const entries: LogEntry[] = [
@@ -68,11 +68,11 @@ export function logEntries(head: Head, history: HeadHistory, shelf: Shelf): LogE
       title: `${dated(record.day)}, ${nameOf(history, record)}`,
       text: once(() => sessionWords(head, history, record, dayOf(record))),
     })),
-    ...readings.map((record): LogEntry => ({
+    ...[...readings, ...sideReadings].map((record): LogEntry => ({
       kind: 'readings',
       record,
       ...stamped(record),
-      title: `${dated(record.day)}, ${momentWords()[record.moment]}`,
+      title: `${dated(record.day)}, ${sideWords(record.side) ?? momentWords()[record.moment]}`,
       text: once(() => readingWords(head, record)),
     })),
     ...events.map((record): LogEntry => ({
@@ -207,4 +207,9 @@ export function foundIn(entries: readonly LogEntry[], query: string): readonly L
     const all = `${title} ${text()}`.toLowerCase();
     return words.every((word) => all.includes(word));
   });
+}
+
+function sideWords(side: Reading['side']): string | null {
+  if (side === undefined) return null;
+  return side === 'left' ? t`left side only` : t`right side only`;
 }

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { router, useLocalSearchParams } from 'expo-router';
 import type { CalendarDay, Result } from '@/core/base/measures';
 import { readingOf } from '@/core/hair/checks';
-import type { Head, Measured, Moment, Reading } from '@/core/records/shapes';
+import { HAIR_SIDES, type Head, type Measured, type Moment, type Reading } from '@/core/records/shapes';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useToday } from '../shared/useToday';
@@ -11,12 +11,15 @@ import { useToday } from '../shared/useToday';
 export function useSaveReading(head: Head): (measured: Partial<Measured>, moment: Moment) => Result<Reading> {
   const add = useAddRecords();
   const today: CalendarDay = useToday();
-  const { then } = useLocalSearchParams<{ then?: string }>();
+  const { then, side, trial } = useLocalSearchParams<{ then?: string; side?: string; trial?: string }>();
+  const ofSide = HAIR_SIDES.find((each) => each === side);
   return (measured, moment) => {
-    const made = readingOf(measured, { ...newStamp(), headId: head.headId, day: today, moment }, today);
+    const where = { ...newStamp(), headId: head.headId, day: today, moment };
+    const made = readingOf(measured, ofSide ? { ...where, side: ofSide } : where, today);
     if (made.ok) {
       add([made.value], t`The reading of ${{ headName: head.name }} is written down.`);
-      router.navigate(then === 'today' ? '/' : '/strand');
+      if (ofSide && trial) router.navigate(`/strand/trials/${trial}`);
+      else router.navigate(then === 'today' ? '/' : '/strand');
     }
     return made;
   };

@@ -2,7 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { formatDay, whenWords, type CalendarDay } from '@/core/base/measures';
-import type { Beat, PlanDay } from '@/core/plan/planning';
+import type { Beat, PlanDay, PrepTask } from '@/core/plan/planning';
 import type { Head } from '@/core/records/shapes';
 import { selectWashRuns, useAppSelector } from '@/store';
 import type { HeadAnswer } from '@/store';
@@ -24,10 +24,11 @@ import { WithPlan } from '../shared/WithHead';
 import { DayCheck, NothingToday, WhyToday } from './DayCheck';
 import { OilTonight } from './OilTonight';
 import { OtherHeads } from './OtherHeads';
-import { prepareTitle } from './prepareTitle';
+import { Preparation } from './Preparation';
 import { ShelfDue } from './ShelfDue';
 
 const A_MINUTE_MS = 60_000;
+const NOTHING: readonly PrepTask[] = [];
 
 export function TodayScreen() {
   return <WithPlan>{(head, answer) => <Today head={head} answer={answer} />}</WithPlan>;
@@ -55,9 +56,7 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
       {ask ? <DayCheck head={head} ask={ask} /> : null}
       {decided?.choice === null ? <NothingToday answer={decided} /> : null}
       {now ? <Rest head={head} now={now} isDecided={decided !== null} /> : null}
-      {now?.preparation.map((task) => (
-        <Entry key={task.text} title={prepareTitle(task, minuteOfDay)} text={task.text} />
-      ))}
+      <Preparation head={head} tasks={now?.preparation ?? NOTHING} minuteOfDay={minuteOfDay} />
       {now ? <Beats head={head} now={now} /> : null}
       {decided?.choice ? <WhyToday answer={decided} /> : null}
       <ReadingsDue headId={head.headId} isAsked={ask !== null} />

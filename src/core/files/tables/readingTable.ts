@@ -77,6 +77,7 @@ export const READING_TABLE: RecordTable<Reading> = {
     'lengths',
     'shed_ball',
     'note',
+    'side',
   ],
   needed: ['moment'],
   columnOf: {
@@ -90,7 +91,7 @@ export const READING_TABLE: RecordTable<Reading> = {
     'porosity.sink': 'sink',
     ...Object.fromEntries(MARKS.map((mark) => [`marks.${mark}`, mark])),
   },
-  cells: ({ moment, strands, tally, porosity, feel, marks, scalp, lengths, shedBall, note }) => [
+  cells: ({ moment, strands, tally, porosity, feel, marks, scalp, lengths, shedBall, note, side }) => [
     moment,
     strands.map(strandText).join('; '),
     tallyText(tally),
@@ -105,6 +106,7 @@ export const READING_TABLE: RecordTable<Reading> = {
     lengths.map(({ place, cm }) => `${place} ${cm}`).join('; '),
     shedBall ? `${shedBall.size} ${shedBall.days}` : '',
     note ?? '',
+    side ?? '',
   ],
   contents: (cell, _, __, ___, text) => ({
     ok: true,
@@ -125,6 +127,7 @@ export const READING_TABLE: RecordTable<Reading> = {
       scalp: partsIn(cell('scalp').toLowerCase()),
       lengths: partsIn(cell('lengths').toLowerCase()).map(lengthIn),
       ...(cell('shed_ball') === '' ? {} : { shedBall: ballIn(cell('shed_ball')) }),
+      ...(cell('side') === '' ? {} : { side: cell('side').toLowerCase() }),
       ...(text('note').trim() === '' ? {} : { note: text('note') }),
     },
   }),

@@ -128,7 +128,7 @@ type ReadingStamp = Pick<Reading, 'id' | 'headId' | 'recordedAt'> & Partial<Pick
 /** Checks what was measured and makes the reading. */
 export function readingOf(
   measured: Partial<Measured>,
-  where: ReadingStamp & { readonly day: string; readonly moment: Reading['moment'] },
+  where: ReadingStamp & Pick<Reading, 'side'> & { readonly day: string; readonly moment: Reading['moment'] },
   today: CalendarDay,
 ): Result<Reading> {
   const parsed = readingSchema.safeParse({ ...NOTHING_MEASURED, ...measured, ...where, kind: 'reading' });

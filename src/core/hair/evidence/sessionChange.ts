@@ -22,7 +22,7 @@ interface Told {
 }
 
 /** Readings with what all their tests say of a signal; those that say nothing are left out. */
-function toldBy(readings: readonly Reading[], signal: SignalId, head: Head): Told[] {
+export function toldBy(readings: readonly Reading[], signal: SignalId, head: Head): Told[] {
   const hair = { hairGrams: hairMassGrams(head) };
   return readings.flatMap((reading) => {
     const parts = measurementsOf(reading, hair).filter((measurement) => measurement.signal === signal);

@@ -5,6 +5,7 @@ import { mean } from '../../base/measures';
 import {
   tallyTotals,
   type Arm,
+  type HairSide,
   type Head,
   type Reading,
   type Session,
@@ -12,9 +13,9 @@ import {
   type TrialWash,
 } from '../../records/shapes';
 import { SIGNALS, type Estimate } from '../state';
-import { trialOrder } from '../trials';
+import { sideReadingOf, trialOrder } from '../trials';
 import { rateRatio, rateRatioWords, type RateRatio, type VaryingCount } from './rates';
-import { sessionChange, ways, type LevelSignal } from './sessionChange';
+import { sessionChange, toldBy, ways, type LevelSignal } from './sessionChange';
 
 /** One wash of a trial with what it changed; null where a reading is missing. */
 export interface TrialRow {
@@ -58,7 +59,9 @@ export function trialReport(
 ): TrialReport {
   const rows = washes.map((wash) => ({
     wash,
-    change: sessionChange(wash.day, trial.signal, readings, head)?.change ?? null,
+    change: trial.sides
+      ? betweenSides(trial, wash, readings, head)
+      : (sessionChange(wash.day, trial.signal, readings, head)?.change ?? null),
   }));
   return {
     rows,
@@ -74,14 +77,47 @@ export function trialReport(
   };
 }
 
+/** What is on the side of arm a less what is on the other, of one day: whatever that day did to the hair is in both. */
+function betweenSides(
+  { signal }: Trial,
+  wash: TrialWash,
+  readings: readonly Reading[],
+  head: Head,
+): Estimate | null {
+  const estimateOf = (side: HairSide) => {
+    const reading = sideReadingOf(side, wash, readings);
+    return reading && toldBy([reading], signal, head)[0]?.estimate;
+  };
+  const [left, right] = [estimateOf('left'), estimateOf('right')];
+  if (!left || !right) return null;
+  const sign = wash.arm === 'a' ? 1 : -1;
+  return { mean: sign * (left.mean - right.mean), sd: Math.hypot(left.sd, right.sd) };
+}
+
 /** Differences within each round, and Student's t of them: what lasts longer than a round cancels out. */
 function differenceAnswer(trial: Trial, signal: LevelSignal, rows: readonly TrialRow[]): TrialAnswer {
+  if (trial.sides)
+    return answerOf(
+      trial,
+      signal,
+      rows,
+      rows.flatMap(({ change }) => (change ? [change.mean] : [])),
+    );
   const ofArm = (arm: Arm) => rows.filter(({ wash }) => wash.arm === arm);
   const [a, b] = [ofArm('a'), ofArm('b')];
   const pairs = a.flatMap(({ change }, round) => {
     const other = b[round]?.change;
     return change && other ? [change.mean - other.mean] : [];
   });
+  return answerOf(trial, signal, rows, pairs);
+}
+
+function answerOf(
+  trial: Trial,
+  signal: LevelSignal,
+  rows: readonly TrialRow[],
+  pairs: readonly number[],
+): TrialAnswer {
   const missing = FEWEST_PAIRS - pairs.length;
   if (missing > 0)
     return {
@@ -91,7 +127,7 @@ function differenceAnswer(trial: Trial, signal: LevelSignal, rows: readonly Tria
   const middle = mean(pairs);
   const variance = pairs.reduce((sum, pair) => sum + (pair - middle) ** 2, 0) / (pairs.length - 1);
   // Three rounds can agree by luck: the scatter is taken no smaller than the errors of the readings alone would make it.
-  const sd = Math.max(Math.sqrt(variance), readingError(rows));
+  const sd = Math.max(Math.sqrt(variance), readingError(trial, rows));
   const half = (jStat.studentt.inv(0.95, pairs.length - 1) * sd) / Math.sqrt(pairs.length);
   const answer = { mean: middle, low: middle - half, high: middle + half };
   return {
@@ -103,9 +139,9 @@ function differenceAnswer(trial: Trial, signal: LevelSignal, rows: readonly Tria
 }
 
 /** Root mean square error of a difference of two changes, by the errors of the four readings in it. */
-function readingError(rows: readonly TrialRow[]): number {
+function readingError({ sides }: Trial, rows: readonly TrialRow[]): number {
   const variances = rows.flatMap(({ change }) => (change ? [change.sd ** 2] : []));
-  return Math.sqrt(2 * mean(variances));
+  return Math.sqrt((sides ? 1 : 2) * mean(variances));
 }
 
 function differenceWords(
@@ -179,13 +215,16 @@ function besidesOf(trial: Trial, washes: readonly TrialWash[], sessions: readonl
 }
 
 /** Scatter of a difference within one round where all is read with five strands: four readings and two times the days between (signal's units). */
-function usualPairSd(signal: Trial['signal']): number {
+function usualPairSd({ signal, sides }: Pick<Trial, 'signal' | 'sides'>): number {
   const { dailySd } = SIGNALS[signal];
   const reading = signal === 'porosity' ? 0.5 : 0.27;
+  // Of two sides there are two readings, of one day.
+  if (sides) return Math.sqrt(2) * reading;
   return Math.sqrt(4 * reading ** 2 + 2 * 2 * dailySd ** 2);
 }
 
 /** How exact the answer of a trial will be, before it has begun: half of its 90 % interval, units of the signal. */
-export function expectedHalfWidth({ rounds, signal }: Pick<Trial, 'rounds' | 'signal'>): number {
-  return (jStat.studentt.inv(0.95, rounds - 1) * usualPairSd(signal)) / Math.sqrt(rounds);
+export function expectedHalfWidth(trial: Pick<Trial, 'rounds' | 'signal' | 'sides'>): number {
+  const { rounds } = trial;
+  return (jStat.studentt.inv(0.95, rounds - 1) * usualPairSd(trial)) / Math.sqrt(rounds);
 }

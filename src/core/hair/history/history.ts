@@ -23,7 +23,10 @@ export interface HeadHistory {
   /** What the recipes are made of. */
   readonly larder: Larder;
   readonly patchTests: readonly PatchTest[];
+  /** Of the whole head. */
   readonly readings: readonly Reading[];
+  /** Of one side, for a trial of two sides. */
+  readonly sideReadings: readonly Reading[];
   readonly sessions: readonly Session[];
   /** Whole wash days as they were; their treatments are among the sessions. */
   readonly washDays: readonly WashDay[];
@@ -50,6 +53,7 @@ export const EMPTY_HISTORY: HeadHistory = {
   sessions: [],
   washDays: [],
   events: [],
+  sideReadings: [],
   trials: [],
   trialWashes: [],
   forecasts: [],

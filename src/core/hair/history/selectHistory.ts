@@ -54,9 +54,11 @@ export function historyOf(records: readonly StoredRecord[], headId: string): Hea
 export function historyFrom(live: readonly StoredRecord[], larder: Larder, headId: string): HeadHistory {
   const own = <T extends { readonly headId: string }>(list: readonly T[]) =>
     list.filter((record) => record.headId === headId);
+  const readings = own(ofKind(live, 'reading'));
   return {
     recipes: ofKind(live, 'recipe'),
-    readings: own(ofKind(live, 'reading')),
+    readings: readings.filter(({ side }) => side === undefined),
+    sideReadings: readings.filter(({ side }) => side !== undefined),
     sessions: withBatchGrams(own(ofKind(live, 'session')), live),
     washDays: own(ofKind(live, 'wash-day')),
     events: own(ofKind(live, 'event')),

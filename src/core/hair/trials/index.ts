@@ -1,2 +1,2 @@
-export { shortestDays, trialOrder } from './trial';
-export { armsAhead, trialState, type TrialState } from './trialState';
+export { armOn, firstSide, shortestDays, trialOrder } from './trial';
+export { armsAhead, readingsFor, sideReadingOf, trialState, type TrialState } from './trialState';

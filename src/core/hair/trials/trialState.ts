@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { addDays, type CalendarDay } from '../../base/measures';
-import type { Arm, Reading, Trial, TrialWash } from '../../records/shapes';
+import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
+import type { Arm, HairSide, Reading, Trial, TrialWash } from '../../records/shapes';
 import { isDryReadingDue } from '../checks';
-import { trialOrder } from './trial';
+import { firstSide, trialOrder } from './trial';
 
 export type TrialStage =
   | { readonly what: 'wash'; readonly arm: Arm; readonly from: CalendarDay; readonly isDue: boolean }
@@ -16,10 +16,38 @@ export interface TrialState {
   readonly of: number;
   readonly stage: TrialStage;
   /** A reading that is to be taken today: before the wash that is due, or dry after the last one. */
-  readonly readingDue: 'before' | 'dry' | null;
+  readonly readingDue: 'before' | 'dry' | HairSide | null;
 }
 
-/** Where a trial stands on a day, and what is next. */
+/** What is read for a trial: the whole head, or one side after the other. */
+export const readingsFor = (
+  { sides }: Pick<Trial, 'sides'>,
+  {
+    readings,
+    sideReadings,
+  }: { readonly readings: readonly Reading[]; readonly sideReadings: readonly Reading[] },
+): readonly Reading[] => (sides ? sideReadings : readings);
+
+/** The readings of a side that belong to a wash: of its day and the two after it. */
+export function sideReadingOf(
+  side: HairSide,
+  wash: Pick<TrialWash, 'day'>,
+  readings: readonly Reading[],
+): Reading | undefined {
+  return readings.findLast(
+    (reading) =>
+      reading.side === side &&
+      reading.day >= wash.day &&
+      daysBetween(wash.day, reading.day) <= SIDES_WITHIN_DAYS,
+  );
+}
+/** As for the dry reading of a whole head. */
+const SIDES_WITHIN_DAYS = 2;
+
+/**
+ * Where a trial stands on a day, and what is next.
+ * @param readings those {@link readingsFor} it
+ */
 export function trialState(
   trial: Trial,
   allWashes: readonly TrialWash[],
@@ -39,7 +67,11 @@ export function trialState(
     of: order.length,
     stage,
     // Breakage is counted at every detangle, whatever the wash.
-    readingDue: trial.signal === 'breakage' ? null : readingDue(stage, last, readings, today),
+    readingDue: trial.sides
+      ? sideDue(trial, washes, readings, today)
+      : trial.signal === 'breakage'
+        ? null
+        : readingDue(stage, last, readings, today),
   };
 }
 
@@ -53,7 +85,7 @@ function stageOf(
   if (trial.givenUpOn !== null) return { what: 'over', why: t`It was given up before its end.` };
   if (washes.length >= order.length) return { what: 'over', why: t`All rounds are done.` };
   if (today > trial.endsBy) return { what: 'over', why: t`Its last day has passed.` };
-  const arm = nextArm(order, washes);
+  const arm = trial.sides ? (order[washes.length] ?? 'a') : nextArm(order, washes);
   const from = last ? addDays(last.day, trial.washoutDays) : trial.startsOn;
   return { what: 'wash', arm, from, isDue: today >= from };
 }
@@ -62,9 +94,24 @@ function stageOf(
 export function armsAhead({ trial, washes, stage }: TrialState): Arm[] {
   if (stage.what === 'over') return [];
   const order = trialOrder(trial);
+  if (trial.sides) return order.slice(washes.length);
   const arms = washes.map(({ arm }) => ({ arm }));
   while (arms.length < order.length) arms.push({ arm: nextArm(order, arms) });
   return arms.slice(washes.length).map(({ arm }) => arm);
+}
+
+/** The side that is to be read now, in the order that was drawn; both on one day, so that the day cancels out. */
+function sideDue(
+  { trialId }: Trial,
+  washes: readonly TrialWash[],
+  readings: readonly Reading[],
+  today: CalendarDay,
+): HairSide | null {
+  const last = washes.at(-1);
+  if (!last || daysBetween(last.day, today) > SIDES_WITHIN_DAYS) return null;
+  const first = firstSide(trialId, washes.length - 1);
+  const order: readonly HairSide[] = first === 'left' ? ['left', 'right'] : ['right', 'left'];
+  return order.find((side) => !sideReadingOf(side, last, readings)) ?? null;
 }
 
 /** The drawn order; where she did the other arm of a round first, what is left of the round. */

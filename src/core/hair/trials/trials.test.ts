@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { addDays, calendarDay } from '../../base/measures';
 import { STAMP, testReading } from '../../lab/testing';
-import { trialSchema, type Trial, type TrialWash } from '../../records/shapes';
-import { shortestDays, trialOrder } from './trial';
+import { trialSchema, type HairSide, type Reading, type Trial, type TrialWash } from '../../records/shapes';
+import { armOn, firstSide, shortestDays, trialOrder } from './trial';
 import { trialState } from './trialState';
 
 const day = calendarDay('2026-05-10');
@@ -52,6 +52,42 @@ describe('the order of a trial', () => {
     const share = firsts.filter((arm) => arm === 'a').length / firsts.length;
     expect(share).toBeGreaterThan(0.4);
     expect(share).toBeLessThan(0.6);
+  });
+});
+
+describe('a trial of two sides', () => {
+  const sides: Trial = { ...trial, sides: true, signal: 'firmness', rounds: 4 };
+
+  it('has each recipe on each side as often, to one, and both sides are read, the drawn one first', () => {
+    fc.assert(
+      fc.property(fc.uuid(), fc.integer({ min: 3, max: 12 }), (trialId, rounds) => {
+        const order = trialOrder({ trialId, rounds, sides: true });
+        expect(order).toHaveLength(rounds);
+        const left = order.filter((arm) => arm === 'a').length;
+        expect(Math.abs(2 * left - rounds)).toBeLessThanOrEqual(1);
+      }),
+    );
+    const done = wash(0, trialOrder(sides)[0]!);
+    const first = firstSide(sides.trialId, 0);
+    const other = first === 'left' ? 'right' : 'left';
+    const read = (side: HairSide) => ({
+      ...testReading(addDays(day, 1), { feel: 0 }, { moment: 'dry' }),
+      side,
+    });
+    const dueAfter = (...read: Reading[]) => trialState(sides, [done], read, addDays(day, 1)).readingDue;
+    expect([dueAfter(), dueAfter(read(first)), dueAfter(read(first), read(other))]).toEqual([
+      first,
+      other,
+      null,
+    ]);
+    expect(trialState(sides, [done], [], addDays(day, 3)).readingDue).toBeNull();
+  });
+
+  it('needs half the washes, and no count of pieces', () => {
+    expect(shortestDays(sides)).toBe(13);
+    expect(trialState(sides, [], [], day).of).toBe(4);
+    expect(trialSchema.safeParse({ ...sides, signal: 'breakage' }).success).toBe(false);
+    expect([armOn('left', 'a'), armOn('right', 'a'), armOn('right', 'b')]).toEqual(['a', 'b', 'a']);
   });
 });
 

@@ -1,3 +1,4 @@
+export { pagePicture } from './pagePicture';
 export { labelPicture } from './labelPicture';
 export { pngOf } from './raster';
 export { sheetPicture } from './sheetPicture';

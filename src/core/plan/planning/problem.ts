@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
 import { firstUses, type HeadHistory } from '../../hair/history';
 import { expectedMaskGrams, isMostlyGuess, type HairState } from '../../hair/state';
-import { armsAhead, trialState } from '../../hair/trials';
+import { armsAhead, readingsFor, trialState } from '../../hair/trials';
 import { shelfOf, type ShelfItem } from '../../kitchen/batches';
 import { leadTasksOf } from '../../kitchen/methods';
 import { costOf } from '../../kitchen/pantry';
@@ -254,13 +254,13 @@ function plainWash(from: CalendarDay): Treatment {
 }
 
 /** Of several trials that run, the one that began first. */
-function trialDemand({ trials, trialWashes, readings }: HeadHistory, from: CalendarDay): TrialDemand | null {
-  for (const trial of trials) {
-    const state = trialState(trial, trialWashes, readings, from);
+function trialDemand(history: HeadHistory, from: CalendarDay): TrialDemand | null {
+  for (const trial of history.trials) {
+    const state = trialState(trial, history.trialWashes, readingsFor(trial, history), from);
     if (state.stage.what === 'over') continue;
     return {
       trialId: trial.trialId,
-      recipeIds: armsAhead(state).map((arm) => recipeOfArm(trial, arm)),
+      recipeIds: armsAhead(state).map((arm) => recipeOfArm(trial, trial.sides ? 'a' : arm)),
       from: state.stage.from > from ? state.stage.from : from,
       washoutDays: trial.washoutDays,
       endsBy: trial.endsBy,

@@ -7,7 +7,7 @@ import { liftRecord } from './migrations';
 import { sortedKeys } from './sortedKeys';
 
 /** Raised with every change of a stored shape; migrations.ts lifts what was written before. */
-export const DATA_VERSION = 12;
+export const DATA_VERSION = 13;
 
 /** The files that this application writes as JSON, by their format mark, and what each is called. */
 const FORMATS = worded(

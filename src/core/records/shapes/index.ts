@@ -57,6 +57,8 @@ export type { Forecast } from './forecast';
 export { PHOTO_LIMITS, photoBytes, photoSchema, photosOf, type Photo } from './photo';
 export { LEANING_MOST, LEANINGS, type Leaning, type PlanSettings } from './planSettings';
 export {
+  HAIR_SIDES,
+  type HairSide,
   MARKS,
   NO_MARKS,
   NOTHING_MEASURED,

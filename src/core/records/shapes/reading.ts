@@ -147,6 +147,9 @@ export const MOMENTS = ['before', 'after', 'dry'] as const;
 export type Moment = (typeof MOMENTS)[number];
 
 /** What was measured, without who, when and where. */
+export const HAIR_SIDES = ['left', 'right'] as const;
+export type HairSide = (typeof HAIR_SIDES)[number];
+
 const measuredSchema = z.strictObject({
   strands: z.array(strandSchema).max(LIMIT.strands),
   tally: tallySchema.nullable(),
@@ -193,6 +196,8 @@ export const readingSchema = recordBaseSchema
     headId: idSchema,
     day: calendarDaySchema,
     moment: z.enum(MOMENTS),
+    /** Of one side of the head alone, for a trial of two sides: no reading of the whole. */
+    side: z.enum(HAIR_SIDES).optional(),
     ...measuredSchema.shape,
   })
   .refine(isSomethingMeasured, { error: () => t`Nothing was measured yet: one thing is enough.`, path: [] });

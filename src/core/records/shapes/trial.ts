@@ -20,6 +20,8 @@ export const trialSchema = recordBaseSchema
     kind: z.literal('trial'),
     trialId: idSchema,
     headId: idSchema,
+    /** Both arms on one day, one on each side of the head: the wash names what is on the left. */
+    sides: z.literal(true).optional(),
     /** Arm a. */
     recipeId: idSchema,
     /** Arm b: another recipe, or null for a wash without any. */
@@ -38,6 +40,10 @@ export const trialSchema = recordBaseSchema
     path: ['againstId'],
     error: () => t`A recipe cannot be tried against itself.`,
   })
+  .refine(({ sides, signal }) => !sides || signal !== 'breakage', {
+    path: ['signal'],
+    error: () => t`Broken pieces fall from both sides into one hand: try this on separate wash days.`,
+  })
   .refine((trial) => trial.endsBy > trial.startsOn, {
     path: ['endsBy'],
     error: () => t`The trial must end after it begins.`,
@@ -50,6 +56,7 @@ export const trialWashSchema = recordBaseSchema.extend({
   trialId: idSchema,
   headId: idSchema,
   day: calendarDaySchema,
+  /** What was used; in a trial of two sides, on the left one. */
   arm: z.enum(ARMS),
 });
 export type TrialWash = z.infer<typeof trialWashSchema>;

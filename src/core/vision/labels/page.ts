@@ -18,6 +18,11 @@ export function wordsOfPage({ blocks }: ReadPage): ReadWord[] {
   return (blocks ?? [])
     .flatMap(({ paragraphs }) => paragraphs)
     .flatMap(({ lines }) => lines)
-    .flatMap(({ words }) => words)
-    .map(({ text, confidence }) => ({ text, confidence: confidence / 100 }));
+    .flatMap(({ words }) =>
+      words.map(({ text, confidence }, at) => ({
+        text,
+        confidence: confidence / 100,
+        endsLine: at === words.length - 1,
+      })),
+    );
 }

@@ -17,7 +17,7 @@ export interface ReadLabel {
 }
 
 /** Longest side that is looked at, pixels: small print of a photo of a whole bottle is still 15 pixels high. */
-const LONGEST = 2000;
+export const LONGEST = 2000;
 /** Lines closer than this are too small to be read well, pixels. */
 const SMALL_PITCH = 14;
 /** Share of the picture that may be burnt out before it is said. */

@@ -7,6 +7,8 @@ export interface ReadWord {
   readonly text: string;
   /** 0 to 1. */
   readonly confidence: number;
+  /** Whether a new line begins behind it. */
+  readonly endsLine?: boolean;
 }
 
 /** "accepted": taken as it is; "asked": she is asked; "struck": most likely no name at all. */
