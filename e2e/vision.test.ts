@@ -28,6 +28,20 @@ async function foreignAddresses(browser: Browser): Promise<string[]> {
   return asked;
 }
 
+describe('a strand on a photo', () => {
+  it('is measured along its curve, and the length goes where it was wanted', async () => {
+    const browser = await phone();
+    await browser.opensDemo('/strand/stretch');
+    await browser.press('No card: type the lengths');
+    await givesPicture(browser, 'strand-photo', pngOf(SHEET.picture));
+    await browser.sees(/mm along its curve/, 60_000);
+    await browser.pressId('take-length');
+    const rest = Number(await (await browser.byTestId('strand-rest')).getAttribute('value'));
+    const longest = Math.max(...SHEET.hairs.map(({ lengthMm }) => lengthMm));
+    expect(Math.abs(rest - longest) / longest).toBeLessThan(0.08);
+  });
+});
+
 describe('a label on a photo', () => {
   it('is read where it lies: names in their order, what is doubtful asked, and the list is the label’s', async () => {
     const browser = await phone();

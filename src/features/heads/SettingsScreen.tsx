@@ -15,8 +15,8 @@ import {
   type Prefs,
 } from '@/store';
 import { Button, Field, Heading, LabelledChoice, Screen, Small } from '@/ui';
+import { mayNotify } from '../shared/canNotify';
 import { HeadsTabs } from '../shared/HeadsTabs';
-import { askToNotify, mayNotify } from '../shared/notices';
 import {
   cupKinds,
   cupWords,
@@ -25,7 +25,7 @@ import {
   viewWords,
   weekStartWords,
 } from '../shared/settingWords';
-import { useInstall } from '../shared/useInstall';
+import { useInstall } from './useInstall';
 
 const LANGUAGE_IDS = languageSchema.options;
 
@@ -90,11 +90,15 @@ export function SettingsScreen() {
         label={t`Messages when the page is out of sight`}
         options={[
           { value: 'on', label: t`when a clock runs out, a soak begins, a check is due` },
-          { value: 'off', label: t`no` },
+          { value: 'off', label: t`no messages` },
         ]}
         value={prefs.notices && mayNotify() ? 'on' : 'off'}
         onChange={(value) =>
-          value === 'on' ? void askToNotify().then((may) => set({ notices: may })) : set({ notices: false })
+          value === 'on'
+            ? void import('../shared/notices')
+                .then(({ askToNotify }) => askToNotify())
+                .then((may) => set({ notices: may }))
+            : set({ notices: false })
         }
       />
       {prefs.notices ? (

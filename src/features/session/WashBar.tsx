@@ -8,7 +8,7 @@ import { lateMinutes, quietSince } from '@/core/hair/history';
 import { headChosen, selectPrefs, selectWashRuns, useAppDispatch, useAppSelector } from '@/store';
 import { ButtonBox } from '@/ui';
 import { ringAfter } from '@/workers';
-import { notify } from '../shared/notices';
+import type { Notice } from '../shared/notices';
 import { clockText, clockWords } from './clockText';
 import { ring } from './ring';
 import { useTimers, type HeadTimer } from './useTimers';
@@ -48,6 +48,9 @@ export function WashBar() {
   );
 }
 
+/** Fetched when it is first wanted. */
+const tells = async (notice: Notice) => (await import('../shared/notices')).notify(notice);
+
 /**
  * Each clock rings once when it runs out. A worker keeps the time, so that a hidden page rings in time too; where the
  * page's own clock sees it first (the machine slept, the worker is late), that rings.
@@ -70,7 +73,7 @@ function useRinging(timers: readonly HeadTimer[], now: string): void {
       setHeard(next);
       if (sound) ring();
       if (notices)
-        void notify({ tag: 'wash', title: t`Time's up: ${label}`, text: t`The next step is waiting.` });
+        void tells({ tag: 'wash', title: t`Time's up: ${label}`, text: t`The next step is waiting.` });
       notificationAsync(NotificationFeedbackType.Warning).catch(() => undefined);
     };
     if (isDue) rings();

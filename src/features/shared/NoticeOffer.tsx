@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 import { Button, Small } from '@/ui';
-import { askToNotify, canNotify } from './notices';
+import { canNotify } from './canNotify';
 
 /** Asks for messages at the moment they would help; gone once it is answered. */
 export function NoticeOffer({ label, tone }: { readonly label: string; readonly tone?: 'plain' | 'wet' }) {
@@ -12,6 +12,7 @@ export function NoticeOffer({ label, tone }: { readonly label: string; readonly 
   const [refused, setRefused] = useState(false);
   if (!canNotify() || (notices && !refused)) return null;
   const ask = async () => {
+    const { askToNotify } = await import('./notices');
     const may = await askToNotify();
     setRefused(!may);
     if (may) dispatch(prefsChanged({ notices: true }));

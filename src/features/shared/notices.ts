@@ -1,5 +1,6 @@
 import { millisecondsOf } from '@/core/base/measures';
 import { ringAfter } from '@/workers';
+import { canNotify, mayNotify } from './canNotify';
 
 /** Hours of a day in which only a clock that she started herself may speak; from after to where it passes midnight. */
 export interface QuietHours {
@@ -20,10 +21,8 @@ export interface Reminder extends Notice {
   readonly at: string;
 }
 
-export const canNotify = (): boolean => 'Notification' in globalThis;
-export const mayNotify = (): boolean => canNotify() && Notification.permission === 'granted';
 /** Nobody was asked yet. */
-export const mayAsk = (): boolean => canNotify() && Notification.permission === 'default';
+const mayAsk = (): boolean => canNotify() && Notification.permission === 'default';
 
 /** Asks the browser; a refusal changes nothing else. */
 export async function askToNotify(): Promise<boolean> {

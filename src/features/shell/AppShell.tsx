@@ -13,7 +13,7 @@ import {
   useAppSelector,
 } from '@/store';
 import { useAppearance, useTheme, useWide, useWideClass } from '@/ui';
-import { keepInstallOffer } from '../shared/useInstall';
+import { keepInstallOffer } from '../shared/installOffer';
 import { Keys, type KeyParts } from './Keys';
 import { NewVersion } from './NewVersion';
 import { Opening } from './Opening';

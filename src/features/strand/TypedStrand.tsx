@@ -12,6 +12,7 @@ import {
 } from '@/core/hair/checks';
 import type { Region, Strand } from '@/core/records/shapes';
 import { Button, Chip, Field, Problem, Small, Strong } from '@/ui';
+import { StrandPhoto } from './StrandPhoto';
 
 interface TypedStrandProps {
   readonly number: number;
@@ -31,6 +32,7 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
     { part: 'stretched', label: draft.snapped ? t`snapped at` : t`stretched` },
     ...(draft.snapped ? [] : ([{ part: 'released', label: t`let go` }] as const)),
   ] as const;
+  const next = lengths.find(({ part }) => draft[part] === '');
   const live = liveWords(Number(draft.rest), Number(draft.stretched), Number(draft.released));
   return (
     <View className="gap-2" role="group" aria-label={t`Strand ${number}`}>
@@ -58,6 +60,13 @@ export function TypedStrand({ number, region, onTaken }: TypedStrandProps) {
         </View>
       </View>
       {live ? <Small className="text-ink">{live}</Small> : null}
+      {next ? (
+        <StrandPhoto
+          key={next.part}
+          what={next.label}
+          onLength={(millimetres) => set({ [next.part]: String(millimetres) })}
+        />
+      ) : null}
       {Number(draft.stretched) > Number(draft.rest) * (1 + STRETCH.comfortablePercent / 100) ? (
         <Problem
           live

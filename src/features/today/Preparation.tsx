@@ -1,13 +1,12 @@
-import { t } from '@lingui/core/macro';
+import { lazy, Suspense } from 'react';
 import type { PrepTask } from '@/core/plan/planning';
 import type { Head } from '@/core/records/shapes';
-import { dueReading } from '../shared/dueReading';
+import { selectPrefs, useAppSelector } from '@/store';
 import { Entry } from '../shared/Entry';
-import { NoticeOffer } from '../shared/NoticeOffer';
-import { useHistory } from '../shared/useHistory';
-import { useToday } from '../shared/useToday';
 import { prepareTitle } from './prepareTitle';
-import { useReminders } from './useReminders';
+
+/** Nothing of the first screen waits for it. */
+const Reminding = lazy(() => import('./Reminding'));
 
 /** What is to begin today, with its time. */
 export function Preparation({
@@ -19,15 +18,17 @@ export function Preparation({
   readonly tasks: readonly PrepTask[];
   readonly minuteOfDay: number;
 }) {
-  const today = useToday();
-  const history = useHistory(head.headId);
-  useReminders(head, today, tasks, dueReading(history, today) !== undefined);
+  const { notices } = useAppSelector(selectPrefs);
   return (
     <>
       {tasks.map((task) => (
         <Entry key={task.text} title={prepareTitle(task, minuteOfDay)} text={task.text} />
       ))}
-      {tasks.length > 0 ? <NoticeOffer label={t`Remind me in time`} /> : null}
+      {tasks.length > 0 || notices ? (
+        <Suspense fallback={null}>
+          <Reminding head={head} tasks={tasks} />
+        </Suspense>
+      ) : null}
     </>
   );
 }

@@ -1,15 +1,19 @@
 import { t } from '@lingui/core/macro';
+import { parseISO } from 'date-fns/parseISO';
 import { useEffect } from 'react';
-import { atMinute, type CalendarDay } from '@/core/base/measures';
+import { instantAt, type CalendarDay } from '@/core/base/measures';
 import type { PrepTask } from '@/core/plan/planning';
 import type { Head } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector } from '@/store';
-import { planReminders, type Reminder } from '../shared/notices';
+import type { Reminder } from '../shared/notices';
 
 /** Somebody who looks at her phone then can still begin in time, minutes. */
 const AHEAD_MINUTES = 10;
 /** When hair that was treated yesterday is dry and awake, minute of the day. */
 const DRY_CHECK_MINUTE = 10 * 60;
+
+/** By this device's clock. @param minute from midnight on */
+const atMinute = (day: CalendarDay, minute: number) => instantAt(parseISO(day).getTime() + 60_000 * minute);
 
 /** What is to begin today, and the check of dry hair, as messages for when the page is out of sight. */
 export function useReminders(
@@ -43,6 +47,8 @@ export function useReminders(
           },
         ]
       : [];
-    planReminders([...soaks, ...check], { from: quietFrom, to: quietTo });
+    void import('../shared/notices').then(({ planReminders }) =>
+      planReminders([...soaks, ...check], { from: quietFrom, to: quietTo }),
+    );
   }, [notices, quietFrom, quietTo, head, today, preparation, isDryCheckDue]);
 }

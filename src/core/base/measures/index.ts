@@ -12,7 +12,7 @@ export {
 export { weekdayOrDate, whenWords } from './dayWords';
 export { scattered, textHash } from './hash';
 export { countingIds, idSchema, type IdSource } from './ids';
-export { atMinute, formatInstant, instantAt, instantSchema, millisecondsOf, type Instant } from './instant';
+export { formatInstant, instantAt, instantSchema, millisecondsOf, type Instant } from './instant';
 export { doneDay, isBeforeAllHair } from './doneDay';
 export { expectedExcess, normalCdf, normalDensity, Z90 } from './normal';
 export { clamp, mean, rounded, saturating, sum } from './numbers';

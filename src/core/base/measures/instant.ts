@@ -1,9 +1,7 @@
 import { t } from '@lingui/core/macro';
-import { addMinutes } from 'date-fns/addMinutes';
 import { parseISO } from 'date-fns/parseISO';
 import { toDate } from 'date-fns/toDate';
 import { z } from 'zod';
-import type { CalendarDay } from './calendarDay';
 import { formatted, type DatePattern } from './formatted';
 
 /** A moment on the UTC clock, ISO 8601: when something was written down or really happened, never a planned day. */
@@ -20,11 +18,6 @@ export function formatInstant(instant: string, pattern: DatePattern): string {
 /** Milliseconds on the UTC clock. */
 export function millisecondsOf(instant: Instant): number {
   return parseISO(instant).getTime();
-}
-
-/** A minute of a day by this device's clock. @param minute from midnight on */
-export function atMinute(day: CalendarDay, minute: number): Instant {
-  return addMinutes(parseISO(day), minute).toISOString();
 }
 
 export function instantAt(milliseconds: number): Instant {

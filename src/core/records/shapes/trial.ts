@@ -42,7 +42,7 @@ export const trialSchema = recordBaseSchema
   })
   .refine(({ sides, signal }) => !sides || signal !== 'breakage', {
     path: ['signal'],
-    error: () => t`Broken pieces fall from both sides into one hand: try this on separate wash days.`,
+    error: () => t`Broken pieces can't be told by side. Use separate wash days.`,
   })
   .refine((trial) => trial.endsBy > trial.startsOn, {
     path: ['endsBy'],
