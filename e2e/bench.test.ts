@@ -34,7 +34,7 @@ describe('from a pasted text to a labelled jar', () => {
     await browser.sees('11 recipes');
 
     // For two heads: the sum of both.
-    await browser.press('Bench');
+    await browser.press('Recipes');
     await browser.write('recipe-search', 'slipway');
     await browser.sees('1 found for');
     await browser.driver.executeScript(
@@ -50,7 +50,7 @@ describe('from a pasted text to a labelled jar', () => {
     await browser.waits(async () => (await browser.headline()) !== one);
     const grams = (text: string) => Number(/(\d+) g/.exec(text)?.[1]);
     expect(grams(await browser.headline())).toBeGreaterThan(grams(one));
-    await browser.sees('New on this head');
+    await browser.sees('New for this person');
     await browser.pressId('begin-making');
 
     // By the scale, which vanishes in the middle; what was weighed stays, also over a reload.
@@ -193,7 +193,7 @@ describe('a recipe that she has used for years', () => {
     await browser.sees('needs no test');
     await browser.pressId('make-recipe');
     await browser.byTestId('method');
-    await browser.lacks('New on this head');
+    await browser.lacks('New for this person');
     // The last of four weekly uses has its day, those before it are about right.
     await browser.goto('/strand/log');
     await browser.write('log-search', 'quay');
@@ -204,14 +204,14 @@ describe('a recipe that she has used for years', () => {
   it('says so where a patch test is asked for; what reacted is not for this head', async () => {
     const browser = await phone();
     await browser.opensDemo('/bench/make/bench-gel');
-    await browser.sees('New on this head');
+    await browser.sees('New for this person');
     await browser.pressId('known-maren-bench-gel');
     await browser.press('last week');
     await browser.press('a reaction');
     await browser.pressId('save-known');
     await browser.sees('Bench gel is not for Maren');
     await browser.pressId('undo');
-    await browser.sees('New on this head');
+    await browser.sees('New for this person');
   });
 });
 
@@ -236,7 +236,7 @@ describe('the shelf', () => {
     const browser = await phone();
     await browser.opensDemo('/shelf');
     await browser.press('Use, move or throw out Bench gel');
-    await browser.sees('New on this head');
+    await browser.sees('New for this person');
     expect(await browser.text()).not.toContain('Used half');
     await browser.press('The patch test on Maren is begun today');
     await browser.sees('The patch test needs 2 days more');
@@ -251,7 +251,7 @@ describe('what may not go on a head', () => {
     await browser.opensDemo('/bench/make/sesame-evening');
     await browser.press('for a head');
     await browser.pressId('for-pip');
-    await browser.sees('This head reacts to something in it: sesame oil');
+    await browser.sees('There is a reaction to something in it: sesame oil');
     expect(await (await browser.byTestId('begin-making')).getAttribute('aria-disabled')).toBe('true');
     await browser.pressId('for-pip');
     await browser.waits(

@@ -34,7 +34,7 @@ async function takeReading(
   }
   await browser.press(feel);
   await browser.pressId('save-reading');
-  await browser.sees('is written down');
+  await browser.sees('Hair check saved');
 }
 
 describe('a pasted recipe', () => {
@@ -101,11 +101,11 @@ describe('a reading', () => {
   it('is there after a reload', async () => {
     const browser = await phone();
     await browser.opensDemo('/strand');
-    await browser.sees(/\d+ readings/);
-    const count = Number(/(\d+) readings/.exec(await browser.text())?.[1]);
+    await browser.sees(/\d+ checks/);
+    const count = Number(/(\d+) checks/.exec(await browser.text())?.[1]);
     await takeReading(browser, ['60', '78', '62'], 'springy');
     await browser.goto('/strand');
-    await browser.sees(`${count + 1} readings`);
+    await browser.sees(`${count + 1} checks`);
   });
 
   it('with impossible numbers is refused beside the field and nothing is saved', async () => {
@@ -133,7 +133,7 @@ describe('a reading', () => {
     await browser.sees('That day has not come yet');
     await browser.write('reading-day', '2020-01-01');
     await browser.pressId('save-reading');
-    await browser.sees('is written down');
+    await browser.sees('Hair check saved');
   });
 });
 
@@ -143,7 +143,7 @@ describe('a first visitor', () => {
     await browser.goto('/');
     await browser.pressId('start-own');
     await browser.pressId('save-head');
-    await browser.sees('Give the head a name');
+    await browser.sees('Give the person a name');
     await browser.write('head-name', 'Ada');
     await browser.write('head-length', '32');
     await browser.press('What troubles you about it?: stiff, like straw');
@@ -218,7 +218,7 @@ describe('records', () => {
       window.realPut = IDBObjectStore.prototype.put;
       IDBObjectStore.prototype.put = function () { throw new DOMException('The quota has been exceeded.', 'QuotaExceededError'); };
     `);
-    await browser.press('Bench');
+    await browser.press('Recipes');
     await browser.pressId('new-recipe');
     await browser.write('recipe-text', '2 tbsp honey');
     await browser.write('recipe-name', 'Too much');
@@ -242,8 +242,8 @@ describe('records', () => {
     await browser.sees('does not let this page save');
     await browser.pressId('start-demo');
     await browser.sees('Maren');
-    await browser.press('Heads');
-    await browser.press('Keeping');
+    await browser.press('People');
+    await browser.press('Backup & export');
     await browser.sees('Nothing can be stored here');
     // Leaving asks first; nothing of this is kept.
     await browser.driver.executeScript('window.onbeforeunload = null');
@@ -286,14 +286,14 @@ describe('a head', () => {
   it('that counts any protein sees another verdict', async () => {
     const browser = await phone();
     await browser.opensDemo('/bench/kefir-mango');
-    await browser.sees('For you, by the school in force: balanced, light');
+    await browser.sees('For you, by what you count: balanced, light');
     await browser.goto('/heads/maren');
     await browser.press(
       'any protein: Food protein counts nearly as much as broken-down protein: egg, dairy, beans, seeds and nuts, gelatin. Coconut milk, avocado and banana are protein to nobody.',
     );
     await browser.pressId('save-head');
     await browser.sees('Protein: any protein');
-    await browser.press('Bench');
+    await browser.press('Recipes');
     await browser.sees('for you protein, strong');
   });
 });

@@ -47,7 +47,7 @@ describe('everything out, away, and in again', () => {
     await browser.opensDemo();
     await keeping(browser);
     const first = await fileFrom(browser, () => browser.pressId('export'), '.json');
-    await browser.sees('a file was last taken out today');
+    await browser.sees('last saved to a file today');
     await browser.pressId('delete-all');
     await browser.sees('nobody can bring them back');
     await browser.pressId('delete-sure');
@@ -134,11 +134,11 @@ describe('a part of it', () => {
     rows[index] = cells.join(',');
     writeFileSync(changed, rows.join('\r\n'));
     await chooses(browser, changed);
-    await browser.sees(/0 new readings, 1 corrected, \d+ as they are here/);
+    await browser.sees(/0 new checks, 1 corrected, \d+ as they are here/);
     await browser.pressId('take-file');
-    await browser.sees('Read in: 1 row.');
+    await browser.sees('Added: 1 row.');
     await chooses(browser, changed);
-    await browser.sees('was changed or taken back since');
+    await browser.sees('was changed or removed since');
     await browser.sees('Nothing was changed');
     // A slip of the year is asked about; what is beside it can be taken without it.
     const rowOn = (day: string) =>
@@ -149,7 +149,7 @@ describe('a part of it', () => {
     await chooses(browser, slip);
     await browser.sees('1 record is older than any hair');
     await browser.pressId('take-rest');
-    await browser.sees('Read in: 1 record.');
+    await browser.sees('Added: 1 record.');
   });
 
   it('hostile text is text: nothing in a file runs, and what is no file of ours is refused', async () => {
@@ -164,7 +164,7 @@ describe('a part of it', () => {
     await chooses(browser, evil);
     await browser.sees(/\d+ new/);
     await browser.pressId('take-backup');
-    await browser.sees(/Read in: \d+ records/);
+    await browser.sees(/Added: \d+ records/);
     await browser.goto('/heads');
     await browser.sees(script);
     expect(await browser.driver.executeScript('return window.hit')).toBeNull();
@@ -237,7 +237,7 @@ describe('settings', () => {
     await browser.press('the ends first');
     await browser.sees('In force: the ends first.');
     await browser.goto('/bench/kefir-mango');
-    await browser.sees('For you, by the school in force: protein');
+    await browser.sees('For you, by what you count: protein');
   });
 });
 
@@ -259,7 +259,7 @@ describe('with the server gone', () => {
     await browser.goto('/week');
     await browser.sees('next seven days');
     await browser.goto('/bench/kefir-mango');
-    await browser.sees('For you, by the school in force');
+    await browser.sees('For you, by what you count');
     await browser.goto('/strand/tally');
     await browser.sees('detangle');
     await browser.goto('/heads/keeping');

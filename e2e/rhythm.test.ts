@@ -49,7 +49,7 @@ describe('a maker who comes with her past', () => {
     await browser.sees('What you use is known');
     // The answer begins with what she said.
     await browser.headlineBecomes(/^You say it breaks/);
-    await browser.lacks('New on this head');
+    await browser.lacks('New for this person');
     await browser.goto('/week');
     // Her oil goes on tonight, before tomorrow's wash with another of hers.
     expect(await planned(browser, 'pre-poo', testToday())).toContain('Pre-poo of Sundays');

@@ -23,7 +23,7 @@ describe('keys', () => {
     await browser.sees('next seven days');
     await keys(browser, '?');
     await browser.sees('Go anywhere by its name');
-    await browser.sees('Take a reading');
+    await browser.sees('Check hair');
     await keys(browser, Key.ESCAPE);
     await keys(browser, 'n');
     await browser.byTestId('recipe-text');
@@ -65,7 +65,7 @@ describe('a screen that breaks', () => {
     const server = await serveBuild({ '/_expo/static/js/web/rooms': [404] });
     const browser = await Browser.open(server.address, PHONE);
     await browser.opensDemo('/strand');
-    await browser.sees('A part did not come');
+    await browser.sees('A piece of the app did not load');
     await browser.pressId('broken-export');
     await browser.sees(/In the file: \d+ records/);
     const name = await browser.waits(

@@ -12,8 +12,8 @@ const { phone, wide } = servedBuild();
 /** How many readings the strand page counts. */
 async function readingsCounted(browser: Browser): Promise<number> {
   await browser.goto('/strand');
-  await browser.sees(/\d+ readings/);
-  return Number(/(\d+) readings/.exec(await browser.text())?.[1]);
+  await browser.sees(/\d+ checks/);
+  return Number(/(\d+) checks/.exec(await browser.text())?.[1]);
 }
 
 describe('the stretch test', () => {
@@ -69,7 +69,7 @@ describe('the stretch test', () => {
     await browser.press('Remove strand 4');
     await browser.sees('3 strands measured');
     await browser.pressId('save-reading');
-    await browser.sees('is written down');
+    await browser.sees('Hair check saved');
     expect(await readingsCounted(browser)).toBe(before + 1);
     await browser.goto('/strand/stretch');
     await browser.sees('Strand 1: its top at 0');
@@ -94,7 +94,7 @@ describe('the count while detangling', () => {
     await browser.pressId('pad-broken');
     await browser.press('One day more');
     await browser.pressId('save-reading');
-    await browser.sees('is written down');
+    await browser.sees('Hair check saved');
     await browser.goto('/strand/log');
     await browser.sees(/3 broken pieces in \d+ days??/);
   });
@@ -120,7 +120,7 @@ describe('porosity', () => {
     await browser.press('at the bottom');
     await browser.sees('the tests do not agree, so the error is wider');
     await browser.pressId('save-reading');
-    await browser.sees('is written down');
+    await browser.sees('Hair check saved');
     await browser.goto('/strand/porosity');
     await browser.sees('Blotted: start');
   });
@@ -146,7 +146,7 @@ describe('what is felt and seen', () => {
     await browser.press('Scalp: sores');
     await browser.sees('please ask a doctor');
     await browser.pressId('save-reading');
-    await browser.sees('is written down');
+    await browser.sees('Hair check saved');
     await browser.sees('Scalp: sores. No treatment');
     await browser.goto('/');
     await browser.sees('Scalp: sores. No treatment');
@@ -159,17 +159,17 @@ describe('what is felt and seen', () => {
     await browser.sees('More than 250 cm cannot be right');
     await browser.write('length-crown', '51.5');
     await browser.pressId('save-reading');
-    await browser.sees('is written down');
+    await browser.sees('Hair check saved');
     await browser.goto('/strand/log');
     const today = testToday();
     await browser.sees('crown 51.5 cm');
     await browser.driver.executeScript(
       `[...document.querySelectorAll('[role="button"]')].find((button) => button.textContent === 'Correct').click()`,
     );
-    await browser.sees('Correct a reading');
+    await browser.sees('Correct a check');
     await browser.press('straw');
     await browser.pressId('save-reading');
-    await browser.sees('the old one stays in the log');
+    await browser.sees('The old one stays in the log');
     await browser.sees('feels straw; crown 51.5 cm');
     await browser.driver.executeScript(
       `[...document.querySelectorAll('[role="button"]')].find((button) => button.textContent === 'What it was').click()`,
@@ -194,7 +194,7 @@ describe('something that happened', () => {
     await browser.press('events');
     await browser.sees('two shades');
     const yesterday = addDays(testToday(), -1);
-    await browser.press(`Take back: bleach on ${formatDay(yesterday, 'd MMM')}`);
+    await browser.press(`Remove: bleach on ${formatDay(yesterday, 'd MMM')}`);
     await browser.lacks('two shades');
   });
 });
@@ -225,12 +225,12 @@ describe('a trial', () => {
     await browser.sees('The answer will be good to about');
     await browser.pressId('begin-trial');
     await browser.sees('The trial has begun');
-    await browser.sees('First: the reading before');
+    await browser.sees('First: the check before');
     await browser.pressId('trial-wash');
     await browser.sees('1 of 12 washes are done');
-    await browser.sees('a reading is missing');
+    await browser.sees('a check is missing');
     await browser.goto('/strand/trials');
-    await browser.sees('Does Kefir & mango by itself change the firmness?');
+    await browser.sees('Does Kefir & mango alone change the firmness?');
     await browser.sees('Next, from');
     await browser.driver.findElement(By.css('[role="listitem"] a')).click();
     await browser.pressId('give-up-trial');
@@ -280,7 +280,7 @@ describe('by keyboard alone', () => {
     await browser.sees('Section 2: 0 broken, 0 shed');
     await tabTo(browser, 'Detangled: save the count');
     await press(Key.ENTER);
-    await browser.sees('is written down');
+    await browser.sees('Hair check saved');
     await browser.goto('/strand/log');
     await browser.sees(/2 broken pieces in \d+ days?/);
   });
@@ -291,7 +291,7 @@ describe('by keyboard alone', () => {
     await browser.pressId('nothing-came-out');
     await browser.sees(/0 broken pieces in \d+ days?/);
     await browser.pressId('save-reading');
-    await browser.sees('is written down');
+    await browser.sees('Hair check saved');
   });
 });
 
@@ -316,9 +316,9 @@ describe('pictures', () => {
     );
     expect(size).toEqual([480, 640]);
     await browser.sees('A picture in 1 month of the last twelve.');
-    await browser.press(`Take back the picture of ${formatDay(testToday(), 'd MMM yyyy')}`);
+    await browser.press(`Remove the picture of ${formatDay(testToday(), 'd MMM yyyy')}`);
     await browser.sees('0 of 60 pictures');
-    await browser.sees('is taken back');
+    await browser.sees('is removed');
     await browser.reloads();
     await browser.sees('0 of 60 pictures');
     const stored = await browser.driver.executeAsyncScript<number>(`

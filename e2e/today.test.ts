@@ -108,7 +108,7 @@ describe('a day on which everything is due', () => {
     await browser.sees('Throw out');
   });
 
-  it('ticks a small beat of another head in one tap', async () => {
+  it('ticks a small treatment of another head in one tap', async () => {
     const browser = await phone();
     await browser.stores(snapshotOf(mistForPip()));
     await browser.goto('/');

@@ -101,7 +101,7 @@ describe('hairs on a photo', () => {
     await browser.sees('from the photo, beside what you tap');
     await browser.pressId('pad-broken');
     await browser.pressId('save-reading');
-    await browser.sees('is written down');
+    await browser.sees('Hair check saved');
     expect(await foreignAddresses(browser)).toEqual([]);
   });
 

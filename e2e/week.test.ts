@@ -96,7 +96,7 @@ describe('the plan on a phone', () => {
     await weekOf(browser);
     const { name, day } = await firstMain(browser);
     await browser.press(`More about ${name}`);
-    await browser.press(`What if I leave out ${name}?`);
+    await browser.press(`What if I skip ${name}?`);
     await browser.sees(new RegExp(`Without ${name} on ${formatDay(day, 'EEEE')}`));
     await browser.press('Leave it out');
     await browser.waits(async () => !(await hasMain(browser, day, name)));
@@ -217,7 +217,7 @@ describe('the plan on a phone', () => {
   it('tries a rhythm out beside the plan, and says when it would be too much', async () => {
     const browser = await phone();
     await weekOf(browser);
-    await browser.press('Try out');
+    await browser.press('What if?');
     await browser.pressId('try-begin');
     await browser.sees('Strong protein weekly: too firm from', 30_000);
     await browser.sees('that is overload');

@@ -63,7 +63,7 @@ const SAVE_AND_WATCH = `
   document.querySelector('[data-testid="save-reading"]').click();
   let seenAt = null;
   const look = () => {
-    const shown = Number(/(\\d+) readings/.exec(document.body.innerText)?.[1]);
+    const shown = Number(/(\\d+) checks/.exec(document.body.innerText)?.[1]);
     if (shown > window.countedBefore && seenAt === null) {
       seenAt = performance.now();
       setTimeout(() => done({ longestMs: Math.max(0, ...tasks), answerMs: seenAt - pressed }), 300);
@@ -89,11 +89,11 @@ await browser.stores(
   ),
 );
 await browser.goto('/strand');
-await browser.sees(/\d+ readings/);
+await browser.sees(/\d+ checks/);
 const saved: { longestMs: number; answerMs: number }[] = [];
 for (let run = 0; run < RUNS; run++) {
-  const counted = Number(/(\d+) readings/.exec(await browser.text())?.[1]);
-  await browser.press('Take a reading');
+  const counted = Number(/(\d+) checks/.exec(await browser.text())?.[1]);
+  await browser.press('Check hair');
   await browser.pressAt(By.css('a[href="/strand/feel"]'));
   // Another one each time: the same reading twice is one reading.
   await browser.press(feelWords()[run % feelWords().length] ?? 'springy');
@@ -110,7 +110,7 @@ for (const [place, headline] of [
   const runs: number[] = [];
   for (let run = 0; run < RUNS; run++) {
     await browser.pressAt(By.css('a[href="/strand"]'));
-    await browser.driver.wait(async () => /readings/.test(await browser.text()), 10_000);
+    await browser.driver.wait(async () => /checks/.test(await browser.text()), 10_000);
     const before = await browser.scriptSeconds();
     await browser.pressAt(By.css(`a[href="${place}"]`));
     await browser.driver.wait(

@@ -13,7 +13,7 @@ const underwaySchema = z.strictObject({
   /** When the hair was blotted and left to dry. */
   dryingSince: instantSchema.nullable(),
 });
-/** What is being read on one head and is no reading yet. */
+/** What is being read on one head and is no check yet. */
 export type Underway = z.infer<typeof underwaySchema>;
 
 const allSchema = z.record(z.string().max(64), underwaySchema);

@@ -10,7 +10,7 @@ import type { AmountDraft, HeadAmount, TargetKind } from './useAmount';
 
 const kindChoices = perLanguage((): readonly { readonly value: TargetKind; readonly label: string }[] => [
   { value: 'written', label: t`as written` },
-  { value: 'heads', label: t`for a head` },
+  { value: 'heads', label: t`for one person` },
   { value: 'grams', label: t`grams` },
   { value: 'jar', label: t`a jar` },
   { value: 'portions', label: t`portions` },

@@ -51,7 +51,7 @@ export function CardScreen({ recipeId }: { recipeId: string }) {
       <PrintSheet
         title={t`${{ recipeName: recipe.name }}, version ${{ versionName: larder.versionName(recipe) }}`}
         parts={recipeCard(making.value, larder, { head, hasScale: by === 'scale' })}
-        foot={t`For hair only, not food. New on this head: put a little behind the ear and look for ${{ days: daysText(testDays) }}.`}
+        foot={t`For hair only, not food. New for this person: put a little behind the ear and look for ${{ days: daysText(testDays) }}.`}
       />
       <Small>
         {head

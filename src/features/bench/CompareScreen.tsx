@@ -37,7 +37,7 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
   const [b, setB] = useState(other ?? (before ? start : undefined));
   return (
     <Screen
-      over={t`Bench`}
+      over={t`Recipes`}
       headline={
         a && b
           ? t`${{ title: title(a, larder) }} beside ${{ otherTitle: title(b, larder) }}`

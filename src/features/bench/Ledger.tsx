@@ -70,7 +70,7 @@ function ledgerWords(row: LedgerRow): string {
 /** The three schools side by side, the one in force marked by a rule and by word. */
 export function Schools({ verdict }: { verdict: Verdict }) {
   return (
-    <View className="flex-row gap-3" role="list" aria-label={t`Verdict by school`}>
+    <View className="flex-row gap-3" role="list" aria-label={t`Verdict by view of protein`}>
       {SCHOOLS.map((school) => {
         const inForce = school === verdict.school;
         const { kind, strength } = verdict.schools[school];

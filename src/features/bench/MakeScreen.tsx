@@ -207,7 +207,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
         />
         <Button label={t`Back`} onPress={() => router.navigate('/bench')} />
       </View>
-      {stops.length > 0 ? <Problem>{t`It is not to be made for this head as it stands.`}</Problem> : null}
+      {stops.length > 0 ? <Problem>{t`It shouldn't be made for this person as it stands.`}</Problem> : null}
       <FromShelf parts={shelfParts} />
       <Way making={making.value} />
       <MissingLines making={making.value} larder={larder} pantry={pantry} school={school} />

@@ -46,14 +46,14 @@ export function PassOn({ recipe }: { recipe: RecipeVersion }) {
   return (
     <>
       <Button
-        label={t`Pass it on`}
+        label={t`Share`}
         hint={t`Ways to pass on ${name}`}
         expanded={isOpen}
         onPress={() => setIsOpen(!isOpen)}
         testID="pass-on"
       />
       {isOpen ? (
-        <View className="basis-full flex-row flex-wrap gap-2" role="group" aria-label={t`Pass it on`}>
+        <View className="basis-full flex-row flex-wrap gap-2" role="group" aria-label={t`Share`}>
           <Button label={t`As words`} onPress={() => void send()} testID="pass-words" />
           <Button label={t`For Velvet Rhythm`} onPress={forUs} testID="pass-file" />
           <Button label={t`For other programs`} onPress={forOthers} testID="pass-jsonld" />

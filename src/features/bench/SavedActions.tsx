@@ -19,7 +19,7 @@ export function SavedActions({ recipe }: { recipe: RecipeVersion }) {
     const versions = records.filter((record) => record.kind === 'recipe' && record.recipeId === recipeId);
     add(
       withdrawing(versions.map(({ id }) => id)),
-      t`${name} is taken out; what was made and done with it stays.`,
+      t`${name} is removed; what was made and done with it stays.`,
     );
     router.navigate('/bench');
   };
@@ -62,8 +62,8 @@ export function SavedActions({ recipe }: { recipe: RecipeVersion }) {
       <PassOn recipe={recipe} />
       <Button
         tone="quiet"
-        label={t`Take it out`}
-        hint={t`Take ${name} out of the bench; what was made and done with it stays`}
+        label={t`Remove`}
+        hint={t`Remove ${name} from your recipes; what was made and done with it stays`}
         onPress={takeOut}
         testID="remove-recipe"
       />

@@ -52,7 +52,7 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
   if (failure) return <Problem live>{failure}</Problem>;
   if (!found) return <Small>{t`Looking through the pantry …`}</Small>;
   if (found.length === 0)
-    return <Small>{t`Nothing in the pantry plays the same part. Tell the Pantry what you have.`}</Small>;
+    return <Small>{t`Nothing in the pantry does the same. Tell the Pantry what you have.`}</Small>;
   return (
     <View className="gap-2 border-l-4 border-line pl-3" role="list" aria-label={t`Instead, from the pantry`}>
       {found.map((substitute) => (

@@ -45,7 +45,7 @@ export function VerdictPane({ verdict, details, cautions, response, ...use }: Ve
           {headline}
         </Heading>
         {headline === own ? null : (
-          <Strong>{t`For you, by the school in force: ${{ own: own.toLowerCase() }}.`}</Strong>
+          <Strong>{t`For you, by what you count: ${{ own: own.toLowerCase() }}.`}</Strong>
         )}
         {onHair && use.head ? <Strong>{ownVerdictWords(onHair, use.head.name)}</Strong> : null}
         {verdictReasons(verdict).map((reason) => (

@@ -96,7 +96,7 @@ describe('a recipe on a card', () => {
   });
 
   it('minds what this head reacts to', () => {
-    expect(part('Mind')).not.toContain('This head reacts to');
-    expect(part('Mind', card(testHead({ allergies: ['egg'] })))).toContain('This head reacts to');
+    expect(part('Mind')).not.toContain('There is a reaction to');
+    expect(part('Mind', card(testHead({ allergies: ['egg'] })))).toContain('There is a reaction to');
   });
 });

@@ -18,7 +18,10 @@ const partWords = perLanguage(
     soft: { label: t`Moisture it takes to be soft`, help: t`8 g of glycerin, or its like, in 100 g.` },
     oil: { label: t`Oil it takes to be an oil treatment`, help: t`25 g in 100 g.` },
     water: { label: t`How much water itself softens`, help: t`100 g count like 2 g of glycerin.` },
-    intact: { label: t`How much food protein acts`, help: t`Egg, dairy, beans, seeds: by your school.` },
+    intact: {
+      label: t`How much food protein acts`,
+      help: t`Egg, dairy, beans, seeds: by what you count as protein.`,
+    },
     tannin: { label: t`How much tea and henna firm`, help: t`1 g of tannin counts like 0.6 g of protein.` },
   }),
 );

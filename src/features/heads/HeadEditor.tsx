@@ -91,9 +91,9 @@ export function HeadEditor({ existing }: { existing?: Head }) {
 
   return (
     <Screen
-      over={t`Heads`}
-      headline={existing ? existing.name : t`Whose head is it?`}
-      reason={t`Guesses are fine; readings will correct them.`}
+      over={t`People`}
+      headline={existing ? existing.name : t`Whose hair is it?`}
+      reason={t`Guesses are fine; checks will correct them.`}
       side={
         <View className="gap-4">
           <WeekdayFields
@@ -137,7 +137,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
             control={control}
             name="chemistry"
             label={t`What was done to the hair that is there now`}
-            help={t`Later times are written down under Strand.`}
+            help={t`Later times are written down under Hair.`}
             options={CHEMISTRY.map((value) => ({ value, label: chemistryWords()[value] }))}
           />
           <FormToggles
@@ -150,8 +150,8 @@ export function HeadEditor({ existing }: { existing?: Head }) {
           <FormToggles
             control={control}
             name="allergies"
-            label={t`This head reacts to`}
-            help={t`A recipe that holds it is stopped for this head.`}
+            label={t`Reacts to`}
+            help={t`A recipe that has it in is stopped for this person.`}
             options={allergyOptions()}
           />
         </View>
@@ -193,7 +193,7 @@ export function HeadEditor({ existing }: { existing?: Head }) {
       <FormChoice
         control={control}
         name="curl"
-        label={t`How does it fall by itself?`}
+        label={t`How does it fall when you leave it alone?`}
         options={[
           { value: 'straight', label: t`straight` },
           { value: 'wavy', label: t`in waves` },

@@ -19,15 +19,15 @@ export function HeadsScreen() {
   return (
     <Screen
       before={<HeadsTabs here="/heads" />}
-      over={t`Heads & settings`}
-      headline={heads.length === 0 ? t`No head yet` : heads.map((head) => head.name).join(t` and `)}
+      over={t`People & settings`}
+      headline={heads.length === 0 ? t`Nobody here yet` : heads.map((head) => head.name).join(t` and `)}
       reason={t`Who is looked after, and what counts here.`}
     >
       {heads.map((head) => (
         <HeadEntry key={head.headId} head={head} current={head.headId === current?.headId} />
       ))}
       <View className="items-start">
-        <Button label={t`Add a head`} onPress={() => router.push('/heads/new')} testID="add-head" />
+        <Button label={t`Add a person`} onPress={() => router.push('/heads/new')} testID="add-head" />
       </View>
       <KitPane />
     </Screen>

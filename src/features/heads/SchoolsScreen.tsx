@@ -36,7 +36,7 @@ function Schools({ head }: { head: Head }) {
       before={<HeadsTabs here="/heads/schools" />}
       over={head.name}
       headline={t`Where makers disagree`}
-      reason={t`Nobody has measured most of this. Choose a side; your own readings may settle it.`}
+      reason={t`Nobody has measured most of this. Choose a side; your own checks may settle it.`}
       side={<MeasuredInstead />}
     >
       <HeadPicker />
@@ -70,7 +70,7 @@ function MeasuredInstead() {
     <View className="gap-3">
       <FieldGroup label={t`How long it stays on`}>
         <Small>{t`Twenty minutes, for most of what acts has happened by then. Or an hour or two, or the night, for what goes in slowly. Heat shortens the time and its lack lengthens it.`}</Small>
-        <Small className="text-ink">{t`In force: the minutes that each recipe says. The dose is worked out from them, with or without heat, and what longer really does on your hair shows under “What works”.`}</Small>
+        <Small className="text-ink">{t`Used now: the minutes that each recipe says. The dose is worked out from them, with or without heat, and what longer does on your hair shows under “What works”.`}</Small>
         <View className="items-start">
           <Button label={t`To what works`} onPress={() => router.push('/strand/works')} />
         </View>

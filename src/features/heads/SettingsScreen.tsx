@@ -37,7 +37,7 @@ export function SettingsScreen() {
   return (
     <Screen
       before={<HeadsTabs here="/heads/settings" />}
-      over={t`Heads & settings`}
+      over={t`People & settings`}
       headline={t`How it looks and sounds`}
       reason={t`For this browser. Your records are the same everywhere.`}
       sideShare="half"
@@ -271,7 +271,11 @@ function Elsewhere() {
         label={t`Rules of the plan`}
         text={t`Spacing, longest times without, how long things take, what weighs more; each with its reason and a way back.`}
       />
-      <Place to="/heads/schools" label={t`Schools`} text={t`Where makers disagree, for each head.`} />
+      <Place
+        to="/heads/schools"
+        label={t`What counts as protein`}
+        text={t`Where makers disagree, for each person.`}
+      />
       <Place
         to="/heads/counts"
         label={t`What counts, and how much`}
@@ -286,7 +290,7 @@ function Elsewhere() {
       <Place
         to="/strand/stretch"
         label={t`The ruler`}
-        text={t`Held against a card, so that a millimetre on screen is one.`}
+        text={t`Set once against a bank card: a millimetre on screen is then a millimetre.`}
       />
     </View>
   );

@@ -27,7 +27,7 @@ const unknowns = perLanguage((): readonly { readonly title: string; readonly tex
   },
   {
     title: t`How firm a strand is that snaps`,
-    text: t`It only says “at least this firm”. Five strands stand for a whole head.`,
+    text: t`It only says “at least this firm”. Five strands stand for all of the hair.`,
   },
   {
     title: t`Why breakage goes up and down`,
@@ -43,7 +43,7 @@ const unknowns = perLanguage((): readonly { readonly title: string; readonly tex
   },
   {
     title: t`Whether real hair does what made-up hair does`,
-    text: t`The plan was tried on made-up heads only. There it left about a quarter fewer days outside the comfort zone than the best habit.`,
+    text: t`The plan was tried on made-up people only. There it left about a quarter fewer days outside the comfort zone than the best habit.`,
   },
   {
     title: t`Whether anything makes it grow faster`,

@@ -54,7 +54,7 @@ export function Copies({ changes }: { changes: unknown }) {
   return (
     <View className="gap-3">
       <Heading level={2}>{t`Copies`}</Heading>
-      <Small>{t`One a day is kept beside the records, without pictures, over some weeks; one more is taken before everything is replaced. What cannot be read any more is taken from them by itself.`}</Small>
+      <Small>{t`One a day is kept beside the records, without pictures, over some weeks; one more is taken before everything is replaced. What cannot be read any more is restored from them automatically.`}</Small>
       {copies.length === 0 ? (
         <Body>{t`None yet: the first is taken when there is something to copy.`}</Body>
       ) : null}
@@ -83,7 +83,7 @@ export function Copies({ changes }: { changes: unknown }) {
               : t`Not here any more: ${{ kindCounts: kindCounts(looked.missing).join(', ') }}.`}
           </Body>
           {looked.takenBack.length > 0 ? (
-            <Body>{t`Taken back since: ${{ records: recordsText(looked.takenBack.length) }}.`}</Body>
+            <Body>{t`Removed since: ${{ records: recordsText(looked.takenBack.length) }}.`}</Body>
           ) : null}
           <View className="flex-row flex-wrap gap-3">
             {looked.missing.length + looked.takenBack.length > 0 ? (

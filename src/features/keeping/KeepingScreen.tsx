@@ -28,7 +28,7 @@ export function KeepingScreen() {
   return (
     <Screen
       before={<HeadsTabs here="/heads/keeping" />}
-      over={t`Heads & settings`}
+      over={t`People & settings`}
       headline={useKeptText()}
       reason={useExportText()}
       sideShare="half"
@@ -61,11 +61,11 @@ function useExportText(): string {
   const count = useAppSelector(selectAllRecords).length;
   const today = useToday();
   if (count === 0) return t`What you write down stays in this browser, and nowhere else.`;
-  if (exportedAt === null) return t`They are in this browser and nowhere else: take a file out now and then.`;
+  if (exportedAt === null) return t`Only in this browser so far: save a file now and then.`;
   const days = daysBetween(dayOfDate(new Date(exportedAt)), today);
-  if (days <= 0) return t`They are in this browser; a file was last taken out today.`;
-  if (days === 1) return t`They are in this browser; a file was last taken out yesterday.`;
-  return t`They are in this browser; a file was last taken out ${plural(days, { one: '# day ago', other: '# days ago' })}.`;
+  if (days <= 0) return t`Only in this browser; last saved to a file today.`;
+  if (days === 1) return t`Only in this browser; last saved to a file yesterday.`;
+  return t`Only in this browser; last saved to a file ${plural(days, { one: '# day ago', other: '# days ago' })}.`;
 }
 
 /** Share of the room from which there is reason to act (working assumption). */
@@ -97,7 +97,7 @@ function RoomLeft() {
             />
           </View>
           {room.usedBytes > NEARLY_FULL * room.mostBytes ? (
-            <Problem>{t`Almost full. Export everything, then take pictures out under Strand or free some space on the device.`}</Problem>
+            <Problem>{t`Almost full. Export everything, then remove pictures under Hair or free some space on the device.`}</Problem>
           ) : null}
           <Small>
             {pictures.length > 0
@@ -105,7 +105,7 @@ function RoomLeft() {
               : ''}
             {room.isLasting
               ? t`The browser keeps it until you delete it.`
-              : t`A browser that runs out of room may clear it by itself.`}
+              : t`A browser that runs out of room may clear it.`}
           </Small>
           {room.isLasting ? null : (
             <View className="items-start">

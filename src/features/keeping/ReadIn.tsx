@@ -93,9 +93,9 @@ export function ReadIn() {
   return (
     <View className="gap-3">
       <Heading level={2}>{t`In`}</Heading>
-      <Small>{t`A backup, a head or recipes from somebody else, a recipe of another program, or a table of readings or treatments.`}</Small>
+      <Small>{t`A backup, a person or recipes from somebody else, a recipe of another program, or a table of checks or treatments.`}</Small>
       <View className="flex-row flex-wrap gap-3">
-        <Button label={t`Read a file`} onPress={() => input.current?.click()} />
+        <Button label={t`Open a file`} onPress={() => input.current?.click()} />
         <input
           ref={input}
           type="file"
@@ -163,7 +163,7 @@ function Preview(props: PreviewProps) {
             .
           </Body>
           {same.length > 0 ? <Small>{t`Here already: ${{ same: same.join(', ') }}.`}</Small> : null}
-          <Small>{t`They come beside your own, never in their place, and are new to every head.`}</Small>
+          <Small>{t`They come beside your own, never in their place, and count as new for everybody.`}</Small>
           <Take
             said={t`${{ names: listed(names) }} ${plural({ count: names.length }, { one: 'is', other: 'are' })} here.`}
             {...{ records, onTake, onLeave }}
@@ -188,17 +188,18 @@ function Preview(props: PreviewProps) {
       );
     default: {
       const { records, added, corrected, same, unknown } = incoming.table;
+      const what = incoming.what === 'readings' ? t`checks` : t`treatments`;
       return (
         <>
           <Body>
-            {t`${fileName}: ${added} new ${{ what: incoming.what }}, ${corrected} corrected, ${same} as they are here.`}
+            {t`${fileName}: ${added} new ${what}, ${corrected} corrected, ${same} as they are here.`}
           </Body>
           {unknown.length > 0 ? (
             <Small>{t`Not read: the columns ${{ unknown: unknown.join(', ') }}.`}</Small>
           ) : null}
           {corrected > 0 ? <Small>{t`What is corrected stays readable as it was.`}</Small> : null}
           <Take
-            said={t`Read in: ${plural({ count: records.length }, { one: '# row', other: '# rows' })}.`}
+            said={t`Added: ${plural({ count: records.length }, { one: '# row', other: '# rows' })}.`}
             {...{ records, onTake, onLeave }}
           />
         </>
@@ -269,7 +270,7 @@ function WithoutDoubts({ records, onTake }: Pick<TakeProps, 'records' | 'onTake'
     <Button
       tone="main"
       label={t`Take the rest: ${{ records: recordsText(records.length) }}`}
-      onPress={() => onTake(records, t`Read in: ${{ records: recordsText(records.length) }}.`)}
+      onPress={() => onTake(records, t`Added: ${{ records: recordsText(records.length) }}.`)}
       testID="take-rest"
     />
   );
@@ -300,13 +301,13 @@ function BackupPreview({
       </Body>
       {added.length > 0 ? <Small>{t`New: ${{ kindCounts: kindCounts(added).join(', ') }}.`}</Small> : null}
       {takenBack.length > 0 ? (
-        <Small>{t`Of what is here already, ${{ records: recordsText(takenBack.length) }} were taken back since.`}</Small>
+        <Small>{t`Of what is here already, ${{ records: recordsText(takenBack.length) }} were removed since.`}</Small>
       ) : null}
       {ahead > 0 ? (
         <Small>{t`${{ records: recordsText(ahead) }} were written by a clock that was more than a day ahead. They are read as they are; what you write from now on still comes after them.`}</Small>
       ) : null}
       {differing.length > 0 ? (
-        <Small>{t`What differs is left out when you add: your own stands. It comes only when the file replaces everything.`}</Small>
+        <Small>{t`What differs is skipped when you add: your own stands. It comes only when the file replaces everything.`}</Small>
       ) : null}
       <Doubts doubts={doubts} />
       <View className="flex-row flex-wrap gap-3">
@@ -317,7 +318,7 @@ function BackupPreview({
           <Button
             tone={doubts.length > 0 ? 'plain' : 'main'}
             label={t`Add ${{ count: added.length }}`}
-            onPress={() => onTake(added, t`Read in: ${{ records: recordsText(added.length) }}.`)}
+            onPress={() => onTake(added, t`Added: ${{ records: recordsText(added.length) }}.`)}
             testID="take-backup"
           />
         ) : null}

@@ -58,7 +58,7 @@ export function TakeOut() {
     saveTextFile(`${name}-${today}.csv`, BYTE_ORDER_MARK + text, TABLE_TYPE);
   return (
     <View className="gap-4">
-      <Heading level={2}>{t`Out`}</Heading>
+      <Heading level={2}>{t`Save`}</Heading>
       <View className="items-start gap-1">
         <Button
           tone="main"
@@ -72,8 +72,8 @@ export function TakeOut() {
       <ShowCodes />
       {heads.length > 0 ? (
         <FieldGroup
-          label={t`One head, for another person`}
-          help={t`Its readings, treatments and plan, and the recipes it used. Nothing of the other heads and nothing of the kitchen.`}
+          label={t`One person, for somebody else`}
+          help={t`Checks, treatments, plan, and the recipes used. Nothing of anybody else and nothing of the kitchen.`}
         >
           <View className="flex-row flex-wrap gap-2">
             {heads.map(({ headId, name }) => (
@@ -103,8 +103,8 @@ export function TakeOut() {
       >
         <View className="flex-row flex-wrap gap-2">
           <Button
-            label={t`Readings`}
-            hint={t`Export readings as a table`}
+            label={t`Checks`}
+            hint={t`Export checks as a table`}
             onPress={() => table('readings', writeRecords(READING_TABLE, records))}
             testID="export-readings"
           />

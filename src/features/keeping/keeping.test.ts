@@ -66,8 +66,8 @@ describe('how much there is, in words', () => {
   it('names each kind with its number, the most first', () => {
     const many = [...records, testReading(day, { feel: 0 }, { id: 'r2' })];
     expect(kindCounts(many)).toEqual([
-      '2 readings',
-      '1 description of a head',
+      '2 checks',
+      '1 description of a person',
       '1 version of a recipe',
       '1 treatment',
     ]);

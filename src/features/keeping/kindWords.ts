@@ -4,9 +4,9 @@ import type { RecordKind, StoredRecord } from '@/core/records/shapes';
 
 /** So many of a kind. */
 const COUNTED: Readonly<Record<RecordKind, (count: number) => string>> = {
-  head: (count) => plural(count, { one: '# description of a head', other: '# descriptions of heads' }),
+  head: (count) => plural(count, { one: '# description of a person', other: '# descriptions of people' }),
   recipe: (count) => plural(count, { one: '# version of a recipe', other: '# versions of recipes' }),
-  reading: (count) => plural(count, { one: '# reading', other: '# readings' }),
+  reading: (count) => plural(count, { one: '# check', other: '# checks' }),
   session: (count) => plural(count, { one: '# treatment', other: '# treatments' }),
   'wash-day': (count) => plural(count, { one: '# wash day', other: '# wash days' }),
   event: (count) => plural(count, { one: '# event', other: '# events' }),
@@ -32,7 +32,7 @@ const COUNTED: Readonly<Record<RecordKind, (count: number) => string>> = {
   kit: (count) =>
     plural(count, { one: '# list of what the house has', other: '# lists of what the house has' }),
   'calendar-export': (count) => plural(count, { one: '# calendar file', other: '# calendar files' }),
-  withdrawal: (count) => plural(count, { one: '# thing taken back', other: '# things taken back' }),
+  withdrawal: (count) => plural(count, { one: '# thing removed', other: '# things removed' }),
 };
 
 /** "3 readings", "1 wash day": how many of each kind, the most first. */

@@ -22,7 +22,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
       <Command label={t`Go to`} loop>
         <Command.Input
           autoFocus
-          placeholder={t`A place, a recipe, a head`}
+          placeholder={t`A place, a recipe, a person`}
           className="min-h-target w-full rounded-xl border-2 border-line bg-raised px-4 py-2 font-text text-body text-ink"
         />
         <Command.List className="max-h-[50vh] overflow-auto pt-3">

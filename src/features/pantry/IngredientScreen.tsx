@@ -102,12 +102,12 @@ function OwnNote({ own }: { own: OwnIngredient }) {
       <Small>{own.note}</Small>
       <View className="items-start">
         <Button
-          label={t`Take it out of the catalogue`}
+          label={t`Remove it from the catalogue`}
           hint={t`Take ${{ ingredientName: own.ingredient.name }} out of the catalogue; recipes that use it stay readable`}
           onPress={() => {
             takeBack(
               own.id,
-              t`${{ ingredientName: own.ingredient.name }} is taken out; recipes that use it stay readable.`,
+              t`${{ ingredientName: own.ingredient.name }} is removed. Recipes that use it stay readable.`,
             );
             router.navigate('/pantry');
           }}

@@ -56,7 +56,7 @@ function SeenLabel({ picture, found, onNames, onCorners }: SeenLabelProps) {
         <>
           <CornersOver picture={picture} corners={corners} onChange={setCorners} />
           <View className="flex-row flex-wrap gap-2">
-            <Button tone="main" label={t`Read this part`} onPress={() => onCorners(corners)} />
+            <Button tone="main" label={t`Read only this`} onPress={() => onCorners(corners)} />
             <Button label={t`All of it`} onPress={() => setCorners(null)} />
           </View>
         </>
@@ -69,7 +69,7 @@ function SeenLabel({ picture, found, onNames, onCorners }: SeenLabelProps) {
             style={{ width: '100%', aspectRatio: picture.width / picture.height }}
           />
           <View className="items-start">
-            <Button label={t`Only a part of it`} onPress={() => setCorners(WHOLE)} testID="label-corners" />
+            <Button label={t`Only some of it`} onPress={() => setCorners(WHOLE)} testID="label-corners" />
           </View>
         </>
       )}

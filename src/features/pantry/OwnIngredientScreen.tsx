@@ -80,7 +80,7 @@ export function OwnIngredientScreen() {
         control={control}
         name="allergens"
         label={t`It holds something people react to`}
-        help={t`A head that reacts to it is warned. What a label names is found by itself.`}
+        help={t`Whoever reacts to it is warned. What a label names is found automatically.`}
         options={allergyOptions()}
       />
       {reading && !reading.ok ? <Problem live>{reading.problems[0].message}</Problem> : null}
@@ -96,7 +96,7 @@ export function OwnIngredientScreen() {
 function Figures({ control }: { control: ReturnType<typeof useForm<OwnDraft>>['control'] }) {
   return (
     <View className="gap-4">
-      <FieldGroup label={t`Grams in 100 g`} help={t`Leave empty what it does not hold.`}>
+      <FieldGroup label={t`Grams in 100 g`} help={t`Leave empty what isn't in it.`}>
         <View className="flex-row flex-wrap gap-2">
           {FIGURES.map(({ key, label }) => (
             <FormField

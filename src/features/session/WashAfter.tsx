@@ -157,7 +157,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
         <Button tone="main" label={t`Write it down`} onPress={save} testID="save-wash" />
       </View>
       {worn.length > 0 ? (
-        <Small>{t`Tomorrow, when it is dry, a minute’s reading tells what it did; it will be on your day.`}</Small>
+        <Small>{t`Tomorrow, when it is dry, a minute’s check tells what it did; Today will remind you.`}</Small>
       ) : null}
     </Screen>
   );

@@ -85,7 +85,7 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
         />
       </FieldGroup>
       {beats.some(({ slot }) => slot === 'main') ? null : (
-        <Small className="text-ink">{t`The plan has no wash today; the next days are planned anew from it.`}</Small>
+        <Small className="text-ink">{t`No wash is planned today. If you wash, the next days change with it.`}</Small>
       )}
       <LeftOutList left={left} head={head} />
       {plan.main ? (
@@ -189,7 +189,7 @@ function StepList({ steps }: { steps: ReturnType<typeof washScript> }) {
           <Strong>{minutes > 0 ? (waits ? t`${minutes} min ◦` : t`${minutes} min`) : ''}</Strong>
         </View>
       ))}
-      <Small>{t`◦ the clock runs by itself.`}</Small>
+      <Small>{t`◦ the clock starts on its own.`}</Small>
     </View>
   );
 }

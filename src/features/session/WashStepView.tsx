@@ -80,7 +80,7 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
       </View>
       {sound && !mayRing && state.timers.length > 0 ? (
         <ButtonBox tall="wet" className="justify-center border-b border-line px-4">
-          <Text className="font-strong text-lead text-ink">{t`Tap here, so that this page may ring: it began anew, and the browser keeps it silent till then.`}</Text>
+          <Text className="font-strong text-lead text-ink">{t`Tap here to let this page ring: it was reloaded, and the browser keeps it silent until you touch it.`}</Text>
         </ButtonBox>
       ) : null}
       <OtherTimers headId={head.headId} except={step.id} />

@@ -107,8 +107,8 @@ describe('what may go on today', () => {
     const { masks, left } = offered(head, all, today);
     expect(masks.map(({ recipeId }) => recipeId)).toEqual(['balm', 'cream']);
     const whys = left.map(({ why }) => why).join(' ');
-    expect(whys).toContain('Egg: New on this head');
-    expect(whys).toContain('silk: New on this head');
+    expect(whys).toContain('Egg: New for this person');
+    expect(whys).toContain('silk: New for this person');
   });
 
   it('is nothing that this head reacts to, however often it was used', () => {
@@ -116,7 +116,7 @@ describe('what may go on today', () => {
     expect(offered(head, used, today).masks.map(({ recipeId }) => recipeId)).toContain('egg');
     const allergic = offered(testHead({ allergies: ['egg'] }), used, today);
     expect(allergic.masks.map(({ recipeId }) => recipeId)).not.toContain('egg');
-    expect(allergic.left.map(({ why }) => why).join(' ')).toContain('Egg: This head reacts to');
+    expect(allergic.left.map(({ why }) => why).join(' ')).toContain('Egg: There is a reaction to');
   });
 });
 

@@ -13,5 +13,5 @@ const tabs = perLanguage(
 
 /** The three rooms of the bench. */
 export function BenchTabs({ here }: { here: ReturnType<typeof tabs>[number]['href'] }) {
-  return <PlaceTabs label={t`Bench`} tabs={tabs()} here={here} />;
+  return <PlaceTabs label={t`Recipes`} tabs={tabs()} here={here} />;
 }

@@ -29,7 +29,7 @@ export function Dues({ dues }: { dues: readonly Due[] }) {
 function dueWords({ since, tooSoonFor, allowedFrom, plannedOn, overdueBy }: Due): string {
   const ago =
     since === null
-      ? t`never yet`
+      ? t`not yet`
       : since === 0
         ? t`today`
         : since === 1

@@ -11,7 +11,7 @@ export function HeadPicker() {
   if (heads.length < 2) return null;
   return (
     <Choice
-      label={t`Whose head`}
+      label={t`Whose hair`}
       options={heads.map(({ headId, name }) => ({ value: headId, label: name }))}
       value={head?.headId ?? null}
       onChange={(headId) => dispatch(headChosen(headId))}

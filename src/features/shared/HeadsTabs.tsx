@@ -5,14 +5,14 @@ import { PlaceTabs } from './PlaceTabs';
 const tabs = perLanguage(
   () =>
     [
-      { href: '/heads', label: t`Heads` },
-      { href: '/heads/schools', label: t`Schools` },
+      { href: '/heads', label: t`People` },
+      { href: '/heads/schools', label: t`What counts as protein` },
       { href: '/heads/settings', label: t`Settings` },
-      { href: '/heads/keeping', label: t`Keeping` },
+      { href: '/heads/keeping', label: t`Backup & export` },
     ] as const,
 );
 
 /** The rooms of heads and settings. */
 export function HeadsTabs({ here }: { here: ReturnType<typeof tabs>[number]['href'] }) {
-  return <PlaceTabs label={t`Heads and settings`} tabs={tabs()} here={here} />;
+  return <PlaceTabs label={t`People and settings`} tabs={tabs()} here={here} />;
 }

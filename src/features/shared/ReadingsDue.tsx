@@ -29,7 +29,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
     rows.push({
       title: t`Read it dry`,
       text: t`The treatment of ${{ due: formatDay(due, 'EEEE') }} shows now: one minute, five strands.`,
-      button: t`Take a reading`,
+      button: t`Check hair`,
       to: '/strand/take',
     });
   }

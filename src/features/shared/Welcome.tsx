@@ -16,7 +16,7 @@ export function Welcome() {
       <View className="max-w-note gap-3">
         <Button
           tone="main"
-          label={t`Start with my own head`}
+          label={t`Start with my own hair`}
           onPress={() => router.push('/heads/new')}
           testID="start-own"
         />

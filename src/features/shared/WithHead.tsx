@@ -22,7 +22,7 @@ export function WithState({ children }: { readonly children: (head: Head, state:
   return state ? (
     children(head, state)
   ) : (
-    <OneMoment reason={t`Working out ${{ headName: head.name }}'s hair from the readings.`} />
+    <OneMoment reason={t`Working out ${{ headName: head.name }}'s hair from the checks.`} />
   );
 }
 
@@ -34,7 +34,7 @@ export function WithPlan({ children }: { readonly children: (head: Head, answer:
   return answer ? (
     children(head, answer)
   ) : (
-    <OneMoment reason={t`Working out ${{ headName: head.name }}'s week from the readings.`} />
+    <OneMoment reason={t`Working out ${{ headName: head.name }}'s week from the checks.`} />
   );
 }
 

@@ -22,12 +22,12 @@ const to = (href: Href & string, label: string, key: string | null = null, words
 /** Everywhere one can go, in the order of the places. */
 export const actions = perLanguage((): readonly Action[] => [
   to('/', t`Today`, '1', t`now`),
-  to('/week', t`Week`, '2', t`plan thread calendar`),
-  to('/bench', t`Bench`, '3', t`recipes`),
-  to('/strand', t`Strand`, '4', t`readings state`),
-  to('/heads', t`Heads`, '5', t`people profile`),
+  to('/week', t`Week`, '2', t`plan forecast calendar`),
+  to('/bench', t`Recipes`, '3', t`recipes`),
+  to('/strand', t`Hair`, '4', t`check hair state`),
+  to('/heads', t`People`, '5', t`people profile`),
   to('/wash', t`Wash day`, 'w', t`session begin start`),
-  to('/strand/take', t`Take a reading`, 'r', t`measure stretch tally`),
+  to('/strand/take', t`Check hair`, 'r', t`measure stretch tally`),
   to('/bench/new', t`Read a recipe`, 'n', t`new paste`),
   to('/bench/compare', t`Compare two recipes`, 'c'),
   to('/shelf', t`Shelf`, 's', t`batches portions`),
@@ -40,9 +40,9 @@ export const actions = perLanguage((): readonly Action[] => [
   to('/week/days', t`Days`, null, t`style event no wash holiday`),
   to('/week/rules', t`Rules of the plan`, null, t`weights spacing`),
   to('/week/try', t`Try a rhythm out`, null, t`what if`),
-  to('/heads/schools', t`Schools`, null, t`disagree protein`),
+  to('/heads/schools', t`What counts as protein`, null, t`disagree protein`),
   to('/heads/settings', t`Settings`, null, t`theme dark text size units sound language`),
-  to('/heads/keeping', t`Keeping`, 'k', t`export import backup copies delete csv`),
+  to('/heads/keeping', t`Backup & export`, 'k', t`export import backup copies delete csv`),
 ]);
 
 /** Keys that do something other than to lead somewhere. */

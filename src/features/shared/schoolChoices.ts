@@ -36,7 +36,7 @@ export const schoolChoices = perLanguage((): readonly SchoolChoice[] => [
   school('rhythm', t`When protein is due`, [
     {
       value: 'readings',
-      label: t`by readings`,
+      label: t`by your checks`,
       hint: t`The measured state and how it moves decide; dates only remind.`,
     },
     {
@@ -87,7 +87,7 @@ export const schoolChoices = perLanguage((): readonly SchoolChoice[] => [
     {
       value: 'fresh',
       label: t`is made fresh`,
-      hint: t`Each time is mixed anew; nothing from the shelf is planned.`,
+      hint: t`Mixed fresh each time; nothing from the shelf is planned.`,
     },
   ]),
   school('zones', t`Where a mask goes on`, [

@@ -7,7 +7,7 @@ import type { Arm, Trial } from '@/core/records/shapes';
 export function trialQuestion({ recipeId, againstId, signal }: Trial, larder: Larder): string {
   const name = larder.recipeName(recipeId);
   return againstId === null
-    ? t`Does ${name} by itself change the ${signal}?`
+    ? t`Does ${name} alone change the ${signal}?`
     : t`${name} or ${{ recipeName: larder.recipeName(againstId) }}: which does more for the ${signal}?`;
 }
 

@@ -75,7 +75,7 @@ export function useDecisions(headId: string, from: CalendarDay): Decisions {
     skip: ({ day, slot, recipeId, name }) =>
       decide(
         [avoid(day, slot, slot === 'main' ? null : recipeId)],
-        t`${name} is left out on ${{ on: on(day) }}.`,
+        t`${name} is skipped on ${{ on: on(day) }}.`,
       ),
     add: (day, recipeId, name, slot = 'main', overnight = false) =>
       decide(

@@ -64,7 +64,7 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
               }
             />
           ) : (
-            <Small>{t`Describe a head first; then what is used can be written down.`}</Small>
+            <Small>{t`Add a person first; then you can log what you use.`}</Small>
           )}
         </View>
       )}

@@ -37,7 +37,7 @@ export function ErrorBoundary({ error }: ErrorBoundaryProps) {
   return (
     <View className="flex-1 bg-paper">
       <Screen
-        headline={isMissing ? t`A part did not come` : t`This screen broke`}
+        headline={isMissing ? t`A piece of the app did not load` : t`This screen broke`}
         reason={
           isMissing
             ? t`The server is away, or has a newer version. Your records are in this browser, as they were.`

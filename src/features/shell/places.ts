@@ -12,9 +12,9 @@ export const places = perLanguage(
     [
       { href: '/', label: t`Today`, icon: CircleDot },
       { href: '/week', label: t`Week`, icon: Spline },
-      { href: '/bench', label: t`Bench`, icon: Soup },
-      { href: '/strand', label: t`Strand`, icon: Waves },
-      { href: '/heads', label: t`Heads`, icon: Users },
+      { href: '/bench', label: t`Recipes`, icon: Soup },
+      { href: '/strand', label: t`Hair`, icon: Waves },
+      { href: '/heads', label: t`People`, icon: Users },
     ] as const,
 );
 

@@ -47,7 +47,7 @@ export function ChangesList({ head, history, signal }: ChangesListProps) {
                   ? changeText(signal, change)
                   : signal === 'breakage'
                     ? t`no count before and after`
-                    : t`no reading before and after`}
+                    : t`no check before and after`}
               </Small>
             </View>
           );

@@ -60,7 +60,7 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
     <Screen
       over={head.name}
       headline={t`What happened to it?`}
-      reason={t`What moves the hair beside treatments, so that no recipe is blamed or praised for it.`}
+      reason={t`What else moves the hair: no recipe is blamed or praised for it.`}
     >
       <FormChoice
         control={control}
@@ -92,6 +92,6 @@ function expectedWords(what: EventKind): string {
     if (signal === 'breakage') return t`breakage × ${{ effect: fixed(Math.exp(effect), 2) }}`;
     return `${SIGNALS[signal].label.toLowerCase()} ${effect > 0 ? '+' : '−'}${fixed(Math.abs(effect), 2)}`;
   });
-  const expected = t`Expected at first: ${{ moved: moved.join(', ') }}. Your own readings correct it.`;
+  const expected = t`Expected at first: ${{ moved: moved.join(', ') }}. Your own checks correct it.`;
   return EVENT_STAYS[what] === 1 ? `${expected} ${t`It stays until that hair is cut off.`}` : expected;
 }

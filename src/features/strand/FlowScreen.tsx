@@ -45,7 +45,7 @@ interface FlowScreenProps {
 
 /** The frame of every reading: how and why, the doing, what it says, and one button to keep it. */
 export function FlowScreen(props: FlowScreenProps) {
-  const { head, flow, headline, reason, measured, onSaved, saveLabel = t`Save reading`, momentFree } = props;
+  const { head, flow, headline, reason, measured, onSaved, saveLabel = t`Save check`, momentFree } = props;
   const today = useToday();
   const history = useHistory(head.headId);
   const wide = useWide();
@@ -68,7 +68,7 @@ export function FlowScreen(props: FlowScreenProps) {
           ? t`${{ headName: head.name }}, left side only`
           : side === 'right'
             ? t`${{ headName: head.name }}, right side only`
-            : t`Reading of ${{ headName: head.name }}`
+            : t`Hair check, ${{ headName: head.name }}`
       }
       headline={headline}
       reason={reason}

@@ -13,7 +13,7 @@ export interface HistoryMark {
   readonly text: string;
 }
 
-/** Readings, treatments and events of one signal, newest first: the picture as a table. */
+/** Checks, treatments and events of one signal, newest first: the picture as a table. */
 export function HistoryTable({ state, marks }: { state: SignalState; marks: readonly HistoryMark[] }) {
   const [shown, setShown] = useState(ROWS_AT_ONCE);
   const show = (value: number) => levelText(state.signal, value);
@@ -27,7 +27,7 @@ export function HistoryTable({ state, marks }: { state: SignalState; marks: read
   ].sort((a, b) => (a.day < b.day ? 1 : -1));
   return (
     <View className="gap-1">
-      <View role="table" aria-label={t`Readings, treatments and events`} className="gap-1">
+      <View role="table" aria-label={t`Checks, treatments and events`} className="gap-1">
         {rows.slice(0, shown).map((row, index) => (
           <View key={index} role="row" className="flex-row gap-3 border-t border-line py-1">
             <View role="cell" className="w-column-xs">

@@ -18,7 +18,7 @@ const kindWords = perLanguage(
   () =>
     ({
       treatments: { noun: t`treatment`, correct: (id: string): Href => `/strand/treatment/${id}` },
-      readings: { noun: t`reading`, correct: (id: string): Href => `/strand/reading/${id}` },
+      readings: { noun: t`check`, correct: (id: string): Href => `/strand/reading/${id}` },
       events: { noun: t`event`, correct: null },
       shelf: { noun: t`entry`, correct: null },
     }) as const,
@@ -48,13 +48,13 @@ export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
         ) : null}
         <Button
           tone="quiet"
-          label={t`Take back`}
+          label={t`Remove`}
           hint={
             entry.kind === 'events'
-              ? t`Take back: ${{ eventHint: eventHint(entry) }}`
-              : t`Take back the ${noun} of ${title}`
+              ? t`Remove: ${{ eventHint: eventHint(entry) }}`
+              : t`Remove the ${noun} of ${title}`
           }
-          onPress={() => takeBack(id, t`The ${noun} is taken back.`)}
+          onPress={() => takeBack(id, t`The ${noun} is removed.`)}
         />
         {steps ? (
           <Button

@@ -22,7 +22,7 @@ type Shown = 'all' | LogKind;
 const shownChoices = perLanguage((): readonly { value: Shown; label: string }[] => [
   { value: 'all', label: t({ message: 'all', context: 'entries of the log' }) },
   { value: 'treatments', label: t`treatments` },
-  { value: 'readings', label: t`readings` },
+  { value: 'readings', label: t`checks` },
   { value: 'events', label: t`events` },
   { value: 'shelf', label: t`shelf` },
 ]);
@@ -64,7 +64,7 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
       headline={all.length === 0 ? t`Nothing is written down yet` : t`What was written down`}
       reason={
         all.length === 0
-          ? t`Take a reading or do a wash day, and it stands here.`
+          ? t`Check your hair or do a wash day, and it shows here.`
           : t`Everything can be corrected; the old value stays.`
       }
       side={wide ? month : undefined}

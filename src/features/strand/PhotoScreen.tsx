@@ -133,10 +133,10 @@ function Picture({ photo, head }: { photo: Photo; head: Head }) {
       <View className="items-start">
         <Button
           tone="quiet"
-          label={t`Take back`}
-          hint={t`Take back the picture of ${when}`}
+          label={t`Remove`}
+          hint={t`Remove the picture of ${when}`}
           onPress={() =>
-            takeBack(photo.id, t`The picture is taken back; it is erased when the app starts again.`)
+            takeBack(photo.id, t`The picture is removed; it is erased when the app starts again.`)
           }
         />
       </View>

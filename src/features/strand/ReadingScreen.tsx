@@ -82,18 +82,18 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
     add(
       [reading.value],
       existing
-        ? t`The reading of ${{ headName: head.name }} is corrected; the old one stays in the log.`
-        : t`The reading of ${{ headName: head.name }} is written down.`,
+        ? t`Hair check corrected, ${{ headName: head.name }}. The old one stays in the log.`
+        : t`Hair check saved, ${{ headName: head.name }}.`,
     );
     router.navigate(existing ? '/strand/log' : '/strand');
   });
   return (
     <Screen
-      over={t`Reading of ${{ headName: head.name }}`}
-      headline={existing ? t`Correct a reading` : t`Write figures`}
+      over={t`Hair check, ${{ headName: head.name }}`}
+      headline={existing ? t`Correct a check` : t`Write figures`}
       reason={
         existing
-          ? t`The corrected reading counts; what was written before stays to be seen.`
+          ? t`The corrected check counts; the old one stays visible.`
           : t`For another day, or from a sheet of paper. Anything may stay blank.`
       }
       side={<DraftSays head={head} control={control} made={made} />}
@@ -148,7 +148,7 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
       <View className="flex-row flex-wrap gap-3">
         <Button
           tone="main"
-          label={existing ? t`Save the correction` : t`Save reading`}
+          label={existing ? t`Save the correction` : t`Save check`}
           onPress={save}
           testID="save-reading"
         />

@@ -132,6 +132,6 @@ function figureOf(phase: Phase, line: number, restMm: number, stretchedMm: numbe
 
 function underFigure(phase: Phase, lengthMm: number): string {
   if (phase === 'rest')
-    return t`at rest. Pinch off a piece of up to ${{ lengthMm: Math.floor(lengthMm / 1.4 / 5) * 5 }} mm, so that it can stretch.`;
+    return t`at rest. Pinch off a piece of up to ${{ lengthMm: Math.floor(lengthMm / 1.4 / 5) * 5 }} mm, to leave room for the stretch.`;
   return phase === 'stretched' ? t`stretched` : t`come back`;
 }

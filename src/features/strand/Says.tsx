@@ -15,7 +15,7 @@ export function Says({ head, measured }: { head: Head; measured: Partial<Measure
   if (found.length === 0 && referral === null) return null;
   return (
     <View className="gap-3" testID="reading-says">
-      {found.length > 0 ? <Heading level={2}>{t`This reading alone says`}</Heading> : null}
+      {found.length > 0 ? <Heading level={2}>{t`This check alone says`}</Heading> : null}
       {found.map((measurement) => (
         <View key={measurement.test}>
           <Strong>{measurementWords(measurement)}</Strong>

@@ -169,6 +169,6 @@ function levelInWords(state: SignalState): string {
   return (
     sentence.charAt(0).toUpperCase() +
     sentence.slice(1) +
-    (state.measurements.length === 0 ? t` No reading yet: a guess.` : '')
+    (state.measurements.length === 0 ? t` No check yet: a guess.` : '')
   );
 }

@@ -42,7 +42,7 @@ function StrandView({ head, state }: { head: Head; state: HairState }) {
   return (
     <Screen
       before={<StrandTabs here="/strand" />}
-      over={`${head.name} · ${count === 0 ? t`no reading yet` : plural(count, { one: '# reading', other: '# readings' })}`}
+      over={`${head.name} · ${count === 0 ? t`no check yet` : plural(count, { one: '# check', other: '# checks' })}`}
       headline={state.need.headline}
       reason={needReason(state.need)}
       side={<Why head={head} state={state} />}
@@ -53,7 +53,7 @@ function StrandView({ head, state }: { head: Head; state: HairState }) {
       <View className="items-start">
         <Button
           tone="main"
-          label={t`Take a reading`}
+          label={t`Check hair`}
           onPress={() => router.push('/strand/take')}
           testID="take-reading"
         />
@@ -102,8 +102,7 @@ function Why({ head, state }: { head: Head; state: HairState }) {
 const IN_DOUBT = 0.3;
 
 function nextReadingWords(next: NextReading | undefined): string {
-  if (!next || next.ofBits < IN_DOUBT)
-    return t`It is clear enough: no reading would change the answer today.`;
+  if (!next || next.ofBits < IN_DOUBT) return t`It's clear enough: no check would change the answer today.`;
   const share = Math.round((100 * next.bits) / next.ofBits);
   return t`What would settle it fastest: ${{ test: testWords()[next.test] }}. It would take away about ${share} % of the doubt.`;
 }
@@ -112,8 +111,8 @@ function nextReadingWords(next: NextReading | undefined): string {
 const SCATTER = { more: 1.3, less: 0.85 } as const;
 
 function errorWords(factor: number): string {
-  if (factor > SCATTER.more) return t`The readings scatter more than usual, so each counts less.`;
+  if (factor > SCATTER.more) return t`The checks scatter more than usual, so each counts less.`;
   return factor < SCATTER.less
-    ? t`The readings scatter less than usual, so each counts more.`
-    : t`The readings scatter about as much as usual.`;
+    ? t`The checks scatter less than usual, so each counts more.`
+    : t`The checks scatter about as much as usual.`;
 }

@@ -14,5 +14,5 @@ const tabs = perLanguage(
 
 /** The four rooms of the strand. */
 export function StrandTabs({ here }: { here: ReturnType<typeof tabs>[number]['href'] }) {
-  return <PlaceTabs label={t`Strand`} tabs={tabs()} here={here} />;
+  return <PlaceTabs label={t`Hair`} tabs={tabs()} here={here} />;
 }

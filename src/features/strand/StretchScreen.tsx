@@ -73,7 +73,7 @@ export const StretchScreen = withHead(function Stretch({ head }: { head: Head })
       onSaved={() => dispatch(underwayEnded({ headId: head.headId, part: 'strands' }))}
     >
       {full ? (
-        <Body>{t`That is as many as one reading takes.`}</Body>
+        <Body>{t`That's as many as one check takes.`}</Body>
       ) : (
         <>
           {way === 'ruler' && pixelsPerMm !== null ? (

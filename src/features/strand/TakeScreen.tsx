@@ -21,7 +21,7 @@ function Take({ head, state }: { head: Head; state: HairState }) {
   const best = flows[0];
   return (
     <Screen
-      over={t`Reading of ${{ headName: head.name }}`}
+      over={t`Hair check, ${{ headName: head.name }}`}
       headline={t`What can you measure now?`}
       reason={
         best && isWorth(gain(best))

@@ -97,7 +97,7 @@ function Treatment({ head, existing, today }: { head: Head; existing: Session; t
     <Screen
       over={`${head.name} · ${formatDay(existing.day, 'EEEE d MMMM')}`}
       headline={name}
-      reason={t`As it really was: the dose and the plan follow from it.`}
+      reason={t`As it was: the dose and the plan follow from it.`}
     >
       <DayField control={control} name="day" today={today} yesterday={addDays(today, -1)} />
       <View className="flex-row flex-wrap gap-4">

@@ -94,7 +94,7 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
       <Small className="text-ink">
         {stage.isDue
           ? t`${{ trialReadings: trialReadings(trial) }} Which of the two comes first was drawn by lot.`
-          : t`From ${{ from: formatDay(stage.from, 'EEEE d MMM') }}, so that the last wash has faded.`}
+          : t`From ${{ from: formatDay(stage.from, 'EEEE d MMM') }}, when the last wash has faded.`}
       </Small>
       <View className="items-start">
         <Button
@@ -112,8 +112,8 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
 function ReadingOf({ trial, due }: { trial: Trial; due: NonNullable<TrialState['readingDue']> }) {
   const where = trial.signal === 'porosity' ? '/strand/porosity' : '/strand/stretch';
   const words = {
-    before: t`First: the reading before`,
-    dry: t`The dry reading is due`,
+    before: t`First: the check before`,
+    dry: t`The dry check is due`,
     left: t`Now check the left side, and only that`,
     right: t`Now check the right side, and only that`,
   }[due];
@@ -124,7 +124,7 @@ function ReadingOf({ trial, due }: { trial: Trial; due: NonNullable<TrialState['
       <View className="items-start">
         <Button
           tone="main"
-          label={t`Take the reading`}
+          label={t`Check now`}
           onPress={() =>
             router.push(isSide ? { pathname: where, params: { side: due, trial: trial.trialId } } : where)
           }
@@ -161,8 +161,8 @@ function Washes({ report, trial, isOver }: { report: TrialReport; trial: Trial; 
 
 /** What a wash changed is told with the answer, not before it. */
 function washWords(trial: Trial, change: TrialReport['rows'][number]['change'], isOver: boolean): string {
-  if (!change) return t`a reading is missing: it does not count`;
-  return isOver ? changeWords(trial.signal, change) : t`both readings are there`;
+  if (!change) return t`a check is missing: it does not count`;
+  return isOver ? changeWords(trial.signal, change) : t`both checks are there`;
 }
 
 function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; isOver: boolean }) {
@@ -174,7 +174,7 @@ function Report({ trial, report, isOver }: { trial: Trial; report: TrialReport; 
       <Heading level={2}>{isOver ? t`What it showed` : t`What it will show`}</Heading>
       <Body>{report.answer.words}</Body>
       {report.answer.what === 'difference' ? (
-        <Small>{t`Mean of ${{ pairs: report.answer.pairs }} differences, one a round, with Student’s t; the trial’s own readings and nothing else.`}</Small>
+        <Small>{t`Mean of ${{ pairs: report.answer.pairs }} differences, one a round, with Student’s t; the trial’s own checks and nothing else.`}</Small>
       ) : null}
       {report.besides.map((text) => (
         <Problem key={text}>{text}</Problem>

@@ -41,7 +41,7 @@ function Works({ head, hair }: { head: Head; hair: HairState }) {
       reason={
         used.length === 0
           ? t`Nothing has been used yet, so there is nothing to tell.`
-          : t`The effect of one use, learned from the readings around it. Bars hold nine times in ten.`
+          : t`The effect of one use, learned from the checks around it. Bars hold nine times in ten.`
       }
       side={
         <>
@@ -117,7 +117,7 @@ function Effects({ state, history }: { state: SignalState; history: HeadHistory 
         ))}
       </View>
       {rows.length > 0 ? (
-        <Small>{t`Filled: what the readings show. Hollow: what the recipe reads as. Bar: nine times in ten.`}</Small>
+        <Small>{t`Filled: what the checks show. Hollow: what the recipe reads as. Bar: nine times in ten.`}</Small>
       ) : null}
     </View>
   );

@@ -136,7 +136,7 @@ describe('the sheet for a stylist or a doctor', () => {
   const parts = new Map(reportOf(head, history, today).map(({ title, lines }) => [title, lines]));
 
   it('says who it is, and what this head reacts to', () => {
-    expect(parts.get('The head')).toEqual([
+    expect(parts.get('The person')).toEqual([
       '30 cm long, medium density, medium strands; water: soaks at once',
       'Age: grown up',
       'Reacts to: egg',
@@ -144,7 +144,7 @@ describe('the sheet for a stylist or a doctor', () => {
   });
 
   it('lists what was read, what went on with its minutes, and what of', () => {
-    expect(parts.get('Last readings')?.[0]).toContain('18 Mar 2026');
+    expect(parts.get('Last checks')?.[0]).toContain('18 Mar 2026');
     expect(parts.get('Treatments of the last twelve weeks')?.[1]).toBe(
       '17 Mar 2026: Silk veil, protein, fairly strong, 95 min, 62 g',
     );

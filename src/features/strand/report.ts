@@ -33,8 +33,8 @@ const porosityWords = perLanguage((): Record<Head['porosityGuess'], string> => (
 /** What someone else has to know of a head, from what was written down at home: no diagnosis, and nothing added. */
 export function reportOf(head: Head, history: HeadHistory, today: CalendarDay): SheetPart[] {
   return [
-    { title: t`The head`, lines: aboutHead(head) },
-    { title: t`Last readings`, lines: lastReadings(head, history) },
+    { title: t`The person`, lines: aboutHead(head) },
+    { title: t`Last checks`, lines: lastReadings(head, history) },
     { title: t`Shed hair`, lines: shed(history) },
     { title: t`Treatments of the last twelve weeks`, lines: treatments(head, history, today) },
     { title: t`What went on, most often first`, lines: ingredients(history, today) },

@@ -17,7 +17,7 @@ export function useSaveReading(head: Head): (measured: Partial<Measured>, moment
     const where = { ...newStamp(), headId: head.headId, day: today, moment };
     const made = readingOf(measured, ofSide ? { ...where, side: ofSide } : where, today);
     if (made.ok) {
-      add([made.value], t`The reading of ${{ headName: head.name }} is written down.`);
+      add([made.value], t`Hair check saved, ${{ headName: head.name }}.`);
       if (ofSide && trial) router.navigate(`/strand/trials/${trial}`);
       else router.navigate(then === 'today' ? '/' : '/strand');
     }

@@ -178,7 +178,7 @@ function Ways({ head, now }: { head: Head; now: PlanDay | undefined }) {
         <Button label={washLabel(run?.day, today)} onPress={() => router.push('/wash')} />
       )}
       {due.some(({ to }) => to === '/strand/take') ? null : (
-        <Button label={t`Take a reading`} onPress={() => router.push('/strand/take')} />
+        <Button label={t`Check hair`} onPress={() => router.push('/strand/take')} />
       )}
     </View>
   );

@@ -76,7 +76,7 @@ export function BeatActions({ beat }: { beat: Beat }) {
           <Button
             tone="quiet"
             label={t`What if I leave it out?`}
-            hint={t`What if I leave out ${{ beatName: beat.name }}?`}
+            hint={t`What if I skip ${{ beatName: beat.name }}?`}
             expanded={isAsked}
             onPress={() => {
               if (beat.slot !== 'main' && beat.slot !== 'pre-poo') return;

@@ -63,9 +63,9 @@ function OccasionRow({ occasion }: { occasion: Occasion }) {
       <View className="items-start">
         <Button
           tone="quiet"
-          label={t`Take it out`}
+          label={t`Remove`}
           hint={t`Take out: ${title}`}
-          onPress={() => takeBack(occasion.id, t`${title} is taken out.`)}
+          onPress={() => takeBack(occasion.id, t`${title} is removed.`)}
         />
       </View>
     </View>

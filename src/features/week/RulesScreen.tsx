@@ -58,7 +58,7 @@ function Rules({ head }: { head: Head }) {
             ? t`One rule of your own`
             : plural(changed, { one: '# rule of your own', other: '# rules of your own' })
       }
-      reason={t`The plan is made of these. Change one, and it is planned anew.`}
+      reason={t`The plan is made of these. Change one, and the plan changes.`}
       side={<Leanings choices={choices} change={change} />}
     >
       <HeadPicker />
@@ -163,7 +163,7 @@ function learnedText({ minutes, of }: Learned, isChosen: boolean): string {
   const from = of === 1 ? t`one wash day` : plural(of, { one: '# wash day', other: '# wash days' });
   return isChosen
     ? t`Your last ${from} would say ${minutes} min.`
-    : t`Planned with ${minutes} min: learned from ${from} of this head.`;
+    : t`Planned with ${minutes} min: learned from ${from} for this person.`;
 }
 
 function Leanings({ choices, change }: Changing) {

@@ -46,7 +46,7 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
           step: 'failed',
           text:
             error instanceof Stopped
-              ? t`The plan was worked out anew meanwhile: begin again.`
+              ? t`The plan has changed meanwhile: start again.`
               : error instanceof TookTooLong
                 ? error.message
                 : t`It could not be worked out. Try it again.`,
@@ -61,7 +61,7 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
       before={<WeekTabs here="/week/try" />}
       over={head.name}
       headline={other && plan ? verdictWords(other, plan) : t`Try a rhythm without living it`}
-      reason={t`Twelve weeks, lived two dozen times on the model of this head, checks and all. It’s a model, not your hair.`}
+      reason={t`Twelve weeks, lived two dozen times on the model of this hair, checks and all. It’s a model, not your hair.`}
     >
       <HeadPicker />
       {tried === null ? (

@@ -151,11 +151,11 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
         <View className="flex-1 gap-2 pt-4">
           <Heading level={2}>{t`Since when, and when again`}</Heading>
           <Dues dues={plan.dues} />
-          <Heading level={2}>{t`Reading the thread`}</Heading>
+          <Heading level={2}>{t`How to read the forecast`}</Heading>
           <MarkLegend />
-          <Small>{t`The pale lane is comfortable firmness. Solid is what the readings say, dotted is what is expected with this plan; the band holds about eight of ten cases.`}</Small>
+          <Small>{t`The pale band is the comfort zone. Solid is what the checks say, dotted is what this plan is expected to do; about eight of ten cases stay within the shading.`}</Small>
           <View className="items-start pt-2">
-            <Button label={t`Take a reading`} onPress={() => router.push('/strand/take')} />
+            <Button label={t`Check hair`} onPress={() => router.push('/strand/take')} />
           </View>
         </View>
       </View>

@@ -7,7 +7,7 @@ const tabs = perLanguage(
     [
       { href: '/week', label: t`Plan` },
       { href: '/week/days', label: t`Days` },
-      { href: '/week/try', label: t`Try out` },
+      { href: '/week/try', label: t`What if?` },
       { href: '/week/rules', label: t`Rules` },
     ] as const,
 );

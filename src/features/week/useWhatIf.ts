@@ -33,7 +33,7 @@ export function useWhatIf({ question, plans }: Pick<HeadAnswer, 'question' | 'pl
       })
       .catch((error: unknown) => {
         if (!isLatest(whatIf)) return;
-        if (error instanceof Stopped) setFailure(t`The plan was worked out anew meanwhile: ask again.`);
+        if (error instanceof Stopped) setFailure(t`The plan has changed meanwhile: ask again.`);
         else if (error instanceof TookTooLong) setFailure(error.message);
         else setFailure(t`The question needs the solver, and it could not be loaded.`);
       });

@@ -3,7 +3,7 @@ import type { TokenName } from '../theme';
 
 /**
  * The marks of the one axis, soft to firm. A square-shouldered block pushes toward firm, wave strokes pull toward
- * soft, a ring holds, a short bar is a small beat; "both" is a block and waves. Hollow is planned, filled is done.
+ * soft, a ring holds, a short bar is a small treatment; "both" is a block and waves. Hollow is planned, filled is done.
  */
 export type MarkKind = 'firm' | 'soft' | 'both' | 'hold' | 'small';
 

@@ -30,7 +30,7 @@ const both = <Said>(say: () => Said) => [said('en', say), said('pt', say)] as co
 describe('a language', () => {
   it('puts values where its own sentence wants them, and writes numbers with its own comma', () => {
     const why = 'x';
-    expect(both(() => t`Last reading: ${why}.`)).toEqual(['Last reading: x.', 'Última medição: x.']);
+    expect(both(() => t`Last check: ${why}.`)).toEqual(['Last check: x.', 'Última medição: x.']);
     const value = 2.5;
     expect(both(() => t`${value} g`)).toEqual(['2.5 g', '2,5 g']);
     expect(both(() => fixed(0.125, 2))).toEqual(['0.13', '0,13']);
@@ -45,12 +45,12 @@ describe('a language', () => {
   });
 
   it.each([
-    [0, '0 readings', '0 medição'],
-    [1, '1 reading', '1 medição'],
-    [2, '2 readings', '2 medições'],
-    [1_000_000, '1,000,000 readings', '1.000.000 de medições'],
+    [0, '0 checks', '0 medição'],
+    [1, '1 check', '1 medição'],
+    [2, '2 checks', '2 medições'],
+    [1_000_000, '1,000,000 checks', '1.000.000 de medições'],
   ])('says %i in the form that its rules ask for', (count, inEnglish, inPortuguese) => {
-    expect(both(() => plural(count, { one: '# reading', other: '# readings' }))).toEqual([
+    expect(both(() => plural(count, { one: '# check', other: '# checks' }))).toEqual([
       inEnglish,
       inPortuguese,
     ]);
@@ -82,14 +82,14 @@ describe('a language', () => {
 
   it('a schema without words of its own complains in it, and one with words says its own', () => {
     const plain = z.string().max(3);
-    const own = z.string().max(3, { error: () => t`Give the head a name.` });
+    const own = z.string().max(3, { error: () => t`Give the person a name.` });
     const complaint = (schema: z.ZodString) => schema.safeParse('hello').error?.issues[0]?.message;
     expect(both(() => complaint(plain))).toEqual([
       expect.stringMatching(/^Too big/),
       expect.stringMatching(/^Grande demais/),
     ]);
-    expect(both(() => complaint(own))[0]).toBe('Give the head a name.');
-    expect(both(() => complaint(own))[1]).not.toBe('Give the head a name.');
+    expect(both(() => complaint(own))[0]).toBe('Give the person a name.');
+    expect(both(() => complaint(own))[1]).not.toBe('Give the person a name.');
   });
 });
 

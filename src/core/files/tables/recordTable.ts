@@ -153,7 +153,7 @@ function idProblem(
   const known = live.get(id);
   if (known) return known.kind === kind ? null : t`This id belongs to something that is no ${kind}.`;
   return everKnown.has(id)
-    ? t`This was changed or taken back since the table was written; write the table anew.`
+    ? t`This was changed or removed since the table was saved; save the table again.`
     : null;
 }
 
@@ -182,10 +182,10 @@ function recordIn<R extends Reading | Session>(
           row,
           'head',
           head
-            ? t`Two heads are called “${headName}”.`
+            ? t`Two people are called “${headName}”.`
             : names.heads.length === 0
-              ? t`There is no head called “${headName}”; there is none yet.`
-              : t`There is no head called “${headName}”; there is ${{ heads: listed(names.heads.map(({ name }) => name)) }}.`,
+              ? t`There is nobody called “${headName}”; nobody is here yet.`
+              : t`There is nobody called “${headName}”; there is ${{ heads: listed(names.heads.map(({ name }) => name)) }}.`,
         ),
       ],
     };

@@ -105,7 +105,7 @@ describe('readings and treatments as tables', () => {
   });
 
   it.each([
-    [',Eve,2026-05-02,dry,,,,1,,', 'Row 2, head: There is no head called “Eve”; there is Ada.'],
+    [',Eve,2026-05-02,dry,,,,1,,', 'Row 2, head: There is nobody called “Eve”; there is Ada.'],
     [',Ada,2.5.2026,dry,,,,1,,', 'Row 2, day: Write the day as 2026-03-31.'],
     [',Ada,2026-05-14,dry,,,,1,,', 'Row 2, day: That day has not come yet.'],
     [',Ada,2026-05-02,dry,52 > 40 > 41,,,,,', 'Row 2, strands: The stretched length cannot be shorter'],
@@ -162,7 +162,7 @@ describe('readings and treatments as tables', () => {
       ...records,
       { kind: 'withdrawal', id: 'gone', recordedAt: '2026-05-02T10:00:00Z', withdraws: 'r1' },
     ];
-    expect(said(read(READING_TABLE, text, after))[0]).toContain('changed or taken back');
+    expect(said(read(READING_TABLE, text, after))[0]).toContain('changed or removed');
   });
 
   it('with one row of many things in one cell is parted where the headings are', () => {

@@ -53,7 +53,7 @@ describe('the state of a head', () => {
     const state = estimateHair({ ...head, complaints: ['limp'] }, nothing, today);
     expect(state.signals.firmness.mean).toBeLessThan(0);
     expect(state.need.headline).toBe("You say it's limp");
-    expect(state.need.reasons.join(' ')).toContain('guess from the start questions');
+    expect(state.need.reasons.join(' ')).toContain('guess from your first answers');
     expect(
       estimateHair({ ...head, complaints: ['stiff'] }, nothing, today).signals.firmness.mean,
     ).toBeGreaterThan(0);

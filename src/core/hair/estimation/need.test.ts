@@ -48,8 +48,8 @@ describe('the need in words', () => {
     [[-0.9, 0.3], 'protein', 'A little too soft'],
     [[-0.55, 0.5], 'protein', 'Likely a little too soft'],
     [[0, 0.2], 'keep', 'Soft, springy, returning'],
-    [[0.1, 0.6], 'keep', 'Likely in its comfortable lane'],
-    [[0, 1.2], 'unclear', 'Too few readings to tell'],
+    [[0.1, 0.6], 'keep', 'Likely in the comfort zone'],
+    [[0, 1.2], 'unclear', 'Too few checks to tell'],
     [[0.9, 0.3], 'moisture', 'A little too firm'],
     [[1.7, 0.2], 'moisture', 'Much too firm'],
   ] as const)('firmness %j: %s, “%s”', ([mean, sd], kind, headline) => {
@@ -92,7 +92,7 @@ describe('the need in words', () => {
       porosity: state('porosity', 0, 0.2),
     };
     expect(needOf(signals, head, EMPTY_HISTORY, null).reasons[0]).toBe(
-      'Last reading: 5 strands, stretch 30 %.',
+      'Last check: 5 strands, stretch 30 %.',
     );
   });
 });

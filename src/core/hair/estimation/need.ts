@@ -104,17 +104,16 @@ function headlineOf(firmness: SignalState): string {
   if (certain >= FLAT_FROM) return BESIDE[far][side]();
   if (certain >= LIKELY_FROM) return LIKELY_BESIDE[far][side]();
   if (within >= FLAT_FROM) return t`Soft, springy, returning`;
-  if (within >= LIKELY_FROM) return t`Likely in its comfortable lane`;
-  return t`Too few readings to tell`;
+  if (within >= LIKELY_FROM) return t`Likely in the comfort zone`;
+  return t`Too few checks to tell`;
 }
 
 function firmnessReason(firmness: SignalState): string {
   const last = firmness.measurements.at(-1);
-  if (!last)
-    return t`No reading yet: this is a guess from the start questions. One reading of five strands will sharpen it.`;
+  if (!last) return t`No check yet: a guess from your first answers. One check of five strands sharpens it.`;
   const sameReading = firmness.measurements.filter((measurement) => measurement.readingId === last.readingId);
   const stretch = sameReading.find((measurement) => measurement.test === 'stretch');
-  return t`Last reading: ${{ why: (stretch ?? last).why }}.`;
+  return t`Last check: ${{ why: (stretch ?? last).why }}.`;
 }
 
 function breakageReason(breakage: SignalState): string[] {
@@ -142,7 +141,7 @@ function adviceFor(kind: NeedKind, head: Head, complaint: ComplaintAnswer | null
   switch (kind) {
     case 'protein':
       return head.proteinSensitive
-        ? t`Protein, a light one: this head is marked as protein-sensitive.`
+        ? t`Protein, a light one: marked as protein-sensitive.`
         : t`Protein next, then leave it alone until it has been read again.`;
     case 'moisture':
       return t`Moisture next; no protein until it has recovered.`;
@@ -153,6 +152,6 @@ function adviceFor(kind: NeedKind, head: Head, complaint: ComplaintAnswer | null
     case 'keep':
       return t`Keep the rhythm; there is nothing to fix.`;
     case 'unclear':
-      return t`Take one more reading before changing anything.`;
+      return t`Check once more before changing anything.`;
   }
 }

@@ -127,7 +127,7 @@ describe('a trial', () => {
 
   it('is not answered from two rounds, and readings that are missing are named', () => {
     expect(answerOf(readWith({ a: 20, b: 0 }), trial, washes.slice(0, 4)).words).toContain(
-      '1 more with both readings',
+      '1 more with both checks',
     );
     const holes = readWith({ a: 20, b: 0 }).filter(({ id }) => id !== 'd0');
     expect(trialReport(trial, washes, holes, [], head, true).rows[0]?.change).toBeNull();

@@ -122,7 +122,7 @@ function answerOf(
   if (missing > 0)
     return {
       what: 'too-few',
-      words: t`Too few rounds to tell: ${missing} more with both readings, at least.`,
+      words: t`Too few rounds to tell: ${missing} more with both checks, at least.`,
     };
   const middle = mean(pairs);
   const variance = pairs.reduce((sum, pair) => sum + (pair - middle) ** 2, 0) / (pairs.length - 1);

@@ -9,5 +9,5 @@ const FAR = 1.2;
 export function placeInWords({ mean }: Pick<Estimate, 'mean'>, { low, high }: Lane): string {
   if (low !== null && mean < low) return mean < -FAR ? t`much too soft` : t`a little too soft`;
   if (high !== null && mean > high) return mean > FAR ? t`much too firm` : t`a little too firm`;
-  return t`in its lane`;
+  return t`in the comfort zone`;
 }

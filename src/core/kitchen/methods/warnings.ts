@@ -148,7 +148,7 @@ function warningText(id: MethodWarning['id'], parts: readonly Part[]): string {
     case 'lumps':
       return t`Hot, ${names} makes lumps: stir it smooth cold, before the heat.`;
     case 'not-melted':
-      return t`${names} must melt before it can hold oil and water together: heat it with the oils first.`;
+      return t`${names} must melt before it can bind oil and water: heat it with the oils first.`;
     case 'fresh-in-oil':
       return t`Fresh ${names} brings water into the oil, and germs you can't see or smell can grow there: dry it fully first, or use the oil the same day.`;
   }

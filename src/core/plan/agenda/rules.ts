@@ -45,17 +45,17 @@ export const PLAN_RULES = {
   mainsPerWeek: hard(
     'mains-per-week',
     [msg`Main treatments in any seven days, at most`, 2, 'a week', 1, 7],
-    msg`One or two a week; more leaves no time to see what a treatment did. A part of a dose counts as a part.`,
+    msg`One or two a week; more leaves no time to see what a treatment did. Half a dose counts as half.`,
   ),
   washGap: hard(
     'wash-gap',
     [msg`From one wash day to the next`, 2, 'days', 1, 14],
-    msg`Each wash swells and shrinks the strand; it rests in between, after a part of a dose for a part of the days.`,
+    msg`Each wash swells and shrinks the strand; it rests in between, after half a dose for half the days.`,
   ),
   lightProteinGap: hard(
     'light-protein-gap',
     [msg`From one protein treatment to the next`, 7, 'days', 2, 60],
-    msg`Light protein goes weekly at the most; results show late. After a part of a dose a part of the days is enough.`,
+    msg`Light protein goes weekly at the most; results show late. After half a dose, half the days is enough.`,
   ),
   strongProteinGap: hard(
     'strong-protein-gap',
@@ -158,7 +158,7 @@ export type RuleValues = Readonly<Record<RuleKey, number | null>>;
 export const FIXED_RULES: Readonly<Record<string, { readonly label: string; readonly why: string }>> = {
   'no-strong-protein': worded(
     {
-      label: msg`No strong protein on this head`,
+      label: msg`No strong protein for this person`,
       why: msg`A child’s hair and protein-sensitive hair get stiff from small doses.`,
     },
     'label',
@@ -238,10 +238,10 @@ const weight = (label: MessageDescriptor, value: number, unit: MessageDescriptor
 
 /** The open weights; one unit is a day at one step of firmness outside the lane. */
 export const WEIGHTS = {
-  outOfLane: weight(msg`time out of the lane`, 1, msg`a day at one step of firmness outside`),
-  overload: weight(msg`too firm, on top`, 0.4, msg`a day at one step of firmness above the lane`),
-  breakage: weight(msg`breakage`, 0.4, msg`a day at one unit of log-breakage above its lane`),
-  porosity: weight(msg`porosity`, 0.2, msg`a day at one step of porosity outside its lane`),
+  outOfLane: weight(msg`time outside the comfort zone`, 1, msg`a day at one step of firmness outside`),
+  overload: weight(msg`too firm, on top`, 0.4, msg`a day at one step of firmness above the comfort zone`),
+  breakage: weight(msg`breakage`, 0.4, msg`a day at one unit of log-breakage above the comfort zone`),
+  porosity: weight(msg`porosity`, 0.2, msg`a day at one step of porosity outside the comfort zone`),
   hour: weight(msg`her time`, 0.08, msg`an hour`),
   money: weight(msg`money`, 0.03, msg`one of her currency`),
   waste: weight(msg`waste`, 0.3, msg`a portion that spoils`),
@@ -267,7 +267,7 @@ const LEANS: Readonly<Record<Leaning, Partial<Record<WeightKey, number>>>> = {
 export const leaningWords = perLanguage(
   (): Readonly<Record<Leaning, { readonly label: string; readonly why: string }>> => ({
     gentler: { label: t`Gentler`, why: t`Weighs being too firm, and breakage, more.` },
-    faster: { label: t`Faster`, why: t`Weighs every day outside the lane more.` },
+    faster: { label: t`Faster`, why: t`Weighs every day outside the comfort zone more.` },
     cheaper: { label: t`Cheaper`, why: t`Weighs money and what spoils more.` },
     'less-work': { label: t`Less work`, why: t`Weighs her hours more.` },
   }),

@@ -79,7 +79,7 @@ export function waitingMinutesOf(
     : 0;
 }
 
-/** Minutes of a day; a small beat takes minutes that need no free day. */
+/** Minutes of a day; a small treatment takes minutes that need no free day. */
 export interface TimedMinutes {
   readonly all: number;
   /** Of these, those in which the hands are free. */

@@ -250,7 +250,7 @@ function mainReasons(
   if (treatment.isNew)
     reasons.push({
       code: PLAN_RULES.patchTest.id,
-      text: t`New on this head: patch test first, ${{ days: daysText(head.rules.patchTest ?? PLAN_RULES.patchTest.value) }} clear, and no other new one this week.`,
+      text: t`New for this person: patch test first, ${{ days: daysText(head.rules.patchTest ?? PLAN_RULES.patchTest.value) }} clear, and no other new one this week.`,
     });
   reasons.push({ code: 'free-time', text: free });
   return reasons;
@@ -299,7 +299,9 @@ function unmetRules(
     ({ uses, recipeId }) => uses.includes('mask') && recipeId !== PLAIN_WASH_ID,
   );
   if (masks.length === 0)
-    return [{ rule: 'no-recipe', text: t`There is no mask to plan with: save a recipe on the Bench.` }];
+    return [
+      { rule: 'no-recipe', text: t`There is no mask to plan with: save a recipe first, under Recipes.` },
+    ];
   const days = dayRange(problem.from, 7 * problem.weeks);
   const mostFree = Math.max(...days.map((day) => freeMinutesOn(head, day)));
   const shortest = Math.min(
@@ -313,7 +315,7 @@ function unmetRules(
   if (mostFree < shortest) {
     const text =
       mostFree === 0
-        ? t`No day of the week is free: set her free days under Heads.`
+        ? t`No day of the week is free: set the free days under People.`
         : t`No day is long enough: the shortest wash day takes ${plural(shortest, { one: '# minute', other: '# minutes' })}, the freest day has ${mostFree}.`;
     return [{ rule: 'free-time', text }];
   }
@@ -327,7 +329,7 @@ function unmetRules(
   if (firmness.mean < (head.signals.firmness.lane.low ?? 0) && !plansProtein)
     add('protein-wanted', proteinWanted(problem, head, masks, answered));
   if (head.rules.moistureWithin !== null && !masks.some((treatment) => treatment.moistens))
-    add(PLAN_RULES.moistureWithin.id, t`No moisture treatment is saved: add one on the Bench.`);
+    add(PLAN_RULES.moistureWithin.id, t`No moisture treatment is saved: add one under Recipes.`);
   return unmet;
 }
 
@@ -356,12 +358,12 @@ function proteinWanted(
 ): string {
   const firming = masks.filter(({ firms }) => firms);
   if (firming.length === 0)
-    return t`The hair is too soft and no protein treatment is saved: add one on the Bench.`;
+    return t`The hair is too soft and no protein treatment is saved: add one under Recipes.`;
   if (head.trial !== null)
     return t`The hair is too soft, but a trial is running: protein would spoil its answer.`;
   const allowed = firming.filter(({ strong }) => !strong || !takesNoStrong(head));
   if (allowed.length === 0)
-    return t`The hair is too soft, but every protein that is saved is too strong for this head: add a light one on the Bench.`;
+    return t`The hair is too soft, but every protein that is saved is too strong for this hair: add a light one under Recipes.`;
   const last = addDays(problem.from, 7 * problem.weeks - 1);
   const rule = allowed
     .map((treatment) => draftOf(last, treatment, 'main'))

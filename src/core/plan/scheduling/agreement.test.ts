@@ -59,7 +59,7 @@ describe('the plan that is agreed', () => {
     const readings = [GUMMY, testReading(addDays(from, 1), { feel: 2 })];
     const changed = next(agreement, moved(1), { readings });
     expect(changed.note?.changes[0]).toMatchObject({ what: 'moved' });
-    expect(changed.note?.why).toBe('because of the new reading');
+    expect(changed.note?.why).toBe('because of the new check');
   });
 
   it('names what was done instead, and what was not done', () => {

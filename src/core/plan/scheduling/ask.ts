@@ -184,7 +184,9 @@ const PART_WORDS: Readonly<
 > = {
   outOfLane: (_, before, after) => {
     const days = rounded(daysOutside(after) - daysOutside(before), 1);
-    return days === 0 ? null : t`${{ days: daysText(days) }} outside the lane, as far as can be foreseen`;
+    return days === 0
+      ? null
+      : t`${{ days: daysText(days) }} outside the comfort zone, as far as can be foreseen`;
   },
   overload: (difference) =>
     difference > 0 ? t`More risk of being too firm` : t`Less risk of being too firm`,

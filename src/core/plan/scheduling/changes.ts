@@ -110,9 +110,9 @@ function whyOf(news: News): string {
   if (decisions > 0) return t`because of what you decided`;
   if (settings > 0) return t`because your rules or days changed`;
   if (readings > 0)
-    return plural(readings, { one: 'because of the new reading', other: 'because of # new readings' });
+    return plural(readings, { one: 'because of the new check', other: 'because of # new checks' });
   return news.dayPassed
-    ? t`because a day has passed and the view ahead is another`
+    ? t`because a day has passed and the forecast is another`
     : t`because a better one was found`;
 }
 

@@ -32,5 +32,5 @@ export function neverBecause(problem: PlanProblem, head: HeadProblem, wanted: Pl
   const from = formatDay(allowedFrom, 'EEEE d MMMM');
   return patchTest === 'runs'
     ? t`Its patch test runs; it may go on from ${from}, when the skin is clear.`
-    : t`It is new on this head. With a patch test begun today it may go on from ${from}.`;
+    : t`It is new for this person. With a patch test begun today it may go on from ${from}.`;
 }

@@ -27,7 +27,7 @@ export const TODAY = {
   days: 7,
   /** Of a day at one step outside the lane, on top of the day: hair that is far off is worth a step that does not bring it in. */
   distance: 0.3,
-  /** Of a day at one step of firmness above the lane, on top of both: what overload costs. */
+  /** Of a day at one step of firmness above the comfort zone, on top of both: what overload costs. */
   overload: 0.4,
   /** Of a day at one unit of the logarithm of breakage above its lane: as in the plan. */
   breakage: 0.4,

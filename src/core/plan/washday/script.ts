@@ -155,8 +155,8 @@ function sectioning(plan: WashPlan): WashStep {
     id: 'section',
     phase: 'section',
     title: t`Part into ${{ sections: plan.sections }}`,
-    how: t`Part with the fingers or the tail of a comb, twist each part loosely and clip it out of the way.`,
-    why: t`In parts no strand is forgotten, and none is done twice.`,
+    how: t`Make sections with your fingers or a comb, twist each one loosely and clip it out of the way.`,
+    why: t`In sections no strand is forgotten, and none is done twice.`,
     minutes: hands(plan, 'section'),
   });
 }
@@ -170,7 +170,7 @@ function feel({ main }: WashPlan): WashStep {
     why:
       main?.verdict.kind === 'protein'
         ? t`Firm or rough hair wants moisture on the same day; hair that feels right does not.`
-        : t`It is the first sign of what the treatment did; the dry reading tells more.`,
+        : t`It is the first sign of what the treatment did; the dry check tells more.`,
     minutes: FEEL_MINUTES,
   });
 }
@@ -257,7 +257,7 @@ function lookAgain(): WashStep {
     id: 'look-again',
     phase: 'look-again',
     title: t`Look again when it is dry`,
-    how: t`A minute tomorrow, ${{ fromHours: LOOK_AGAIN.fromHours }} to ${plural({ toHours: LOOK_AGAIN.toHours }, { one: '# hour', other: '# hours' })} from now: the reading of dry hair. It will be on your day.`,
+    how: t`A minute tomorrow, ${{ fromHours: LOOK_AGAIN.fromHours }} to ${plural({ toHours: LOOK_AGAIN.toHours }, { one: '# hour', other: '# hours' })} from now: check the dry hair. Today will remind you.`,
     why: t`Wet hair flatters; what a treatment did shows when it has dried.`,
     minutes: 0,
   });

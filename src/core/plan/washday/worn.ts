@@ -56,7 +56,7 @@ function on(wear: Wear): WashStep {
     title: t`On with ${{ versionName: use.version.name }}`,
     how: [
       ...amountTexts(use),
-      t`${{ zone: zoneText(plan, use.version, kind, traits) }} Part by part; comb it through with the fingers and twist each part when it is done.`,
+      t`${{ zone: zoneText(plan, use.version, kind, traits) }} Section by section; comb it through with your fingers and twist each one when it's done.`,
     ].join(' '),
     why: zoneWhy(kind, traits),
     minutes: handsOf(wear, 'apply'),
@@ -233,7 +233,7 @@ function rinseHow({ choices }: WashPlan, { egg, gritty, hardens }: Traits): stri
     ? t`Cool water only, until nothing slippery is left.`
     : hardens
       ? t`Lukewarm water, long, until it feels like hair again.`
-      : t`Warm water, lifting the parts, until it runs clear.`;
+      : t`Warm water, lifting the sections, until it runs clear.`;
   const helped =
     gritty || choices.rinse === 'conditioner'
       ? t` Work conditioner through and comb it out under the water.`
@@ -247,5 +247,5 @@ function rinseHow({ choices }: WashPlan, { egg, gritty, hardens }: Traits): stri
 function rinseWhy({ egg, gritty }: Traits): string {
   if (egg) return t`In warm water egg cooks, and cooked egg does not come out.`;
   if (gritty) return t`Conditioner carries the powder out; water alone leaves it.`;
-  return t`What stays in dulls the hair and spoils the next reading.`;
+  return t`What stays in dulls the hair and spoils the next check.`;
 }

@@ -70,7 +70,7 @@ export function confidenceIn(
     },
     {
       factor: 1 - CONFIDENCE.otherReadings * (1 - readings.same / readings.of),
-      text: t`Under ${{ same: readings.same }} of ${{ of: readings.of }} other readings of the science it is the same; under the rest ${{ others: readings.others.map(nameOf).join(', ') }}.`,
+      text: t`Under ${{ same: readings.same }} of ${{ of: readings.of }} other views of the science it is the same; under the rest ${{ others: readings.others.map(nameOf).join(', ') }}.`,
     },
   ].sort((a, b) => a.factor - b.factor);
   const product = factors.reduce<number>((total, { factor }) => total * factor, CONFIDENCE.start);

@@ -128,13 +128,13 @@ describe('the verdict', () => {
     }
   });
 
-  it('says under how many other readings of the science it stays the same', () => {
+  it('says under how many other views of the science it stays the same', () => {
     const sure = verdictOf('11 g gelatin', '150 ml water').readings;
     expect(sure).toEqual({ same: 12, of: 12, others: [] });
     const egg = verdictOf('1 egg', '2 tbsp olive oil', '1 tbsp honey');
     expect(egg.readings.same).toBeLessThan(12);
     expect(egg.readings.others.length).toBeGreaterThan(0);
-    expect(egg.doubts.join(' ')).toContain(`Under ${egg.readings.same} of 12 other readings of the science`);
+    expect(egg.doubts.join(' ')).toContain(`Under ${egg.readings.same} of 12 other views of the science`);
   });
 
   it('has a problem, not a verdict, when nothing could be weighed', () => {

@@ -23,7 +23,7 @@ describe('the reasons of a verdict', () => {
     expect(reasonsOf('1 egg', '2 tbsp olive oil', '1 tbsp honey')).toContain(
       'By “any protein” it is protein.',
     );
-    expect(reasonsOf('11 g gelatin', '150 ml water')).toContain('All three schools agree.');
+    expect(reasonsOf('11 g gelatin', '150 ml water')).toContain('All three views agree.');
   });
 });
 

@@ -114,7 +114,7 @@ export function verdictReasons(verdict: Verdict): string[] {
 
 function schoolSentence(verdict: Verdict): string {
   const others = SCHOOLS.filter((school) => verdict.schools[school].kind !== verdict.kind);
-  if (others.length === 0) return t`All three schools agree.`;
+  if (others.length === 0) return t`All three views agree.`;
   return others
     .map(
       (school) =>

@@ -177,7 +177,7 @@ function allergicTo({ lines, head }: Facts): WeighedLine[] {
 
 function allergyText(facts: Facts): string {
   const names = [...new Set(allergicTo(facts).map(({ ingredient }) => ingredient.name))];
-  return t`This head reacts to something in it: ${{ names: names.join(', ') }}.`;
+  return t`There is a reaction to something in it: ${{ names: names.join(', ') }}.`;
 }
 
 function mustBeStrained({ preparation }: Pick<WeighedLine, 'preparation'>): boolean {

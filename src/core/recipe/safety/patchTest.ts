@@ -54,16 +54,16 @@ export function firstUsePermit(
   if (test?.outcome === 'reacted')
     return {
       may: false,
-      why: t`This head reacted to it. Ask a doctor before anything like it.`,
+      why: t`There was a reaction to it. Ask a doctor before anything like it.`,
       act: 'never',
     };
-  if (usedBefore) return { may: true, why: t`It has been used on this head before.` };
+  if (usedBefore) return { may: true, why: t`It has been used on this hair before.` };
   if (test?.outcome === 'clear')
     return { may: true, why: t`Its patch test of ${{ startedOn: test.startedOn }} is clear.` };
   if (!test)
     return {
       may: false,
-      why: t`New on this head: put a little behind the ear and look for ${{ days: daysText(days) }}.`,
+      why: t`New for this person: put a little behind the ear and look for ${{ days: daysText(days) }}.`,
       act: 'start',
     };
   const { allowedFrom } = patchTestState(test, usedBefore, today, days);

@@ -68,7 +68,7 @@ export const headSchema = recordBaseSchema.extend({
   name: z
     .string()
     .trim()
-    .min(1, { error: () => t`Give the head a name.` })
+    .min(1, { error: () => t`Give the person a name.` })
     .max(40, { error: () => t`A name may have 40 characters.` }),
   lengthCm: length,
   strand: z.enum(['fine', 'medium', 'coarse']),

@@ -83,7 +83,7 @@ export const tallySchema = z.strictObject({
     )
     .min(1)
     .max(LIMIT.sections, {
-      error: () => t`A head has at most ${{ sections: LIMIT.sections }} sections here.`,
+      error: () => t`A person has at most ${{ sections: LIMIT.sections }} sections here.`,
     }),
   /** Days since the last detangle. */
   days: z

@@ -35,7 +35,7 @@ export const washStepSchema = z.strictObject({
   why: text(400),
   /** As planned: of her hands, or of waiting. */
   minutes: z.number().int().min(0).max(720),
-  /** The hands are free: the clock runs by itself. */
+  /** The hands are free: the clock starts on its own. */
   waits: z.boolean(),
   slot: z.enum(STEP_SLOTS).nullable(),
   recipeId: idSchema.nullable(),
