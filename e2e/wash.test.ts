@@ -138,7 +138,7 @@ describe('a wash day on a phone', () => {
     await browser.goto('/strand/log');
     await browser.write('log-search', 'silk planned');
     await browser.sees(/95 min \(\d+ planned\).*felt right.*not sure of it/);
-    await browser.pressAt(By.xpath("//*[starts-with(@aria-label, 'Correct the treatment of')]"));
+    await browser.pressAt(By.xpath("//*[contains(@aria-label, 'Correct the treatment of')]"));
     await browser.sees('As it really was');
     await browser.write('treatment-minutes', '0');
     await browser.pressId('save-treatment');
@@ -149,7 +149,7 @@ describe('a wash day on a phone', () => {
     await browser.press('Close');
     await browser.write('log-search', 'silk planned');
     await browser.sees(/40 min \(\d+ planned\)/);
-    await browser.pressAt(By.xpath("//*[starts-with(@aria-label, 'What the treatment of')]"));
+    await browser.pressAt(By.xpath("//*[contains(@aria-label, 'What the treatment of')]"));
     await browser.sees('95 min');
     await browser.press('Show the month');
     await browser.press('For a stylist or a doctor');

@@ -74,10 +74,10 @@ interface ButtonProps extends PressProps {
 
 const BOX = {
   main: 'rounded-2xl bg-ink px-6 py-3',
-  plain: 'rounded-2xl border-2 border-line bg-raised px-4 py-2',
+  plain: 'rounded-2xl border-2 border-edge bg-raised px-4 py-2',
   quiet: 'rounded-2xl py-2',
   huge: 'rounded-3xl bg-ink px-4',
-  wet: 'rounded-2xl border-2 border-line px-4',
+  wet: 'rounded-2xl border-2 border-edge px-4',
 } as const;
 
 const TEXT = {
@@ -88,12 +88,16 @@ const TEXT = {
   wet: 'font-strong text-lead text-ink',
 } as const;
 
+/** What is said of a button begins with what stands on it: who speaks to the page says what is seen (WCAG 2.5.3). */
+const spokenName = (label: string, hint: string): string =>
+  hint.toLowerCase().startsWith(label.toLowerCase()) ? hint : `${label}: ${hint}`;
+
 export function Button({ label, hint, note, tone = 'plain', className = '', ...press }: ButtonProps) {
   return (
     <ButtonBox
       {...press}
       tall={tone === 'huge' ? 'action' : tone === 'wet' ? 'wet' : 'target'}
-      label={hint ?? (note ? undefined : label)}
+      label={hint ? spokenName(label, hint) : note ? undefined : label}
       className={`min-w-target max-w-full items-center justify-center ${BOX[tone]} ${press.disabled ? 'opacity-50' : ''} ${className}`}
     >
       <Text className={`text-center ${TEXT[tone]}`}>{label}</Text>
@@ -104,7 +108,7 @@ export function Button({ label, hint, note, tone = 'plain', className = '', ...p
 
 /** What one of several looks like, chosen or not: a chip, an option of a choice. */
 export const chipBox = (isChosen: boolean): string =>
-  isChosen ? 'border-2 border-ink bg-lane' : 'border-2 border-line bg-raised';
+  isChosen ? 'border-2 border-ink bg-lane' : 'border-2 border-edge bg-raised';
 
 /** On or off, alone or any number of a few. */
 export function Chip({
@@ -118,7 +122,7 @@ export function Chip({
     <ButtonBox
       {...press}
       pressed={pressed}
-      label={hint ?? label}
+      label={hint ? spokenName(label, hint) : label}
       className={`min-w-target max-w-full items-center justify-center rounded-2xl px-4 py-2 ${chipBox(pressed)} ${className}`}
     >
       <Text className={`text-center ${TEXT.plain}`}>{label}</Text>

@@ -20,7 +20,7 @@ interface FieldProps {
 
 /** Its edge says that something is wrong with it. */
 export const fieldBox = (problem: string | undefined): string =>
-  `min-h-target rounded-xl border-2 bg-raised px-3 py-2 font-text text-body text-ink ${problem ? 'border-danger' : 'border-line'}`;
+  `min-h-target rounded-xl border-2 bg-raised px-3 py-2 font-text text-body text-ink ${problem ? 'border-danger' : 'border-edge'}`;
 
 interface FieldFrameProps extends Pick<FieldProps, 'label' | 'problem' | 'help' | 'className'> {
   /** Of what is wrong, for `aria-describedby`. */

@@ -30,6 +30,11 @@ describe.each(Object.entries(tokens))('the %s theme', (_, theme) => {
     expect(contrast(theme.ink, theme.saffron)).toBeGreaterThanOrEqual(1.5);
   });
 
+  it('shows where fields and buttons end, on every ground (WCAG 1.4.11)', () => {
+    for (const ground of ['paper', 'raised', 'sunken'] as const)
+      expect({ ground, seen: contrast(theme.edge, theme[ground]) >= 3 }).toEqual({ ground, seen: true });
+  });
+
   it('has the same names as the other', () => {
     expect(Object.keys(theme)).toEqual(Object.keys(tokens.light));
   });

@@ -67,7 +67,7 @@ export function TakeOut() {
           disabled={records.length === 0}
           testID="export"
         />
-        <Small>{t`One file with all of it, to keep elsewhere or to read in on another device.`}</Small>
+        <Small>{t`One file with all of it, to keep elsewhere or to open on another device.`}</Small>
       </View>
       <ShowCodes />
       {heads.length > 0 ? (
@@ -99,7 +99,7 @@ export function TakeOut() {
       ) : null}
       <FieldGroup
         label={t`Tables, for a spreadsheet`}
-        help={t`Change a row there, read the table in again, and that record is corrected; a row without an id is new.`}
+        help={t`Change a row there, open the table again, and that record is corrected; a row without an id is new.`}
       >
         <View className="flex-row flex-wrap gap-2">
           <Button

@@ -23,7 +23,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
         <Command.Input
           autoFocus
           placeholder={t`A place, a recipe, a person`}
-          className="min-h-target w-full rounded-xl border-2 border-line bg-raised px-4 py-2 font-text text-body text-ink"
+          className="min-h-target w-full rounded-xl border-2 border-edge bg-raised px-4 py-2 font-text text-body text-ink"
         />
         <Command.List className="max-h-[50vh] overflow-auto pt-3">
           <Command.Empty className="px-4 py-3 font-text text-body text-ink">{t`Nothing is called that.`}</Command.Empty>

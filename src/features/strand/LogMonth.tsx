@@ -69,7 +69,7 @@ export function LogMonth({ head, entries, today, day, onDay }: MonthProps) {
               key={each}
               disabled={own.length === 0}
               pressed={day === each}
-              label={`${formatDay(each, 'd MMMM')}: ${names.length > 0 ? names.join(', ') : 'nothing'}`}
+              label={`${formatDay(each, 'd MMMM')}: ${names.length > 0 ? names.join(', ') : t`nothing`}`}
               onPress={() => onDay(day === each ? null : each)}
               width={WIDTH}
               tall="wet"
@@ -81,7 +81,7 @@ export function LogMonth({ head, entries, today, day, onDay }: MonthProps) {
                 <Small>{formatDay(each, 'd')}</Small>
               )}
               {kinds[0] ? <KindMark kind={kinds[0]} done /> : null}
-              {own.length > 0 && kinds.length === 0 ? <Small className="text-ink">·</Small> : null}
+              {own.length > 0 && kinds.length === 0 ? <View className="h-1 w-1 rounded-full bg-ink" /> : null}
             </ButtonBox>
           );
         })}

@@ -222,7 +222,6 @@ interface PadProps {
 function Pad({ label, under, count, onPress, firm = false }: PadProps) {
   return (
     <ButtonBox
-      label={t`One more ${label}, ${count} so far`}
       onPress={onPress}
       testID={`pad-${label}`}
       tall="pad"

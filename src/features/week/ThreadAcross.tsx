@@ -103,7 +103,6 @@ function ColumnBeat({ beat }: { beat: Beat }) {
     <View>
       <ButtonBox
         pressed={isChosen}
-        label={t`More about ${{ beatName: beat.name }}`}
         onPress={() => toggle(beat)}
         testID={`beat-${beat.slot}-${beat.day}`}
         className={`rounded-xl p-1 ${isChosen ? 'bg-lane' : ''}`}

@@ -142,7 +142,7 @@ function adviceFor(kind: NeedKind, head: Head, complaint: ComplaintAnswer | null
     case 'protein':
       return head.proteinSensitive
         ? t`Protein, a light one: marked as protein-sensitive.`
-        : t`Protein next, then leave it alone until it has been read again.`;
+        : t`Protein next, then leave it alone until you've checked again.`;
     case 'moisture':
       return t`Moisture next; no protein until it has recovered.`;
     case 'both':

@@ -1,2 +1,2 @@
-export { armOn, firstSide, shortestDays, trialOrder } from './trial';
+export { armOn, shortestDays, trialOrder } from './trial';
 export { armsAhead, readingsFor, sideReadingOf, trialState, type TrialState } from './trialState';

@@ -277,18 +277,32 @@ function nameInfusions(found: Found, tokens: readonly Token[], lexicon: Lexicon,
       found.set(at, { item, words: behind.to - at, to: behind.to });
       continue;
     }
-    const before = [1, 2, 3, 4, 5]
-      .map((back) => at - back)
-      .find((start) => {
-        const phrase = words.roles.infusedIn.at(tokens, start);
-        return phrase !== undefined && phrase.to === at;
-      });
-    if (before === undefined) continue;
-    const base = [...found].find(([, { to, item }]) => to <= at && to >= before - 1 && isOfOil(item));
-    const isWithin = [...found].some(([start, { item }]) => start >= before && start < at && isOfOil(item));
-    found.delete(at);
-    if (!base && !isWithin) found.set(before, { item: infused.item, words: name.to - before, to: name.to });
+    renameSteepedBehind(found, at, name, { infused: infused.item, tokens, words });
   }
+}
+
+/** "oil infused with mint" */
+function renameSteepedBehind(
+  found: Found,
+  at: number,
+  { to: end }: { readonly to: number },
+  {
+    infused,
+    tokens,
+    words,
+  }: { readonly infused: LarderItem; readonly tokens: readonly Token[]; readonly words: Vocabulary },
+): void {
+  const before = [1, 2, 3, 4, 5]
+    .map((back) => at - back)
+    .find((start) => {
+      const phrase = words.roles.infusedIn.at(tokens, start);
+      return phrase !== undefined && phrase.to === at;
+    });
+  if (before === undefined) return;
+  const base = [...found].find(([, { to, item }]) => to <= at && to >= before - 1 && isOfOil(item));
+  const isWithin = [...found].some(([start, { item }]) => start >= before && start < at && isOfOil(item));
+  found.delete(at);
+  if (!base && !isWithin) found.set(before, { item: infused, words: end - before, to: end });
 }
 
 /** "rosemary-infused olive oil": one thing, and an oil. */
