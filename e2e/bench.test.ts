@@ -42,7 +42,7 @@ describe('from a pasted text to a labelled jar', () => {
     );
     await browser.pressId('make-recipe');
     await browser.byTestId('method');
-    await browser.press('for a head');
+    await browser.press('for one person');
     await browser.sees('Maren: ');
     const one = await browser.headline();
     await browser.pressId('for-pip');
@@ -249,7 +249,7 @@ describe('what may not go on a head', () => {
   it('an allergy stops the making, and says for whom', async () => {
     const browser = await phone();
     await browser.opensDemo('/bench/make/sesame-evening');
-    await browser.press('for a head');
+    await browser.press('for one person');
     await browser.pressId('for-pip');
     await browser.sees('There is a reaction to something in it: sesame oil');
     expect(await (await browser.byTestId('begin-making')).getAttribute('aria-disabled')).toBe('true');
@@ -295,7 +295,7 @@ describe('an ingredient of her own', () => {
     await browser.goto('/pantry');
     await browser.press('Quarry rinse');
     await browser.pressId('remove-ingredient');
-    await browser.sees('recipes that use it stay readable');
+    await browser.sees('Recipes that use it stay readable');
     await browser.goto('/bench');
     await browser.sees('Quarry bowl');
     const entry = await browser.driver.executeScript<string>(

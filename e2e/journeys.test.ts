@@ -355,7 +355,7 @@ describe('a wide screen', () => {
       );
     for (let presses = 0; presses < 40; presses++) {
       await browser.driver.findElement(By.css('body')).sendKeys(Key.TAB);
-      if (!(await focused('aria-label')).startsWith('More about ')) continue;
+      if (!(await focused('data-testid')).startsWith('beat-')) continue;
       await browser.driver.switchTo().activeElement().sendKeys(Key.ENTER);
       await browser.waits(async () => (await focused('aria-pressed')) === 'true');
       return;

@@ -316,7 +316,7 @@ export class Browser {
     const literal = name.includes("'") ? `"${name}"` : `'${name}'`;
     await this.pressAt(
       By.xpath(
-        `//*[self::button or self::a or @role='button' or @role='radio' or @role='link'][@aria-label=${literal} or substring-after(@aria-label, ': ')=${literal} or normalize-space(.)=${literal}]`,
+        `//*[self::button or self::a or @role='button' or @role='radio' or @role='link'][@aria-label=${literal} or contains(@aria-label, concat(': ', ${literal})) or normalize-space(.)=${literal}]`,
       ),
     );
   }

@@ -108,7 +108,7 @@ function ShelfRow({ item }: { item: ShelfItem }) {
       <View className="flex-row flex-wrap gap-x-4">
         <Button
           tone="quiet"
-          label={open ? t`Close` : t`Use, move, throw out`}
+          label={open ? t`Close` : t`Use, move or throw out`}
           hint={`${open ? t`Close` : t`Use, move or throw out`} ${name}`}
           expanded={open}
           onPress={() => setOpen(!open)}

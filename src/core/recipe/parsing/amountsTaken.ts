@@ -25,7 +25,9 @@ export function takeAmount(g: Gathering, given: Amount, element: TokenRange, ind
 /** An amount that is of nothing that is named beside it. */
 function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
   const { from, to } = element;
-  if (isUseOfMade(given, g.tokens, g.last(), g.waiting.length > 0)) {
+  // "2 tbsp of that honey" is honey.
+  const isNamed = isNameNext(g.elements, index);
+  if (!isNamed && isUseOfMade(given, g.tokens, g.last(), g.waiting.length > 0)) {
     g.close();
     g.batches.push({ what: 'used', amount: given, from, to });
     return true;

@@ -17,6 +17,30 @@ function gramsOf(text: string): number | string {
   return line.status === 'read' ? Math.round(line.grams * 10) / 10 : line.status;
 }
 
+describe('what stands for something made before', () => {
+  const gramsIn = (text: string) => {
+    const recipe = parseRecipe(text);
+    if (!recipe.ok) throw new Error(recipe.problems[0].message);
+    return Object.fromEntries(readLines(recipe.value).map((line) => [line.ingredientId, Math.round(line.grams)]));
+  };
+
+  it('is so much of all of it beside other things, and all of it alone', () => {
+    expect(gramsIn('Boil 20 g linseed in 380 g water, strain. 40 g of that with 3 tbsp conditioner.')).toEqual({
+      linseed: 2,
+      water: 38,
+      conditioner: 44,
+    });
+    expect(gramsIn('Soak 50 g rice in 500 g water, strain. Use a cup of that as the last rinse.')).toEqual({
+      rice: 50,
+      water: 500,
+    });
+  });
+
+  it('is no name that stands behind it', () => {
+    expect(gramsIn('One banana and 2 tbsp of that honey.')).toMatchObject({ banana: 118, honey: 43 });
+  });
+});
+
 describe('amounts as people write them', () => {
   it.each([
     ['2 tbsp soaked linseed', 21],
