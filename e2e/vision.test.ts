@@ -74,7 +74,7 @@ describe('a label on a photo', () => {
     await browser.driver.wait(async () => (await top()) < before, 5000);
     await corner.sendKeys(Key.SPACE);
     await browser.driver.wait(async () => (await corner.getAttribute('aria-pressed')) !== 'true', 5000);
-    await browser.press('Read this part');
+    await browser.press('Read only this');
     await browser.sees(/\d+ names/, 60_000);
   });
 });

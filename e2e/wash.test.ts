@@ -139,7 +139,7 @@ describe('a wash day on a phone', () => {
     await browser.write('log-search', 'silk planned');
     await browser.sees(/95 min \(\d+ planned\).*felt right.*not sure of it/);
     await browser.pressAt(By.xpath("//*[contains(@aria-label, 'Correct the treatment of')]"));
-    await browser.sees('As it really was');
+    await browser.sees('As it was: the dose');
     await browser.write('treatment-minutes', '0');
     await browser.pressId('save-treatment');
     await browser.sees('Write whole minutes, 1 to 720.');
@@ -238,7 +238,7 @@ describe('a wash day on a phone', () => {
     await passes(browser, 3);
     await browser.reloads();
     // A page that was not touched since it began may not make a sound, and says so.
-    await browser.press(/Tap here, so that this page may ring/);
+    await browser.press(/Tap here to let this page ring/);
     expect(await told(browser)).toMatchObject({ rung: 0, shaken: 0 });
     await passes(browser, 2);
     await browser.waits(async () => (await told(browser)).rung > 0, 'nothing rings');
