@@ -21,11 +21,15 @@ describe('what stands for something made before', () => {
   const gramsIn = (text: string) => {
     const recipe = parseRecipe(text);
     if (!recipe.ok) throw new Error(recipe.problems[0].message);
-    return Object.fromEntries(readLines(recipe.value).map((line) => [line.ingredientId, Math.round(line.grams)]));
+    return Object.fromEntries(
+      readLines(recipe.value).map((line) => [line.ingredientId, Math.round(line.grams)]),
+    );
   };
 
   it('is so much of all of it beside other things, and all of it alone', () => {
-    expect(gramsIn('Boil 20 g linseed in 380 g water, strain. 40 g of that with 3 tbsp conditioner.')).toEqual({
+    expect(
+      gramsIn('Boil 20 g linseed in 380 g water, strain. 40 g of that with 3 tbsp conditioner.'),
+    ).toEqual({
       linseed: 2,
       water: 38,
       conditioner: 44,
