@@ -70,60 +70,61 @@ async function lettersReader(): Promise<{ recognise: Recognise; end: () => Promi
 }
 
 /** Library and reader, opened once for as many pictures as there are. */
-export async function openPictures(): Promise<{
+interface Pictures {
   readonly readFile: (file: string | undefined) => Promise<ReadLabel>;
   readonly readPage: (file: string | undefined) => Promise<ReadPrinted>;
   readonly measureFile: (file: string | undefined) => Promise<MeasuredSheet>;
   readonly end: () => Promise<unknown>;
-}> {
+}
+
+export async function openPictures(): Promise<Pictures> {
   const { cv } = await loadCv();
   let letters: ReturnType<typeof lettersReader> | undefined;
+  const recognised = async () => (await (letters ??= lettersReader())).recognise;
   return {
     readFile: async (file) => {
       const picture = await pictureFrom(file);
-      letters ??= lettersReader();
-      return readLabel(cv, (await letters).recognise, picture);
+      return readLabel(cv, await recognised(), picture);
     },
     readPage: async (file) => {
       const picture = await pictureFrom(file);
-      letters ??= lettersReader();
-      return readPrinted(cv, (await letters).recognise, picture);
+      return readPrinted(cv, await recognised(), picture);
     },
     measureFile: async (file) => measureHairs(cv, await pictureFrom(file)),
     end: async () => (await letters)?.end(),
   };
 }
 
-/** The names on a photo of an ingredient list, in their order, with how sure each is. */
-export async function labelCommand({ image }: CommandOptions): Promise<unknown> {
+/** Answers a question about pictures, and ends what was opened for it. */
+async function asked<Answer>(ask: (pictures: Pictures) => Promise<Answer>): Promise<Answer> {
   const pictures = await openPictures();
   try {
-    const { names, troubles } = await pictures.readFile(image);
-    return shortNumbers({
-      names: names
-        .filter(({ fate }) => fate !== 'struck')
-        .map(({ name, sure, fate, read, isKnown }) => ({ name, sure, fate, read, known: isKnown })),
-      troubles: troubles.map((trouble) => labelTroubleWords()[trouble]),
-    });
+    return await ask(pictures);
   } finally {
     await pictures.end();
   }
+}
+
+/** The names on a photo of an ingredient list, in their order, with how sure each is. */
+export async function labelCommand({ image }: CommandOptions): Promise<unknown> {
+  const { names, troubles } = await asked(({ readFile }) => readFile(image));
+  return shortNumbers({
+    names: names
+      .filter(({ fate }) => fate !== 'struck')
+      .map(({ name, sure, fate, read, isKnown }) => ({ name, sure, fate, read, known: isKnown })),
+    troubles: troubles.map((trouble) => labelTroubleWords()[trouble]),
+  });
 }
 
 /** A recipe on a printed page, as a text that `classify` takes. */
 export async function pageCommand({ image }: CommandOptions): Promise<unknown> {
-  const pictures = await openPictures();
-  try {
-    const { text, sure, isReadable } = await pictures.readPage(image);
-    return shortNumbers({ text, sure, readable: isReadable });
-  } finally {
-    await pictures.end();
-  }
+  const { text, sure, isReadable } = await asked(({ readPage }) => readPage(image));
+  return shortNumbers({ text, sure, readable: isReadable });
 }
 
 /** The hairs on a photo of a sheet with a bank card beside them. */
 export async function hairsCommand({ image }: CommandOptions): Promise<unknown> {
-  const { hairs, sure, troubles } = await (await openPictures()).measureFile(image);
+  const { hairs, sure, troubles } = await asked(({ measureFile }) => measureFile(image));
   const of = (kind: 'broken' | 'shed') => hairs.filter((hair) => hair.kind === kind);
   return shortNumbers({
     broken: of('broken').length,

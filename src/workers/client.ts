@@ -1,3 +1,4 @@
+import { transfer } from 'comlink';
 import type { JudgedText } from '@/core/kitchen/formulation';
 import type { StoredRecord } from '@/core/records/shapes';
 import { clientOf } from './clientOf';
@@ -89,6 +90,10 @@ const vision = clientOf<VisionApi>(
   LIMIT_SECONDS.short,
 );
 export const askVision = vision.ask;
+
+/** The bytes of a code on a picture of the camera, which is handed over and not copied: there are many a second. */
+export const askCode = (picture: ImageBitmap): Promise<Uint8Array | null> =>
+  vision.ask('code', transfer(picture, [picture]));
 
 /** Resolves after so many milliseconds, to the second even while the page is hidden. */
 export const ringAfter = (milliseconds: number): Promise<void> => clock.ask('after', milliseconds);

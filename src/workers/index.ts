@@ -1,5 +1,6 @@
 export {
   answersOnThePageFrom,
+  askCode,
   askJudgement,
   askEstimator,
   askScheduler,

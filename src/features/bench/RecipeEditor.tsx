@@ -62,6 +62,10 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
   const read = useOwnJudgement(useJudged(typed));
   const { judged, isRight } = read;
   const setText = useCallback((changed: string) => setValue('text', changed), [setValue]);
+  const append = (more: string) => {
+    const now = getValues('text');
+    setText(now === '' ? more : `${now}\n${more}`);
+  };
   const replaceLine = useCallback(
     (line: ParsedLine, by: string) => {
       const now = getValues('text');
@@ -115,12 +119,8 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       {existing ? <SavedActions recipe={existing} /> : null}
       <RecipeText control={control} />
       <OldOrder existing={existing} text={read.text} />
-      <FromPhoto
-        onText={(seen) => setText(`${getValues('text')}${getValues('text') === '' ? '' : '\n'}${seen}`)}
-      />
-      <Dictation
-        onHeard={(heard) => setText(`${getValues('text')}${getValues('text') === '' ? '' : '\n'}${heard}`)}
-      />
+      <FromPhoto onText={append} />
+      <Dictation onHeard={append} />
       <Understood
         read={read}
         isOne={isOne}

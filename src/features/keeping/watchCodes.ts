@@ -1,5 +1,5 @@
 import { Gatherer, readFrame } from '@/core/files/handover';
-import { askVision } from '@/workers';
+import { askCode } from '@/workers';
 
 interface Watcher {
   /** @param share of what is handed over that is known, 0 to 1 */
@@ -26,7 +26,7 @@ export function watchCodes(
     element.srcObject = stream;
     await element.play();
     while (!isOver) {
-      const code = await askVision('code', await createImageBitmap(element)).catch(() => null);
+      const code = await askCode(await createImageBitmap(element)).catch(() => null);
       const frame = code && readFrame(code);
       if (isOver) return;
       const bytes = frame && gatherer.add(frame);

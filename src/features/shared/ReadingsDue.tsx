@@ -6,7 +6,7 @@ import { selectUnderway, useAppSelector } from '@/store';
 import { Button } from '@/ui';
 import { dueReading } from './dueReading';
 import { Entry } from './Entry';
-import { armWords, sidesWords } from './trialWords';
+import { washWords } from './trialWords';
 import { useHistory } from './useHistory';
 import { useToday } from './useToday';
 
@@ -49,9 +49,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
       });
     if (stage.what !== 'wash' || !stage.isDue) continue;
     rows.push({
-      title: trial.sides
-        ? t`Trial: ${{ arm: sidesWords(stage.arm, trial, history.larder) }}`
-        : t`Trial: ${{ arm: armWords(stage.arm, trial, history.larder) }}`,
+      title: t`Trial: ${{ arm: washWords(stage.arm, trial, history.larder) }}`,
       text: t`Wash ${{ done: done + 1 }} of ${of}, from today on.`,
       button: t`Open the trial`,
       to: `/strand/trials/${trial.trialId}`,

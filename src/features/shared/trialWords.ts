@@ -17,7 +17,11 @@ export function armWords(arm: Arm, { recipeId, againstId }: Trial, larder: Larde
   return againstId === null ? t`a wash without any treatment` : larder.recipeName(againstId);
 }
 
-/** What goes where on one day. */
+/** What goes on at a wash: one arm, or one on each side. @param arm of two sides, what is on the left */
+export function washWords(arm: Arm, trial: Trial, larder: Larder): string {
+  return trial.sides ? sidesWords(arm, trial, larder) : armWords(arm, trial, larder);
+}
+
 export function sidesWords(left: Arm, trial: Trial, larder: Larder): string {
   return t`Left: ${{ left: armWords(left, trial, larder) }}. Right: ${{ right: armWords(armOn('right', left), trial, larder) }}.`;
 }

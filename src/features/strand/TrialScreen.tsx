@@ -4,12 +4,13 @@ import { View } from 'react-native';
 import { formatDay, Z90 } from '@/core/base/measures';
 import { changeWords, trialReport, type TrialReport } from '@/core/hair/evidence';
 import { readingsFor, trialState, type TrialState } from '@/core/hair/trials';
-import type { Head, Trial } from '@/core/records/shapes';
+import type { Larder } from '@/core/recipe/larder';
+import type { Arm, Head, Trial, TrialWash } from '@/core/records/shapes';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
 import { NotFound } from '../shared/NotFound';
 import { sessionOf } from '../shared/sessionOf';
 import { newStamp } from '../shared/stamp';
-import { armWords, sidesWords, trialQuestion, trialReadings } from '../shared/trialWords';
+import { armWords, sidesWords, trialQuestion, trialReadings, washWords } from '../shared/trialWords';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
@@ -62,9 +63,10 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
   const today = useToday();
   const add = useAddRecords();
   if (stage.what === 'over') return null;
-  const arm = trial.sides ? sidesWords(stage.arm, trial, larder) : armWords(stage.arm, trial, larder);
-  const ofArm = stage.arm === 'a' ? trial.recipeId : trial.againstId;
-  const used = (trial.sides ? [trial.recipeId, trial.againstId] : [ofArm]).flatMap((recipeId) => {
+  const arm = washWords(stage.arm, trial, larder);
+  const arms: readonly Arm[] = trial.sides ? ['a', 'b'] : [stage.arm];
+  const used = arms.flatMap((each) => {
+    const recipeId = each === 'a' ? trial.recipeId : trial.againstId;
     const recipe = recipeId === null ? undefined : larder.lastVersion(recipeId);
     return recipe ? [recipe] : [];
   });
@@ -144,14 +146,8 @@ function Washes({ report, trial, isOver }: { report: TrialReport; trial: Trial; 
       <View role="list">
         {report.rows.map(({ wash, change }) => (
           <View key={wash.id} role="listitem" className="border-t border-line py-2">
-            <Strong>
-              {trial.sides && !isOver
-                ? formatDay(wash.day, 'EEE d MMM')
-                : trial.sides
-                  ? t`${{ day: formatDay(wash.day, 'EEE d MMM') }}: ${{ sides: sidesWords(wash.arm, trial, larder) }}`
-                  : `${formatDay(wash.day, 'EEE d MMM')}, ${armWords(wash.arm, trial, larder)}`}
-            </Strong>
-            {trial.signal === 'breakage' ? null : <Small>{washWords(trial, change, isOver)}</Small>}
+            <Strong>{washTitle(wash, trial, larder, isOver)}</Strong>
+            {trial.signal === 'breakage' ? null : <Small>{changeText(trial, change, isOver)}</Small>}
           </View>
         ))}
       </View>
@@ -159,8 +155,15 @@ function Washes({ report, trial, isOver }: { report: TrialReport; trial: Trial; 
   );
 }
 
+/** Of two sides, what was on which is told with the answer: until then they are read blind. */
+function washTitle(wash: TrialWash, trial: Trial, larder: Larder, isOver: boolean): string {
+  const day = formatDay(wash.day, 'EEE d MMM');
+  if (!trial.sides) return `${day}, ${armWords(wash.arm, trial, larder)}`;
+  return isOver ? t`${day}: ${{ sides: sidesWords(wash.arm, trial, larder) }}` : day;
+}
+
 /** What a wash changed is told with the answer, not before it. */
-function washWords(trial: Trial, change: TrialReport['rows'][number]['change'], isOver: boolean): string {
+function changeText(trial: Trial, change: TrialReport['rows'][number]['change'], isOver: boolean): string {
   if (!change) return t`a check is missing: it does not count`;
   return isOver ? changeWords(trial.signal, change) : t`both checks are there`;
 }

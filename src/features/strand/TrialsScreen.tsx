@@ -7,7 +7,7 @@ import type { Head } from '@/core/records/shapes';
 import { Button, Screen, Small, Strong } from '@/ui';
 import { HeadPicker } from '../shared/HeadPicker';
 import { LinkRow } from '../shared/LinkBox';
-import { armWords, sidesWords, trialQuestion } from '../shared/trialWords';
+import { armWords, sidesWords, trialQuestion, washWords } from '../shared/trialWords';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
@@ -33,7 +33,7 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
             ? running.trial.sides
               ? t`Due now. ${{ sides: sidesWords(running.stage.arm, running.trial, larder) }}`
               : t`Due now: ${{ arm: armWords(running.stage.arm, running.trial, larder) }}.`
-            : t`Next, from ${{ from: formatDay(running.stage.from, 'EEEE d MMM') }}: ${{ arm: running.trial.sides ? sidesWords(running.stage.arm, running.trial, larder) : armWords(running.stage.arm, running.trial, larder) }}.`
+            : t`Next, from ${{ from: formatDay(running.stage.from, 'EEEE d MMM') }}: ${{ arm: washWords(running.stage.arm, running.trial, larder) }}.`
           : t`“I think it helped” can be settled: one question, a few weeks, an answer with its error.`
       }
     >

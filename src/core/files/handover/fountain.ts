@@ -1,10 +1,5 @@
 import { BLOCK_BYTES, type Frame } from './frames';
 
-/**
- * A random linear fountain: the first codes are the blocks themselves, every later one the sum (exclusive or) of a random
- * half of them. Whichever codes were seen, a few more than there are blocks are enough: on average 1.6 more
- * (Studholme & Blake, "Random matrices and codes for the erasure channel", 2010).
- */
 const blockCount = (length: number): number => Math.ceil(length / BLOCK_BYTES);
 
 /**
@@ -34,7 +29,12 @@ function addInto(sum: Uint8Array, other: Uint8Array): void {
   for (let at = 0; at < sum.length; at++) sum[at]! ^= other[at]!;
 }
 
-/** Codes without end for some bytes. @param number 0, 1, 2 … */
+/**
+ * A random linear fountain: the first codes are the blocks themselves, every later one the sum (exclusive or) of a random
+ * half of them. Whichever codes were seen, a few more than there are blocks are enough: on average 1.6 more
+ * (Studholme & Blake, "Random matrices and codes for the erasure channel", 2010).
+ * @param number 0, 1, 2 … without end
+ */
 export function frameOf(bytes: Uint8Array, transfer: number, number: number): Frame {
   const count = blockCount(bytes.length);
   const data = new Uint8Array(BLOCK_BYTES);

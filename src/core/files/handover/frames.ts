@@ -40,5 +40,5 @@ export function readFrame(bytes: Uint8Array): Frame | null {
   return { transfer: view.getUint32(0), length, number: view.getUint32(8), data: bytes.slice(HEAD_BYTES) };
 }
 
-/** More than this would take an hour: a file does that better, bytes. */
+/** More than this would take over a quarter of an hour: a file does that better, bytes. */
 export const MOST_BYTES = 2_000_000;

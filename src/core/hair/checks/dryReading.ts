@@ -2,7 +2,7 @@ import { daysBetween, type CalendarDay } from '../../base/measures';
 import type { Reading } from '../../records/shapes';
 
 /** Hair is read again when dry, one or two days after a treatment: results show late, and after that something else may have moved it. */
-const DRY_READING_DAYS = { from: 1, to: 2 } as const;
+export const DRY_READING_DAYS = { from: 1, to: 2 } as const;
 
 /** Whether a reading of dry hair on this day belongs to a treatment of that day. */
 export function isDryReadingDay(treated: CalendarDay, day: CalendarDay): boolean {

@@ -1,5 +1,5 @@
 export { countLogLikelihood, type Count } from './counts';
-export { isDryReadingDay, isDryReadingDue } from './dryReading';
+export { DRY_READING_DAYS, isDryReadingDay, isDryReadingDue } from './dryReading';
 export { likelihoodsAt, type GridLikelihood } from './likelihood';
 export { measurementsOf, type Measurement, type TestId } from './measure';
 export { usualDryMinutes, type HairFacts, type PorosityIndex } from './porosityIndex';

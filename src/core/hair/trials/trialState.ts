@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
 import type { Arm, HairSide, Reading, Trial, TrialWash } from '../../records/shapes';
-import { isDryReadingDue } from '../checks';
+import { DRY_READING_DAYS, isDryReadingDue } from '../checks';
 import { firstSide, trialOrder } from './trial';
 
 export type TrialStage =
@@ -38,12 +38,9 @@ export function sideReadingOf(
     (reading) =>
       reading.side === side &&
       reading.day >= wash.day &&
-      daysBetween(wash.day, reading.day) <= SIDES_WITHIN_DAYS,
+      daysBetween(wash.day, reading.day) <= DRY_READING_DAYS.to,
   );
 }
-/** As for the dry reading of a whole head. */
-const SIDES_WITHIN_DAYS = 2;
-
 /**
  * Where a trial stands on a day, and what is next.
  * @param readings those {@link readingsFor} it
@@ -108,7 +105,7 @@ function sideDue(
   today: CalendarDay,
 ): HairSide | null {
   const last = washes.at(-1);
-  if (!last || daysBetween(last.day, today) > SIDES_WITHIN_DAYS) return null;
+  if (!last || daysBetween(last.day, today) > DRY_READING_DAYS.to) return null;
   const first = firstSide(trialId, washes.length - 1);
   const order: readonly HairSide[] = first === 'left' ? ['left', 'right'] : ['right', 'left'];
   return order.find((side) => !sideReadingOf(side, last, readings)) ?? null;

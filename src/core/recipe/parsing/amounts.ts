@@ -1,8 +1,9 @@
 import { UNITS, type UnitId } from '../../base/measures';
-import type { PackSize, PieceSize } from './lineAmount';
+import { isPack, type PackSize, type PieceSize } from './lineAmount';
 import { Quantities, type Quantity } from './quantities';
+import { Times } from './times';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
-import type { TimeUnit, Vocabulary } from './vocabulary';
+import type { Vocabulary } from './vocabulary';
 
 /** An amount, as it stands between two tokens of the text. */
 export interface Amount {
@@ -22,13 +23,6 @@ export interface Amount {
   readonly unclearNumber: string | null;
 }
 
-/** So many minutes, hours … */
-export interface Duration {
-  readonly from: number;
-  readonly to: number;
-  readonly minutes: number;
-}
-
 export const NO_MEASURE = {
   quantityTo: null,
   unit: null,
@@ -38,8 +32,6 @@ export const NO_MEASURE = {
   weak: false,
   unclearNumber: null,
 } as const;
-
-const MINUTES: Readonly<Record<TimeUnit, number>> = { min: 1, h: 60, day: 1440, week: 10_080, month: 43_200 };
 
 /** Measures that stand for one of themselves without a number. */
 const BARE_UNITS: ReadonlySet<UnitId> = new Set<UnitId>([
@@ -78,17 +70,6 @@ const LETTERS: ReadonlyMap<string, UnitId> = new Map<string, UnitId>([
 
 /** After "cloves of" only this is counted in cloves. */
 const GARLIC = /^(?:garlic|alho|ajo|ail|knoblauch|aglio|of)$/;
-/** Below this a number before a bare C is no temperature, degrees. */
-const LEAST_DEGREES = 20;
-/** "both to seventy, pour", "at forty 3 g preservative": degrees that need no word. */
-const BARE_DEGREES = { least: 35, most: 100, after: /^(?:to|at|a|aos|à|auf|bei)$/ } as const;
-
-/** Minutes that nobody called so are at least and at most this many. */
-const LEAST_BARE_MINUTES = 5;
-const MOST_BARE_MINUTES = 180;
-const BEHIND_MINUTES =
-  /^(?:then|and|before|under|with|in|or|max|tops|e|depois|com|y|luego|con|et|puis|avec|und|dann|mit|poi)$/;
-
 const isMeasured = (unit: UnitId): boolean => UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
 
 interface UnitAt {
@@ -105,78 +86,17 @@ interface Qualities {
 /** Where the name ends that a token belongs to; 0 where it is in none. */
 export type NameEnd = (index: number) => number;
 
-/** Reads amounts, durations and temperatures out of tokens with the words of the text's languages. */
+/** Reads amounts out of tokens with the words of the text's languages. */
 export class Amounts {
   private readonly quantities: Quantities;
+  private readonly times: Times;
 
   constructor(
     private readonly tokens: readonly Token[],
     private readonly words: Vocabulary,
   ) {
     this.quantities = new Quantities(tokens, words);
-  }
-
-  durationAt(at: number): Duration | undefined {
-    const { tokens, words } = this;
-    const fixed = words.durations.at(tokens, at);
-    if (fixed) return { from: at, to: fixed.to, minutes: fixed.value };
-    const quantity = this.quantities.at(words.roles.about.at(tokens, at)?.to ?? at);
-    const unit = quantity && words.time.at(tokens, quantity.to);
-    if (quantity && !unit) return this.bareMinutes(at, quantity);
-    if (!quantity || !unit) return undefined;
-    const half = words.more.at(tokens, unit.to);
-    const count = (quantity.value + (quantity.upper ?? quantity.value)) / 2 + (half ? half.value : 0);
-    const to = half ? half.to : unit.to;
-    const isShortened = isSign(tokens[to], '.') && (tokens[to - 1]?.word.length ?? 9) <= 4;
-    return { from: at, to: isShortened ? to + 1 : to, minutes: count * MINUTES[unit.value] };
-  }
-
-  /** "on for 45", "give it twenty": minutes that need no word. */
-  private bareMinutes(at: number, { value, upper, to }: Quantity): Duration | undefined {
-    const { tokens, words } = this;
-    const isAsked = [1, 2, 3, 4].some((back) => words.roles.bareMinutes.at(tokens, at - back)?.to === at);
-    const next = tokens[to];
-    const isOver =
-      next === undefined ||
-      next.kind === 'break' ||
-      (next.kind === 'sign' && !isSign(next, '%', '/', '°', 'º', '-')) ||
-      isWord(next, BEHIND_MINUTES);
-    const minutes = (value + (upper ?? value)) / 2;
-    const isLikely = minutes >= LEAST_BARE_MINUTES && minutes <= MOST_BARE_MINUTES;
-    return isAsked && isOver && isLikely ? { from: at, to, minutes } : undefined;
-  }
-
-  /** @returns how many degrees Celsius, for "70 °C", "at 40 degrees", "160 F" */
-  temperatureAt(at: number): { readonly to: number; readonly celsius: number } | undefined {
-    const { tokens } = this;
-    const bare = this.bareDegrees(at);
-    if (bare) return bare;
-    const quantity = isNumber(tokens[at]) ? this.quantities.at(at) : undefined;
-    if (!quantity) return undefined;
-    const next = tokens[quantity.to];
-    const hasSign = isSign(next, '°', 'º') || isWord(next, /^(?:degrees?|graus|grados|grad|degres|gradi)$/);
-    const letterAt = hasSign ? quantity.to + 1 : quantity.to;
-    const letter = tokens[letterAt];
-    const hasLetter =
-      letter !== undefined && (hasSign ? /^(?:c|f|celsius|fahrenheit)$/i : /^[CF]$/).test(letter.raw);
-    if (!hasSign && !(hasLetter && quantity.value >= LEAST_DEGREES)) return undefined;
-    const isFahrenheit = hasLetter && /^f/i.test(letter.raw);
-    return {
-      to: hasLetter ? letterAt + 1 : letterAt,
-      celsius: isFahrenheit ? ((quantity.value - 32) * 5) / 9 : quantity.value,
-    };
-  }
-
-  private bareDegrees(at: number): { readonly to: number; readonly celsius: number } | undefined {
-    const { tokens } = this;
-    if (!isWord(tokens[at - 1], BARE_DEGREES.after)) return undefined;
-    // “At forty 3 g preservative”: a word before another number is no quantity, and here it is none.
-    const quantity = this.quantities.at(at) ?? this.words.numbers.at(tokens, at);
-    if (!quantity || quantity.value < BARE_DEGREES.least || quantity.value > BARE_DEGREES.most)
-      return undefined;
-    const next = tokens[quantity.to];
-    const ends = next === undefined || isNumber(next) || isSign(next, ',', ';', '.', '!', ')');
-    return ends ? { to: quantity.to, celsius: quantity.value } : undefined;
+    this.times = new Times(tokens, words);
   }
 
   /** The amount that begins at a token. */
@@ -188,7 +108,7 @@ export class Amounts {
     const lead = this.qualities(start);
     const quantity = this.quantities.at(start) ?? (lead.to > start ? this.quantities.at(lead.to) : undefined);
     if (!quantity) return this.bareAt(at, lead, nameEnd);
-    if (words.time.at(tokens, quantity.to) || this.temperatureAt(start)) return undefined;
+    if (words.time.at(tokens, quantity.to) || this.times.temperatureAt(start)) return undefined;
     return this.withUnit(at, this.numbered(quantity), lead, nameEnd);
   }
 
@@ -285,23 +205,18 @@ export class Amounts {
     nameEnd: NameEnd,
   ): { readonly to: number; readonly packSize: PackSize | null } {
     const pack = isMeasured(unit) ? this.unitAt(this.afterHyphen(to), false) : undefined;
-    const isPack = pack !== undefined && (pack.unit === 'can' || pack.unit === 'packet') && nameEnd(to) === 0;
-    if (isPack) return { to: pack.to, packSize: null };
-    const isCounted = unit === 'packet' || unit === 'can' || UNITS[unit].kind === 'count';
+    if (pack && isPack(pack.unit) && nameEnd(to) === 0) return { to: pack.to, packSize: null };
+    const isCounted = isPack(unit) || UNITS[unit].kind === 'count';
     const bracket = this.packAt(to);
-    const isPacked = unit === 'packet' || unit === 'can';
     if (isCounted && bracket)
       return {
         ...bracket,
-        packSize: { ...bracket.packSize, mayBeOfAll: !isPacked && !this.saysEach(to, bracket.to) },
+        packSize: {
+          ...bracket.packSize,
+          mayBeOfAll: !isPack(unit) && !this.words.roles.each.isWithin(this.tokens, to, bracket.to),
+        },
       };
     return { to: this.afterRestated(to), packSize: null };
-  }
-
-  private saysEach(from: number, to: number): boolean {
-    return this.tokens
-      .slice(from, to)
-      .some((_, at) => this.words.roles.each.at(this.tokens, from + at) !== undefined);
   }
 
   /** "1.000 g" is a thousand where thousands are written so. */

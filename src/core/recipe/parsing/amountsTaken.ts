@@ -1,9 +1,10 @@
-import { UNITS, VAGUE_UNITS, type UnitId } from '../../base/measures';
+import { VAGUE_UNITS, type UnitId } from '../../base/measures';
 import { isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { Gathering } from './gathering';
 import type { TokenRange } from './item';
-import { INTO_WATER, isUseOfMade, LEAST_BREWED_ML, MADE_NOUN, saidOf } from './pending';
+import { isPack } from './lineAmount';
+import { isBrewedIn, isUseOfMade, MADE_NOUN, saidOf } from './pending';
 import { isSign, isWord } from './tokens';
 
 export function takeAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
@@ -65,14 +66,11 @@ function isPartOfLast(g: Gathering, { unit, quantity }: Amount, index: number): 
 
 /** "10 pods to 500 ml, boil": of water, which nobody names. */
 function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
-  const unit = given.unit ? UNITS[given.unit] : undefined;
-  const isMuch = unit?.kind === 'volume' && unit.size * given.quantity >= LEAST_BREWED_ML;
   const isBrewed = g.elements.some(
     ({ kind, ...rest }) =>
       kind === 'deed' && 'deed' in rest && (rest.deed === 'boil' || rest.deed === 'soak'),
   );
-  if (!isMuch || !isBrewed || !g.isEndAt(index + 1) || !isWord(g.tokens[given.from - 1], INTO_WATER))
-    return false;
+  if (!isBrewed || !g.isEndAt(index + 1) || !isBrewedIn(given, g.tokens)) return false;
   g.nameless.push({ amount: given, range: { from: element.from, to: element.to }, isBare: false });
   return true;
 }
@@ -134,8 +132,6 @@ function inBracket(g: Gathering, given: Amount, direct: boolean, index: number):
     last.amount = sized(g, last.amount, { ...given, unit: given.unit }, index);
   return true;
 }
-
-const isPack = (unit: UnitId | null | undefined): boolean => unit === 'packet' || unit === 'can';
 
 function sized(
   g: Gathering,

@@ -1,7 +1,8 @@
 import type { Deed } from '../../records/shapes';
-import { Amounts, type Amount, type Duration } from './amounts';
+import { Amounts, type Amount } from './amounts';
 import type { LarderItem, NameLexicon } from './lexicon';
 import type { Texture } from './textures';
+import { Times, type Duration } from './times';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
 
@@ -154,6 +155,7 @@ const REACHED_WITHIN = 5;
 
 class ElementReader {
   private readonly amounts: Amounts;
+  private readonly times: Times;
 
   constructor(
     private readonly tokens: readonly Token[],
@@ -163,6 +165,7 @@ class ElementReader {
     private readonly words: Vocabulary,
   ) {
     this.amounts = new Amounts(tokens, words);
+    this.times = new Times(tokens, words);
   }
 
   /** @param before what was read before it */
@@ -287,9 +290,9 @@ class ElementReader {
   }
 
   private timeAt(index: number): Element | undefined {
-    const duration = this.amounts.durationAt(index);
+    const duration = this.times.durationAt(index);
     if (duration) return { kind: 'duration', from: index, to: duration.to, duration };
-    const temperature = this.amounts.temperatureAt(index);
+    const temperature = this.times.temperatureAt(index);
     return (
       temperature && { kind: 'temperature', from: index, to: temperature.to, celsius: temperature.celsius }
     );

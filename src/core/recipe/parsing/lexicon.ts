@@ -1,7 +1,7 @@
 import catalogueNames from '../../../../data/ingredients/names.json';
 import { perLanguage } from '../../base/language';
 import type { Ingredient, RecipeVersion } from '../../records/shapes';
-import { CATALOGUE, Lexicon, type Named, type PhraseMatch } from '../ingredients';
+import { CATALOGUE, isOil, Lexicon, type Named, type PhraseMatch } from '../ingredients';
 import type { Larder } from '../larder';
 
 /** What a recipe line can name: an ingredient, or a recipe that is used as one. */
@@ -10,6 +10,8 @@ export type LarderItem = Named &
     | { readonly ingredient: Ingredient; readonly recipe?: never }
     | { readonly recipe: RecipeVersion; readonly ingredient?: never }
   );
+
+export const isOfOil = ({ ingredient }: LarderItem): boolean => ingredient !== undefined && isOil(ingredient);
 
 /** What the things of a larder are called. */
 export interface NameLexicon {

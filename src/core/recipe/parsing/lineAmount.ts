@@ -2,6 +2,9 @@ import type { UnitId } from '../../base/measures';
 
 export type PieceSize = 'small' | 'medium' | 'large';
 
+/** Sold so: what such a measure holds stands on it. */
+export const isPack = (unit: UnitId | null | undefined): boolean => unit === 'packet' || unit === 'can';
+
 /** What is said in brackets behind a count. */
 export interface PackSize {
   readonly quantity: number;

@@ -75,8 +75,7 @@ export class Mentions {
   /** "4 sheets soaked in cold water, squeezed out": it does not stay. */
   private isThrownOff(at: number): boolean {
     const { tokens, words } = this.context;
-    const behind = tokens.slice(at, at + THROWN_WITHIN);
-    return behind.some((_, ahead) => words.roles.thrownOff.at(tokens, at + ahead) !== undefined);
+    return words.roles.thrownOff.isWithin(tokens, at, at + THROWN_WITHIN);
   }
 
   private refers(item: Item, sentence: ReadSentence): boolean {

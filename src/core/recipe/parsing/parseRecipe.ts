@@ -18,7 +18,7 @@ import { lexiconOf } from './lexicon';
 import { lineAmountOf } from './lineAmount';
 import { countedPart, dropsPart, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
 import { isWithin, Mentions } from './mentions';
-import { INTO_WATER, LEAST_BREWED_ML } from './pending';
+import { isBrewedIn } from './pending';
 import {
   isAloneInRow,
   readSentences,
@@ -286,26 +286,17 @@ class Assembly {
   private isYield({ from, to }: TokenRange): boolean {
     const { tokens, words } = this.context;
     const before = isSign(tokens[from - 1], ',', ':', '=') ? from - 1 : from;
-    const isUse = tokens
-      .slice(from, Math.min(to, from + USE_WITHIN))
-      .some((_, at) => words.roles.uses.at(tokens, from + at) !== undefined);
-    return (
-      isUse ||
-      isSign(tokens[from - 1], '=') ||
-      [1, 2, 3].some((back) => words.roles.yields.at(tokens, before - back)?.to === before)
-    );
+    const isUse = words.roles.uses.isWithin(tokens, from, Math.min(to, from + USE_WITHIN));
+    return isUse || isSign(tokens[from - 1], '=') || words.roles.yields.endsAt(tokens, before, 3);
   }
 
   /** "a tablespoon of nettle to a pint, overnight": of water. */
   private brewed(amount: Amount, { steps }: ReadSentence): ReadPart | undefined {
     const { tokens, lexicon } = this.context;
-    const unit = amount.unit ? UNITS[amount.unit] : undefined;
-    const isMuch = unit?.kind === 'volume' && unit.size * amount.quantity >= LEAST_BREWED_ML;
-    const isInto = isWord(tokens[amount.from - 1], INTO_WATER);
     const isBrewed = steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
+    if (!isBrewed || !isBrewedIn(amount, tokens)) return undefined;
     const [water] = lexicon.inWords(['water']);
-    if (!isMuch || !isInto || !isBrewed || !water) return undefined;
-    return weigh(onlySaid(water.item, lineAmountOf(amount, '')), this.context);
+    return water && weigh(onlySaid(water.item, lineAmountOf(amount, '')), this.context);
   }
 
   private addLine(

@@ -1,3 +1,4 @@
+import { UNITS } from '../../base/measures';
 import type { Deed } from '../../records/shapes';
 import type { Amount } from './amounts';
 import type { NameMatch, Separator } from './elements';
@@ -41,10 +42,16 @@ export const IF = /^(?:if|when|unless|se|si|wenn|falls)$/;
 /** What was made before, where nothing else is named so. */
 export const MADE_NOUN = /^(?:gel|mix|mixture|paste|slime|goo|infusion|batch|mistura|gosma|baba)$/;
 
-/** Before what a herb is brewed in. */
-export const INTO_WATER = /^(?:to|per|in|into|with|for|para|em|por|en|auf|pour|dans)$/;
-/** From this much on it may be that, ml. */
-export const LEAST_BREWED_ML = 200;
+const INTO_WATER = /^(?:to|per|in|into|with|for|para|em|por|en|auf|pour|dans)$/;
+/** From this much on it may be what a herb is brewed in, ml. */
+const LEAST_BREWED_ML = 200;
+
+/** "10 pods to 500 ml": of water, though nobody names it. */
+export function isBrewedIn({ unit, quantity, from }: Amount, tokens: readonly Token[]): boolean {
+  const measure = unit ? UNITS[unit] : undefined;
+  const isMuch = measure?.kind === 'volume' && measure.size * quantity >= LEAST_BREWED_ML;
+  return isMuch && isWord(tokens[from - 1], INTO_WATER);
+}
 
 /** A name that waits for its amount. */
 export interface Waiting extends NamedAt {

@@ -33,6 +33,19 @@ export class PhraseTable<T> {
     }
     return undefined;
   }
+
+  /** Whether a phrase stands right before a token. @param within it begins at most so many tokens earlier */
+  endsAt(tokens: readonly Token[], index: number, within: number): boolean {
+    for (let back = 1; back <= within; back++) if (this.at(tokens, index - back)?.to === index) return true;
+    return false;
+  }
+
+  /** Whether a phrase begins somewhere between two tokens. */
+  isWithin(tokens: readonly Token[], from: number, to: number): boolean {
+    for (let index = from; index < Math.min(to, tokens.length); index++)
+      if (this.at(tokens, index)) return true;
+    return false;
+  }
 }
 
 function endOf(tokens: readonly Token[], index: number, words: readonly string[]): number | undefined {

@@ -1,6 +1,7 @@
-import { isOil, plainWords } from '../ingredients';
+import { plainWords } from '../ingredients';
 import type { NameMatch, Names } from './elements';
-import type { LarderItem, NameLexicon } from './lexicon';
+import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
+import { isPack } from './lineAmount';
 import { isSign, isWord, touches, type Token } from './tokens';
 import { describes, type Vocabulary } from './vocabulary';
 
@@ -45,9 +46,7 @@ function dropCommonWords(
   const { of } = roles;
   for (const [at, { to }] of [...found]) {
     if (to > at + 1 || roles.notNames.at(tokens, at)?.to !== to) continue;
-    const isMeasured = [of, units, numbers, fractions].some((table) =>
-      [1, 2].some((back) => table.at(tokens, at - back)?.to === at),
-    );
+    const isMeasured = [of, units, numbers, fractions].some((table) => table.endsAt(tokens, at, 2));
     const [before, next] = [tokens[at - 1], tokens[to]];
     if (!isMeasured && (isWord(before) || isWord(next))) found.delete(at);
   }
@@ -90,16 +89,18 @@ function isOfVessel(
   { units, roles }: Vocabulary,
 ): boolean {
   const vessel = units.at(tokens, to);
-  const isPack = vessel?.value === 'packet' || vessel?.value === 'can';
-  return isPack && roles.of.at(tokens, vessel.to) !== undefined && found.has(vessel.to + 1);
+  return (
+    vessel !== undefined &&
+    isPack(vessel.value) &&
+    roles.of.at(tokens, vessel.to) !== undefined &&
+    found.has(vessel.to + 1)
+  );
 }
 
 /** "coador de café" */
 function isBehindTool(tokens: readonly Token[], at: number, { roles }: Vocabulary): boolean {
   const link = at - 1;
-  return (
-    isWord(tokens[link], OF_TOOL) && [1, 2].some((back) => roles.tools.at(tokens, link - back)?.to === link)
-  );
+  return isWord(tokens[link], OF_TOOL) && roles.tools.endsAt(tokens, link, 2);
 }
 const USED_WITH = /^(?:through|thru|with|using|in|into|over|via)$/;
 const OF_TOOL = /^(?:de|da|do|a|al|di|per|para|pour)$/;
@@ -176,19 +177,17 @@ function isTitleOf(tokens: readonly Token[], at: number): boolean {
 function isOfAmount(tokens: readonly Token[], at: number, words: Vocabulary): boolean {
   if (isWord(tokens[at], BEFORE_THING)) return true;
   const { roles } = words;
-  return [0, 1, 2].some((back) =>
-    [
-      roles.of,
-      roles.and,
-      roles.or,
-      roles.some,
-      roles.about,
-      words.articles,
-      words.units,
-      words.numbers,
-      words.fractions,
-    ].some((table) => table.at(tokens, at - back)?.to === at + 1),
-  );
+  return [
+    roles.of,
+    roles.and,
+    roles.or,
+    roles.some,
+    roles.about,
+    words.articles,
+    words.units,
+    words.numbers,
+    words.fractions,
+  ].some((table) => table.endsAt(tokens, at + 1, 3));
 }
 const BEFORE_THING =
   /^(?:no|without|sem|sin|any|whatever|some|warm|warmed|plain|cooking|kitchen|with|hot|little|of|the|my|morno|qualquer|com|con|avec|mit|etwas|un poco)$/;
@@ -227,9 +226,7 @@ const isCountedBefore = (
   { numbers, articles, fractions }: Vocabulary,
 ): boolean =>
   tokens[at - 1]?.kind === 'number' ||
-  [1, 2, 3].some((back) =>
-    [numbers, articles, fractions].some((table) => table.at(tokens, at - back)?.to === at),
-  );
+  [numbers, articles, fractions].some((table) => table.endsAt(tokens, at, 3));
 
 /** "the white of one egg" */
 function renameParts(found: Found, tokens: readonly Token[], lexicon: Pick<Lexicon, 'inWords'>): void {
@@ -246,16 +243,13 @@ function renameParts(found: Found, tokens: readonly Token[], lexicon: Pick<Lexic
 
 /** "gema de um ovo", "clara de 2 huevos": of the part, as many as there are eggs. */
 function dropWholeOfPart(found: Found, tokens: readonly Token[]): void {
-  for (const [at, { to, item }] of [...found]) {
+  for (const { to, item } of [...found.values()]) {
     if (item.id !== 'egg-yolk' && item.id !== 'egg-white') continue;
     if (!/^(?:de|d['’]?|di|von|vom|of)$/i.test(tokens[to]?.raw ?? '')) continue;
     const whole = [1, 2, 3].map((ahead) => to + ahead).find((ahead) => found.get(ahead)?.item.id === 'egg');
     if (whole !== undefined) found.delete(whole);
-    if (whole !== undefined) found.set(at, { item, words: to - at, to });
   }
 }
-
-const isOfOil = ({ ingredient }: LarderItem): boolean => ingredient !== undefined && isOil(ingredient);
 
 /**
  * "rosemary infused oil", "macerate of calendula", "olive oil infused with mint": oils, never the herb nor its essential

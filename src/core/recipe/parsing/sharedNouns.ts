@@ -1,6 +1,6 @@
 import { UNITS } from '../../base/measures';
 import type { Element } from './elements';
-import type { LarderItem, NameLexicon } from './lexicon';
+import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
@@ -49,7 +49,7 @@ export function withTitleNoun(
     const item = OILS_OF.map((of) => lexicon.inWords(of(word))).find(
       ([first, ...more]) => more.length === 0 && (first?.words ?? 0) > 1,
     )?.[0]?.item;
-    return item && isOil(item)
+    return item && isOfOil(item)
       ? { kind: 'name', from: element.from, to: element.to, match: { item, words: 1 } }
       : element;
   });
@@ -63,11 +63,6 @@ const OILS_OF: readonly ((word: string) => string[])[] = [
   (word) => ['olio', 'di', word],
   (word) => ['huile', 'de', word],
 ];
-
-const isOil = ({ ingredient }: LarderItem): boolean =>
-  ingredient !== undefined && ingredient.composition.fat > OIL_FAT;
-/** An oil is fat nearly all of it, percent by weight. */
-const OIL_FAT = 90;
 
 /** "jojoba and castor oil": a word that names nothing alone, or a nut or seed, takes the noun of the next name. */
 export function withSharedNouns(

@@ -146,9 +146,7 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
 /** "Cassia gloss (2 hrs): …": the time in brackets is no part of it. */
 function beforeTime({ tokens, words }: Told, start: number, colon: number): number {
   const bracket = tokens.findIndex((token, at) => at > start && at < colon && isSign(token, '('));
-  const isTimed =
-    bracket > 0 &&
-    tokens.slice(bracket, colon).some((_, at) => words.time.at(tokens, bracket + at) !== undefined);
+  const isTimed = bracket > 0 && words.time.isWithin(tokens, bracket, colon);
   return isTimed ? bracket : colon;
 }
 

@@ -236,4 +236,4 @@ export const namesKind = (
   tokens: readonly Token[],
   from: number,
   to: number,
-): boolean => tokens.slice(from, to).some((_, at) => roles.kinds.at(tokens, from + at) !== undefined);
+): boolean => roles.kinds.isWithin(tokens, from, to);

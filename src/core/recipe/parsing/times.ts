@@ -1,0 +1,98 @@
+import { Quantities, type Quantity } from './quantities';
+import { isNumber, isSign, isWord, type Token } from './tokens';
+import type { TimeUnit, Vocabulary } from './vocabulary';
+
+/** So many minutes, hours … */
+export interface Duration {
+  readonly from: number;
+  readonly to: number;
+  readonly minutes: number;
+}
+
+const MINUTES: Readonly<Record<TimeUnit, number>> = { min: 1, h: 60, day: 1440, week: 10_080, month: 43_200 };
+
+/** Minutes that nobody called so are at least and at most this many. */
+const LEAST_BARE_MINUTES = 5;
+const MOST_BARE_MINUTES = 180;
+const BEHIND_MINUTES =
+  /^(?:then|and|before|under|with|in|or|max|tops|e|depois|com|y|luego|con|et|puis|avec|und|dann|mit|poi)$/;
+
+/** Below this a number before a bare C is no temperature, degrees. */
+const LEAST_DEGREES = 20;
+/** "both to seventy, pour", "at forty 3 g preservative": degrees that need no word. */
+const BARE_DEGREES = { least: 35, most: 100, after: /^(?:to|at|a|aos|à|auf|bei)$/ } as const;
+
+/** Reads durations and temperatures out of tokens with the words of the text's languages. */
+export class Times {
+  private readonly quantities: Quantities;
+
+  constructor(
+    private readonly tokens: readonly Token[],
+    private readonly words: Vocabulary,
+  ) {
+    this.quantities = new Quantities(tokens, words);
+  }
+
+  durationAt(at: number): Duration | undefined {
+    const { tokens, words } = this;
+    const fixed = words.durations.at(tokens, at);
+    if (fixed) return { from: at, to: fixed.to, minutes: fixed.value };
+    const quantity = this.quantities.at(words.roles.about.at(tokens, at)?.to ?? at);
+    const unit = quantity && words.time.at(tokens, quantity.to);
+    if (quantity && !unit) return this.bareMinutes(at, quantity);
+    if (!quantity || !unit) return undefined;
+    const half = words.more.at(tokens, unit.to);
+    const count = (quantity.value + (quantity.upper ?? quantity.value)) / 2 + (half ? half.value : 0);
+    const to = half ? half.to : unit.to;
+    const isShortened = isSign(tokens[to], '.') && (tokens[to - 1]?.word.length ?? 9) <= 4;
+    return { from: at, to: isShortened ? to + 1 : to, minutes: count * MINUTES[unit.value] };
+  }
+
+  /** "on for 45", "give it twenty": minutes that need no word. */
+  private bareMinutes(at: number, { value, upper, to }: Quantity): Duration | undefined {
+    const { tokens, words } = this;
+    const isAsked = words.roles.bareMinutes.endsAt(tokens, at, 4);
+    const next = tokens[to];
+    const isOver =
+      next === undefined ||
+      next.kind === 'break' ||
+      (next.kind === 'sign' && !isSign(next, '%', '/', '°', 'º', '-')) ||
+      isWord(next, BEHIND_MINUTES);
+    const minutes = (value + (upper ?? value)) / 2;
+    const isLikely = minutes >= LEAST_BARE_MINUTES && minutes <= MOST_BARE_MINUTES;
+    return isAsked && isOver && isLikely ? { from: at, to, minutes } : undefined;
+  }
+
+  /** @returns how many degrees Celsius, for "70 °C", "at 40 degrees", "160 F" */
+  temperatureAt(at: number): { readonly to: number; readonly celsius: number } | undefined {
+    const { tokens } = this;
+    const bare = this.bareDegrees(at);
+    if (bare) return bare;
+    const quantity = isNumber(tokens[at]) ? this.quantities.at(at) : undefined;
+    if (!quantity) return undefined;
+    const next = tokens[quantity.to];
+    const hasSign = isSign(next, '°', 'º') || isWord(next, /^(?:degrees?|graus|grados|grad|degres|gradi)$/);
+    const letterAt = hasSign ? quantity.to + 1 : quantity.to;
+    const letter = tokens[letterAt];
+    const hasLetter =
+      letter !== undefined && (hasSign ? /^(?:c|f|celsius|fahrenheit)$/i : /^[CF]$/).test(letter.raw);
+    if (!hasSign && !(hasLetter && quantity.value >= LEAST_DEGREES)) return undefined;
+    const isFahrenheit = hasLetter && /^f/i.test(letter.raw);
+    return {
+      to: hasLetter ? letterAt + 1 : letterAt,
+      celsius: isFahrenheit ? ((quantity.value - 32) * 5) / 9 : quantity.value,
+    };
+  }
+
+  private bareDegrees(at: number): { readonly to: number; readonly celsius: number } | undefined {
+    const { tokens } = this;
+    if (!isWord(tokens[at - 1], BARE_DEGREES.after)) return undefined;
+    // “At forty 3 g preservative”: a word before another number is no quantity, and here it is none.
+    const quantity = this.quantities.at(at) ?? this.words.numbers.at(tokens, at);
+    if (!quantity || quantity.value < BARE_DEGREES.least || quantity.value > BARE_DEGREES.most)
+      return undefined;
+    const next = tokens[quantity.to];
+    const ends = next === undefined || isNumber(next) || isSign(next, ',', ';', '.', '!', ')');
+    return ends ? { to: quantity.to, celsius: quantity.value } : undefined;
+  }
+}
