@@ -12,6 +12,7 @@ const PARTS = {
   WashBar: lazy(async () => ({ default: (await import('@/rooms')).WashBar })),
   KeyHelp: lazy(async () => ({ default: (await import('@/rooms')).KeyHelp })),
   Palette: lazy(async () => ({ default: (await import('@/rooms')).Palette })),
+  placeOfKey: async (key: string) => (await import('@/rooms')).placeOfKey(key),
 };
 
 export default function Layout() {

@@ -31,10 +31,12 @@ describe('from a pasted text to a labelled jar', () => {
     await browser.sees('Moisture, ');
     await browser.write('recipe-name', 'Slipway gel');
     await browser.pressId('save-recipe');
-    await browser.sees('11 recipes');
+    await browser.sees('Slipway gel is saved');
 
     // For two heads: the sum of both.
     await browser.press('Recipes');
+    await browser.sees('11 recipes');
+    await browser.pressId('search');
     await browser.write('recipe-search', 'slipway');
     await browser.sees('1 found for');
     await browser.driver.executeScript(
@@ -84,6 +86,7 @@ describe('from a pasted text to a labelled jar', () => {
     await browser.pressId('keep-held-back-linseed');
     await browser.pressId('save-batch');
     await browser.sees('Slipway gel is on the shelf');
+    await browser.pressRow('open-', 'Slipway gel');
     await browser.sees('15 g water added');
     // What the cloth held back was kept, and has a next use.
     await browser.sees('what the cloth held back of the linseed');
@@ -113,11 +116,6 @@ describe('her own way of making it', () => {
     await browser.sees('Moisture, ');
     await browser.pressId('save-recipe');
     await browser.sees('Lighthouse gel is saved');
-    await browser.write('recipe-search', 'lighthouse');
-    await browser.sees('1 found for');
-    await browser.driver.executeScript(
-      "[...document.querySelectorAll('a')].find((a) => a.textContent.includes('Lighthouse gel')).click()",
-    );
     await browser.byTestId('make-recipe');
   }
 
@@ -144,6 +142,7 @@ describe('her own way of making it', () => {
     await tap('save-batch');
     expect(taps).toBeLessThanOrEqual(6);
     await browser.sees('Lighthouse gel is on the shelf');
+    await browser.pressRow('open-', 'Lighthouse gel');
     await browser.sees(`made ${formatDay(addDays(testToday(), -1), 'd MMM')}`);
   });
 
@@ -196,6 +195,7 @@ describe('a recipe that she has used for years', () => {
     await browser.lacks('New for this person');
     // The last of four weekly uses has its day, those before it are about right.
     await browser.goto('/strand/log');
+    await browser.pressId('search');
     await browser.write('log-search', 'quay');
     await browser.sees(formatDay(addDays(testToday(), -9), 'd MMM yyyy'));
     await browser.sees(formatDay(addDays(testToday(), -30), 'd MMM yyyy'));
@@ -219,7 +219,7 @@ describe('the shelf', () => {
   it('goes down by halves, is frozen and thawed once, and says why not again', async () => {
     const browser = await phone();
     await browser.opensDemo('/shelf');
-    await browser.press('Use, move or throw out Furnace-day cream');
+    await browser.pressRow('open-', 'Furnace-day cream');
     await browser.press('Used half a portion of Furnace-day cream');
     await browser.sees('1.5 of 3 portions');
     await browser.press('Thaw Furnace-day cream: in the fridge');
@@ -235,7 +235,7 @@ describe('the shelf', () => {
   it('asks for a patch test before what is new goes on a head', async () => {
     const browser = await phone();
     await browser.opensDemo('/shelf');
-    await browser.press('Use, move or throw out Bench gel');
+    await browser.pressRow('open-', 'Bench gel');
     await browser.sees('New for this person');
     expect(await browser.text()).not.toContain('Used half');
     await browser.press('The patch test on Maren is begun today');
@@ -261,7 +261,7 @@ describe('what may not go on a head', () => {
 
   it('a recipe of itself is refused with the way round', async () => {
     const browser = await phone();
-    await browser.opensDemo('/bench/bench-gel');
+    await browser.opensDemo('/bench/edit/bench-gel');
     await browser.write('recipe-text', '40 g linseed, boiled\n10 g annealing cream');
     // What is read moves the page; a press before it is done would miss.
     await browser.sees('Most of what softens');
@@ -290,7 +290,7 @@ describe('an ingredient of her own', () => {
     await browser.sees('Moisture, ');
     await browser.write('recipe-name', 'Quarry bowl');
     await browser.pressId('save-recipe');
-    await browser.sees('11 recipes');
+    await browser.sees('Quarry bowl is saved');
 
     await browser.goto('/pantry');
     await browser.press('Quarry rinse');
@@ -332,7 +332,7 @@ describe('with the solver', () => {
 describe('two recipes', () => {
   it('are compared side by side, one version with another', async () => {
     const browser = await wide();
-    await browser.opensDemo('/bench/okra-slip');
+    await browser.opensDemo('/bench/edit/okra-slip');
     await browser.write('recipe-text', '14 okra pods, boiled\n220 ml water\n12 g gelatin');
     await browser.pressId('save-recipe');
     await browser.sees('version 2');
@@ -347,6 +347,7 @@ describe('a recipe', () => {
   it('is taken out and what was done with it stays; the undo brings it back', async () => {
     const browser = await phone();
     await browser.opensDemo('/bench/furnace-day-cream');
+    await browser.pressId('more-recipe');
     await browser.pressId('remove-recipe');
     await browser.sees('9 recipes');
     await browser.press('Shelf');

@@ -220,7 +220,7 @@ describe('settings', () => {
     await browser.pressId('kit-freezer');
     await browser.sees('Nothing is put by frozen');
     await browser.goto('/shelf');
-    await browser.press(/^Use, move or throw out/);
+    await browser.pressRow('open-', 'Bench gel');
     await browser.sees('Move: ');
     expect(await browser.text()).not.toContain('Move: freezer');
     await browser.goto('/heads');
@@ -231,11 +231,12 @@ describe('settings', () => {
   it('schools are chosen for a head, each with its other side', async () => {
     const browser = await phone();
     await browser.opensDemo('/heads/schools');
-    await browser.sees('In force: by my hair.');
+    await browser.sees('Yours: by my hair.');
     await browser.press('any protein');
-    await browser.sees('In force: any protein.');
+    await browser.sees('Yours: any protein.');
+    await browser.pressId('school-zones-line');
     await browser.press('the ends first');
-    await browser.sees('In force: the ends first.');
+    await browser.sees('Yours: the ends first.');
     await browser.goto('/bench/kefir-mango');
     await browser.sees('For you, by what you count: protein');
   });
@@ -257,7 +258,7 @@ describe('with the server gone', () => {
     await browser.reloads();
     await browser.sees('Maren');
     await browser.goto('/week');
-    await browser.sees('next seven days');
+    await browser.sees('Last time and next time');
     await browser.goto('/bench/kefir-mango');
     await browser.sees('For you, by what you count');
     await browser.goto('/strand/tally');

@@ -77,7 +77,8 @@ describe('what is written down', () => {
     await browser.loads('/bench/okra-slip');
     const [first, second] = [String(recipe.version + 1), `${recipe.version + 1}b`];
     await browser.sees(`${first} and ${second} are both kept`);
-    await browser.press(/^Compare Okra/);
+    await browser.pressId('more-recipe');
+    await browser.press(/^Compare: Compare Okra|^Compare Okra/);
     await browser.sees(`Okra of one phone, version ${first} beside Okra of the other, version ${second}`);
   });
 

@@ -73,6 +73,8 @@ const CUT_OFF = `
     const own = [...each.childNodes].some((node) => node.nodeType === 3 && node.textContent.trim());
     const at = each.getBoundingClientRect();
     if (!own || at.width < 2 || each.closest('svg')) continue;
+    // A line of a list that opens says the rest when it is opened.
+    if (each.closest('[aria-expanded="false"]')) continue;
     const isHidden = /hidden|clip/.test(getComputedStyle(each).overflowX);
     let scrolls = false;
     for (let up = each; up; up = up.parentElement) scrolls ||= /auto|scroll/.test(getComputedStyle(up).overflowX);

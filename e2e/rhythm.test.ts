@@ -39,6 +39,8 @@ describe('a maker who comes with her past', () => {
     await browser.write('head-name', 'Ada');
     await browser.write('head-length', '32');
     await browser.press('What troubles you about it?: it breaks');
+    await browser.pressId('next-step');
+    await browser.pressId('next-step');
     await browser.pressId('save-head');
     await browser.pressId('my-regulars');
     await browser.write('regulars-text', SIX);
@@ -70,7 +72,7 @@ describe('a maker who comes with her past', () => {
     await browser.press('Minutes, feel, a note');
     await browser.write('log-note', 'with a friend');
     await browser.pressId('save-log');
-    await browser.sees('Tue 24 Nov 2026, Okra slip');
+    await browser.sees(/Tue 24 Nov 2026\s+Okra slip/);
     await browser.sees('with a friend');
   });
 

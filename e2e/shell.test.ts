@@ -20,7 +20,7 @@ describe('keys', () => {
     const browser = await wide();
     await browser.opensDemo();
     await keys(browser, '2');
-    await browser.sees('next seven days');
+    await browser.sees('Last time and next time');
     await keys(browser, '?');
     await browser.sees('Go anywhere by its name');
     await browser.sees('Check hair');
@@ -33,7 +33,7 @@ describe('keys', () => {
     await browser.goto('/heads/settings');
     await browser.press('no');
     await browser.press('Week');
-    await browser.sees('next seven days');
+    await browser.sees('Last time and next time');
     await keys(browser, '3');
     expect(await browser.driver.getCurrentUrl()).toContain('/week');
   });
@@ -45,7 +45,7 @@ describe('keys', () => {
     await browser.driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).perform();
     await browser.byTestId('palette');
     await keys(browser, 'kefir', Key.ENTER);
-    await browser.byTestId('recipe-text');
+    await browser.byTestId('make-recipe');
     expect(await browser.driver.getCurrentUrl()).toContain('/bench/kefir-mango');
     await browser.goto('/');
     await browser.sees('Maren');
@@ -89,6 +89,7 @@ describe('a recipe', () => {
     await browser.waits(async () =>
       readdirSync(browser.downloads).some((each) => each === 'kefir-mango.json'),
     );
+    await browser.pressId('more-recipe');
     await browser.pressId('recipe-card');
     await browser.sees('For hair only, not food');
     await browser.sees('1. Blend a quarter of a small mango');

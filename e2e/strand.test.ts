@@ -163,6 +163,7 @@ describe('what is felt and seen', () => {
     await browser.goto('/strand/log');
     const today = testToday();
     await browser.sees('crown 51.5 cm');
+    await browser.pressId('log-readings');
     await browser.driver.executeScript(
       `[...document.querySelectorAll('[role="button"]')].find((button) => button.textContent === 'Correct').click()`,
     );
@@ -171,6 +172,7 @@ describe('what is felt and seen', () => {
     await browser.pressId('save-reading');
     await browser.sees('The old one stays in the log');
     await browser.sees('feels straw; crown 51.5 cm');
+    await browser.pressId('log-readings');
     await browser.driver.executeScript(
       `[...document.querySelectorAll('[role="button"]')].find((button) => button.textContent === 'What it was').click()`,
     );
@@ -189,10 +191,12 @@ describe('something that happened', () => {
     await browser.press('yesterday');
     await browser.write('event-note', 'two shades');
     await browser.pressId('save-event');
-    await browser.sees('bleach is written down');
+    await browser.sees('bleach is logged');
     await browser.goto('/strand/log');
+    await browser.pressId('search');
     await browser.press('events');
     await browser.sees('two shades');
+    await browser.pressId('log-events');
     const yesterday = addDays(testToday(), -1);
     await browser.press(`Remove: bleach on ${formatDay(yesterday, 'd MMM')}`);
     await browser.lacks('two shades');

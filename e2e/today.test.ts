@@ -68,7 +68,7 @@ describe('a stroke on the first screen', () => {
     await browser.goto('/');
     await browser.sees('Today is decided from it');
     await stroke(browser, -2);
-    await browser.sees('The check of Maren is written down.');
+    await browser.sees('The check of Maren is saved.');
     await browser.pressId('why-today');
     await browser.sees(/Of the next 7 days about .* would be outside the comfort zone/);
     await browser.lacks('How does a strand feel?');
@@ -101,7 +101,7 @@ describe('a day on which everything is due', () => {
     await browser.sees('treatment did, and decides today');
     await browser.sees('Throw out:');
     await browser.sees('Maren · Birch-leaf trial');
-    await browser.sees('Since when, and when again');
+    await browser.sees('Last time and next time');
     await browser.press('The skin of Maren is clear');
     await browser.sees('Birch-leaf trial may go on Maren');
     await browser.driver.findElement(By.xpath("//*[starts-with(@aria-label, 'To the shelf')]")).click();
@@ -114,7 +114,7 @@ describe('a day on which everything is due', () => {
     await browser.goto('/');
     await browser.press('Maren');
     await browser.press('I did Rose mist on Pip');
-    await browser.sees('Rose mist is written down for Pip.');
+    await browser.sees('Rose mist is logged for Pip.');
     await browser.waits(
       async () => !(await browser.text()).includes('Rose mist: done'),
       'what is done stays on the list',

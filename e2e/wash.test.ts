@@ -121,7 +121,7 @@ describe('a wash day on a phone', () => {
     await browser.sees('skipped');
     await browser.press('again');
     await browser.pressId('save-wash');
-    await browser.sees('2 treatments are written down today');
+    await browser.sees('2 treatments are logged today');
     expect(await browser.driver.findElements(By.css('[data-testid="wash-bar"]'))).toEqual([]);
   });
 
@@ -136,7 +136,9 @@ describe('a wash day on a phone', () => {
     await browser.press('not sure');
     await browser.pressId('save-wash');
     await browser.goto('/strand/log');
+    await browser.pressId('search');
     await browser.write('log-search', 'silk planned');
+    await browser.pressId('log-treatments');
     await browser.sees(/95 min \(\d+ planned\).*felt right.*not sure of it/);
     await browser.pressAt(By.xpath("//*[contains(@aria-label, 'Correct the treatment of')]"));
     await browser.sees('As it was: the dose');
@@ -147,7 +149,9 @@ describe('a wash day on a phone', () => {
     await browser.pressId('save-treatment');
     // The offer to undo lies over the line on a phone.
     await browser.press('Close');
+    await browser.pressId('search');
     await browser.write('log-search', 'silk planned');
+    await browser.pressId('log-treatments');
     await browser.sees(/40 min \(\d+ planned\)/);
     await browser.pressAt(By.xpath("//*[contains(@aria-label, 'What the treatment of')]"));
     await browser.sees('95 min');
@@ -263,6 +267,7 @@ describe('a wash day on a phone', () => {
     await browser.sees('Done. What was it like?');
     await browser.pressId('save-wash');
     await browser.goto('/strand/log');
+    await browser.pressId('search');
     await browser.write('log-search', 'silk');
     await browser.sees(/Silk & rice-water glaze/);
     const [, minutes] = /Silk & rice-water glaze[^]*?(\d+) min/.exec(await browser.text()) ?? [];
@@ -280,7 +285,7 @@ describe('a wash day on a phone', () => {
     await browser.sees('on for 20 min');
     await browser.sees('not reached');
     await browser.pressId('save-wash');
-    await browser.sees('One treatment is written down today');
+    await browser.sees('One treatment is logged today');
     await browser.pressId('undo');
     await browser.sees('Wash');
   });

@@ -4,10 +4,6 @@ import { lazyScreen } from '@/features/shared/lazyScreen';
 const RecipeScreen = lazyScreen(async () => (await import('@/rooms')).RecipeScreen);
 
 export default function Recipe() {
-  const { recipeId, text, known } = useLocalSearchParams<{
-    recipeId: string;
-    text?: string;
-    known?: string;
-  }>();
-  return <RecipeScreen recipeId={recipeId} text={text} known={known} />;
+  const { recipeId, known } = useLocalSearchParams<{ recipeId: string; known?: string }>();
+  return <RecipeScreen recipeId={recipeId} known={known} />;
 }

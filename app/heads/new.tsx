@@ -1,3 +1,3 @@
 import { lazyScreen } from '@/features/shared/lazyScreen';
 
-export default lazyScreen(async () => (await import('@/rooms')).HeadEditor);
+export default lazyScreen(async () => (await import('@/rooms')).NewPersonScreen);

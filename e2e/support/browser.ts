@@ -336,6 +336,11 @@ export class Browser {
     return this.pressAt(By.css(`[data-testid="${testId}"]`));
   }
 
+  /** Presses the line of a list that holds a text. @param testId how its name begins */
+  pressRow(testId: string, text: string): Promise<void> {
+    return this.pressAt(By.xpath(`//*[starts-with(@data-testid, '${testId}')][contains(., '${text}')]`));
+  }
+
   /** Presses what stands there; looked for again when the page redraws it under the finger. */
   async pressAt(locator: By): Promise<void> {
     for (let attempt = 1; ; attempt++) {

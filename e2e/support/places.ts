@@ -10,6 +10,7 @@ export const PLACES = [
   '/bench',
   '/bench/silk-glaze',
   '/bench/annealing-cream',
+  '/bench/edit/silk-glaze',
   '/bench/compare?a=silk-glaze&b=cold-kiln-set',
   '/bench/compare',
   '/bench/new',

@@ -10,6 +10,7 @@ export {
   waterAdded,
   type MakingRun,
 } from './makingSlice';
+export { personKept, selectNewPerson, type HeadDraft } from './personSlice';
 export { draftDropped, draftKept, NEW_RECIPE, selectDrafts, type RecipeDraft } from './draftsSlice';
 export { planNoteSeen, selectAgreed } from './agreedSlice';
 export type { Answerer } from './answering';
@@ -81,7 +82,7 @@ export {
   type LookedAt,
 } from './safekeeping';
 export { selectUndo, undoClosed, undoOffered } from './undoSlice';
-export { selectWashRuns, washClosed, washHappened, washStarted } from './washSlice';
+export { selectWashRuns, washChanged, washClosed, washStarted } from './washSlice';
 export {
   makeStore,
   useAppDispatch,

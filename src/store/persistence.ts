@@ -5,6 +5,7 @@ import { ofKind, type StoredRecord } from '@/core/records/shapes';
 import { agreedLoaded, readAgreed, selectAgreed } from './agreedSlice';
 import { draftsLoaded, readDrafts, selectDrafts } from './draftsSlice';
 import { makingLoaded, readMaking, selectMaking, type MakingRun } from './makingSlice';
+import { personLoaded, readNewPerson, selectNewPerson, type NewPerson } from './personSlice';
 import { prefsLoaded, readPrefs, selectPrefs, type Prefs } from './prefsSlice';
 import {
   keptChanged,
@@ -33,6 +34,7 @@ type Root = RecordsRoot & {
   readonly underway: ReturnType<typeof readUnderway>;
   readonly agreed: Agreed;
   readonly drafts: ReturnType<typeof selectDrafts>;
+  readonly person: NewPerson;
   readonly wash: ReturnType<typeof readWash>;
 };
 
@@ -54,6 +56,7 @@ const KEPT: Readonly<Record<KeptKey, Kept<unknown>>> = {
   agreed: kept({ select: selectAgreed, read: readAgreed, loaded: agreedLoaded, followed: false }),
   wash: kept({ select: selectAllWashRuns, read: readWash, loaded: washLoaded, followed: true }),
   drafts: kept({ select: selectDrafts, read: readDrafts, loaded: draftsLoaded, followed: false }),
+  person: kept({ select: selectNewPerson, read: readNewPerson, loaded: personLoaded, followed: false }),
 };
 const KEPT_KEYS = Object.keys(KEPT) as KeptKey[];
 const LOADED = new Set(KEPT_KEYS.map((key) => KEPT[key].loaded({} as never).type));

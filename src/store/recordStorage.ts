@@ -13,7 +13,7 @@ const COPY_LIST = 'copies';
 /** Keys that a replacement has still to take out; there only while one is under way. */
 const LEAVING = 'leaving';
 /** Small things beside the records, one entry each, overwritten as they change. */
-const KEPT_KEYS = [PREFS_KEY, 'making', 'underway', 'agreed', 'wash', 'drafts'] as const;
+const KEPT_KEYS = [PREFS_KEY, 'making', 'underway', 'agreed', 'wash', 'drafts', 'person'] as const;
 export type KeptKey = (typeof KEPT_KEYS)[number];
 /** Entries that are read and checked before the page may breathe again: some milliseconds' work. */
 const CHUNK = 400;

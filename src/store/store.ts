@@ -7,6 +7,7 @@ import { draftsSlice } from './draftsSlice';
 import { dayBegan, hairSlice, searchSlice } from './hairSlice';
 import { makingSlice } from './makingSlice';
 import { persistenceMiddleware } from './persistence';
+import { personSlice } from './personSlice';
 import { prefsSlice } from './prefsSlice';
 import { recordsSlice } from './recordsSlice';
 import type { RecordStorage } from './recordStorage';
@@ -22,6 +23,7 @@ const reducer = combineReducers({
   underway: underwaySlice.reducer,
   agreed: agreedSlice.reducer,
   drafts: draftsSlice.reducer,
+  person: personSlice.reducer,
   wash: washSlice.reducer,
   hair: hairSlice.reducer,
   search: searchSlice.reducer,

@@ -1,6 +1,6 @@
 import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { washRunSchema, withEvent, type RunEvent, type WashRun } from '@/core/hair/history';
+import { washRunSchema, type WashRun } from '@/core/hair/history';
 import { readStored } from './readStored';
 import { selectHeads, type RecordsRoot } from './recordsSlice';
 
@@ -15,20 +15,15 @@ export const washSlice = createSlice({
   reducers: {
     washLoaded: (_, action: PayloadAction<WashRuns>) => action.payload,
     washStarted: (state, { payload }: PayloadAction<WashRun>) => ({ ...state, [payload.headId]: payload }),
-    washHappened(
-      state,
-      { payload: { headId, event } }: PayloadAction<{ readonly headId: string; readonly event: RunEvent }>,
-    ) {
-      const run = state[headId];
-      return run ? { ...state, [headId]: withEvent(run, event) } : state;
-    },
+    /** Something happened on it, or was said about it. */
+    washChanged: (state, { payload }: PayloadAction<WashRun>) => ({ ...state, [payload.headId]: payload }),
     /** It was written down, or thrown away. */
     washClosed: (state, { payload }: PayloadAction<string>) =>
       Object.fromEntries(Object.entries(state).filter(([headId]) => headId !== payload)),
   },
 });
 
-export const { washLoaded, washStarted, washHappened, washClosed } = washSlice.actions;
+export const { washLoaded, washStarted, washChanged, washClosed } = washSlice.actions;
 interface WashRoot {
   readonly wash: WashRuns;
 }

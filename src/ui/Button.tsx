@@ -19,11 +19,15 @@ const TALL = {
   pad: 'min-h-pad',
 } as const;
 
+const SENDS = { dataSet: { sends: '' } } as object;
+
 interface ButtonBoxProps extends PressProps {
   readonly tall?: keyof typeof TALL;
   /** What it is called, where its content does not say so. */
   readonly label?: string;
   readonly width?: `${number}%`;
+  /** Enter in a field above it presses it. */
+  readonly sends?: boolean;
   readonly children: ReactNode;
 }
 
@@ -37,11 +41,13 @@ export function ButtonBox({
   testID,
   width,
   tall = 'target',
+  sends = false,
   className = '',
   children,
 }: ButtonBoxProps) {
   return (
     <Pressable
+      {...(sends ? SENDS : {})}
       role="button"
       aria-label={label}
       aria-pressed={pressed}
@@ -96,6 +102,7 @@ export function Button({ label, hint, note, tone = 'plain', className = '', ...p
   return (
     <ButtonBox
       {...press}
+      sends={tone === 'main'}
       tall={tone === 'huge' ? 'action' : tone === 'wet' ? 'wet' : 'target'}
       label={hint ? spokenName(label, hint) : note ? undefined : label}
       className={`min-w-target max-w-full items-center justify-center ${BOX[tone]} ${press.disabled ? 'opacity-50' : ''} ${className}`}

@@ -15,7 +15,7 @@ interface DateFieldProps {
 export function DateField({ label, value, onChange, onBlur, problem, testID }: DateFieldProps) {
   const id = useId();
   return (
-    <FieldFrame label={label} problem={problem} problemId={id}>
+    <FieldFrame label={label} problem={problem} noteId={id}>
       <input
         type="date"
         aria-label={label}

@@ -1,5 +1,6 @@
-import { useId, type ReactNode } from 'react';
+import { useId, type ReactNode, type RefCallback } from 'react';
 import { TextInput, View } from 'react-native';
+import { pressSave } from './pressSave';
 import { Problem, Small, Strong } from './Text';
 
 interface FieldProps {
@@ -16,6 +17,10 @@ interface FieldProps {
   readonly lines?: number;
   readonly testID?: string;
   readonly className?: string;
+  /** For a form that brings whoever fills it in to the first field that is wrong. */
+  readonly onField?: RefCallback<TextInput>;
+  /** Belongs to a form: Enter sends it. */
+  readonly sends?: boolean;
 }
 
 /** Its edge says that something is wrong with it. */
@@ -23,23 +28,23 @@ export const fieldBox = (problem: string | undefined): string =>
   `min-h-target rounded-xl border-2 bg-raised px-3 py-2 font-text text-body text-ink ${problem ? 'border-danger' : 'border-edge'}`;
 
 interface FieldFrameProps extends Pick<FieldProps, 'label' | 'problem' | 'help' | 'className'> {
-  /** Of what is wrong, for `aria-describedby`. */
-  readonly problemId: string;
+  /** Of what is wrong, or else of what helps, for `aria-describedby`. */
+  readonly noteId: string;
   readonly children: ReactNode;
 }
 
 /** The label above a field, and below it what is wrong, or else what helps. */
-export function FieldFrame({ label, problem, help, problemId, className = '', children }: FieldFrameProps) {
+export function FieldFrame({ label, problem, help, noteId, className = '', children }: FieldFrameProps) {
   return (
     <View className={`gap-1 ${className}`}>
       <Small className="text-ink">{label}</Small>
       {children}
       {problem ? (
-        <Problem nativeID={problemId} live>
+        <Problem nativeID={noteId} live>
           {problem}
         </Problem>
       ) : help ? (
-        <Small>{help}</Small>
+        <Small nativeID={noteId}>{help}</Small>
       ) : null}
     </View>
   );
@@ -47,14 +52,17 @@ export function FieldFrame({ label, problem, help, problemId, className = '', ch
 
 /** A text field with its label above and what is wrong below. */
 export function Field(props: FieldProps) {
-  const { label, value, onChange, onBlur, problem, placeholder, numeric = false, lines = 1, testID } = props;
+  const { label, value, onChange, onBlur, onField, problem, placeholder, numeric = false } = props;
+  const { lines = 1, testID, spoken, help, sends = false } = props;
   const id = useId();
   return (
-    <FieldFrame {...props} problemId={id}>
+    <FieldFrame {...props} noteId={id}>
       <TextInput
-        aria-label={props.spoken ?? label}
+        ref={onField}
+        onSubmitEditing={sends && lines === 1 ? ({ target }) => pressSave(target) : undefined}
+        aria-label={spoken ?? label}
         aria-invalid={problem ? true : undefined}
-        aria-describedby={problem ? id : undefined}
+        aria-describedby={(problem ?? help) ? id : undefined}
         value={value}
         onChangeText={onChange}
         onBlur={onBlur}
@@ -83,10 +91,16 @@ export function FieldGroup({
   help?: string | undefined;
   children: ReactNode;
 }) {
+  const id = useId();
   return (
-    <View role="group" aria-label={label} className="max-w-full gap-2">
+    <View
+      role="group"
+      aria-label={label}
+      aria-describedby={help ? id : undefined}
+      className="max-w-full gap-2"
+    >
       <Strong>{label}</Strong>
-      {help ? <Small>{help}</Small> : null}
+      {help ? <Small nativeID={id}>{help}</Small> : null}
       {children}
     </View>
   );

@@ -1,17 +1,10 @@
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import { Heading, Lead, Small } from './Text';
+import { ScreenHead, type ScreenHeadProps } from './ScreenHead';
+import { useKeptScroll } from './useKeptScroll';
 import { useWide } from './useWide';
 
-interface ScreenProps {
-  /** Stands above everything: rooms of one place. */
-  readonly before?: ReactNode;
-  /** A short line over the headline: where one is. */
-  readonly over?: string;
-  /** The answer in words. */
-  readonly headline: string;
-  /** The reason under it. */
-  readonly reason?: string;
+interface ScreenProps extends ScreenHeadProps {
   readonly children: ReactNode;
   /** On a wide screen, stands to the right of the main pane; on a phone, below it. */
   readonly side?: ReactNode;
@@ -20,22 +13,13 @@ interface ScreenProps {
 }
 
 /** The frame of every place: headline, reason, one main thing, and on a wide screen a second pane. */
-export function Screen({ before, over, headline, reason, children, side, sideShare = 'third' }: ScreenProps) {
+export function Screen({ children, side, sideShare = 'third', ...head }: ScreenProps) {
   const wide = useWide();
-  const head = (
-    <View className="gap-1 pb-4">
-      {before ? <View className="pb-3">{before}</View> : null}
-      {over ? <Small>{over}</Small> : null}
-      <Heading level={1} live>
-        {headline}
-      </Heading>
-      {reason ? <Lead>{reason}</Lead> : null}
-    </View>
-  );
+  const kept = useKeptScroll();
   if (!wide) {
     return (
-      <ScrollView className="flex-1" contentContainerClassName="w-full gap-4 p-5 pb-16">
-        {head}
+      <ScrollView {...kept} className="flex-1" contentContainerClassName="w-full gap-4 px-5 pb-16 pt-1">
+        <ScreenHead {...head} />
         {children}
         {side}
       </ScrollView>
@@ -46,10 +30,11 @@ export function Screen({ before, over, headline, reason, children, side, sideSha
   return (
     <View className="flex-1 flex-row">
       <ScrollView
+        {...kept}
         className={sideShare === 'half' || !side ? 'flex-1' : 'flex-[2]'}
-        contentContainerClassName={`w-full gap-4 p-8 pb-16 ${side ? '' : 'max-w-page'}`}
+        contentContainerClassName={`w-full gap-4 p-8 pb-16 pt-6 ${side ? '' : 'max-w-page'}`}
       >
-        {head}
+        <ScreenHead {...head} />
         {children}
       </ScrollView>
       {side ? (

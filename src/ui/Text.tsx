@@ -1,4 +1,4 @@
-import { Children, type ReactNode } from 'react';
+import { Children, type ReactNode, type Ref } from 'react';
 import { Text as NativeText } from 'react-native';
 
 interface TextProps {
@@ -7,6 +7,8 @@ interface TextProps {
   /** Read out by a screen reader when it changes. */
   readonly live?: boolean;
   readonly nativeID?: string;
+  /** Cut at the end of its line. */
+  readonly isOneLine?: boolean;
 }
 
 /** A number and its unit stay on one line. */
@@ -19,9 +21,10 @@ function typeset(children: ReactNode): ReactNode {
 }
 
 function styled(base: string) {
-  return function StyledText({ children, className = '', live = false, nativeID }: TextProps) {
+  return function StyledText({ children, className = '', live = false, nativeID, isOneLine }: TextProps) {
     return (
       <NativeText
+        numberOfLines={isOneLine ? 1 : undefined}
         className={`${base} ${className}`}
         nativeID={nativeID}
         aria-live={live ? 'polite' : undefined}
@@ -40,17 +43,19 @@ export const Problem = styled('font-strong text-small text-danger');
 
 interface HeadingProps extends TextProps {
   readonly level: 1 | 2 | 3;
+  readonly nativeRef?: Ref<NativeText>;
 }
 
 const SIZE = { 1: 'text-headline', 2: 'text-title', 3: 'text-lead' } as const;
 
-export function Heading({ level, children, className = '', live = false }: HeadingProps) {
+export function Heading({ level, children, className = '', live = false, nativeRef }: HeadingProps) {
   return (
     <NativeText
+      ref={nativeRef}
       role="heading"
       aria-level={level}
       aria-live={live ? 'polite' : undefined}
-      className={`font-head text-ink ${SIZE[level]} ${className}`}
+      className={`font-head text-ink ${level === 1 ? 'outline-none' : ''} ${SIZE[level]} ${className}`}
     >
       {typeset(children)}
     </NativeText>

@@ -6,13 +6,15 @@ import { grouped } from '@/core/base/language';
 import { classifyVersion, kindWords, verdictHeadline, type Verdict } from '@/core/recipe/classification';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { selectRecipes, useAppSelector } from '@/store';
-import { Body, Button, Field, Heading, Lead, Small, Strong, useWide, useWidth } from '@/ui';
+import { Body, Button, Field, ScreenHead, Small, Strong, useWide, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
 import { List } from '@/ui/List';
 import { minutesText, recipeUseWords } from '../shared/beatWords';
 import { BenchTabs } from '../shared/BenchTabs';
+import { SearchButton } from '../shared/SearchButton';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
+import { AxisEnds } from './Ledger';
 import { useRecipeSearch } from './useRecipeSearch';
 
 /** From so many recipes on a search is worth its place. */
@@ -22,6 +24,7 @@ const SEARCH_FROM = 6;
 export function BenchScreen() {
   const recipes = useAppSelector(selectRecipes);
   const [words, setWords] = useState('');
+  const [isSearching, setIsSearching] = useState(false);
   const { found, indexing } = useRecipeSearch(recipes, words);
   const wide = useWide();
   const { width, onLayout } = useWidth();
@@ -31,27 +34,23 @@ export function BenchScreen() {
     recipes.length === 0
       ? t`No recipe yet`
       : plural({ count: recipes.length }, { one: '# recipe', other: '# recipes' });
+  const canSearch = recipes.length >= SEARCH_FROM;
   const head = (
-    <View className="gap-4 pb-4" onLayout={onLayout}>
-      <BenchTabs here="/bench" />
-      <View className="gap-1">
-        <Heading level={1} live>
-          {headline}
-        </Heading>
-        <Lead>{t`What each one does, from soft on the left to firm on the right.`}</Lead>
-      </View>
-      <View className="flex-row flex-wrap gap-3">
-        <Button
-          tone="main"
-          label={t`Read a recipe`}
-          onPress={() => router.push('/bench/new')}
-          testID="new-recipe"
-        />
-        {recipes.length > 1 ? (
-          <Button label={t`Compare two`} onPress={() => router.push('/bench/compare')} testID="compare" />
-        ) : null}
-      </View>
-      {recipes.length >= SEARCH_FROM ? (
+    <View className="gap-2 pb-1 wide:gap-4 wide:pb-4" onLayout={onLayout}>
+      <ScreenHead
+        before={<BenchTabs here="/bench" />}
+        ofPerson
+        headline={headline}
+        actions={
+          <>
+            {canSearch && !wide ? (
+              <SearchButton isOpen={isSearching} onPress={() => setIsSearching(!isSearching)} />
+            ) : null}
+            <Button label={t`New recipe`} onPress={() => router.push('/bench/new')} testID="new-recipe" />
+          </>
+        }
+      />
+      {canSearch && (wide || isSearching) ? (
         <Field
           label={t`Search by name or ingredient`}
           value={words}
@@ -66,13 +65,18 @@ export function BenchScreen() {
             : t`${{ count: grouped(found.length) }} found for “${{ words: words.trim() }}”`}
         </Small>
       )}
+      {recipes.length > 0 ? (
+        <View style={{ width: column }}>
+          <AxisEnds />
+        </View>
+      ) : null}
     </View>
   );
   return (
     <List
       key={columns}
       className="flex-1"
-      contentContainerClassName="w-full p-5 pb-16 wide:max-w-page"
+      contentContainerClassName="w-full px-5 pb-16 pt-1 wide:max-w-page wide:p-8"
       columnWrapperClassName={columns > 1 ? 'gap-8' : undefined}
       numColumns={columns}
       data={width > 0 ? found : []}
@@ -80,6 +84,13 @@ export function BenchScreen() {
       initialNumToRender={8}
       windowSize={5}
       ListHeaderComponent={head}
+      ListFooterComponent={
+        recipes.length > 1 ? (
+          <View className="items-start pt-4">
+            <Button label={t`Compare two`} onPress={() => router.push('/bench/compare')} testID="compare" />
+          </View>
+        ) : null
+      }
       renderItem={({ item }) => <RecipeEntry recipe={item} width={column} />}
     />
   );
@@ -109,7 +120,7 @@ function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }
             <Body>{verdict.problems[0].message}</Body>
           )}
           <Small>
-            {t`${{ use: recipeUseWords()[recipe.use] }} · ${{ minutes: minutesText(recipe.contactMinutes) }} on · version ${{ versionName: larder.versionName(recipe) }}`}
+            {t`${{ use: recipeUseWords()[recipe.use] }} · ${{ minutes: minutesText(recipe.contactMinutes) }} on`}
           </Small>
         </View>
       </Link>

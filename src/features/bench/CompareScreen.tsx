@@ -48,7 +48,7 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
       {recipes.length === 0 ? (
         <View className="items-start gap-2">
           <Body>{t`There is no recipe yet to set beside another.`}</Body>
-          <Button tone="main" label={t`Read a recipe`} onPress={() => router.navigate('/bench/new')} />
+          <Button tone="main" label={t`New recipe`} onPress={() => router.navigate('/bench/new')} />
         </View>
       ) : null}
       <View className="flex-row flex-wrap gap-6">

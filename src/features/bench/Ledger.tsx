@@ -19,16 +19,23 @@ export function Ledger({ verdict }: { verdict: Verdict }) {
   const scale = 1 / Math.max(verdict.push.firm, verdict.push.soft, LEAST_FULL_PUSH);
   return (
     <View onLayout={onLayout} className="gap-1">
-      <View className="flex-row justify-between">
-        <Small>{t`softens`}</Small>
-        <Small>{t`firms`}</Small>
-      </View>
+      <AxisEnds />
       <View>
         <View className="absolute bottom-0 left-1/2 top-0 -ml-4.5 w-9 bg-lane" />
         {verdict.ledger.map((row, index) => (
           <LedgerLine key={index} row={row} width={width} scale={scale} />
         ))}
       </View>
+    </View>
+  );
+}
+
+/** The axis in words, once over what stands on it. */
+export function AxisEnds() {
+  return (
+    <View className="flex-row justify-between">
+      <Small>{t`softens`}</Small>
+      <Small>{t`firms`}</Small>
     </View>
   );
 }
@@ -82,7 +89,7 @@ export function Schools({ verdict }: { verdict: Verdict }) {
           >
             <Small>
               {schoolWords()[school].label}
-              {inForce ? t`, in force` : ''}
+              {inForce ? t`, yours` : ''}
             </Small>
             <Strong>{kindLabels()[kind]}</Strong>
             <Small>{strengthWord(strength)}</Small>

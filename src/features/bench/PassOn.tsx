@@ -47,7 +47,7 @@ export function PassOn({ recipe }: { recipe: RecipeVersion }) {
     <>
       <Button
         label={t`Share`}
-        hint={t`Ways to pass on ${name}`}
+        hint={t`Ways to share ${name}`}
         expanded={isOpen}
         onPress={() => setIsOpen(!isOpen)}
         testID="pass-on"

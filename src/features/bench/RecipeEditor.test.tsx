@@ -23,7 +23,7 @@ jest.mock('@/workers', () => ({
       mockAsked.push({ text, answer, fail });
     }),
 }));
-jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), push: jest.fn() } }));
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn(), push: jest.fn(), replace: jest.fn() } }));
 
 // The browser's own; the test page has none, and nothing here is measured.
 globalThis.ResizeObserver ??= class {

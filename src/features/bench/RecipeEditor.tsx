@@ -20,7 +20,6 @@ import { FromPhoto } from './FromPhoto';
 import { ClaimQuestion, DoseQuestion, LabelOffer, WouldHaveToSay } from './Questions';
 import { ReadRows } from './ReadRows';
 import { RecipeFields } from './RecipeFields';
-import { SavedActions } from './SavedActions';
 import { SplitPaste } from './SplitPaste';
 import { useDictation } from './useDictation';
 import { useJudged } from './useJudged';
@@ -101,8 +100,8 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       drop();
       const { name, version: number, recipeId } = version.value;
       add([version.value], existing ? t`${name} is saved as version ${number}.` : t`${name} is saved.`);
-      if (isKnown) router.navigate({ pathname: '/bench/[recipeId]', params: { recipeId, known: 'yes' } });
-      else router.navigate('/bench');
+      const params = isKnown ? { recipeId, known: 'yes' } : { recipeId };
+      router.replace({ pathname: '/bench/[recipeId]', params });
     })();
 
   return (
@@ -116,7 +115,6 @@ export function RecipeEditor({ existing, text }: { existing?: RecipeVersion; tex
       sideShare="half"
       side={wide ? pane : undefined}
     >
-      {existing ? <SavedActions recipe={existing} /> : null}
       <RecipeText control={control} />
       <OldOrder existing={existing} text={read.text} />
       <FromPhoto onText={append} />
@@ -328,7 +326,10 @@ function EditorActions({ control, saved, isNew, onKeep, onSave, onKnown, onReset
             testID="save-known-recipe"
           />
         ) : null}
-        <Button label={t`Back`} onPress={() => router.navigate('/bench')} />
+        <Button
+          label={t`Back`}
+          onPress={() => (router.canGoBack() ? router.back() : router.navigate('/bench'))}
+        />
         {isChanged ? (
           <Button
             tone="quiet"

@@ -1,20 +1,22 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { View } from 'react-native';
+import { useState } from 'react';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Body, Button } from '@/ui';
+import { Sheet } from '@/ui/Sheet';
 import { withdrawing } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useLarder } from '../shared/useLarder';
 import { PassOn } from './PassOn';
 
-/** What can be done with a recipe that is saved. */
+/** What can be done with a recipe that is saved, beside what stands on its page. */
 export function SavedActions({ recipe }: { recipe: RecipeVersion }) {
   const { recipeId, name } = recipe;
   const add = useAddRecords();
   const records = useAppSelector(selectLiveRecords);
   const larder = useLarder();
+  const [isOpen, setIsOpen] = useState(false);
   const takeOut = () => {
     const versions = records.filter((record) => record.kind === 'recipe' && record.recipeId === recipeId);
     add(
@@ -24,49 +26,55 @@ export function SavedActions({ recipe }: { recipe: RecipeVersion }) {
     router.navigate('/bench');
   };
   const [twin] = larder.twinsOf(recipe);
+  const close = () => setIsOpen(false);
   return (
-    <View className="flex-row flex-wrap gap-3">
+    <>
+      <PassOn recipe={recipe} />
+      <Button
+        label={t`More`}
+        hint={t`More to do with ${name}`}
+        expanded={isOpen}
+        onPress={() => setIsOpen(true)}
+        testID="more-recipe"
+      />
       {twin ? (
         <Body className="basis-full">
           {t`Version ${{ version: recipe.version }} was written in two places: ${{ otherNumber: larder.versionName(twin) }} and ${{ versionNumber: larder.versionName(recipe) }} are both kept, and “Compare” shows what differs. This is ${{ versionNumber: larder.versionName(recipe) }}.`}
         </Body>
       ) : null}
-      <Button
-        label={t`Make it`}
-        onPress={() => router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId } })}
-        testID="make-recipe"
-      />
-      <Button
-        label={t`Log a treatment`}
-        hint={t`Log a treatment with ${name}`}
-        onPress={() => router.push({ pathname: '/strand/done', params: { recipe: recipeId } })}
-        testID="log-recipe"
-      />
-      <Button
-        label={t`Set a rhythm`}
-        hint={t`Set a rhythm for ${name}`}
-        onPress={() => router.push({ pathname: '/week/days', params: { of: recipeId } })}
-        testID="rhythm-recipe"
-      />
-      <Button
-        label={t`Compare`}
-        hint={t`Compare ${{ recipeName: recipe.name }} with another version or recipe`}
-        onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}
-      />
-      <Button
-        label={t`A card to print`}
-        hint={t`A card of ${name} to print`}
-        onPress={() => router.push({ pathname: '/bench/card/[recipeId]', params: { recipeId } })}
-        testID="recipe-card"
-      />
-      <PassOn recipe={recipe} />
-      <Button
-        tone="quiet"
-        label={t`Remove`}
-        hint={t`Remove ${name} from your recipes; what was made and done with it stays`}
-        onPress={takeOut}
-        testID="remove-recipe"
-      />
-    </View>
+      {isOpen ? (
+        <Sheet title={name} onClose={close}>
+          <Button
+            label={t`Log a treatment`}
+            hint={t`Log a treatment with ${name}`}
+            onPress={() => router.push({ pathname: '/strand/done', params: { recipe: recipeId } })}
+            testID="log-recipe"
+          />
+          <Button
+            label={t`Set a rhythm`}
+            hint={t`Set a rhythm for ${name}`}
+            onPress={() => router.push({ pathname: '/week/days', params: { of: recipeId } })}
+            testID="rhythm-recipe"
+          />
+          <Button
+            label={t`Compare`}
+            hint={t`Compare ${{ recipeName: recipe.name }} with another version or recipe`}
+            onPress={() => router.push({ pathname: '/bench/compare', params: { a: recipeId } })}
+          />
+          <Button
+            label={t`Print a card`}
+            hint={t`Print a card of ${name}`}
+            onPress={() => router.push({ pathname: '/bench/card/[recipeId]', params: { recipeId } })}
+            testID="recipe-card"
+          />
+          <Button
+            label={t`Remove`}
+            hint={t`Remove ${name} from your recipes; what was made and done with it stays`}
+            onPress={takeOut}
+            testID="remove-recipe"
+          />
+        </Sheet>
+      ) : null}
+    </>
   );
 }

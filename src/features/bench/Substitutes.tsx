@@ -66,7 +66,7 @@ export function Substitutes({ recipe, factor, lines, replaced, verdict, school }
               hint={t`Write ${{ names: namesOf(substitute) }} into the recipe`}
               onPress={() =>
                 router.push({
-                  pathname: '/bench/[recipeId]',
+                  pathname: '/bench/edit/[recipeId]',
                   params: {
                     recipeId: recipe.recipeId,
                     text: withReplaced(recipe, replaced, asWritten(substitute.parts, factor), larder),

@@ -31,10 +31,19 @@ interface VerdictPaneProps extends Pick<Judged, 'verdict' | 'details' | 'caution
   readonly warmth: Warmth;
   /** What the recipe did to the firmness of this head, where it was used. */
   readonly response?: Response | undefined;
+  /** The headline stands above it already. */
+  readonly isNamed?: boolean;
 }
 
 /** The verdict in words, the ledger, the schools, what it is good as, what would flip it, the cautions. */
-export function VerdictPane({ verdict, details, cautions, response, ...use }: VerdictPaneProps) {
+export function VerdictPane({
+  verdict,
+  details,
+  cautions,
+  response,
+  isNamed = false,
+  ...use
+}: VerdictPaneProps) {
   const onHair = ownVerdict(verdict, response);
   const headline = verdictHeadline(verdict);
   const own = kindWords(verdict);
@@ -42,7 +51,7 @@ export function VerdictPane({ verdict, details, cautions, response, ...use }: Ve
     <View className="gap-5" testID="verdict">
       <View className="gap-1">
         <Heading level={2} live>
-          {headline}
+          {isNamed ? t`What it rests on` : headline}
         </Heading>
         {headline === own ? null : (
           <Strong>{t`For you, by what you count: ${{ own: own.toLowerCase() }}.`}</Strong>

@@ -4,4 +4,4 @@ export { CardScreen } from './CardScreen';
 export { CompareScreen } from './CompareScreen';
 export { MakeScreen } from './MakeScreen';
 export { RecipeEditor } from './RecipeEditor';
-export { RecipeScreen } from './RecipeScreen';
+export { EditScreen, RecipeScreen } from './RecipeScreen';

@@ -1,41 +1,33 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { hairMassReason } from '@/core/hair/state';
 import { allergenWords } from '@/core/kitchen/batches';
 import { schoolWords } from '@/core/recipe/classification';
 import type { Head } from '@/core/records/shapes';
-import { headChosen, selectHeads, useAppDispatch, useAppSelector } from '@/store';
-import { Button, Chip, Screen, Small, Strong } from '@/ui';
+import { selectHeads, useAppSelector } from '@/store';
+import { Button, Screen, Small, Strong } from '@/ui';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import { ageWords, chemistryWords, healthWords, strandWords } from '../shared/headWords';
-import { useHead } from '../shared/useHead';
 import { KitPane } from './KitPane';
 
 /** Whose heads are looked after. */
 export function HeadsScreen() {
   const heads = useAppSelector(selectHeads);
-  const current = useHead();
   return (
     <Screen
       before={<HeadsTabs here="/heads" />}
-      over={t`People & settings`}
       headline={heads.length === 0 ? t`Nobody here yet` : heads.map((head) => head.name).join(t` and `)}
-      reason={t`Who is looked after, and what counts here.`}
+      actions={<Button label={t`Add a person`} onPress={() => router.push('/heads/new')} testID="add-head" />}
     >
       {heads.map((head) => (
-        <HeadEntry key={head.headId} head={head} current={head.headId === current?.headId} />
+        <HeadEntry key={head.headId} head={head} />
       ))}
-      <View className="items-start">
-        <Button label={t`Add a person`} onPress={() => router.push('/heads/new')} testID="add-head" />
-      </View>
       <KitPane />
     </Screen>
   );
 }
 
-function HeadEntry({ head, current }: { head: Head; current: boolean }) {
-  const dispatch = useAppDispatch();
+function HeadEntry({ head }: { head: Head }) {
   const freeDays = head.freeMinutes.filter((minutes) => minutes > 0).length;
   const flags = [
     head.ageBand === 'adult' ? '' : ageWords()[head.ageBand],
@@ -57,17 +49,8 @@ function HeadEntry({ head, current }: { head: Head; current: boolean }) {
           ...flags,
         ].join(' · ')}
       </Small>
-      <Small>{hairMassReason(head)}</Small>
-      <Small>{t`Protein: ${{ school: schoolWords()[head.school].label }}. ${{ meaning: schoolWords()[head.school].meaning }}`}</Small>
+      <Small>{t`Protein: ${{ school: schoolWords()[head.school].label }}`}</Small>
       <View className="flex-row flex-wrap gap-3">
-        <Chip
-          label={current ? t`On screen` : t`Put on screen`}
-          hint={
-            current ? t`${{ headName: head.name }} is on screen` : t`Put ${{ headName: head.name }} on screen`
-          }
-          pressed={current}
-          onPress={() => dispatch(headChosen(head.headId))}
-        />
         <Button
           label={t`Change`}
           hint={t`Change ${{ headName: head.name }}`}

@@ -6,7 +6,6 @@ import { schoolWords } from '@/core/recipe/classification';
 import { SCHOOLS, type School, Head } from '@/core/records/shapes';
 import { prefsChanged, selectPrefs, useAppDispatch, useAppSelector } from '@/store';
 import { Button, FieldGroup, LabelledChoice, Screen, Small } from '@/ui';
-import { HeadPicker } from '../shared/HeadPicker';
 import { HeadsTabs } from '../shared/HeadsTabs';
 import { SchoolRows } from '../shared/SchoolRows';
 import { SchoolSides } from '../shared/SchoolSides';
@@ -34,12 +33,11 @@ function Schools({ head }: { head: Head }) {
   return (
     <Screen
       before={<HeadsTabs here="/heads/schools" />}
-      over={head.name}
+      ofPerson
       headline={t`Where makers disagree`}
       reason={t`Nobody has measured most of this. Choose a side; your own checks may settle it.`}
       side={<MeasuredInstead />}
     >
-      <HeadPicker />
       <LabelledChoice
         label={t`What counts as protein`}
         options={SCHOOLS.map((value) => ({ value, label: schoolWords()[value].label }))}
@@ -51,7 +49,9 @@ function Schools({ head }: { head: Head }) {
           inForce={head.school}
         />
       </LabelledChoice>
-      <SchoolRows choices={choices} change={change} />
+      <View role="list" aria-label={t`Where makers disagree`}>
+        <SchoolRows choices={choices} change={change} />
+      </View>
       <LabelledChoice
         label={t`Spoons or grams`}
         options={VIEWS.map((value) => ({ value, label: viewWords()[value].label }))}

@@ -1,4 +1,5 @@
-import { draftOfHead, headFromDraft, NEW_HEAD, type HeadDraft } from './headDraft';
+import type { HeadDraft } from '@/store';
+import { draftOfHead, headFromDraft, NEW_HEAD } from './headDraft';
 
 const stamp = { id: 'h1', recordedAt: '2026-05-10T10:00:00Z', headId: 'h1' };
 const good: HeadDraft = { ...NEW_HEAD, name: 'Ada', lengthCm: '32,5' };

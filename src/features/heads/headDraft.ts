@@ -2,33 +2,7 @@ import { t } from '@lingui/core/macro';
 import { perLanguage } from '@/core/base/language';
 import { failedBySchema, ok, type Result } from '@/core/base/measures';
 import { headSchema, type Head, REGIONS, type Region } from '@/core/records/shapes';
-
-/** A head as it stands in the form. */
-export interface HeadDraft {
-  readonly name: string;
-  readonly lengthCm: string;
-  readonly strand: Head['strand'];
-  readonly curl: Head['curl'];
-  readonly density: Head['density'];
-  readonly allergies: readonly string[];
-  readonly porosityGuess: Head['porosityGuess'];
-  readonly complaints: readonly string[];
-  readonly firstComplaints: Head['firstComplaints'];
-  /** Sunday first. */
-  readonly free: string[];
-  /** Hours at which a wash may begin, Sunday first. */
-  readonly from: string[];
-  /** Places of the evenings in the week that are hers, as text. */
-  readonly nights: readonly string[];
-  readonly comfort: Head['comfort'];
-  readonly school: Head['school'];
-  readonly sensitive: 'no' | 'yes';
-  readonly ageBand: Head['ageBand'];
-  /** By region; empty where it is as long as the head is said to be. */
-  readonly lengths: Record<Region, string>;
-  readonly chemistry: readonly string[];
-  readonly health: readonly string[];
-}
+import type { HeadDraft } from '@/store';
 
 export const NEW_HEAD: HeadDraft = {
   name: '',

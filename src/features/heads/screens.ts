@@ -1,6 +1,6 @@
 /** The screens of the heads in one file, fetched together. */
 export { CountsScreen } from './CountsScreen';
-export { HeadEditor } from './HeadEditor';
+export { NewPersonScreen } from './NewPersonScreen';
 export { HeadScreen } from './HeadScreen';
 export { HeadsScreen } from './HeadsScreen';
 export { FirstRecipesScreen } from './FirstRecipesScreen';

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import { Body, Strong } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
-import { actions, otherKeys } from '../shared/keyActions';
+import { actions, otherKeys } from './keyActions';
 
 /** Every key that does something. */
 export function KeyHelp({ onClose }: { onClose: () => void }) {

@@ -3,7 +3,7 @@ import { Command } from 'cmdk';
 import { router, type Href } from 'expo-router';
 import { headChosen, selectHeads, selectRecipes, useAppDispatch, useAppSelector } from '@/store';
 import { Sheet } from '@/ui/Sheet';
-import { actions } from '../shared/keyActions';
+import { actions } from './keyActions';
 
 /** One line of the list; the one that Enter takes is marked. */
 const ITEM = 'cursor-pointer rounded-xl px-4 py-3 font-text text-body text-ink aria-selected:bg-lane';

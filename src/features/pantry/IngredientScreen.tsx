@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { UNITS, unitWord } from '@/core/base/measures';
 import { allergenWords, keepingOf } from '@/core/kitchen/batches';
+import { inStock } from '@/core/kitchen/pantry';
 import { preparationMinutes, sourceOf } from '@/core/recipe/ingredients';
 import { namesOf } from '@/core/recipe/parsing';
 import type { Active, Ingredient, OwnIngredient } from '@/core/records/shapes';
@@ -55,6 +56,17 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
     add([record.value], t`${{ ingredientName: capital(ingredient.name) }} is in the pantry.`);
     router.navigate('/pantry');
   });
+  const there = item !== undefined && inStock(item);
+  const turn = () => {
+    if (!item) return;
+    add(
+      [{ ...item, ...newStamp(), gramsLeft: there ? 0 : null }],
+      there
+        ? t`${{ ingredientName: capital(ingredient.name) }} ran out.`
+        : t`${{ ingredientName: capital(ingredient.name) }} is there again.`,
+    );
+    router.navigate('/pantry');
+  };
   return (
     <View className="gap-3">
       <Heading level={2}>{t`In the pantry`}</Heading>
@@ -87,6 +99,9 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
       </View>
       <View className="flex-row flex-wrap gap-3">
         <Button tone="main" label={t`Save`} onPress={save} testID="save-stock" />
+        {item ? (
+          <Button label={there ? t`It ran out` : t`I got more`} onPress={turn} testID="stock-turn" />
+        ) : null}
         <Button label={t`Back`} onPress={() => router.navigate('/pantry')} />
       </View>
     </View>

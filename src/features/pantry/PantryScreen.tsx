@@ -1,5 +1,5 @@
-import { plural, t } from '@lingui/core/macro';
-import { Link, router } from 'expo-router';
+import { t } from '@lingui/core/macro';
+import { router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { inStock } from '@/core/kitchen/pantry';
@@ -7,10 +7,9 @@ import { lexiconOf, near } from '@/core/recipe/parsing';
 import type { PantryItem, Ingredient } from '@/core/records/shapes';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Button, Field, Heading, Screen, Small, Strong } from '@/ui';
-import { capital, grams, money } from '../shared/amounts';
+import { grams, money } from '../shared/amounts';
 import { BenchTabs } from '../shared/BenchTabs';
-import { newStamp } from '../shared/stamp';
-import { useAddRecords } from '../shared/useAddRecords';
+import { LinkBox } from '../shared/LinkBox';
 import { useLarder } from '../shared/useLarder';
 import { MakeableNow } from './MakeableNow';
 
@@ -20,6 +19,7 @@ const OFFERED = 6;
 export function PantryScreen() {
   const pantry = useAppSelector(selectPantry);
   const larder = useLarder();
+  const [isAdding, setIsAdding] = useState(false);
   const items = [...pantry.values()]
     .flatMap((item) => {
       const ingredient = larder.ingredient(item.ingredientId);
@@ -34,15 +34,24 @@ export function PantryScreen() {
   return (
     <Screen
       before={<BenchTabs here="/pantry" />}
-      headline={
+      headline={there === 0 ? t`The pantry is empty` : t`${there} in the pantry`}
+      reason={
         there === 0
-          ? t`The pantry is empty`
-          : t`${plural(there, { one: '# thing', other: '# things' })} in the pantry`
+          ? t`Say what you have and what a pack costs: substitutes, costs and ideas come from it.`
+          : undefined
       }
-      reason={t`Say what you have and what a pack costs: substitutes, costs and ideas come from it.`}
       side={<MakeableNow />}
+      actions={
+        <Button
+          label={t`Add`}
+          hint={t`Add to the pantry`}
+          expanded={isAdding}
+          onPress={() => setIsAdding(!isAdding)}
+          testID="add-stock"
+        />
+      }
     >
-      <FindIngredient />
+      {isAdding || items.length === 0 ? <FindIngredient /> : null}
       <View role="list" aria-label={t`In the pantry`}>
         {items.map(({ item, ingredient }) => (
           <PantryRow key={ingredient.id} item={item} ingredient={ingredient} />
@@ -82,41 +91,20 @@ function FindIngredient() {
 }
 
 function PantryRow({ item, ingredient }: { item: PantryItem; ingredient: Ingredient }) {
-  const add = useAddRecords();
-  const there = inStock(item);
-  const turn = () =>
-    add(
-      [{ ...item, ...newStamp(), gramsLeft: there ? 0 : null }],
-      there
-        ? t`${{ ingredientName: capital(ingredient.name) }} ran out.`
-        : t`${{ ingredientName: capital(ingredient.name) }} is there again.`,
-    );
   return (
-    <View role="listitem" className="flex-row items-center justify-between gap-3 border-t border-line">
-      <Link
+    <View role="listitem" className="border-t border-line">
+      <LinkBox
         href={{ pathname: '/pantry/[ingredientId]', params: { ingredientId: ingredient.id } }}
-        className="flex-1 py-2"
+        className="flex-row items-center justify-between gap-3"
       >
-        <View>
-          <Strong className={there ? '' : 'line-through'}>{ingredient.name}</Strong>
-          <Small>
-            {stockText(item)}
-            {item.pack
-              ? t` · ${{ money: money(item.pack.price) }} for ${{ grams: grams(item.pack.grams) }}`
-              : ''}
-          </Small>
-        </View>
-      </Link>
-      <Button
-        tone="quiet"
-        label={there ? t`ran out` : t`got more`}
-        hint={
-          there
-            ? t`${{ ingredientName: ingredient.name }} ran out`
-            : t`There is ${{ ingredientName: ingredient.name }} again`
-        }
-        onPress={turn}
-      />
+        <Strong className={`flex-1 ${inStock(item) ? '' : 'line-through'}`}>{ingredient.name}</Strong>
+        <Small>
+          {stockText(item)}
+          {item.pack
+            ? t` · ${{ money: money(item.pack.price) }} for ${{ grams: grams(item.pack.grams) }}`
+            : ''}
+        </Small>
+      </LinkBox>
     </View>
   );
 }

@@ -1,16 +1,18 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { Text, View } from 'react-native';
-import { lateMinutes } from '@/core/hair/history';
-import { headChosen, useAppDispatch, washHappened } from '@/store';
+import { lateMinutes } from '@/core/plan/washday';
+import { headChosen, useAppDispatch } from '@/store';
 import { ButtonBox } from '@/ui';
 import { clockText, clockWords } from './clockText';
+import { useHappen } from './useHappen';
 import { useTimers } from './useTimers';
 
 /** Every clock that runs but the one on screen: her own, and those of another head. */
 export function OtherTimers({ headId, except }: { headId: string; except: string }) {
   const { timers, now } = useTimers();
   const dispatch = useAppDispatch();
+  const happen = useHappen();
   const others = timers.filter((timer) => !(timer.headId === headId && timer.id === except));
   if (others.length === 0) return null;
   return (
@@ -26,13 +28,7 @@ export function OtherTimers({ headId, except }: { headId: string; except: string
           if (isOther) {
             dispatch(headChosen(timer.headId));
             router.navigate('/wash');
-          } else
-            dispatch(
-              washHappened({
-                headId,
-                event: { what: 'timer-off', id: timer.id, at: new Date().toISOString() },
-              }),
-            );
+          } else happen(headId, { what: 'timer-off', id: timer.id, at: new Date().toISOString() });
         };
         return (
           <View key={`${timer.headId}-${timer.id}`} role="listitem">

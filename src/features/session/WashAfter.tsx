@@ -79,7 +79,7 @@ export function WashAfter({ head, live }: { head: Head; live: LiveRun }) {
       usualGrams: (recipeId) => usualGrams(head, recipeId, live_, history.larder),
       stamp: newStamp,
     });
-    add(records, t`The wash day of ${{ headName: head.name }} is written down.`);
+    add(records, t`The wash day of ${{ headName: head.name }} is logged.`);
     dispatch(washClosed(head.headId));
     router.navigate('/');
   };

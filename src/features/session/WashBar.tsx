@@ -4,7 +4,7 @@ import { router, usePathname } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Text } from 'react-native';
 import { millisecondsOf } from '@/core/base/measures';
-import { lateMinutes, quietSince } from '@/core/hair/history';
+import { lateMinutes, quietSince } from '@/core/plan/washday';
 import { headChosen, selectPrefs, selectWashRuns, useAppDispatch, useAppSelector } from '@/store';
 import { ButtonBox } from '@/ui';
 import { ringAfter } from '@/workers';

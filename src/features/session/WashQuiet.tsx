@@ -30,7 +30,7 @@ export function WashQuiet({ head, live: { run, state, happen }, since }: WashQui
       headline={t`The wash day of ${{ day: formatDay(run.day, 'EEEE') }} was not ended`}
       reason={t`Nothing was tapped since ${{ format: format(new Date(since), 'EEEE d MMMM, HH:mm') }}, at “${step}”.`}
     >
-      <Body>{t`What became of it? Minutes that nobody watched are written down as not known.`}</Body>
+      <Body>{t`What became of it? Minutes that nobody watched are logged as not known.`}</Body>
       <View className="flex-row flex-wrap gap-3 pt-2">
         <Button
           tone="main"

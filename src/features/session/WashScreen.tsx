@@ -1,4 +1,4 @@
-import { quietSince } from '@/core/hair/history';
+import { quietSince } from '@/core/plan/washday';
 import { useHead } from '../shared/useHead';
 import { WithPlan } from '../shared/WithHead';
 import { useRun } from './useRun';

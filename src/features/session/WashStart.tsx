@@ -9,7 +9,6 @@ import { useAppDispatch, washStarted } from '@/store';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Choice, FieldGroup, Heading, LabelledChoice, Screen, Small, Strong } from '@/ui';
 import { minutesText } from '../shared/beatWords';
-import { HeadPicker } from '../shared/HeadPicker';
 import { PatchTests } from '../shared/PatchTests';
 import { newStamp } from '../shared/stamp';
 import { useHistory } from '../shared/useHistory';
@@ -67,12 +66,12 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
   };
   return (
     <Screen
-      over={t`Wash day of ${{ headName: head.name }}`}
+      ofPerson
+      over={t`Wash day`}
       headline={plan.main ? plan.main.version.name : t`A wash without a treatment`}
       reason={lengthText(steps)}
       side={<StepList steps={steps} />}
     >
-      <HeadPicker />
       <FieldGroup label={t`What goes on`}>
         <Choice
           label={t`What goes on`}

@@ -1,5 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
-import { lateMinutes, type TimerState } from '@/core/hair/history';
+import type { TimerState } from '@/core/hair/history';
+import { lateMinutes } from '@/core/plan/washday';
 
 const two = (value: number) => String(value).padStart(2, '0');
 

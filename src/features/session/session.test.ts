@@ -1,8 +1,8 @@
 import { addDays, calendarDay, instantAt, millisecondsOf } from '@/core/base/measures';
-import { runState, withEvent, type RunEvent, type TimerState, type WashRun } from '@/core/hair/history';
+import type { RunEvent, TimerState, WashRun } from '@/core/hair/history';
 import { STAMP, testHead, testHistory, testRecipe, testSession } from '@/core/lab/testing';
 import type { Beat } from '@/core/plan/planning';
-import { washScript } from '@/core/plan/washday';
+import { runState, withEvent, washScript } from '@/core/plan/washday';
 import { makeLarder } from '@/core/recipe/larder';
 import { storedRecordSchema, type StoredRecord } from '@/core/records/shapes';
 import { clockText, clockWords } from './clockText';

@@ -1,7 +1,9 @@
 import { useMemo } from 'react';
-import { runState, type RunEvent, type RunState, type WashRun } from '@/core/hair/history';
-import { selectWashRuns, useAppDispatch, useAppSelector, washHappened } from '@/store';
+import type { RunEvent, RunState, WashRun } from '@/core/hair/history';
+import { runState } from '@/core/plan/washday';
+import { selectWashRuns, useAppSelector } from '@/store';
 import { useNow } from '../shared/useNow';
+import { useHappen } from './useHappen';
 
 const LOOK_EVERY_MS = 500;
 
@@ -22,7 +24,7 @@ export interface LiveRun {
 /** The wash day of a head that is under way, second by second; null where none is. */
 export function useRun(headId: string): LiveRun | null {
   const run = useAppSelector(selectWashRuns)[headId];
-  const dispatch = useAppDispatch();
+  const letHappen = useHappen();
   const time = useNow(LOOK_EVERY_MS, run !== undefined);
   return useMemo(() => {
     if (!run) return null;
@@ -31,8 +33,7 @@ export function useRun(headId: string): LiveRun | null {
       run,
       now,
       state: runState(run, now),
-      happen: (event) =>
-        dispatch(washHappened({ headId, event: { at: new Date().toISOString(), ...event } as RunEvent })),
+      happen: (event) => letHappen(headId, { at: new Date().toISOString(), ...event } as RunEvent),
     };
-  }, [run, time, dispatch, headId]);
+  }, [run, time, letHappen, headId]);
 }

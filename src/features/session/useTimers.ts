@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { runState, type TimerState } from '@/core/hair/history';
+import type { TimerState } from '@/core/hair/history';
+import { runState } from '@/core/plan/washday';
 import { selectHeads, selectWashRuns, useAppSelector } from '@/store';
 import { useNow } from '../shared/useNow';
 

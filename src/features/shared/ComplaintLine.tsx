@@ -8,7 +8,7 @@ import { complaintWords } from './headWords';
 import { newStamp } from './stamp';
 import { useAddRecords } from './useAddRecords';
 
-/** Where what she says is looked into; where nothing measures it, where it is written down. */
+/** Where what she says is looked into; where nothing measures it, where it is logged. */
 const CHECK_OF: Readonly<Record<Complaint, Href>> = {
   breaks: '/strand/tally',
   sheds: '/strand/tally',

@@ -15,19 +15,28 @@ const needNames = perLanguage((): Record<Due['what'], string> => ({
 /** Overdue and too soon, at a glance. */
 export function Dues({ dues }: { dues: readonly Due[] }) {
   return (
-    <View role="list" aria-label={t`Since when, and when again`} className="gap-1" testID="dues">
+    <View role="list" aria-label={t`Last time and next time`} testID="dues">
       {dues.map((due) => (
-        <View key={due.what} role="listitem" className="flex-row flex-wrap items-baseline gap-x-2">
-          <Strong>{needNames()[due.what]}</Strong>
-          <Small className={due.overdueBy > 0 ? 'font-strong text-ink' : ''}>{dueWords(due)}</Small>
+        <View key={due.what} role="listitem" className="border-t border-line py-1.5">
+          <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+            <Strong>{needNames()[due.what]}</Strong>
+            <Small className={due.overdueBy > 0 ? 'font-strong text-ink' : ''}>{lastAndNext(due)}</Small>
+          </View>
+          {due.overdueBy > 0 ? (
+            <Small className="font-strong text-ink">
+              {t`overdue by ${plural({ days: due.overdueBy }, { one: 'a day', other: '# days' })}`}
+            </Small>
+          ) : due.tooSoonFor > 0 ? (
+            <Small>{t`too soon until ${{ allowedFrom: formatDay(due.allowedFrom, 'EEE d MMM') }}`}</Small>
+          ) : null}
         </View>
       ))}
     </View>
   );
 }
 
-function dueWords({ since, tooSoonFor, allowedFrom, plannedOn, overdueBy }: Due): string {
-  const ago =
+function lastAndNext({ since, plannedOn }: Due): string {
+  const last =
     since === null
       ? t`not yet`
       : since === 0
@@ -35,12 +44,7 @@ function dueWords({ since, tooSoonFor, allowedFrom, plannedOn, overdueBy }: Due)
         : since === 1
           ? t`yesterday`
           : t`${plural(since, { one: '# day', other: '# days' })} ago`;
-  const late = overdueBy > 0 ? t`, overdue by ${plural(overdueBy, { one: 'a day', other: '# days' })}` : '';
-  const may =
-    tooSoonFor > 0 ? t` · too soon until ${{ allowedFrom: formatDay(allowedFrom, 'EEE d MMM') }}` : '';
-  const planned =
-    plannedOn === null
-      ? t` · none planned`
-      : t` · planned ${{ plannedOn: formatDay(plannedOn, 'EEE d MMM') }}`;
-  return `${ago}${late}${may}${planned}`;
+  return plannedOn === null
+    ? t`${last} · next not planned`
+    : t`${last} · next ${{ planned: formatDay(plannedOn, 'EEE d MMM') }}`;
 }

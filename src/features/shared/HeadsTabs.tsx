@@ -6,7 +6,7 @@ const tabs = perLanguage(
   () =>
     [
       { href: '/heads', label: t`People` },
-      { href: '/heads/schools', label: t`What counts as protein` },
+      { href: '/heads/schools', label: t`Protein` },
       { href: '/heads/settings', label: t`Settings` },
       { href: '/heads/keeping', label: t`Backup & export` },
     ] as const,

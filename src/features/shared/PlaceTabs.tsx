@@ -11,7 +11,11 @@ interface PlaceTabsProps {
 /** The rooms of one place. */
 export function PlaceTabs({ label: place, tabs, here }: PlaceTabsProps) {
   return (
-    <View role="navigation" aria-label={place} className="flex-row flex-wrap gap-x-5 border-b border-line">
+    <View
+      role="navigation"
+      aria-label={place}
+      className="-mb-px max-w-full shrink flex-row flex-wrap gap-x-4"
+    >
       {tabs.map(({ href, label }) => {
         const isHere = href === here;
         return (

@@ -12,7 +12,7 @@ export function SchoolSides<Value extends string>({ sides, inForce }: SchoolSide
     const isInForce = value === inForce;
     return (
       <Small key={value} className={isInForce ? 'font-strong text-ink' : undefined}>
-        {isInForce ? t`In force: ` : t`Or: `}
+        {isInForce ? t`Yours: ` : t`Or: `}
         {label}. {meaning}
       </Small>
     );

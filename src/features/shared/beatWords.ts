@@ -46,6 +46,14 @@ export const recipeUseWords = perLanguage((): Record<RecipeUse, string> => ({
   'leave-in': t`leave-in`,
 }));
 
+/** How long a wash day is about to take: to five minutes, in hours from one on. */
+export function aboutText(minutes: number): string {
+  const about = Math.round(minutes / 5) * 5;
+  if (about < 60) return `${about} min`;
+  const rest = about % 60;
+  return t`${{ minutes: Math.floor(about / 60) }} h${{ rest: rest === 0 ? '' : ` ${rest} min` }}`;
+}
+
 /** From so many minutes on a time is said in hours. */
 const HOURS_FROM = 120;
 

@@ -61,6 +61,8 @@ export function FormField<Draft extends FieldValues>({ control, name, ...rest }:
   return (
     <Field
       {...rest}
+      onField={field.ref}
+      sends
       value={field.value as string}
       onChange={field.onChange}
       onBlur={field.onBlur}

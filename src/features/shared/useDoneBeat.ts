@@ -27,7 +27,7 @@ export function useDoneBeat(): (head: Head, beat: Beat, day: CalendarDay) => voi
           ...(USE_OF_SLOT[beat.slot] === recipe.use ? {} : { usedAs: USE_OF_SLOT[beat.slot] }),
         },
       ],
-      t`${{ recipeName: recipe.name }} is written down for ${{ headName: head.name }}.`,
+      t`${{ recipeName: recipe.name }} is logged for ${{ headName: head.name }}.`,
     );
   };
 }

@@ -6,7 +6,7 @@ import { formatDay } from '@/core/base/measures';
 import { shelfOf, type ShelfItem } from '@/core/kitchen/batches';
 import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
-import { Button, Heading, Screen, Small, Strong } from '@/ui';
+import { Button, ButtonBox, Heading, Screen, Small, Strong } from '@/ui';
 import { grams } from '../shared/amounts';
 import { BenchTabs } from '../shared/BenchTabs';
 import { placeWords } from '../shared/placeWords';
@@ -84,42 +84,47 @@ function ShelfRow({ item }: { item: ShelfItem }) {
   return (
     <View
       role="listitem"
-      className={`gap-1 border-t py-3 ${state === 'good' ? 'border-line' : 'border-rule'}`}
+      className={`gap-1 border-t py-1 ${state === 'good' ? 'border-line' : 'border-rule'}`}
       testID={`batch-${batch.batchId}`}
     >
-      <View className="flex-row justify-between gap-3">
-        <Strong className="flex-1 text-lead">{name}</Strong>
-        <Strong className={state === 'past' ? 'text-danger' : ''}>{whenText(item)}</Strong>
-      </View>
-      <Small>
-        {[
-          item.thawed
+      <ButtonBox expanded={open} onPress={() => setOpen(!open)} testID={`open-${batch.batchId}`}>
+        <View className="flex-row justify-between gap-3">
+          <Strong className="flex-1 text-lead">{name}</Strong>
+          <Strong className={state === 'past' ? 'text-danger' : ''}>{whenText(item)}</Strong>
+        </View>
+        <Small>
+          {item.thawed
             ? t`${portions} ${{ place: placeWords()[place] }}, thawed`
-            : `${portions} ${placeWords()[place]}`,
-          t`made ${{ madeOn: formatDay(batch.madeOn, 'd MMM') }}`,
-          ...(batch.waterAddedGrams > 0 ? [t`${{ grams: grams(batch.waterAddedGrams) }} water added`] : []),
-        ].join(' · ')}
-      </Small>
-      <Small>{t`Limited by ${{ limitedBy: item.limitedBy }}. ${{ why: item.why }}`}</Small>
-      <Small>{item.shakeFirst ? t`Shake it first. ${{ signs: item.signs }}` : item.signs}</Small>
-      {place === 'freezer' && left <= 1 && left > 0 ? (
-        <Small>{t`The last of it: thaw it in the fridge the evening before, and use it that day.`}</Small>
+            : `${portions} ${placeWords()[place]}`}
+        </Small>
+      </ButtonBox>
+      {open ? (
+        <>
+          <Small>
+            {[
+              t`made ${{ madeOn: formatDay(batch.madeOn, 'd MMM') }}`,
+              ...(batch.waterAddedGrams > 0
+                ? [t`${{ grams: grams(batch.waterAddedGrams) }} water added`]
+                : []),
+            ].join(' · ')}
+          </Small>
+          <Small>{t`Limited by ${{ limitedBy: item.limitedBy }}. ${{ why: item.why }}`}</Small>
+          <Small>{item.shakeFirst ? t`Shake it first. ${{ signs: item.signs }}` : item.signs}</Small>
+          {place === 'freezer' && left <= 1 && left > 0 ? (
+            <Small>{t`The last of it: thaw it in the fridge the evening before, and use it that day.`}</Small>
+          ) : null}
+          <View className="items-start">
+            <Button
+              tone="quiet"
+              label={t`Label`}
+              hint={t`Label of ${name}`}
+              onPress={() =>
+                router.push({ pathname: '/shelf/[batchId]', params: { batchId: batch.batchId } })
+              }
+            />
+          </View>
+        </>
       ) : null}
-      <View className="flex-row flex-wrap gap-x-4">
-        <Button
-          tone="quiet"
-          label={open ? t`Close` : t`Use, move or throw out`}
-          hint={`${open ? t`Close` : t`Use, move or throw out`} ${name}`}
-          expanded={open}
-          onPress={() => setOpen(!open)}
-        />
-        <Button
-          tone="quiet"
-          label={t`Label`}
-          hint={t`Label of ${name}`}
-          onPress={() => router.push({ pathname: '/shelf/[batchId]', params: { batchId: batch.batchId } })}
-        />
-      </View>
       {open ? <ShelfActions item={item} /> : null}
     </View>
   );

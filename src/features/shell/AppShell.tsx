@@ -12,11 +12,12 @@ import {
   startPersistence,
   useAppSelector,
 } from '@/store';
-import { useAppearance, useTheme, useWide, useWideClass } from '@/ui';
+import { PersonContext, useAppearance, useTheme, useWide, useWideClass, watchGoingBack } from '@/ui';
 import { keepInstallOffer } from '../shared/installOffer';
 import { Keys, type KeyParts } from './Keys';
 import { NewVersion } from './NewVersion';
 import { Opening } from './Opening';
+import { PersonChooser } from './PersonChooser';
 import { Places } from './Places';
 import { StorageNotice } from './StorageNotice';
 import { UndoBar } from './UndoBar';
@@ -33,10 +34,12 @@ export interface ShellParts {
   readonly WashBar: ComponentType;
   readonly KeyHelp: KeyParts['KeyHelp'];
   readonly Palette: KeyParts['Palette'];
+  readonly placeOfKey: KeyParts['placeOfKey'];
 }
 
 const storage = browserStorage();
 const store = makeStore(storage, workersAnswer());
+const PERSON = <PersonChooser />;
 
 /** Everything around a place: the store, the stored records, the theme, the bar of places. */
 export function AppShell({ children, parts }: { children: ReactNode; parts: ShellParts }) {
@@ -73,6 +76,7 @@ function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) 
   useDailyCopy();
   useDemoStart();
   useEffect(keepInstallOffer, []);
+  useEffect(watchGoingBack, []);
   useTheme(theme);
   useWideClass();
   useAppearance(Number(textSize), motion === 'less');
@@ -87,7 +91,7 @@ function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) 
             <WashBar />
           </Suspense>
         ) : null}
-        {loading ? <Opening /> : children}
+        {loading ? <Opening /> : <PersonContext value={PERSON}>{children}</PersonContext>}
       </View>
       {wide || isBare ? null : <Places />}
       <UndoBar />

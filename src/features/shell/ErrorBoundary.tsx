@@ -50,7 +50,7 @@ export function ErrorBoundary({ error }: ErrorBoundaryProps) {
           <Button label={t`Export everything`} onPress={() => void exportAll()} testID="broken-export" />
         </View>
         {said ? <Body>{said}</Body> : null}
-        <Small>{t`What happened, to pass on:`}</Small>
+        <Small>{t`What happened, to share:`}</Small>
         <Problem>{error.message.slice(0, 300)}</Problem>
       </Screen>
     </View>

@@ -1,8 +1,7 @@
-import { router, usePathname } from 'expo-router';
+import { router, usePathname, type Href } from 'expo-router';
 import { Suspense, useEffect, useState, type ComponentType } from 'react';
 import { selectPrefs, useAppSelector } from '@/store';
 import { useWide } from '@/ui';
-import { actionOfKey } from '../shared/keyActions';
 
 type Sheet = ComponentType<{ readonly onClose: () => void }>;
 
@@ -10,17 +9,22 @@ type Sheet = ComponentType<{ readonly onClose: () => void }>;
 export interface KeyParts {
   readonly KeyHelp: Sheet;
   readonly Palette: Sheet;
+  /** Where a key leads. */
+  readonly placeOfKey: (key: string) => Promise<Href | undefined>;
 }
 
 const WRITING = 'input, textarea, select, [contenteditable], [role="textbox"]';
 /** In a row of choices or a list the letters and arrows are its own. */
 const OWN_KEYS = '[role="radiogroup"], [role="slider"], [role="listbox"], [role="dialog"]';
 
+/** Those that lead to places are among them. */
+const A_KEY = /^[a-z\d]$/;
+
 const isTaken = (target: EventTarget | null) =>
   target instanceof Element && target.closest(`${WRITING}, ${OWN_KEYS}`) !== null;
 
 /** Keys that lead somewhere; `?` lists them. Silent while she writes, and in a wash day, where nothing is to happen by mistake. */
-export function Keys({ parts: { KeyHelp, Palette } }: { parts: KeyParts }) {
+export function Keys({ parts: { KeyHelp, Palette, placeOfKey } }: { parts: KeyParts }) {
   const [open, setOpen] = useState<'help' | 'palette' | null>(null);
   const { keys } = useAppSelector(selectPrefs);
   const wide = useWide();
@@ -38,12 +42,11 @@ export function Keys({ parts: { KeyHelp, Palette } }: { parts: KeyParts }) {
       }
       if (event.ctrlKey || event.metaKey) return;
       if (event.key === '?') setOpen('help');
-      const action = actionOfKey(event.key);
-      if (action) router.push(action.to);
+      if (A_KEY.test(event.key)) void placeOfKey(event.key).then((place) => place && router.push(place));
     };
     document.addEventListener('keydown', press);
     return () => document.removeEventListener('keydown', press);
-  }, [keys, isWashing, wide]);
+  }, [keys, isWashing, wide, placeOfKey]);
   if (open === null) return null;
   const close = () => setOpen(null);
   return (

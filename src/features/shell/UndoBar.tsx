@@ -8,6 +8,10 @@ import { withdrawing } from '../shared/stamp';
 /** How long the offer stands. Long enough to read and to reach by keyboard; the record itself can be corrected any time. */
 const OFFER_MS = 12_000;
 
+const OFFER = 'offer';
+/** There the keys undo what is typed. */
+const WRITING = 'input, textarea, [contenteditable]';
+
 /** Says what was written down and takes it back in one tap; taking back is a record too, nothing is erased. */
 export function UndoBar() {
   const offer = useAppSelector(selectUndo);
@@ -16,8 +20,28 @@ export function UndoBar() {
 
   useEffect(() => {
     if (!offer) return;
-    const timer = setTimeout(() => dispatch(undoClosed()), OFFER_MS);
+    let timer: ReturnType<typeof setTimeout>;
+    // Whoever is on it is not hurried.
+    const close = () => {
+      if (document.activeElement?.closest(`[data-testid="${OFFER}"]`)) wait();
+      else dispatch(undoClosed());
+    };
+    const wait = () => {
+      timer = setTimeout(close, OFFER_MS);
+    };
+    wait();
     return () => clearTimeout(timer);
+  }, [offer, dispatch]);
+  useEffect(() => {
+    if (!offer || offer.recordIds.length === 0) return;
+    const press = (event: KeyboardEvent) => {
+      const isUndo = (event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z';
+      if (!isUndo || (event.target instanceof Element && event.target.closest(WRITING))) return;
+      event.preventDefault();
+      dispatch(recordsAdded(withdrawing(offer.recordIds)));
+    };
+    document.addEventListener('keydown', press);
+    return () => document.removeEventListener('keydown', press);
   }, [offer, dispatch]);
 
   const undo = () => dispatch(recordsAdded(withdrawing(offer?.recordIds ?? [])));
@@ -25,6 +49,7 @@ export function UndoBar() {
   return (
     <Toast.Root
       type="background"
+      testID={OFFER}
       open={offer !== null}
       onOpenChange={close}
       className="absolute bottom-bar left-4 right-4 flex-row items-center gap-2 rounded-2xl bg-ink py-1 pl-5 pr-2 wide:bottom-6 wide:left-auto wide:max-w-note"

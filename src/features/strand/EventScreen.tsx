@@ -52,7 +52,7 @@ export const EventScreen = withHead(function EventFlow({ head }: { head: Head })
     if (!event.ok) return;
     add(
       [event.value],
-      t`${{ what: eventWords()[event.value.what].label }} is written down for ${{ headName: head.name }}.`,
+      t`${{ what: eventWords()[event.value.what].label }} is logged for ${{ headName: head.name }}.`,
     );
     router.navigate('/strand');
   });

@@ -7,7 +7,7 @@ import { formatDay, formatInstant } from '@/core/base/measures';
 import { ofKind } from '@/core/records/shapes';
 import type { Head } from '@/core/records/shapes';
 import { selectAllRecords, useAppSelector } from '@/store';
-import { Button, Small, Strong } from '@/ui';
+import { Button, ButtonBox, Small, Strong } from '@/ui';
 import { stepOutcomeWords } from '../shared/stepWords';
 import { useTakeBack } from '../shared/useTakeBack';
 import type { LogEntry } from './logEntries';
@@ -24,18 +24,40 @@ const kindWords = perLanguage(
     }) as const,
 );
 
+/** One line; opened, it says all, and what can be done with it. */
 export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
+  const [isOpen, setIsOpen] = useState(false);
+  const text = entry.text();
+  return (
+    <>
+      <ButtonBox
+        expanded={isOpen}
+        onPress={() => setIsOpen(!isOpen)}
+        className="flex-row items-center gap-3"
+        testID={`log-${entry.kind}`}
+      >
+        <Strong className={text && !isOpen ? 'max-w-[60%]' : 'flex-1'}>{entry.name}</Strong>
+        {text && !isOpen ? (
+          <Small className="flex-1" isOneLine>
+            {text}
+          </Small>
+        ) : null}
+      </ButtonBox>
+      {isOpen ? <Opened head={head} entry={entry} text={text} /> : null}
+    </>
+  );
+}
+
+function Opened({ head, entry, text }: { head: Head; entry: LogEntry; text: string }) {
   const [open, setOpen] = useState<'old' | 'steps' | null>(null);
   const takeBack = useTakeBack();
   const old = useOlder(head, entry);
   const { noun, correct } = kindWords()[entry.kind];
   const { title, id } = entry;
-  const text = entry.text();
   const toggle = (what: 'old' | 'steps') => setOpen(open === what ? null : what);
   const steps = entry.kind === 'treatments' ? entry.washDay?.steps : undefined;
   return (
-    <>
-      <Strong>{title}</Strong>
+    <View className="pb-2">
       {text ? <Small className="text-ink">{text}</Small> : null}
       <View className="flex-row flex-wrap gap-4">
         {correct ? (
@@ -83,12 +105,11 @@ export function LogLine({ head, entry }: { head: Head; entry: LogEntry }) {
             </Small>
           ))
         : null}
-    </>
+    </View>
   );
 }
 
-const eventHint = ({ title, day }: LogEntry) =>
-  t`${{ title: title.slice(title.indexOf(', ') + 2) }} on ${{ day: formatDay(day, 'd MMM') }}`;
+const eventHint = ({ name, day }: LogEntry) => t`${{ title: name }} on ${{ day: formatDay(day, 'd MMM') }}`;
 
 /** What the record said before it was corrected, newest first. */
 function useOlder(head: Head, entry: LogEntry): string[] {

@@ -7,12 +7,12 @@ import { formatDay, type CalendarDay } from '@/core/base/measures';
 import { ofKind } from '@/core/records/shapes';
 import type { Head } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
-import { Button, Choice, Field, Screen, Small, useWide } from '@/ui';
-import { HeadPicker } from '../shared/HeadPicker';
+import { Button, Choice, Field, Heading, Screen, Small, useWide } from '@/ui';
+import { SearchButton } from '../shared/SearchButton';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
-import { foundIn, logEntries, type LogKind } from './logEntries';
+import { foundIn, logEntries, type LogEntry, type LogKind } from './logEntries';
 import { LogLine } from './LogLine';
 import { LogMonth } from './LogMonth';
 import { StrandTabs } from './StrandTabs';
@@ -27,6 +27,13 @@ const shownChoices = perLanguage((): readonly { value: Shown; label: string }[] 
   { value: 'shelf', label: t`shelf` },
 ]);
 
+/** Entries under their days, in the order in which they come. */
+function daysOf(entries: readonly LogEntry[]): [CalendarDay, LogEntry[]][] {
+  const days = new Map<CalendarDay, LogEntry[]>();
+  for (const entry of entries) days.set(entry.day, [...(days.get(entry.day) ?? []), entry]);
+  return [...days];
+}
+
 /** Everything that was written down of a head, newest first; what was corrected keeps what was written before. */
 export const LogScreen = withHead(function Log({ head }: { head: Head }) {
   const history = useHistory(head.headId);
@@ -34,6 +41,7 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
   const today = useToday();
   const wide = useWide();
   const [isMonthShown, setMonthShown] = useState(false);
+  const [isSearching, setIsSearching] = useState(false);
   const [shown, setShown] = useState<Shown>('all');
   const [query, setQuery] = useState('');
   const [day, setDay] = useState<CalendarDay | null>(null);
@@ -60,35 +68,35 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
   return (
     <Screen
       before={<StrandTabs here="/strand/log" />}
-      over={head.name}
-      headline={all.length === 0 ? t`Nothing is written down yet` : t`What was written down`}
-      reason={
-        all.length === 0
-          ? t`Check your hair or do a wash day, and it shows here.`
-          : t`Everything can be corrected; the old value stays.`
-      }
+      ofPerson
+      headline={all.length === 0 ? t`Nothing logged yet` : t`Your log`}
+      reason={all.length === 0 ? t`Check your hair or do a wash day, and it shows here.` : undefined}
       side={wide ? month : undefined}
+      actions={
+        <>
+          {wide ? null : <SearchButton isOpen={isSearching} onPress={() => setIsSearching(!isSearching)} />}
+          <Button
+            label={t`Log a treatment`}
+            onPress={() => router.push('/strand/done')}
+            testID="log-treatment"
+          />
+        </>
+      }
     >
-      <HeadPicker />
-      <View className="flex-row flex-wrap items-end gap-3">
-        <Field
-          label={t`Look for`}
-          placeholder={t`a recipe, a word`}
-          value={query}
-          onChange={setQuery}
-          className="w-field-xl"
-          testID="log-search"
-        />
-        <Button
-          tone="main"
-          label={t`Log a treatment`}
-          onPress={() => router.push('/strand/done')}
-          testID="log-treatment"
-        />
-        <Button label={t`For a stylist or a doctor`} onPress={() => router.push('/strand/report')} />
-      </View>
-      <Choice label={t`Show`} options={shownChoices()} value={shown} onChange={setShown} />
-      {wide ? null : (
+      {wide || isSearching ? (
+        <>
+          <Field
+            label={t`Look for`}
+            placeholder={t`a recipe, a word`}
+            value={query}
+            onChange={setQuery}
+            className="w-field-xl"
+            testID="log-search"
+          />
+          <Choice label={t`Show`} options={shownChoices()} value={shown} onChange={setShown} />
+        </>
+      ) : null}
+      {!wide && isSearching ? (
         <View className="items-start">
           <Button
             tone="quiet"
@@ -97,7 +105,7 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
             onPress={() => setMonthShown(!isMonthShown)}
           />
         </View>
-      )}
+      ) : null}
       {!wide && isMonthShown ? month : null}
       {day ? (
         <View className="items-start">
@@ -107,21 +115,29 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
           />
         </View>
       ) : null}
-      {all.length > 0 && entries.length === 0 ? (
-        <Small live>{t`Nothing like that is written down.`}</Small>
-      ) : null}
-      <View role="list">
-        {entries.slice(0, rows).map((entry) => (
-          <View key={entry.id} role="listitem" className="gap-1 border-t border-line py-3">
-            <LogLine head={head} entry={entry} />
+      {all.length > 0 && entries.length === 0 ? <Small live>{t`Nothing like that in the log.`}</Small> : null}
+      {daysOf(entries.slice(0, rows)).map(([of, ofDay]) => (
+        <View key={of}>
+          <Heading level={2} className="text-body">
+            {formatDay(of, 'EEE d MMM yyyy')}
+          </Heading>
+          <View role="list">
+            {ofDay.map((entry) => (
+              <View key={entry.id} role="listitem" className="border-t border-line">
+                <LogLine head={head} entry={entry} />
+              </View>
+            ))}
           </View>
-        ))}
-      </View>
+        </View>
+      ))}
       {entries.length > rows ? (
         <View className="items-start">
           <Button tone="quiet" label={t`Show earlier ones`} onPress={() => setRows(rows + ROWS_AT_ONCE)} />
         </View>
       ) : null}
+      <View className="items-start">
+        <Button label={t`For a stylist or a doctor`} onPress={() => router.push('/strand/report')} />
+      </View>
     </Screen>
   );
 });

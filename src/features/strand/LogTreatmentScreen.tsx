@@ -88,7 +88,7 @@ export const LogTreatmentScreen = withHead<{ recipeId?: string | undefined }>(fu
       return;
     }
     const name = told.what.startsWith(EVENT) ? t`It` : larder.recipeName(told.what);
-    add(records.value, t`${name} is written down for ${{ day: formatDay(day, 'EEEE d MMMM') }}.`);
+    add(records.value, t`${name} is logged for ${{ day: formatDay(day, 'EEEE d MMMM') }}.`);
     router.navigate('/strand/log');
   });
   return (

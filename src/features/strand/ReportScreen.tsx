@@ -4,7 +4,6 @@ import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
 import type { Head } from '@/core/records/shapes';
 import { Button, Screen, Small } from '@/ui';
-import { HeadPicker } from '../shared/HeadPicker';
 import { PrintSheet } from '../shared/PrintSheet';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
@@ -17,11 +16,10 @@ export const ReportScreen = withHead(function Report({ head }: { head: Head }) {
   const today = useToday();
   return (
     <Screen
-      over={head.name}
+      ofPerson
       headline={t`For a stylist or a doctor`}
       reason={t`One sheet: what was measured, what went on, what the skin did.`}
     >
-      <HeadPicker />
       <View className="flex-row flex-wrap gap-3">
         <Button tone="main" label={t`Print`} onPress={() => window.print()} testID="print" />
         <Button label={t`Back`} onPress={() => router.navigate('/strand/log')} />
@@ -29,7 +27,7 @@ export const ReportScreen = withHead(function Report({ head }: { head: Head }) {
       <PrintSheet
         title={`${head.name}, ${formatDay(today, 'd MMMM yyyy')}`}
         parts={reportOf(head, history, today)}
-        foot={t`Measured and written down at home; no diagnosis.`}
+        foot={t`Measured and logged at home; no diagnosis.`}
       />
       <Small>{t`Nothing is sent anywhere: print it, or show it on the screen.`}</Small>
     </Screen>

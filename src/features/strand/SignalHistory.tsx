@@ -8,6 +8,8 @@ import { FLAT_FROM, LIKELY_FROM, SIGNALS, type SignalState } from '@/core/hair/s
 import type { SignalId } from '@/core/records/shapes';
 import { Button, Heading, Small, useWidth } from '@/ui';
 import { SignalChart } from '@/ui/charts/SignalChart';
+import { capital } from '../shared/amounts';
+import { ways } from '../shared/effectWords';
 import { eventWords } from './eventWords';
 import { HistoryTable, type HistoryMark } from './HistoryTable';
 import { levelText } from './levelText';
@@ -97,7 +99,12 @@ export function SignalHistory({ state, history, today }: SignalHistoryProps) {
           />
         ) : null}
       </View>
-      {asTable ? <HistoryTable state={state} marks={marks} /> : null}
+      {asTable ? (
+        <>
+          <Small className="text-ink">{figuresInWords(state)}</Small>
+          <HistoryTable state={state} marks={marks} />
+        </>
+      ) : null}
     </View>
   );
 }
@@ -152,23 +159,41 @@ function marksOf({ sessions, events, larder }: HeadHistory): HistoryMark[] {
   ];
 }
 
-/** "Likely high: about 11 broken pieces a day, between 8 and 16 (nine times in ten)." */
+/** "Likely too soft. Firmer than two weeks ago." */
 function levelInWords(state: SignalState): string {
-  const { probabilities, signal, mean, sd } = state;
+  const { probabilities, signal } = state;
   const { words } = SIGNALS[signal];
   const sides = [
     { chance: probabilities.below, word: words.below },
     { chance: probabilities.within, word: words.within },
     { chance: probabilities.above, word: words.above },
   ].sort((a, b) => b.chance - a.chance);
-  const best = sides[0];
-  const chance = best?.chance ?? 0;
-  const surely = chance >= FLAT_FROM ? '' : chance >= LIKELY_FROM ? t`Likely ` : t`Perhaps `;
-  const unit = signal === 'breakage' ? t` broken pieces a day` : '';
-  const sentence = t`${surely}${{ word: best?.word ?? '' }}: about ${{ level: levelText(signal, mean) }}${unit}, between ${{ low: levelText(signal, mean - Z90 * sd) }} and ${{ high: levelText(signal, mean + Z90 * sd) }} nine times in ten.`;
-  return (
-    sentence.charAt(0).toUpperCase() +
-    sentence.slice(1) +
-    (state.measurements.length === 0 ? t` No check yet: a guess.` : '')
-  );
+  const word = sides[0]?.word ?? '';
+  const chance = sides[0]?.chance ?? 0;
+  const sentence =
+    chance >= FLAT_FROM ? t`${word}.` : chance >= LIKELY_FROM ? t`Likely ${word}.` : t`Perhaps ${word}.`;
+  const trend = state.measurements.length === 0 ? t`No check yet: a guess.` : trendInWords(state);
+  return `${capital(sentence)} ${trend}`;
+}
+
+/** Two weeks are what a treatment or two take to show. */
+const TREND_DAYS = 14;
+
+/** Which way it went, where that is more than the doubt about it. */
+function trendInWords({ signal, mean, sd, path }: SignalState): string {
+  const before = path.at(-1 - TREND_DAYS);
+  if (!before) return '';
+  const moved = mean - before.mean;
+  if (Math.abs(moved) <= sd) return t`Much as two weeks ago.`;
+  const { left, right } = ways()[signal];
+  return capital(t`${{ way: moved > 0 ? right : left }} than two weeks ago.`);
+}
+
+/** "About 11 broken pieces a day, between 8 and 16 nine times in ten." */
+function figuresInWords({ signal, mean, sd }: SignalState): string {
+  const text = (value: number) => levelText(signal, value);
+  const [level, low, high] = [text(mean), text(mean - Z90 * sd), text(mean + Z90 * sd)] as const;
+  return signal === 'breakage'
+    ? t`About ${{ level }} broken pieces a day, between ${{ low }} and ${{ high }} nine times in ten.`
+    : t`About ${{ level }}, between ${{ low }} and ${{ high }} nine times in ten; 0 is the middle of the comfort zone.`;
 }

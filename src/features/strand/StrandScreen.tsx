@@ -1,5 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
+import { Fragment } from 'react';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { formatDay } from '@/core/base/measures';
@@ -8,9 +9,7 @@ import type { Head } from '@/core/records/shapes';
 import { SIGNAL_IDS } from '@/core/records/shapes';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { ComplaintLine } from '../shared/ComplaintLine';
-import { HeadPicker } from '../shared/HeadPicker';
 import { placeLabels } from '../shared/headWords';
-import { needReason } from '../shared/needReason';
 import { ReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
 import { useHistory } from '../shared/useHistory';
@@ -38,30 +37,34 @@ const testWords = perLanguage((): Record<NextReading['test'], string> => ({
 function StrandView({ head, state }: { head: Head; state: HairState }) {
   const history = useHistory(head.headId);
   const today = useToday();
-  const count = state.readingCount;
   return (
     <Screen
       before={<StrandTabs here="/strand" />}
-      over={`${head.name} · ${count === 0 ? t`no check yet` : plural(count, { one: '# check', other: '# checks' })}`}
+      ofPerson
       headline={state.need.headline}
-      reason={needReason(state.need)}
+      reason={state.need.complaint?.reason ?? state.need.reasons.at(-1)}
       side={<Why head={head} state={state} />}
     >
-      <HeadPicker />
-      <ComplaintLine head={head} />
       {state.need.referral ? <Referral>{state.need.referral}</Referral> : null}
-      <View className="items-start">
-        <Button
-          tone="main"
-          label={t`Check hair`}
-          onPress={() => router.push('/strand/take')}
-          testID="take-reading"
-        />
-      </View>
-      <ReadingsDue headId={head.headId} />
       <View className="gap-5 wide:gap-6">
         {SIGNAL_IDS.map((signal) => (
-          <SignalHistory key={signal} state={state.signals[signal]} history={history} today={today} />
+          <Fragment key={signal}>
+            <SignalHistory state={state.signals[signal]} history={history} today={today} />
+            {signal === SIGNAL_IDS[0] ? (
+              <>
+                <View className="flex-row flex-wrap gap-3">
+                  <Button
+                    tone="main"
+                    label={t`Check your hair`}
+                    onPress={() => router.push('/strand/take')}
+                    testID="take-reading"
+                  />
+                  <ComplaintLine head={head} />
+                </View>
+                <ReadingsDue headId={head.headId} />
+              </>
+            ) : null}
+          </Fragment>
         ))}
         <ShedHistory history={history} today={today} />
         <ForecastsHeld forecasts={state.forecasts} />
@@ -77,12 +80,13 @@ function Why({ head, state }: { head: Head; state: HairState }) {
   const kept = lengthKept(readings);
   return (
     <View className="gap-3 pt-2">
-      <Heading level={2}>{t`Why`}</Heading>
+      <Heading level={2}>{t`Why this?`}</Heading>
       <NeedBars need={state.need} />
       {state.need.reasons.slice(0, -1).map((reason) => (
         <Body key={reason}>{reason}</Body>
       ))}
       <Body>{nextReadingWords(state.nextReadings[0])}</Body>
+      <Body>{countWords(state.readingCount)}</Body>
       {state.readingCount > 0 ? (
         <Small>
           {t`What a treatment moves is half gone after about ${plural({ halfLifeDays: Math.round(halfLifeDays) }, { one: '# day', other: '# days' })} (${{ low: halfLifeRange.low }} to ${{ high: halfLifeRange.high }}). ${{ error: errorWords(errorFactor) }}`}
@@ -97,6 +101,9 @@ function Why({ head, state }: { head: Head; state: HairState }) {
     </View>
   );
 }
+
+const countWords = (count: number): string =>
+  count === 0 ? t`No check yet.` : plural(count, { one: '# check so far.', other: '# checks so far.' });
 
 /** Doubt, in bits, from which another reading is worth asking for. */
 const IN_DOUBT = 0.3;

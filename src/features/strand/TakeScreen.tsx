@@ -4,7 +4,6 @@ import type { HairState, NextReading } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
 import { selectUnderway, useAppSelector } from '@/store';
 import { Screen, Small, Strong } from '@/ui';
-import { HeadPicker } from '../shared/HeadPicker';
 import { LinkRow } from '../shared/LinkBox';
 import { WithState } from '../shared/WithHead';
 import { takingFlows, type Flow } from './howto/flows';
@@ -21,7 +20,8 @@ function Take({ head, state }: { head: Head; state: HairState }) {
   const best = flows[0];
   return (
     <Screen
-      over={t`Hair check, ${{ headName: head.name }}`}
+      ofPerson
+      over={t`Hair check`}
       headline={t`What can you measure now?`}
       reason={
         best && isWorth(gain(best))
@@ -29,7 +29,6 @@ function Take({ head, state }: { head: Head; state: HairState }) {
           : t`All is fairly clear; measure what is due.`
       }
     >
-      <HeadPicker />
       <View role="list">
         {flows.map((flow) => {
           const words = gainWords(gain(flow));

@@ -7,6 +7,7 @@ import { readingsFor, trialState, type TrialState } from '@/core/hair/trials';
 import type { Larder } from '@/core/recipe/larder';
 import type { Arm, Head, Trial, TrialWash } from '@/core/records/shapes';
 import { Body, Button, Heading, Problem, Screen, Small, Strong } from '@/ui';
+import { effectText } from '../shared/effectWords';
 import { NotFound } from '../shared/NotFound';
 import { sessionOf } from '../shared/sessionOf';
 import { newStamp } from '../shared/stamp';
@@ -16,7 +17,6 @@ import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
-import { effectText } from './effectWords';
 
 /** One trial: what is next, what was done, and what it says so far. */
 export function TrialScreen({ trialId }: { trialId: string }) {
@@ -85,7 +85,7 @@ function Next({ head, state }: { head: Head; state: TrialState }) {
         },
         ...used.map((recipe) => sessionOf(recipe, head.headId, today)),
       ],
-      t`The wash of the trial is written down: ${arm}.`,
+      t`The wash of the trial is logged: ${arm}.`,
     );
   return (
     <View className="gap-2 border-l-4 border-rule pl-3">

@@ -5,7 +5,6 @@ import { formatDay } from '@/core/base/measures';
 import { readingsFor, trialState } from '@/core/hair/trials';
 import type { Head } from '@/core/records/shapes';
 import { Button, Screen, Small, Strong } from '@/ui';
-import { HeadPicker } from '../shared/HeadPicker';
 import { LinkRow } from '../shared/LinkBox';
 import { armWords, sidesWords, trialQuestion, washWords } from '../shared/trialWords';
 import { useHistory } from '../shared/useHistory';
@@ -25,7 +24,7 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
   return (
     <Screen
       before={<StrandTabs here="/strand/trials" />}
-      over={head.name}
+      ofPerson
       headline={running ? trialQuestion(running.trial, larder) : t`No trial is running`}
       reason={
         running?.stage.what === 'wash'
@@ -37,7 +36,6 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
           : t`“I think it helped” can be settled: one question, a few weeks, an answer with its error.`
       }
     >
-      <HeadPicker />
       <View className="items-start">
         <Button
           tone={running ? 'plain' : 'main'}

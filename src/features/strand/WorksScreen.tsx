@@ -8,12 +8,11 @@ import { isMostlyGuess, SIGNALS, type HairState, type SignalState } from '@/core
 import { SIGNAL_IDS, type Head, type SignalId } from '@/core/records/shapes';
 import { Body, Choice, Heading, Screen, Small, Strong, useWidth } from '@/ui';
 import { EffectAxis, EffectBar } from '@/ui/charts/EffectBar';
-import { HeadPicker } from '../shared/HeadPicker';
+import { effectInWords, effectText, ways } from '../shared/effectWords';
 import { useHistory } from '../shared/useHistory';
 import { WithState } from '../shared/WithHead';
 import { ChangesList } from './ChangesList';
 import { ClaimCheck } from './ClaimCheck';
-import { effectInWords, effectText, ways } from './effectWords';
 import { eventWords } from './eventWords';
 import { StrandTabs } from './StrandTabs';
 
@@ -36,7 +35,7 @@ function Works({ head, hair }: { head: Head; hair: HairState }) {
   return (
     <Screen
       before={<StrandTabs here="/strand/works" />}
-      over={head.name}
+      ofPerson
       headline={headlineOf(state, history)}
       reason={
         used.length === 0
@@ -50,7 +49,6 @@ function Works({ head, hair }: { head: Head; hair: HairState }) {
         </>
       }
     >
-      <HeadPicker />
       <Choice
         label={t`Effect on`}
         options={SIGNAL_IDS.map((id) => ({ value: id, label: SIGNALS[id].label.toLowerCase() }))}

@@ -1,7 +1,7 @@
 import { speak } from '@/core/base/language';
 import { speechOf } from '@/core/base/translation';
 import { messages as portuguese } from '../../../data/languages/pt';
-import { effectText } from './effectWords';
+import { effectText } from '../shared/effectWords';
 import { levelText } from './levelText';
 
 afterEach(() => speak(null));

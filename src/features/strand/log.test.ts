@@ -164,7 +164,7 @@ describe('the sheet for a stylist or a doctor', () => {
     const empty = reportOf(testHead(), testHistory(), today).map(({ lines }) => lines);
     expect(empty.every((lines) => lines.length > 0)).toBe(true);
     expect(empty.flat()).toEqual(
-      expect.arrayContaining(['No allergies known', 'None yet', 'None were written down']),
+      expect.arrayContaining(['No allergies known', 'None yet', 'None were logged']),
     );
   });
 });

@@ -27,7 +27,9 @@ export type LogEntry = {
   readonly id: string;
   readonly day: CalendarDay;
   readonly recordedAt: string;
-  /** What it is called in the log. */
+  /** What it is called among those of its day. */
+  readonly name: string;
+  /** With its day. */
   readonly title: string;
   /** Worked out when it is shown or searched: years of records are not all put into words. */
   readonly text: () => string;
@@ -58,31 +60,30 @@ interface Shelf {
 export function logEntries(head: Head, history: HeadHistory, shelf: Shelf): LogEntry[] {
   const { sessions, washDays, readings, sideReadings, events } = history;
   const dayOf = washDayFinder(washDays);
-  const dated = (day: CalendarDay) => formatDay(day, 'EEE d MMM yyyy');
   const entries: LogEntry[] = [
     ...sessions.map((record): LogEntry => ({
       kind: 'treatments',
       record,
       washDay: dayOf(record),
       ...stamped(record),
-      title: `${dated(record.day)}, ${nameOf(history, record)}`,
+      ...named(record.day, nameOf(history, record)),
       text: once(() => sessionWords(head, history, record, dayOf(record))),
     })),
     ...[...readings, ...sideReadings].map((record): LogEntry => ({
       kind: 'readings',
       record,
       ...stamped(record),
-      title: `${dated(record.day)}, ${sideWords(record.side) ?? momentWords()[record.moment]}`,
+      ...named(record.day, sideWords(record.side) ?? momentWords()[record.moment]),
       text: once(() => readingWords(head, record)),
     })),
     ...events.map((record): LogEntry => ({
       kind: 'events',
       record,
       ...stamped(record),
-      title: `${dated(record.day)}, ${eventWords()[record.what].label}`,
+      ...named(record.day, eventWords()[record.what].label),
       text: () => record.note,
     })),
-    ...shelfEntries(history, shelf, dated),
+    ...shelfEntries(history, shelf),
   ];
   return entries.sort((a, b) =>
     a.day === b.day ? (a.recordedAt < b.recordedAt ? 1 : -1) : a.day < b.day ? 1 : -1,
@@ -104,6 +105,11 @@ function once(make: () => string): () => string {
   let made: string | undefined;
   return () => (made ??= make());
 }
+
+const named = (day: CalendarDay, name: string) => ({
+  name,
+  title: `${formatDay(day, 'EEE d MMM yyyy')}, ${name}`,
+});
 
 const stamped = ({ id, day, recordedAt }: { id: string; day: CalendarDay; recordedAt: string }) => ({
   id,
@@ -159,11 +165,7 @@ function lastTimeWords({ recipeId, day }: Session, sessions: readonly Session[])
   return plural(ago, { one: 'a day after the time before', other: '# days after the time before' });
 }
 
-function shelfEntries(
-  { larder }: HeadHistory,
-  { batches, batchEvents }: Shelf,
-  dated: (day: CalendarDay) => string,
-): LogEntry[] {
+function shelfEntries({ larder }: HeadHistory, { batches, batchEvents }: Shelf): LogEntry[] {
   const names = new Map(
     batches.map(({ batchId, recipeId }) => [batchId, larder.lastVersion(recipeId)?.name ?? t`a batch`]),
   );
@@ -173,7 +175,7 @@ function shelfEntries(
     id: record.id,
     day: record.madeOn,
     recordedAt: record.recordedAt,
-    title: t`${{ madeOn: dated(record.madeOn) }}, made ${{ names: names.get(record.batchId) ?? '' }}`,
+    ...named(record.madeOn, t`made ${{ names: names.get(record.batchId) ?? '' }}`),
     text: () =>
       [
         t`${plural({ portions: record.portions }, { one: '# portion', other: '# portions' })} of ${{ portionGrams: Math.round(record.portionGrams) }} g, ${{ place: placeWords()[record.place] }}`,
@@ -190,7 +192,10 @@ function shelfEntries(
       kind: 'shelf',
       record,
       ...stamped(record),
-      title: `${dated(record.day)}, ${record.what === 'moved' ? t`moved` : t`threw out`} ${names.get(record.batchId) ?? t`a batch`}`,
+      ...named(
+        record.day,
+        `${record.what === 'moved' ? t`moved` : t`threw out`} ${names.get(record.batchId) ?? t`a batch`}`,
+      ),
       text: () =>
         record.what === 'moved' && record.place
           ? t`now ${{ place: placeWords()[record.place] }}`

@@ -153,7 +153,7 @@ function signs({ patchTests, readings, larder }: HeadHistory, today: CalendarDay
       const told = seen.filter((sign) => sign !== 'calm').map((sign) => scalpWords()[sign]);
       return told.length > 0 ? [t`${{ day: dated(day) }}: scalp ${{ told: told.join(', ') }}`] : [];
     });
-  return orNone([...reacted, ...scalp].slice(0, MOST.signs), t`None were written down`);
+  return orNone([...reacted, ...scalp].slice(0, MOST.signs), t`None were logged`);
 }
 
 function happened({ events }: HeadHistory, today: CalendarDay): readonly string[] {
@@ -161,5 +161,5 @@ function happened({ events }: HeadHistory, today: CalendarDay): readonly string[
   const lines = newestFirst(events.filter(({ day }) => day > since))
     .slice(0, MOST.signs)
     .map(({ day, what, note }) => `${dated(day)}: ${eventWords()[what].label}${note ? `, ${note}` : ''}`);
-  return orNone(lines, t`Nothing was written down`);
+  return orNone(lines, t`Nothing was logged`);
 }

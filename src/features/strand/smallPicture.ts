@@ -2,13 +2,14 @@ import { t } from '@lingui/core/macro';
 import { ImageManipulator, SaveFormat } from 'expo-image-manipulator';
 import { failed, ok, type Result } from '@/core/base/measures';
 import { PHOTO_LIMITS, type Photo } from '@/core/records/shapes';
-import { choosePicture } from '../shared/choosePicture';
 
 type Picture = Pick<Photo, 'jpeg' | 'widthPx' | 'heightPx'>;
 
 /** Lets her choose or take a picture and makes it small. @returns null when she chose none */
 export async function smallPicture(): Promise<Result<Picture> | null> {
   try {
+    // Asked for as elsewhere, or it would come with the first screen: what two files share does.
+    const { choosePicture } = await import('../shared/choosePicture');
     const asset = await choosePicture();
     if (!asset) return null;
     const { width, height } = asset;

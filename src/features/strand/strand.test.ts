@@ -1,8 +1,8 @@
 import { addDays, calendarDay } from '@/core/base/measures';
 import type { Response, SignalState } from '@/core/hair/state';
 import { testReading, testSession } from '@/core/lab/testing';
+import { effectInWords, effectText } from '../shared/effectWords';
 import { momentNow } from '../shared/momentNow';
-import { effectInWords, effectText } from './effectWords';
 import { lastLength, lengthKept } from './lengthKept';
 import { levelText } from './levelText';
 import { withScalpSign } from './readingOptions';

@@ -34,7 +34,7 @@ export function DayCheck({ head, ask }: { head: Head; ask: NonNullable<TodayAnsw
       },
       today,
     );
-    if (made.ok) add([made.value], t`The check of ${{ headName: head.name }} is written down.`);
+    if (made.ok) add([made.value], t`The check of ${{ headName: head.name }} is saved.`);
   };
   return (
     <View className="gap-2 border-t border-line pt-4" testID="day-check">

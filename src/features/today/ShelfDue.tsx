@@ -1,9 +1,8 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { addDays, formatDay, type CalendarDay } from '@/core/base/measures';
-import { USE_FIRST_DAYS } from '@/core/kitchen/batches';
 import type { ShelfNote } from '@/core/plan/question';
-import { ofKind } from '@/core/records/shapes';
+import { ofKind, USE_FIRST_DAYS } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button } from '@/ui';
 import { Entry } from '../shared/Entry';

@@ -1,18 +1,18 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { formatDay, whenWords, type CalendarDay } from '@/core/base/measures';
+import { formatDay, type CalendarDay } from '@/core/base/measures';
+import type { Need } from '@/core/hair/state';
 import type { Beat, PlanDay, PrepTask } from '@/core/plan/planning';
 import type { Head } from '@/core/records/shapes';
 import { selectWashRuns, useAppSelector } from '@/store';
 import type { HeadAnswer } from '@/store';
-import { Body, Button, Heading, Screen, Small } from '@/ui';
-import { kindInWords, minutesText, slotWords } from '../shared/beatWords';
+import { Body, Button, Heading, Screen } from '@/ui';
+import { aboutText, kindInWords, minutesText, slotWords } from '../shared/beatWords';
 import { ComplaintLine } from '../shared/ComplaintLine';
 import { Dues } from '../shared/Dues';
 import { Entry } from '../shared/Entry';
-import { HeadPicker } from '../shared/HeadPicker';
-import { needReason } from '../shared/needReason';
 import { PatchTestsDue } from '../shared/PatchTests';
 import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
@@ -26,6 +26,7 @@ import { OilTonight } from './OilTonight';
 import { OtherHeads } from './OtherHeads';
 import { Preparation } from './Preparation';
 import { ShelfDue } from './ShelfDue';
+import { WeekPicture } from './WeekPicture';
 
 const A_MINUTE_MS = 60_000;
 const NOTHING: readonly PrepTask[] = [];
@@ -36,42 +37,75 @@ export function TodayScreen() {
 
 function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const today = useToday();
-  const moment = new Date(useNow(A_MINUTE_MS, true));
-  const minuteOfDay = 60 * moment.getHours() + moment.getMinutes();
-  const { state, plan, plans, shelf } = answer;
+  const { state, plan } = answer;
   const { referral } = state.need;
   const { ask, decided } = useDayCheck(head, answer);
   // What is a doctor's matter leads to no recipe.
   const [now, ...later] = referral === null ? plan.days : [];
+  const next = [now, ...later].flatMap((day) => day?.beats ?? []).find(({ slot }) => slot === 'main');
   return (
     <Screen
-      over={`${head.name} · ${formatDay(today, 'EEEE d MMMM')}`}
-      headline={state.need.headline}
-      reason={needReason(state.need)}
-      side={<Aside reasons={state.need.reasons} dues={referral === null ? plan.dues : []} />}
+      ofPerson
+      over={formatDay(today, 'EEEE d MMMM')}
+      headline={referral === null ? `${state.need.headline}. ${plan.headline}.` : state.need.headline}
+      reason={
+        referral === null && next
+          ? t`${{ name: next.name }}, about ${{ minutes: aboutText(next.minutes) }}.`
+          : state.need.reasons.at(-1)
+      }
+      side={
+        <Aside head={head} answer={answer} now={now} isAsked={ask !== null} isDecided={decided !== null} />
+      }
     >
       {referral ? <Referral>{referral}</Referral> : null}
-      <HeadPicker />
-      <ComplaintLine head={head} />
+      {referral === null ? <WeekPicture head={head} answer={answer} /> : null}
+      <Ways head={head} now={now}>
+        {decided === null ? <WhyThis reasons={[...state.need.reasons, ...reasonsOf(next)]} /> : null}
+      </Ways>
       {ask ? <DayCheck head={head} ask={ask} /> : null}
       {decided?.choice === null ? <NothingToday answer={decided} /> : null}
-      {now ? <Rest head={head} now={now} isDecided={decided !== null} /> : null}
+      {decided?.choice ? <WhyToday answer={decided} /> : null}
+    </Screen>
+  );
+}
+
+interface AsideProps {
+  readonly head: Head;
+  readonly answer: HeadAnswer;
+  /** Today, as it is planned; none where a doctor's matter comes first. */
+  readonly now: PlanDay | undefined;
+  /** The day asks for a check. */
+  readonly isAsked: boolean;
+  /** Today's check has decided it. */
+  readonly isDecided: boolean;
+}
+
+/** What is due, when things went on and go on again, and what she said about her hair. */
+function Aside({ head, answer, now, isAsked, isDecided }: AsideProps) {
+  const moment = new Date(useNow(A_MINUTE_MS, true));
+  const minuteOfDay = 60 * moment.getHours() + moment.getMinutes();
+  const { state, plan, plans, shelf } = answer;
+  return (
+    <>
+      <Heading level={2}>{t`To do today`}</Heading>
+      {now ? <Rest head={head} now={now} isDecided={isDecided} /> : null}
       <Preparation head={head} tasks={now?.preparation ?? NOTHING} minuteOfDay={minuteOfDay} />
       {now ? <Beats head={head} now={now} /> : null}
-      {decided?.choice ? <WhyToday answer={decided} /> : null}
-      <ReadingsDue headId={head.headId} isAsked={ask !== null} />
+      <ReadingsDue headId={head.headId} isAsked={isAsked} />
       <PatchTestsDue
         head={head}
         planned={plan.days.flatMap(({ beats }) => beats.map(({ recipeId }) => recipeId))}
       />
       <ShelfDue shelf={shelf} />
       <OtherHeads head={head} plans={plans} />
-      <Next head={head} beats={later.flatMap(({ beats }) => beats)} />
-      {referral === null ? <OilTonight head={head} plan={plan} /> : null}
-      <Ways head={head} now={now} />
-    </Screen>
+      {now ? <OilTonight head={head} plan={plan} /> : null}
+      {now && plan.dues.length > 0 ? <LastAndNext dues={plan.dues} /> : null}
+      <Told head={head} need={state.need} />
+    </>
   );
 }
+
+const reasonsOf = (beat: Beat | undefined) => beat?.reasons.map(({ text }) => text) ?? [];
 
 /** What today's check would ask, and what it has decided; neither where a doctor's matter comes first. */
 function useDayCheck(head: Head, { state, today: answer }: HeadAnswer) {
@@ -90,15 +124,20 @@ function Rest({ head, now, isDecided }: { head: Head; now: PlanDay; isDecided: b
   const today = useToday();
   const due = useReadingsDue(head.headId);
   const { sessions } = useHistory(head.headId);
+  const doneToday = sessions.filter(({ day }) => day === today).length;
   const isBusy =
-    isDecided ||
-    now.beats.length > 0 ||
-    now.preparation.length > 0 ||
-    due.length > 0 ||
-    sessions.some(({ day }) => day === today);
+    isDecided || now.beats.length > 0 || now.preparation.length > 0 || due.length > 0 || doneToday > 0;
   return (
     <>
       {isBusy ? null : <Body>{t`A day of rest. Nothing to prepare, nothing to wash.`}</Body>}
+      {doneToday > 0 ? (
+        <Body>
+          {plural(doneToday, {
+            one: 'One treatment is logged today.',
+            other: '# treatments are logged today.',
+          })}
+        </Body>
+      ) : null}
       {sessions.length === 0 ? (
         <Entry title={t`What do you already use?`} text={t`Tell it once, and nothing of it needs a test.`}>
           <Button
@@ -115,7 +154,6 @@ function Rest({ head, now, isDecided }: { head: Head; now: PlanDay; isDecided: b
 function Beats({ head, now }: { head: Head; now: PlanDay }) {
   const today = useToday();
   const done = useDoneBeat();
-  const isUnderWay = useAppSelector(selectWashRuns)[head.headId]?.day === today;
   return now.beats.map((beat) => (
     <Entry
       key={`${beat.slot}-${beat.recipeId}`}
@@ -124,17 +162,7 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
         beat.overnight ? t`overnight` : minutesText(beat.minutes)
       }${beat.dose ? ` · ${beat.dose.text}` : ''}`}
     >
-      {beat.slot === 'main' ? (
-        <Button
-          tone="main"
-          label={isUnderWay ? t`Go on` : t`Wash now`}
-          hint={isUnderWay ? t`Go on with the wash day` : t`Begin the wash day`}
-          onPress={() => router.push('/wash')}
-          testID="wash-now"
-        />
-      ) : null}
       <Button
-        tone={beat.slot === 'main' ? 'quiet' : 'plain'}
         label={t`I did this`}
         hint={t`I did ${{ beatName: beat.name }}`}
         onPress={() => done(head, beat, today)}
@@ -143,67 +171,89 @@ function Beats({ head, now }: { head: Head; now: PlanDay }) {
   ));
 }
 
-function Next({ head, beats }: { head: Head; beats: readonly Beat[] }) {
-  const today = useToday();
-  const { sessions } = useHistory(head.headId);
-  const doneToday = sessions.filter((session) => session.day === today).length;
-  const next = beats.find((beat) => beat.slot === 'main');
-  return (
-    <>
-      {doneToday > 0 ? (
-        <Body>
-          {plural(doneToday, {
-            one: 'One treatment is written down today.',
-            other: '# treatments are written down today.',
-          })}
-        </Body>
-      ) : null}
-      {next ? (
-        <Small>{t`Next: ${{ nextName: next.name }} ${{ when: whenWords(next.day, today) }}.`}</Small>
-      ) : null}
-    </>
-  );
+interface WaysProps {
+  readonly head: Head;
+  readonly now: PlanDay | undefined;
+  readonly children: ReactNode;
 }
 
-function Ways({ head, now }: { head: Head; now: PlanDay | undefined }) {
-  const due = useReadingsDue(head.headId);
+/** What most days begin with: the wash where one is planned or under way, else a check; the rest beside it. */
+function Ways({ head, now, children }: WaysProps) {
   const today = useToday();
   const run = useAppSelector(selectWashRuns)[head.headId];
   const isPlanned = now?.beats.some(({ slot }) => slot === 'main') ?? false;
+  const isWash = isPlanned || run !== undefined;
   return (
-    <View className="flex-row flex-wrap gap-3 pt-2">
-      <Button label={t`Log a treatment`} onPress={() => router.push('/strand/done')} testID="log-treatment" />
-      <Button label={t`See the week`} onPress={() => router.push('/week')} />
-      {isPlanned && (!run || run.day === today) ? null : (
-        <Button label={washLabel(run?.day, today)} onPress={() => router.push('/wash')} />
-      )}
-      {due.some(({ to }) => to === '/strand/take') ? null : (
-        <Button label={t`Check hair`} onPress={() => router.push('/strand/take')} />
-      )}
+    <View className="flex-row flex-wrap gap-2">
+      <Button
+        tone={isWash ? 'main' : 'plain'}
+        label={washLabel(run?.day, today, isPlanned)}
+        onPress={() => router.push('/wash')}
+        className={isWash ? '' : 'order-1'}
+        testID="wash-now"
+      />
+      <Button
+        tone={isWash ? 'plain' : 'main'}
+        label={t`Check your hair`}
+        onPress={() => router.push('/strand/take')}
+        testID="check-hair"
+      />
+      <Button
+        className="order-2"
+        label={t`Log a treatment`}
+        onPress={() => router.push('/strand/done')}
+        testID="log-treatment"
+      />
+      {children}
     </View>
   );
 }
 
-function washLabel(begun: CalendarDay | undefined, today: CalendarDay): string {
-  if (begun === undefined) return t`Wash today`;
+function washLabel(begun: CalendarDay | undefined, today: CalendarDay, isPlanned: boolean): string {
+  if (begun === undefined) return isPlanned ? t`Start wash day` : t`Wash today`;
   return begun === today
     ? t`Go on with the wash day`
     : t`The wash day of ${{ begun: formatDay(begun, 'EEEE') }} is not ended`;
 }
 
-function Aside({ reasons, dues }: { reasons: readonly string[]; dues: HeadAnswer['plan']['dues'] }) {
+function WhyThis({ reasons }: { reasons: readonly string[] }) {
+  const [isOpen, setIsOpen] = useState(false);
+  return (
+    <View className={`order-3 gap-1 ${isOpen ? 'basis-full' : ''}`}>
+      <View className="items-start">
+        <Button
+          tone="quiet"
+          label={t`Why this?`}
+          expanded={isOpen}
+          onPress={() => setIsOpen(!isOpen)}
+          testID="why-this"
+        />
+      </View>
+      {isOpen ? reasons.map((reason) => <Body key={reason}>{reason}</Body>) : null}
+    </View>
+  );
+}
+
+function LastAndNext({ dues }: { dues: HeadAnswer['plan']['dues'] }) {
   return (
     <View className="gap-2 pt-2">
-      <Heading level={2}>{t`Why`}</Heading>
-      {reasons.map((reason) => (
-        <Body key={reason}>{reason}</Body>
-      ))}
-      {dues.length > 0 ? (
-        <View className="gap-2 pt-3">
-          <Heading level={2}>{t`Since when, and when again`}</Heading>
-          <Dues dues={dues} />
-        </View>
+      <Heading level={2}>{t`Last time and next time`}</Heading>
+      <Dues dues={dues} />
+    </View>
+  );
+}
+
+/** What she said about it, and what the checks say to that. */
+function Told({ head, need }: { head: Head; need: Need }) {
+  return (
+    <View className="pt-2">
+      {need.complaint ? (
+        <>
+          <Heading level={2}>{t`What you told us`}</Heading>
+          <Body>{need.complaint.reason}</Body>
+        </>
       ) : null}
+      <ComplaintLine head={head} />
     </View>
   );
 }

@@ -1,48 +1,20 @@
 import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { formatDay, weekdayOrDate, type CalendarDay } from '@/core/base/measures';
-import { SLOT_OF_USE } from '@/core/plan/agenda';
+import { daysBetween, formatDay, weekdayOrDate, type CalendarDay } from '@/core/base/measures';
+import type { Plan } from '@/core/plan/planning';
 import { usesOf } from '@/core/recipe/larder';
-import type { RecipeVersion, Slot } from '@/core/records/shapes';
-import { Small } from '@/ui';
-import { recipeUseWords } from '../shared/beatWords';
+import type { RecipeVersion } from '@/core/records/shapes';
+import { Choice, Small } from '@/ui';
 import { PatchTests, usePatchTestState } from '../shared/PatchTests';
+import { placesOf } from '../shared/placesOf';
 import { RecipeChoices } from './RecipeChoices';
 import { useWeek } from './WeekContext';
 import { WhatIfReply } from './WhatIfReply';
 
-interface Place {
-  readonly label: string;
-  readonly hint: (name: string, on: string) => string;
-  readonly slot: Slot;
-  readonly overnight: boolean;
-}
-
-/** Where a recipe can be put on a day: once for each of its uses, and for the night as well before a shampoo. */
-function placesOf(recipe: RecipeVersion): Place[] {
-  const uses = usesOf(recipe);
-  return uses.flatMap((use): Place[] => {
-    const slot = SLOT_OF_USE[use];
-    const here: Place = {
-      label: uses.length > 1 ? t`Here, as ${{ use: recipeUseWords()[use] }}` : t`Put it here`,
-      hint: (name, on) =>
-        uses.length > 1
-          ? t`Put ${name} on ${on}, as ${{ use: recipeUseWords()[use] }}`
-          : t`Put ${name} on ${on}`,
-      slot,
-      overnight: false,
-    };
-    if (use !== 'pre-poo') return [here];
-    return [
-      { ...here, label: t`Before the wash`, hint: (name, on) => t`Before the wash: ${name} on ${on}` },
-      {
-        label: t`For the night`,
-        hint: (name, on) => t`For the night: ${name} on ${on}`,
-        slot,
-        overnight: true,
-      },
-    ];
-  });
+/** The seven days of the plan that a day lies in. */
+function weekOf({ days, from }: Plan, day: CalendarDay): readonly CalendarDay[] {
+  const week = Math.floor(daysBetween(from, day) / 7);
+  return days.slice(7 * week, 7 * week + 7).map((each) => each.day);
 }
 
 /** Puts something on a day by hand, or asks why the plan did not. */
@@ -54,6 +26,15 @@ export function AddPanel({ day }: { day: CalendarDay }) {
   const waits = ({ recipeId }: RecipeVersion) => stateOf(recipeId).allowedFrom > day;
   return (
     <View className="gap-2">
+      <Choice
+        label={t`On which day?`}
+        options={weekOf(plan, day).map((each) => ({
+          value: each,
+          label: each === plan.from ? t`Today` : formatDay(each, 'EEE d MMM'),
+        }))}
+        value={day}
+        onChange={startAdd}
+      />
       {isAsked ? <WhatIfReply /> : null}
       <RecipeChoices
         label={t`For ${on}`}

@@ -49,8 +49,8 @@ export function BeatActions({ beat }: { beat: Beat }) {
           </>
         ) : null}
         <Button
-          label={t`Leave out`}
-          hint={t`Leave out ${{ beatName: beat.name }}`}
+          label={t`Skip`}
+          hint={t`Skip ${{ beatName: beat.name }}`}
           onPress={() => decisions.skip(beat)}
         />
       </View>
@@ -75,7 +75,7 @@ export function BeatActions({ beat }: { beat: Beat }) {
         <View className="items-start">
           <Button
             tone="quiet"
-            label={t`What if I leave it out?`}
+            label={t`What if I skip it?`}
             hint={t`What if I skip ${{ beatName: beat.name }}?`}
             expanded={isAsked}
             onPress={() => {

@@ -4,32 +4,29 @@ import { fixed } from '@/core/base/language';
 import { formatDay, Z90 } from '@/core/base/measures';
 import { isSmall } from '@/core/plan/agenda';
 import type { Beat, PrepTask } from '@/core/plan/planning';
-import { Body, Button, Heading, Small, Strong } from '@/ui';
+import { Body, Button, ButtonBox, Heading, Small, Strong } from '@/ui';
 import { kindInWords, minutesText, slotWords } from '../shared/beatWords';
+import type { DoneBeat } from '../shared/weekRows';
 import { AirAdvice } from './AirAdvice';
 import { BeatActions } from './BeatActions';
 import { useWeek } from './WeekContext';
-import type { DoneBeat } from './weekRows';
 
 /** One planned beat in few words; all there is to say about it comes in a sheet. */
 export function PlannedBeat({ beat }: { beat: Beat }) {
   const { open, toggle } = useWeek();
   const isOpen = open === beatKey(beat);
   return (
-    <View className="gap-0.5" testID={`beat-${beat.slot}-${beat.day}`}>
-      <Strong>{beat.name}</Strong>
-      <Small>{beatLine(beat)}</Small>
-      <View className="flex-row flex-wrap gap-x-3">
-        <Button
-          tone="quiet"
-          label={t`More`}
-          testID="more"
-          hint={t`More about ${{ beatName: beat.name }}`}
-          expanded={isOpen}
-          onPress={() => toggle(beat)}
-        />
-        <DoneButton beat={beat} tone="quiet" />
-      </View>
+    <View className="items-start">
+      <ButtonBox
+        expanded={isOpen}
+        onPress={() => toggle(beat)}
+        testID={`beat-${beat.slot}-${beat.day}`}
+        className="w-full"
+      >
+        <Strong className="text-link">{beat.name}</Strong>
+        <Small>{beatLine(beat)}</Small>
+      </ButtonBox>
+      <DoneButton beat={beat} tone="quiet" />
     </View>
   );
 }

@@ -3,7 +3,6 @@ import { View } from 'react-native';
 import type { Occasion, Head } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Screen, Small, Strong } from '@/ui';
-import { HeadPicker } from '../shared/HeadPicker';
 import { useHistory } from '../shared/useHistory';
 import { useTakeBack } from '../shared/useTakeBack';
 import { WithPlan } from '../shared/WithHead';
@@ -37,12 +36,11 @@ function Days({ head, answer, recipeId }: DaysProps) {
   return (
     <Screen
       before={<WeekTabs here="/week/days" />}
-      over={head.name}
+      ofPerson
       headline={next ? occasionWords(next).title : t`Nothing special ahead`}
       reason={t`Say what is coming, and the plan goes around it.`}
       side={<Rhythms head={head} states={answer.plan.rhythms} today={today} recipeId={recipeId} />}
     >
-      <HeadPicker />
       {coming.map((occasion) => (
         <OccasionRow key={occasion.id} occasion={occasion} />
       ))}

@@ -4,7 +4,7 @@ import type { Head } from '@/core/records/shapes';
 import { useWidth } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
 import { MARK_OF_KIND } from '../shared/beatWords';
-import { threadLane } from './threadOf';
+import { threadLane } from '../shared/threadOf';
 
 interface DaysThreadProps {
   readonly head: Head;

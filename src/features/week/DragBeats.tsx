@@ -91,7 +91,7 @@ export function DropDay({ day, children }: { day: CalendarDay; children: ReactNo
   return (
     <View
       ref={setNodeRef as never}
-      className={`flex-1 gap-2 rounded-xl ${isOver ? 'bg-lane' : ''}`}
+      className={`flex-1 justify-center gap-1 rounded-xl wide:justify-start ${isOver ? 'bg-lane' : ''}`}
       testID={`drop-${day}`}
     >
       {children}

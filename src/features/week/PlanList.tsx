@@ -3,9 +3,9 @@ import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
 import { laneOf, placeInWords } from '@/core/hair/state';
 import { Heading, Small } from '@/ui';
+import type { WeekRow } from '../shared/weekRows';
 import { useWeek } from './WeekContext';
 import { WeekDay } from './WeekDay';
-import type { WeekRow } from './weekRows';
 
 /** The same days in words alone, for who reads better than she looks, and for a screen reader. */
 export function PlanList({ rows }: { rows: readonly WeekRow[] }) {

@@ -4,9 +4,9 @@ import { formatDay } from '@/core/base/measures';
 import type { Beat, PlanDay } from '@/core/plan/planning';
 import { ButtonBox, Small, Strong } from '@/ui';
 import { KindMark } from '../shared/KindMark';
+import { THREAD_DOMAIN } from '../shared/threadOf';
 import { beatKey } from './BeatCard';
 import { DaysThread } from './DaysThread';
-import { THREAD_DOMAIN } from './threadOf';
 import { useWeek } from './WeekContext';
 
 const HEIGHT = 200;

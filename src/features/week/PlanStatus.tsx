@@ -26,11 +26,9 @@ export function PlanStatus() {
   const pending = useAppSelector(selectPending);
   const taken = useAppSelector(selectTaken);
   if (gap !== null) {
-    const found = Number.isFinite(gap)
-      ? t`at most ${{ percent: percentText(gap) }} from the best there is`
-      : t`begun`;
+    const found = Number.isFinite(gap) ? t`within ${{ percent: percentText(gap) }} of the best` : t`begun`;
     return (
-      <View role="status" className="flex-row flex-wrap items-center gap-x-3">
+      <View role="status" className="max-w-full flex-row flex-wrap items-center gap-x-3">
         <Small>{t`Looking for a better plan: ${found}.`}</Small>
         <Button tone="quiet" label={t`Take this one`} onPress={stopScheduler} />
       </View>
@@ -38,7 +36,7 @@ export function PlanStatus() {
   }
   const mayBeBetter = !pending && plan.planner === 'programme' && (plan.gap ?? 0) > GOOD_GAP;
   return (
-    <View role="status" className="flex-row flex-wrap items-center gap-x-3">
+    <View role="status" className="max-w-full flex-row flex-wrap items-center gap-x-3">
       <Small>{pending ? t`Working it out again.` : qualityWords(plan, taken)}</Small>
       {mayBeBetter ? (
         <Button tone="quiet" label={t`Go on looking`} onPress={() => dispatch(searchedOn())} />
@@ -56,9 +54,9 @@ function qualityWords({ planner, gap }: Pick<Plan, 'planner' | 'gap'>, taken: bo
   if (planner === 'week-search')
     return t`Planned by the simple search: the solver could not be loaded, so a better plan may exist.`;
   if (gap === null) return t`The best plan that keeps what you decided.`;
-  if (gap < 0.0005) return t`No plan for these weeks is better.`;
+  if (gap < 0.0005) return t`The best plan for these weeks.`;
   if (gap > GOOD_GAP) return t`A good plan; a better one may exist.`;
-  return t`At most ${{ percent: percentText(gap) }} from the best plan there is.`;
+  return t`The best plan for these weeks.`;
 }
 
 function percentText(share: number): string {

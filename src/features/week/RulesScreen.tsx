@@ -1,4 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { learnedWashMinutes } from '@/core/hair/history';
@@ -9,26 +10,51 @@ import {
   RULE_KEYS,
   type PlanChoices,
   type Rule,
+  type RuleKey,
 } from '@/core/plan/agenda';
 import { LEANINGS, LEANING_MOST } from '@/core/records/shapes';
 import type { Head } from '@/core/records/shapes';
-import { Body, Button, Choice, FieldGroup, Heading, Screen, Small, Strong } from '@/ui';
-import { HeadPicker } from '../shared/HeadPicker';
+import { Button, Choice, Field, Heading, Screen, Small } from '@/ui';
+import { OpenLine } from '@/ui/OpenLine';
 import { SchoolRows } from '../shared/SchoolRows';
+import { SearchButton } from '../shared/SearchButton';
 import { useChoices } from '../shared/useChoices';
 import { useHistory } from '../shared/useHistory';
 import { WithHead } from '../shared/WithHead';
 import { ruleText, stepOf } from './ruleWords';
 import { WeekTabs } from './WeekTabs';
 
-const sorts = perLanguage(
-  () =>
-    [
-      { sort: 'hard', title: t`What no plan breaks` },
-      { sort: 'wish', title: t`What it tries to keep` },
-      { sort: 'time', title: t`How long things take` },
-    ] as const,
-);
+/** The question that a rule answers. */
+type Asks = 'often' | 'never' | 'wash';
+
+const questions = perLanguage((): readonly { readonly asks: Asks; readonly title: string }[] => [
+  { asks: 'often', title: t`How often` },
+  { asks: 'never', title: t`What never happens` },
+  { asks: 'wash', title: t`How long a wash takes` },
+]);
+
+const ASKS: Readonly<Record<RuleKey, Asks>> = {
+  mainsPerWeek: 'often',
+  washGap: 'often',
+  lightProteinGap: 'often',
+  strongProteinGap: 'often',
+  mainWithin: 'often',
+  moistureWithin: 'often',
+  proteinWithin: 'often',
+  strongWithin: 'often',
+  refreshEvery: 'often',
+  scalpEvery: 'often',
+  firmHold: 'never',
+  newPerWeek: 'never',
+  patchTest: 'never',
+  newBeforeEvent: 'never',
+  strongBeforeEvent: 'never',
+  proteinBeforeStyle: 'never',
+  washMinutes: 'wash',
+  prePooMinutes: 'wash',
+  takeDownMinutes: 'wash',
+  refreshMinutes: 'wash',
+};
 
 const leanWords = perLanguage((): Readonly<Record<number, string>> => ({
   [-2]: t`much less`,
@@ -46,11 +72,15 @@ export function RulesScreen() {
 function Rules({ head }: { head: Head }) {
   const [choices, change] = useChoices(head);
   const changed = Object.keys(choices.rules).length;
+  const [isSearching, setIsSearching] = useState(false);
+  const [words, setWords] = useState('');
+  const sought = words.trim().toLowerCase();
+  const shows = (text: string) => text.toLowerCase().includes(sought);
   const learned = learnedWashMinutes(useHistory(head.headId).washDays, PLAN_RULES.washMinutes.value);
   return (
     <Screen
       before={<WeekTabs here="/week/rules" />}
-      over={head.name}
+      ofPerson
       headline={
         changed === 0
           ? t`The usual rules`
@@ -58,29 +88,44 @@ function Rules({ head }: { head: Head }) {
             ? t`One rule of your own`
             : plural(changed, { one: '# rule of your own', other: '# rules of your own' })
       }
-      reason={t`The plan is made of these. Change one, and the plan changes.`}
-      side={<Leanings choices={choices} change={change} />}
+      actions={<SearchButton isOpen={isSearching} onPress={() => setIsSearching(!isSearching)} />}
     >
-      <HeadPicker />
-      <Heading level={2}>{t`Where makers disagree`}</Heading>
-      <SchoolRows choices={choices} change={change} />
-      {sorts().map(({ sort, title }) => (
-        <View key={sort} className="gap-3 pt-2">
-          <Heading level={2}>{title}</Heading>
-          {RULE_KEYS.map((key): Rule => PLAN_RULES[key])
-            .filter((rule) => rule.sort === sort)
-            .map((rule) => (
+      {isSearching ? (
+        <Field label={t`Search the rules`} value={words} onChange={setWords} testID="rule-search" />
+      ) : null}
+      <View className="gap-4">
+        {questions().map(({ asks, title }) => (
+          <Group key={asks} title={title}>
+            {RULE_KEYS.filter((key) => ASKS[key] === asks && shows(PLAN_RULES[key].label)).map((key) => (
               <RuleRow
-                key={rule.id}
-                rule={rule}
+                key={key}
+                rule={PLAN_RULES[key]}
                 choices={choices}
                 change={change}
-                learned={rule.id === PLAN_RULES.washMinutes.id ? learned : null}
+                learned={key === 'washMinutes' ? learned : null}
               />
             ))}
-        </View>
-      ))}
+          </Group>
+        ))}
+        <Group title={t`How you want it`}>
+          <Leanings choices={choices} change={change} shows={shows} />
+        </Group>
+        <Group title={t`Where makers disagree`}>
+          <SchoolRows choices={choices} change={change} shows={shows} />
+        </Group>
+      </View>
     </Screen>
+  );
+}
+
+function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <View>
+      <Heading level={2}>{title}</Heading>
+      <View role="list" aria-label={title}>
+        {children}
+      </View>
+    </View>
   );
 }
 
@@ -111,18 +156,18 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
     set(next === usual ? undefined : next, `${rule.label}: ${ruleText(rule, next)}.`);
   };
   return (
-    <View className="gap-1 border-b border-line pb-2" testID={`rule-${rule.id}`}>
-      <View className="flex-row flex-wrap items-center gap-x-3">
-        <View className="min-w-column-l flex-1">
-          <Strong>{rule.label}</Strong>
-        </View>
+    <OpenLine
+      title={rule.label}
+      value={value === null ? t`off` : ruleText(rule, value)}
+      testID={`rule-${rule.id}`}
+    >
+      <View className="flex-row items-center gap-3">
         <Button
           label="−"
           hint={t`Less: ${{ rule: rule.label }}`}
           disabled={value === null || value <= rule.least}
           onPress={() => move(-step)}
         />
-        <Body className="min-w-column-xs text-center">{value === null ? t`off` : ruleText(rule, value)}</Body>
         <Button
           label="+"
           hint={t`More: ${{ rule: rule.label }}`}
@@ -132,7 +177,7 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
       </View>
       <Small>{rule.why}</Small>
       {holdsUnder(rule, choices) ? null : (
-        <Small className="text-ink">{t`Not in force: “by the calendar” is not what you chose above.`}</Small>
+        <Small className="text-ink">{t`Counts only if protein is due by the calendar.`}</Small>
       )}
       {learned ? <Small className="text-ink">{learnedText(learned, chosen !== undefined)}</Small> : null}
       <View className="flex-row flex-wrap gap-x-4">
@@ -155,7 +200,7 @@ function RuleRow({ rule, choices, change, learned }: RuleRowProps) {
           />
         )}
       </View>
-    </View>
+    </OpenLine>
   );
 }
 
@@ -166,33 +211,34 @@ function learnedText({ minutes, of }: Learned, isChosen: boolean): string {
     : t`Planned with ${minutes} min: learned from ${from} for this person.`;
 }
 
-function Leanings({ choices, change }: Changing) {
-  return (
-    <View className="gap-4">
-      <Heading level={2}>{t`How you want it`}</Heading>
-      {LEANINGS.map((leaning) => {
-        const { label, why } = leaningWords()[leaning];
-        return (
-          <FieldGroup key={leaning} label={label} help={why}>
-            <Choice
-              label={label}
-              options={Array.from({ length: 2 * LEANING_MOST + 1 }, (_, index) => index - LEANING_MOST).map(
-                (value) => ({
-                  value,
-                  label: leanWords()[value] ?? String(value),
-                }),
-              )}
-              value={choices.leanings[leaning]}
-              onChange={(value) =>
-                change(
-                  { leanings: { ...choices.leanings, [leaning]: value } },
-                  `${label}: ${leanWords()[value] ?? value}.`,
-                )
-              }
-            />
-          </FieldGroup>
-        );
-      })}
-    </View>
-  );
+interface LeaningsProps extends Changing {
+  readonly shows: (words: string) => boolean;
+}
+
+function Leanings({ choices, change, shows }: LeaningsProps) {
+  return LEANINGS.filter((leaning) => shows(leaningWords()[leaning].label)).map((leaning) => {
+    const { label, why } = leaningWords()[leaning];
+    const chosen = choices.leanings[leaning];
+    return (
+      <OpenLine key={leaning} title={label} value={leanWords()[chosen] ?? String(chosen)}>
+        <Small>{why}</Small>
+        <Choice
+          label={label}
+          options={Array.from({ length: 2 * LEANING_MOST + 1 }, (_, index) => index - LEANING_MOST).map(
+            (value) => ({
+              value,
+              label: leanWords()[value] ?? String(value),
+            }),
+          )}
+          value={chosen}
+          onChange={(value) =>
+            change(
+              { leanings: { ...choices.leanings, [leaning]: value } },
+              `${label}: ${leanWords()[value] ?? value}.`,
+            )
+          }
+        />
+      </OpenLine>
+    );
+  });
 }

@@ -1,16 +1,15 @@
 import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
-import { formatDay } from '@/core/base/measures';
 import type { Beat } from '@/core/plan/planning';
-import { Button, ButtonBox, Small, Strong, useWidth } from '@/ui';
+import { ButtonBox, Small, Strong, useWidth } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
 import { kindInWords } from '../shared/beatWords';
+import { THREAD_DOMAIN, threadLane, threadOf } from '../shared/threadOf';
+import type { WeekRow } from '../shared/weekRows';
 import { beatKey, beatLine, Preparation } from './BeatCard';
 import { DragHandle, DropDay } from './DragBeats';
-import { THREAD_DOMAIN, threadLane, threadOf } from './threadOf';
 import { useWeek } from './WeekContext';
-import { AddButton, DayNotes } from './WeekDay';
-import type { WeekRow } from './weekRows';
+import { DayNotes, HereButton } from './WeekDay';
 
 interface ThreadAcrossProps {
   readonly rows: readonly WeekRow[];
@@ -59,7 +58,7 @@ export function ThreadAcross({ rows, label }: ThreadAcrossProps) {
 
 /** A day's beats in few words; what there is to say about one of them stands below the thread. */
 function ColumnDay({ row }: { row: WeekRow }) {
-  const { moving, moveTo } = useWeek();
+  const { moving } = useWeek();
   const content = (
     <>
       {row.done.map((beat) => (
@@ -83,15 +82,7 @@ function ColumnDay({ row }: { row: WeekRow }) {
   return (
     <DropDay day={row.day}>
       {content}
-      {moving && moving.day !== row.day ? (
-        <Button
-          label={t`Here`}
-          hint={t`Put ${{ movingName: moving.name }} on ${{ day: formatDay(row.day, 'EEEE d MMMM') }}`}
-          onPress={() => moveTo(row.day)}
-        />
-      ) : (
-        <AddButton row={row} />
-      )}
+      {moving && moving.day !== row.day ? <HereButton row={row} /> : null}
     </DropDay>
   );
 }

@@ -3,19 +3,19 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Small, Strong } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
-import { THREAD_DOMAIN, threadLane, threadOf, type DaySpan } from './threadOf';
+import { THREAD_DOMAIN, threadLane, threadOf, type DaySpan } from '../shared/threadOf';
+import type { WeekRow } from '../shared/weekRows';
 import { useWeek } from './WeekContext';
 import { WeekDay } from './WeekDay';
-import type { WeekRow } from './weekRows';
 
 interface ThreadDownProps {
   readonly rows: readonly WeekRow[];
   readonly label: string;
 }
 
-const DATE_WIDTH = 44;
-const CHART_WIDTH = 124;
-const LEAST_ROW_HEIGHT = 66;
+const DATE_WIDTH = 58;
+const CHART_WIDTH = 100;
+const LEAST_ROW_HEIGHT = 44;
 
 /** The week on a phone: days are rows, the thread runs down beside them. */
 export function ThreadDown({ rows, label }: ThreadDownProps) {
@@ -58,12 +58,15 @@ export function ThreadDown({ rows, label }: ThreadDownProps) {
               setMeasured((known) => ({ ...known, [row.day]: { start: y, length } }));
             }}
           >
-            <View className="pt-2" style={{ width: DATE_WIDTH }}>
-              <Small className={row.isFree ? 'text-ink' : ''}>{row.isToday ? t`Today` : row.weekday}</Small>
-              <Strong className={`text-lead ${row.isFree ? '' : 'text-soft-ink'}`}>{row.date}</Strong>
+            <View className="pt-3" style={{ width: DATE_WIDTH }}>
+              {row.isToday ? (
+                <Strong>{t`Today`}</Strong>
+              ) : (
+                <Small className={row.isFree ? 'text-ink' : ''}>{`${row.weekday} ${row.date}`}</Small>
+              )}
             </View>
-            <View style={{ width: CHART_WIDTH + 12 }} />
-            <View className="flex-1 py-2">
+            <View style={{ width: CHART_WIDTH + 10 }} />
+            <View className="flex-1 justify-center py-1">
               <WeekDay row={row} />
             </View>
           </View>

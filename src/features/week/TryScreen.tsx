@@ -9,7 +9,6 @@ import type { HeadAnswer } from '@/store';
 import { Body, Button, Choice, Heading, Screen, Small, Strong } from '@/ui';
 import { askScheduler } from '@/workers';
 import { minutesText } from '../shared/beatWords';
-import { HeadPicker } from '../shared/HeadPicker';
 import { WithPlan } from '../shared/WithHead';
 import { DaysThread } from './DaysThread';
 import { OwnRhythm } from './OwnRhythm';
@@ -59,11 +58,10 @@ function TryOut({ head, answer }: { head: Head; answer: HeadAnswer }) {
   return (
     <Screen
       before={<WeekTabs here="/week/try" />}
-      over={head.name}
+      ofPerson
       headline={other && plan ? verdictWords(other, plan) : t`Try a rhythm without living it`}
       reason={t`Twelve weeks, lived two dozen times on the model of this hair, checks and all. It’s a model, not your hair.`}
     >
-      <HeadPicker />
       {tried === null ? (
         <View className="items-start">
           <Button tone="main" label={t`Work out twelve weeks`} onPress={() => ask([])} testID="try-begin" />

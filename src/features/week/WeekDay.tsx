@@ -2,14 +2,14 @@ import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
 import { Button, Small } from '@/ui';
+import type { WeekRow } from '../shared/weekRows';
 import { FinishedBeat, beatKey, PlannedBeat, Preparation } from './BeatCard';
 import { DragHandle, DropDay } from './DragBeats';
 import { useWeek } from './WeekContext';
-import type { WeekRow } from './weekRows';
 
 /** What stands beside one day of the thread on a phone. */
 export function WeekDay({ row }: { row: WeekRow }) {
-  const { moving, moveTo } = useWeek();
+  const { moving } = useWeek();
   const rests = row.done.length + row.planned.length + row.preparation.length + row.notes.length === 0;
   const content = (
     <>
@@ -33,18 +33,7 @@ export function WeekDay({ row }: { row: WeekRow }) {
   return (
     <DropDay day={row.day}>
       {content}
-      {moving ? (
-        moving.day === row.day ? null : (
-          <Button
-            className="self-start"
-            label={t`Here`}
-            hint={t`Put ${{ movingName: moving.name }} on ${{ day: formatDay(row.day, 'EEEE d MMMM') }}`}
-            onPress={() => moveTo(row.day)}
-          />
-        )
-      ) : (
-        <AddButton row={row} />
-      )}
+      {moving && moving.day !== row.day ? <HereButton row={row} /> : null}
     </DropDay>
   );
 }
@@ -58,18 +47,16 @@ export function DayNotes({ notes }: Pick<WeekRow, 'notes'>) {
   ));
 }
 
-/** Small, because it stands on every day. */
-export function AddButton({ row }: { row: WeekRow }) {
-  const { adding, startAdd } = useWeek();
-  const isOpen = adding === row.day;
+/** While something looks for another day. */
+export function HereButton({ row }: { row: WeekRow }) {
+  const { moving, moveTo } = useWeek();
+  if (!moving) return null;
   return (
     <Button
-      tone="quiet"
       className="self-start"
-      label={t`Add`}
-      hint={t`Add or ask, ${{ day: formatDay(row.day, 'EEEE d MMMM') }}`}
-      expanded={isOpen}
-      onPress={() => startAdd(isOpen ? null : row.day)}
+      label={t`Here`}
+      hint={t`Put ${{ movingName: moving.name }} on ${{ day: formatDay(row.day, 'EEEE d MMMM') }}`}
+      onPress={() => moveTo(row.day)}
     />
   );
 }

@@ -3,7 +3,6 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { formatDay, type CalendarDay } from '@/core/base/measures';
-import { placeInWords } from '@/core/hair/state';
 import type { Beat } from '@/core/plan/planning';
 import type { WhatIfQuestion } from '@/core/plan/scheduling';
 import type { Head } from '@/core/records/shapes';
@@ -11,11 +10,12 @@ import { USUAL_WEEKS, useAppDispatch, weeksLookedAt, type HeadAnswer } from '@/s
 import { Body, Button, Choice, Heading, Screen, Small, useCramped, useWide } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
 import { Dues } from '../shared/Dues';
-import { HeadPicker } from '../shared/HeadPicker';
 import { Referral } from '../shared/Referral';
+import { threadLabel } from '../shared/threadOf';
 import { useDecisions } from '../shared/useDecisions';
 import { useDoneBeat } from '../shared/useDoneBeat';
 import { useHistory } from '../shared/useHistory';
+import { weekRows } from '../shared/weekRows';
 import { WithPlan } from '../shared/WithHead';
 import { AddPanel } from './AddPanel';
 import { BeatDetail, beatKey, BeatPane } from './BeatCard';
@@ -24,11 +24,11 @@ import { MarkLegend } from './MarkLegend';
 import { PlanList } from './PlanList';
 import { PlanOverview } from './PlanOverview';
 import { PlanLimits, PlanNotes, PlanStatus } from './PlanStatus';
+import { Promises } from './Promises';
 import { ThreadAcross } from './ThreadAcross';
 import { ThreadDown } from './ThreadDown';
 import { useWhatIf } from './useWhatIf';
 import { WeekProvider, useWeek } from './WeekContext';
-import { weekRows } from './weekRows';
 import { WeekTabs } from './WeekTabs';
 
 /** How the plan is shown. */
@@ -88,7 +88,7 @@ function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
 
 function WeekBody({ answer }: { answer: HeadAnswer }) {
   const wide = useWide();
-  const { head, plan } = useWeek();
+  const { plan } = useWeek();
   const dispatch = useAppDispatch();
   const [view, setView] = useState<Shown>('thread');
   const [week, setWeek] = useState(0);
@@ -97,35 +97,41 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
     setView(next);
     dispatch(weeksLookedAt(next === 'quarter' ? QUARTER_WEEKS : USUAL_WEEKS));
   };
+  const shownHow = (
+    <View className="flex-row flex-wrap items-center gap-x-6 gap-y-2">
+      <Choice
+        label={t`How the plan is shown`}
+        options={[
+          { value: 'thread', label: t`Picture` },
+          { value: 'list', label: t`List` },
+          ...(wide
+            ? ([
+                { value: 'month', label: t`Four weeks` },
+                { value: 'quarter', label: t`Twelve weeks` },
+              ] as const)
+            : []),
+        ]}
+        value={view}
+        onChange={choose}
+      />
+      <PlanStatus />
+    </View>
+  );
   return (
     <Screen
       before={<WeekTabs here="/week" />}
-      over={`${head.name} · ${week === 0 ? t`next seven days` : t`seven days from ${{ day: formatDay(plan.days[7 * week]?.day ?? plan.from, 'd MMMM') }}`}`}
+      ofPerson
       headline={plan.headline}
-      reason={`${state.need.headline}. ${state.need.reasons[0] ?? ''}`}
+      reason={
+        week === 0
+          ? state.need.headline
+          : t`Seven days from ${{ day: formatDay(plan.days[7 * week]?.day ?? plan.from, 'd MMMM') }}`
+      }
     >
       {state.need.referral ? <Referral>{state.need.referral}</Referral> : null}
       <PlanNotes />
       <PlanLimits />
-      <View className="flex-row flex-wrap items-center gap-x-6 gap-y-2">
-        <HeadPicker />
-        <Choice
-          label={t`How the plan is shown`}
-          options={[
-            { value: 'thread', label: t`Thread` },
-            { value: 'list', label: t`List` },
-            ...(wide
-              ? ([
-                  { value: 'month', label: t`Four weeks` },
-                  { value: 'quarter', label: t`Twelve weeks` },
-                ] as const)
-              : []),
-          ]}
-          value={view}
-          onChange={choose}
-        />
-      </View>
-      <PlanStatus />
+      {wide ? shownHow : null}
       {view === 'month' || view === 'quarter' ? (
         <PlanOverview />
       ) : (
@@ -133,11 +139,13 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
           <MovingBar />
           <Days answer={answer} view={view} week={week} />
           <View className="flex-row flex-wrap gap-2">
+            <AddButton week={week} />
             {week > 0 ? <Button label={t`The week before`} onPress={() => setWeek(week - 1)} /> : null}
             {week < plan.weeks - 1 ? (
               <Button label={t`The week after`} onPress={() => setWeek(week + 1)} />
             ) : null}
           </View>
+          {wide ? null : shownHow}
         </>
       )}
       <View className="wide:flex-row wide:gap-10">
@@ -149,7 +157,8 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
           <OpenSheet />
         )}
         <View className="flex-1 gap-2 pt-4">
-          <Heading level={2}>{t`Since when, and when again`}</Heading>
+          <Promises />
+          <Heading level={2}>{t`Last time and next time`}</Heading>
           <Dues dues={plan.dues} />
           <Heading level={2}>{t`How to read the forecast`}</Heading>
           <MarkLegend />
@@ -180,15 +189,13 @@ function MovingBar() {
 
 function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'list'; week: number }) {
   const wide = useWide();
-  const { head, plan } = useWeek();
+  const { head } = useWeek();
   const history = useHistory(head.headId);
   const rows = useMemo(
     () => weekRows(answer, head, history.sessions, history.larder, week),
     [answer, head, history.sessions, history.larder, week],
   );
-  const last = plan.days[7 * week + 6];
-  const { lane } = answer.state.signals.firmness;
-  const label = t`${{ headName: head.name }}'s hair is ${{ placeToday: placeInWords(answer.state.signals.firmness, lane) }} today and should be ${{ placeAtEnd: last ? placeInWords(last.forecast, lane) : t`the same` }} at the end of the week. The days are listed beside this picture.`;
+  const label = t`${{ what: threadLabel(head, answer, week) }} The days are listed beside this picture.`;
   const ThreadView = wide ? ThreadAcross : ThreadDown;
   const cramped = useCramped();
   return (
@@ -198,12 +205,26 @@ function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'li
   );
 }
 
+/** One for all days: which day is chosen with what. */
+function AddButton({ week }: { week: number }) {
+  const { plan, adding, startAdd } = useWeek();
+  const first = plan.days[7 * week]?.day ?? plan.from;
+  return (
+    <Button
+      label={t`Add a treatment`}
+      expanded={adding !== null}
+      onPress={() => startAdd(adding === null ? first : null)}
+      testID="add"
+    />
+  );
+}
+
 /** On a phone what is open covers the lower part of the screen. */
 function OpenSheet() {
   const { plan, open, toggle, adding, startAdd } = useWeek();
   if (adding)
     return (
-      <Sheet title={formatDay(adding, 'EEEE d MMMM')} onClose={() => startAdd(null)}>
+      <Sheet title={t`Add a treatment`} onClose={() => startAdd(null)}>
         <AddPanel day={adding} />
       </Sheet>
     );
@@ -222,7 +243,7 @@ function ChosenBeat() {
   if (adding)
     return (
       <View className="gap-2 pt-4">
-        <Heading level={2}>{formatDay(adding, 'EEEE d MMMM')}</Heading>
+        <Heading level={2}>{t`Add a treatment`}</Heading>
         <AddPanel day={adding} />
       </View>
     );

@@ -47,7 +47,7 @@ export function WhatIfReply() {
       ) : null}
       <View className="flex-row flex-wrap gap-2">
         {answer.possible ? (
-          <Button label={asked.what === 'without' ? t`Leave it out` : t`Put it there`} onPress={doIt} />
+          <Button label={asked.what === 'without' ? t`Skip it` : t`Put it there`} onPress={doIt} />
         ) : null}
         <Button tone="quiet" label={t`Close`} onPress={close} />
       </View>

@@ -4,8 +4,8 @@ import { headsIn, historyOf } from '@/core/hair/history';
 import { demoRecords } from '@/core/lab/simulation';
 import { planProblemFrom } from '@/core/plan/question';
 import { searchSchedule } from '@/core/plan/scheduling';
-import { threadOf } from './threadOf';
-import { PAST_DAYS, weekRows } from './weekRows';
+import { threadOf } from '../shared/threadOf';
+import { PAST_DAYS, weekRows } from '../shared/weekRows';
 
 const today = calendarDay('2026-11-25');
 const records = demoRecords(today);

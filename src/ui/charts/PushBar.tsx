@@ -1,4 +1,4 @@
-import Svg, { Circle, Path } from 'react-native-svg';
+import Svg, { Circle, Line, Path } from 'react-native-svg';
 import { useTokens } from '../theme';
 import { blockPath, wavePath } from './Mark';
 
@@ -26,6 +26,7 @@ export function PushBar({ width, firm, soft, oil, label }: PushBarProps) {
   const start = ring > 0 ? ring + 4 : 3;
   return (
     <Svg width={width} height={HEIGHT} role="img" aria-label={label}>
+      <Line x1={middle} x2={middle} y1={0} y2={HEIGHT} stroke={tokens['soft-ink']} strokeWidth={1.5} />
       {Array.from({ length: waves }, (_, index) => (
         <Path
           key={index}

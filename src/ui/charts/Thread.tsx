@@ -19,6 +19,8 @@ export interface ThreadMark {
   readonly kind: MarkKind;
   readonly strength: number;
   readonly done: boolean;
+  /** Stands beside it where days are columns. */
+  readonly name?: string;
 }
 
 interface ThreadProps {
@@ -36,7 +38,18 @@ interface ThreadProps {
   /** Where today's rule is drawn, along the axis of days; null for none. */
   readonly rule: number | null;
   readonly label: string;
+  /** Under the columns, where nothing else names the days. */
+  readonly dayNames?: readonly DayName[];
 }
+
+interface DayName {
+  readonly along: number;
+  readonly text: string;
+  readonly isToday: boolean;
+}
+
+/** Room under the drawing for the names of days, pixels. */
+const DAYS_HEIGHT = 24;
 
 /** Room beside the outermost level for its mark, pixels. */
 const EDGE = 24;
@@ -45,7 +58,8 @@ const BAND_SD = Z90;
 
 /** Hair through time: a lane, the thread with its error band, the fan ahead, and the beats that push it. */
 export function Thread(props: ThreadProps) {
-  const { days, width, height, lane, domain, past, ahead, marks, rule, label } = props;
+  const { days, width, lane, domain, past, ahead, marks, rule, label, dayNames } = props;
+  const height = dayNames ? props.height - DAYS_HEIGHT : props.height;
   const tokens = useTokens();
   const down = days === 'down';
   const scale = linearScale(domain, down ? [EDGE, width - EDGE] : [height - EDGE, EDGE]);
@@ -72,7 +86,7 @@ export function Thread(props: ThreadProps) {
   const from = scale(lane.low);
   const to = scale(lane.high);
   return (
-    <Svg width={width} height={height} role="img" aria-label={label}>
+    <Svg width={width} height={props.height} role="img" aria-label={label}>
       {down ? (
         <Rect x={from} y={0} width={to - from} height={height} fill={tokens.lane} />
       ) : (
@@ -114,24 +128,7 @@ export function Thread(props: ThreadProps) {
         strokeLinecap="round"
         strokeDasharray="0.5 8"
       />
-      {down ? null : (
-        <>
-          <SvgText
-            x={4}
-            y={16}
-            fontSize={14}
-            fontFamily="Atkinson"
-            fill={tokens['soft-ink']}
-          >{t`firm`}</SvgText>
-          <SvgText
-            x={4}
-            y={height - 8}
-            fontSize={14}
-            fontFamily="Atkinson"
-            fill={tokens['soft-ink']}
-          >{t`soft`}</SvgText>
-        </>
-      )}
+      {down ? null : <AxisWords top={to} bottom={from} x={width - 4} />}
       {marks.map((mark, index) => (
         <Mark
           key={index}
@@ -144,6 +141,91 @@ export function Thread(props: ThreadProps) {
           tokens={tokens}
         />
       ))}
+      {down ? null : <MarkNames marks={marks} width={width} yOf={scale} />}
+      {dayNames?.map(({ along, text, isToday }) => (
+        <SvgText
+          key={along}
+          x={along}
+          y={props.height - 6}
+          textAnchor="middle"
+          fontSize={13}
+          fontFamily={isToday ? 'AtkinsonBold' : 'Atkinson'}
+          fill={isToday ? tokens.ink : tokens['soft-ink']}
+        >
+          {text}
+        </SvgText>
+      ))}
     </Svg>
   );
+}
+
+/**
+ * What the height means, at the end of the comfort zone, where the forecast is and few marks stand.
+ * @param top of the zone, pixels
+ */
+function AxisWords({ top, bottom, x }: { top: number; bottom: number; x: number }) {
+  const tokens = useTokens();
+  const words = [
+    { y: top - 6, text: t`too firm` },
+    { y: top + 15, text: t`comfort zone` },
+    { y: bottom + 16, text: t`too soft` },
+  ];
+  return words.map(({ y, text }) => (
+    <SvgText
+      key={text}
+      x={x}
+      y={y}
+      textAnchor="end"
+      fontSize={13}
+      fontFamily="Atkinson"
+      fill={tokens['soft-ink']}
+    >
+      {text}
+    </SvgText>
+  ));
+}
+
+/** Pixels of a letter, about; of a line of names; between a mark and its name. */
+const NAME = { letter: 7.4, line: 17, gap: 15 } as const;
+
+/** Names beside their marks: on the side where there is room, and below the name that would lie under them. */
+function MarkNames({
+  marks,
+  width,
+  yOf,
+}: {
+  readonly marks: readonly ThreadMark[];
+  readonly width: number;
+  readonly yOf: (mean: number) => number;
+}) {
+  const tokens = useTokens();
+  const placed: { from: number; to: number; y: number }[] = [];
+  return marks.map(({ name, along, mean }, index) => {
+    if (name === undefined) return null;
+    const length = name.length * NAME.letter;
+    const isRight = along + NAME.gap + length <= width || along < width / 2;
+    const from = isRight ? along + NAME.gap : along - NAME.gap - length;
+    const box = { from, to: from + length, y: yOf(mean) + 5 };
+    const isUnder = (other: typeof box) =>
+      other.from < box.to && box.from < other.to && Math.abs(other.y - box.y) < NAME.line;
+    for (let under = placed.find(isUnder); under; under = placed.find(isUnder)) box.y = under.y + NAME.line;
+    placed.push(box);
+    return (
+      <SvgText
+        key={index}
+        x={isRight ? along + NAME.gap : along - NAME.gap}
+        y={box.y}
+        textAnchor={isRight ? 'start' : 'end'}
+        fontSize={14}
+        fontFamily="AtkinsonBold"
+        fill={tokens.ink}
+        stroke={tokens.raised}
+        strokeWidth={4}
+        // The outline lies under the letters, so that they can be read over the band.
+        {...{ paintOrder: 'stroke' }}
+      >
+        {name}
+      </SvgText>
+    );
+  });
 }

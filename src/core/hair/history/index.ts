@@ -4,11 +4,7 @@ export { EMPTY_HISTORY, type HeadHistory } from './history';
 export { headsIn, historyFrom, historyOf, larderOf, recordsFor, withInner } from './selectHistory';
 export { learnedWashMinutes, stepsDone, wornIn, type Worn } from './washDay';
 export {
-  lateMinutes,
-  quietSince,
-  runState,
   washRunSchema,
-  withEvent,
   type DayTreatment,
   type Noted,
   type RunEvent,

@@ -1,7 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, invariant, type CalendarDay } from '../../base/measures';
 import { weighedLines, type Larder, type WeighedLine } from '../../recipe/larder';
-import type { Batch, BatchEvent, Place, RecipeVersion } from '../../records/shapes';
+import {
+  USE_FIRST_DAYS,
+  type Batch,
+  type BatchEvent,
+  type Place,
+  type RecipeVersion,
+} from '../../records/shapes';
 import { keepingOf, THAWED_DAYS } from './keeping';
 
 export interface ShelfItem {
@@ -23,9 +29,6 @@ export interface ShelfItem {
   readonly shakeFirst: boolean;
   readonly state: 'good' | 'use-first' | 'past' | 'gone';
 }
-
-/** Within so many days of its last one a batch is to be used before others. */
-export const USE_FIRST_DAYS = 2;
 
 /** Everything that was made, what is left of it and until when, the most pressing first and what is gone last. */
 export function shelfOf(

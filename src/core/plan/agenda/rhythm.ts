@@ -208,7 +208,7 @@ const earlier = (a: CalendarDay, b: CalendarDay) => (a < b ? a : b);
 /** One stretch of a rhythm, and what became of it. */
 export interface RhythmPeriod extends RhythmWindow {
   readonly done: number;
-  /** "open": it has not ended and wants more; "before": it lies before she told of it, and nothing is written down. */
+  /** "open": it has not ended and wants more; "before": it lies before she told of it, and nothing is logged. */
   readonly state: 'kept' | 'missed' | 'open' | 'ahead' | 'before';
 }
 

@@ -157,7 +157,7 @@ function whyWords(
   const nothing = options.find(({ drafts }) => drafts.length === 0);
   const place = placeInWords(state.signals.firmness, state.signals.firmness.lane);
   if (!best || !nothing || options.length === 1)
-    return t`By the last checks it's ${place}. No recipe may go on today by the rules in force.`;
+    return t`By the last checks it's ${place}. No recipe may go on today by your rules.`;
   const outside = (option: TodayOption) => rounded(option.outside, 1);
   const span = { days: TODAY.days };
   if (best === nothing)

@@ -6,6 +6,7 @@ export {
   withoutHeat,
   type ChangedPlan,
 } from './changes';
+export { lateMinutes, quietSince, runState, withEvent } from './replay';
 export { usualSections, washScript } from './script';
 export { type Traits } from './traits';
 export type { DayUse, WashPlan } from './washPlan';

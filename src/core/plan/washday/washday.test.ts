@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { calendarDay } from '../../base/measures';
-import { runState, withEvent, type WashRun } from '../../hair/history';
+import type { WashRun } from '../../hair/history';
 import { testHead, testRecipe, verdictOf, weighedOf } from '../../lab/testing';
 import { doseOf } from '../../recipe/classification';
 import { POROSITIES, washStepSchema } from '../../records/shapes';
@@ -9,6 +9,7 @@ import { inMinutes, insteadOfMain, plannedMinutes, stepsAhead, withoutHeat } fro
 import { usualSections, washScript } from './script';
 import { traitsOf } from './traits';
 import type { DayUse, WashPlan } from './washPlan';
+import { runState, withEvent } from '.';
 
 function dayUse(lines: readonly string[], changes: Partial<DayUse> = {}): DayUse {
   const version = testRecipe('r', lines, { name: lines[0] ?? 'nothing' });

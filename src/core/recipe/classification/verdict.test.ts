@@ -154,7 +154,7 @@ describe('the verdict', () => {
       /^Moisture|for some/,
     );
     expect(verdictHeadline(verdictOf('1/2 cup plain yogurt', '1 egg'))).toBe(
-      'Firms for some, moisture for others',
+      'Depends who you ask: protein for some, moisture for others',
     );
   });
 

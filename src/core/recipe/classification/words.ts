@@ -34,7 +34,7 @@ export function verdictHeadline(verdict: Pick<Verdict, 'kind' | 'strength' | 'al
   const { schools } = verdict;
   const [any, broken] = [schools['any-protein'].kind, schools['broken-down'].kind];
   return any === 'protein' && broken !== 'protein' && broken !== 'balanced'
-    ? t`Firms for some, ${{ broken: kindLabels()[broken].toLowerCase() }} for others`
+    ? t`Depends who you ask: protein for some, ${{ broken: kindLabels()[broken].toLowerCase() }} for others`
     : kindWords(verdict);
 }
 

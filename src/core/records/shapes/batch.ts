@@ -3,6 +3,9 @@ import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 import { usedVersionShape } from './recipe';
 
+/** Within so many days of its last one a batch is to be used before others; a working assumption. */
+export const USE_FIRST_DAYS = 2;
+
 export const PLACES = ['room', 'fridge', 'freezer'] as const;
 export type Place = (typeof PLACES)[number];
 export const placeSchema = z.enum(PLACES);

@@ -1,4 +1,4 @@
-export { batchSchema, PLACES, type Batch, type BatchEvent, type Place } from './batch';
+export { batchSchema, PLACES, USE_FIRST_DAYS, type Batch, type BatchEvent, type Place } from './batch';
 export { type CalendarEntry, type CalendarExport } from './calendarExport';
 export { decisionSchema, SLOTS, type Decision, type Slot } from './decision';
 export {

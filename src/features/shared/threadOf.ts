@@ -1,7 +1,9 @@
-import { laneOf } from '@/core/hair/state';
+import { t } from '@lingui/core/macro';
+import { laneOf, placeInWords } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
+import type { HeadAnswer } from '@/store';
 import type { ThreadMark, ThreadPoint } from '@/ui/charts/Thread';
-import { MARK_OF_KIND } from '../shared/beatWords';
+import { MARK_OF_KIND } from './beatWords';
 import type { WeekRow } from './weekRows';
 
 /** Firmness that the thread's axis shows; beyond it the thread runs along the edge. */
@@ -26,8 +28,15 @@ interface ThreadDrawing {
   readonly rule: number | null;
 }
 
-/** @param spans of the rows, in the same order */
-export function threadOf(rows: readonly WeekRow[], spans: readonly DaySpan[]): ThreadDrawing {
+/**
+ * @param spans of the rows, in the same order
+ * @param isNamed marks say what they are: nothing beside the drawing does
+ */
+export function threadOf(
+  rows: readonly WeekRow[],
+  spans: readonly DaySpan[],
+  isNamed = false,
+): ThreadDrawing {
   const spanOf = (index: number): DaySpan => spans[index] ?? { start: 0, length: 0 };
   const points = rows.map(({ mean, sd }, index): ThreadPoint => {
     const { start, length } = spanOf(index);
@@ -37,22 +46,39 @@ export function threadOf(rows: readonly WeekRow[], spans: readonly DaySpan[]): T
   return {
     past: points.slice(0, today),
     ahead: points.slice(Math.max(0, today - 1)),
-    marks: rows.flatMap((row, index) => marksOf(row, spanOf(index))),
+    marks: rows.flatMap((row, index) => marksOf(row, spanOf(index), isNamed)),
     rule: today > 0 ? spanOf(today).start : null,
   };
 }
 
 /** Marks share their day's span in the order in which they happen. */
-function marksOf(row: WeekRow, { start, length }: DaySpan): ThreadMark[] {
+function marksOf(row: WeekRow, { start, length }: DaySpan, isNamed: boolean): ThreadMark[] {
   const beats = [
-    ...row.done.map(({ kind, strength }) => ({ kind, strength, done: true })),
-    ...row.planned.map(({ kind, strength }) => ({ kind, strength, done: false })),
+    ...row.done.map(({ kind, strength, name }) => ({ kind, strength, name, done: true })),
+    ...row.planned.map(({ kind, strength, name, slot }) => ({
+      kind,
+      strength,
+      ...(slot === 'main' ? { name } : {}),
+      done: false,
+    })),
   ];
-  return beats.map(({ kind, strength, done }, index) => ({
+  return beats.map(({ kind, strength, done, name }, index) => ({
     along: start + ((index + 0.5) / beats.length) * length,
     mean: row.mean,
     kind: MARK_OF_KIND[kind],
     strength,
     done,
+    ...(isNamed && name !== undefined ? { name } : {}),
   }));
+}
+
+/** What the picture shows, for those who do not see it. */
+export function threadLabel(
+  head: Head,
+  { state, plan }: Pick<HeadAnswer, 'state' | 'plan'>,
+  week = 0,
+): string {
+  const { firmness } = state.signals;
+  const last = plan.days[7 * week + 6];
+  return t`${{ headName: head.name }}'s hair is ${{ placeToday: placeInWords(firmness, firmness.lane) }} today and should be ${{ placeAtEnd: last ? placeInWords(last.forecast, firmness.lane) : t`the same` }} at the end of the week.`;
 }

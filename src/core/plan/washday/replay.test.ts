@@ -1,17 +1,16 @@
 import fc from 'fast-check';
 import { instantAt, millisecondsOf } from '../../base/measures';
-import { testWashRun, testWashStep } from '../../lab/testing';
-import { FELT, washDaySchema, type WashDay, type WashStep } from '../../records/shapes';
-import { learnedWashMinutes, stepsDone, wornIn } from './washDay';
 import {
-  lateMinutes,
-  quietSince,
-  runState,
+  learnedWashMinutes,
+  stepsDone,
   washRunSchema,
-  withEvent,
+  wornIn,
   type RunEvent,
   type WashRun,
-} from './washRun';
+} from '../../hair/history';
+import { testWashRun, testWashStep } from '../../lab/testing';
+import { FELT, washDaySchema, type WashDay, type WashStep } from '../../records/shapes';
+import { lateMinutes, quietSince, runState, withEvent } from './replay';
 
 const START = '2026-03-02T18:00:00.000Z';
 /** So many minutes after the beginning. */

@@ -59,3 +59,16 @@ function lastingText(state: SignalState, effect: number): string {
   const days = (value: number) => Math.max(1, Math.round(value));
   return t`, felt for about ${plural({ days: days(lasting.days) }, { one: '# day', other: '# days' })} (${{ low: days(lasting.low) }} to ${{ high: days(lasting.high) }})`;
 }
+
+/** What a recipe does to one person's hair, in one sentence. @param response undefined where it was never used */
+export function onHairWords(state: SignalState, response: Response | undefined, name: string): string {
+  if (!response || response.uses === 0) return t`Not used on ${name} yet.`;
+  const { mean, sd } = response;
+  if (isMostlyGuess(response) || Math.abs(mean) < Z90 * sd) return t`On ${name}’s hair: too early to tell.`;
+  const lasting = lastingDays(mean, state);
+  if (!lasting) return t`On ${name}’s hair it does next to nothing.`;
+  const days = Math.max(1, Math.round(lasting.days));
+  return mean > 0
+    ? t`On ${name}’s hair: firmer for about ${plural(days, { one: '# day', other: '# days' })}.`
+    : t`On ${name}’s hair: softer for about ${plural(days, { one: '# day', other: '# days' })}.`;
+}

@@ -5,7 +5,7 @@ import type { TreatmentKind } from '@/core/recipe/classification';
 import type { Larder } from '@/core/recipe/larder';
 import type { Head, Session } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
-import { verdictOf } from '../shared/verdictOf';
+import { verdictOf } from './verdictOf';
 
 /** Days of the past that stay in sight above today. */
 export const PAST_DAYS = 3;

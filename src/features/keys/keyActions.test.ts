@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
-import { fileNameOf } from './browserFiles';
-import { actionOfKey, actions, otherKeys } from './keyActions';
+import { fileNameOf } from '../shared/browserFiles';
+import { actions, otherKeys, placeOfKey } from './keyActions';
 
 const app = path.resolve(__dirname, '../../../app');
 
@@ -10,8 +10,8 @@ describe('keys', () => {
     const keys = actions().flatMap(({ key }) => key ?? []);
     expect(new Set(keys).size).toBe(keys.length);
     for (const { keys: other } of otherKeys()) expect(keys).not.toContain(other);
-    expect(actionOfKey('r')?.to).toBe('/strand/take');
-    expect(actionOfKey('z')).toBeUndefined();
+    expect(placeOfKey('r')).toBe('/strand/take');
+    expect(placeOfKey('z')).toBeUndefined();
   });
 
   it('lead to places that are there', () => {

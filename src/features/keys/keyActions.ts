@@ -28,7 +28,7 @@ export const actions = perLanguage((): readonly Action[] => [
   to('/heads', t`People`, '5', t`people profile`),
   to('/wash', t`Wash day`, 'w', t`session begin start`),
   to('/strand/take', t`Check hair`, 'r', t`measure stretch tally`),
-  to('/bench/new', t`Read a recipe`, 'n', t`new paste`),
+  to('/bench/new', t`New recipe`, 'n', t`new paste`),
   to('/bench/compare', t`Compare two recipes`, 'c'),
   to('/shelf', t`Shelf`, 's', t`batches portions`),
   to('/pantry', t`Pantry`, 'p', t`ingredients prices`),
@@ -51,11 +51,13 @@ export const otherKeys = perLanguage(
     [
       { keys: '?', label: t`This list` },
       { keys: t`/ or Ctrl K`, label: t`Go anywhere by its name, on a wide screen` },
+      { keys: t`Ctrl Z`, label: t`Undo what was saved last` },
       { keys: t`Escape`, label: t`Close what is open` },
       { keys: t`Tab, Enter, arrows`, label: t`Everything else` },
     ] as const,
 );
 
-export function actionOfKey(key: string): Action | undefined {
-  return actions().find((action) => action.key === key);
+/** Where a key leads; nowhere where it is none of them. */
+export function placeOfKey(key: string): Action['to'] | undefined {
+  return actions().find((action) => action.key === key)?.to;
 }

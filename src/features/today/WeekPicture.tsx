@@ -1,0 +1,46 @@
+import { t } from '@lingui/core/macro';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import type { Head } from '@/core/records/shapes';
+import type { HeadAnswer } from '@/store';
+import { useWide, useWidth } from '@/ui';
+import { Thread } from '@/ui/charts/Thread';
+import { THREAD_DOMAIN, threadLabel, threadLane, threadOf } from '../shared/threadOf';
+import { useHistory } from '../shared/useHistory';
+import { weekRows } from '../shared/weekRows';
+
+/** Pixels, with the names of the days. */
+const HEIGHT = { phone: 176, wide: 330 } as const;
+
+/** The week at a glance: where the hair is, where it goes, and what is planned with its name. */
+export function WeekPicture({ head, answer }: { head: Head; answer: HeadAnswer }) {
+  const wide = useWide();
+  const { width, onLayout } = useWidth();
+  const { sessions, larder } = useHistory(head.headId);
+  const rows = useMemo(() => weekRows(answer, head, sessions, larder, 0), [answer, head, sessions, larder]);
+  const column = width / rows.length;
+  const spans = rows.map((_, index) => ({ start: index * column, length: column }));
+  const height = wide ? HEIGHT.wide : HEIGHT.phone;
+  return (
+    <View className="rounded-2xl border border-line bg-raised p-2" testID="week-picture">
+      <View onLayout={onLayout} style={{ minHeight: height }}>
+        {width > 0 ? (
+          <Thread
+            days="across"
+            width={width}
+            height={height}
+            lane={threadLane(head)}
+            domain={THREAD_DOMAIN}
+            {...threadOf(rows, spans, true)}
+            dayNames={rows.map(({ weekday, isToday }, index) => ({
+              along: (index + 0.5) * column,
+              text: isToday ? t`Today` : weekday,
+              isToday,
+            }))}
+            label={threadLabel(head, answer)}
+          />
+        ) : null}
+      </View>
+    </View>
+  );
+}
