@@ -44,8 +44,8 @@ const AT_THE_EDGE = `
 `;
 const LEAST_MARGIN_PX = 12;
 
-/** The rules of WCAG 2.2 AA. On a wide screen the same elements stand elsewhere: what depends on that is looked at again. */
-const WCAG = { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'] };
+/** The rules of WCAG 2.2 AA and what is good practice beyond them. On a wide screen the same elements stand elsewhere: what depends on that is looked at again. */
+const WCAG = { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'] };
 const OF_LAYOUT = {
   type: 'rule',
   values: ['target-size', 'scrollable-region-focusable', 'link-in-text-block'],

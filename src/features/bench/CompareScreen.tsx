@@ -27,14 +27,9 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
   const recipes = useAppSelector(selectRecipes);
   const larder = useLarder();
   const school = useHead()?.school ?? 'my-hair';
-  const start = recipes.find(({ recipeId }) => recipeId === startWith);
-  const other = recipes.find(({ recipeId }) => recipeId === against);
-  const before =
-    start && !other
-      ? (larder.twinsOf(start)[0] ?? larder.recipe(start.recipeId, start.version - 1))
-      : undefined;
-  const [a, setA] = useState(before ?? start);
-  const [b, setB] = useState(other ?? (before ? start : undefined));
+  const [first, second] = pairOf({ startWith, against }, recipes, larder);
+  const [a, setA] = useState(first);
+  const [b, setB] = useState(second);
   return (
     <Screen
       over={t`Recipes`}
@@ -65,6 +60,22 @@ export function CompareScreen({ startWith, against }: CompareScreenProps) {
       </View>
     </Screen>
   );
+}
+
+type Pair = readonly [RecipeVersion | undefined, RecipeVersion | undefined];
+
+/** What stands beside each other at first: what was asked for, a version and the one before; where nothing was, two to begin with. */
+function pairOf(
+  { startWith, against }: CompareScreenProps,
+  recipes: readonly RecipeVersion[],
+  larder: Larder,
+): Pair {
+  if (startWith === undefined && against === undefined) return [recipes[0], recipes[1]];
+  const start = recipes.find(({ recipeId }) => recipeId === startWith);
+  const other = recipes.find(({ recipeId }) => recipeId === against);
+  if (!start || other) return [start, other];
+  const before = larder.twinsOf(start)[0] ?? larder.recipe(start.recipeId, start.version - 1);
+  return before ? [before, start] : [start, undefined];
 }
 
 function title(version: RecipeVersion, larder: Larder): string {

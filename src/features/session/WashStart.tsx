@@ -103,7 +103,7 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
       <LabelledChoice
         label={t`Drying`}
         options={[
-          { value: 'air', label: t`by itself` },
+          { value: 'air', label: t`in the air` },
           { value: 'blow-dry', label: t`blow-dry, with a heat protectant` },
         ]}
         value={setting.drying ?? 'air'}

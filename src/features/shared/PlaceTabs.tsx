@@ -14,7 +14,7 @@ export function PlaceTabs({ label: place, tabs, here }: PlaceTabsProps) {
     <View
       role="navigation"
       aria-label={place}
-      className="-mb-px max-w-full shrink flex-row flex-wrap gap-x-4"
+      className="-mb-px max-w-full shrink flex-row flex-wrap gap-x-3.5"
     >
       {tabs.map(({ href, label }) => {
         const isHere = href === here;

@@ -18,7 +18,7 @@ export function PersonChooser() {
             key={headId}
             pressed={isChosen}
             onPress={() => dispatch(headChosen(headId))}
-            className="min-w-target items-center justify-center px-2"
+            className="min-w-target items-center justify-center px-1.5"
           >
             <Text
               className={`text-body ${isChosen ? 'font-strong text-ink' : 'font-text text-link underline'}`}

@@ -1,5 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { fixed, perLanguage } from '@/core/base/language';
@@ -54,10 +54,11 @@ export const NewTrialScreen = withHead(function NewTrial({ head }: { head: Head 
   const add = useAddRecords();
   const { sessions, larder, trials } = useHistory(head.headId);
   const running = trials.find((trial) => trial.givenUpOn === null && trial.endsBy >= today);
+  const { recipe } = useLocalSearchParams<{ recipe?: string }>();
   const made = (draft: TrialDraft) => trialFrom(draft, head, today);
   const { control, handleSubmit, formState } = useForm<TrialDraft>({
     defaultValues: {
-      recipeId: null,
+      recipeId: recipe ?? null,
       againstId: WITHOUT,
       signal: 'firmness',
       rounds: 6,

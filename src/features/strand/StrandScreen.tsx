@@ -82,9 +82,12 @@ function Why({ head, state }: { head: Head; state: HairState }) {
     <View className="gap-3 pt-2">
       <Heading level={2}>{t`Why this?`}</Heading>
       <NeedBars need={state.need} />
-      {state.need.reasons.slice(0, -1).map((reason) => (
-        <Body key={reason}>{reason}</Body>
-      ))}
+      {state.need.reasons
+        .slice(0, -1)
+        .filter((reason) => reason !== state.need.complaint?.reason)
+        .map((reason) => (
+          <Body key={reason}>{reason}</Body>
+        ))}
       <Body>{nextReadingWords(state.nextReadings[0])}</Body>
       <Body>{countWords(state.readingCount)}</Body>
       {state.readingCount > 0 ? (

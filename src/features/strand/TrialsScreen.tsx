@@ -2,6 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
+import type { HeadHistory } from '@/core/hair/history';
 import { readingsFor, trialState } from '@/core/hair/trials';
 import type { Head } from '@/core/records/shapes';
 import { Button, Screen, Small, Strong } from '@/ui';
@@ -36,6 +37,7 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
           : t`“I think it helped” can be settled: one question, a few weeks, an answer with its error.`
       }
     >
+      {running ? null : <LikelyQuestions history={history} />}
       <View className="items-start">
         <Button
           tone={running ? 'plain' : 'main'}
@@ -59,3 +61,22 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
     </Screen>
   );
 });
+
+/** Questions offered where none is running. */
+const OFFERED = 2;
+
+/** What is used most is what is most worth knowing. */
+function LikelyQuestions({ history: { sessions, larder } }: { history: HeadHistory }) {
+  const uses = new Map<string, number>();
+  for (const { recipeId } of sessions) uses.set(recipeId, (uses.get(recipeId) ?? 0) + 1);
+  const most = [...uses]
+    .sort((a, b) => b[1] - a[1])
+    .flatMap(([recipeId]) => larder.recipes.find((recipe) => recipe.recipeId === recipeId) ?? [])
+    .slice(0, OFFERED);
+  return most.map(({ recipeId, name }) => (
+    <LinkRow key={recipeId} href={`/strand/trials/new?recipe=${recipeId}`}>
+      <Strong className="text-lead">{t`Does ${name} do anything?`}</Strong>
+      <Small>{t`Against a wash without any treatment.`}</Small>
+    </LinkRow>
+  ));
+}

@@ -40,7 +40,7 @@ function Works({ head, hair }: { head: Head; hair: HairState }) {
       reason={
         used.length === 0
           ? t`Nothing has been used yet, so there is nothing to tell.`
-          : t`The effect of one use, learned from the checks around it. Bars hold nine times in ten.`
+          : t`What one use does, nine times in ten.`
       }
       side={
         <>

@@ -60,7 +60,7 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
       {referral ? <Referral>{referral}</Referral> : null}
       {referral === null ? <WeekPicture head={head} answer={answer} /> : null}
       <Ways head={head} now={now}>
-        {decided === null ? <WhyThis reasons={[...state.need.reasons, ...reasonsOf(next)]} /> : null}
+        {decided === null ? <WhyThis reasons={reasonsOf(state.need, next)} /> : null}
       </Ways>
       {ask ? <DayCheck head={head} ask={ask} /> : null}
       {decided?.choice === null ? <NothingToday answer={decided} /> : null}
@@ -105,7 +105,11 @@ function Aside({ head, answer, now, isAsked, isDecided }: AsideProps) {
   );
 }
 
-const reasonsOf = (beat: Beat | undefined) => beat?.reasons.map(({ text }) => text) ?? [];
+/** Of the need and of what is planned; what the checks say to her own words stands with them. */
+const reasonsOf = ({ reasons, complaint }: Need, beat: Beat | undefined): string[] => [
+  ...reasons.filter((reason) => reason !== complaint?.reason),
+  ...(beat?.reasons.map(({ text }) => text) ?? []),
+];
 
 /** What today's check would ask, and what it has decided; neither where a doctor's matter comes first. */
 function useDayCheck(head: Head, { state, today: answer }: HeadAnswer) {
