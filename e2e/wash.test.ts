@@ -89,8 +89,8 @@ describe('a wash day on a phone', () => {
     await begins(browser);
     await browser.press('Done');
     // Parts are marked one by one.
-    await browser.press('Part 1 done');
-    await browser.press('Part 2 done');
+    await browser.press('Section 1 done');
+    await browser.press('Section 2 done');
     await browser.sees(/2 of \d done/);
     await browser.reloads();
     await browser.sees(/2 of \d done/);

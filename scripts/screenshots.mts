@@ -4,26 +4,36 @@ import path from 'node:path';
 import { Browser, PHONE, WIDE } from '../e2e/support/browser';
 import { serveBuild } from '../e2e/support/serveBuild';
 
+/** Told as a maker would, with a title, guesses and steps. */
+const TELLING =
+  'My Sunday pear mask. I take half a pear, two tablespoons of yoghurt and a good glug of olive oil, blend it and push it through a sieve. It stays on 40 minutes under a cap. Keeps three days in the fridge.';
+
 const VIEWS = [
   { name: 'today', place: '/', size: PHONE },
+  { name: 'today-wide', place: '/', size: WIDE },
   { name: 'week', place: '/week', size: PHONE },
   { name: 'week-dark', place: '/week', size: PHONE, dark: true },
-  { name: 'bench', place: '/bench', size: PHONE },
-  { name: 'verdict', place: '/bench/silk-glaze', size: PHONE, scrollTo: '[data-testid="verdict"]' },
-  { name: 'making', place: '/bench/make/furnace-day-cream', size: PHONE, press: 'begin-making' },
-  { name: 'shelf', place: '/shelf', size: PHONE },
-  { name: 'strand', place: '/strand', size: PHONE },
-  { name: 'ruler', place: '/strand/stretch', size: PHONE, press: 'calibrated' },
-  { name: 'wash', place: '/wash', size: PHONE, press: 'begin-wash', thenPress: 'Done' },
-  { name: 'heads', place: '/heads', size: PHONE },
-  { name: 'keeping-wide', place: '/heads/keeping', size: WIDE },
   { name: 'week-wide', place: '/week', size: WIDE },
+  { name: 'rules', place: '/week/rules', size: PHONE },
   { name: 'try-wide', place: '/week/try', size: WIDE, press: 'try-begin', until: 'that is overload' },
-  { name: 'verdict-wide', place: '/bench/furnace-day-cream', size: WIDE },
-  { name: 'compare-wide', place: '/bench/compare?a=okra-slip&b=cold-kiln-set', size: WIDE },
+  { name: 'recipes', place: '/bench', size: PHONE },
+  { name: 'recipe', place: '/bench/silk-glaze', size: PHONE },
+  { name: 'recipe-wide', place: '/bench/furnace-day-cream', size: WIDE },
+  {
+    name: 'telling',
+    place: '/bench/new',
+    size: PHONE,
+    write: ['recipe-text', TELLING],
+    until: 'half a pear',
+  },
+  { name: 'making', place: '/bench/make/furnace-day-cream', size: PHONE, press: 'begin-making' },
   { name: 'pantry-wide', place: '/pantry', size: WIDE },
+  { name: 'hair', place: '/strand', size: PHONE },
+  { name: 'ruler', place: '/strand/stretch', size: PHONE, press: 'calibrated' },
   { name: 'works-wide', place: '/strand/works', size: WIDE },
-  { name: 'log-wide', place: '/strand/log', size: WIDE },
+  { name: 'log', place: '/strand/log', size: PHONE },
+  { name: 'wash', place: '/wash', size: PHONE, press: 'begin-wash', thenPress: 'Done' },
+  { name: 'backup-wide', place: '/heads/keeping', size: WIDE },
 ] as const;
 
 const SHOWS_PLAN: readonly string[] = ['/', '/week', '/wash'];
@@ -55,12 +65,10 @@ for (const view of VIEWS) {
   if (view.place !== '/week') await browser.goto(view.place);
   await browser.headline();
   await browser.driver.wait(async () => (await browser.headline()) !== 'One moment', 10_000);
+  if ('write' in view) await browser.write(...view.write);
   if ('press' in view) await browser.pressId(view.press);
   if ('thenPress' in view) await browser.press(view.thenPress);
   if ('until' in view) await browser.sees(view.until, 90_000);
-  if ('scrollTo' in view) {
-    await browser.driver.executeScript(`document.querySelector('${view.scrollTo}').scrollIntoView()`);
-  }
   await browser.driver.executeAsyncScript(WHEN_STILL);
   writeFileSync(path.join(folder, `${view.name}.png`), await browser.driver.takeScreenshot(), 'base64');
   console.log(`docs/screenshots/${view.name}.png`);

@@ -39,7 +39,7 @@ export function ScreenHead({ before, over, headline, reason, ofPerson = false, a
         </View>
       ) : null}
       {line || (corner && !isCornerAbove) ? (
-        <View className="-mb-2 min-h-target flex-row flex-wrap items-center justify-between gap-x-3">
+        <View className="-mb-2 min-h-target flex-row flex-wrap content-center items-center justify-between gap-x-3">
           <View className="flex-1">{line ? <Small>{line}</Small> : null}</View>
           {isCornerAbove ? null : corner}
         </View>

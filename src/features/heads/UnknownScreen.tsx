@@ -38,7 +38,7 @@ const unknowns = perLanguage((): readonly { readonly title: string; readonly tex
     text: t`Give or take 0.6. Conditioner and tap water hold it back more than we know.`,
   },
   {
-    title: t`What you don’t write down`,
+    title: t`What you don’t log`,
     text: t`Weather, water, food and sleep move hair too. We only know what you log.`,
   },
   {

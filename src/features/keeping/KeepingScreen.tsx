@@ -60,7 +60,7 @@ function useExportText(): string {
   const { exportedAt } = useAppSelector(selectPrefs);
   const count = useAppSelector(selectAllRecords).length;
   const today = useToday();
-  if (count === 0) return t`What you write down stays in this browser, and nowhere else.`;
+  if (count === 0) return t`What you log stays in this browser, and nowhere else.`;
   if (exportedAt === null) return t`Only in this browser so far: save a file now and then.`;
   const days = daysBetween(dayOfDate(new Date(exportedAt)), today);
   if (days <= 0) return t`Only in this browser; last saved to a file today.`;

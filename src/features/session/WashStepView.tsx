@@ -174,7 +174,9 @@ function StepActions({ live, current, isFirst }: ActionsProps) {
       return <Button tone="huge" label={t`Go on`} onPress={() => happen({ what: 'resumed' })} />;
     if (step.phase === 'feel') return <FeltChoice happen={happen} done={done} />;
     if (open !== undefined)
-      return <Button tone="huge" label={t`Part ${{ open: open + 1 }} done`} onPress={() => partDone(open)} />;
+      return (
+        <Button tone="huge" label={t`Section ${{ open: open + 1 }} done`} onPress={() => partDone(open)} />
+      );
     return <Button tone="huge" label={step.waits ? t`Off with it` : t`Done`} onPress={done} />;
   };
   return (

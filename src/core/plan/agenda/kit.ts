@@ -28,7 +28,7 @@ export const kitWords = perLanguage((): Readonly<Record<KitItem, KitWords>> => (
   },
   scale: {
     label: t`a kitchen scale`,
-    without: t`Level spoons, always the same ones; write down what you used.`,
+    without: t`Level spoons, always the same ones; log what you used.`,
   },
 }));
 

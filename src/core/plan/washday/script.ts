@@ -154,7 +154,7 @@ function sectioning(plan: WashPlan): WashStep {
   return step({
     id: 'section',
     phase: 'section',
-    title: t`Part into ${{ sections: plan.sections }}`,
+    title: t`Divide into ${{ sections: plan.sections }}`,
     how: t`Make sections with your fingers or a comb, twist each one loosely and clip it out of the way.`,
     why: t`In sections no strand is forgotten, and none is done twice.`,
     minutes: hands(plan, 'section'),
