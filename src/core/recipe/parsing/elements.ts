@@ -1,6 +1,7 @@
 import type { Deed } from '../../records/shapes';
 import { Amounts, type Amount } from './amounts';
 import type { LarderItem, NameLexicon } from './lexicon';
+import { answerAt } from './rows';
 import type { Texture } from './textures';
 import { Times, type Duration } from './times';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
@@ -178,6 +179,7 @@ class ElementReader {
       this.timeAt(index) ??
       this.amountAt(index) ??
       (this.isDone(index, before) ? undefined : this.nameAt(index)) ??
+      this.answerTo(index) ??
       this.roleAt(index) ??
       this.joinAt(index) ?? { kind: 'word', from: index, to: index + 1 }
     );
@@ -314,6 +316,14 @@ class ElementReader {
   private isBehindName(index: number, to: number): boolean {
     const isEnd = to >= this.to || this.tokens[to]?.kind === 'sign';
     return isEnd && [...this.names].some(([, name]) => name.to === index);
+  }
+
+  /** "?" and her own answer: no takes back what stood before it, yes leaves it. */
+  private answerTo(index: number): Element | undefined {
+    const answer = isSign(this.tokens[index], '?') ? answerAt(this.tokens, index + 1, this.words) : undefined;
+    if (!answer) return undefined;
+    const { to, isYes } = answer;
+    return isYes ? { kind: 'word', from: index, to } : { kind: 'role', from: index, to, role: 'correction' };
   }
 
   private roleAt(index: number): Element | undefined {

@@ -27,6 +27,9 @@ const single = (to: number, value: number, raw = '', isArticle = false): Single 
 const LARGEST_PART = 16;
 const RANGE_WORDS = /^(?:to|bis|ate|hasta|a|or|ou|oder|o|till)$/;
 
+/** The longest correction, words. */
+const CORRECTION_WITHIN = 4;
+
 /** "now just the one": a number. */
 const LESS_THAN_BEFORE = /^(?:just|only|now)$/;
 
@@ -117,7 +120,9 @@ export class Quantities {
     if (!isWord(token, /^one$/) || !isWord(before) || before.row !== token.row) return false;
     const endsThere = next === undefined || next.kind === 'sign';
     return (
-      endsThere && !words.roles.correction.at(tokens, at - 2) && !isWord(tokens[at - 2], LESS_THAN_BEFORE)
+      endsThere &&
+      !words.roles.correction.endsAt(tokens, at, CORRECTION_WITHIN) &&
+      !isWord(tokens[at - 2], LESS_THAN_BEFORE)
     );
   }
 

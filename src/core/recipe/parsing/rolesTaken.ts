@@ -3,7 +3,7 @@ import type { Separator } from './elements';
 import type { Gathering } from './gathering';
 import type { TokenRange } from './item';
 import { isProduct, THEN } from './pending';
-import { isWord } from './tokens';
+import { isSign, isWord } from './tokens';
 import type { Role } from './vocabulary';
 
 type TakesRole = (g: Gathering, element: TokenRange, index: number) => void;
@@ -18,7 +18,7 @@ const TAKES: Partial<Record<Role, TakesRole>> = {
   another: (g) => (g.another = true),
   correction: correct,
   formerly: (g) => (g.former = true),
-  now: (g, element) => (g.former ? correct(g, element) : undefined),
+  now: (g, element, index) => (g.former ? correct(g, element, index) : undefined),
   inAll: takeTotal,
   cap: (g) => (g.open ? g.open.unknown++ : undefined),
   optional: makeOptional,
@@ -37,10 +37,16 @@ function takeSame(g: Gathering, { from, to }: TokenRange): void {
   if (before) g.open = g.opened({ ...before, from, to }, { from, to });
 }
 
-function correct(g: Gathering, { from }: TokenRange): void {
+function correct(g: Gathering, { from }: TokenRange, index: number): void {
+  const isAnswer = isSign(g.tokens[from], '?');
+  // "1 tsp turmeric? No, it stains.": nothing takes its place.
+  if (isAnswer && !g.elements.slice(index + 1).some(({ kind }) => kind === 'name' || kind === 'amount')) {
+    g.mentions.push(...g.takenBack());
+    return;
+  }
   const { roles } = g.words;
   const isOfOpen = g.open !== null && g.open.unknown === 0 && !g.open.shared;
-  g.swaps = g.former || roles.swap.at(g.tokens, from) !== undefined;
+  g.swaps = g.former || roles.swap.at(g.tokens, from) !== undefined || isAnswer;
   g.former = false;
   if (isOfOpen) g.open = null;
   else g.corrected = g.items.length > 0;

@@ -199,6 +199,18 @@ export function sentencesOf(
   return sentences;
 }
 
+/** What answers a question of her own, and where that ends. */
+export function answerAt(
+  tokens: readonly Token[],
+  at: number,
+  { roles }: Vocabulary,
+): { readonly to: number; readonly isYes: boolean } | undefined {
+  const [yes, no] = [roles.answerYes.at(tokens, at), roles.answerNo.at(tokens, at)];
+  const found = yes ?? no;
+  if (!found || !isSign(tokens[found.to], ',', '–', '—')) return undefined;
+  return { to: found.to + 1, isYes: yes !== undefined };
+}
+
 /** "2 Tbsp. Hemp oil": a measure that begins a sentence has its thing behind it. */
 function isShortMeasure(tokens: readonly Token[], begin: number, at: number, words: Vocabulary): boolean {
   const unit = words.units.at(tokens, at - 1);
@@ -217,6 +229,8 @@ const isStop = (token: Token | undefined): boolean => isSign(token, '.', '!', '?
 function endsSentence(tokens: readonly Token[], at: number, to: number, words: Vocabulary): boolean {
   const [before, token, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
   if (!isStop(token)) return false;
+  // "Half an egg? No, a whole one.": she asks herself, and goes on.
+  if (isSign(token, '?') && answerAt(tokens, at + 1, words)) return false;
   if (!isSign(token, '.')) return true;
   if (isSign(next, '.') || isSign(before, '.')) return false;
   if (at + 1 >= to || next === undefined) return true;

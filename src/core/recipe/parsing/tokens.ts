@@ -32,7 +32,7 @@ const FRACTIONS: ReadonlyMap<string, number> = new Map(
 
 /** 1'000 and 1 000 are thousands; 1.5 and 1,5 decimals; a comma before three digits is decided by what follows. */
 const PIECES =
-  /(\r\n|\r|\n)|(\d{1,3}(?:['’\u00a0\u202f ]\d{3})+(?![\d.,]\d|\s*\p{L}*\s*\/)|\d+(?:[.,]\d+)*(?:e\d{1,3}\b)?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅙])|(e\.\s?o\b\.?|\p{L}[\p{L}\p{M}\p{N}]*(?:['’]\p{L}+)*)|(\S)/giu;
+  /(\r\n|\r|\n)|(\d{1,3}(?:['’\u00a0\u202f ]\d{3})+(?![\d.,]\d|\s*\p{L}*\s*\/)|\d+(?:[.,]\d+)*(?:e\d{1,3}\b|-?ish\b)?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅙])|(e\.\s?o\b\.?|\p{L}[\p{L}\p{M}\p{N}]*(?:['’]\p{L}+)*)|(\S)/giu;
 
 /** Before an apostrophe it is an article, not a part of the word: "d'huile", "l'eau", "un'ora". */
 const ELISION = /^(?:[dlnmtsj]|qu|un|dell|all|nell|sull)['’](?=\p{L}{2})/iu;
@@ -42,7 +42,8 @@ const CONTRACTION = /['’](?:s|t|re|ve|ll|d|m)$/i;
 function valueOf(digits: string): number {
   const fraction = FRACTIONS.get(digits);
   if (fraction !== undefined) return fraction;
-  const joined = digits.replace(/['’\u00a0\u202f ]/g, '');
+  // "10ish" is about ten.
+  const joined = digits.replace(/['’\u00a0\u202f ]|-?ish$/gi, '');
   // 1.234,5 or 1,234.5: the last sign is the decimal one.
   const signs = joined.match(/[.,]/g) ?? [];
   if (signs.length > 1) {

@@ -57,6 +57,8 @@ const ROLES = [
   'bareMinutes',
   'inAll',
   'swap',
+  'answerYes',
+  'answerNo',
   'bareOil',
   'masks',
   'now',
