@@ -3,11 +3,14 @@ import path from 'node:path';
 import { crc32, deflateSync } from 'node:zlib';
 import { By, Key } from 'selenium-webdriver';
 import { addDays, formatDay } from '../src/core/base/measures';
-import type { Browser } from './support/browser';
+import { Browser, PHONE } from './support/browser';
 import { passes, testToday } from './support/clock';
 import { servedBuild } from './support/served';
 
-const { phone, wide } = servedBuild();
+const { phone, wide, address } = servedBuild();
+
+/** One that shows a made-up picture and is allowed. */
+const FAKE_CAMERA = ['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'];
 
 /** How many readings the strand page counts. */
 async function readingsCounted(browser: Browser): Promise<number> {
@@ -301,7 +304,7 @@ describe('by keyboard alone', () => {
 
 describe('pictures', () => {
   it('are made small, kept, and erased from the store when they were taken back', async () => {
-    const browser = await phone();
+    const browser = await Browser.open(address(), PHONE, FAKE_CAMERA);
     await browser.opensDemo();
     const file = path.join(browser.downloads, 'hair.png');
     writeFileSync(file, pngOf(900, 1200));
@@ -320,6 +323,15 @@ describe('pictures', () => {
     );
     expect(size).toEqual([480, 640]);
     await browser.sees('A picture in 1 month of the last twelve.');
+    // The next one is lined up with it, through the camera.
+    await browser.pressId('line-up');
+    await browser.waits(() =>
+      browser.driver.executeScript<boolean>(`return (document.querySelector('video')?.videoWidth ?? 0) > 0`),
+    );
+    await browser.pressId('take-lined-up');
+    await browser.sees('2 of 60 pictures');
+    await browser.pressId('undo');
+    await browser.sees('1 of 60 pictures');
     await browser.press(`Remove the picture of ${formatDay(testToday(), 'd MMM yyyy')}`);
     await browser.sees('0 of 60 pictures');
     await browser.sees('is removed');
@@ -336,6 +348,8 @@ describe('pictures', () => {
       };
     `);
     expect(stored).toBe(0);
+    expect(await browser.complaints()).toEqual([]);
+    await browser.close();
   });
 });
 

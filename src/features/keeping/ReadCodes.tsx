@@ -3,44 +3,35 @@ import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { unpacked } from '@/core/files/handover';
 import { Body, Button, Problem, Small } from '@/ui';
+import { useCamera } from '../shared/useCamera';
 import { watchCodes } from './watchCodes';
-
-type Reading =
-  | { readonly step: 'off' }
-  | { readonly step: 'on'; readonly stream: MediaStream }
-  | { readonly step: 'refused'; readonly text: string };
 
 /** Codes on another device's screen, read by the camera; it is asked for here and nowhere before. */
 export function ReadCodes({ onText }: { readonly onText: (text: string) => void }) {
-  const [reading, setReading] = useState<Reading>({ step: 'off' });
-  const start = async () => {
-    try {
-      const video = { facingMode: 'environment', width: { ideal: 1280 } };
-      setReading({ step: 'on', stream: await navigator.mediaDevices.getUserMedia({ video }) });
-    } catch {
-      setReading({
-        step: 'refused',
-        text: t`The camera can't be used here. Save a file on the other device and open it on this one.`,
-      });
-    }
-  };
-  const end = () => setReading({ step: 'off' });
+  const { camera, start, end } = useCamera();
+  const [problem, setProblem] = useState<string | null>(null);
   const done = (bytes: Uint8Array) => {
     const text = unpacked(bytes);
+    setProblem(text.ok ? null : text.problems[0].message);
+    end();
     if (text.ok) onText(text.value);
-    setReading(text.ok ? { step: 'off' } : { step: 'refused', text: text.problems[0].message });
   };
   return (
     <View className="items-start gap-2">
-      {reading.step === 'on' ? (
-        <Watch stream={reading.stream} onDone={done} onEnd={end} />
+      {camera.step === 'on' ? (
+        <Watch stream={camera.stream} onDone={done} onEnd={end} />
       ) : (
         <Button label={t`Read codes`} onPress={() => void start()} testID="read-codes" />
       )}
-      {reading.step === 'off' ? (
+      {camera.step === 'off' && problem === null ? (
         <Small>{t`With the camera, from another device's screen. You'll see what would change first.`}</Small>
       ) : null}
-      {reading.step === 'refused' ? <Problem live>{reading.text}</Problem> : null}
+      {camera.step === 'refused' ? (
+        <Problem live>
+          {t`The camera can't be used here. Save a file on the other device and open it on this one.`}
+        </Problem>
+      ) : null}
+      {problem === null ? null : <Problem live>{problem}</Problem>}
     </View>
   );
 }

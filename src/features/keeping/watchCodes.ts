@@ -9,7 +9,7 @@ interface Watcher {
 
 /**
  * Looks at one picture of the camera after the other, off the page, until there are enough codes.
- * @returns ends it, and lets go of the camera
+ * @returns ends it
  */
 export function watchCodes(
   element: HTMLVideoElement,
@@ -20,7 +20,6 @@ export function watchCodes(
   let isOver = false;
   const end = () => {
     isOver = true;
-    for (const track of stream.getTracks()) track.stop();
   };
   const look = async () => {
     element.srcObject = stream;

@@ -23,7 +23,9 @@ import { useHistory } from '../shared/useHistory';
 import { useTakeBack } from '../shared/useTakeBack';
 import { useToday } from '../shared/useToday';
 import { withHead } from './FlowScreen';
+import type { Frame } from './frameOf';
 import { HowToFold, HowToSide } from './howto/HowToPane';
+import { LineUp } from './LineUp';
 import { MonthStreak, ThenNow } from './ThenNow';
 
 const MEGABYTE = 1_000_000;
@@ -43,12 +45,13 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
   const here = photosOf(photos, place);
   const isFull = photos.length >= PHOTO_LIMITS.pictures;
 
-  const take = async () => {
+  const take = async (taken?: Frame) => {
     setBusy(true);
     setProblem(null);
     // Choosing and shrinking pictures is code that few visits need.
     const { smallPicture } = await import('./smallPicture');
-    const picture = await smallPicture();
+    const picture = await smallPicture(taken);
+    if (taken) URL.revokeObjectURL(taken.uri);
     setBusy(false);
     if (!picture) return;
     if (!picture.ok) return setProblem(picture.problems[0].message);
@@ -68,7 +71,7 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
   const [first, last] = [here[0], here.at(-1)];
   return (
     <Screen
-      over={head.name}
+      ofPerson
       headline={t`Then and now`}
       reason={t`A picture of the same place, in the same light, once a month or around a trial.`}
       side={wide ? <HowToSide flow="photo" /> : undefined}
@@ -90,6 +93,9 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
         />
         <Button label={t`Back`} onPress={() => router.navigate('/strand/take')} />
       </View>
+      {last && !isFull && !busy ? (
+        <LineUp key={place} before={last} onTaken={(frame) => void take(frame)} />
+      ) : null}
       {isFull ? (
         <Problem>
           {t`${{ pictures: PHOTO_LIMITS.pictures }} pictures are kept, and no more fit: take an older one back first.`}
@@ -108,7 +114,6 @@ export const PhotoScreen = withHead(function Photos({ head }: { head: Head }) {
           ) : null}
           <MonthStreak photos={here} today={today} />
           {here.length > 2 ? <Small>{t`${{ count: here.length - 2 }} more between them.`}</Small> : null}
-          {last === first ? <Body>{t`Line the next one up with this.`}</Body> : null}
         </>
       ) : (
         <Body>{t`No picture of this place yet.`}</Body>

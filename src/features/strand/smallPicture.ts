@@ -2,15 +2,23 @@ import { t } from '@lingui/core/macro';
 import { ImageManipulator, SaveFormat } from 'expo-image-manipulator';
 import { failed, ok, type Result } from '@/core/base/measures';
 import { PHOTO_LIMITS, type Photo } from '@/core/records/shapes';
+import type { Frame } from './frameOf';
+
+/** Asked for as elsewhere, or it would come with the first screen: what two files share does. */
+async function chosen(): Promise<Frame | null> {
+  const { choosePicture } = await import('../shared/choosePicture');
+  return choosePicture();
+}
 
 type Picture = Pick<Photo, 'jpeg' | 'widthPx' | 'heightPx'>;
 
-/** Lets her choose or take a picture and makes it small. @returns null when she chose none */
-export async function smallPicture(): Promise<Result<Picture> | null> {
+/**
+ * Makes a picture small: one that is there, or one that she chooses or takes.
+ * @returns null when she chose none
+ */
+export async function smallPicture(taken?: Frame): Promise<Result<Picture> | null> {
   try {
-    // Asked for as elsewhere, or it would come with the first screen: what two files share does.
-    const { choosePicture } = await import('../shared/choosePicture');
-    const asset = await choosePicture();
+    const asset = taken ?? (await chosen());
     if (!asset) return null;
     const { width, height } = asset;
     const scale = Math.min(1, PHOTO_LIMITS.longSidePx / Math.max(width, height));

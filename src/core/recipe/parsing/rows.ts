@@ -230,8 +230,7 @@ function endsSentence(tokens: readonly Token[], at: number, to: number, words: V
   const [before, token, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
   if (!isStop(token)) return false;
   // "Half an egg? No, a whole one.": she asks herself, and goes on.
-  if (isSign(token, '?') && answerAt(tokens, at + 1, words)) return false;
-  if (!isSign(token, '.')) return true;
+  if (!isSign(token, '.')) return !isSign(token, '?') || answerAt(tokens, at + 1, words) === undefined;
   if (isSign(next, '.') || isSign(before, '.')) return false;
   if (at + 1 >= to || next === undefined) return true;
   if (touches(token, next)) return false;
