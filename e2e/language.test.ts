@@ -70,6 +70,24 @@ describe('in the middle of a recipe', () => {
   });
 });
 
+it('lengths and weights are shown and typed in inches and ounces, and kept as they are', async () => {
+  const browser = await phone();
+  await browser.opensDemo('/heads/settings');
+  await browser.press('inches and ounces');
+  await browser.goto('/heads');
+  await browser.sees('18.1 in');
+  await browser.goto('/heads/maren');
+  await browser.write('head-length', '20');
+  await browser.pressId('save-head');
+  await browser.sees('20 in');
+  await browser.goto('/pantry');
+  await browser.sees(/\d oz left/);
+  await browser.goto('/heads/settings');
+  await browser.press('centimetres and grams');
+  await browser.goto('/heads');
+  await browser.sees('50.8 cm');
+});
+
 it('a browser that asks for Portuguese gets it from the first screen on', async () => {
   const browser = await phone();
   await browser.command('Emulation.setUserAgentOverride', { userAgent: 'test', acceptLanguage: 'pt-PT,en' });

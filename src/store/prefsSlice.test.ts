@@ -5,6 +5,7 @@ const DEFAULTS = {
   theme: 'system',
   language: 'system',
   headId: null,
+  units: 'metric',
   cup: 'us',
   myCup: null,
   mySpoon: null,

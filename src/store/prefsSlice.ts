@@ -1,7 +1,7 @@
 import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { languageSchema } from '@/core/base/language';
-import { instantSchema, VIEWS } from '@/core/base/measures';
+import { instantSchema, VIEWS, SHOWN_UNITS } from '@/core/base/measures';
 import { effortSchema } from '@/core/plan/agenda';
 import type { OwnMeasures } from '@/core/recipe/parsing';
 
@@ -17,6 +17,8 @@ export const prefsSchema = z.object({
   language: languageSchema.or(z.literal('system')),
   /** The head on screen; null before there is any. */
   headId: z.string().nullable(),
+  /** What lengths and weights are shown in. */
+  units: z.enum(SHOWN_UNITS),
   /** What “a cup” holds. */
   cup: z.enum(['us', 'metric']),
   /** What her own cup and spoon hold, ml; null until she filled them once. */
@@ -57,6 +59,7 @@ const initialState: Prefs = {
   theme: 'system',
   language: 'system',
   headId: null,
+  units: 'metric',
   cup: 'us',
   myCup: null,
   mySpoon: null,

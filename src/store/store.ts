@@ -1,6 +1,6 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector, useStore } from 'react-redux';
-import { dayOfDate } from '@/core/base/measures';
+import { dayOfDate, showUnits } from '@/core/base/measures';
 import { agreedSlice } from './agreedSlice';
 import { answeringMiddleware, type Answerer } from './answering';
 import { draftsSlice } from './draftsSlice';
@@ -57,6 +57,8 @@ export function makeStore(
         thunk: { extraArgument: storage },
       }).prepend(persistenceMiddleware(storage), answeringMiddleware(answerer)),
   });
+  // Texts are made in these units from the moment on at which they are chosen, before anything is drawn again.
+  store.subscribe(() => showUnits(store.getState().prefs.units));
   store.dispatch(dayBegan(today));
   return store;
 }

@@ -3,12 +3,13 @@ import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
+import { unitShown } from '@/core/base/measures';
 import { schoolWords } from '@/core/recipe/classification';
 import { SCHOOLS, REGIONS } from '@/core/records/shapes';
 import { CHEMISTRY, type Head } from '@/core/records/shapes';
 import { headChosen, useAppDispatch, type HeadDraft } from '@/store';
 import { Button, FieldGroup, Screen } from '@/ui';
-import { FormChoice, FormField, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
+import { FormChoice, FormMeasure, FormToggles, resolverOf, NotSavedYet } from '../shared/form';
 import { chemistryWords, placeLabels } from '../shared/headWords';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -87,16 +88,19 @@ export function HeadEditor({ existing }: { existing: Head }) {
         <NameField control={control} />
         <LengthField control={control} />
       </View>
-      <FieldGroup label={t`Where it is longer or shorter, cm`} help={t`Left empty it is as long as above.`}>
+      <FieldGroup
+        label={t`Where it is longer or shorter, ${{ unit: unitShown('length') }}`}
+        help={t`Left empty it is as long as above.`}
+      >
         <View className="flex-row flex-wrap gap-2">
           {REGIONS.map((region) => (
-            <FormField
+            <FormMeasure
               key={region}
               control={control}
               name={`lengths.${region}`}
               testID={`length-${region}`}
               label={placeLabels()[region]}
-              numeric
+              measure="length"
               className="w-column-xs"
             />
           ))}

@@ -1,6 +1,7 @@
 import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { lengthText } from '@/core/base/measures';
 import { allergenWords } from '@/core/kitchen/batches';
 import { schoolWords } from '@/core/recipe/classification';
 import type { Head } from '@/core/records/shapes';
@@ -43,7 +44,7 @@ function HeadEntry({ head }: { head: Head }) {
       <Strong className="text-lead">{head.name}</Strong>
       <Small>
         {[
-          t`${{ lengthCm: head.lengthCm }} cm`,
+          lengthText(head.lengthCm),
           t`${{ strand: strandWords()[head.strand] }} strands`,
           plural(freeDays, { one: '# free day', other: '# free days' }),
           ...flags,

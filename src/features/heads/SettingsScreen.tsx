@@ -131,6 +131,15 @@ export function SettingsScreen() {
         onChange={(view) => set({ view })}
       />
       <LabelledChoice
+        label={t`Lengths and weights in`}
+        options={[
+          { value: 'metric', label: t`centimetres and grams` },
+          { value: 'inches', label: t`inches and ounces` },
+        ]}
+        value={prefs.units}
+        onChange={(units) => set({ units })}
+      />
+      <LabelledChoice
         label={t`A cup is`}
         options={cupKinds().map((value) => ({ value, label: cupWords()[value] }))}
         value={prefs.cup}

@@ -1,11 +1,12 @@
 import { t } from '@lingui/core/macro';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
+import { unitShown } from '@/core/base/measures';
 import { AGE_BANDS, HEALTH } from '@/core/records/shapes';
 import { selectPrefs, useAppSelector, type HeadDraft } from '@/store';
 import { FieldGroup } from '@/ui';
 import { allergyOptions } from '../shared/allergyOptions';
-import { FormChoice, FormField, FormToggles } from '../shared/form';
+import { FormChoice, FormField, FormMeasure, FormToggles } from '../shared/form';
 import { ageWords, complaintOptions, healthWords } from '../shared/headWords';
 import { weekdaysFrom } from '../shared/weekdays';
 
@@ -21,11 +22,11 @@ export function NameField({ control }: PartProps) {
 
 export function LengthField({ control }: PartProps) {
   return (
-    <FormField
+    <FormMeasure
       control={control}
       name="lengthCm"
-      label={t`Length, cm`}
-      numeric
+      measure="length"
+      label={t`Length, ${{ unit: unitShown('length') }}`}
       className="w-field-s"
       testID="head-length"
     />

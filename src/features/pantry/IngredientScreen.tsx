@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
-import { UNITS, unitWord } from '@/core/base/measures';
+import { UNITS, unitShown, unitWord } from '@/core/base/measures';
 import { allergenWords, keepingOf } from '@/core/kitchen/batches';
 import { inStock } from '@/core/kitchen/pantry';
 import { preparationMinutes, sourceOf } from '@/core/recipe/ingredients';
@@ -13,7 +13,7 @@ import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small } from '@/ui';
 import { capital, grams } from '../shared/amounts';
 import { minutesText } from '../shared/beatWords';
-import { FormField, resolverOf } from '../shared/form';
+import { FormField, FormMeasure, resolverOf } from '../shared/form';
 import { NotFound } from '../shared/NotFound';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
@@ -71,20 +71,20 @@ function Stock({ ingredient }: { ingredient: Ingredient }) {
     <View className="gap-3">
       <Heading level={2}>{t`In the pantry`}</Heading>
       <View className="flex-row flex-wrap gap-4">
-        <FormField
+        <FormMeasure
           control={control}
           name="left"
-          label={t`Grams left`}
+          label={t`Left, ${{ unit: unitShown('mass') }}`}
           help={t`Empty for “some”, 0 when it ran out.`}
-          numeric
+          measure="mass"
           className="w-field-xl"
           testID="stock-left"
         />
-        <FormField
+        <FormMeasure
           control={control}
           name="packGrams"
-          label={t`A pack holds, g`}
-          numeric
+          label={t`A pack holds, ${{ unit: unitShown('mass') }}`}
+          measure="mass"
           className="w-field-l"
           testID="pack-grams"
         />

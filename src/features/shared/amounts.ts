@@ -1,10 +1,8 @@
-import { t } from '@lingui/core/macro';
 import { fixed } from '@/core/base/language';
-import { rounded } from '@/core/base/measures';
+import { massText } from '@/core/base/measures';
 
-export function grams(value: number): string {
-  return t`${{ value: rounded(value, value < 10 ? 1 : 0) }} g`;
-}
+/** In the units that are shown. */
+export const grams = massText;
 
 /** In her own currency, which nobody here knows: the bare number. */
 export function money(value: number): string {

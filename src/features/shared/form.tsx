@@ -9,8 +9,9 @@ import {
   type Resolver,
 } from 'react-hook-form';
 import { View } from 'react-native';
-import type { Result } from '@/core/base/measures';
+import type { Measure, Result } from '@/core/base/measures';
 import { Chip, DateField, Field, FieldGroup, LabelledChoice, Problem } from '@/ui';
+import { useMeasured } from './useMeasured';
 
 /**
  * Lets a form be checked by the core: a check that makes a record from a draft, or says what is wrong and where.
@@ -65,6 +66,32 @@ export function FormField<Draft extends FieldValues>({ control, name, ...rest }:
       sends
       value={field.value as string}
       onChange={field.onChange}
+      onBlur={field.onBlur}
+      problem={fieldState.error?.message}
+    />
+  );
+}
+
+interface FormMeasureProps<Draft extends FieldValues> extends Omit<FormFieldProps<Draft>, 'numeric'> {
+  readonly measure: Measure;
+}
+
+/** A length or a weight: shown and typed in her units, kept in centimetres or grams. */
+export function FormMeasure<Draft extends FieldValues>({
+  control,
+  name,
+  measure,
+  ...rest
+}: FormMeasureProps<Draft>) {
+  const { field, fieldState } = useController({ control, name });
+  const typed = useMeasured(measure, { value: field.value as string, onChange: field.onChange });
+  return (
+    <Field
+      {...rest}
+      {...typed}
+      numeric
+      onField={field.ref}
+      sends
       onBlur={field.onBlur}
       problem={fieldState.error?.message}
     />

@@ -58,9 +58,10 @@ export function AppShell({ children, parts }: { children: ReactNode; parts: Shel
   );
 }
 
-/** All texts below are said anew when another language is spoken. */
+/** All texts below are made again when another language is spoken, or other units are shown. */
 function InLanguage({ children }: { children: ReactNode }) {
-  return <Fragment key={useLanguage()}>{children}</Fragment>;
+  const { units } = useAppSelector(selectPrefs);
+  return <Fragment key={`${useLanguage()} ${units}`}>{children}</Fragment>;
 }
 
 function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) {

@@ -2,6 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Image, View } from 'react-native';
 import Svg, { Polyline } from 'react-native-svg';
+import { lengthText } from '@/core/base/measures';
 import {
   countDoubt,
   countsOf,
@@ -123,7 +124,9 @@ function SeenHairs({ picture, sheet, onTaken }: SeenHairsProps) {
 
 function hairWords({ id, lengthMm, kind }: KeptHair): string {
   const cm = Math.round(lengthMm) / 10;
-  return kind === 'broken' ? t`${id}: ${cm} cm, broken` : t`${id}: ${cm} cm, shed`;
+  return kind === 'broken'
+    ? t`${id}: ${{ length: lengthText(cm) }}, broken`
+    : t`${id}: ${{ length: lengthText(cm) }}, shed`;
 }
 
 interface TracedProps {

@@ -1,12 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { formatDay } from '@/core/base/measures';
+import { formatDay, lengthText, unitShown } from '@/core/base/measures';
 import { BLANK_DRAFT, readingFromDraft } from '@/core/hair/checks';
 import { REGIONS, type Head, type Region } from '@/core/records/shapes';
 import { Field, Small } from '@/ui';
 import { placeLabels } from '../shared/headWords';
 import { useHistory } from '../shared/useHistory';
+import { useMeasured } from '../shared/useMeasured';
 import { useToday } from '../shared/useToday';
 import { FlowScreen, withHead } from './FlowScreen';
 import { lastLength } from './lengthKept';
@@ -28,7 +29,7 @@ export const LengthScreen = withHead(function Length({ head }: { head: Head }) {
       head={head}
       flow="length"
       headline={t`How long is it?`}
-      reason={t`Once a month is plenty. Stretched straight, in centimetres.`}
+      reason={t`Once a month is plenty. Stretched straight, in ${{ unit: unitShown('length') }}.`}
       measured={made.ok ? { lengths: made.value.lengths } : null}
       momentFree
     >
@@ -37,17 +38,15 @@ export const LengthScreen = withHead(function Length({ head }: { head: Head }) {
           const before = lastLength(readings, place);
           return (
             <View key={place} className="w-field-l gap-1">
-              <Field
-                label={placeLabels()[place]}
-                numeric
+              <LengthInput
+                place={place}
                 value={lengths[place]}
                 onChange={(cm) => setLengths({ ...lengths, [place]: cm })}
                 problem={problemOf(place)}
-                testID={`length-${place}`}
               />
               <Small>
                 {before
-                  ? t`${{ cm: before.cm }} cm on ${{ day: formatDay(before.day, 'd MMM yyyy') }}`
+                  ? t`${{ length: lengthText(before.cm) }} on ${{ day: formatDay(before.day, 'd MMM yyyy') }}`
                   : t`not measured yet`}
               </Small>
             </View>
@@ -57,3 +56,23 @@ export const LengthScreen = withHead(function Length({ head }: { head: Head }) {
     </FlowScreen>
   );
 });
+
+interface LengthInputProps {
+  readonly place: Region;
+  /** Centimetres, as text. */
+  readonly value: string;
+  readonly onChange: (cm: string) => void;
+  readonly problem: string | undefined;
+}
+
+function LengthInput({ place, problem, ...field }: LengthInputProps) {
+  return (
+    <Field
+      label={placeLabels()[place]}
+      numeric
+      {...useMeasured('length', field)}
+      problem={problem}
+      testID={`length-${place}`}
+    />
+  );
+}

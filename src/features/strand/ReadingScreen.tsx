@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useController, useForm, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
-import { addDays, type CalendarDay } from '@/core/base/measures';
+import { addDays, type CalendarDay, unitShown } from '@/core/base/measures';
 import {
   BLANK_DRAFT,
   BLANK_STRAND,
@@ -14,7 +14,7 @@ import {
 import { MARKS, REGIONS, type Head, type Reading } from '@/core/records/shapes';
 import { Button, FieldGroup, Problem, Screen } from '@/ui';
 import { daysSinceDetangle } from '../shared/daysSinceDetangle';
-import { FormChoice, FormField, NotSavedYet, resolverOf } from '../shared/form';
+import { FormChoice, FormField, NotSavedYet, resolverOf, FormMeasure } from '../shared/form';
 import { placeLabels } from '../shared/headWords';
 import { markOptions } from '../shared/markOptions';
 import { momentNow } from '../shared/momentNow';
@@ -130,15 +130,15 @@ function ReadingForm({ head, today, existing }: ReadingFormProps) {
         />
       ))}
       <ScalpField control={control} />
-      <FieldGroup label={t`Length, cm`}>
+      <FieldGroup label={t`Length, ${{ unit: unitShown('length') }}`}>
         <View className="flex-row flex-wrap gap-3">
           {REGIONS.map((place) => (
-            <FormField
+            <FormMeasure
               key={place}
               control={control}
               name={`lengths.${place}`}
+              measure="length"
               label={placeLabels()[place]}
-              numeric
               className="w-field-s"
             />
           ))}

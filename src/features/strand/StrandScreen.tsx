@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { Fragment } from 'react';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
-import { formatDay } from '@/core/base/measures';
+import { formatDay, lengthText } from '@/core/base/measures';
 import type { HairState, NextReading } from '@/core/hair/state';
 import type { Head } from '@/core/records/shapes';
 import { SIGNAL_IDS } from '@/core/records/shapes';
@@ -98,7 +98,7 @@ function Why({ head, state }: { head: Head; state: HairState }) {
       {kept.length > 0 ? <Heading level={2}>{t`Length kept`}</Heading> : null}
       {kept.map(({ place, first, last, gainedCm }) => (
         <Body key={place}>
-          {t`${{ place: placeLabels()[place] }}: ${{ cm: last.cm }} cm, ${{ sign: gainedCm >= 0 ? '+' : '−' }}${{ gainedCm: Math.abs(gainedCm) }} cm since ${{ day: formatDay(first.day, 'd MMM yyyy') }}.`}
+          {t`${{ place: placeLabels()[place] }}: ${{ length: lengthText(last.cm) }}, ${{ sign: gainedCm >= 0 ? '+' : '−' }}${{ gained: lengthText(Math.abs(gainedCm)) }} since ${{ day: formatDay(first.day, 'd MMM yyyy') }}.`}
         </Body>
       ))}
     </View>

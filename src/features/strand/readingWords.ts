@@ -1,4 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
+import { lengthText } from '@/core/base/measures';
 import { ballWords, feelWords, measurementsOf, scalpWords } from '@/core/hair/checks';
 import { hairMassGrams } from '@/core/hair/state';
 import { MARKS, tallyTotals, type Head, type Reading } from '@/core/records/shapes';
@@ -29,7 +30,7 @@ export function readingWords(head: Head, reading: Reading): string {
         ]
       : []),
     ...(scalp.length > 0 ? [t`scalp ${{ scalp: scalp.join(', ') }}`] : []),
-    ...reading.lengths.map(({ place, cm }) => t`${{ place: placeLabels()[place].toLowerCase() }} ${cm} cm`),
+    ...reading.lengths.map(({ place, cm }) => `${placeLabels()[place].toLowerCase()} ${lengthText(cm)}`),
     ...(reading.note ? [reading.note] : []),
   ].join('; ');
 }

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { perLanguage } from '@/core/base/language';
-import { addDays, formatDay, type CalendarDay } from '@/core/base/measures';
+import { addDays, formatDay, type CalendarDay, lengthText } from '@/core/base/measures';
 import { scalpWords, shedCounts, stylesWorn } from '@/core/hair/checks';
 import type { HeadHistory } from '@/core/hair/history';
 import type { Head } from '@/core/records/shapes';
@@ -62,7 +62,7 @@ function aboutHead({
     (allergy) => allergyOptions().find(({ value }) => value === allergy)?.label ?? allergy,
   );
   return [
-    t`${lengthCm} cm long, ${{ density: densityWords()[density] }} density, ${{ strand: strandWords()[strand] }} strands; water: ${{ porosityGuess: porosityWords()[porosityGuess] }}`,
+    t`${{ length: lengthText(lengthCm) }} long, ${{ density: densityWords()[density] }} density, ${{ strand: strandWords()[strand] }} strands; water: ${{ porosityGuess: porosityWords()[porosityGuess] }}`,
     t`Age: ${{ ageBand: ageWords()[ageBand] }}`,
     ...(chemistry.length > 0
       ? [t`Done to it: ${{ chemistry: chemistry.map((each) => chemistryWords()[each]).join(', ') }}`]

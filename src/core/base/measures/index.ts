@@ -30,3 +30,14 @@ export {
   type UnitKind,
   type View,
 } from './units';
+export {
+  fromShown,
+  inShown,
+  lengthText,
+  massText,
+  SHOWN_UNITS,
+  shownUnits,
+  showUnits,
+  unitShown,
+  type Measure,
+} from './shownUnits';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { grouped } from '../../base/language';
-import { mean, rounded } from '../../base/measures';
+import { mean, rounded, lengthText } from '../../base/measures';
 import type { Head } from '../../records/shapes';
 
 /** Strands on a head, by density; about 100,000 is ordinary (Robbins, Chemical and Physical Behavior of Human Hair). */
@@ -27,7 +27,7 @@ export function meanLengthCm({ lengthCm, lengthsCm }: Lengths): number {
 export function hairMassReason(head: HairMassFacts): string {
   const strands = grouped(STRANDS[head.density]);
   return (
-    t`About ${strands} strands of ${{ meanLengthCm: rounded(meanLengthCm(head)) }} cm, ${{ strand: DIAMETER_UM[head.strand] }} µm thick: ` +
+    t`About ${strands} strands of ${{ length: lengthText(meanLengthCm(head)) }}, ${{ strand: DIAMETER_UM[head.strand] }} µm thick: ` +
     t`${{ hairMassGrams: rounded(hairMassGrams(head)) }} g of hair.`
   );
 }
