@@ -125,6 +125,35 @@ describe('a wash day on a phone', () => {
     expect(await browser.driver.findElements(By.css('[data-testid="wash-bar"]'))).toEqual([]);
   });
 
+  it('goes on and back by a wide stroke across the screen; a short one and scrolling do nothing', async () => {
+    const browser = await phone();
+    await begins(browser);
+    const swipe = (fromX: number, toX: number, fromY = 300, toY = 300) =>
+      browser.driver.executeScript(
+        `
+        const [fromX, toX, fromY, toY] = arguments;
+        const words = document.querySelector('[data-testid="wash-words"]');
+        const touch = (clientX, clientY) => [new Touch({ identifier: 1, target: words, clientX, clientY, pageX: clientX, pageY: clientY })];
+        const tell = (type, touches, changedTouches) =>
+          words.dispatchEvent(new TouchEvent(type, { bubbles: true, cancelable: true, touches, changedTouches }));
+        tell('touchstart', touch(fromX, fromY), touch(fromX, fromY));
+        tell('touchend', [], touch(toX, toY));
+      `,
+        fromX,
+        toX,
+        fromY,
+        toY,
+      );
+    const first = await title(browser);
+    await swipe(300, 240);
+    await swipe(300, 100, 300, 700);
+    expect(await title(browser)).toBe(first);
+    await swipe(340, 60);
+    await browser.waits(async () => (await title(browser)) !== first);
+    await swipe(40, 340);
+    await browser.headlineBecomes(new RegExp(`^${first}$`));
+  });
+
   it('stands in the log, is corrected there with what it was, and goes to a stylist on one sheet', async () => {
     const browser = await phone();
     await begins(browser);

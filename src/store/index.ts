@@ -41,6 +41,8 @@ export {
   WEEK_START_DAYS,
   WEEK_STARTS,
   type Prefs,
+  LOUDNESSES,
+  type Loudness,
 } from './prefsSlice';
 export {
   dryingStarted,

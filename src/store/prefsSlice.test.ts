@@ -14,6 +14,7 @@ const DEFAULTS = {
   view: 'grams',
   pixelsPerMm: null,
   sound: true,
+  loudness: 'usual',
   notices: false,
   quietFrom: 22,
   quietTo: 7,

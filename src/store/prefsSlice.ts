@@ -11,6 +11,9 @@ export const WEEK_STARTS = ['monday', 'saturday', 'sunday'] as const;
 export const WEEK_START_DAYS = { monday: 1, saturday: 6, sunday: 0 } as const;
 
 /** How this browser shows things; not part of a backup. */
+export const LOUDNESSES = ['soft', 'usual', 'loud'] as const;
+export type Loudness = (typeof LOUDNESSES)[number];
+
 export const prefsSchema = z.object({
   theme: z.enum(['system', 'light', 'dark']),
   /** Read at start, before any text is shown: see startLanguage. */
@@ -34,6 +37,8 @@ export const prefsSchema = z.object({
   pixelsPerMm: z.number().min(1).max(30).nullable(),
   /** Clocks of a wash day ring. */
   sound: z.boolean(),
+  /** How loud they ring. */
+  loudness: z.enum(LOUDNESSES),
   /** Messages of this device while the page is out of sight. */
   notices: z.boolean(),
   /** Hours of the day in which only a clock that was started may speak. */
@@ -68,6 +73,7 @@ const initialState: Prefs = {
   view: 'grams',
   pixelsPerMm: null,
   sound: true,
+  loudness: 'usual',
   notices: false,
   quietFrom: 22,
   quietTo: 7,

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { LANGUAGES, languageSchema } from '@/core/base/language';
+import { perLanguage , LANGUAGES, languageSchema } from '@/core/base/language';
 import { VIEWS } from '@/core/base/measures';
 import { EFFORTS } from '@/core/plan/agenda';
 import {
@@ -13,6 +13,8 @@ import {
   useAppSelector,
   WEEK_STARTS,
   type Prefs,
+  LOUDNESSES,
+  type Loudness,
 } from '@/store';
 import { Button, Field, Heading, LabelledChoice, Screen, Small } from '@/ui';
 import { mayNotify } from '../shared/canNotify';
@@ -86,6 +88,14 @@ export function SettingsScreen() {
         value={prefs.sound ? 'on' : 'off'}
         onChange={(value) => set({ sound: value === 'on' })}
       />
+      {prefs.sound ? (
+        <LabelledChoice
+          label={t`How loud it rings`}
+          options={LOUDNESSES.map((value) => ({ value, label: loudnessWords()[value] }))}
+          value={prefs.loudness}
+          onChange={(loudness) => set({ loudness })}
+        />
+      ) : null}
       <LabelledChoice
         label={t`Messages when the page is out of sight`}
         options={[
@@ -218,6 +228,12 @@ function HourField({
     />
   );
 }
+
+const loudnessWords = perLanguage((): Readonly<Record<Loudness, string>> => ({
+  soft: t`softly`,
+  usual: t`as usual`,
+  loud: t`as loud as it can`,
+}));
 
 /** What a cup and a spoon can hold, ml. */
 const OWN_CUP = { least: 20, most: 1000 } as const;

@@ -49,6 +49,7 @@ export function MoreSheet({ head, live, aloud, setAloud, voice, onClose }: MoreP
       {state.changes.map((said) => (
         <Body key={said}>{said}</Body>
       ))}
+      <Small>{t`Swipe left across the screen for done, right for back.`}</Small>
       {changes.withHeat ? <Button label={t`No heat today`} onPress={and(changes.noHeat)} /> : null}
       <FieldGroup label={t`Only so many minutes from now`}>
         <View className="flex-row flex-wrap gap-2">

@@ -56,7 +56,7 @@ const tells = async (notice: Notice) => (await import('../shared/notices')).noti
  * page's own clock sees it first (the machine slept, the worker is late), that rings.
  */
 function useRinging(timers: readonly HeadTimer[], now: string): void {
-  const { sound, notices } = useAppSelector(selectPrefs);
+  const { sound, notices, loudness } = useAppSelector(selectPrefs);
   // What ran out before the page was there does not ring any more.
   const [heard, setHeard] = useState(now);
   const coming = timers.find(({ dueAt }) => millisecondsOf(dueAt) > millisecondsOf(heard));
@@ -71,7 +71,7 @@ function useRinging(timers: readonly HeadTimer[], now: string): void {
       if (!stands) return;
       stands = false;
       setHeard(next);
-      if (sound) ring();
+      if (sound) ring(loudness);
       if (notices)
         void tells({ tag: 'wash', title: t`Time's up: ${label}`, text: t`The next step is waiting.` });
       notificationAsync(NotificationFeedbackType.Warning).catch(() => undefined);
@@ -81,5 +81,5 @@ function useRinging(timers: readonly HeadTimer[], now: string): void {
     return () => {
       stands = false;
     };
-  }, [next, isDue, sound, notices, label]);
+  }, [next, isDue, sound, loudness, notices, label]);
 }

@@ -19,6 +19,7 @@ import { useMayRing } from './useMayRing';
 import { useReadAloud } from './useReadAloud';
 import type { LiveRun } from './useRun';
 import { useSpoken } from './useSpoken';
+import { useSwipe } from './useSwipe';
 
 const feltWords = perLanguage(
   (): Readonly<Record<Felt, { readonly label: string; readonly note: string }>> => ({
@@ -46,6 +47,10 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
     current ? `${current.step.title}. ${current.step.how}` : '',
   );
   const place = 1 + state.steps.filter(({ outcome }) => outcome === 'done' || outcome === 'skipped').length;
+  const swipe = useSwipe({
+    onLeft: () => current && actsOf(live, current).next(),
+    onRight: () => place > 1 && happen({ what: 'back' }),
+  });
   const voice = useSpoken((what) => {
     if (!current) return;
     const { next, longer, skip } = actsOf(live, current);
@@ -85,7 +90,12 @@ export function WashStepView({ head, live }: { head: Head; live: LiveRun }) {
         </ButtonBox>
       ) : null}
       <OtherTimers headId={head.headId} except={step.id} />
-      <ScrollView className="flex-1" contentContainerClassName="mx-auto w-full max-w-sheet gap-4 p-5 pb-8">
+      <ScrollView
+        {...swipe}
+        className="flex-1"
+        contentContainerClassName="mx-auto w-full max-w-sheet gap-4 p-5 pb-8"
+        testID="wash-words"
+      >
         <Text
           role="heading"
           aria-level={1}
