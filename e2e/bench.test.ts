@@ -222,9 +222,9 @@ describe('the shelf', () => {
     await browser.pressRow('open-', 'Furnace-day cream');
     await browser.press('Used half a portion of Furnace-day cream');
     await browser.sees('1.5 of 3 portions');
-    await browser.press('Thaw Furnace-day cream: in the fridge');
+    await browser.press('Thaw in the fridge: Furnace-day cream');
     await browser.sees('thawed');
-    await browser.press('Move Furnace-day cream: frozen');
+    await browser.press('Freeze it: Furnace-day cream');
     await browser.sees('never freeze it again');
     await browser.press('Throw out Furnace-day cream: smell');
     await browser.sees('Used up or thrown out');

@@ -221,8 +221,8 @@ describe('settings', () => {
     await browser.sees('Nothing is put by frozen');
     await browser.goto('/shelf');
     await browser.pressRow('open-', 'Bench gel');
-    await browser.sees('Move: ');
-    expect(await browser.text()).not.toContain('Move: freezer');
+    await browser.sees('Move to room warmth');
+    expect(await browser.text()).not.toContain('Freeze it');
     await browser.goto('/heads');
     await browser.pressId('kit-freezer');
     await browser.waits(async () => !(await browser.text()).includes('Nothing is put by frozen'));

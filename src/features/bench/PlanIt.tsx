@@ -9,7 +9,7 @@ import { placesOf } from '../shared/placesOf';
 import { useDecisions } from '../shared/useDecisions';
 import { useToday } from '../shared/useToday';
 
-const DAYS_OFFERED = 14;
+const DAYS_OFFERED = 7;
 
 /** Puts a recipe on a day of the plan; a patch test comes first, whatever she puts where. */
 export function PlanIt({
@@ -31,28 +31,33 @@ export function PlanIt({
       {allowedFrom > today ? (
         <PatchTests recipeId={recipe.recipeId} recipeName={recipe.name} head={head} isNamed />
       ) : null}
-      <LabelledChoice
-        label={t`On which day?`}
-        options={dayRange(today, DAYS_OFFERED)
-          .filter((each) => each >= allowedFrom)
-          .map((each) => ({ value: each, label: each === today ? t`Today` : formatDay(each, 'EEE d MMM') }))}
-        value={day <= last ? day : null}
-        onChange={setDay}
-      />
       {day <= last ? (
-        <View className="flex-row flex-wrap gap-2">
-          {placesOf(recipe).map(({ label, hint, slot, overnight }) => (
-            <Button
-              key={label}
-              label={label}
-              hint={hint(recipe.name, weekdayOrDate(day, today))}
-              onPress={() => {
-                decisions.add(day, recipe.recipeId, recipe.name, slot, overnight);
-                onDone();
-              }}
-            />
-          ))}
-        </View>
+        <>
+          <LabelledChoice
+            label={t`On which day?`}
+            options={dayRange(today, DAYS_OFFERED)
+              .filter((each) => each >= allowedFrom)
+              .map((each) => ({
+                value: each,
+                label: each === today ? t`Today` : formatDay(each, 'EEE d MMM'),
+              }))}
+            value={day}
+            onChange={setDay}
+          />
+          <View className="flex-row flex-wrap gap-2">
+            {placesOf(recipe).map(({ label, hint, slot, overnight }) => (
+              <Button
+                key={label}
+                label={label}
+                hint={hint(recipe.name, weekdayOrDate(day, today))}
+                onPress={() => {
+                  decisions.add(day, recipe.recipeId, recipe.name, slot, overnight);
+                  onDone();
+                }}
+              />
+            ))}
+          </View>
+        </>
       ) : null}
     </View>
   );

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { perLanguage , LANGUAGES, languageSchema } from '@/core/base/language';
+import { perLanguage, LANGUAGES, languageSchema } from '@/core/base/language';
 import { VIEWS } from '@/core/base/measures';
 import { EFFORTS } from '@/core/plan/agenda';
 import {

@@ -21,6 +21,17 @@ const reasons = perLanguage(
   () => [t`smell`, t`mould or specks`, t`past its day`, t`did not like it`] as const,
 );
 
+const moveWords = perLanguage((): Readonly<Record<Place, string>> => ({
+  room: t`Move to room warmth`,
+  fridge: t`Move to the fridge`,
+  freezer: t`Freeze it`,
+}));
+const thawWords = perLanguage((): Readonly<Record<Place, string>> => ({
+  room: t`Thaw at room warmth`,
+  fridge: t`Thaw in the fridge`,
+  freezer: t`Freeze it`,
+}));
+
 /** What can be done with a batch: used on a head that may have it, moved, thrown out, made again. */
 export function ShelfActions({ item }: { item: ShelfItem }) {
   const add = useAddRecords();
@@ -74,8 +85,8 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
           .map((place) => (
             <Button
               key={place}
-              label={item.place === 'freezer' ? t`Thaw: ${place}` : t`Move: ${place}`}
-              hint={`${item.place === 'freezer' ? t`Thaw` : t`Move`} ${name}: ${placeWords()[place]}`}
+              label={item.place === 'freezer' ? thawWords()[place] : moveWords()[place]}
+              hint={t`${{ move: item.place === 'freezer' ? thawWords()[place] : moveWords()[place] }}: ${name}`}
               onPress={() => move(place)}
             />
           ))}

@@ -34,7 +34,7 @@ export const TrialsScreen = withHead(function Trials({ head }: { head: Head }) {
               ? t`Due now. ${{ sides: sidesWords(running.stage.arm, running.trial, larder) }}`
               : t`Due now: ${{ arm: armWords(running.stage.arm, running.trial, larder) }}.`
             : t`Next, from ${{ from: formatDay(running.stage.from, 'EEEE d MMM') }}: ${{ arm: washWords(running.stage.arm, running.trial, larder) }}.`
-          : t`“I think it helped” can be settled: one question, a few weeks, an answer with its error.`
+          : t`One question, a few weeks, an answer.`
       }
     >
       {running ? null : <LikelyQuestions history={history} />}

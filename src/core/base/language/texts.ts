@@ -23,8 +23,8 @@ const spokenNumber = (value: number) => ({
   [Symbol.toPrimitive]: (hint: string) => (hint === 'number' ? value : numberText(value)),
 });
 
-/** Who says a step of the kitchen puts its ingredient in. */
-const LEFT_OPEN = { name: '{name}' };
+/** What is open in a text of data stays open: who says it puts its ingredients, liquids and degrees in. */
+const LEFT_OPEN: Record<string, string> = new Proxy({}, { get: (_, name) => `{${String(name)}}` });
 
 /** A word that comes from data, such as the name of an ingredient of the catalogue; as it is where no catalogue has it. */
 export function inWords(text: string): string {

@@ -3,6 +3,7 @@ import { plural, t } from '@lingui/core/macro';
 import { z } from 'zod';
 import { messages as english } from '../../../../data/languages/en';
 import { messages as portuguese } from '../../../../data/languages/pt';
+import methods from '../../../../data/methods.json';
 import starters from '../../../../data/starters.json';
 import { READING_TABLE, SESSION_TABLE, writeRecords } from '../../files/tables';
 import { demoRecords } from '../../lab/simulation';
@@ -54,6 +55,13 @@ describe('a language', () => {
       inEnglish,
       inPortuguese,
     ]);
+  });
+
+  it('keeps open what is open in the texts of data: steps of the kitchen have their ingredients in every language', () => {
+    const open = (text: string) => (text.match(/\{\w+\}/g) ?? []).sort();
+    const texts = methods.flatMap(({ text, textIn }) => [text, textIn]);
+    expect(texts.flatMap(open).length).toBeGreaterThan(20);
+    for (const text of texts) expect(open(said('pt', () => inWords(text)))).toEqual(open(text));
   });
 
   it('leaves in English what its file lacks', () => {
