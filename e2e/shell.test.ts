@@ -112,3 +112,53 @@ describe('a recipe', () => {
     await browser.sees(/mango/i);
   });
 });
+
+describe('a page', () => {
+  it('has its name, takes the focus to its headline, and stands where it was left when one goes back', async () => {
+    const browser = await phone();
+    await browser.opensDemo();
+    await browser.press('Recipes');
+    await browser.headlineBecomes(/^\d+ recipes$/);
+    await browser.press('Pantry');
+    await browser.headlineBecomes(/in the pantry$/);
+    const [name, focused] = await browser.driver.executeScript<string[]>(
+      'return [document.title, document.activeElement.textContent]',
+    );
+    expect(name).toBe(`${await browser.headline()} · Velvet Rhythm`);
+    expect(focused).toBe(await browser.headline());
+
+    const down = () =>
+      browser.driver.executeScript<number>(`
+        const scrolled = [...document.querySelectorAll('[role="main"] *')].map((each) => each.scrollTop);
+        return Math.max(0, ...scrolled);
+      `);
+    await browser.driver.executeScript(
+      `[...document.querySelectorAll('[role="main"] a')].findLast((each) => /left|some/.test(each.textContent)).scrollIntoView()`,
+    );
+    await browser.waits(async () => (await down()) > 300);
+    const left = await down();
+    await browser.driver.executeScript(
+      `[...document.querySelectorAll('[role="main"] a')].findLast((each) => /left|some/.test(each.textContent)).click()`,
+    );
+    await browser.sees('Also read as');
+    expect(await down()).toBeLessThan(50);
+    await browser.driver.navigate().back();
+    await browser.headlineBecomes(/in the pantry$/);
+    await browser.waits(
+      async () => Math.abs((await down()) - left) < 50,
+      'the page does not stand where it was',
+    );
+  });
+
+  it('is sent by Enter, and brings whoever fills it in to what is wrong', async () => {
+    const browser = await phone();
+    await browser.goto('/heads/new');
+    await (await browser.byTestId('head-length')).sendKeys('32', Key.ENTER);
+    await browser.sees('Give the person a name');
+    expect(await browser.driver.executeScript('return document.activeElement.dataset.testid')).toBe(
+      'head-name',
+    );
+    await browser.driver.switchTo().activeElement().sendKeys('Ada', Key.ENTER);
+    await browser.sees('Anything to be careful about?');
+  });
+});

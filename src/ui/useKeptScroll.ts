@@ -12,36 +12,49 @@ export function watchGoingBack(): () => void {
   const goes = () => {
     isGoingBack = true;
   };
-  window.addEventListener('popstate', goes);
-  return () => window.removeEventListener('popstate', goes);
+  // Before the router, which draws the page at once.
+  window.addEventListener('popstate', goes, { capture: true });
+  return () => window.removeEventListener('popstate', goes, { capture: true });
 }
 
 interface KeptScroll {
   readonly ref: RefObject<ScrollView | null>;
   readonly onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => void;
-  readonly onContentSizeChange: (width: number, height: number) => void;
   readonly scrollEventThrottle: number;
 }
+
+/** How long a page that is come back to may take to be as long as it was, milliseconds. */
+const PATIENCE_MS = 3000;
 
 /** A page that is come back to stands where it was left, as soon as it is long enough again. */
 export function useKeptScroll(): KeptScroll {
   const ref = useRef<ScrollView>(null);
-  const address = useRef(here());
-  const wanted = useRef(isGoingBack ? (known.get(here()) ?? 0) : 0);
+  const isWaiting = useRef(false);
   useEffect(() => {
+    const y = isGoingBack ? (known.get(here()) ?? 0) : 0;
     isGoingBack = false;
+    if (y === 0) return;
+    isWaiting.current = true;
+    const begun = performance.now();
+    let frame = 0;
+    const stand = () => {
+      const node = ref.current?.getScrollableNode() as HTMLElement | undefined;
+      if (node && node.scrollHeight - node.clientHeight >= y) node.scrollTop = y;
+      else if (performance.now() - begun < PATIENCE_MS) {
+        frame = requestAnimationFrame(stand);
+        return;
+      }
+      isWaiting.current = false;
+    };
+    stand();
+    return () => cancelAnimationFrame(frame);
   }, []);
   return {
     ref,
     scrollEventThrottle: 100,
+    // By the address now: when it was drawn first, the router had not said it yet.
     onScroll: ({ nativeEvent }) => {
-      if (wanted.current === 0) known.set(address.current, nativeEvent.contentOffset.y);
-    },
-    onContentSizeChange: (_, height) => {
-      if (wanted.current === 0 || height < wanted.current + window.innerHeight / 2) return;
-      const y = wanted.current;
-      wanted.current = 0;
-      ref.current?.scrollTo({ y, animated: false });
+      if (!isWaiting.current) known.set(here(), nativeEvent.contentOffset.y);
     },
   };
 }

@@ -18,13 +18,17 @@ export function usePageHeading(headline: string): RefObject<Text | null> {
     document.title = `${headline} · ${NAME}`;
   }, [headline]);
   useEffect(() => {
-    hasMoved ||= window.location.pathname !== firstPath;
-    const element = heading.current as unknown as HTMLElement | null;
-    const focused = document.activeElement;
-    const isLost = focused === document.body || focused?.closest('[role="navigation"]');
-    if (!hasMoved || !element || !isLost) return;
-    element.tabIndex = -1;
-    element.focus({ preventScroll: true });
+    // The router tells the address after the page is drawn.
+    const timer = setTimeout(() => {
+      hasMoved ||= window.location.pathname !== firstPath;
+      const element = heading.current as unknown as HTMLElement | null;
+      const focused = document.activeElement;
+      const isLost = focused === document.body || focused?.closest('[role="navigation"]');
+      if (!hasMoved || !element || !isLost) return;
+      element.tabIndex = -1;
+      element.focus({ preventScroll: true });
+    }, 0);
+    return () => clearTimeout(timer);
   }, []);
   return heading;
 }

@@ -1,11 +1,14 @@
 import { t } from '@lingui/core/macro';
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { formatDay, Z90 } from '@/core/base/measures';
-import { judgedText, toldHeadline, type Judged } from '@/core/kitchen/formulation';
-import type { RecipeVersion } from '@/core/records/shapes';
-import { Body, Button, Heading, Screen, Small, useWide, useWidth } from '@/ui';
+import type { Response } from '@/core/hair/state';
+import { judgedText, type Judged, type JudgedText } from '@/core/kitchen/formulation';
+import { verdictHeadline, type Verdict } from '@/core/recipe/classification';
+import type { Larder } from '@/core/recipe/larder';
+import type { Head, RecipeVersion, Session } from '@/core/records/shapes';
+import { Body, Button, Heading, Screen, Small, useWidth } from '@/ui';
 import { EffectBar } from '@/ui/charts/EffectBar';
 import { PushBar } from '@/ui/charts/PushBar';
 import { minutesText } from '../shared/beatWords';
@@ -17,6 +20,7 @@ import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
 import { useReading } from '../shared/useReading';
+import { verdictOf } from '../shared/verdictOf';
 import { AxisEnds } from './Ledger';
 import { stepsOf } from './makingOf';
 import { MethodList, MethodSums } from './MethodList';
@@ -30,26 +34,20 @@ import { Cautions, VerdictPane } from './VerdictPane';
 export function RecipePage({ recipe }: { recipe: RecipeVersion }) {
   const head = useHead();
   const reading = useReading();
-  const wide = useWide();
-  const [isPlanning, setIsPlanning] = useState(false);
   const { recipeId, name, contactMinutes, warmth } = recipe;
   const read = useMemo(() => judgedText(recipe.text, { ...reading, head }), [recipe, reading, head]);
   const firmness = useHairState()?.signals.firmness;
-  const response = firmness?.responses.find((each) => each.recipeId === recipeId);
+  const response = firmness?.responses.find((each) => each.recipeId === recipeId && each.uses > 0);
+  // What is saved, as the list and the plan have it; its words are read again for what there is to say about them.
+  const verdict = verdictOf(recipe, useSchool(), reading.larder);
   const judged = read.judged.ok ? read.judged.value : null;
+  const onHair = firmness && head ? onHairWords(firmness, response, head.name) : '';
   return (
     <Screen
       ofPerson
-      over={
-        recipe.version > 1
-          ? t`Recipe · version ${{ versionName: reading.larder.versionName(recipe) }}`
-          : t`Recipe`
-      }
+      over={versionText(recipe, reading.larder)}
       headline={name}
-      reason={[
-        read.judged.ok ? `${toldHeadline(read.judged.value, read)}.` : read.judged.problems[0].message,
-        ...(firmness && head ? [onHairWords(firmness, response, head.name)] : []),
-      ].join(' ')}
+      reason={`${verdict ? `${verdictHeadline(verdict)}.` : problemOf(read)} ${onHair}`}
       sideShare="half"
       side={
         judged ? (
@@ -64,7 +62,26 @@ export function RecipePage({ recipe }: { recipe: RecipeVersion }) {
         ) : undefined
       }
     >
-      {judged ? <VerdictPicture judged={judged} recipeId={recipeId} /> : null}
+      {verdict ? <VerdictPicture push={verdict.push} response={response} /> : null}
+      <Acts recipe={recipe} head={head} />
+      {judged ? <Claim recipe={recipe} judged={judged} /> : null}
+      {judged ? <Cautions cautions={judged.cautions} level="stop" /> : null}
+      <OwnWay recipe={recipe} />
+      {head ? (
+        <LastTime recipeId={recipeId} headId={head.headId}>
+          {firmness && response ? <Small>{effectInWords(firmness, response)}</Small> : null}
+        </LastTime>
+      ) : null}
+    </Screen>
+  );
+}
+
+/** What most open the page to do; the rest behind one menu. */
+function Acts({ recipe, head }: { recipe: RecipeVersion; head: Head | undefined }) {
+  const { recipeId, name } = recipe;
+  const [isPlanning, setIsPlanning] = useState(false);
+  return (
+    <>
       <View className="flex-row flex-wrap gap-2">
         <Button
           tone="main"
@@ -89,23 +106,26 @@ export function RecipePage({ recipe }: { recipe: RecipeVersion }) {
         <SavedActions recipe={recipe} />
       </View>
       {isPlanning && head ? <PlanIt recipe={recipe} head={head} onDone={() => setIsPlanning(false)} /> : null}
-      {judged ? <Claim recipe={recipe} judged={judged} /> : null}
-      {judged && wide ? <Cautions cautions={judged.cautions} level="stop" /> : null}
-      <OwnWay recipe={recipe} />
-      <LastTime recipe={recipe} />
-    </Screen>
+    </>
   );
 }
+
+/** What counts as protein for who is on screen. */
+const useSchool = () => useHead()?.school ?? 'my-hair';
+
+/** Which version, from the second on. */
+const versionText = (recipe: RecipeVersion, larder: Larder): string =>
+  recipe.version > 1 ? t`Recipe · version ${{ versionName: larder.versionName(recipe) }}` : t`Recipe`;
+
+/** Why there is no verdict. */
+const problemOf = ({ judged }: JudgedText): string => (judged.ok ? '' : judged.problems[0].message);
 
 /** What one use moves on the axis, pieces of firmness; as on "What works". */
 const EFFECT_DOMAIN = [-1.3, 1.3] as const;
 
-/** What it reads as on the axis with its zero, and under it what it did to this hair. */
-function VerdictPicture({ judged, recipeId }: { judged: Judged; recipeId: string }) {
+/** What it reads as on the axis with its zero, and under it what it did to this hair, where it was used. */
+function VerdictPicture({ push, response }: { push: Verdict['push']; response: Response | undefined }) {
   const { width, onLayout } = useWidth();
-  const firmness = useHairState()?.signals.firmness;
-  const response = firmness?.responses.find((each) => each.recipeId === recipeId);
-  const { push } = judged.verdict;
   return (
     <View
       onLayout={onLayout}
@@ -116,7 +136,7 @@ function VerdictPicture({ judged, recipeId }: { judged: Judged; recipeId: string
       {width > 0 ? (
         <>
           <PushBar width={width - 18} {...push} label={t`What the recipe reads as`} />
-          {response && response.uses > 0 ? (
+          {response ? (
             <EffectBar
               width={width - 18}
               domain={EFFECT_DOMAIN}
@@ -129,9 +149,7 @@ function VerdictPicture({ judged, recipeId }: { judged: Judged; recipeId: string
           ) : null}
         </>
       ) : null}
-      {response && response.uses > 0 ? (
-        <Small>{t`Above: what's in it. Below: what it did, nine times in ten.`}</Small>
-      ) : null}
+      {response ? <Small>{t`Above: what's in it. Below: what it did, nine times in ten.`}</Small> : null}
     </View>
   );
 }
@@ -168,21 +186,18 @@ function OwnWay({ recipe }: { recipe: RecipeVersion }) {
   );
 }
 
-/** When it went on last, and what it has done so far. */
-function LastTime({ recipe }: { recipe: RecipeVersion }) {
-  const head = useHead();
-  return head ? <LastOn recipe={recipe} headId={head.headId} /> : null;
+interface LastTimeProps {
+  readonly recipeId: string;
+  readonly headId: string;
+  /** What it has done so far. */
+  readonly children: ReactNode;
 }
 
-function LastOn({ recipe, headId }: { recipe: RecipeVersion; headId: string }) {
+function LastTime({ recipeId, headId, children }: LastTimeProps) {
   const { sessions } = useHistory(headId);
-  const firmness = useHairState()?.signals.firmness;
-  const used = sessions.filter(({ recipeId }) => recipeId === recipe.recipeId);
-  const last = used.reduce<(typeof used)[number] | null>(
-    (latest, each) => (latest === null || each.day > latest.day ? each : latest),
-    null,
-  );
-  const response = firmness?.responses.find(({ recipeId }) => recipeId === recipe.recipeId);
+  const last = sessions
+    .filter((session) => session.recipeId === recipeId)
+    .reduce<Session | null>((latest, each) => (latest && latest.day >= each.day ? latest : each), null);
   return (
     <View className="gap-1">
       <Heading level={2}>{t`Last time`}</Heading>
@@ -191,7 +206,7 @@ function LastOn({ recipe, headId }: { recipe: RecipeVersion; headId: string }) {
           ? t`${{ day: formatDay(last.day, 'd MMMM yyyy') }}, ${{ minutes: minutesText(last.contactMinutes) }} on.`
           : t`Not yet.`}
       </Body>
-      {firmness && response && response.uses > 0 ? <Small>{effectInWords(firmness, response)}</Small> : null}
+      {children}
     </View>
   );
 }

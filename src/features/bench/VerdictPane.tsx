@@ -31,7 +31,7 @@ interface VerdictPaneProps extends Pick<Judged, 'verdict' | 'details' | 'caution
   readonly warmth: Warmth;
   /** What the recipe did to the firmness of this head, where it was used. */
   readonly response?: Response | undefined;
-  /** The headline stands above it already. */
+  /** The headline, and what stops it, stand above it already. */
   readonly isNamed?: boolean;
 }
 
@@ -69,7 +69,7 @@ export function VerdictPane({
           <Small key={doubt}>{doubt}</Small>
         ))}
       </View>
-      <Cautions cautions={cautions} level="stop" />
+      {isNamed ? null : <Cautions cautions={cautions} level="stop" />}
       <Ledger verdict={verdict} />
       <Schools verdict={verdict} />
       <Flips flips={details.flips} />

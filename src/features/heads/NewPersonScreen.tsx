@@ -79,7 +79,7 @@ export function NewPersonScreen() {
     router.replace(hasRecipes ? '/week' : '/heads/first');
   });
   const next = async () => {
-    if (await trigger([...asks])) setStep(step + 1);
+    if (await trigger([...asks], { shouldFocus: true })) setStep(step + 1);
   };
   const back = () => {
     if (step > 0) setStep(step - 1);
