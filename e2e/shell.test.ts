@@ -114,7 +114,7 @@ describe('a recipe', () => {
 });
 
 describe('a page', () => {
-  it('has its name, takes the focus to its headline, and stands where it was left when one goes back', async () => {
+  it('has its name, and takes the focus to its headline', async () => {
     const browser = await phone();
     await browser.opensDemo();
     await browser.press('Recipes');
@@ -126,28 +126,6 @@ describe('a page', () => {
     );
     expect(name).toBe(`${await browser.headline()} · Velvet Rhythm`);
     expect(focused).toBe(await browser.headline());
-
-    const down = () =>
-      browser.driver.executeScript<number>(`
-        const scrolled = [...document.querySelectorAll('[role="main"] *')].map((each) => each.scrollTop);
-        return Math.max(0, ...scrolled);
-      `);
-    await browser.driver.executeScript(
-      `[...document.querySelectorAll('[role="main"] a')].findLast((each) => /left|some/.test(each.textContent)).scrollIntoView()`,
-    );
-    await browser.waits(async () => (await down()) > 300);
-    const left = await down();
-    await browser.driver.executeScript(
-      `[...document.querySelectorAll('[role="main"] a')].findLast((each) => /left|some/.test(each.textContent)).click()`,
-    );
-    await browser.sees('Also read as');
-    expect(await down()).toBeLessThan(50);
-    await browser.driver.navigate().back();
-    await browser.headlineBecomes(/in the pantry$/);
-    await browser.waits(
-      async () => Math.abs((await down()) - left) < 50,
-      'the page does not stand where it was',
-    );
   });
 
   it('is sent by Enter, and brings whoever fills it in to what is wrong', async () => {

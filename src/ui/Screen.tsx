@@ -18,7 +18,7 @@ export function Screen({ children, side, sideShare = 'third', ...head }: ScreenP
   const kept = useKeptScroll();
   if (!wide) {
     return (
-      <ScrollView {...kept} className="flex-1" contentContainerClassName="w-full gap-4 px-5 pb-16 pt-1">
+      <ScrollView ref={kept} className="flex-1" contentContainerClassName="w-full gap-4 px-5 pb-16 pt-1">
         <ScreenHead {...head} />
         {children}
         {side}
@@ -30,7 +30,7 @@ export function Screen({ children, side, sideShare = 'third', ...head }: ScreenP
   return (
     <View className="flex-1 flex-row">
       <ScrollView
-        {...kept}
+        ref={kept}
         className={sideShare === 'half' || !side ? 'flex-1' : 'flex-[2]'}
         contentContainerClassName={`w-full gap-4 p-8 pb-16 pt-6 ${side ? '' : 'max-w-page'}`}
       >
