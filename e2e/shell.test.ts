@@ -114,7 +114,7 @@ describe('a recipe', () => {
 });
 
 describe('a page', () => {
-  it('has its name, and takes the focus to its headline', async () => {
+  it('has its name, takes the focus to its headline, and stands where it was left when one goes back', async () => {
     const browser = await phone();
     await browser.opensDemo();
     await browser.press('Recipes');
@@ -126,6 +126,30 @@ describe('a page', () => {
     );
     expect(name).toBe(`${await browser.headline()} · Velvet Rhythm`);
     expect(focused).toBe(await browser.headline());
+
+    const down = () =>
+      browser.driver.executeScript<number>(
+        `return Math.max(0, ...[...document.querySelectorAll('[role="main"] *')].map((each) => each.scrollTop))`,
+      );
+    const LAST_ROW = `[...document.querySelectorAll('[role="main"] a')].findLast((each) => /left|some/.test(each.textContent))`;
+    // A page is told of its scrolling with the next frame: nobody's finger is faster than that.
+    await browser.driver.executeAsyncScript(`
+      const done = arguments[0];
+      const told = () => requestAnimationFrame(() => requestAnimationFrame(done));
+      document.addEventListener('scroll', told, { capture: true, once: true });
+      ${LAST_ROW}.scrollIntoView();
+    `);
+    const left = await down();
+    expect(left).toBeGreaterThan(300);
+    await browser.driver.executeScript(`${LAST_ROW}.click()`);
+    await browser.sees('Also read as');
+    expect(await down()).toBeLessThan(50);
+    await browser.driver.navigate().back();
+    await browser.headlineBecomes(/in the pantry$/);
+    await browser.waits(
+      async () => Math.abs((await down()) - left) < 50,
+      'the page does not stand where it was',
+    );
   });
 
   it('is sent by Enter, and brings whoever fills it in to what is wrong', async () => {

@@ -4,7 +4,6 @@ export { Choice, LabelledChoice } from './Choice';
 export { Field, FieldGroup } from './Field';
 export { Screen } from './Screen';
 export { PersonContext, ScreenHead } from './ScreenHead';
-export { watchGoingBack } from './useKeptScroll';
 export { Body, Heading, Problem, Small, Strong } from './Text';
 export { useTheme, useTokens } from './theme';
 export { useCramped, useWide, useWideClass } from './useWide';

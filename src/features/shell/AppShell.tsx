@@ -12,7 +12,7 @@ import {
   startPersistence,
   useAppSelector,
 } from '@/store';
-import { PersonContext, useAppearance, useTheme, useWide, useWideClass, watchGoingBack } from '@/ui';
+import { PersonContext, useAppearance, useTheme, useWide, useWideClass } from '@/ui';
 import { keepInstallOffer } from '../shared/installOffer';
 import { Keys, type KeyParts } from './Keys';
 import { NewVersion } from './NewVersion';
@@ -77,7 +77,6 @@ function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) 
   useDailyCopy();
   useDemoStart();
   useEffect(keepInstallOffer, []);
-  useEffect(watchGoingBack, []);
   useTheme(theme);
   useWideClass();
   useAppearance(Number(textSize), motion === 'less');
