@@ -12,8 +12,8 @@ import { List } from '@/ui/List';
 import { minutesText, recipeUseWords } from '../shared/beatWords';
 import { BenchTabs } from '../shared/BenchTabs';
 import { SearchButton } from '../shared/SearchButton';
-import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
+import { useSchool } from '../shared/useSchool';
 import { AxisEnds } from './Ledger';
 import { useRecipeSearch } from './useRecipeSearch';
 
@@ -103,7 +103,7 @@ function inList(verdict: Verdict): string {
 }
 
 function RecipeEntry({ recipe, width }: { recipe: RecipeVersion; width: number }) {
-  const school = useHead()?.school ?? 'my-hair';
+  const school = useSchool();
   const larder = useLarder();
   const verdict = useMemo(() => classifyVersion(recipe, school, larder), [recipe, school, larder]);
   return (

@@ -12,8 +12,8 @@ import type { School, RecipeVersion } from '@/core/records/shapes';
 import { selectRecipes, useAppSelector } from '@/store';
 import { Body, Button, Heading, Screen, Small, useWidth } from '@/ui';
 import { PushBar } from '@/ui/charts/PushBar';
-import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
+import { useSchool } from '../shared/useSchool';
 import { RecipePicker } from './RecipePicker';
 
 interface CompareScreenProps {
@@ -26,7 +26,7 @@ interface CompareScreenProps {
 export function CompareScreen({ startWith, against }: CompareScreenProps) {
   const recipes = useAppSelector(selectRecipes);
   const larder = useLarder();
-  const school = useHead()?.school ?? 'my-hair';
+  const school = useSchool();
   const [first, second] = pairOf({ startWith, against }, recipes, larder);
   const [a, setA] = useState(first);
   const [b, setB] = useState(second);

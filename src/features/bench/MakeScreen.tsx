@@ -26,6 +26,7 @@ import { PatchTests } from '../shared/PatchTests';
 import { usedGramsByHead } from '../shared/usedGrams';
 import { useHead } from '../shared/useHead';
 import { useLarder } from '../shared/useLarder';
+import { useSchool } from '../shared/useSchool';
 import { AmountPane } from './AmountPane';
 import { CostPane } from './CostPane';
 import { FromShelf, useShelfParts } from './FromShelf';
@@ -50,7 +51,7 @@ function MakeRecipe({ recipe }: { recipe: RecipeVersion }) {
   const larder = useLarder();
   const run = useAppSelector(selectMaking);
   const pantry = useAppSelector(selectPantry);
-  const school = useHead()?.school ?? 'my-hair';
+  const school = useSchool();
   const mine = run?.recipeId === recipe.recipeId ? run : null;
   const version = mine ? (larder.recipe(mine.recipeId, mine.version, mine.recordId) ?? recipe) : recipe;
   const running = useMemo(
@@ -103,7 +104,7 @@ function HowMuch({ recipe, otherRun }: { recipe: RecipeVersion; otherRun: boolea
   const records = useAppSelector(selectLiveRecords);
   const dispatch = useAppDispatch();
   const head = useHead();
-  const school = head?.school ?? 'my-hair';
+  const school = useSchool();
   const written = useMemo(
     () => makingOf(recipe, 1, larder, pantry, school),
     [recipe, larder, pantry, school],

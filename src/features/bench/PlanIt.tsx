@@ -1,9 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { addDays, dayRange, formatDay, weekdayOrDate } from '@/core/base/measures';
+import { addDays, dayRange, weekdayOrDate } from '@/core/base/measures';
 import type { Head, RecipeVersion } from '@/core/records/shapes';
 import { Button, LabelledChoice } from '@/ui';
+import { dayOptions } from '../shared/dayOptions';
 import { PatchTests, usePatchTestState } from '../shared/PatchTests';
 import { placesOf } from '../shared/placesOf';
 import { useDecisions } from '../shared/useDecisions';
@@ -35,12 +36,10 @@ export function PlanIt({
         <>
           <LabelledChoice
             label={t`On which day?`}
-            options={dayRange(today, DAYS_OFFERED)
-              .filter((each) => each >= allowedFrom)
-              .map((each) => ({
-                value: each,
-                label: each === today ? t`Today` : formatDay(each, 'EEE d MMM'),
-              }))}
+            options={dayOptions(
+              dayRange(today, DAYS_OFFERED).filter((each) => each >= allowedFrom),
+              today,
+            )}
             value={day}
             onChange={setDay}
           />

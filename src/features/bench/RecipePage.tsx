@@ -20,6 +20,7 @@ import { useHairState } from '../shared/useHairAnswer';
 import { useHead } from '../shared/useHead';
 import { useHistory } from '../shared/useHistory';
 import { useReading } from '../shared/useReading';
+import { useSchool } from '../shared/useSchool';
 import { verdictOf } from '../shared/verdictOf';
 import { AxisEnds } from './Ledger';
 import { stepsOf } from './makingOf';
@@ -109,9 +110,6 @@ function Acts({ recipe, head }: { recipe: RecipeVersion; head: Head | undefined 
     </>
   );
 }
-
-/** What counts as protein for who is on screen. */
-const useSchool = () => useHead()?.school ?? 'my-hair';
 
 /** Which version, from the second on. */
 const versionText = (recipe: RecipeVersion, larder: Larder): string =>

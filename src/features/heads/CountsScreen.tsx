@@ -11,6 +11,7 @@ import { HeadsTabs } from '../shared/HeadsTabs';
 import { newStamp } from '../shared/stamp';
 import { useAddRecords } from '../shared/useAddRecords';
 import { useHead } from '../shared/useHead';
+import { useSchool } from '../shared/useSchool';
 
 const partWords = perLanguage(
   (): Readonly<Record<SciencePart, { readonly label: string; readonly help: string }>> => ({
@@ -113,7 +114,7 @@ export function CountsScreen() {
 /** What these choices change among her recipes; worked out off the page. */
 function Changed() {
   const contents = useAppSelector(selectLarderContents);
-  const school = useHead()?.school ?? 'my-hair';
+  const school = useSchool();
   const [changed, setChanged] = useState<readonly ChangedVerdict[] | null>(null);
   useEffect(() => {
     let current = true;

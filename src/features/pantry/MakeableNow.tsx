@@ -9,7 +9,7 @@ import { verdictHeadline } from '@/core/recipe/classification';
 import { selectLarder, useAppSelector } from '@/store';
 import { Body, Button, Choice, Heading, Problem, Small } from '@/ui';
 import { askSolver } from '@/workers';
-import { useHead } from '../shared/useHead';
+import { useSchool } from '../shared/useSchool';
 import { useStock } from '../shared/useStock';
 
 const options = perLanguage(() =>
@@ -19,7 +19,7 @@ const options = perLanguage(() =>
 /** What can I make with what I have that is …? */
 export function MakeableNow() {
   const stock = useStock();
-  const school = useHead()?.school ?? 'my-hair';
+  const school = useSchool();
   const { science } = useAppSelector(selectLarder);
   const [wish, setWish] = useState<WishId | null>(null);
   const [answer, setAnswer] = useState<{ wish: WishId; recipes: readonly PantryRecipe[] } | null>(null);

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import type { GestureResponderEvent, ViewProps } from 'react-native';
+import type { ViewProps } from 'react-native';
 
 /** How far across the screen, as a share of its width: a touch that slips is none. */
 const FAR = 0.4;
@@ -13,25 +13,18 @@ interface Swipes {
 
 /** A wide stroke across the screen with one finger, for hands that hit no button. */
 export function useSwipe({ onLeft, onRight }: Swipes): Pick<ViewProps, 'onTouchStart' | 'onTouchEnd'> {
-  const from = useRef<{ readonly x: number; readonly y: number } | null>(null);
-  const at = ({ nativeEvent }: GestureResponderEvent) => ({ x: nativeEvent.pageX, y: nativeEvent.pageY });
-  const touchOf = (event: GestureResponderEvent) => {
-    const touch = event.nativeEvent.changedTouches?.[0];
-    return touch ? { x: touch.pageX, y: touch.pageY } : at(event);
-  };
+  const from = useRef<{ readonly pageX: number; readonly pageY: number } | null>(null);
   return {
-    onTouchStart: (event) => {
-      const isOne = (event.nativeEvent.touches?.length ?? 1) === 1;
-      from.current = isOne ? touchOf(event) : null;
+    onTouchStart: ({ nativeEvent: { touches, changedTouches } }) => {
+      from.current = touches.length === 1 ? (changedTouches[0] ?? null) : null;
     },
-    onTouchEnd: (event) => {
-      const begun = from.current;
+    onTouchEnd: ({ nativeEvent: { changedTouches } }) => {
+      const [begun, ended] = [from.current, changedTouches[0]];
       from.current = null;
-      if (!begun) return;
-      const ended = touchOf(event);
-      const across = ended.x - begun.x;
+      if (!begun || !ended) return;
+      const across = ended.pageX - begun.pageX;
       const isWide = Math.abs(across) >= FAR * window.innerWidth;
-      if (!isWide || Math.abs(ended.y - begun.y) > STRAIGHT * Math.abs(across)) return;
+      if (!isWide || Math.abs(ended.pageY - begun.pageY) > STRAIGHT * Math.abs(across)) return;
       if (across < 0) onLeft();
       else onRight();
     },

@@ -49,16 +49,17 @@ export const recipeUseWords = perLanguage((): Record<RecipeUse, string> => ({
 /** How long a wash day is about to take: to five minutes, in hours from one on. */
 export function aboutText(minutes: number): string {
   const about = Math.round(minutes / 5) * 5;
-  if (about < 60) return `${about} min`;
-  const rest = about % 60;
-  return t`${{ minutes: Math.floor(about / 60) }} h${{ rest: rest === 0 ? '' : ` ${rest} min` }}`;
+  return about < 60 ? `${about} min` : inHours(about);
 }
 
 /** From so many minutes on a time is said in hours. */
 const HOURS_FROM = 120;
 
 export function minutesText(minutes: number): string {
-  if (minutes < HOURS_FROM) return `${minutes} min`;
+  return minutes < HOURS_FROM ? `${minutes} min` : inHours(minutes);
+}
+
+function inHours(minutes: number): string {
   const rest = minutes % 60;
   return t`${{ minutes: Math.floor(minutes / 60) }} h${{ rest: rest === 0 ? '' : ` ${rest} min` }}`;
 }

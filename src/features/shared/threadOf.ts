@@ -21,6 +21,10 @@ export interface DaySpan {
   readonly length: number;
 }
 
+/** Days as columns of a width, pixels. */
+export const columnSpans = (count: number, width: number): DaySpan[] =>
+  Array.from({ length: count }, (_, index) => ({ start: (index * width) / count, length: width / count }));
+
 interface ThreadDrawing {
   readonly past: ThreadPoint[];
   readonly ahead: ThreadPoint[];

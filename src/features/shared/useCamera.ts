@@ -16,18 +16,27 @@ interface UsedCamera {
 export function useCamera(): UsedCamera {
   const [camera, setCamera] = useState<Camera>({ step: 'off' });
   const stream = useRef<MediaStream | null>(null);
+  const isGone = useRef(false);
   const letGo = () => {
     for (const track of stream.current?.getTracks() ?? []) track.stop();
     stream.current = null;
   };
-  useEffect(() => letGo, []);
+  useEffect(() => {
+    isGone.current = false;
+    return () => {
+      isGone.current = true;
+      letGo();
+    };
+  }, []);
   return {
     camera,
     start: async () => {
       try {
         const video = { facingMode: 'environment', width: { ideal: 1280 } };
         stream.current = await navigator.mediaDevices.getUserMedia({ video });
-        setCamera({ step: 'on', stream: stream.current });
+        // She may have left while the browser asked her.
+        if (isGone.current) letGo();
+        else setCamera({ step: 'on', stream: stream.current });
       } catch {
         setCamera({ step: 'refused' });
       }

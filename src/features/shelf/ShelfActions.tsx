@@ -27,9 +27,9 @@ const moveWords = perLanguage((): Readonly<Record<Place, string>> => ({
   freezer: t`Freeze it`,
 }));
 const thawWords = perLanguage((): Readonly<Record<Place, string>> => ({
+  ...moveWords(),
   room: t`Thaw at room warmth`,
   fridge: t`Thaw in the fridge`,
-  freezer: t`Freeze it`,
 }));
 
 /** What can be done with a batch: used on a head that may have it, moved, thrown out, made again. */
@@ -42,6 +42,7 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
   const [problem, setProblem] = useState<string | null>(null);
   const head = heads.find((each) => each.headId === headId);
   const { batch, name } = item;
+  const toPlace = item.place === 'freezer' ? thawWords() : moveWords();
   const event = (part: Pick<BatchEvent, 'what'> & Partial<BatchEvent>, said: string) =>
     add([batchEvent(newStamp(), { batchId: batch.batchId, day: today, ...part })], said);
   const move = (place: Place) => {
@@ -85,8 +86,8 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
           .map((place) => (
             <Button
               key={place}
-              label={item.place === 'freezer' ? thawWords()[place] : moveWords()[place]}
-              hint={t`${{ move: item.place === 'freezer' ? thawWords()[place] : moveWords()[place] }}: ${name}`}
+              label={toPlace[place]}
+              hint={`${toPlace[place]}: ${name}`}
               onPress={() => move(place)}
             />
           ))}

@@ -2,6 +2,7 @@ import { router, usePathname, type Href } from 'expo-router';
 import { Suspense, useEffect, useState, type ComponentType } from 'react';
 import { selectPrefs, useAppSelector } from '@/store';
 import { useWide } from '@/ui';
+import { isWriting } from './isWriting';
 
 type Sheet = ComponentType<{ readonly onClose: () => void }>;
 
@@ -13,7 +14,6 @@ export interface KeyParts {
   readonly placeOfKey: (key: string) => Promise<Href | undefined>;
 }
 
-const WRITING = 'input, textarea, select, [contenteditable], [role="textbox"]';
 /** In a row of choices or a list the letters and arrows are its own. */
 const OWN_KEYS = '[role="radiogroup"], [role="slider"], [role="listbox"], [role="dialog"]';
 
@@ -21,7 +21,7 @@ const OWN_KEYS = '[role="radiogroup"], [role="slider"], [role="listbox"], [role=
 const A_KEY = /^[a-z\d]$/;
 
 const isTaken = (target: EventTarget | null) =>
-  target instanceof Element && target.closest(`${WRITING}, ${OWN_KEYS}`) !== null;
+  isWriting(target) || (target instanceof Element && target.closest(OWN_KEYS) !== null);
 
 /** Keys that lead somewhere; `?` lists them. Silent while she writes, and in a wash day, where nothing is to happen by mistake. */
 export function Keys({ parts: { KeyHelp, Palette, placeOfKey } }: { parts: KeyParts }) {

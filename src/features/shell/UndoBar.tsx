@@ -1,50 +1,44 @@
 import { t } from '@lingui/core/macro';
 import * as Toast from '@rn-primitives/toast';
-import { useEffect } from 'react';
+import { useCallback, useEffect } from 'react';
 import { Text } from 'react-native';
 import { recordsAdded, selectUndo, undoClosed, useAppDispatch, useAppSelector } from '@/store';
 import { withdrawing } from '../shared/stamp';
+import { isWriting } from './isWriting';
 
 /** How long the offer stands. Long enough to read and to reach by keyboard; the record itself can be corrected any time. */
 const OFFER_MS = 12_000;
 
 const OFFER = 'offer';
-/** There the keys undo what is typed. */
-const WRITING = 'input, textarea, [contenteditable]';
+const NOTHING: readonly string[] = [];
 
 /** Says what was written down and takes it back in one tap; taking back is a record too, nothing is erased. */
 export function UndoBar() {
   const offer = useAppSelector(selectUndo);
   const dispatch = useAppDispatch();
-  const close = () => dispatch(undoClosed());
+  const close = useCallback(() => void dispatch(undoClosed()), [dispatch]);
+  const recordIds = offer?.recordIds ?? NOTHING;
+  const undo = useCallback(() => void dispatch(recordsAdded(withdrawing(recordIds))), [dispatch, recordIds]);
 
   useEffect(() => {
     if (!offer) return;
-    let timer: ReturnType<typeof setTimeout>;
     // Whoever is on it is not hurried.
-    const close = () => {
-      if (document.activeElement?.closest(`[data-testid="${OFFER}"]`)) wait();
-      else dispatch(undoClosed());
-    };
-    const wait = () => {
-      timer = setTimeout(close, OFFER_MS);
-    };
-    wait();
-    return () => clearTimeout(timer);
-  }, [offer, dispatch]);
+    const timer = setInterval(() => {
+      if (!document.activeElement?.closest(`[data-testid="${OFFER}"]`)) close();
+    }, OFFER_MS);
+    return () => clearInterval(timer);
+  }, [offer, close]);
   useEffect(() => {
-    if (!offer || offer.recordIds.length === 0) return;
+    if (recordIds.length === 0) return;
     const press = (event: KeyboardEvent) => {
       const isUndo = (event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z';
-      if (!isUndo || (event.target instanceof Element && event.target.closest(WRITING))) return;
+      if (!isUndo || isWriting(event.target)) return;
       event.preventDefault();
-      dispatch(recordsAdded(withdrawing(offer.recordIds)));
+      undo();
     };
     document.addEventListener('keydown', press);
     return () => document.removeEventListener('keydown', press);
-  }, [offer, dispatch]);
-
-  const undo = () => dispatch(recordsAdded(withdrawing(offer?.recordIds ?? [])));
+  }, [recordIds, undo]);
 
   return (
     <Toast.Root
@@ -55,7 +49,7 @@ export function UndoBar() {
       className="absolute bottom-bar left-4 right-4 flex-row items-center gap-2 rounded-2xl bg-ink py-1 pl-5 pr-2 wide:bottom-6 wide:left-auto wide:max-w-note"
     >
       <Toast.Title className="flex-1 font-text text-body text-paper">{offer?.said ?? ''}</Toast.Title>
-      {(offer?.recordIds ?? []).length > 0 ? (
+      {recordIds.length > 0 ? (
         <Toast.Action
           onPress={undo}
           aria-label={t`Undo`}

@@ -1,7 +1,7 @@
 import { addDays, calendarDay } from '@/core/base/measures';
 import type { Response, SignalState } from '@/core/hair/state';
 import { testReading, testSession } from '@/core/lab/testing';
-import { effectInWords, effectText } from '../shared/effectWords';
+import { effectInWords, effectText, onHairWords } from '../shared/effectWords';
 import { momentNow } from '../shared/momentNow';
 import { lastLength, lengthKept } from './lengthKept';
 import { levelText } from './levelText';
@@ -63,6 +63,18 @@ describe('words of an effect', () => {
     [response(0.2, 0.05), /too little to be noticed/],
   ])('%j say no more than the interval allows', (asked, words) => {
     expect(effectInWords(state, asked)).toMatch(words);
+  });
+
+  it.each([
+    [undefined, 'Not used on Ada yet.'],
+    [response(-0.6, 0.1, 9), /^On Ada’s hair: softer for about \d+ days?\.$/],
+    [response(0.6, 0.1, 9), /^On Ada’s hair: firmer for about \d+ days?\.$/],
+    [response(0.1, 0.2, 9), 'On Ada’s hair: too early to tell.'],
+    [response(0.2, 0.05), 'On Ada’s hair it does next to nothing.'],
+  ])('%j are said of one person in one sentence, and no more than is known', (asked, words) => {
+    const said = onHairWords(state, asked && { ...asked, recipeId: 'gel' }, 'Ada');
+    if (typeof words === 'string') expect(said).toBe(words);
+    else expect(said).toMatch(words);
   });
 
   it('tell breakage as a share of pieces, and nothing without a sign', () => {

@@ -5,7 +5,7 @@ import type { Head } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
 import { useWide, useWidth } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
-import { THREAD_DOMAIN, threadLabel, threadLane, threadOf } from '../shared/threadOf';
+import { columnSpans, THREAD_DOMAIN, threadLabel, threadLane, threadOf } from '../shared/threadOf';
 import { useHistory } from '../shared/useHistory';
 import { weekRows } from '../shared/weekRows';
 
@@ -18,8 +18,6 @@ export function WeekPicture({ head, answer }: { head: Head; answer: HeadAnswer }
   const { width, onLayout } = useWidth();
   const { sessions, larder } = useHistory(head.headId);
   const rows = useMemo(() => weekRows(answer, head, sessions, larder, 0), [answer, head, sessions, larder]);
-  const column = width / rows.length;
-  const spans = rows.map((_, index) => ({ start: index * column, length: column }));
   const height = wide ? HEIGHT.wide : HEIGHT.phone;
   return (
     <View className="rounded-2xl border border-line bg-raised p-2" testID="week-picture">
@@ -31,9 +29,8 @@ export function WeekPicture({ head, answer }: { head: Head; answer: HeadAnswer }
             height={height}
             lane={threadLane(head)}
             domain={THREAD_DOMAIN}
-            {...threadOf(rows, spans, true)}
-            dayNames={rows.map(({ weekday, isToday }, index) => ({
-              along: (index + 0.5) * column,
+            {...threadOf(rows, columnSpans(rows.length, width), true)}
+            dayNames={rows.map(({ weekday, isToday }) => ({
               text: isToday ? t`Today` : weekday,
               isToday,
             }))}

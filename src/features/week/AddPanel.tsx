@@ -5,6 +5,7 @@ import type { Plan } from '@/core/plan/planning';
 import { usesOf } from '@/core/recipe/larder';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { Choice, Small } from '@/ui';
+import { dayOptions } from '../shared/dayOptions';
 import { PatchTests, usePatchTestState } from '../shared/PatchTests';
 import { placesOf } from '../shared/placesOf';
 import { RecipeChoices } from './RecipeChoices';
@@ -28,10 +29,7 @@ export function AddPanel({ day }: { day: CalendarDay }) {
     <View className="gap-2">
       <Choice
         label={t`On which day?`}
-        options={weekOf(plan, day).map((each) => ({
-          value: each,
-          label: each === plan.from ? t`Today` : formatDay(each, 'EEE d MMM'),
-        }))}
+        options={dayOptions(weekOf(plan, day), plan.from)}
         value={day}
         onChange={startAdd}
       />

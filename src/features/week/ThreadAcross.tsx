@@ -4,7 +4,7 @@ import type { Beat } from '@/core/plan/planning';
 import { ButtonBox, Small, Strong, useWidth } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
 import { kindInWords } from '../shared/beatWords';
-import { THREAD_DOMAIN, threadLane, threadOf } from '../shared/threadOf';
+import { columnSpans, THREAD_DOMAIN, threadLane, threadOf } from '../shared/threadOf';
 import type { WeekRow } from '../shared/weekRows';
 import { beatKey, beatLine, Preparation } from './BeatCard';
 import { DragHandle, DropDay } from './DragBeats';
@@ -22,8 +22,6 @@ const HEIGHT = 270;
 export function ThreadAcross({ rows, label }: ThreadAcrossProps) {
   const { width, onLayout } = useWidth();
   const { head } = useWeek();
-  const column = width / Math.max(1, rows.length);
-  const spans = rows.map((_, index) => ({ start: index * column, length: column }));
   return (
     <View onLayout={onLayout}>
       <View className="flex-row">
@@ -41,7 +39,7 @@ export function ThreadAcross({ rows, label }: ThreadAcrossProps) {
           height={HEIGHT}
           lane={threadLane(head)}
           domain={THREAD_DOMAIN}
-          {...threadOf(rows, spans)}
+          {...threadOf(rows, columnSpans(rows.length, width))}
           label={label}
         />
       ) : null}
@@ -58,7 +56,6 @@ export function ThreadAcross({ rows, label }: ThreadAcrossProps) {
 
 /** A day's beats in few words; what there is to say about one of them stands below the thread. */
 function ColumnDay({ row }: { row: WeekRow }) {
-  const { moving } = useWeek();
   const content = (
     <>
       {row.done.map((beat) => (
@@ -82,7 +79,7 @@ function ColumnDay({ row }: { row: WeekRow }) {
   return (
     <DropDay day={row.day}>
       {content}
-      {moving && moving.day !== row.day ? <HereButton row={row} /> : null}
+      <HereButton row={row} />
     </DropDay>
   );
 }

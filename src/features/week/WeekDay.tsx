@@ -9,7 +9,6 @@ import { useWeek } from './WeekContext';
 
 /** What stands beside one day of the thread on a phone. */
 export function WeekDay({ row }: { row: WeekRow }) {
-  const { moving } = useWeek();
   const rests = row.done.length + row.planned.length + row.preparation.length + row.notes.length === 0;
   const content = (
     <>
@@ -33,7 +32,7 @@ export function WeekDay({ row }: { row: WeekRow }) {
   return (
     <DropDay day={row.day}>
       {content}
-      {moving && moving.day !== row.day ? <HereButton row={row} /> : null}
+      <HereButton row={row} />
     </DropDay>
   );
 }
@@ -47,10 +46,10 @@ export function DayNotes({ notes }: Pick<WeekRow, 'notes'>) {
   ));
 }
 
-/** While something looks for another day. */
+/** While something looks for another day than its own. */
 export function HereButton({ row }: { row: WeekRow }) {
   const { moving, moveTo } = useWeek();
-  if (!moving) return null;
+  if (!moving || moving.day === row.day) return null;
   return (
     <Button
       className="self-start"

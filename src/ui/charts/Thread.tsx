@@ -38,12 +38,11 @@ interface ThreadProps {
   /** Where today's rule is drawn, along the axis of days; null for none. */
   readonly rule: number | null;
   readonly label: string;
-  /** Under the columns, where nothing else names the days. */
+  /** Under the columns, one each, where nothing else names the days. */
   readonly dayNames?: readonly DayName[];
 }
 
 interface DayName {
-  readonly along: number;
   readonly text: string;
   readonly isToday: boolean;
 }
@@ -142,10 +141,10 @@ export function Thread(props: ThreadProps) {
         />
       ))}
       {down ? null : <MarkNames marks={marks} width={width} yOf={scale} />}
-      {dayNames?.map(({ along, text, isToday }) => (
+      {dayNames?.map(({ text, isToday }, index) => (
         <SvgText
-          key={along}
-          x={along}
+          key={index}
+          x={((index + 0.5) * width) / dayNames.length}
           y={props.height - 6}
           textAnchor="middle"
           fontSize={13}
