@@ -68,6 +68,8 @@ const LETTERS: ReadonlyMap<string, UnitId> = new Map<string, UnitId>([
   ['C', 'cup'],
 ]);
 
+const HAIR = /^(?:hair|curls?|coils?|head|natural|texture|type|and|kinky)$/;
+
 /** After "cloves of" only this is counted in cloves. */
 const GARLIC = /^(?:garlic|alho|ajo|ail|knoblauch|aglio|of)$/;
 const isMeasured = (unit: UnitId): boolean => UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
@@ -86,6 +88,8 @@ interface Qualities {
 /** Where the name ends that a token belongs to; 0 where it is in none. */
 export type NameEnd = (index: number) => number;
 
+const NO_NAMES: NameEnd = () => 0;
+
 /** Reads amounts out of tokens with the words of the text's languages. */
 export class Amounts {
   private readonly quantities: Quantities;
@@ -102,14 +106,27 @@ export class Amounts {
   /** The amount that begins at a token. */
   amountAt(at: number, nameEnd: NameEnd): Amount | undefined {
     const { tokens, words } = this;
+    if (this.isHairType(at)) return undefined;
     const start = this.afterAbout(at);
     const times = /^x(\d{1,2})$/.exec(tokens[start]?.word ?? '');
     if (times) return { ...NO_MEASURE, from: at, to: start + 1, quantity: Number(times[1]) };
-    const lead = this.qualities(start);
+    const lead = this.qualities(start, nameEnd);
     const quantity = this.quantities.at(start) ?? (lead.to > start ? this.quantities.at(lead.to) : undefined);
     if (!quantity) return this.bareAt(at, lead, nameEnd);
     if (words.time.at(tokens, quantity.to) || this.times.temperatureAt(start)) return undefined;
     return this.withUnit(at, this.numbered(quantity), lead, nameEnd);
+  }
+
+  /** "my 4c hair": how it curls. */
+  private isHairType(at: number): boolean {
+    const [number, letter, noun] = [this.tokens[at], this.tokens[at + 1], this.tokens[at + 2]];
+    return (
+      isNumber(number) &&
+      isWord(letter, /^[abc]$/) &&
+      touches(number, letter) &&
+      isWord(noun, HAIR) &&
+      number!.value <= 4
+    );
   }
 
   /** Over "about", "just under", "~". */
@@ -137,7 +154,9 @@ export class Amounts {
 
   /** "a 400 ml tin", "a good 2 tbsp": the number counts, not the article. */
   private numbered(quantity: Quantity): Quantity {
-    const counted = quantity.isArticle ? this.quantities.at(this.qualities(quantity.to).to) : undefined;
+    const counted = quantity.isArticle
+      ? this.quantities.at(this.qualities(quantity.to, NO_NAMES).to)
+      : undefined;
     const isDigits = counted !== undefined && !counted.isArticle && isNumber(this.tokens[counted.to - 1]);
     return isDigits ? counted : quantity;
   }
@@ -150,7 +169,7 @@ export class Amounts {
     const start = this.afterNumber(quantity);
     // "1 (400 ml) can": how large each is.
     const bracket = this.packAt(start);
-    const qualities = this.qualities(bracket ? bracket.to : start);
+    const qualities = this.qualities(bracket ? bracket.to : start, nameEnd);
     const size = qualities.size ?? lead.size;
     const heaped = qualities.heaped || lead.heaped;
     const packSize = bracket ? bracket.packSize : null;
@@ -162,8 +181,7 @@ export class Amounts {
       !this.words.unitsBeforeName.at(tokens, qualities.to);
     if (!found || isName)
       return { ...base, to: qualities.to, size, heaped, packSize, weak: quantity.isArticle };
-    // "a cup and a half of water"
-    const more = this.words.more.at(tokens, found.to);
+    const more = this.moreAt(found.to);
     const weighed = this.weighedAt(found);
     if (weighed) return { ...base, ...weighed, size, heaped: false };
     const behind = this.behindUnit(more ? { unit: found.unit, to: more.to } : found, nameEnd);
@@ -178,6 +196,12 @@ export class Amounts {
       packSize: packSize ?? behind.packSize,
       unclearNumber: this.isUnclear(quantity.raw, found.unit) ? quantity.raw : null,
     };
+  }
+
+  /** "a cup and a half of water"; "uma xícara e meia xícara" is half of another. */
+  private moreAt(at: number): { readonly value: number; readonly to: number } | undefined {
+    const more = this.words.more.at(this.tokens, at);
+    return more && this.words.units.at(this.tokens, more.to) === undefined ? more : undefined;
   }
 
   /** Where the unit begins: over "x", and the hyphen of "une demi-tasse". */
@@ -226,7 +250,7 @@ export class Amounts {
   }
 
   /** The words for a size, a heap, or how good a measure: "big", "heaped", "generous". */
-  private qualities(at: number): Qualities {
+  private qualities(at: number, nameEnd: NameEnd): Qualities {
     const { tokens, words } = this;
     let found: Qualities = { to: at, heaped: false, size: null };
     for (;;) {
@@ -234,7 +258,9 @@ export class Amounts {
       const size = words.sizes.at(tokens, found.to);
       const other = words.roles.level.at(tokens, found.to) ?? words.sized.at(tokens, found.to);
       const next = heaped ?? size ?? other;
-      if (!next) return found;
+      // "2 whole eggs": the word begins the name; "ek chhota chammach": or the measure.
+      const isOfUnit = next !== undefined && (words.units.at(tokens, found.to)?.to ?? 0) > next.to;
+      if (!next || isOfUnit || nameEnd(found.to) > next.to) return found;
       found = {
         to: next.to,
         heaped: found.heaped || heaped !== undefined,
@@ -263,6 +289,7 @@ export class Amounts {
   private letterAt(at: number, { raw }: Token): UnitAt | undefined {
     const unit = LETTERS.get(raw);
     if (!unit || (raw === 'c' && this.words.units.at(this.tokens, at))) return undefined;
+
     return { unit, to: isSign(this.tokens[at + 1], '.') ? at + 2 : at + 1 };
   }
 

@@ -1,13 +1,15 @@
-import { VAGUE_UNITS, type UnitId } from '../../base/measures';
+import { UNITS, VAGUE_UNITS, type UnitId } from '../../base/measures';
 import { isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
 import { NO_MEASURE, type Amount } from './amounts';
 import type { Gathering } from './gathering';
-import type { TokenRange } from './item';
+import type { Item, TokenRange } from './item';
+import { isHerb } from './lexicon';
 import { isPack } from './lineAmount';
 import { isBrewedIn, isUseOfMade, MADE_NOUN, saidOf } from './pending';
 import { isSign, isWord } from './tokens';
 
 export function takeAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
+  g.when = false;
   if (saysOtherwise(g, given, element, index)) return;
   const isArticle = given.weak && given.unit === null;
   if (!isArticle) g.denied = false;
@@ -20,7 +22,8 @@ export function takeAmount(g: Gathering, given: Amount, element: TokenRange, ind
     isStrange(g, given, element, isEach || direct) ||
     (g.bracket > 0 && inBracket(g, given, direct, index)) ||
     (!direct && givesBack(g, given, isEach, index));
-  if (!isTaken) openAmount(g, given, element);
+  g.another = false;
+  if (!isTaken) openAmount(g, given, element, index);
 }
 
 /** An amount that is of nothing that is named beside it. */
@@ -33,13 +36,39 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
     g.batches.push({ what: 'used', amount: given, from, to });
     return true;
   }
+  if (!isNamed && isUsedOnHead(g, given, index)) {
+    g.batches.push({ what: 'used', amount: given, from, to });
+    return true;
+  }
+  // "insgesamt 3 EL"
+  if (!isNamed && g.inAll && given.unit !== null) {
+    g.batches.push({ what: 'total', amount: given, from, to });
+    g.inAll = false;
+    return true;
+  }
   // "half the gel": of all that was made before.
   if (given.unit === null && given.quantity < 1 && isWord(g.tokens[to], MADE_NOUN)) {
     g.whole = { times: given.quantity, from, to: to + 1, except: [] };
     return true;
   }
-  return isAdverb(g, given, index) || isPartOfLast(g, given, index) || isOfWater(g, given, element, index);
+  return (
+    isAdverb(g, given, index) ||
+    isPartOfLast(g, given, index) ||
+    isSizeOfLast(g, given, index) ||
+    isOfWater(g, given, element, index)
+  );
 }
+
+/** "I use 1 spoon on my scalp", "uso 1 colher no couro cabeludo": of what was made. */
+function isUsedOnHead(g: Gathering, { unit }: Amount, index: number): boolean {
+  const before = g.elements[index - 1];
+  const isUsed = before?.kind === 'deed' && (before.deed === 'take' || before.deed === 'apply');
+  const behind = g.tokens.slice(g.elements[index]?.to ?? 0, (g.elements[index]?.to ?? 0) + HEAD_WITHIN);
+  return unit !== null && isUsed && behind.some((token) => isWord(token, HEAD)) && g.waiting.length === 0;
+}
+const HEAD =
+  /^(?:scalp|hair|head|ends|roots|couro|cabelo|raiz|pontas|cabello|pelo|cheveux|haar|kopfhaut|capelli|cute)$/;
+const HEAD_WITHIN = 3;
 
 /** "warm it a little, …": how, and nothing that goes in. */
 function isAdverb(g: Gathering, { unit }: Amount, index: number): boolean {
@@ -64,13 +93,46 @@ function isPartOfLast(g: Gathering, { unit, quantity }: Amount, index: number): 
   return true;
 }
 
-/** "10 pods to 500 ml, boil": of water, which nobody names. */
+/** "a yogurt of 125 g", "uma gelatina sem sabor de 12 g": how large one of what was counted is. */
+function isSizeOfLast(g: Gathering, given: Amount, index: number): boolean {
+  const { unit, quantity } = given;
+  const last = g.last();
+  const isCounted = last?.amount && (last.amount.unit === null || isPack(last.amount.unit));
+  if (!last?.amount || !isCounted || last.amount.packSize || !unit || isNameNext(g.elements, index))
+    return false;
+  const isSize = UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
+  if (!isSize || !standsAsSize(g, given, last)) return false;
+  last.amount = { ...last.amount, packSize: { quantity, unit } };
+  return true;
+}
+
+/** "one tin of coconut milk, 400 ml, …", "…, the 150 g kind", "… of 125 g" */
+function standsAsSize({ tokens }: Gathering, { from, to }: Amount, { name, amount }: Item): boolean {
+  const before = tokens[from - 1];
+  const isBeside =
+    isPack(amount?.unit) && isSign(before, ',') && name.to === from - 1 && isSign(tokens[to], ',');
+  const isKind = isWord(tokens[to], KIND) && isWord(before, THE);
+  return isBeside || ((isKind || isWord(before, OF_SIZE)) && from - name.to <= SIZE_WITHIN);
+}
+const KIND = /^(?:kind|one|ones|size|sort|pot|tub|tin|jar|packet|carton|bottle)$/;
+const THE = /^(?:the|a|those|one)$/;
+const OF_SIZE = /^(?:of|de|da|do|di|von|zu)$/;
+/** Words between a thing and its size. */
+const SIZE_WITHIN = 4;
+
+/** "10 pods to 500 ml, boil", "tea (3 bags in 300 ml)": of water, which nobody names. */
 function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
   const isBrewed = g.elements.some(
     ({ kind, ...rest }) =>
       kind === 'deed' && 'deed' in rest && (rest.deed === 'boil' || rest.deed === 'soak'),
   );
-  if (!isBrewed || !g.isEndAt(index + 1) || !isBrewedIn(given, g.tokens)) return false;
+  const last = g.last();
+  if (
+    !(isBrewed || (last && isHerb(last.name.match.item))) ||
+    !g.isEndAt(index + 1) ||
+    !isBrewedIn(given, g.tokens)
+  )
+    return false;
   g.nameless.push({ amount: given, range: { from: element.from, to: element.to }, isBare: false });
   return true;
 }
@@ -78,12 +140,26 @@ function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: numb
 /** The amount stands behind what it is of. */
 function givesBack(g: Gathering, given: Amount, isEach: boolean, index: number): boolean {
   const nameFollows = isNameBeforeAmount(g.elements, index);
-  if (g.waiting.length > 0 && !(isEach && nameFollows)) {
+  if (isOfNextName(g, given, index)) for (const each of g.waiting) each.heads = true;
+  if (g.waiting.some(({ heads }) => !heads) && !(isEach && nameFollows)) {
     giveToWaiting(g, given, isEach);
     return true;
   }
   if (isEach && giveToParts(g, given)) return true;
   return g.instead && g.items.length > 0 && !nameFollows;
+}
+
+/** "Okra: beat 6 okra", "clay wash – ½ cup rhassoul": what stands before the colon or the dash is a title. */
+function isOfNextName(g: Gathering, { from }: Amount, index: number): boolean {
+  const waits = g.waiting.at(-1);
+  const next = g.elements[index + 1];
+  if (!waits || next?.kind !== 'name') return false;
+  const isParted = g
+    .between(waits.to, from)
+    .some((each) => each.kind === 'separator' && (each.separator === 'colon' || each.separator === 'dash'));
+  const hasOwnBehind = g.elements.slice(index + 2, index + 4).some(({ kind }) => kind === 'amount');
+  const isSame = g.waiting.some(({ match }) => match.item.id === next.match.item.id);
+  return isParted && (isSame || (g.items.length === 0 && !hasOwnBehind));
 }
 
 /** "mayonnaise, 3 tbsp. egg yolk, one": the full stop ends what began with a name. */
@@ -102,7 +178,6 @@ function changesLast(g: Gathering, given: Amount): boolean {
   else last.more.push({ ...given, unit });
   g.formerItems.delete(last);
   g.corrected = false;
-  g.another = false;
   return true;
 }
 
@@ -143,7 +218,11 @@ function sized(
     .slice(from, to)
     .some((_, at) => isPack(g.words.units.at(g.tokens, from + at)?.value));
   // "half a tub of ricotta (125 g)": what is in the bowl; "(it's a 300 g tub)" is what is in the tub.
-  if (!saysPack && amount.quantity < 1 && amount.unit === 'packet') return { ...amount, quantity, unit };
+  if (!saysPack && amount.quantity < 1 && isPack(amount.unit)) return { ...amount, quantity, unit };
+  // "a pot of yogurt (150 g)": what was weighed counts.
+  const isWeighed =
+    amount.unit !== null && UNITS[amount.unit].kind === 'volume' && UNITS[unit].kind === 'mass';
+  if (isWeighed && !saysPack) return { ...amount, quantity, quantityTo: null, heaped: false, unit };
   const mayBeOfAll = !isPack(amount.unit) && !isEachNext(g.elements, index);
   return { ...amount, packSize: { quantity, unit, mayBeOfAll } };
 }
@@ -151,15 +230,17 @@ function sized(
 /** The amount stands behind: of the name before it, of the first of a list, or of each. */
 function giveToWaiting(g: Gathering, given: Amount, isEach: boolean): void {
   if (isEach) {
-    for (const name of g.waiting) g.add(name, given, { ...saidOf(name), shared: true });
-    g.waiting = [];
+    const own = g.waiting.filter(({ heads }) => !heads);
+    for (const name of own) g.add(name, given, { ...saidOf(name), shared: true });
+    g.waiting = g.waiting.filter(({ heads }) => heads);
     return;
   }
-  const nearest = g.waiting.at(-1);
+  const nearest = g.waiting.findLast(({ heads }) => !heads);
   if (!nearest) return;
   const isBehindColon = nearest.chunk >= g.chunkAfterColon;
   const near = g.waiting.filter(
-    ({ chunk }) => chunk >= nearest.chunk - 1 && (!isBehindColon || chunk >= g.chunkAfterColon),
+    ({ chunk, heads }) =>
+      !heads && chunk >= nearest.chunk - 1 && (!isBehindColon || chunk >= g.chunkAfterColon),
   );
   // "milk and honey, 2 cups"
   const isList = near.length > 1 && g.chunk > nearest.chunk && g.lastSeparator === 'comma';
@@ -178,7 +259,7 @@ function giveToParts(g: Gathering, given: Amount): boolean {
   return true;
 }
 
-function openAmount(g: Gathering, given: Amount, element: TokenRange): void {
+function openAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
   const open = g.open;
   const isSum =
     open !== null &&
@@ -186,7 +267,14 @@ function openAmount(g: Gathering, given: Amount, element: TokenRange): void {
     given.unit !== null &&
     open.unknown === 0 &&
     !open.shared &&
-    g.between(open.amount.to, element.from).every(({ kind }) => kind === 'separator');
+    g.between(open.amount.to, element.from).every(
+      (each) =>
+        each.kind === 'separator' &&
+        (each.separator === 'and' ||
+          each.separator === 'slash' ||
+          // "two spoons to a litre", of nothing that is named behind
+          (each.separator === 'with' && !isNameNext(g.elements, index))),
+    );
   if (open && isSum) {
     // "1 tbsp + 1 tsp honey"
     g.open = g.opened(given, element, { more: [...open.more, open.amount] });

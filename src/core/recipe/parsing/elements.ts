@@ -151,6 +151,9 @@ const OBJECT = /^(?:the|it|a|an|your|my|over|on|in)$/;
 /** Before what a mixture becomes. */
 const REACHES =
   /^(?:until|till|til|to|into|becomes?|get|gets|make|form|reach(?:es)?|ate|virar|vira|formar|ficar|dar|hasta|jusqu|jusqua|pour|bis|zu|fino|finche|per|tak)$/;
+/** Before what it looks like then. */
+const LOOKS = /^(?:like|ponto|consist\w+|textur\w*|aspecto|como|wie|comme|come)$/;
+const OF_LOOK = /^(?:of|de|da|do|di|d|a|an|uma|um|un|une|una|ein|eine)$/;
 /** Words that may stand in between. */
 const REACHED_WITHIN = 5;
 
@@ -208,8 +211,12 @@ class ElementReader {
     const valueAt = (at: number) =>
       isNumber(tokens[at]) ? { value: tokens[at]!.value, to: at + 1 } : words.numbers.at(tokens, at);
     const more = valueAt(index);
-    const less =
-      more && isWord(tokens[more.to], /^(?:to|para|a|zu|pour)$/) ? valueAt(more.to + 1) : undefined;
+    const next = (to: number) =>
+      isWord(tokens[to], /^(?:to|para|a|zu|pour)$/) ? valueAt(to + 1) : undefined;
+    const less = more ? next(more.to) : undefined;
+    const third = less ? next(less.to) : undefined;
+    if (more && less && third)
+      return { kind: 'ratio', from: index, to: third.to, parts: [more.value, less.value, third.value] };
     const isEnd =
       less &&
       (tokens[less.to] === undefined ||
@@ -279,10 +286,19 @@ class ElementReader {
   private textureOfName(index: number): Element | undefined {
     const { tokens, words } = this;
     const name = this.names.get(index);
+    if (name && this.isCompared(index)) return { kind: 'word', from: index, to: name.to };
     const texture = name ? words.textures.at(tokens, index) : undefined;
     return texture && name && texture.to > name.to
       ? { kind: 'texture', from: index, to: texture.to, texture: texture.value }
       : undefined;
+  }
+
+  /** "until it looks like egg white", "até dar ponto de clara": what it becomes, where no texture says how thick. */
+  private isCompared(index: number): boolean {
+    const { tokens, words } = this;
+    const as = isWord(tokens[index - 1], OF_LOOK) ? index - 2 : index - 1;
+    if (!isWord(tokens[as], LOOKS) || words.textures.at(tokens, as) !== undefined) return false;
+    return this.isReached(as) && words.textures.at(tokens, index) === undefined;
   }
 
   private isSomeOf(index: number): boolean {

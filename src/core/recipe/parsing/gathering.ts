@@ -27,14 +27,20 @@ export class Gathering {
   /** After "no wait": the next name stands for the last. */
   swaps = false;
   another = false;
+  /** "In all": the next amount is of all together. */
+  inAll = false;
   optional = false;
   /** "it's a": what the next name is called. */
   called: TokenRange | null = null;
+  /** After "unless", "because": what is named now tells when or why. */
+  when = false;
   /** "after the": the next name tells only when. */
   beside = false;
   bracket = 0;
   /** What a product in brackets says that it holds. */
   holding: NamedAt[] | null = null;
+  /** Amounts that were given to a list of names before. */
+  readonly listed = new Set<Element>();
   texture: Item['texture'] = null;
   whole: (Whole & { readonly except: NamedAt[] }) | null = null;
   /** Parts of the next names. */
@@ -83,11 +89,11 @@ export class Gathering {
     const open = this.open;
     this.open = null;
     if (!open || open.shared) return;
-    const waits = this.waiting.at(-1);
+    const waits = this.waiting.findLast(({ heads }) => !heads);
     const { amount } = open;
     if (waits && open.unknown === 0 && amount.unit !== null) {
       this.add(waits, amount, saidOf(waits));
-      this.waiting = this.waiting.slice(0, -1);
+      this.waiting = this.waiting.filter((each) => each !== waits);
       return;
     }
     if (this.saysAgain(open)) return;

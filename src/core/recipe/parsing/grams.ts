@@ -141,6 +141,9 @@ function gramsOfCount(
 ): number | string {
   if (unit === 'packet') {
     if (measures.packetGrams) return gramsOfPackets(quantity, measures.packetGrams, assumptions);
+    // "2 Beutel Kamillentee": a bag of tea is a piece.
+    if (measures.pieceGrams && measures.pieceGrams.medium <= TEABAG_GRAMS)
+      return gramsOfPieces(quantity, amount, measures, name, assumptions);
     return t`Packets of ${name} differ: write the grams, for example "1 packet ${name} (20 g)".`;
   }
   if (unit === 'leaf' && measures.leafGrams) return quantity * measures.leafGrams;
@@ -163,6 +166,9 @@ function gramsOfPackets(quantity: number, packetGrams: number, assumptions: Assu
   assumptions.push({ code: 'pack-size', text, alternatives: [] });
   return quantity * packetGrams;
 }
+
+/** No bag of tea holds more, g (what is sold: 1.5 to 4 g). */
+const TEABAG_GRAMS = 5;
 
 /** Pieces of a size; what is not counted but sold in packets is taken as so many packets. */
 function gramsOfPieces(

@@ -35,6 +35,7 @@ export function itemsOf(
 }
 
 function take(g: Gathering, element: Element, index: number): void {
+  if (g.listed.has(element)) return;
   if (element.kind === 'separator') takeSeparator(g, element.separator, element);
   else if (element.kind === 'role') takeRole(g, element.role, element, index);
   else if (element.kind === 'amount') {
@@ -64,7 +65,13 @@ function takeDeed(g: Gathering, deed: Deed, index: number): void {
     g.deed !== null &&
     isWord(g.tokens[g.elements[index]?.from ?? 0], /^(?:in|em|en|im|dans)$/);
   if (!isQuality && !isPlace) g.deed = deed;
+  if (g.elements[index - 1]?.kind === 'separator') endDenial(g);
   if (g.open?.amount.weak && !isQuality) g.open = null;
+}
+
+/** "not a minute longer and rinse with …": another deed is not denied. */
+function endDenial(g: Gathering): void {
+  g.denied = false;
 }
 
 /** "water until it is like yogurt", "to a loose paste with water" */
@@ -91,6 +98,7 @@ function takeWord(g: Gathering, element: TokenRange): void {
   const token = g.tokens[element.from];
   if (!token) return;
   const isKnown = token.kind !== 'word' || g.words.describing.has(token.word);
+  if (isWord(token, TELLS_WHY)) g.when = true;
   if (g.corrected && isOneOfLast(g, element)) return;
   if (!g.open) {
     if (!isKnown && token.word.length > 3)
@@ -106,6 +114,9 @@ function takeWord(g: Gathering, element: TokenRange): void {
   if (!isKnown) g.open.unknown++;
   g.open.to = element.to;
 }
+
+const TELLS_WHY =
+  /^(?:unless|because|cos|cause|since|otherwise|porque|pois|senao|weil|sonst|parce|sinon|perche|altrimenti|warna|kyunki)$/;
 
 /** "agora uso um só": an article alone is one of what was named. */
 function isOneOfLast(g: Gathering, { from }: TokenRange): boolean {

@@ -76,3 +76,7 @@ export function lexiconOf(larder: Things): NameLexicon {
   LEXICONS.set(larder, made);
   return made;
 }
+
+/** What a tea is made of. */
+export const isHerb = ({ ingredient }: LarderItem): boolean =>
+  ingredient?.preparations.some(({ id }) => id === 'infused' || id === 'brewed') ?? false;

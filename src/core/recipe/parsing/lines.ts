@@ -168,6 +168,16 @@ function sizeBehind({ name }: Item, { tokens, words }: Context): LineAmount['siz
 /** How many sentences back a bare number may take its unit from. */
 const UNIT_BACK = 3;
 
+const METRIC: ReadonlySet<string> = new Set(['ml', 'cl', 'dl', 'l']);
+/** More of a thing that is not counted is nobody's count of spoons. */
+const MOST_SPOONS = 10;
+
+/** "Two spoonfuls of honey. Three of olive oil."; "100 ml de água, duas de creme": of spoons, which nobody needs to name. */
+function spoonOf(unit: Amount['unit'], { quantity }: Amount): Amount['unit'] {
+  if (unit && UNITS[unit].kind === 'volume' && !METRIC.has(unit)) return unit;
+  return quantity >= 1 && quantity <= MOST_SPOONS ? 'spoon' : null;
+}
+
 /** "12 g BTMS, 9 cetyl": a bare number beside grams is grams, of what is not counted. */
 function unitOf(
   item: Item,
@@ -186,8 +196,8 @@ function unitOf(
     ...sentence.items.slice(0, sentence.items.indexOf(item)),
   ];
   const unit = told.flatMap((other) => other.amount?.unit ?? []).at(-1) ?? null;
-  // "Two spoonfuls of honey. Three of olive oil."
-  if (unit && isOf && UNITS[unit].kind === 'volume') return unit;
+  const spoon = isOf ? spoonOf(unit, amount) : null;
+  if (spoon) return spoon;
   if (unit === 'g' || unit === 'ml') return 'g';
   // "a third conditioner, two thirds gel"
   return amount.quantity < 1 ? 'part' : null;

@@ -73,7 +73,8 @@ const isProtein = ({ ingredient }: LarderItem): boolean => ingredient?.roles.inc
 function inSpoons(item: Item, { unit, quantity }: LineAmount, { lexicon, tokens }: Context): LarderItem {
   const { match, from, to } = item.name;
   const measure = unit ? UNITS[unit] : undefined;
-  const millilitres = measure?.kind === 'volume' ? (quantity ?? 0) * measure.size : 0;
+  const millilitres =
+    measure?.kind === 'volume' || measure?.kind === 'mass' ? (quantity ?? 0) * measure.size : 0;
   const named = tokens.slice(from, to).map(({ word }) => word);
   const isOilOf =
     named.length > 1 && named.some((word) => OIL.test(word)) && !named.some((word) => ESSENTIAL.test(word));

@@ -1,5 +1,6 @@
 import type { Deed } from '../../records/shapes';
 import type { Item, TokenRange } from './item';
+import { isProduct } from './pending';
 import type { Context, ReadSentence } from './sentences';
 import { isWord } from './tokens';
 
@@ -107,11 +108,18 @@ export class Mentions {
 
   private refersUnmeasured({ name, deed, texture }: Item, sentence: ReadSentence): boolean {
     const { id } = name.match.item;
-    if (this.isCoolRinse(name, deed, texture)) return true;
+    if (this.isCoolRinse(name, deed, texture) || this.isAfterRinse(name, sentence)) return true;
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
     if (deed !== null) return !BRINGS.has(deed);
     return sentence.isMethod || this.isTalk(sentence);
+  }
+
+  /** "then rinse and use my usual conditioner": that of the wash. */
+  private isAfterRinse({ from, match }: Item['name'], { steps }: ReadSentence): boolean {
+    return (
+      isProduct(match) && steps.some(({ deeds, from: start }) => deeds.includes('rinse') && start < from)
+    );
   }
 
   /** "20 minutes, cold water or you'll have scrambled eggs": what it is rinsed with. */

@@ -22,7 +22,8 @@ export function takeName(
   const named: NamedAt = { from: element.from, to: element.to, match: element.match };
   if (isAside(g, named)) g.mentions.push(named);
   else if (takesPart(g, named) || swapsLast(g, named) || namesPart(g, named)) return;
-  else if (isInstead(g, named) || takesOpen(g, named) || takesWords(g, named)) return;
+  else if (isInstead(g, named) || takesOpen(g, named) || takesAnother(g, named) || takesWords(g, named))
+    return;
   else waits(g, named, index);
 }
 
@@ -39,6 +40,16 @@ function isInstead(g: Gathering, named: NamedAt): boolean {
   if (isOfWaiting) g.mentions.push(named);
   return isOfWaiting;
 }
+
+/** "uma colher de chá de óleo e outra de mel": one of the same measure. */
+function takesAnother(g: Gathering, named: NamedAt): boolean {
+  const unit = g.last()?.amount?.unit;
+  if (!g.another || !unit || !isWord(g.tokens[named.from - 1], OF)) return false;
+  g.another = false;
+  g.add(named, { ...NO_MEASURE, from: named.from - 1, to: named.from, quantity: 1, unit });
+  return true;
+}
+const OF = /^(?:of|de|do|da|di|d)$/;
 
 /** What was said before a name without an amount: "it's a", "until it is like cream". */
 function takesWords(g: Gathering, named: NamedAt): boolean {
@@ -59,7 +70,7 @@ function waits(g: Gathering, named: NamedAt, index: number): void {
   const { deed, chunk, optional } = g;
   const last = g.last();
   if (last && (g.bracket > 0 || touchesLast(g, last, named, index))) last.others.push(named);
-  else g.waiting.push({ ...named, deed, chunk, optional, holds: [] });
+  else g.waiting.push({ ...named, deed, chunk, optional, holds: [], heads: false });
 }
 
 /** What a product holds, what is left as it is, and what is only mentioned: no thing that goes in. */
@@ -74,7 +85,8 @@ function isAside(g: Gathering, named: NamedAt): boolean {
 function isMentioned(g: Gathering, named: NamedAt): boolean {
   const { match } = named;
   const isKind = g.called !== null && (match.item.ingredient?.roles.includes('conditioner') ?? false);
-  if (!g.denied && !g.beside && !isKind && !isResult(g, named)) return false;
+  const isReason = g.when && !g.open;
+  if (!g.denied && !g.beside && !isReason && !isKind && !isResult(g, named)) return false;
   if (g.denied) takeBack(g, named, isConditional(g, named.from));
   // "no oil, there's plenty in the mayo": only what stands with it in one list.
   g.denied = g.denied && goesOnAfter(g, named);

@@ -14,7 +14,7 @@ import {
 import { NO_MEASURE, type Amount } from './amounts';
 import type { OwnMeasures } from './grams';
 import type { Batch, Item, Nameless, Whole, TokenRange } from './item';
-import { lexiconOf } from './lexicon';
+import { isHerb, lexiconOf } from './lexicon';
 import { lineAmountOf } from './lineAmount';
 import { countedPart, dropsPart, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
 import { isWithin, Mentions } from './mentions';
@@ -247,7 +247,13 @@ class Assembly {
   /** An amount of something that is not known, or misspelt. */
   private addNameless({ amount, range }: Nameless, sentence: ReadSentence): void {
     const { context, told } = this;
-    if (isWithin(range.from, this.title) || this.isVessel(range) || this.isYield(range)) return;
+    if (
+      isWithin(range.from, this.title) ||
+      this.isVessel(range) ||
+      this.isYield(range) ||
+      this.isYield(amount)
+    )
+      return;
     const inRow = told.inRow(sentence.row);
     const isAlone = isAloneInRow(inRow);
     const text = textOf(context, isAlone ? sentence.row : range);
@@ -291,9 +297,11 @@ class Assembly {
   }
 
   /** "a tablespoon of nettle to a pint, overnight": of water. */
-  private brewed(amount: Amount, { steps }: ReadSentence): ReadPart | undefined {
+  private brewed(amount: Amount, { steps, items }: ReadSentence): ReadPart | undefined {
     const { tokens, lexicon } = this.context;
-    const isBrewed = steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
+    const isBrewed =
+      items.some(({ name }) => isHerb(name.match.item)) ||
+      steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
     if (!isBrewed || !isBrewedIn(amount, tokens)) return undefined;
     const [water] = lexicon.inWords(['water']);
     return water && weigh(onlySaid(water.item, lineAmountOf(amount, '')), this.context);

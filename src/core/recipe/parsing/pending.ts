@@ -59,6 +59,8 @@ export interface Waiting extends NamedAt {
   readonly chunk: number;
   readonly optional: boolean;
   readonly holds: NamedAt[];
+  /** It heads what is told: no amount behind it is its own. */
+  heads: boolean;
 }
 
 /** An amount that waits for its name. */

@@ -1,8 +1,9 @@
 import { plainWords } from '../ingredients';
 import type { NameMatch, Names } from './elements';
-import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
+import { isHerb, isOfOil, type LarderItem, type NameLexicon } from './lexicon';
 import { isPack } from './lineAmount';
-import { isSign, isWord, touches, type Token } from './tokens';
+import { nameOfSameNoun } from './sameNoun';
+import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import { describes, type Vocabulary } from './vocabulary';
 
 type Found = Map<number, NameMatch & { readonly to: number }>;
@@ -20,9 +21,11 @@ export function refinedNames(
   dropTools(found, tokens, words);
   dropLeftIn(found, tokens, words);
   dropTeaOf(found, tokens);
+  dropBath(found, tokens, words);
   renameParts(found, tokens, lexicon);
   dropWholeOfPart(found, tokens);
   nameInfusions(found, tokens, lexicon, words);
+  nameOfSameNoun(found, tokens, lexicon, words);
   nameBareOil(found, tokens, lexicon, words);
   nameMeasured(found, tokens, words, {
     table: words.roles.masks,
@@ -58,7 +61,8 @@ function dropTools(found: Found, tokens: readonly Token[], words: Vocabulary): v
     if (
       isOfTool(tokens, { at, to }, words) ||
       isOfVessel(found, tokens, to, words) ||
-      isBehindTool(tokens, at, words)
+      isBehindTool(tokens, at, words) ||
+      isCalledSo(tokens, { at, to }, words)
     )
       found.delete(at);
 }
@@ -80,6 +84,12 @@ function isOfTool(tokens: readonly Token[], { at, to }: NameAt, { roles, deeds }
   const isUsed = [1, 2, 3].some((back) => isWord(tokens[at - back], USED_WITH));
   return roles.tools.at(tokens, behind) !== undefined && (!isVerb || isUsed);
 }
+
+/** "a keratin one", "the banana one": what a mixture is called after. */
+const isCalledSo = (tokens: readonly Token[], { at, to }: NameAt, { articles, units }: Vocabulary): boolean =>
+  isWord(tokens[to], /^(?:one|ones|version|kind)$/) &&
+  units.at(tokens, to + 1) === undefined &&
+  (articles.endsAt(tokens, at, 2) || isWord(tokens[at - 1], /^(?:the|my|this|that|another)$/));
 
 /** "a baby food jar of pear" */
 function isOfVessel(
@@ -115,8 +125,30 @@ function dropTeaOf(found: Found, tokens: readonly Token[]): void {
     if (isBehind || (herb && isHerb(herb.item))) found.delete(at);
   }
 }
-const isHerb = ({ ingredient }: LarderItem): boolean =>
-  ingredient?.preparations.some(({ id }) => id === 'infused' || id === 'brewed') ?? false;
+
+/** "in a bowl of hot water", "over hot water": what warms the bowl goes into none. */
+function dropBath(found: Found, tokens: readonly Token[], { deeds }: Vocabulary): void {
+  for (const [at, { item }] of [...found]) {
+    if (item.id !== 'water') continue;
+    const before = [0, 1, 2, 3, 4].map((back) => tokens[at - back]);
+    const hot = before.findIndex((token) => isWord(token, HOT));
+    const isIn =
+      hot >= 0 &&
+      (isWord(before[hot + 1], /^over$/) ||
+        (isWord(before[hot + 1], OF_BATH) && isWord(before[hot + 2], BATH)));
+    const isWarmed = tokens
+      .slice(Math.max(0, at - WARMED_WITHIN), at)
+      .some((_, ahead) => deeds.at(tokens, Math.max(0, at - WARMED_WITHIN) + ahead)?.value === 'heat');
+    if (isIn && isWarmed) found.delete(at);
+  }
+}
+const HOT =
+  /^(?:hot|warm|boiling|simmering|quente|morna|fervendo|fervente|caliente|chaude|bouillante|calda|bollente)$/;
+/** Tokens before the water within which it says what is warmed. */
+const WARMED_WITHIN = 10;
+const OF_BATH = /^(?:of|de|com|with|d|di)$/;
+const BATH =
+  /^(?:bowl|pan|pot|basin|jug|sink|mug|bath|tray|bacia|panela|tigela|vasilha|bol|cazo|olla|casserole|bassine|ciotola|pentola)$/;
 
 /** "leave in 15 minutes": done, and no leave-in. */
 function dropLeftIn(found: Found, tokens: readonly Token[], { numbers }: Vocabulary): void {
@@ -176,6 +208,8 @@ function isTitleOf(tokens: readonly Token[], at: number): boolean {
 /** What may stand between a measure and its thing. */
 function isOfAmount(tokens: readonly Token[], at: number, words: Vocabulary): boolean {
   if (isWord(tokens[at], BEFORE_THING)) return true;
+  // "1 T oil"
+  if (isWord(tokens[at], /^[tc]$/) && isNumber(tokens[at - 1])) return true;
   const { roles } = words;
   return [
     roles.of,
@@ -210,7 +244,7 @@ function nameMeasured(
       return (
         unit !== undefined &&
         unit.to <= at &&
-        between.every(({ word }) => describes(words, word)) &&
+        between.every((token) => describes(words, token.word) || isSign(token, '.')) &&
         isCountedBefore(tokens, at - back, words)
       );
     });

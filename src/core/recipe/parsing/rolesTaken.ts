@@ -2,7 +2,7 @@ import { takeEqual } from './amountsTaken';
 import type { Separator } from './elements';
 import type { Gathering } from './gathering';
 import type { TokenRange } from './item';
-import { isProduct, THEN } from './pending';
+import { isProduct, saidOf, THEN } from './pending';
 import { isSign, isWord } from './tokens';
 import type { Role } from './vocabulary';
 
@@ -55,6 +55,7 @@ function correct(g: Gathering, { from }: TokenRange, index: number): void {
 /** "about 6 tablespoons in all" */
 export function takeTotal(g: Gathering, { to }: TokenRange): void {
   const amount = g.open?.amount;
+  if (!amount) g.inAll = true;
   if (!amount || amount.unit === null) return;
   g.batches.push({ what: 'total', amount, from: amount.from, to });
   g.open = null;
@@ -98,9 +99,10 @@ export function takeSeparator(g: Gathering, separator: Separator, element: Token
   else if (separator === 'close') {
     g.bracket = Math.max(0, g.bracket - 1);
     g.holding = null;
-  } else if (separator === 'or') g.instead = true;
+  } else if (separator === 'or') orElse(g, element);
   else if (separator !== 'slash') beginChunk(g);
   if (separator === 'colon') {
+    takeListed(g, element);
     g.chunkAfterColon = g.chunk;
     g.deed = null;
   }
@@ -114,6 +116,30 @@ export function takeSeparator(g: Gathering, separator: Separator, element: Token
   }
 }
 
+/** "cornflour, milk and cream: two spoons, a cup and half a cup": each has its own, in their order. */
+function takeListed(g: Gathering, colon: TokenRange): void {
+  const names = g.waiting.filter(({ heads }) => !heads);
+  const behind = g.elements.filter(({ from }) => from >= colon.to);
+  const end = behind.findIndex(({ kind }) => kind !== 'amount' && kind !== 'separator');
+  const amounts = (end < 0 ? behind : behind.slice(0, end)).filter((each) => each.kind === 'amount');
+  const isOver = end < 0 || isSign(g.tokens[behind[end]?.from ?? 0], '.', ';');
+  if (names.length < 2 || amounts.length !== names.length || !isOver) return;
+  for (const [nth, name] of names.entries()) {
+    const each = amounts[nth];
+    if (!each) continue;
+    g.add(name, each.amount, saidOf(name));
+    g.listed.add(each);
+  }
+  g.waiting = g.waiting.filter(({ heads }) => heads);
+}
+
+/** "or cream" may be taken in its place; "or you'll have scrambled eggs" only warns. */
+function orElse(g: Gathering, { to }: TokenRange): void {
+  if (isWord(g.tokens[to], ELSE)) g.beside = true;
+  else g.instead = true;
+}
+const ELSE = /^(?:you|it|they|else|senao|vira)$/;
+
 function beginChunk(g: Gathering): void {
   g.chunk++;
   g.strange = null;
@@ -122,6 +148,7 @@ function beginChunk(g: Gathering): void {
 
 /** What was said of the next thing holds no longer. */
 function endClause(g: Gathering): void {
+  g.when = false;
   g.denied = false;
   g.beside = false;
   g.called = null;

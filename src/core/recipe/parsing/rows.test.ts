@@ -136,7 +136,8 @@ describe('every name in the catalogue', () => {
       [ingredient.name, ...namesOf(ingredient)].filter((each) => {
         const read = readLines(parsedOf([write(each)]));
         // Spoons of an oil that is only called after a herb are of what it was steeped in.
-        const isSteeped = / oil$/.test(each) && read[0]?.ingredientId === 'infused-oil';
+        const isSteeped =
+          / oil$|^(?:óleo|aceite|huile|olio) /.test(each) && read[0]?.ingredientId === 'infused-oil';
         const isOwn = read[0]?.ingredientId === ingredient.id;
         return read.length !== 1 || !(isOwn || (isSteeped && ingredient.roles.includes('essential-oil')));
       }),

@@ -205,8 +205,12 @@ export function answerAt(
   at: number,
   { roles }: Vocabulary,
 ): { readonly to: number; readonly isYes: boolean } | undefined {
-  const [yes, no] = [roles.answerYes.at(tokens, at), roles.answerNo.at(tokens, at)];
+  let start = at;
+  while (isSign(tokens[start], '?')) start++;
+  const [yes, no] = [roles.answerYes.at(tokens, start), roles.answerNo.at(tokens, start)];
   const found = yes ?? no;
+  // "30 g gelatine?? no 10 g gelatine"
+  if (found && !yes && isNumber(tokens[found.to])) return { to: found.to, isYes: false };
   if (!found || !isSign(tokens[found.to], ',', '–', '—')) return undefined;
   return { to: found.to + 1, isYes: yes !== undefined };
 }

@@ -143,7 +143,7 @@ function readRow(
       lexicon,
       words,
     );
-    const elements = ofOils ? withTitleNoun(shared, tokens, lexicon) : shared;
+    const elements = withTitleNoun(shared, tokens, lexicon, ofOils);
     const steps = stepsOf(elements, tokens, words, isMethod ? deed : null);
     deed = lastDeed(steps) ?? deed;
     const found = itemsOf(elements, tokens, words);
@@ -154,37 +154,55 @@ function readRow(
 }
 
 /** A question asks, it does not tell; and what others do, told behind her own, is not in the bowl. */
-function isAside(
-  range: TokenRange,
-  { items }: SentenceItems,
-  { tokens, words }: Context,
-  isFirst: boolean,
-): boolean {
+function isAside(range: TokenRange, { items }: SentenceItems, context: Context, isFirst: boolean): boolean {
+  const { tokens, words } = context;
   // "¼ cup flour, ¼ cup yogurt, 1 tsp turmeric?" is unsure of the last and tells the others.
   const isList = items.filter(({ amount }) => amount !== null).length > 1;
-  const isQuestion = isSign(tokens[range.to - 1], '?') && (!isList || isWord(tokens[range.from], ASKS));
+  const isQuestion =
+    isSign(tokens[range.to - 1], '?') &&
+    (!isList || isWord(tokens[range.from], ASKS)) &&
+    !isTopic(range, items, context);
   // "Grandma's version is … Mine is …"
-  const isMineBehind = isFirst && tokens.slice(range.to).some((token) => isWord(token, /^mine$/));
+  const isMineBehind =
+    isFirst && tokens.slice(range.to).some((token) => isWord(token, /^(?:mine|eu|yo|moi|ich|io)$/));
   // "If it dries crunchy I do the oat one": another time.
   const isElse =
-    isWord(tokens[range.from], IF) &&
+    isWord(tokens[range.from], /^(?:if|unless|se|si|falls|agar)$/) &&
     isWord(tokens[range.from + 1], IT) &&
     items.every(({ amount }) => amount === null);
-  return isQuestion || isElse || ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words));
+  // "Swap the water for tea if you like.": what else could be taken.
+  const isSwap =
+    isWord(tokens[range.from], SWAPS) && items.every(({ amount }) => amount === null || amount.weak);
+  return isQuestion || isElse || isSwap || ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words));
+}
+
+/** "Cider vinegar? A capful.": only its name, and no answer that denies it. */
+function isTopic({ from, to }: TokenRange, items: readonly Item[], { tokens, words }: Context): boolean {
+  const [only] = items;
+  const isBare =
+    items.length === 1 && only !== undefined && only.name.from === from && only.name.to >= to - 1;
+  const denies = words.roles.not.at(tokens, to) ?? words.roles.answerNo.at(tokens, to);
+  return isBare && denies === undefined;
 }
 
 /** "my sister uses two": somebody, and at once what she does. */
 function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds }: Vocabulary): boolean {
   const person = roles.persons.at(tokens, range.from);
   return (
-    person !== undefined && (deeds.at(tokens, person.to) !== undefined || isWord(tokens[person.to], DOES))
+    person !== undefined &&
+    (deeds.at(tokens, person.to) !== undefined ||
+      tokens.slice(person.to, person.to + DOES_WITHIN).some((token) => isWord(token, DOES)))
   );
 }
 
-const IT = /^(?:it|my|your|hair|the|o|meu|ficar|es|das|il)$/;
+const SWAPS =
+  /^(?:swap|sub|substitute|replace|troque|troca|substitua|sustituye|cambia|remplace|remplacez|ersetze|tausche|sostituisci)$/;
+const IT = /^(?:it|its|my|your|youre|youve|theyre|they|ends|curls|still|hair|the|o|meu|ficar|es|das|il)$/;
 const ASKS =
   /^(?:can|could|should|shall|do|does|did|is|are|would|will|may|what|which|how|why|who|has|have|posso|pode|devo|qual|como|sera|puedo|que|est|puis|kann|darf|soll|posso)$/;
 
+/** "quem tem cabelo fino usa …" */
+const DOES_WITHIN = 4;
 const DOES =
   /^(?:is|was|has|uses?|adds?|puts?|does|swears|prefers?|likes?|takes?|makes?|usa|poe|coloca|bota|mete|pone|met|utilise|nimmt|benutzt|mette|dalti)$/;
 

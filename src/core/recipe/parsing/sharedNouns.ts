@@ -1,6 +1,7 @@
-import { UNITS } from '../../base/measures';
+import { UNITS, type UnitId } from '../../base/measures';
 import type { Element } from './elements';
 import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
+import { isLiquid } from './textures';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
@@ -26,33 +27,62 @@ const SHARED_NOUN_WITHIN = 8;
 const isNutOrSeed = ({ ingredient }: LarderItem): boolean =>
   ingredient?.preparations.some(({ id, usual }) => usual && id === 'milk') ?? false;
 
-/** "Hot oil: coconut 2 tbsp": beside a title of oils a nut or a coconut by the spoon is its oil. */
+const isSolid = ({ ingredient }: LarderItem): boolean =>
+  ingredient !== undefined && !isLiquid(ingredient) && ingredient.composition.water < MOST_WATER;
+/** Fruit and leaves hold more, nuts and seeds less, percent. */
+const MOST_WATER = 60;
+
+/** What only a liquid is measured by. */
+const POURED: ReadonlySet<UnitId> = new Set<UnitId>(['glug', 'drizzle', 'splash', 'capful', 'pump']);
+
+/** "Hot oil: coconut 2 tbsp": beside a title of oils a nut or a coconut by the spoon is its oil; "a glug of sesame" is it anywhere. */
 export function withTitleNoun(
   elements: readonly Element[],
   tokens: readonly Token[],
   lexicon: Pick<NameLexicon, 'inWords'>,
+  isOfOils: boolean,
 ): Element[] {
+  const isShared = elements.some(
+    (each) => each.kind === 'role' && (each.role === 'equal' || each.role === 'each'),
+  );
+  const isOil = isOfOils
+    ? (element: Element, near: Near) => isOfTitle(element, near, isShared)
+    : (element: Element, near: Near) => isPoured(element, near);
   return elements.map((element, index): Element => {
-    if ((element.kind !== 'name' && element.kind !== 'word') || element.to - element.from > 1) return element;
-    const isNut =
-      element.kind === 'name' &&
-      (isNutOrSeed(element.match.item) || element.match.item.id === 'coconut-flesh');
     const isWordAlone = element.kind === 'word' && isWord(tokens[element.from]);
-    const near = [elements[index - 1], elements[index + 1]];
-    const isSpooned = near.some(
-      (other) =>
-        other?.kind === 'amount' &&
-        (other.amount.unit === null ? other.to === element.from : UNITS[other.amount.unit].kind === 'volume'),
-    );
-    if (!isSpooned || !(isNut || isWordAlone)) return element;
-    const word = tokens[element.from]?.word ?? '';
-    const item = OILS_OF.map((of) => lexicon.inWords(of(word))).find(
-      ([first, ...more]) => more.length === 0 && (first?.words ?? 0) > 1,
-    )?.[0]?.item;
-    return item && isOfOil(item)
-      ? { kind: 'name', from: element.from, to: element.to, match: { item, words: 1 } }
-      : element;
+    if ((element.kind !== 'name' && !isWordAlone) || element.to - element.from > 1) return element;
+    if (!isOil(element, [elements[index - 1], elements[index + 1]])) return element;
+    const item = oilOf(tokens[element.from]?.word ?? '', lexicon);
+    return item ? { kind: 'name', from: element.from, to: element.to, match: { item, words: 1 } } : element;
   });
+}
+
+type Near = readonly (Element | undefined)[];
+
+/** A glug, a drizzle of a word alone or of what is no liquid. */
+const isPoured = (element: Element, near: Near): boolean =>
+  (element.kind !== 'name' || isSolid(element.match.item)) &&
+  near.some(
+    (other) => other?.kind === 'amount' && other.amount.unit !== null && POURED.has(other.amount.unit),
+  );
+
+/** By the spoon, or by a number alone. */
+function isOfTitle(element: Element, near: Near, isShared: boolean): boolean {
+  const isNut =
+    element.kind !== 'name' || isNutOrSeed(element.match.item) || element.match.item.id === 'coconut-flesh';
+  const isSpooned = near.some(
+    (other) =>
+      other?.kind === 'amount' &&
+      (other.amount.unit === null ? other.to === element.from : UNITS[other.amount.unit].kind === 'volume'),
+  );
+  return isNut && (isShared || isSpooned);
+}
+
+function oilOf(word: string, lexicon: Pick<NameLexicon, 'inWords'>): LarderItem | undefined {
+  const item = OILS_OF.map((of) => lexicon.inWords(of(word))).find(
+    ([first, ...more]) => more.length === 0 && (first?.words ?? 0) > 1,
+  )?.[0]?.item;
+  return item && isOfOil(item) ? item : undefined;
 }
 
 /** The oil of something, as languages say it. */

@@ -21,6 +21,8 @@ const RESTS: ReadonlySet<Deed> = new Set<Deed>(['apply', 'soak', 'keep', 'cool']
 const NOT_ON_HAIR: ReadonlySet<Deed> = new Set<Deed>(['soak', 'keep', 'boil']);
 /** What is over a bowl while these are done is no cap. */
 const COVERED: ReadonlySet<Deed> = new Set<Deed>(['soak', 'strain']);
+/** Nothing that is done in the bowl is told so far behind it, minutes. */
+const LONGEST_BEHIND = 180;
 /** What is warmed is warm after this, minutes. */
 const LONGEST_WARMED = 20;
 const PARTS = new Set(['comma', 'and', 'dash', 'colon', 'slash']);
@@ -61,6 +63,8 @@ class Steps {
   private current: Draft | null = null;
   private chunkFrom: number;
   private lastDeedAt = -1;
+  /** Something was measured behind the last deed, in a chunk of its own. */
+  private isPast = false;
   private lastTime: (TokenRange & { readonly minutes: number }) | null = null;
 
   constructor(
@@ -73,6 +77,7 @@ class Steps {
 
   read(before: Deed | null): StepAt[] {
     for (const [index, element] of this.elements.entries()) {
+      if (element.kind === 'amount' && this.chunkFrom > this.lastDeedAt) this.isPast = true;
       if (element.kind === 'separator' && PARTS.has(element.separator)) {
         this.chunkFrom = element.to;
         continue;
@@ -99,14 +104,18 @@ class Steps {
     return draft;
   }
 
-  /** "no heat", "don't boil" */
+  /** "no heat", "don't boil", "after the shampoo" */
   private isDenied(index: number): boolean {
-    const earlier = this.elements[index - 1];
-    return earlier?.kind === 'role' && earlier.role === 'not';
+    const [last, before] = [this.elements[index - 1], this.elements[index - 2]];
+    const isEach = last?.kind === 'role' && last.role === 'each';
+    const earlier = isEach ? before : last;
+    // "after the shampoo, for 20 minutes": when, and no deed.
+    return earlier?.kind === 'role' && (earlier.role === 'not' || earlier.role === 'beside');
   }
 
   private takeDeed(deed: Deed, element: TokenRange): void {
     this.lastDeedAt = element.from;
+    this.isPast = false;
     const { current } = this;
     const goesOn = current !== null && this.goesOn(current, deed);
     if (current && !goesOn) {
@@ -124,7 +133,8 @@ class Steps {
   /** "mix, 30 minutes on the hair": a time right before what is done on the hair is not that of what takes none. */
   private handOver(earlier: Draft, step: Draft, { from }: TokenRange): void {
     const { lastTime } = this;
-    const takesNone = !earlier.deeds.some((deed) => WAITS.has(deed));
+    const isOfChunk = lastTime !== null && lastTime.from >= this.chunkFrom && step.from >= this.chunkFrom;
+    const takesNone = isOfChunk || !earlier.deeds.some((deed) => WAITS.has(deed));
     if (!lastTime || !takesNone || from - lastTime.to > 1 || earlier.minutes !== lastTime.minutes) return;
     step.minutes = lastTime.minutes;
     earlier.minutes = null;
@@ -164,21 +174,24 @@ class Steps {
       .some((token) => isWord(token, /^(?:sleep|asleep|bed|pillow|dormir|durmo|dorme|schlafen|dormo)$/));
   }
 
+  /** Nothing is warmed so long; "cool, 1 tbsp honey, 30 minutes" is behind what was measured: on the hair by then. */
+  private isOfHair(minutes: number, { deeds }: Draft): boolean {
+    const isLong = minutes >= LONGEST_WARMED && deeds.every((deed) => deed === 'heat');
+    return isLong || (this.isPast && minutes <= LONGEST_BEHIND);
+  }
+
   /** A time of its own, behind what takes none or has its time already, is that of the hair. */
   private stepOfTime(element: Element, { cover, night }: { cover: boolean; night: boolean }): Draft {
     const { current } = this;
     if (!current) return this.begin(this.chunkFrom, element.to);
     const isLater = this.chunkFrom > this.lastDeedAt && this.chunkFrom > current.from;
     const takesNone = current.deeds.length > 0 && !current.deeds.some((deed) => WAITS.has(deed));
-    const hasTime = current.minutes !== null && !current.deeds.includes('apply');
-    // Nothing is warmed so long: it is on the hair by then.
-    const isLong =
-      element.kind === 'duration' &&
-      element.duration.minutes >= LONGEST_WARMED &&
-      current.deeds.every((deed) => deed === 'heat');
+    const hasTime = (current.minutes !== null || current.overnight) && !current.deeds.includes('apply');
     const isNight = night && !current.deeds.some((deed) => RESTS.has(deed));
     const isOwn =
-      element.kind === 'duration' ? takesNone || hasTime || isLong : isNight || (cover && takesNone);
+      element.kind === 'duration'
+        ? takesNone || hasTime || this.isOfHair(element.duration.minutes, current)
+        : isNight || (cover && takesNone);
     return isLater && isOwn ? this.begin(this.chunkFrom, element.to) : current;
   }
 }
@@ -244,6 +257,15 @@ export function toldUse(
       words.roles.coolRinse.at(tokens, index) !== undefined &&
       ![1, 2].some((back) => tokens[index - back]?.kind === 'number'),
   );
+  // "20 minutes, cold water always"
+  const isCoolAlone = tokens.some(
+    (token, index) =>
+      isWord(token) &&
+      words.roles.coolRinse.at(tokens, index) !== undefined &&
+      (tokens[index - 1]?.kind === 'sign' ||
+        tokens[index - 1]?.kind === 'break' ||
+        tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => isWord(next, AT_END))),
+  );
   const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
   const onHair = steps.filter(
     ({ deeds }) => deeds.includes('apply') && !deeds.some((deed) => NOT_ON_HAIR.has(deed)),
@@ -251,7 +273,17 @@ export function toldUse(
   const times = onHair.flatMap(({ minutes }) =>
     minutes === null || minutes > LONGEST_CONTACT ? [] : [minutes],
   );
-  const overnight = onHair.some((step) => step.overnight || (step.minutes ?? 0) > NIGHT_FROM);
+  // "Wash in the morning"
+  const isMorning = tokens.some(
+    (_, at) =>
+      words.deeds.at(tokens, at)?.value === 'rinse' && words.roles.overnight.at(tokens, at) !== undefined,
+  );
+  const overnight =
+    isMorning ||
+    onHair.some(
+      ({ overnight: isNight, minutes }) =>
+        isNight || ((minutes ?? 0) > NIGHT_FROM && (minutes ?? 0) <= DAY_MINUTES),
+    );
   const keeps = steps.find(({ deeds, minutes }) => deeds.includes('keep') && (minutes ?? 0) >= DAY_MINUTES);
   const isCap = says('cap');
   const untimed = overnight ? NIGHT_MINUTES : null;
@@ -267,11 +299,14 @@ export function toldUse(
     cap: isCap,
     strained: does('strain'),
     beforeWash: says('beforeWash'),
-    coolRinse: isCoolRinse && does('rinse'),
+    coolRinse: isCoolRinse && (does('rinse') || (isCoolAlone && times.length > 0)),
     keepsDays: keeps ? Math.round((keeps.minutes ?? 0) / DAY_MINUTES) : null,
     claim: claimIn(title, tokens, words),
   };
 }
+
+const AT_END = /^(?:final|end|last|ultimo|fim|finalizar|fin|schluss|fine)$/;
+const AT_END_WITHIN = 6;
 
 /** Within so many words of "mask" and the like it says what the mixture is. */
 const CLAIM_WITHIN = 3;

@@ -9,13 +9,22 @@ export interface Duration {
   readonly minutes: number;
 }
 
-const MINUTES: Readonly<Record<TimeUnit, number>> = { min: 1, h: 60, day: 1440, week: 10_080, month: 43_200 };
+const MINUTES: Readonly<Record<TimeUnit, number>> = {
+  s: 1 / 60,
+  min: 1,
+  h: 60,
+  day: 1440,
+  week: 10_080,
+  month: 43_200,
+};
 
 /** Minutes that nobody called so are at least and at most this many. */
 const LEAST_BARE_MINUTES = 5;
 const MOST_BARE_MINUTES = 180;
 const BEHIND_MINUTES =
-  /^(?:then|and|before|under|with|in|or|max|tops|e|depois|com|y|luego|con|et|puis|avec|und|dann|mit|poi)$/;
+  /^(?:then|and|but|mas|pero|mais|aber|ma|before|under|with|in|or|max|tops|e|depois|com|y|luego|con|et|puis|avec|und|dann|mit|poi)$/;
+
+const NOT = /^(?:not|nem|ni|pas|nicht|keine|nemmeno)$/;
 
 /** Below this a number before a bare C is no temperature, degrees. */
 const LEAST_DEGREES = 20;
@@ -35,8 +44,15 @@ export class Times {
 
   durationAt(at: number): Duration | undefined {
     const { tokens, words } = this;
+    // "not a minute longer": no time of its own.
+    if (isWord(tokens[at - 1], NOT)) return undefined;
     const fixed = words.durations.at(tokens, at);
-    if (fixed) return { from: at, to: fixed.to, minutes: fixed.value };
+    return fixed ? { from: at, to: fixed.to, minutes: fixed.value } : this.countedAt(at);
+  }
+
+  /** "30 minutes", "1 hour and a half" */
+  private countedAt(at: number): Duration | undefined {
+    const { tokens, words } = this;
     const quantity = this.quantities.at(words.roles.about.at(tokens, at)?.to ?? at);
     const unit = quantity && words.time.at(tokens, quantity.to);
     if (quantity && !unit) return this.bareMinutes(at, quantity);

@@ -137,10 +137,19 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
     items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon)
   )
     return null;
+  if (isListOfParts(told, start, colon, items)) return null;
   const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
   const isTitle =
     hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > (isOfMade(inside) ? 0 : 1);
   return isTitle ? cut(told, start, end) : null;
+}
+
+/** "nettle + horsetail: a handful each": no title, where nothing behind says how much of either. */
+function isListOfParts(told: Told, start: number, colon: number, items: readonly Item[]): boolean {
+  const ids = namesWithin(told, start, colon).map(([, { item }]) => item.id);
+  const behind = new Set(items.flatMap(({ name }) => (name.from > colon ? [name.match.item.id] : [])));
+  const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
+  return ids.length > 1 && measured < 2 && !hasKind(told, start, colon) && !ids.some((id) => behind.has(id));
 }
 
 /** "Cassia gloss (2 hrs): …": the time in brackets is no part of it. */
@@ -171,11 +180,12 @@ const isSaidOfMe = (told: Told, from: number, to: number): boolean =>
 function isTitleDash(told: Told, start: number, at: number): boolean {
   const { tokens } = told;
   const [before, dash, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
+  if (isSign(dash, '=', '→')) return tokens.slice(start, at).some((token) => isWord(token, MIXTURE_NOUN));
   if (!isSign(dash, '-', '–', '—') || before?.end === dash?.start || dash?.end === next?.start) return false;
   return tokens.slice(start, at).some((token) => isWord(token, MIXTURE_NOUN));
 }
 const MIXTURE_NOUN =
-  /^(?:mask|masque|treatment|rinse|spritz|mist|mash|pudding|rescue|day|night|mix|thing|brew|special|treat|magic|miracle|soak|souffle|smoothie|glaze|elixir|potion|recipe|mascara|hidratacao|reconstrucao|nutricao|umectacao|receita|mascarilla|tratamiento|masque|maske|kur|maschera|impacco)$/;
+  /^(?:mask|masque|wash|detangler|leave-in|oil|butter|lotion|toner|manteiga|manteca|beurre|burro|creme|crema|oleo|olio|huile|spray|cha|mingau|gel|treatment|rinse|spritz|mist|mash|pudding|rescue|day|night|mix|thing|brew|special|treat|magic|miracle|soak|souffle|smoothie|glaze|elixir|potion|recipe|mascara|hidratacao|reconstrucao|nutricao|umectacao|receita|mascarilla|tratamiento|masque|maske|kur|maschera|impacco)$/;
 
 /** "My Sunday papaya mask. I take …" */
 function firstSentence(told: Told, first: Row): Title | null {
@@ -185,7 +195,13 @@ function firstSentence(told: Told, first: Row): Title | null {
   const isQuiet = items.every(({ amount }) => amount === null) && !hasNumber(told, from, to);
   const hasComma = told.tokens.slice(from, to).some((token) => isSign(token, ','));
   const isShort = countWords(told.tokens, from, to) < TITLE_WORDS;
-  const isTitle = hasKind(told, from, to) || isMadeOfRest(told, from, to);
+  // "My Thursday softener."
+  const isMine =
+    told.words.roles.titleStarts.at(told.tokens, from) !== undefined &&
+    namesWithin(told, from, to).length === 0 &&
+    countWords(told.tokens, from, to) > 1 &&
+    told.sentences.slice(1).some((next) => next.items.some(({ amount }) => amount !== null));
+  const isTitle = hasKind(told, from, to) || isMine || isMadeOfRest(told, from, to);
   return isQuiet && isShort && !hasComma && isTitle ? cut(told, from, to) : null;
 }
 

@@ -13,7 +13,7 @@ import { PhraseTable } from './phrases';
 import type { Texture } from './textures';
 import type { Token } from './tokens';
 
-export type TimeUnit = 'min' | 'h' | 'day' | 'week' | 'month';
+export type TimeUnit = 's' | 'min' | 'h' | 'day' | 'week' | 'month';
 
 /** Words that join, deny or refer; each is a role that a phrase can have. */
 const ROLES = [
@@ -133,12 +133,19 @@ const keyed = <K extends string>(
     ),
   );
 
-/** "no coador" is in the strainer, and denies nothing: where another language is written its small words are not English. */
+/** "no coador" is in the strainer, and denies nothing; "a linhaça" is no count of one: where another language is written its small words are not English. */
 function withoutClashes(words: Words | undefined, language: string, languages: readonly string[]): Words[] {
   if (!words) return [];
   if (language !== 'en') return [words];
-  const small = new Set(languages.flatMap((other) => (other === 'en' ? [] : (LANGUAGES[other]?.with ?? []))));
-  return [{ ...words, not: (words.not ?? []).filter((phrase) => !small.has(phrase)) }];
+  const small = new Set(
+    languages.flatMap((other) =>
+      other === 'en'
+        ? []
+        : [...(LANGUAGES[other]?.with ?? []), ...(LANGUAGES[other]?.describing.split(' ') ?? [])],
+    ),
+  );
+  const own = (phrases: readonly string[] = []) => phrases.filter((phrase) => !small.has(phrase));
+  return [{ ...words, not: own(words.not), articles: own(words.articles) }];
 }
 
 function vocabularyOf(languages: readonly string[]): Vocabulary {
