@@ -97,12 +97,24 @@ function Aside({ head, answer, now, isAsked, isDecided }: AsideProps) {
         planned={plan.days.flatMap(({ beats }) => beats.map(({ recipeId }) => recipeId))}
       />
       <ShelfDue shelf={shelf} />
+      <PromisesAtRisk unmet={plan.unmet} />
       <OtherHeads head={head} plans={plans} />
       {now ? <OilTonight head={head} plan={plan} /> : null}
       {now && plan.dues.length > 0 ? <LastAndNext dues={plan.dues} /> : null}
       <Told head={head} need={state.need} />
     </>
   );
+}
+
+/** What she promised herself and these weeks do not hold, with the nearest way to it. */
+function PromisesAtRisk({ unmet }: { unmet: HeadAnswer['plan']['unmet'] }) {
+  return unmet
+    .flatMap(({ promise }) => (promise && promise.rhythmId !== null ? [promise] : []))
+    .map(({ rhythmId, asked, nearest }) => (
+      <Entry key={rhythmId} title={t`At risk: ${asked}`} text={nearest.text}>
+        <Button label={t`To the week`} hint={t`To the week, ${asked}`} onPress={() => router.push('/week')} />
+      </Entry>
+    ));
 }
 
 /** Of the need and of what is planned; what the checks say to her own words stands with them. */

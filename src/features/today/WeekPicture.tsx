@@ -5,6 +5,7 @@ import type { Head } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
 import { useWide, useWidth } from '@/ui';
 import { Thread } from '@/ui/charts/Thread';
+import { MarkKey } from '../shared/MarkLegend';
 import { columnSpans, THREAD_DOMAIN, threadLabel, threadLane, threadOf } from '../shared/threadOf';
 import { useHistory } from '../shared/useHistory';
 import { weekRows } from '../shared/weekRows';
@@ -18,6 +19,7 @@ export function WeekPicture({ head, answer }: { head: Head; answer: HeadAnswer }
   const { width, onLayout } = useWidth();
   const { sessions, larder } = useHistory(head.headId);
   const rows = useMemo(() => weekRows(answer, head, sessions, larder, 0), [answer, head, sessions, larder]);
+  const drawing = useMemo(() => threadOf(rows, columnSpans(rows.length, width), true), [rows, width]);
   const height = wide ? HEIGHT.wide : HEIGHT.phone;
   return (
     <View className="rounded-2xl border border-line bg-raised p-2" testID="week-picture">
@@ -29,7 +31,7 @@ export function WeekPicture({ head, answer }: { head: Head; answer: HeadAnswer }
             height={height}
             lane={threadLane(head)}
             domain={THREAD_DOMAIN}
-            {...threadOf(rows, columnSpans(rows.length, width), true)}
+            {...drawing}
             dayNames={rows.map(({ weekday, isToday }) => ({
               text: isToday ? t`Today` : weekday,
               isToday,
@@ -38,6 +40,7 @@ export function WeekPicture({ head, answer }: { head: Head; answer: HeadAnswer }
           />
         ) : null}
       </View>
+      <MarkKey kinds={drawing.marks.map(({ kind }) => kind)} />
     </View>
   );
 }

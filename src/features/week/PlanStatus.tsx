@@ -97,7 +97,9 @@ export function PlanLimits() {
   return (
     <View role="note" testID="plan-limits" className="gap-2 rounded-2xl bg-sunken p-4">
       {plan.unmet.map((rule) => (
-        <Body key={rule.text}>{rule.text}</Body>
+        <Body key={rule.text}>
+          {rule.promise?.rhythmId ? t`At risk: ${{ asked: rule.promise.asked }}.` : rule.text}
+        </Body>
       ))}
       {own.length > 0 ? (
         <>

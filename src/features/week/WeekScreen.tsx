@@ -10,6 +10,7 @@ import { USUAL_WEEKS, useAppDispatch, weeksLookedAt, type HeadAnswer } from '@/s
 import { Body, Button, Choice, Heading, Screen, Small, useCramped, useWide } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
 import { Dues } from '../shared/Dues';
+import { MarkLegend } from '../shared/MarkLegend';
 import { Referral } from '../shared/Referral';
 import { threadLabel } from '../shared/threadOf';
 import { useDecisions } from '../shared/useDecisions';
@@ -20,7 +21,6 @@ import { WithPlan } from '../shared/WithHead';
 import { AddPanel } from './AddPanel';
 import { BeatDetail, beatKey, BeatPane } from './BeatCard';
 import { DragBeats } from './DragBeats';
-import { MarkLegend } from './MarkLegend';
 import { PlanList } from './PlanList';
 import { PlanOverview } from './PlanOverview';
 import { PlanLimits, PlanNotes, PlanStatus } from './PlanStatus';

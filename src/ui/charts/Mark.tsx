@@ -1,5 +1,6 @@
 import { Circle, G, Line, Path } from 'react-native-svg';
 import type { TokenName } from '../theme';
+import type { Box } from './placeNames';
 
 /**
  * The marks of the one axis, soft to firm. A square-shouldered block pushes toward firm, wave strokes pull toward
@@ -20,9 +21,26 @@ interface MarkProps {
   readonly tokens: Readonly<Record<TokenName, string>>;
 }
 
+/**
+ * Where a mark stands while days are columns and firm is up.
+ * @returns pixels
+ */
+export function markBox({ kind, x, y, strength }: Pick<MarkProps, 'kind' | 'x' | 'y' | 'strength'>): Box {
+  const up = kind === 'firm' || kind === 'both' ? blockLength(strength) : HALF_HEIGHT;
+  const down =
+    kind === 'soft' || kind === 'both'
+      ? (waveCount(strength) - (kind === 'soft' ? 1 : 0)) * WAVE_STEP
+      : HALF_HEIGHT;
+  const side = HALF_HEIGHT + STROKE;
+  return { left: x - side, right: x + side, top: y - up - STROKE, bottom: y + down + STROKE };
+}
+
 const STROKE = 2.5;
 export const HALF_HEIGHT = 9;
 const WAVE_STEP = 8;
+
+const blockLength = (strength: number) => 18 + 5 * strength;
+const waveCount = (strength: number) => Math.max(2, Math.round(1.2 + strength));
 
 /** @param length pixels from tail to tip */
 export function blockPath(x: number, y: number, length: number): string {
@@ -37,8 +55,8 @@ export function wavePath(x: number, y: number): string {
 export function Mark({ kind, x, y, strength, done, firmIs, tokens }: MarkProps) {
   const fill = done ? tokens.saffron : tokens.paper;
   const turned = firmIs === 'up' ? `rotate(-90 ${x} ${y})` : undefined;
-  const length = 18 + 5 * strength;
-  const waves = Math.max(2, Math.round(1.2 + strength));
+  const length = blockLength(strength);
+  const waves = waveCount(strength);
   return (
     <G transform={turned}>
       {kind === 'firm' || kind === 'both' ? (

@@ -4,7 +4,8 @@ import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { Z90 } from '@/core/base/measures';
 import { useTokens } from '../theme';
 import { linearScale } from './linearScale';
-import { Mark, type MarkKind } from './Mark';
+import { Mark, markBox, type MarkKind } from './Mark';
+import { placeNames, type Box } from './placeNames';
 
 export interface ThreadPoint {
   /** Centre of the day along the axis of days, pixels. */
@@ -140,7 +141,15 @@ export function Thread(props: ThreadProps) {
           tokens={tokens}
         />
       ))}
-      {down ? null : <MarkNames marks={marks} width={width} yOf={scale} />}
+      {down ? null : (
+        <MarkNames
+          marks={marks}
+          within={{ left: 0, right: width, top: 0, bottom: height }}
+          yOf={scale}
+          zone={{ top: to, bottom: from }}
+          rule={rule}
+        />
+      )}
       {dayNames?.map(({ text, isToday }, index) => (
         <SvgText
           key={index}
@@ -162,14 +171,19 @@ export function Thread(props: ThreadProps) {
  * What the height means, at the end of the comfort zone, where the forecast is and few marks stand.
  * @param top of the zone, pixels
  */
+const axisWords = (top: number, bottom: number) => [
+  { y: top - 6, text: t`too firm` },
+  { y: top + 15, text: t`comfort zone` },
+  { y: bottom + 16, text: t`too soft` },
+];
+
+/** Pixels of a letter of these words, about; how high they are. */
+const AXIS_LETTER = 6.6;
+const AXIS_LINE = 14;
+
 function AxisWords({ top, bottom, x }: { top: number; bottom: number; x: number }) {
   const tokens = useTokens();
-  const words = [
-    { y: top - 6, text: t`too firm` },
-    { y: top + 15, text: t`comfort zone` },
-    { y: bottom + 16, text: t`too soft` },
-  ];
-  return words.map(({ y, text }) => (
+  return axisWords(top, bottom).map(({ y, text }) => (
     <SvgText
       key={text}
       x={x}
@@ -184,47 +198,53 @@ function AxisWords({ top, bottom, x }: { top: number; bottom: number; x: number 
   ));
 }
 
-/** Pixels of a letter, about; of a line of names; between a mark and its name. */
-const NAME = { letter: 7.4, line: 17, gap: 15 } as const;
+/** Room that names leave beside today's rule, pixels. */
+const RULE = 6;
 
-/** Names beside their marks: on the side where there is room, and below the name that would lie under them. */
+/** Names beside their marks, where they cover least. */
 function MarkNames({
   marks,
-  width,
+  within,
   yOf,
+  zone,
+  rule,
 }: {
   readonly marks: readonly ThreadMark[];
-  readonly width: number;
+  readonly within: Box;
   readonly yOf: (mean: number) => number;
+  /** The comfort zone's edges, pixels. */
+  readonly zone: { readonly top: number; readonly bottom: number };
+  /** Today's rule, pixels from the left. */
+  readonly rule: number | null;
 }) {
   const tokens = useTokens();
-  const placed: { from: number; to: number; y: number }[] = [];
-  return marks.map(({ name, along, mean }, index) => {
-    if (name === undefined) return null;
-    const length = name.length * NAME.letter;
-    const isRight = along + NAME.gap + length <= width || along < width / 2;
-    const from = isRight ? along + NAME.gap : along - NAME.gap - length;
-    const box = { from, to: from + length, y: yOf(mean) + 5 };
-    const isUnder = (other: typeof box) =>
-      other.from < box.to && box.from < other.to && Math.abs(other.y - box.y) < NAME.line;
-    for (let under = placed.find(isUnder); under; under = placed.find(isUnder)) box.y = under.y + NAME.line;
-    placed.push(box);
-    return (
-      <SvgText
-        key={index}
-        x={isRight ? along + NAME.gap : along - NAME.gap}
-        y={box.y}
-        textAnchor={isRight ? 'start' : 'end'}
-        fontSize={14}
-        fontFamily="AtkinsonBold"
-        fill={tokens.ink}
-        stroke={tokens.raised}
-        strokeWidth={4}
-        // The outline lies under the letters, so that they can be read over the band.
-        {...{ paintOrder: 'stroke' }}
-      >
-        {name}
-      </SvgText>
-    );
-  });
+  const boxes = marks.map(({ name, along, mean, kind, strength }) => ({
+    name,
+    mark: markBox({ kind, strength, x: along, y: yOf(mean) }),
+  }));
+  const named = boxes.flatMap(({ name, mark }) => (name === undefined ? [] : [{ name, mark }]));
+  const others = boxes.flatMap(({ name, mark }) => (name === undefined ? [mark] : []));
+  const words = axisWords(zone.top, zone.bottom).map(({ y, text }) => ({
+    left: within.right - text.length * AXIS_LETTER,
+    right: within.right,
+    top: y - AXIS_LINE,
+    bottom: y + 2,
+  }));
+  const ruled = rule === null ? [] : [{ ...within, left: rule - RULE, right: rule + RULE }];
+  return placeNames(named, within, [...others, ...words, ...ruled]).map(({ name, x, y }, index) => (
+    <SvgText
+      key={index}
+      x={x}
+      y={y}
+      fontSize={14}
+      fontFamily="AtkinsonBold"
+      fill={tokens.ink}
+      stroke={tokens.raised}
+      strokeWidth={4}
+      // The outline lies under the letters, so that they can be read over the band.
+      {...{ paintOrder: 'stroke' }}
+    >
+      {name}
+    </SvgText>
+  ));
 }

@@ -24,6 +24,7 @@ import {
   DEMO_PANTRY,
   DEMO_PRODUCT,
   DEMO_RECIPES,
+  DEMO_RHYTHMS,
   DEMO_SEED,
   DEMO_TRIAL,
   DEMO_WASHES,
@@ -83,6 +84,7 @@ export function demoRecords(today: CalendarDay): StoredRecord[] {
     ...recipes,
     ...lives,
     ...lengths,
+    ...rhythmsOf(start, today, newId),
     ...trialOf(start, today, newId),
     ...benchOf(recipes, today, newId),
   ];
@@ -110,6 +112,31 @@ function lengthsRecord(
       })),
     },
   ];
+}
+
+/** The old one was told when the demo begins, so that all of it counts; the young one yesterday. */
+function rhythmsOf(start: CalendarDay, today: CalendarDay, newId: IdSource): StoredRecord[] {
+  return DEMO_RHYTHMS.map(({ isOld, of, when, rhythmId }): StoredRecord => {
+    const toldOn = isOld ? start : addDays(today, -1);
+    return {
+      id: newId(),
+      recordedAt: stampFor(toldOn, 11),
+      kind: 'rhythm',
+      rhythmId,
+      headId: DEMO_HEADS.maren.headId,
+      name: null,
+      of,
+      when,
+      startsOn: isOld ? start : today,
+      until: null,
+      times: null,
+      notIn: [],
+      firm: false,
+      themes: [],
+      toldOn,
+      endedOn: null,
+    };
+  });
 }
 
 /** Pip's trial and its washes so far; what was washed with what stands in the scenario. */

@@ -1,6 +1,6 @@
 import { msg, t } from '@lingui/core/macro';
 import { worded } from '../../base/language';
-import type { Head, RecipeVersion } from '../../records/shapes';
+import type { Head, RecipeVersion, Rhythm } from '../../records/shapes';
 
 /**
  * The demo: Maren blows glass. Three days a week she stands before the furnace, in dry heat that makes hair rough;
@@ -221,6 +221,20 @@ export const DEMO_TRIAL = {
   washoutDays: 7,
   firstWeek: 3,
 } as const;
+
+/**
+ * What Maren promised herself: a treatment at two washes a week, which she has kept from the first week on, and since
+ * yesterday a scalp oil once a week, for which she has no recipe yet: that one is at risk.
+ */
+export const DEMO_RHYTHMS = [
+  { rhythmId: 'demo-two-washes', isOld: true, of: { sort: 'main' }, when: { every: 'week', times: 2 } },
+  {
+    rhythmId: 'demo-scalp-oil',
+    isOld: false,
+    of: { sort: 'scalp-oil' },
+    when: { every: 'week', times: 1 },
+  },
+] as const satisfies readonly (Pick<Rhythm, 'rhythmId' | 'of' | 'when'> & { readonly isOld: boolean })[];
 
 /** Maren’s lengths, once a month: cm by place, from the first week on. */
 export const DEMO_LENGTHS = [

@@ -32,3 +32,46 @@ export function MarkLegend() {
     </View>
   );
 }
+
+const names = perLanguage((): Record<MarkKind, string> => ({
+  firm: t`protein`,
+  soft: t`moisture`,
+  both: t`both`,
+  hold: t`oil`,
+  small: t`mist`,
+}));
+
+/** The marks of one picture in a line below it: a word each, only those that stand in it. */
+export function MarkKey({ kinds }: { kinds: readonly MarkKind[] }) {
+  const tokens = useTokens();
+  return (
+    <View className="flex-row flex-wrap gap-x-4 px-2">
+      {marks()
+        .filter(({ kind }) => kinds.includes(kind))
+        .map(({ kind }) => (
+          <View key={kind} className="flex-row items-center gap-1">
+            <Svg width={KEY.width} height={KEY.height} viewBox={`0 0 ${KEY.box} 28`} aria-hidden>
+              <Mark
+                kind={kind}
+                x={KEY.x[kind]}
+                y={14}
+                strength={1}
+                done={false}
+                firmIs="right"
+                tokens={tokens}
+              />
+            </Svg>
+            <Small>{names()[kind]}</Small>
+          </View>
+        ))}
+    </View>
+  );
+}
+
+/** Pixels of a mark in the key; where each begins within the width of the widest. */
+const KEY = {
+  width: 29,
+  height: 18,
+  box: 45,
+  x: { firm: 11, soft: 26, both: 20, hold: 26, small: 26 },
+} as const;
