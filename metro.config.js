@@ -27,6 +27,8 @@ const UNUSED = [
   ],
   // Charts draw lines and areas with one curve: the other shapes stay off the first screen.
   [/\/src\/ui\/charts\//, /^d3-shape$/, 'lines'],
+  // A browser reads what a drawing says about turning by itself; the parsers are for other platforms.
+  [/\/react-native-svg\/lib\/module\/lib\/extract\/extractTransform\.js$/, /^\.\/transform(?:ToRn)?$/],
   // Drawings that are read from text.
   [/\/react-native-svg\/lib\/module\/ReactNativeSVG\.web\.js$/, /^\.\/xml$/],
 ];

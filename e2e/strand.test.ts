@@ -245,6 +245,33 @@ describe('a trial', () => {
   });
 });
 
+describe('a trial of two sides', () => {
+  it('is led through by the wash day, each half with its own', async () => {
+    const browser = await phone();
+    await browser.opensDemo('/strand/trials');
+    await browser.pressId('new-trial');
+    await browser.press('Okra slip');
+    await browser.press('left and right on one day');
+    await browser.pressId('begin-trial');
+    await browser.sees('The trial has begun');
+    await browser.goto('/wash');
+    await browser.press(/^(?:What goes on: )?Okra slip$/);
+    await browser.headlineBecomes(/^Left: (?:Okra slip\. Right: nothing|nothing\. Right: Okra slip)\.$/);
+    await browser.pressId('begin-wash');
+    for (const step of [
+      'Detangle',
+      'Shampoo',
+      'Press the water out',
+      'Part it in the middle',
+      'Left side',
+      'Right side',
+    ]) {
+      await browser.press('Skip');
+      await browser.headlineBecomes(new RegExp(step));
+    }
+  });
+});
+
 describe('an answered trial', () => {
   it('shows its washes, what each changed, and the answer with its interval', async () => {
     const browser = await wide();

@@ -93,7 +93,7 @@ await browser.sees(/\d+ checks/);
 const saved: { longestMs: number; answerMs: number }[] = [];
 for (let run = 0; run < RUNS; run++) {
   const counted = Number(/(\d+) checks/.exec(await browser.text())?.[1]);
-  await browser.press('Check hair');
+  await browser.pressId('check-hair');
   await browser.pressAt(By.css('a[href="/strand/feel"]'));
   // Another one each time: the same reading twice is one reading.
   await browser.press(feelWords()[run % feelWords().length] ?? 'springy');

@@ -2,7 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { plannedMinutes, washScript } from '@/core/plan/washday';
+import { plannedMinutes, washScript, type WashPlan } from '@/core/plan/washday';
 import type { Head } from '@/core/records/shapes';
 import { SECTIONS } from '@/core/records/shapes';
 import { useAppDispatch, washStarted } from '@/store';
@@ -17,6 +17,7 @@ import {
   offered,
   runOf,
   settingOf,
+  sidesDue,
   softeners,
   treatmentOf,
   washPlanOf,
@@ -27,6 +28,13 @@ import {
 const NONE = 'none';
 
 /** What the day will be, and the way into it. */
+function startHeadline({ main, sides }: WashPlan): string {
+  if (!main) return t`A wash without a treatment`;
+  if (!sides) return main.version.name;
+  const nothing = t`nothing`;
+  return t`Left: ${{ left: sides.left?.version.name ?? nothing }}. Right: ${{ right: sides.right?.version.name ?? nothing }}.`;
+}
+
 export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const today = useToday();
   const dispatch = useAppDispatch();
@@ -58,6 +66,7 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
     setSetting({
       ...setting,
       treatments: version ? [...others, planned ?? treatmentOf(version, 'main', head, history)] : others,
+      ...sidesDue(head, history, today, recipeId),
     });
   };
   const begin = () => {
@@ -68,7 +77,7 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
     <Screen
       ofPerson
       over={t`Wash day`}
-      headline={plan.main ? plan.main.version.name : t`A wash without a treatment`}
+      headline={startHeadline(plan)}
       reason={lengthText(steps)}
       side={<StepList steps={steps} />}
     >

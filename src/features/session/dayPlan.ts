@@ -1,8 +1,9 @@
 import { addDays, type CalendarDay } from '@/core/base/measures';
 import type { HeadHistory, DayTreatment, WashRun } from '@/core/hair/history';
+import { trialState } from '@/core/hair/trials';
 import { contactAt, rulesOfHead, choicesOf, PLAN_RULES } from '@/core/plan/agenda';
 import type { Beat, Dose } from '@/core/plan/planning';
-import { usualSections, washScript, type DayUse, type WashPlan } from '@/core/plan/washday';
+import { usualSections, washScript, type DayUse, type WashPlan, type WashSides } from '@/core/plan/washday';
 import { newestVersions, usedVersion, usesOf } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
 import type { RecipeVersion, Head } from '@/core/records/shapes';
@@ -13,7 +14,7 @@ import { whyNotToday, type WhyNot } from '../shared/whyNotToday';
 /** What a run is made of, before it has begun. */
 export type RunSetting = Pick<
   WashRun,
-  'treatments' | 'sections' | 'washMinutes' | 'oiledOvernight' | 'drying'
+  'treatments' | 'sections' | 'washMinutes' | 'oiledOvernight' | 'drying' | 'sides'
 >;
 
 /** A recipe as one of the treatments of a day. */
@@ -54,7 +55,33 @@ export function settingOf(
       rulesOfHead(choicesOf(history.planSettings, head.headId), history.washDays).washMinutes ??
       PLAN_RULES.washMinutes.value,
     oiledOvernight: oiledSince(history, addDays(today, -1)),
+    ...sidesDue(head, history, today, planned.find(({ slot }) => slot === 'main')?.recipeId),
   };
+}
+
+/** A trial of two sides whose wash is due, where what the plan has today is of it. */
+export function sidesDue(
+  head: Head,
+  history: HeadHistory,
+  today: CalendarDay,
+  mainId: string | undefined,
+): Pick<RunSetting, 'sides'> {
+  for (const trial of history.trials) {
+    if (!trial.sides || trial.recipeId !== mainId) continue;
+    const { stage } = trialState(trial, history.trialWashes, history.sideReadings, today);
+    if (stage.what !== 'wash' || !stage.isDue) continue;
+    const other = newestVersions(history.recipes).find(({ recipeId }) => recipeId === trial.againstId);
+    if (trial.againstId !== null && !other) continue;
+    return {
+      sides: {
+        trialId: trial.trialId,
+        recipeId: trial.recipeId,
+        left: stage.arm,
+        other: other ? treatmentOf(other, 'main', head, history) : null,
+      },
+    };
+  }
+  return {};
 }
 
 function doseIn({ minutes, warmth, amount }: Dose): Pick<DayTreatment, 'minutes' | 'warmth' | 'amount'> {
@@ -123,6 +150,7 @@ export function washPlanOf(setting: RunSetting, head: Head, history: HeadHistory
     const treatment = setting.treatments.find((each) => each.slot === slot);
     return treatment ? dayUseOf(treatment, head, history) : null;
   };
+  const main = inSlot('main');
   return {
     head,
     choices: choicesOf(history.planSettings, head.headId),
@@ -131,9 +159,22 @@ export function washPlanOf(setting: RunSetting, head: Head, history: HeadHistory
     sections: setting.sections,
     drying: setting.drying ?? 'air',
     prePoo: inSlot('pre-poo'),
-    main: inSlot('main'),
+    main,
+    sides: main && setting.sides ? sidesOf(setting.sides, main, head, history) : null,
     followUp: inSlot('follow-up'),
   };
+}
+
+/** Null where another treatment has taken the place of the one that is tried. */
+function sidesOf(
+  { recipeId, left, other }: NonNullable<RunSetting['sides']>,
+  main: DayUse,
+  head: Head,
+  history: HeadHistory,
+): WashSides | null {
+  if (recipeId !== main.version.recipeId) return null;
+  const beside = other ? dayUseOf(other, head, history) : null;
+  return left === 'a' ? { left: main, right: beside } : { left: beside, right: main };
 }
 
 export function dayUseOf(treatment: DayTreatment, head: Head, { larder }: HeadHistory): DayUse | null {

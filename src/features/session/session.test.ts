@@ -4,7 +4,7 @@ import { STAMP, testHead, testHistory, testRecipe, testSession } from '@/core/la
 import type { Beat } from '@/core/plan/planning';
 import { runState, withEvent, washScript } from '@/core/plan/washday';
 import { makeLarder } from '@/core/recipe/larder';
-import { storedRecordSchema, type StoredRecord } from '@/core/records/shapes';
+import { storedRecordSchema, type StoredRecord, type Trial } from '@/core/records/shapes';
 import { clockText, clockWords } from './clockText';
 import { offered, runOf, settingOf, treatmentsIn, washPlanOf } from './dayPlan';
 import { NO_ANSWER, recordsOf, type DayAnswers } from './washRecords';
@@ -165,6 +165,38 @@ describe('what a wash day leaves behind', () => {
     });
     for (const record of records) expect(storedRecordSchema.safeParse(record).success).toBe(true);
     expect(new Set(records.map(({ id }) => id)).size).toBe(records.length);
+  });
+
+  it('both halves of a trial of two sides, with the wash that it counts', () => {
+    const trial: Trial = {
+      ...STAMP,
+      kind: 'trial',
+      id: 'sides',
+      trialId: 'sides',
+      headId: head.headId,
+      recipeId: 'silk',
+      againstId: 'cream',
+      signal: 'firmness',
+      rounds: 2,
+      washoutDays: 4,
+      startsOn: today,
+      endsBy: addDays(today, 40),
+      givenUpOn: null,
+      sides: true,
+    };
+    const tried = { ...history, trials: [trial] };
+    const setting = settingOf(head, tried, [beat('main', 'silk')], today);
+    const run = runOf(setting, head, tried, { id: 'run', day: today, startedAt: START });
+    expect(run.steps.map(({ id }) => id)).toContain('other-apply');
+    const records = told(tapped(run, 30));
+    expect(ofKind(records, 'session').map(({ recipeId }) => recipeId)).toEqual(['silk', 'cream']);
+    expect(ofKind(records, 'trial-wash')).toMatchObject([{ trialId: 'sides', arm: setting.sides?.left }]);
+    for (const record of records) expect(storedRecordSchema.safeParse(record).success).toBe(true);
+    // Once it is washed nothing is due, and another recipe of the day is no part of it.
+    const [washed] = ofKind(records, 'trial-wash');
+    const next = settingOf(head, { ...tried, trialWashes: [washed] }, [beat('main', 'silk')], today);
+    expect(next.sides).toBeUndefined();
+    expect(settingOf(head, tried, [beat('main', 'balm')], today).sides).toBeUndefined();
   });
 
   it('half the amount where half was planned, and what the scale says where there was one', () => {

@@ -112,7 +112,35 @@ export function recordsOf(told: Told): StoredRecord[] {
     })),
     note: answers.note,
   };
-  return [...sessions, ...readingsOf(told), ...heatOf(told), ...shelf, washDay];
+  return [...sessions, ...otherSide(told), ...readingsOf(told), ...heatOf(told), ...shelf, washDay];
+}
+
+/** A trial of two sides: its wash, and what went on beside the main treatment. */
+function otherSide({ run, state, stamp }: Told): StoredRecord[] {
+  const { sides } = run;
+  const main = wornIn(state).find(({ slot, recipeId }) => slot === 'main' && recipeId === sides?.recipeId);
+  if (!sides || !main) return [];
+  const { trialId, left, other } = sides;
+  const on = { headId: run.headId, day: run.day };
+  return [
+    { ...stamp(), ...on, kind: 'trial-wash', trialId, arm: left },
+    ...(other
+      ? [
+          {
+            ...stamp(),
+            ...on,
+            kind: 'session' as const,
+            recipeId: other.recipeId,
+            recipeVersion: other.recipeVersion,
+            recipeRecordId: other.recipeRecordId,
+            contactMinutes: Math.min(720, main.minutes),
+            warmth: other.warmth,
+            grams: null,
+            note: '',
+          },
+        ]
+      : []),
+  ];
 }
 
 /** What it was used as, where its recipe is first of all something else. */

@@ -94,7 +94,7 @@ function Frame({ children, parts }: { children: ReactNode; parts: ShellParts }) 
         {loading ? <Opening /> : <PersonContext value={PERSON}>{children}</PersonContext>}
       </View>
       {wide || isBare ? null : <Places />}
-      <UndoBar />
+      <UndoBar at={isBare ? 'head' : 'foot'} />
       <Keys parts={parts} />
     </View>
   );

@@ -12,8 +12,11 @@ const OFFER_MS = 12_000;
 const OFFER = 'offer';
 const NOTHING: readonly string[] = [];
 
+/** Where it covers no button: over the bar of places, or below the head of a wash day, whose buttons stand at the foot. */
+const STANDS = { foot: 'bottom-bar wide:bottom-6', head: 'top-bar' } as const;
+
 /** Says what was written down and takes it back in one tap; taking back is a record too, nothing is erased. */
-export function UndoBar() {
+export function UndoBar({ at }: { at: keyof typeof STANDS }) {
   const offer = useAppSelector(selectUndo);
   const dispatch = useAppDispatch();
   const close = useCallback(() => void dispatch(undoClosed()), [dispatch]);
@@ -46,7 +49,7 @@ export function UndoBar() {
       testID={OFFER}
       open={offer !== null}
       onOpenChange={close}
-      className="absolute bottom-bar left-4 right-4 flex-row items-center gap-2 rounded-2xl bg-ink py-1 pl-5 pr-2 wide:bottom-6 wide:left-auto wide:max-w-note"
+      className={`absolute left-4 right-4 flex-row items-center gap-2 rounded-2xl bg-ink py-1 pl-5 pr-2 wide:left-auto wide:max-w-note ${STANDS[at]}`}
     >
       <Toast.Title className="flex-1 font-text text-body text-paper">{offer?.said ?? ''}</Toast.Title>
       {recordIds.length > 0 ? (

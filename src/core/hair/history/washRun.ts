@@ -26,6 +26,14 @@ const treatmentSchema = z.strictObject({
   batchId: idSchema.nullable(),
 });
 export type DayTreatment = z.infer<typeof treatmentSchema>;
+/** A trial of two sides: what is on the left, and what goes on beside the main treatment, on the other side; null for nothing. */
+const sidesSchema = z.strictObject({
+  trialId: idSchema,
+  /** The main treatment that it holds for: with another one it is a day as any. */
+  recipeId: idSchema,
+  left: z.enum(['a', 'b']),
+  other: treatmentSchema.nullable(),
+});
 const treatments = z.array(treatmentSchema).max(STEP_SLOTS.length);
 
 const step = z.number().int().min(0).max(READING_LIMITS.markSteps);
@@ -83,6 +91,7 @@ export const washRunSchema = z.strictObject({
   washMinutes: z.number().int().min(1).max(720),
   oiledOvernight: z.boolean(),
   drying: z.enum(DRYINGS).optional(),
+  sides: sidesSchema.optional(),
   steps: z.array(washStepSchema).min(1).max(60),
   events: z.array(runEventSchema).max(2000),
 });

@@ -34,7 +34,7 @@ export function withoutHeat(plan: WashPlan): ChangedPlan {
 export function insteadOfMain(plan: WashPlan, main: DayUse | null): ChangedPlan {
   const before = plan.main?.version.name ?? t`no treatment`;
   return {
-    plan: { ...plan, main },
+    plan: { ...plan, main, sides: null },
     said: main
       ? t`${{ versionName: main.version.name }} instead of ${before}.`
       : t`No treatment today instead of ${before}.`,

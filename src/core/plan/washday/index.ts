@@ -9,4 +9,4 @@ export {
 export { lateMinutes, quietSince, runState, withEvent } from './replay';
 export { usualSections, washScript } from './script';
 export { type Traits } from './traits';
-export type { DayUse, WashPlan } from './washPlan';
+export type { DayUse, WashPlan, WashSides } from './washPlan';

@@ -38,8 +38,8 @@ export function washScript(plan: WashPlan): WashStep[] {
     : [...beforeWater, ...wash, ...mask, ...(main ? [feel(plan)] : []), ...end];
 }
 
-function gather({ main, prePoo, followUp }: WashPlan): WashStep {
-  const bowls = [prePoo, main, followUp].flatMap((use) => use ?? []);
+function gather({ main, prePoo, followUp, sides }: WashPlan): WashStep {
+  const bowls = [prePoo, main, sides?.left, sides?.right, followUp].flatMap((use) => use ?? []);
   const things = ['shampoo', 'conditioner', t`a wide comb`, 'clips', t`an old towel`];
   const mixed = bowls.map(({ version, fromShelf }) =>
     fromShelf ? t`${{ versionName: version.name }} from the shelf` : version.name,
@@ -151,6 +151,15 @@ function blot(plan: WashPlan): WashStep {
 }
 
 function sectioning(plan: WashPlan): WashStep {
+  if (plan.sides)
+    return step({
+      id: 'section',
+      phase: 'section',
+      title: t`Part it in the middle`,
+      how: t`One straight parting from the forehead to the nape; clip one half well away. Within each half, sections as always.`,
+      why: t`What crosses the parting tells nothing about either.`,
+      minutes: hands(plan, 'section'),
+    });
   return step({
     id: 'section',
     phase: 'section',

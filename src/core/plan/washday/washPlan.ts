@@ -18,6 +18,12 @@ export interface DayUse {
   readonly fromShelf: boolean;
 }
 
+/** What goes on each side of the parting for a trial of two sides; null for nothing. One of them is the main treatment. */
+export interface WashSides {
+  readonly left: DayUse | null;
+  readonly right: DayUse | null;
+}
+
 /** Everything that a wash day is put together from. */
 export interface WashPlan {
   readonly head: Pick<
@@ -44,6 +50,8 @@ export interface WashPlan {
   readonly oiledOvernight: boolean;
   /** Null for a wash without a treatment. */
   readonly main: DayUse | null;
+  /** Null where the main treatment goes on all of it. */
+  readonly sides: WashSides | null;
   /** Moisture that follows a protein; null where there is none to follow with. */
   readonly followUp: DayUse | null;
   readonly sections: number;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { calendarDay } from '../../base/measures';
+import { calendarDay, sum } from '../../base/measures';
 import type { WashRun } from '../../hair/history';
 import { testHead, testRecipe, verdictOf, weighedOf } from '../../lab/testing';
 import { doseOf } from '../../recipe/classification';
@@ -39,6 +39,7 @@ const day = (changes: Partial<WashPlan> = {}): WashPlan => ({
   prePoo: null,
   oiledOvernight: false,
   main: BALM,
+  sides: null,
   followUp: null,
   sections: 4,
   drying: 'air',
@@ -46,6 +47,38 @@ const day = (changes: Partial<WashPlan> = {}): WashPlan => ({
 });
 const ids = (plan: WashPlan) => washScript(plan).map(({ id }) => id);
 const stepOf = (plan: WashPlan, id: string) => washScript(plan).find((step) => step.id === id);
+
+describe('a trial of two sides', () => {
+  const OTHER: DayUse = { ...BALM, version: { ...BALM.version, recipeId: 'other' } };
+  const both = day({ main: SILK, sides: { left: OTHER, right: SILK } });
+
+  it('parts the hair and puts each on its half, one after the other', () => {
+    expect(ids(both)).toEqual(expect.arrayContaining(['section', 'other-apply', 'main-apply', 'cover']));
+    expect(ids(both).indexOf('other-apply')).toBe(ids(both).indexOf('main-apply') - 1);
+    expect(stepOf(both, 'section')?.title).toBe('Part it in the middle');
+    expect(stepOf(both, 'other-apply')?.title).toMatch(/^Left side: /);
+    expect(stepOf(both, 'main-apply')?.title).toMatch(/^Right side: /);
+  });
+
+  it('waits once, as long as the longer of the two, and rinses one half after the other', () => {
+    const long = { ...OTHER, minutes: 50 };
+    const wait = stepOf(day({ main: SILK, sides: { left: long, right: SILK } }), 'main-wait');
+    expect(wait).toMatchObject({ title: 'Both sides work', minutes: 50 });
+    expect(stepOf(both, 'main-rinse')?.how).toMatch(/^One half after the other/);
+  });
+
+  it('leaves a half alone where nothing goes on it, and ends with another treatment', () => {
+    const half = day({ main: SILK, sides: { left: SILK, right: null } });
+    expect(stepOf(half, 'other-apply')).toMatchObject({ title: 'Right side: nothing', recipeId: null });
+    expect(ids(insteadOfMain(both, BALM).plan)).not.toContain('other-apply');
+  });
+
+  it('takes no longer with the hands than a treatment on all of it', () => {
+    const handsOf = (plan: WashPlan) =>
+      sum(washScript(plan).flatMap(({ waits, minutes }) => (waits ? [] : [minutes])));
+    expect(handsOf(both)).toBeLessThanOrEqual(handsOf(day({ main: SILK })) + 1);
+  });
+});
 
 describe('what a mixture asks for on the day', () => {
   it.each([

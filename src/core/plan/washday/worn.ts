@@ -5,7 +5,7 @@ import { isChild } from '../../recipe/safety';
 import type { WashStep } from '../../records/shapes';
 import { cautionAt, hands, step } from './parts';
 import { traitsOf, type Traits } from './traits';
-import type { DayUse, WashPlan } from './washPlan';
+import type { DayUse, WashPlan, WashSides } from './washPlan';
 
 const ONCE_MORE_MINUTES = 3;
 const heatHow = perLanguage(
@@ -31,7 +31,7 @@ export function worn(
   const wear: Wear = { plan, use, slot, onlyIfFirm, traits: traitsOf(use.lines, use.verdict) };
   const { hardens, gritty, oily } = wear.traits;
   return [
-    on(wear),
+    ...(slot === 'main' && plan.sides ? onSides(wear, plan.sides) : [on(wear)]),
     ...(slot === 'main' ? [cover(wear)] : []),
     works(wear),
     ...(hardens ? [softened(wear)] : []),
@@ -62,6 +62,35 @@ function on(wear: Wear): WashStep {
     minutes: handsOf(wear, 'apply'),
     sections: plan.sections,
     caution: cautionAt(plan, use, 'apply'),
+  });
+}
+
+/** One half after the other, each with its own, for a trial of two sides. */
+function onSides(wear: Wear, { left, right }: WashSides): WashStep[] {
+  const { plan, use: main } = wear;
+  const half = Math.max(1, Math.round(handsOf(wear, 'apply') / 2));
+  const sides = [
+    { side: t`Left side`, given: left, other: right },
+    { side: t`Right side`, given: right, other: left },
+  ];
+  return sides.map(({ side, given, other }) => {
+    const isMain = given?.version.recipeId === main.version.recipeId;
+    // With what was changed of it since.
+    const use = isMain ? main : given;
+    return step({
+      // What is worn is known by the main one; the other is put down with the trial.
+      ...(isMain
+        ? { ...of(wear), id: 'main-apply' }
+        : { id: 'other-apply', recipeId: use?.version.recipeId ?? null }),
+      phase: 'apply',
+      title: use ? t`${side}: ${{ versionName: use.version.name }}` : t`${side}: nothing`,
+      how: use
+        ? t`On this half only, up to the parting. Rinse your hands and the comb before you go over to ${{ other: other?.version.name ?? t`the other half` }}.`
+        : t`This half stays as the shampoo left it; keep it clipped away.`,
+      why: t`Both go on the same day, so whatever the day does to the hair is on both.`,
+      minutes: half,
+      caution: use ? cautionAt(plan, use, 'apply') : null,
+    });
   });
 }
 
@@ -97,16 +126,17 @@ function cover({ plan, use, traits }: Wear): WashStep {
 }
 
 function works(wear: Wear): WashStep {
-  const { use, slot, traits } = wear;
+  const { use, slot, traits, plan } = wear;
   const { kind, strength } = use.verdict;
+  const sides = slot === 'main' ? plan.sides : null;
   return step({
     ...of(wear),
     id: `${slot}-wait`,
     phase: 'wait',
-    title: t`${{ versionName: use.version.name }} works`,
+    title: sides ? t`Both sides work` : t`${{ versionName: use.version.name }} works`,
     how: use.withHeat ? heatHow() : t`Leave it under the cap. Your hands are free.`,
     why: waitWhy(kind, use.withHeat),
-    minutes: use.minutes,
+    minutes: Math.max(use.minutes, sides?.left?.minutes ?? 0, sides?.right?.minutes ?? 0),
     waits: true,
     late: lateText(kind, strength, traits),
   });
@@ -131,7 +161,12 @@ function rinsed(wear: Wear): WashStep {
     id: `${slot}-rinse`,
     phase: 'rinse',
     title: rinseTitle(plan, traits),
-    how: rinseHow(plan, traits),
+    how: [
+      ...(slot === 'main' && plan.sides
+        ? [t`One half after the other, the head tilted, so that nothing runs across.`]
+        : []),
+      rinseHow(plan, traits),
+    ].join(' '),
     why: rinseWhy(traits),
     minutes: handsOf(wear, 'rinse'),
     caution: cautionAt(plan, use, 'rinse'),
