@@ -45,7 +45,7 @@ const names = perLanguage((): Record<MarkKind, string> => ({
 export function MarkKey({ kinds }: { kinds: readonly MarkKind[] }) {
   const tokens = useTokens();
   return (
-    <View className="flex-row flex-wrap gap-x-4 px-2">
+    <View className="flex-row flex-wrap gap-x-2 px-1 wide:gap-x-4">
       {marks()
         .filter(({ kind }) => kinds.includes(kind))
         .map(({ kind }) => (

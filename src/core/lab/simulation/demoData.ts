@@ -128,7 +128,7 @@ function rhythmsOf(start: CalendarDay, today: CalendarDay, newId: IdSource): Sto
       of,
       when,
       startsOn: isOld ? start : today,
-      until: null,
+      until: isOld ? addDays(start, 7 * (DEMO_WEEKS + 1) - 1) : null,
       times: null,
       notIn: [],
       firm: false,

@@ -163,7 +163,7 @@ function rinsed(wear: Wear): WashStep {
     title: rinseTitle(plan, traits),
     how: [
       ...(slot === 'main' && plan.sides
-        ? [t`One half after the other, the head tilted, so that nothing runs across.`]
+        ? [t`One half after the other, the head tilted, so that nothing drips across.`]
         : []),
       rinseHow(plan, traits),
     ].join(' '),
