@@ -163,7 +163,7 @@ function rinsed(wear: Wear): WashStep {
     title: rinseTitle(plan, traits),
     how: [
       ...(slot === 'main' && plan.sides
-        ? [t`One half after the other, the head tilted, so that nothing drips across.`]
+        ? [t`One half after the other, leaning to its side, so that nothing drips across.`]
         : []),
       rinseHow(plan, traits),
     ].join(' '),
