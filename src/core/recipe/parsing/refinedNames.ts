@@ -22,6 +22,7 @@ export function refinedNames(
   dropLeftIn(found, tokens, words);
   dropTeaOf(found, tokens);
   dropBath(found, tokens, words);
+  nameNounFirst(found, tokens, lexicon);
   renameParts(found, tokens, lexicon);
   dropWholeOfPart(found, tokens);
   nameInfusions(found, tokens, lexicon, words);
@@ -261,6 +262,20 @@ const isCountedBefore = (
 ): boolean =>
   tokens[at - 1]?.kind === 'number' ||
   [numbers, articles, fractions].some((table) => table.endsAt(tokens, at, 3));
+
+/** "flour of chickpea", "milk of coconut": the noun stands first. */
+function nameNounFirst(found: Found, tokens: readonly Token[], lexicon: Pick<Lexicon, 'inWords'>): void {
+  for (const [at, { to }] of [...found]) {
+    const [noun, of] = [tokens[at - 2], tokens[at - 1]];
+    if (!noun || !isWord(noun, NOUN_FIRST) || !isWord(of, /^of$/)) continue;
+    const own = tokens.slice(at, to).map(({ word }) => word);
+    const [named, ...more] = lexicon.inWords([...own, noun.word]);
+    if (!named || more.length > 0 || named.words !== own.length + 1) continue;
+    found.delete(at);
+    found.set(at - 2, { item: named.item, words: named.words, to });
+  }
+}
+const NOUN_FIRST = /^(?:flour|milk|butter|powder|starch|gel)$/;
 
 /** "the white of one egg" */
 function renameParts(found: Found, tokens: readonly Token[], lexicon: Pick<Lexicon, 'inWords'>): void {
