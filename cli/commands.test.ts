@@ -168,8 +168,12 @@ describe('velvet state and plan', () => {
         reason: expect.stringContaining('has 0 minutes'),
         nearest: expect.stringMatching(/\w/),
       });
-      // Beside those of the demo.
-      expect(plan.rhythms.map(({ rhythm: { rhythmId } }: any) => rhythmId)).toContain('r1');
+      // Beside the two of the demo.
+      expect(plan.rhythms.map(({ rhythm: { rhythmId } }: any) => rhythmId)).toEqual([
+        'demo-two-washes',
+        'demo-scalp-oil',
+        'r1',
+      ]);
     },
     SOLVES_WITHIN_MS,
   );

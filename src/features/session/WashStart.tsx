@@ -27,7 +27,7 @@ import {
 
 const NONE = 'none';
 
-/** What the day will be, and the way into it. */
+/** What goes on, or of two sides what goes on each. */
 function startHeadline({ main, sides }: WashPlan): string {
   if (!main) return t`A wash without a treatment`;
   if (!sides) return main.version.name;
@@ -35,6 +35,7 @@ function startHeadline({ main, sides }: WashPlan): string {
   return t`Left: ${{ left: sides.left?.version.name ?? nothing }}. Right: ${{ right: sides.right?.version.name ?? nothing }}.`;
 }
 
+/** What the day will be, and the way into it. */
 export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const today = useToday();
   const dispatch = useAppDispatch();

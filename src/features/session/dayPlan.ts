@@ -44,9 +44,10 @@ export function settingOf(
     const usual = treatmentOf(version, slot, head, history, beat.batchId);
     return [beat.dose ? { ...usual, ...doseIn(beat.dose) } : usual];
   });
+  const mainId = planned.find(({ slot }) => slot === 'main')?.recipeId;
   const moisture = planned.some(({ slot }) => slot === 'follow-up')
     ? undefined
-    : moistureFor(head, history, today, planned.find(({ slot }) => slot === 'main')?.recipeId);
+    : moistureFor(head, history, today, mainId);
   return {
     treatments: [...planned, ...(moisture ? [treatmentOf(moisture, 'follow-up', head, history)] : [])],
     sections: history.washDays.findLast((day) => day.sections !== undefined)?.sections ?? usualSections(head),
@@ -55,11 +56,11 @@ export function settingOf(
       rulesOfHead(choicesOf(history.planSettings, head.headId), history.washDays).washMinutes ??
       PLAN_RULES.washMinutes.value,
     oiledOvernight: oiledSince(history, addDays(today, -1)),
-    ...sidesDue(head, history, today, planned.find(({ slot }) => slot === 'main')?.recipeId),
+    ...sidesDue(head, history, today, mainId),
   };
 }
 
-/** A trial of two sides whose wash is due, where what the plan has today is of it. */
+/** A trial of two sides whose wash is due, where what goes on today is of it. */
 export function sidesDue(
   head: Head,
   history: HeadHistory,

@@ -75,21 +75,9 @@ export function recordsOf(told: Told): StoredRecord[] {
       ? [{ ...each, treatment, answer: answers.uses[each.slot] ?? NO_ANSWER, stamp: stamp() }]
       : [];
   });
-  const sessions = worn.map(({ treatment, minutes, answer, stamp: own }): StoredRecord => ({
-    ...own,
-    kind: 'session',
-    headId: run.headId,
-    day: run.day,
-    recipeId: treatment.recipeId,
-    recipeVersion: treatment.recipeVersion,
-    recipeRecordId: treatment.recipeRecordId,
-    contactMinutes: Math.min(720, minutes),
-    warmth: treatment.warmth,
-    grams: answer.grams,
-    ...amountOf(treatment),
-    note: '',
-    ...usedAs(told, treatment),
-  }));
+  const sessions = worn.map(({ treatment, minutes, answer, stamp: own }) =>
+    sessionIn(told, treatment, { ...own, minutes, grams: answer.grams }),
+  );
   const shelf = worn.flatMap(({ treatment, answer }) => shelfRecords(told, treatment, answer));
   const washDay: WashDay = {
     ...stamp(),
@@ -116,31 +104,40 @@ export function recordsOf(told: Told): StoredRecord[] {
 }
 
 /** A trial of two sides: its wash, and what went on beside the main treatment. */
-function otherSide({ run, state, stamp }: Told): StoredRecord[] {
+function otherSide(told: Told): StoredRecord[] {
+  const { run, state, stamp } = told;
   const { sides } = run;
   const main = wornIn(state).find(({ slot, recipeId }) => slot === 'main' && recipeId === sides?.recipeId);
   if (!sides || !main) return [];
   const { trialId, left, other } = sides;
-  const on = { headId: run.headId, day: run.day };
   return [
-    { ...stamp(), ...on, kind: 'trial-wash', trialId, arm: left },
-    ...(other
-      ? [
-          {
-            ...stamp(),
-            ...on,
-            kind: 'session' as const,
-            recipeId: other.recipeId,
-            recipeVersion: other.recipeVersion,
-            recipeRecordId: other.recipeRecordId,
-            contactMinutes: Math.min(720, main.minutes),
-            warmth: other.warmth,
-            grams: null,
-            note: '',
-          },
-        ]
-      : []),
+    { ...stamp(), kind: 'trial-wash', trialId, headId: run.headId, day: run.day, arm: left },
+    // It was on as long as the main one.
+    ...(other ? [sessionIn(told, other, { ...stamp(), minutes: main.minutes, grams: null })] : []),
   ];
+}
+
+/** One treatment that was on, as it is written down. */
+function sessionIn(
+  told: Told,
+  treatment: DayTreatment,
+  { minutes, ...own }: Pick<Session, 'id' | 'recordedAt' | 'grams'> & { readonly minutes: number },
+): Session {
+  const { run } = told;
+  return {
+    ...own,
+    kind: 'session',
+    headId: run.headId,
+    day: run.day,
+    recipeId: treatment.recipeId,
+    recipeVersion: treatment.recipeVersion,
+    recipeRecordId: treatment.recipeRecordId,
+    contactMinutes: Math.min(720, minutes),
+    warmth: treatment.warmth,
+    ...amountOf(treatment),
+    note: '',
+    ...usedAs(told, treatment),
+  };
 }
 
 /** What it was used as, where its recipe is first of all something else. */

@@ -5,15 +5,22 @@ import { perLanguage } from '@/core/base/language';
 import { Small, useTokens, type MarkKind } from '@/ui';
 import { Mark } from '@/ui/charts/Mark';
 
-const marks = perLanguage(
-  (): readonly { readonly kind: MarkKind; readonly x: number; readonly text: string }[] => [
-    { kind: 'firm', x: 10, text: t`protein, pushes firm` },
-    { kind: 'soft', x: 38, text: t`moisture, pulls soft` },
-    { kind: 'both', x: 28, text: t`both` },
-    { kind: 'hold', x: 26, text: t`oil, holds` },
-    { kind: 'small', x: 26, text: t`mist or refresh` },
-  ],
-);
+interface Meaning {
+  readonly kind: MarkKind;
+  /** Where the mark begins in a drawing of its own; in the key, which is narrower, pixels. */
+  readonly x: number;
+  readonly keyX: number;
+  readonly name: string;
+  readonly text: string;
+}
+
+const marks = perLanguage((): readonly Meaning[] => [
+  { kind: 'firm', x: 10, keyX: 11, name: t`protein`, text: t`protein, pushes firm` },
+  { kind: 'soft', x: 38, keyX: 26, name: t`moisture`, text: t`moisture, pulls soft` },
+  { kind: 'both', x: 28, keyX: 20, name: t`both`, text: t`both` },
+  { kind: 'hold', x: 26, keyX: 26, name: t`oil`, text: t`oil, holds` },
+  { kind: 'small', x: 26, keyX: 26, name: t`mist`, text: t`mist or refresh` },
+]);
 
 /** What each mark means; hollow is planned, filled is done. */
 export function MarkLegend() {
@@ -33,14 +40,6 @@ export function MarkLegend() {
   );
 }
 
-const names = perLanguage((): Record<MarkKind, string> => ({
-  firm: t`protein`,
-  soft: t`moisture`,
-  both: t`both`,
-  hold: t`oil`,
-  small: t`mist`,
-}));
-
 /** The marks of one picture in a line below it: a word each, only those that stand in it. */
 export function MarkKey({ kinds }: { kinds: readonly MarkKind[] }) {
   const tokens = useTokens();
@@ -48,30 +47,17 @@ export function MarkKey({ kinds }: { kinds: readonly MarkKind[] }) {
     <View className="flex-row flex-wrap gap-x-2 px-1 wide:gap-x-4">
       {marks()
         .filter(({ kind }) => kinds.includes(kind))
-        .map(({ kind }) => (
+        .map(({ kind, keyX, name }) => (
           <View key={kind} className="flex-row items-center gap-1">
             <Svg width={KEY.width} height={KEY.height} viewBox={`0 0 ${KEY.box} 28`} aria-hidden>
-              <Mark
-                kind={kind}
-                x={KEY.x[kind]}
-                y={14}
-                strength={1}
-                done={false}
-                firmIs="right"
-                tokens={tokens}
-              />
+              <Mark kind={kind} x={keyX} y={14} strength={1} done={false} firmIs="right" tokens={tokens} />
             </Svg>
-            <Small>{names()[kind]}</Small>
+            <Small>{name}</Small>
           </View>
         ))}
     </View>
   );
 }
 
-/** Pixels of a mark in the key; where each begins within the width of the widest. */
-const KEY = {
-  width: 29,
-  height: 18,
-  box: 45,
-  x: { firm: 11, soft: 26, both: 20, hold: 26, small: 26 },
-} as const;
+/** Pixels of a mark in the key, and the width of the drawing that is shown so small. */
+const KEY = { width: 29, height: 18, box: 45 } as const;

@@ -14,6 +14,7 @@ import { ComplaintLine } from '../shared/ComplaintLine';
 import { Dues } from '../shared/Dues';
 import { Entry } from '../shared/Entry';
 import { PatchTestsDue } from '../shared/PatchTests';
+import { promisesAtRisk } from '../shared/promisesAtRisk';
 import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
 import { useDoneBeat } from '../shared/useDoneBeat';
@@ -97,7 +98,7 @@ function Aside({ head, answer, now, isAsked, isDecided }: AsideProps) {
         planned={plan.days.flatMap(({ beats }) => beats.map(({ recipeId }) => recipeId))}
       />
       <ShelfDue shelf={shelf} />
-      <PromisesAtRisk unmet={plan.unmet} />
+      <PromisesAtRisk plan={plan} />
       <OtherHeads head={head} plans={plans} />
       {now ? <OilTonight head={head} plan={plan} /> : null}
       {now && plan.dues.length > 0 ? <LastAndNext dues={plan.dues} /> : null}
@@ -107,14 +108,12 @@ function Aside({ head, answer, now, isAsked, isDecided }: AsideProps) {
 }
 
 /** What she promised herself and these weeks do not hold, with the nearest way to it. */
-function PromisesAtRisk({ unmet }: { unmet: HeadAnswer['plan']['unmet'] }) {
-  return unmet
-    .flatMap(({ promise }) => (promise && promise.rhythmId !== null ? [promise] : []))
-    .map(({ rhythmId, asked, nearest }) => (
-      <Entry key={rhythmId} title={t`At risk: ${asked}`} text={nearest.text}>
-        <Button label={t`To the week`} hint={t`To the week, ${asked}`} onPress={() => router.push('/week')} />
-      </Entry>
-    ));
+function PromisesAtRisk({ plan }: Pick<HeadAnswer, 'plan'>) {
+  return promisesAtRisk(plan).map(({ rhythmId, asked, nearest }) => (
+    <Entry key={rhythmId} title={t`At risk: ${asked}`} text={nearest.text}>
+      <Button label={t`To the week`} hint={t`To the week, ${asked}`} onPress={() => router.push('/week')} />
+    </Entry>
+  ));
 }
 
 /** Of the need and of what is planned; what the checks say to her own words stands with them. */

@@ -14,6 +14,7 @@ import {
 } from '@/store';
 import { Body, Button, Small, Strong } from '@/ui';
 import { stopScheduler } from '@/workers';
+import { isOfRhythm, promisesAtRisk } from '../shared/promisesAtRisk';
 import { useHairAnswer } from '../shared/useHairAnswer';
 import { Relaxations } from './Relaxations';
 import { useWeek } from './WeekContext';
@@ -96,11 +97,14 @@ export function PlanLimits() {
   if (plan.unmet.length === 0 && own.length === 0) return null;
   return (
     <View role="note" testID="plan-limits" className="gap-2 rounded-2xl bg-sunken p-4">
-      {plan.unmet.map((rule) => (
-        <Body key={rule.text}>
-          {rule.promise?.rhythmId ? t`At risk: ${{ asked: rule.promise.asked }}.` : rule.text}
-        </Body>
+      {promisesAtRisk(plan).map(({ rhythmId, asked }) => (
+        <Body key={rhythmId}>{t`At risk: ${asked}.`}</Body>
       ))}
+      {plan.unmet
+        .filter((rule) => !isOfRhythm(rule))
+        .map(({ text }) => (
+          <Body key={text}>{text}</Body>
+        ))}
       {own.length > 0 ? (
         <>
           <Strong>{t`What you decided does not fit its rules. The least that would have to give way:`}</Strong>

@@ -223,9 +223,8 @@ export const DEMO_TRIAL = {
 } as const;
 
 /**
- * What Maren promised herself: a treatment at two washes a week, which she has kept from the first week to
- * this one, the last that it is for, and since
- * yesterday a scalp oil once a week, for which she has no recipe yet: that one is at risk.
+ * What Maren promised herself: a treatment at two washes a week, which she has kept from the first week to this one, the
+ * last that it is for, and since yesterday a scalp oil once a week, for which she has no recipe yet: that one is at risk.
  */
 export const DEMO_RHYTHMS = [
   { rhythmId: 'demo-two-washes', isOld: true, of: { sort: 'main' }, when: { every: 'week', times: 2 } },

@@ -70,10 +70,11 @@ function onSides(wear: Wear, { left, right }: WashSides): WashStep[] {
   const { plan, use: main } = wear;
   const half = Math.max(1, Math.round(handsOf(wear, 'apply') / 2));
   const sides = [
-    { side: t`Left side`, given: left, other: right },
-    { side: t`Right side`, given: right, other: left },
+    // What goes on the other half is next.
+    { side: t`Left side`, given: left, next: right },
+    { side: t`Right side`, given: right, next: null },
   ];
-  return sides.map(({ side, given, other }) => {
+  return sides.map(({ side, given, next }) => {
     const isMain = given?.version.recipeId === main.version.recipeId;
     // With what was changed of it since.
     const use = isMain ? main : given;
@@ -85,7 +86,12 @@ function onSides(wear: Wear, { left, right }: WashSides): WashStep[] {
       phase: 'apply',
       title: use ? t`${side}: ${{ versionName: use.version.name }}` : t`${side}: nothing`,
       how: use
-        ? t`On this half only, up to the parting. Rinse your hands and the comb before you go over to ${{ other: other?.version.name ?? t`the other half` }}.`
+        ? [
+            t`On this half only, up to the parting.`,
+            ...(next
+              ? [t`Then rinse your hands and the comb: ${{ versionName: next.version.name }} comes next.`]
+              : []),
+          ].join(' ')
         : t`This half stays as the shampoo left it; keep it clipped away.`,
       why: t`Both go on the same day, so whatever the day does to the hair is on both.`,
       minutes: half,

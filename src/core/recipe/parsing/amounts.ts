@@ -68,6 +68,7 @@ const LETTERS: ReadonlyMap<string, UnitId> = new Map<string, UnitId>([
   ['C', 'cup'],
 ]);
 
+/** After "4c": it tells how hair curls. */
 const HAIR = /^(?:hair|curls?|coils?|head|natural|texture|type|and|kinky)$/;
 
 /** After "cloves of" only this is counted in cloves. */
@@ -87,8 +88,6 @@ interface Qualities {
 
 /** Where the name ends that a token belongs to; 0 where it is in none. */
 export type NameEnd = (index: number) => number;
-
-const NO_NAMES: NameEnd = () => 0;
 
 /** Reads amounts out of tokens with the words of the text's languages. */
 export class Amounts {
@@ -114,7 +113,7 @@ export class Amounts {
     const quantity = this.quantities.at(start) ?? (lead.to > start ? this.quantities.at(lead.to) : undefined);
     if (!quantity) return this.bareAt(at, lead, nameEnd);
     if (words.time.at(tokens, quantity.to) || this.times.temperatureAt(start)) return undefined;
-    return this.withUnit(at, this.numbered(quantity), lead, nameEnd);
+    return this.withUnit(at, this.numbered(quantity, nameEnd), lead, nameEnd);
   }
 
   /** "my 4c hair": how it curls. */
@@ -153,9 +152,9 @@ export class Amounts {
   }
 
   /** "a 400 ml tin", "a good 2 tbsp": the number counts, not the article. */
-  private numbered(quantity: Quantity): Quantity {
+  private numbered(quantity: Quantity, nameEnd: NameEnd): Quantity {
     const counted = quantity.isArticle
-      ? this.quantities.at(this.qualities(quantity.to, NO_NAMES).to)
+      ? this.quantities.at(this.qualities(quantity.to, nameEnd).to)
       : undefined;
     const isDigits = counted !== undefined && !counted.isArticle && isNumber(this.tokens[counted.to - 1]);
     return isDigits ? counted : quantity;
@@ -289,7 +288,6 @@ export class Amounts {
   private letterAt(at: number, { raw }: Token): UnitAt | undefined {
     const unit = LETTERS.get(raw);
     if (!unit || (raw === 'c' && this.words.units.at(this.tokens, at))) return undefined;
-
     return { unit, to: isSign(this.tokens[at + 1], '.') ? at + 2 : at + 1 };
   }
 

@@ -31,12 +31,9 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
   const { from, to } = element;
   // "2 tbsp of that honey" is honey.
   const isNamed = isNameNext(g.elements, index);
-  if (!isNamed && isUseOfMade(given, g.tokens, g.last(), g.waiting.length > 0)) {
+  const isUse = isUseOfMade(given, g.tokens, g.last(), g.waiting.length > 0) || isUsedOnHead(g, given, index);
+  if (!isNamed && isUse) {
     g.close();
-    g.batches.push({ what: 'used', amount: given, from, to });
-    return true;
-  }
-  if (!isNamed && isUsedOnHead(g, given, index)) {
     g.batches.push({ what: 'used', amount: given, from, to });
     return true;
   }
@@ -60,10 +57,10 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
 }
 
 /** "I use 1 spoon on my scalp", "uso 1 colher no couro cabeludo": of what was made. */
-function isUsedOnHead(g: Gathering, { unit }: Amount, index: number): boolean {
+function isUsedOnHead(g: Gathering, { unit, to }: Amount, index: number): boolean {
   const before = g.elements[index - 1];
   const isUsed = before?.kind === 'deed' && (before.deed === 'take' || before.deed === 'apply');
-  const behind = g.tokens.slice(g.elements[index]?.to ?? 0, (g.elements[index]?.to ?? 0) + HEAD_WITHIN);
+  const behind = g.tokens.slice(to, to + HEAD_WITHIN);
   return unit !== null && isUsed && behind.some((token) => isWord(token, HEAD)) && g.waiting.length === 0;
 }
 const HEAD =

@@ -138,6 +138,7 @@ export function elementsOf(
   return elements;
 }
 
+const RATIO_TO = /^(?:to|para|a|zu|pour)$/;
 /** Nobody mixes more parts of the lesser than this. */
 const LARGEST_RATIO = 3;
 
@@ -205,26 +206,23 @@ class ElementReader {
     return parts.length > 1 ? { kind: 'ratio', from: index, to: at + 1, parts } : this.spokenRatio(index);
   }
 
-  /** "four to one": more to less is no range. */
+  /** "three to one to one"; "four to one", where it ends there: more to less is no range. */
   private spokenRatio(index: number): Element | undefined {
     const { tokens, words } = this;
-    const valueAt = (at: number) =>
-      isNumber(tokens[at]) ? { value: tokens[at]!.value, to: at + 1 } : words.numbers.at(tokens, at);
-    const more = valueAt(index);
-    const next = (to: number) =>
-      isWord(tokens[to], /^(?:to|para|a|zu|pour)$/) ? valueAt(to + 1) : undefined;
-    const less = more ? next(more.to) : undefined;
-    const third = less ? next(less.to) : undefined;
-    if (more && less && third)
-      return { kind: 'ratio', from: index, to: third.to, parts: [more.value, less.value, third.value] };
-    const isEnd =
-      less &&
-      (tokens[less.to] === undefined ||
-        tokens[less.to]?.kind === 'sign' ||
-        tokens[less.to]?.kind === 'break');
-    return more && less && isEnd && more.value > less.value && less.value <= LARGEST_RATIO
-      ? { kind: 'ratio', from: index, to: less.to, parts: [more.value, less.value] }
-      : undefined;
+    const parts: number[] = [];
+    let to = index;
+    for (let at = index; at === index || isWord(tokens[to], RATIO_TO); at = to + 1) {
+      const token = tokens[at];
+      const part = isNumber(token) ? { value: token!.value, to: at + 1 } : words.numbers.at(tokens, at);
+      if (!part) break;
+      parts.push(part.value);
+      to = part.to;
+    }
+    const [more = 0, less = 0] = parts;
+    const next = tokens[to];
+    const isEnd = next === undefined || next.kind === 'sign' || next.kind === 'break';
+    const isRatio = parts.length > 2 || (isEnd && less > 0 && more > less && less <= LARGEST_RATIO);
+    return isRatio ? { kind: 'ratio', from: index, to, parts } : undefined;
   }
 
   /** A number within a longer name belongs to it: "BTMS 50". */

@@ -65,13 +65,13 @@ function takeDeed(g: Gathering, deed: Deed, index: number): void {
     g.deed !== null &&
     isWord(g.tokens[g.elements[index]?.from ?? 0], /^(?:in|em|en|im|dans)$/);
   if (!isQuality && !isPlace) g.deed = deed;
-  if (g.elements[index - 1]?.kind === 'separator') endDenial(g);
+  endDenial(g, index);
   if (g.open?.amount.weak && !isQuality) g.open = null;
 }
 
 /** "not a minute longer and rinse with …": another deed is not denied. */
-function endDenial(g: Gathering): void {
-  g.denied = false;
+function endDenial(g: Gathering, index: number): void {
+  if (g.elements[index - 1]?.kind === 'separator') g.denied = false;
 }
 
 /** "water until it is like yogurt", "to a loose paste with water" */

@@ -68,9 +68,11 @@ export class Mentions {
     if (deed === 'soak' && amount === null) return this.isThrownOff(name.to);
     if (deed !== 'heat') return false;
     const from = amount?.from ?? name.from;
-    // "in a bowl of hot water"
+    // "in a bowl of hot water", "over hot water"
     const before = elements.findLast(({ kind, to }) => to <= from && kind !== 'amount' && kind !== 'word');
-    return before?.kind === 'separator' && before.separator === 'with';
+    const isPlace = before?.kind === 'deed' && before.deed === 'take';
+    const isIn = before?.kind === 'separator' && before.separator === 'with';
+    return isPlace || isIn || isWord(this.context.tokens[from - 1], /^over$/);
   }
 
   /** "4 sheets soaked in cold water, squeezed out": it does not stay. */

@@ -44,12 +44,11 @@ function isInstead(g: Gathering, named: NamedAt): boolean {
 /** "uma colher de chá de óleo e outra de mel": one of the same measure. */
 function takesAnother(g: Gathering, named: NamedAt): boolean {
   const unit = g.last()?.amount?.unit;
-  if (!g.another || !unit || !isWord(g.tokens[named.from - 1], OF)) return false;
+  if (!g.another || !unit || !g.words.roles.of.endsAt(g.tokens, named.from, 1)) return false;
   g.another = false;
   g.add(named, { ...NO_MEASURE, from: named.from - 1, to: named.from, quantity: 1, unit });
   return true;
 }
-const OF = /^(?:of|de|do|da|di|d)$/;
 
 /** What was said before a name without an amount: "it's a", "until it is like cream". */
 function takesWords(g: Gathering, named: NamedAt): boolean {

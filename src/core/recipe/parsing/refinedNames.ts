@@ -21,7 +21,6 @@ export function refinedNames(
   dropTools(found, tokens, words);
   dropLeftIn(found, tokens, words);
   dropTeaOf(found, tokens);
-  dropBath(found, tokens, words);
   nameNounFirst(found, tokens, lexicon);
   renameParts(found, tokens, lexicon);
   dropWholeOfPart(found, tokens);
@@ -126,30 +125,6 @@ function dropTeaOf(found: Found, tokens: readonly Token[]): void {
     if (isBehind || (herb && isHerb(herb.item))) found.delete(at);
   }
 }
-
-/** "in a bowl of hot water", "over hot water": what warms the bowl goes into none. */
-function dropBath(found: Found, tokens: readonly Token[], { deeds }: Vocabulary): void {
-  for (const [at, { item }] of [...found]) {
-    if (item.id !== 'water') continue;
-    const before = [0, 1, 2, 3, 4].map((back) => tokens[at - back]);
-    const hot = before.findIndex((token) => isWord(token, HOT));
-    const isIn =
-      hot >= 0 &&
-      (isWord(before[hot + 1], /^over$/) ||
-        (isWord(before[hot + 1], OF_BATH) && isWord(before[hot + 2], BATH)));
-    const isWarmed = tokens
-      .slice(Math.max(0, at - WARMED_WITHIN), at)
-      .some((_, ahead) => deeds.at(tokens, Math.max(0, at - WARMED_WITHIN) + ahead)?.value === 'heat');
-    if (isIn && isWarmed) found.delete(at);
-  }
-}
-const HOT =
-  /^(?:hot|warm|boiling|simmering|quente|morna|fervendo|fervente|caliente|chaude|bouillante|calda|bollente)$/;
-/** Tokens before the water within which it says what is warmed. */
-const WARMED_WITHIN = 10;
-const OF_BATH = /^(?:of|de|com|with|d|di)$/;
-const BATH =
-  /^(?:bowl|pan|pot|basin|jug|sink|mug|bath|tray|bacia|panela|tigela|vasilha|bol|cazo|olla|casserole|bassine|ciotola|pentola)$/;
 
 /** "leave in 15 minutes": done, and no leave-in. */
 function dropLeftIn(found: Found, tokens: readonly Token[], { numbers }: Vocabulary): void {

@@ -55,7 +55,7 @@ function correct(g: Gathering, { from }: TokenRange, index: number): void {
 /** "about 6 tablespoons in all" */
 export function takeTotal(g: Gathering, { to }: TokenRange): void {
   const amount = g.open?.amount;
-  if (!amount) g.inAll = true;
+  g.inAll = amount === undefined;
   if (!amount || amount.unit === null) return;
   g.batches.push({ what: 'total', amount, from: amount.from, to });
   g.open = null;
@@ -149,6 +149,7 @@ function beginChunk(g: Gathering): void {
 /** What was said of the next thing holds no longer. */
 function endClause(g: Gathering): void {
   g.when = false;
+  g.inAll = false;
   g.denied = false;
   g.beside = false;
   g.called = null;

@@ -8,7 +8,7 @@ import { itemsOf } from './items';
 import { IF } from './pending';
 import { refinedNames } from './refinedNames';
 import { headingOf, rowsOf, sentencesOf, startOfRow, type Heading, type Row } from './rows';
-import { withSharedNouns, withTitleNoun } from './sharedNouns';
+import { withSharedNouns, withUnsaidOil } from './sharedNouns';
 import { stepsOf, type StepAt } from './steps';
 import { isNumber, isSign, isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
@@ -143,7 +143,7 @@ function readRow(
       lexicon,
       words,
     );
-    const elements = withTitleNoun(shared, tokens, lexicon, ofOils);
+    const elements = withUnsaidOil(shared, tokens, lexicon, ofOils);
     const steps = stepsOf(elements, tokens, words, isMethod ? deed : null);
     deed = lastDeed(steps) ?? deed;
     const found = itemsOf(elements, tokens, words);

@@ -36,7 +36,7 @@ const MOST_WATER = 60;
 const POURED: ReadonlySet<UnitId> = new Set<UnitId>(['glug', 'drizzle', 'splash', 'capful', 'pump']);
 
 /** "Hot oil: coconut 2 tbsp": beside a title of oils a nut or a coconut by the spoon is its oil; "a glug of sesame" is it anywhere. */
-export function withTitleNoun(
+export function withUnsaidOil(
   elements: readonly Element[],
   tokens: readonly Token[],
   lexicon: Pick<NameLexicon, 'inWords'>,

@@ -250,21 +250,17 @@ export function toldUse(
 ): ToldUse {
   const says = (role: 'cap' | 'warm' | 'beforeWash') =>
     tokens.some((token, index) => isWord(token) && words.roles[role].at(tokens, index) !== undefined);
-  // "60 ml cold water" goes in.
-  const isCoolRinse = tokens.some(
-    (token, index) =>
-      isWord(token) &&
-      words.roles.coolRinse.at(tokens, index) !== undefined &&
-      ![1, 2].some((back) => tokens[index - back]?.kind === 'number'),
+  const coolAt = [...tokens.keys()].filter(
+    (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
   );
+  // "60 ml cold water" goes in.
+  const isCoolRinse = coolAt.some((index) => [1, 2].every((back) => tokens[index - back]?.kind !== 'number'));
   // "20 minutes, cold water always"
-  const isCoolAlone = tokens.some(
-    (token, index) =>
-      isWord(token) &&
-      words.roles.coolRinse.at(tokens, index) !== undefined &&
-      (tokens[index - 1]?.kind === 'sign' ||
-        tokens[index - 1]?.kind === 'break' ||
-        tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => isWord(next, AT_END))),
+  const isCoolAlone = coolAt.some(
+    (index) =>
+      tokens[index - 1]?.kind === 'sign' ||
+      tokens[index - 1]?.kind === 'break' ||
+      tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => isWord(next, AT_END)),
   );
   const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
   const onHair = steps.filter(

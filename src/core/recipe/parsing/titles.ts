@@ -137,8 +137,8 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
     items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon)
   )
     return null;
-  if (isListOfParts(told, start, colon, items)) return null;
   const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
+  if (measured < 2 && isListOfParts(told, start, colon, items)) return null;
   const isTitle =
     hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > (isOfMade(inside) ? 0 : 1);
   return isTitle ? cut(told, start, end) : null;
@@ -148,8 +148,7 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
 function isListOfParts(told: Told, start: number, colon: number, items: readonly Item[]): boolean {
   const ids = namesWithin(told, start, colon).map(([, { item }]) => item.id);
   const behind = new Set(items.flatMap(({ name }) => (name.from > colon ? [name.match.item.id] : [])));
-  const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
-  return ids.length > 1 && measured < 2 && !hasKind(told, start, colon) && !ids.some((id) => behind.has(id));
+  return ids.length > 1 && !hasKind(told, start, colon) && !ids.some((id) => behind.has(id));
 }
 
 /** "Cassia gloss (2 hrs): …": the time in brackets is no part of it. */
@@ -180,12 +179,12 @@ const isSaidOfMe = (told: Told, from: number, to: number): boolean =>
 function isTitleDash(told: Told, start: number, at: number): boolean {
   const { tokens } = told;
   const [before, dash, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
-  if (isSign(dash, '=', '→')) return tokens.slice(start, at).some((token) => isWord(token, MIXTURE_NOUN));
-  if (!isSign(dash, '-', '–', '—') || before?.end === dash?.start || dash?.end === next?.start) return false;
+  const isBlank = before?.end !== dash?.start && dash?.end !== next?.start;
+  if (!isSign(dash, '=', '→') && !(isSign(dash, '-', '–', '—') && isBlank)) return false;
   return tokens.slice(start, at).some((token) => isWord(token, MIXTURE_NOUN));
 }
 const MIXTURE_NOUN =
-  /^(?:mask|masque|wash|detangler|leave-in|oil|butter|lotion|toner|manteiga|manteca|beurre|burro|creme|crema|oleo|olio|huile|spray|cha|mingau|gel|treatment|rinse|spritz|mist|mash|pudding|rescue|day|night|mix|thing|brew|special|treat|magic|miracle|soak|souffle|smoothie|glaze|elixir|potion|recipe|mascara|hidratacao|reconstrucao|nutricao|umectacao|receita|mascarilla|tratamiento|masque|maske|kur|maschera|impacco)$/;
+  /^(?:mask|masque|wash|detangler|oil|butter|lotion|toner|manteiga|manteca|beurre|burro|creme|crema|oleo|olio|huile|spray|cha|mingau|gel|treatment|rinse|spritz|mist|mash|pudding|rescue|day|night|mix|thing|brew|special|treat|magic|miracle|soak|souffle|smoothie|glaze|elixir|potion|recipe|mascara|hidratacao|reconstrucao|nutricao|umectacao|receita|mascarilla|tratamiento|masque|maske|kur|maschera|impacco)$/;
 
 /** "My Sunday papaya mask. I take …" */
 function firstSentence(told: Told, first: Row): Title | null {
