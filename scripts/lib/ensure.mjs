@@ -40,12 +40,19 @@ async function unlessUnchanged(what, stamp, places, work) {
   writeFileSync(stamp, hash);
 }
 
+/** A registry that drops one of 1,500 packages fails the whole installation: what did arrive is kept by npm, so a second try is short. */
+const INSTALL = ['ci', '--no-audit', '--no-fund', '--prefer-offline', '--fetch-retries=5'];
+
 export function ensureInstalled() {
   return unlessUnchanged(
     'Packages',
     'node_modules/.velvet-stamp',
     ['package.json', 'package-lock.json'],
-    () => runOrStop('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund']),
+    async () => {
+      if ((await run('npm', INSTALL)) === 0) return;
+      say('Packages did not all arrive; once more …');
+      await runOrStop('Installing packages', 'npm', INSTALL);
+    },
   );
 }
 

@@ -21,6 +21,8 @@ export function singular(word: string): string {
   if (word.length > 4 && word.endsWith('oes')) return word.slice(0, -2);
   if (word.length > 4 && word.endsWith('ves')) return `${word.slice(0, -3)}f`;
   if (word.length > 3 && word.endsWith('s') && !word.endsWith('ss')) return word.slice(0, -1);
+  // Bananen, Gurken, Zwiebeln, Kartoffeln.
+  if (word.length > 5 && /(?:en|eln|ern)$/.test(word)) return word.slice(0, -1);
   return word;
 }
 

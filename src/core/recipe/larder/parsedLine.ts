@@ -30,7 +30,8 @@ export interface Assumption {
     | 'own-measure'
     | 'instead'
     | 'optional'
-    | 'corrected';
+    | 'corrected'
+    | 'of-hundred';
   readonly text: string;
   readonly alternatives: readonly Alternative[];
   /** Of a guess: from little to much, in one unit. */

@@ -86,6 +86,9 @@ interface Qualities {
   readonly size: PieceSize | null;
 }
 
+/** A glass or a cup that is said in millilitres, too, may be so much larger or smaller than usual. */
+const SAME_WITHIN = 0.4;
+
 /** Where the name ends that a token belongs to; 0 where it is in none. */
 export type NameEnd = (index: number) => number;
 
@@ -132,6 +135,9 @@ export class Amounts {
   private afterAbout(at: number): number {
     if (isSign(this.tokens[at], '~', '≈')) return this.afterAbout(at + 1);
     const about = this.words.roles.about.at(this.tokens, at);
+    // "umas gotas" are a few, "umas 3 colheres" about three.
+    const isFew = about !== undefined && this.words.numbers.at(this.tokens, at)?.to === about.to;
+    if (isFew && !this.quantities.at(about.to)) return at;
     return about ? this.afterAbout(about.to) : at;
   }
 
@@ -140,11 +146,13 @@ export class Amounts {
     const unit = nameEnd(lead.to) > 0 ? undefined : this.unitAt(lead.to, false);
     if (!unit || !BARE_UNITS.has(unit.unit)) return undefined;
     const { heaped } = lead;
+    // "taza y media de leche"
+    const more = this.moreAt(unit.to);
     return {
       ...NO_MEASURE,
       from: at,
-      to: this.afterOf(unit.to),
-      quantity: 1,
+      to: this.afterOf(more?.to ?? unit.to),
+      quantity: 1 + (more?.value ?? 0),
       unit: unit.unit,
       heaped,
       weak: true,
@@ -161,7 +169,6 @@ export class Amounts {
   }
 
   private withUnit(at: number, quantity: Quantity, lead: Qualities, nameEnd: NameEnd): Amount {
-    const { tokens } = this;
     const base = { ...NO_MEASURE, from: at, quantity: quantity.value, quantityTo: quantity.upper };
     const product = this.productAt(quantity);
     if (product) return { ...base, ...product };
@@ -169,31 +176,46 @@ export class Amounts {
     // "1 (400 ml) can": how large each is.
     const bracket = this.packAt(start);
     const qualities = this.qualities(bracket ? bracket.to : start, nameEnd);
-    const size = qualities.size ?? lead.size;
-    const heaped = qualities.heaped || lead.heaped;
-    const packSize = bracket ? bracket.packSize : null;
+    const said = {
+      ...base,
+      size: qualities.size ?? lead.size,
+      heaped: qualities.heaped || lead.heaped,
+      packSize: bracket ? bracket.packSize : null,
+    };
     const found = this.unitAt(qualities.to, true);
     // "garlic cloves" is a name, "cloves of garlic" a unit before one.
     const isName =
       found !== undefined &&
       nameEnd(qualities.to) >= found.to &&
-      !this.words.unitsBeforeName.at(tokens, qualities.to);
-    if (!found || isName)
-      return { ...base, to: qualities.to, size, heaped, packSize, weak: quantity.isArticle };
+      !this.words.unitsBeforeName.at(this.tokens, qualities.to);
+    return !found || isName
+      ? { ...said, to: qualities.to, weak: quantity.isArticle }
+      : this.measuredBy(found, said, quantity, nameEnd);
+  }
+
+  /** Its unit, with what is said behind it of how much more, how full and how large. */
+  private measuredBy(
+    found: UnitAt,
+    said: Omit<Amount, 'to'>,
+    { value: count, raw }: Quantity,
+    nameEnd: NameEnd,
+  ): Amount {
+    const weighed = this.weighedAt(found, count);
+    if (weighed) return { ...said, ...weighed, packSize: null, heaped: false };
+    // "duas colheres bem cheias de mel"
+    const full = this.words.roles.heaped.at(this.tokens, found.to);
     const more = this.moreAt(found.to);
-    const weighed = this.weighedAt(found);
-    if (weighed) return { ...base, ...weighed, size, heaped: false };
-    const behind = this.behindUnit(more ? { unit: found.unit, to: more.to } : found, nameEnd);
-    const value = quantity.value + (more ? more.value : 0);
+    const end = more?.to ?? full?.to ?? found.to;
+    const behind = this.behindUnit({ unit: found.unit, to: end }, nameEnd);
+    const value = count + (more?.value ?? 0);
     return {
-      ...base,
-      quantity: isThousands(quantity.raw, found.unit) ? value * 1000 : value,
+      ...said,
+      quantity: isThousands(raw, found.unit) ? value * 1000 : value,
       to: this.afterOf(behind.to),
       unit: found.unit,
-      size,
-      heaped,
-      packSize: packSize ?? behind.packSize,
-      unclearNumber: this.isUnclear(quantity.raw, found.unit) ? quantity.raw : null,
+      heaped: said.heaped || full !== undefined,
+      packSize: said.packSize ?? behind.packSize,
+      unclearNumber: this.isUnclear(raw, found.unit) ? raw : null,
     };
   }
 
@@ -317,10 +339,20 @@ export class Amounts {
       : undefined;
   }
 
-  /** "2 tbsp (28 g)": what was weighed counts. */
-  private weighedAt({ unit, to }: UnitAt): Pick<Amount, 'to' | 'quantity' | 'unit'> | undefined {
-    const bracket = UNITS[unit].kind === 'volume' ? this.packAt(to) : undefined;
-    if (!bracket || UNITS[bracket.packSize.unit].kind !== 'mass') return undefined;
+  /** "2 tbsp (28 g)", "1 glass (200 ml)": what was weighed or measured counts; so it does of half a packet. */
+  private weighedAt(
+    { unit, to }: UnitAt,
+    count: number,
+  ): Pick<Amount, 'to' | 'quantity' | 'unit'> | undefined {
+    const { kind, size } = UNITS[unit];
+    const isHalfPack = isPack(unit) && count < 1;
+    const bracket = kind === 'volume' || isHalfPack ? this.packAt(to) : undefined;
+    if (!bracket) return undefined;
+    const said = UNITS[bracket.packSize.unit];
+    const isSame =
+      kind === 'volume' &&
+      Math.abs((bracket.packSize.quantity * said.size) / (count * size) - 1) <= SAME_WITHIN;
+    if (said.kind !== 'mass' && !isHalfPack && !isSame) return undefined;
     return { to: this.afterOf(bracket.to), ...bracket.packSize };
   }
 

@@ -15,6 +15,7 @@ export function takeAmount(g: Gathering, given: Amount, element: TokenRange, ind
   if (!isArticle) g.denied = false;
   g.beside = false;
   g.called = null;
+  if (isOfNextName(g, given, index)) for (const each of g.waiting) each.heads = true;
   const direct = !isStopped(g, element, index) && isNameNext(g.elements, index);
   const isEach = isEachNext(g.elements, index);
   const isTaken =
@@ -59,13 +60,17 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
 /** "I use 1 spoon on my scalp", "uso 1 colher no couro cabeludo": of what was made. */
 function isUsedOnHead(g: Gathering, { unit, to }: Amount, index: number): boolean {
   const before = g.elements[index - 1];
-  const isUsed = before?.kind === 'deed' && (before.deed === 'take' || before.deed === 'apply');
+  const isUsed =
+    before?.kind === 'deed'
+      ? before.deed === 'take' || before.deed === 'apply'
+      : before === undefined && isWord(g.tokens[to], ONTO);
   const behind = g.tokens.slice(to, to + HEAD_WITHIN);
   return unit !== null && isUsed && behind.some((token) => isWord(token, HEAD)) && g.waiting.length === 0;
 }
 const HEAD =
   /^(?:scalp|hair|head|ends|roots|couro|cabelo|raiz|pontas|cabello|pelo|cheveux|haar|kopfhaut|capelli|cute)$/;
 const HEAD_WITHIN = 3;
+const ONTO = /^(?:on|onto|to|no|na|nos|nas|sobre|en|sur|auf|su)$/;
 
 /** "warm it a little, …": how, and nothing that goes in. */
 function isAdverb(g: Gathering, { unit }: Amount, index: number): boolean {
@@ -98,6 +103,11 @@ function isSizeOfLast(g: Gathering, given: Amount, index: number): boolean {
   if (!last?.amount || !isCounted || last.amount.packSize || !unit || isNameNext(g.elements, index))
     return false;
   const isSize = UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
+  // "half a can of coconut milk, that's 200 ml"
+  if (isSize && isWord(g.tokens[given.from - 1], THAT_IS)) {
+    last.amount = { ...given, weak: false };
+    return true;
+  }
   if (!isSize || !standsAsSize(g, given, last)) return false;
   last.amount = { ...last.amount, packSize: { quantity, unit } };
   return true;
@@ -111,6 +121,7 @@ function standsAsSize({ tokens }: Gathering, { from, to }: Amount, { name, amoun
   const isKind = isWord(tokens[to], KIND) && isWord(before, THE);
   return isBeside || ((isKind || isWord(before, OF_SIZE)) && from - name.to <= SIZE_WITHIN);
 }
+const THAT_IS = /^(?:thats|ie|makes|meaning)$/;
 const KIND = /^(?:kind|one|ones|size|sort|pot|tub|tin|jar|packet|carton|bottle)$/;
 const THE = /^(?:the|a|those|one)$/;
 const OF_SIZE = /^(?:of|de|da|do|di|von|zu)$/;
@@ -127,7 +138,7 @@ function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: numb
   if (
     !(isBrewed || (last && isHerb(last.name.match.item))) ||
     !g.isEndAt(index + 1) ||
-    !isBrewedIn(given, g.tokens)
+    !isBrewedIn(given, g.tokens, last !== undefined && isHerb(last.name.match.item))
   )
     return false;
   g.nameless.push({ amount: given, range: { from: element.from, to: element.to }, isBare: false });
@@ -137,7 +148,6 @@ function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: numb
 /** The amount stands behind what it is of. */
 function givesBack(g: Gathering, given: Amount, isEach: boolean, index: number): boolean {
   const nameFollows = isNameBeforeAmount(g.elements, index);
-  if (isOfNextName(g, given, index)) for (const each of g.waiting) each.heads = true;
   if (g.waiting.some(({ heads }) => !heads) && !(isEach && nameFollows)) {
     giveToWaiting(g, given, isEach);
     return true;
@@ -154,7 +164,7 @@ function isOfNextName(g: Gathering, { from }: Amount, index: number): boolean {
   const isParted = g
     .between(waits.to, from)
     .some((each) => each.kind === 'separator' && (each.separator === 'colon' || each.separator === 'dash'));
-  const hasOwnBehind = g.elements.slice(index + 2, index + 4).some(({ kind }) => kind === 'amount');
+  const hasOwnBehind = g.elements[index + 2]?.kind === 'amount';
   const isSame = g.waiting.some(({ match }) => match.item.id === next.match.item.id);
   return isParted && (isSame || (g.items.length === 0 && !hasOwnBehind));
 }
@@ -283,6 +293,8 @@ function openAmount(g: Gathering, given: Amount, element: TokenRange, index: num
 
 export function takeEqual(g: Gathering, element: TokenRange, index: number): void {
   const part: Amount = { ...NO_MEASURE, from: element.from, to: element.to, quantity: 1, unit: 'part' };
+  // "rice water: …, dilute half and half": one thing alone has no parts.
+  if (g.waiting.length === 1 && g.items.length > 0 && !isNameNext(g.elements, index)) return;
   if (g.waiting.length === 0 || isNameBeforeAmount(g.elements, index)) {
     g.open = g.opened(part, element, { shared: true, equalPart: true });
     return;

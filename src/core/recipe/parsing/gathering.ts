@@ -2,9 +2,18 @@ import type { Deed } from '../../records/shapes';
 import type { Amount } from './amounts';
 import type { Element, Separator } from './elements';
 import type { Batch, Item, NamedAt, Nameless, TokenRange, Whole } from './item';
+import { isPack } from './lineAmount';
 import { bareItem, PRONOUN, saidOf, type Open, type Waiting } from './pending';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
+
+/** Before a number of eggs that nobody names. */
+const CRACK = /^(?:crack|cracked|break|quebro|quebra|quebre|casco|casca|rompo|aufschlagen|rompi)$/;
+
+const THE = /^(?:the|my|this|a|o|os|as|los|las|el|la|les|die|der|das|i|gli|le)$/;
+
+/** No pack holds less that is said without "grams", g. */
+const LEAST_PACK_GRAMS = 20;
 
 /** What a walk over a sentence has gathered, and what was said of the next name or amount until it comes. */
 export class Gathering {
@@ -26,6 +35,8 @@ export class Gathering {
   corrected = false;
   /** After "no wait": the next name stands for the last. */
   swaps = false;
+  /** What stands for another since, with its amount until its own is said. */
+  swapped: Item | null = null;
   another = false;
   /** "In all": the next amount is of all together. */
   inAll = false;
@@ -97,8 +108,13 @@ export class Gathering {
       return;
     }
     if (this.saysAgain(open)) return;
-    const isArticle = amount.unit === null && (amount.weak || isWord(this.tokens[amount.from]));
-    const isSaid = open.unknown > 0 || (!amount.weak && amount.unit !== null);
+    // "the five star mask"
+    const isNamed = isWord(this.tokens[amount.from - 1], THE);
+    const isArticle =
+      amount.unit === null &&
+      (amount.weak || (isWord(this.tokens[amount.from]) && (amount.quantity <= 1 || isNamed)));
+    const isCracked = isWord(this.tokens[amount.from - 1], CRACK);
+    const isSaid = open.unknown > 0 || (!amount.weak && amount.unit !== null) || isCracked;
     const isBare = open.unknown === 0;
     if (!isArticle && isSaid)
       this.nameless.push({ amount, range: { from: amount.from, to: open.to }, isBare });
@@ -108,6 +124,15 @@ export class Gathering {
   private saysAgain({ amount, after, unknown }: Open): boolean {
     const last = this.last();
     if (!last) return false;
+    if (this.swapped === last && unknown === 0 && amount.unit !== null) {
+      last.amount = amount;
+      this.swapped = null;
+      return true;
+    }
+    if (this.isPackOfGrams(last, amount, unknown)) {
+      last.amount = { ...last.amount!, packSize: { quantity: amount.quantity, unit: 'g' } };
+      return true;
+    }
     if (isWord(this.tokens[amount.to], PRONOUN)) {
       if (last.amount === null || last.amount.unit === null) last.amount = amount;
       return true;
@@ -116,6 +141,18 @@ export class Gathering {
     if (!isBetween || !last.amount?.weak || last.amount.unit !== null) return false;
     last.amount = amount;
     return true;
+  }
+
+  /** "a tub of yoghurt, the small one, 150": what stands on it. */
+  private isPackOfGrams({ amount }: Item, { unit, quantity, from }: Amount, unknown: number): boolean {
+    return (
+      unit === null &&
+      unknown === 0 &&
+      quantity >= LEAST_PACK_GRAMS &&
+      this.tokens[from]?.kind === 'number' &&
+      isPack(amount?.unit) &&
+      !amount?.packSize
+    );
   }
 
   takenBack(): NamedAt[] {

@@ -24,6 +24,8 @@ export interface Item {
   readonly more: Amount[];
   /** A part of a mixture whose size is not said. */
   readonly equalPart: boolean;
+  /** A number alone that makes a hundred with the others: percent. */
+  ofHundred: boolean;
   /** Names beside it that nothing is said of. */
   readonly others: NamedAt[];
   /** What may be taken instead. */

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { rounded, sum, UNITS } from '../../base/measures';
+import { rounded, sum, UNITS, type UnitId } from '../../base/measures';
 import type { Deed } from '../../records/shapes';
 import { plainWords } from '../ingredients';
 import type { Assumption, Stretch } from '../larder';
@@ -106,7 +106,13 @@ export function weighItem(
     context,
   );
   const taken = !misspelt && whatIsMeant !== item.name.match.item ? saidAs(part, item, context) : part;
-  return withMore(withTexture(taken, item), item, sentence, context);
+  return withMore(asPercent(withTexture(taken, item), item), item, sentence, context);
+}
+
+function asPercent(part: ReadPart, { ofHundred }: Item): ReadPart {
+  if (part.status !== 'read' || !ofHundred) return part;
+  const text = t`The numbers add to 100: taken as percent.`;
+  return { ...part, assumptions: [...part.assumptions, { code: 'of-hundred', text, alternatives: [] }] };
 }
 
 /** What a deed makes of a thing, in the words that preparations are told by. */
@@ -173,9 +179,22 @@ const METRIC: ReadonlySet<string> = new Set(['ml', 'cl', 'dl', 'l']);
 const MOST_SPOONS = 10;
 
 /** "Two spoonfuls of honey. Three of olive oil."; "100 ml de água, duas de creme": of spoons, which nobody needs to name. */
+const SPOONS: ReadonlySet<UnitId> = new Set<UnitId>(['tbsp', 'tsp', 'spoon', 'dessertspoon']);
+/** So many of what is counted without its measure are spoons, where there was one. */
+const LEAST_SPOONS = 2;
+const isHousehold = (unit: UnitId): boolean => UNITS[unit].kind === 'volume' && !METRIC.has(unit);
+
 function spoonOf(unit: Amount['unit'], { quantity }: Amount): Amount['unit'] {
-  if (unit && UNITS[unit].kind === 'volume' && !METRIC.has(unit)) return unit;
+  if (unit && isHousehold(unit)) return unit;
   return quantity >= 1 && quantity <= MOST_SPOONS ? 'spoon' : null;
+}
+
+/** "2 cucchiai di gelatina in mezza tazza d'acqua, 3 di balsamo": nobody takes three cups of what was spooned before. */
+function lastUnit(told: readonly Item[], { quantity }: Amount): Amount['unit'] {
+  const units = told.flatMap(({ amount }) => amount?.unit ?? []);
+  const last = units.at(-1) ?? null;
+  const isVessel = last !== null && isHousehold(last) && !SPOONS.has(last) && quantity >= LEAST_SPOONS;
+  return (isVessel ? units.findLast((each) => SPOONS.has(each)) : undefined) ?? last;
 }
 
 /** "12 g BTMS, 9 cetyl": a bare number beside grams is grams, of what is not counted. */
@@ -195,12 +214,17 @@ function unitOf(
     ...inRow.slice(Math.max(0, at - UNIT_BACK), at).flatMap(({ items }) => items),
     ...sentence.items.slice(0, sentence.items.indexOf(item)),
   ];
-  const unit = told.flatMap((other) => other.amount?.unit ?? []).at(-1) ?? null;
-  const spoon = isOf ? spoonOf(unit, amount) : null;
-  if (spoon) return spoon;
+  const unit = lastUnit(told, amount);
+  // "Rosewater, six.": behind its name.
+  const isBehind = amount.from >= name.to && unit !== null && isHousehold(unit);
+  if (isOf || isBehind) return spoonOf(unit, amount) ?? gramsOrPart(unit, amount);
+  return gramsOrPart(unit, amount);
+}
+
+function gramsOrPart(unit: Amount['unit'], { quantity }: Amount): Amount['unit'] {
   if (unit === 'g' || unit === 'ml') return 'g';
   // "a third conditioner, two thirds gel"
-  return amount.quantity < 1 ? 'part' : null;
+  return quantity < 1 ? 'part' : null;
 }
 
 /** The words between the amount and the end of the name: those that nobody knows are said. */

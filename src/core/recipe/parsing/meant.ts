@@ -3,11 +3,12 @@ import { UNITS } from '../../base/measures';
 import { isNearly } from '../ingredients';
 import type { Assumption } from '../larder';
 import type { Item } from './item';
-import type { LarderItem } from './lexicon';
+import { isHerb, isOfOil, type LarderItem } from './lexicon';
 import { lineAmountOf, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { textOf, type Context, type ReadSentence } from './sentences';
 import { SHARED_NOUNS } from './sharedNouns';
+import { isWord } from './tokens';
 import { measureOf, type ReadPart } from './weigh';
 
 /** What burns or harms by the spoon is never one tap away: essential oils, lye, pure acids and preservatives. */
@@ -56,9 +57,19 @@ export function meantBy(item: Item, amount: LineAmount, context: Context): Larde
   if (ingredient?.id === 'conditioner' && item.holds.some(({ match }) => isProtein(match.item)))
     return context.lexicon.inWords(['protein', 'conditioner'])[0]?.item ?? item.name.match.item;
   if (ingredient?.id === 'egg') return eggPart(item, context);
+  const source = sourceOf(item, context);
+  if (source) return source;
   if (ingredient?.roles.includes('essential-oil')) return inSpoons(item, amount, context);
   return inDrops(item, context);
 }
+
+/** "flax gel: 1/3 cup seeds": what it is made of. */
+function sourceOf({ name, amount }: Item, { tokens, lexicon }: Context): LarderItem | undefined {
+  const id = /^(.+)-(?:gel|water|milk)$/.exec(name.match.item.id)?.[1];
+  if (!id || !amount || amount.from < name.to || !isWord(tokens[amount.to], SOURCE)) return undefined;
+  return lexicon.items.flat().find((item) => item.id === id);
+}
+const SOURCE = /^(?:seeds?|sementes?|semillas?|graines?|samen|semi|beej|leaves|grains?|graos?)$/;
 
 /** "two eggs, skip the whites": the yolks. */
 function eggPart({ name, without }: Item, { lexicon }: Context): LarderItem {
@@ -79,11 +90,20 @@ function inSpoons(item: Item, { unit, quantity }: LineAmount, { lexicon, tokens 
   const isOilOf =
     named.length > 1 && named.some((word) => OIL.test(word)) && !named.some((word) => ESSENTIAL.test(word));
   if (millilitres < LEAST_STEEPED_ML || !isOilOf) return match.item;
-  const [plant] = lexicon.inWords(named.filter((word) => !OIL.test(word)));
-  const isSteeped = plant?.item.ingredient?.preparations.some(({ stages }) =>
-    stages.some((stage) => stage.do === 'steep'),
-  );
-  return (isSteeped ? lexicon.inWords(['infused', 'oil'])[0]?.item : undefined) ?? match.item;
+  const plant = named.filter((word) => !OIL.test(word));
+  const isSteeped = lexicon
+    .inWords(plant)[0]
+    ?.item.ingredient?.preparations.some(({ stages }) => stages.some((stage) => stage.do === 'steep'));
+  return (isSteeped ? steepedIn(plant, lexicon) : undefined) ?? match.item;
+}
+
+/** Oil that a plant was steeped in: its own, where the catalogue has it. */
+function steepedIn(plant: readonly string[], lexicon: Context['lexicon']): LarderItem | undefined {
+  const [exact, any] = [
+    [...plant, 'infused', 'oil'],
+    ['infused', 'oil'],
+  ].map((said) => lexicon.inWords(said)[0]);
+  return exact && isOfOil(exact.item) ? exact.item : any?.item;
 }
 
 /** From this much on an oil that is called after a plant is none of drops. */
@@ -121,6 +141,8 @@ const ESSENTIAL_OF: Readonly<Record<string, string>> = {
   sage: 'clary-sage-eo',
 };
 
+const JUICE = /^(?:juice|suco|zumo|jugo|jus|saft|succo|ras)$/;
+
 /** Drops of a plant are of its essential oil. */
 function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
   const { match, from, to } = item.name;
@@ -132,6 +154,8 @@ function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
     .flat()
     .find(({ id }) => id === (ESSENTIAL_OF[ingredient.id] ?? `${ingredient.id}-eo`));
   // "Drops of lemon juice" are juice.
-  if (essential && named.length === 1) return essential;
-  return oil?.item.ingredient?.roles.includes('essential-oil') ? oil.item : match.item;
+  if (essential && !named.some((word) => JUICE.test(word))) return essential;
+  // Of panthenol or of honey there is none.
+  const isOfPlant = isHerb(match.item) || oil?.words !== 2;
+  return isOfPlant && oil?.item.ingredient?.roles.includes('essential-oil') ? oil.item : match.item;
 }

@@ -1,5 +1,7 @@
 import type { Deed } from '../../records/shapes';
+import { singular } from '../ingredients';
 import type { Item, TokenRange } from './item';
+import { isOfOil } from './lexicon';
 import { isProduct } from './pending';
 import type { Context, ReadSentence } from './sentences';
 import { isWord } from './tokens';
@@ -22,6 +24,8 @@ const THROWN_WITHIN = 8;
 
 /** Before what was named already. */
 const THE = /^(?:the|this|that|o|a|el|la|le|l|der|die|das|den|il|lo)$/;
+
+const ITS = /^(?:its|their|sua|ihrem|suo)$/;
 
 export const isWithin = (at: number, range: TokenRange | null): boolean =>
   range !== null && at >= range.from && at < range.to;
@@ -110,7 +114,10 @@ export class Mentions {
 
   private refersUnmeasured({ name, deed, texture }: Item, sentence: ReadSentence): boolean {
     const { id } = name.match.item;
+    // "blitz with its water"
+    if (isWord(this.context.tokens[name.from - 1], ITS)) return true;
     if (this.isCoolRinse(name, deed, texture) || this.isAfterRinse(name, sentence)) return true;
+    if (this.isOfOils(name, sentence)) return true;
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
     if (deed !== null) return !BRINGS.has(deed);
@@ -140,6 +147,18 @@ export class Mentions {
     return source !== undefined && (this.measured.has(source) || this.countsPieces);
   }
 
+  /** "melt the butters, oil in after": of the oils that are in. */
+  private isOfOils({ from, match }: Item['name'], sentence: ReadSentence): boolean {
+    const { tokens, words } = this.context;
+    return (
+      match.item.ingredient?.id === 'vegetable-oil' &&
+      words.roles.bareOil.at(tokens, from) !== undefined &&
+      [...this.seen.values()].some(
+        ({ name }) => isOfOil(name.match.item) && this.measured.get(name.match.item.id) !== sentence,
+      )
+    );
+  }
+
   /** "melt the butter": of the shea butter that is in. */
   private isShortFor({ from, to, match }: Item['name'], deed: Deed | null): boolean {
     const word = this.context.tokens[from]?.word ?? '';
@@ -154,7 +173,12 @@ export class Mentions {
     if (to - from > 1 || (deed === null && !isThe)) return false;
     return [...this.seen.values()].some(({ name }) => {
       const last = this.context.tokens[name.to - 1]?.word;
-      return name.to - name.from > 1 && last === word && name.match.item.id !== match.item.id;
+      return (
+        name.to - name.from > 1 &&
+        last !== undefined &&
+        singular(last) === singular(word) &&
+        name.match.item.id !== match.item.id
+      );
     });
   }
 

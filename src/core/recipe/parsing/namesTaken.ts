@@ -138,6 +138,7 @@ function swapsLast(g: Gathering, named: NamedAt): boolean {
   g.mentions.push(...g.takenBack());
   g.formerItems.delete(last);
   g.add(named, given, { optional: last.optional, deed: last.deed });
+  g.swapped = g.last() ?? null;
   return true;
 }
 

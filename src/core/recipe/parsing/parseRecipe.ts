@@ -299,10 +299,10 @@ class Assembly {
   /** "a tablespoon of nettle to a pint, overnight": of water. */
   private brewed(amount: Amount, { steps, items }: ReadSentence): ReadPart | undefined {
     const { tokens, lexicon } = this.context;
+    const isOfHerb = items.some(({ name }) => isHerb(name.match.item));
     const isBrewed =
-      items.some(({ name }) => isHerb(name.match.item)) ||
-      steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
-    if (!isBrewed || !isBrewedIn(amount, tokens)) return undefined;
+      isOfHerb || steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
+    if (!isBrewed || !isBrewedIn(amount, tokens, isOfHerb)) return undefined;
     const [water] = lexicon.inWords(['water']);
     return water && weigh(onlySaid(water.item, lineAmountOf(amount, '')), this.context);
   }

@@ -4,7 +4,7 @@ import type { Amount } from './amounts';
 import type { NameMatch, Separator } from './elements';
 import type { Item, NamedAt } from './item';
 import { isLiquid } from './textures';
-import { isWord, type Token } from './tokens';
+import { isSign, isWord, type Token } from './tokens';
 
 /** What was just named. */
 export const PRONOUN = /^(?:it|them|this|that|isso|dele|dela|davon|eso|cela)$/;
@@ -29,10 +29,16 @@ export function isUseOfMade(
   waits: boolean,
 ): boolean {
   if (unit === null || weak || waits) return false;
+  // "a cupful mixed with 2 tbsp conditioner"
+  const isMixed = isWord(tokens[to], MIXED) && isWord(tokens[to + 1], WITH);
+  if (isMixed && last === undefined) return true;
   const isOf =
     isWord(tokens[to - 1], MADE_BEFORE) || (isWord(tokens[to - 1], OF) && isWord(tokens[to], MADE_BEFORE));
   return isOf && (last === undefined || (last.amount !== null && last.amount.unit !== null));
 }
+const MIXED =
+  /^(?:mixed|stirred|blended|whisked|shaken|misturad[ao]s?|mezclad[ao]s?|melangee?s?|gemischt|vermischt|mescolat[aoei]|unit[aoei])$/;
+const WITH = /^(?:with|into|com|con|avec|mit|a|em)$/;
 const MADE_BEFORE = /^(?:it|that|this|isso|disso|dela|dele|davon|eso)$/;
 const OF = /^(?:of|de|von|di)$/;
 
@@ -46,11 +52,16 @@ const INTO_WATER = /^(?:to|per|in|into|with|for|para|em|por|en|auf|pour|dans)$/;
 /** From this much on it may be what a herb is brewed in, ml. */
 const LEAST_BREWED_ML = 200;
 
-/** "10 pods to 500 ml": of water, though nobody names it. */
-export function isBrewedIn({ unit, quantity, from }: Amount, tokens: readonly Token[]): boolean {
+/** "10 pods to 500 ml", "two chamomile bags in the jug, 600 ml": of water, though nobody names it. */
+export function isBrewedIn(
+  { unit, quantity, from }: Amount,
+  tokens: readonly Token[],
+  isOfHerb: boolean,
+): boolean {
   const measure = unit ? UNITS[unit] : undefined;
   const isMuch = measure?.kind === 'volume' && measure.size * quantity >= LEAST_BREWED_ML;
-  return isMuch && isWord(tokens[from - 1], INTO_WATER);
+  const before = tokens[from - 1];
+  return isMuch && (isWord(before, INTO_WATER) || (isOfHerb && isSign(before, ',')));
 }
 
 /** A name that waits for its amount. */
@@ -98,6 +109,7 @@ export const bareItem = ({ from, to, match }: NamedAt): Item => ({
   shared: false,
   more: [],
   equalPart: false,
+  ofHundred: false,
   others: [],
   instead: [],
   optional: false,

@@ -14,7 +14,7 @@ describe('what a name means with the words around it', () => {
     ['2 tbsp calendula macerate', ['infused-oil 28']],
     ['1 tbsp nettle-infused oil', ['burdock-oil 14']],
     ['2 tbsp olive oil infused with mint', ['olive-oil 28']],
-    ['2 tbsp rosemary oil', ['infused-oil 28']],
+    ['2 tbsp rosemary oil', ['rosemary-infused-oil 28']],
     ['10 drops rosemary oil', ['rosemary-eo 0']],
     ['1 tbsp rosemary essential oil', ['rosemary-eo 14']],
     ['3 colheres de sopa de óleo macerado de alecrim', ['rosemary-infused-oil 41']],

@@ -126,10 +126,13 @@ function dropTeaOf(found: Found, tokens: readonly Token[]): void {
   }
 }
 
-/** "leave in 15 minutes": done, and no leave-in. */
+/** "leave in 15 minutes", and at the end "leave-in.": done, and no leave-in. */
 function dropLeftIn(found: Found, tokens: readonly Token[], { numbers }: Vocabulary): void {
   for (const [at, { to }] of [...found]) {
-    if (!isWord(tokens[at], /^leave$/) || to !== at + 2) continue;
+    const words = tokens.slice(at, to).map(({ word }) => word);
+    if (words[0] !== 'leave' || words.at(-1) !== 'in' || to - at > 3) continue;
+    const isEnd = tokens.slice(to).every(({ kind }) => kind !== 'word' && kind !== 'number');
+    if (isEnd && isSign(tokens[at - 1], '.', ',', ';', '!', '–', '—')) found.delete(at);
     const behind = isWord(tokens[to], /^(?:for|about|around|it|overnight|until|till?)$/) ? to + 1 : to;
     if (behind > to || tokens[to]?.kind === 'number' || numbers.at(tokens, to)) found.delete(at);
   }
@@ -145,8 +148,8 @@ function nameBareOil(found: Found, tokens: readonly Token[], lexicon: Lexicon, w
     const [before, next] = [tokens[at - 1], tokens[at + 1]];
     const which = namedBehind(tokens, at, lexicon);
     if (which) {
-      found.delete(at + 2);
-      found.set(at, { item: which, words: 1, to: at + 1 });
+      found.delete(which.at);
+      found.set(at, { item: which.item, words: 1, to: at + 1 });
       continue;
     }
     const isFree = before === undefined || before.kind !== 'word' || isOfAmount(tokens, at - 1, words);
@@ -157,18 +160,28 @@ function nameBareOil(found: Found, tokens: readonly Token[], lexicon: Lexicon, w
   }
 }
 /** "3 tbsp oil, olive if possible", "oil (olive or sunflower)" */
-function namedBehind(tokens: readonly Token[], at: number, lexicon: Lexicon): LarderItem | undefined {
-  const [sign, word, next] = [tokens[at + 1], tokens[at + 2], tokens[at + 3]];
+function namedBehind(
+  tokens: readonly Token[],
+  at: number,
+  lexicon: Lexicon,
+): { readonly item: LarderItem; readonly at: number } | undefined {
+  const sign = tokens[at + 1];
+  const isMostly = isWord(tokens[at + 2], MOSTLY);
+  const namedAt = at + (isMostly ? 3 : 2);
+  const [word, next] = tokens.slice(namedAt);
   if (
     !isSign(sign, ',', '(') ||
     !word ||
     !isWord(word) ||
-    !(isWord(next, /^(?:if|or|otherwise|ideally|se|ou|si|o|wenn|oder)$/) || isSign(next, ')'))
+    !(isMostly || isWord(next, /^(?:if|or|otherwise|ideally|se|ou|si|o|wenn|oder)$/) || isSign(next, ')'))
   )
     return undefined;
   const [named] = lexicon.inWords([word.word, 'oil']);
-  return named?.words === 2 && isOfOil(named.item) ? named.item : undefined;
+  return named?.words === 2 && isOfOil(named.item) ? { item: named.item, at: namedAt } : undefined;
 }
+
+const MOSTLY =
+  /^(?:usually|mostly|normally|often|preferably|ideally|mainly|geralmente|normalmente|generalement|meist|meistens|solitamente|di solito)$/;
 
 const OIL_OF =
   /^(?:the|my|your|phase|cleanse|cleansing|treatment|rinsing|rinse|bath|first|of|de|di|d|infused)$/;

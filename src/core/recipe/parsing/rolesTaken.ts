@@ -101,19 +101,24 @@ export function takeSeparator(g: Gathering, separator: Separator, element: Token
     g.holding = null;
   } else if (separator === 'or') orElse(g, element);
   else if (separator !== 'slash') beginChunk(g);
-  if (separator === 'colon') {
-    takeListed(g, element);
-    g.chunkAfterColon = g.chunk;
-    g.deed = null;
-  }
+  if (separator === 'colon' || separator === 'dash') beginList(g, separator, element);
   if (separator === 'comma' || separator === 'colon' || separator === 'dash') endClause(g);
   else if (separator === 'and') {
     closeUnknown(g);
     if (isWord(g.tokens[element.to - 1], THEN)) g.deed = null;
   } else if (separator === 'with' && g.open?.amount.unit === null && g.open.unknown === 0) {
     // "3 tbsp for me, 5 for my mum"
-    g.open = null;
+    g.close();
   }
+}
+
+/** "Nettle oil – dried nettle, a cupful": what stands before it has no amount in the list behind. */
+function beginList(g: Gathering, separator: 'colon' | 'dash', element: TokenRange): void {
+  if (separator === 'colon') {
+    takeListed(g, element);
+    g.deed = null;
+  }
+  if (separator === 'colon' || (g.items.length === 0 && g.waiting.length === 1)) g.chunkAfterColon = g.chunk;
 }
 
 /** "cornflour, milk and cream: two spoons, a cup and half a cup": each has its own, in their order. */

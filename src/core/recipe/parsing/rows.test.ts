@@ -137,7 +137,7 @@ describe('every name in the catalogue', () => {
         const read = readLines(parsedOf([write(each)]));
         // Spoons of an oil that is only called after a herb are of what it was steeped in.
         const isSteeped =
-          / oil$|^(?:óleo|aceite|huile|olio) /.test(each) && read[0]?.ingredientId === 'infused-oil';
+          / oil$|^(?:óleo|aceite|huile|olio) /.test(each) && /infused-oil$/.test(read[0]?.ingredientId ?? '');
         const isOwn = read[0]?.ingredientId === ingredient.id;
         return read.length !== 1 || !(isOwn || (isSteeped && ingredient.roles.includes('essential-oil')));
       }),

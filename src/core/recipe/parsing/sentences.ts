@@ -1,10 +1,11 @@
 import { t } from '@lingui/core/macro';
-import { UNITS, type Problem } from '../../base/measures';
+import { sum, UNITS, type Problem } from '../../base/measures';
 import { RECIPE_LIMITS, type Deed } from '../../records/shapes';
 import type { Stretch } from '../larder';
 import { elementsOf, namesIn, type Element, type Names } from './elements';
 import type { Batch, Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
 import { itemsOf } from './items';
+import { isOfOil } from './lexicon';
 import { IF } from './pending';
 import { refinedNames } from './refinedNames';
 import { headingOf, rowsOf, sentencesOf, startOfRow, type Heading, type Row } from './rows';
@@ -82,7 +83,9 @@ export function readSentences(context: Context): Told {
     if (from < row.to && !problem)
       sentences.push(...readRow(row, from, { ...place, names, context, ofOils, before: sentences.at(-1) }));
   }
-  countEarlier(sentences);
+  countEarlier(sentences, context);
+  takeOfHundred(sentences);
+  nameOilBefore(sentences, context);
   takeBackEarlier(sentences, context);
   const byRow = new Map<Row, ReadSentence[]>();
   for (const sentence of sentences) {
@@ -243,15 +246,17 @@ function problemOfRow(row: Row, context: Context): Problem | null {
   ).problem;
 }
 
+/** "Crack two into a bowl": where it goes. */
+const INTO = /^(?:in|into|em|num|numa|en|dans|im|ins|in)$/;
 /** How many sentences back a count may find its thing. */
 const COUNTS_BACK = 2;
 
 /** "Okra slime. 10 pods, …": a count of nothing is of the last thing named that is counted and has none. */
-function countEarlier(sentences: ReadSentence[]): void {
+function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
   for (const [index, sentence] of sentences.entries()) {
     const [first] = sentence.nameless;
-    if (!first || first.amount.unit === null) continue;
-    const isCount = UNITS[first.amount.unit].kind === 'count';
+    if (!first || isWord(tokens[first.range.from - 1], INTO)) continue;
+    const isCount = first.amount.unit === null || UNITS[first.amount.unit].kind === 'count';
     if (!isCount && !first.isBare) continue;
     const item = sentences
       .slice(Math.max(0, index - COUNTS_BACK), index)
@@ -263,6 +268,51 @@ function countEarlier(sentences: ReadSentence[]): void {
     if (!item) continue;
     item.amount = first.amount;
     sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
+  }
+}
+
+/** "Egg & olive oil – 2 eggs, 4 tbsp oil": the oil that was named without an amount. */
+function nameOilBefore(sentences: ReadSentence[], { tokens, words }: Context): void {
+  const isBareOil = ({ from, to }: TokenRange) => words.roles.bareOil.at(tokens, from)?.to === to;
+  const named = sentences
+    .flatMap(({ items }) => items)
+    .find(({ name, amount }) => amount === null && isOfOil(name.match.item) && !isBareOil(name));
+  if (!named) return;
+  for (const [index, sentence] of sentences.entries()) {
+    const bare = sentence.items.find(
+      ({ name, amount }) => amount !== null && name.from > named.name.to && isBareOil(name),
+    );
+    if (!bare) continue;
+    const { from, to } = bare.name;
+    const own = { ...bare, name: { from, to, match: { item: named.name.match.item, words: 1 } } };
+    sentences[index] = { ...sentence, items: sentence.items.map((item) => (item === bare ? own : item)) };
+    const at = sentences.findIndex(({ items }) => items.includes(named));
+    const held = sentences[at];
+    if (held)
+      sentences[at] = {
+        ...held,
+        items: held.items.filter((item) => item !== named),
+        mentions: [...held.mentions, named.name],
+      };
+    return;
+  }
+}
+
+/** So few numbers may make a hundred by chance. */
+const LEAST_OF_HUNDRED = 4;
+/** They may miss it by this much, from rounding on the page. */
+const OF_HUNDRED_WITHIN = 1;
+
+/** "water 72, cetyl alcohol 6, …": numbers without a measure that make a hundred are percents. */
+function takeOfHundred(sentences: readonly ReadSentence[]): void {
+  const items = sentences.flatMap((sentence) => sentence.items);
+  const measured = items.filter(({ amount }) => amount !== null && !amount.weak);
+  const isBare = measured.every(({ amount, more }) => amount?.unit === null && more.length === 0);
+  const whole = sum(measured.map(({ amount }) => amount?.quantity ?? 0));
+  if (!isBare || measured.length < LEAST_OF_HUNDRED || Math.abs(whole - 100) > OF_HUNDRED_WITHIN) return;
+  for (const item of measured) {
+    item.amount = { ...item.amount!, unit: '%' };
+    item.ofHundred = true;
   }
 }
 

@@ -45,13 +45,15 @@ export function withUnsaidOil(
   const isShared = elements.some(
     (each) => each.kind === 'role' && (each.role === 'equal' || each.role === 'each'),
   );
-  const isOil = isOfOils
-    ? (element: Element, near: Near) => isOfTitle(element, near, isShared)
-    : (element: Element, near: Near) => isPoured(element, near);
+  const isOil = (element: Element, near: Near) =>
+    isOfOils ? isOfTitle(element, near, isShared) : isPoured(element, near);
   return elements.map((element, index): Element => {
     const isWordAlone = element.kind === 'word' && isWord(tokens[element.from]);
     if ((element.kind !== 'name' && !isWordAlone) || element.to - element.from > 1) return element;
-    if (!isOil(element, [elements[index - 1], elements[index + 1]])) return element;
+    const near = [elements[index - 1], elements[index + 1]];
+    const butter = butterOf(element, elements.slice(0, index), tokens, lexicon);
+    if (butter) return { ...element, kind: 'name', match: { item: butter, words: 1 } };
+    if (!isOil(element, near) && !isOfSameOil(element, elements.slice(0, index), tokens)) return element;
     const item = oilOf(tokens[element.from]?.word ?? '', lexicon);
     return item ? { kind: 'name', from: element.from, to: element.to, match: { item, words: 1 } } : element;
   });
@@ -65,6 +67,36 @@ const isPoured = (element: Element, near: Near): boolean =>
   near.some(
     (other) => other?.kind === 'amount' && other.amount.unit !== null && POURED.has(other.amount.unit),
   );
+
+/** "150 g shea / 50 g mango": weighed behind a butter it is one, too. */
+function butterOf(
+  element: Element,
+  before: readonly Element[],
+  tokens: readonly Token[],
+  lexicon: Pick<NameLexicon, 'inWords'>,
+): LarderItem | undefined {
+  const amount = before.at(-1);
+  const last = before.findLast((each) => each.kind === 'name');
+  const isBehind = last?.kind === 'name' && /-butter$/.test(last.match.item.id);
+  const isWeighed =
+    amount?.kind === 'amount' && amount.amount.unit !== null && UNITS[amount.amount.unit].kind === 'mass';
+  if (!isBehind || !isWeighed || (element.kind === 'name' && isOfOil(element.match.item))) return undefined;
+  const [named] = lexicon.inWords([tokens[element.from]?.word ?? '', 'butter']);
+  return named?.words === 2 && isOfOil(named.item) ? named.item : undefined;
+}
+
+/** "2 tbsp olive oil, the same of coconut", "… and 1 of sesame": behind an oil. */
+function isOfSameOil(element: Element, before: readonly Element[], tokens: readonly Token[]): boolean {
+  if (element.kind === 'name' && !isSolid(element.match.item)) return false;
+  const last = before.findLast(({ kind }) => kind !== 'word');
+  const isSame =
+    last !== undefined &&
+    ((last.kind === 'role' && last.role === 'same') ||
+      (last.kind === 'amount' && last.amount.unit === null && isWord(tokens[element.from - 1], OF)));
+  const named = before.findLast((each) => each.kind === 'name');
+  return isSame && element.from - last.to <= 1 && named?.kind === 'name' && isOfOil(named.match.item);
+}
+const OF = /^(?:of|de|di|d|von)$/;
 
 /** By the spoon, or by a number alone. */
 function isOfTitle(element: Element, near: Near, isShared: boolean): boolean {

@@ -207,8 +207,8 @@ function atDegrees({ celsius }: Draft): Deed | null {
 /** Said of what is on the hair, in the languages that are read. */
 const ON_HAIR_WORDS =
   /\b(?:hair|scalp|ends|roots|lengths|head|cap|plastic|bonnet|on for|cabelo|couro|fios|pontas|touca|pelo|cabello|gorro|cheveux|racines|charlotte|haar|haare|kopf|haube|capelli|cuffia|baal|balon|sar)\b/i;
-/** Told behind, done before. */
-const FIRST = /\b(?:first|before|antes|primeiro|primero|avant|vorher|zuerst|prima)\b/i;
+/** Told behind, done before: "strain first", "Strain!!". */
+const REMINDS = /\b(?:first|before|antes|primeiro|primero|avant|vorher|zuerst|prima)\b|!\s*$/i;
 /** What is done in the bowl. */
 const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
 
@@ -231,7 +231,7 @@ export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
     const rinsed = later.findIndex(({ deeds }) => deeds.includes('rinse'));
     const isMixedLater = later
       .slice(0, rinsed < 0 ? later.length : rinsed)
-      .some(({ deeds, text }) => deeds.some((deed) => IN_BOWL.has(deed)) && !FIRST.test(text));
+      .some(({ deeds, text }) => deeds.some((deed) => IN_BOWL.has(deed)) && !REMINDS.test(text));
     return isBare && isTimed && (isMixedLater || isLong) ? { ...step, deeds: ['soak'] } : step;
   });
 }
@@ -307,6 +307,10 @@ const AT_END_WITHIN = 6;
 /** Within so many words of "mask" and the like it says what the mixture is. */
 const CLAIM_WITHIN = 3;
 
+/** "I'd call it protein", "it's a moisture thing" */
+const CALLS = /^(?:calls?|called|counts?|chamo|chama|llamo|llama|appelle|nenne|chiamo)$/;
+const CALLED = /^(?:thing|one|coisa|cosa|truc|ding)$/;
+
 /** "protein mask", "máscara de proteína": what she calls it, in the title before anywhere else. */
 function claimIn(title: string | null, tokens: readonly Token[], words: Vocabulary): ToldUse['claim'] {
   const claims = tokens.flatMap((token, index) => {
@@ -316,7 +320,11 @@ function claimIn(title: string | null, tokens: readonly Token[], words: Vocabula
   const inTitle = claims.find(({ raw }) => title !== null && title.toLowerCase().includes(raw));
   const beside = claims.find(({ index }) =>
     Array.from({ length: 2 * CLAIM_WITHIN }, (_, at) => index - CLAIM_WITHIN + at).some(
-      (at) => at >= 0 && words.roles.kinds.at(tokens, at) !== undefined,
+      (at) =>
+        at >= 0 &&
+        (words.roles.kinds.at(tokens, at) !== undefined ||
+          (at < index && isWord(tokens[at], CALLS)) ||
+          (at > index && isWord(tokens[at], CALLED))),
     ),
   );
   return (inTitle ?? beside)?.claim ?? null;

@@ -4,6 +4,7 @@ import { readLines, unreadLines } from '../larder';
 import { parseRecipe } from './parseRecipe';
 import { withLineSaid } from './replace';
 import { recipesIn } from './split';
+import eighth from './tellings/eighth.json';
 import fifth from './tellings/fifth.json';
 import fourth from './tellings/fourth.json';
 import more from './tellings/more.json';
@@ -33,6 +34,7 @@ const TELLINGS = [
   ...unread,
   ...sixth,
   ...seventh,
+  ...eighth,
 ] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',

@@ -2,7 +2,7 @@ import type { Names } from './elements';
 import type { Item, TokenRange } from './item';
 import { startOfRow, type Row } from './rows';
 import type { StepAt } from './steps';
-import { isSign, isWord, type Token } from './tokens';
+import { isNumber, isSign, isWord, type Token } from './tokens';
 import { countWords, namesKind, type Vocabulary } from './vocabulary';
 
 export interface Title extends TokenRange {
@@ -125,7 +125,7 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
   );
   if (colon < 0 || colon - start > TITLE_WORDS || namesWithin(told, colon, first.to).length === 0)
     return null;
-  const end = beforeTime(told, start, colon);
+  const end = beforeYield(told, start, beforeTime(told, start, colon));
   const inside = tokens.slice(start, end);
   const isDay = inside.length === 1 && words.roles.days.at(tokens, start) !== undefined;
   if (isDay || isTelling(told, start, end) || words.headings.at(tokens, start) !== undefined) return null;
@@ -156,6 +156,16 @@ function beforeTime({ tokens, words }: Told, start: number, colon: number): numb
   const bracket = tokens.findIndex((token, at) => at > start && at < colon && isSign(token, '('));
   const isTimed = bracket > 0 && words.time.isWithin(tokens, bracket, colon);
   return isTimed ? bracket : colon;
+}
+
+/** "Cream base 100 g: …": how much it makes is no part of it. */
+function beforeYield({ tokens, words }: Told, start: number, end: number): number {
+  const number = end - 2;
+  const isYield =
+    number > start &&
+    isNumber(tokens[number]) &&
+    /^(?:k?g|m?l)$/.test(words.units.at(tokens, number + 1)?.value ?? '');
+  return isYield ? number : end;
 }
 
 /** Numbers, lists, and what is done belong to the recipe itself. */

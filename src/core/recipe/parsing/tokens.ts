@@ -30,12 +30,14 @@ const FRACTIONS: ReadonlyMap<string, number> = new Map(
   }),
 );
 
-/** 1'000 and 1 000 are thousands; 1.5 and 1,5 decimals; a comma before three digits is decided by what follows. */
+/** 1'000 and 1 000 are thousands; 1.5, 1,5 and .5 decimals; a comma before three digits is decided by what follows. */
 const PIECES =
-  /(\r\n|\r|\n)|(\d{1,3}(?:['’\u00a0\u202f ]\d{3})+(?![\d.,]\d|\s*\p{L}*\s*\/)|\d+(?:[.,]\d+)*(?:e\d{1,3}\b|-?ish\b)?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅙])|(e\.\s?o\b\.?|\p{L}[\p{L}\p{M}\p{N}]*(?:['’]\p{L}+)*)|(\S)/giu;
+  /(\r\n|\r|\n)|((?<![\p{L}\p{N}.])\.\d+|\d{1,3}(?:['’\u00a0\u202f ]\d{3})+(?![\d.,]\d|\s*\p{L}*\s*\/)|\d+(?:[.,]\d+)*(?:e\d{1,3}\b|-?ish\b)?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅙])|(e\.\s?o\b\.?|\p{L}[\p{L}\p{M}\p{N}]*(?:['’]\p{L}+)*)|(\S)/giu;
 
 /** Before an apostrophe it is an article, not a part of the word: "d'huile", "l'eau", "un'ora". */
 const ELISION = /^(?:[dlnmtsj]|qu|un|dell|all|nell|sull)['’](?=\p{L}{2})/iu;
+/** "eine Vierteltasse": how much, and of what. */
+const GERMAN_SHARE = /^((?:drei)?viertel|drittel|halb)(?:tassen?|liter|becher|glas)$/i;
 /** English contractions are one word. */
 const CONTRACTION = /['’](?:s|t|re|ve|ll|d|m)$/i;
 
@@ -83,8 +85,8 @@ export function tokensOf(text: string): Token[] {
       continue;
     }
     const elided = CONTRACTION.test(raw) ? null : ELISION.exec(raw);
-    const cut = elided ? elided[0].length : 0;
-    if (elided) tokens.push(wordToken(raw.slice(0, cut), start, row));
+    const cut = elided?.[0].length ?? GERMAN_SHARE.exec(raw)?.[1]?.length ?? 0;
+    if (cut > 0) tokens.push(wordToken(raw.slice(0, cut), start, row));
     tokens.push(wordToken(raw.slice(cut), start + cut, row));
   }
   return tokens;
