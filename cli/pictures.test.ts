@@ -23,6 +23,10 @@ interface HairsAnswer {
   readonly shed: number;
   readonly lengthsMm: readonly number[];
   readonly sure: number;
+  readonly balls: readonly {
+    readonly acrossMm: number;
+    readonly hairs: { readonly low: number; readonly high: number } | null;
+  }[];
   readonly troubles: readonly string[];
 }
 
@@ -78,7 +82,20 @@ describe('velvet hairs', () => {
       expect(sum(answer.lengthsMm) / sum(drawn)).toBeLessThan(1.05);
       expect(answer.sure).toBeGreaterThan(0.75);
       expect(answer.troubles).toEqual([]);
+      expect(answer.balls).toEqual([]);
     }
+  }, 60_000);
+
+  it('measures a ball that lies beside single hairs, and says a wide count of it', async () => {
+    const { picture, hairs, inBall } = sheetPicture(404, 8, 150);
+    const answer = (await hairsCommand({ image: fileOf('ball.png', pngOf(picture)) })) as HairsAnswer;
+    const [ball, ...others] = answer.balls;
+    expect(others).toEqual([]);
+    expect(ball?.hairs?.low).toBeLessThanOrEqual(inBall);
+    expect(ball?.hairs?.high).toBeGreaterThanOrEqual(inBall);
+    expect(ball?.hairs?.high).toBeGreaterThan(2 * (ball?.hairs?.low ?? 0));
+    // Its hairs are not taken for single ones.
+    expect(Math.abs(answer.broken + answer.shed - hairs.length)).toBeLessThanOrEqual(3);
   }, 60_000);
 
   it('asks for the card where there is none', async () => {

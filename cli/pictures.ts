@@ -124,7 +124,7 @@ export async function pageCommand({ image }: CommandOptions): Promise<unknown> {
 
 /** The hairs on a photo of a sheet with a bank card beside them. */
 export async function hairsCommand({ image }: CommandOptions): Promise<unknown> {
-  const { hairs, sure, troubles } = await asked(({ measureFile }) => measureFile(image));
+  const { hairs, balls, sure, troubles } = await asked(({ measureFile }) => measureFile(image));
   const of = (kind: 'broken' | 'shed') => hairs.filter((hair) => hair.kind === kind);
   return shortNumbers({
     broken: of('broken').length,
@@ -132,6 +132,7 @@ export async function hairsCommand({ image }: CommandOptions): Promise<unknown> 
     lengthsMm: hairs.map(({ lengthMm }) => Math.round(lengthMm)).sort((a, b) => b - a),
     sure,
     hairs: hairs.map(({ lengthMm, kind, hasRoot }) => ({ lengthMm, kind, root: hasRoot })),
+    balls: balls.map(({ acrossMm, hairs: within }) => ({ acrossMm: Math.round(acrossMm), hairs: within })),
     troubles: troubles.map((trouble) => sheetTroubleWords()[trouble]),
   });
 }

@@ -105,6 +105,18 @@ describe('hairs on a photo', () => {
     expect(await foreignAddresses(browser)).toEqual([]);
   });
 
+  it('in a ball are sized, and the size goes where it is kept', async () => {
+    const browser = await phone();
+    await browser.opensDemo('/strand/tally');
+    await browser.pressId('show-photo');
+    await givesPicture(browser, 'hair-photo', pngOf(sheetPicture(404, 8, 150).picture));
+    await browser.sees(/A ball .* across: \d+ to \d+ hairs/, 60_000);
+    await browser.pressId('take-hairs');
+    await browser.sees(/About \d+ hairs, give or take half/);
+    await browser.pressId('save-reading');
+    await browser.sees('Hair check saved');
+  });
+
   it('say what to do where no card lies beside them', async () => {
     const browser = await phone();
     await browser.opensDemo('/strand/tally');

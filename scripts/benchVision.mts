@@ -85,6 +85,23 @@ for (const [name, some] of [
 console.log(
   `no card seen on ${noCard}; ${Math.round(quantile(times, 0.5))} ms each, ${Math.round(quantile(times, 0.95))} at most in 19 of 20`,
 );
+/** Balls beside single hairs, on seeds that nothing was tuned on. */
+const BALLS = { from: 401, count: 30, single: 8, most: 150 } as const;
+const balls = { found: 0, counted: 0, within: 0, error: [] as number[], wide: [] as number[] };
+for (let seed = BALLS.from; seed < BALLS.from + BALLS.count; seed++) {
+  const { picture, inBall } = sheetPicture(seed, BALLS.single, BALLS.most);
+  const found = await measureFile(fileOf(pngOf(picture)));
+  if (found.balls.length === 1) balls.found++;
+  const count = found.balls[0]?.hairs;
+  if (!count) continue;
+  balls.counted++;
+  if (count.low <= inBall && inBall <= count.high) balls.within++;
+  balls.error.push(Math.abs(Math.log(count.middle / inBall)));
+  balls.wide.push(count.high / count.low);
+}
+console.log(
+  `${BALLS.count} balls: ${percent(balls.found, BALLS.count)} found as one, ${balls.counted} counted; the truth within what was said ${percent(balls.within, balls.counted)}; off by a factor of ${Math.exp(quantile(balls.error, 0.5)).toFixed(2)} in the middle, said from one to ${quantile(balls.wide, 0.5).toFixed(1)} times as many`,
+);
 await end();
 rmSync(folder, { recursive: true });
 process.exit(0);

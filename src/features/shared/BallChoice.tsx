@@ -3,17 +3,15 @@ import * as RadioGroup from '@rn-primitives/radio-group';
 import { curveCatmullRom, line } from 'd3-shape';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
-import { ballWords, SHED_IN_BALL } from '@/core/hair/checks';
+import { BALL_MM, ballWords, SHED_IN_BALL } from '@/core/hair/checks';
 import { SHED_BALLS, type ShedBall } from '@/core/records/shapes';
 import { Small, useTokens } from '@/ui';
 
 const BOX = 64;
-/** How wide each ball is drawn, as they are to each other. */
-const WIDTH: Readonly<Record<ShedBall, number>> = { pea: 10, hazelnut: 18, walnut: 30, egg: 44, apple: 60 };
 
 const curl = line<readonly [number, number]>().curve(curveCatmullRom);
 
-/** A loose tangle, as wide as it is meant. */
+/** A loose tangle, a pixel to a millimetre. */
 function tangle(width: number): string {
   const points = Array.from({ length: 44 }, (_, index): [number, number] => {
     const angle = 2.4 * index;
@@ -50,7 +48,7 @@ export function BallChoice({ value, onChange }: BallChoiceProps) {
             }`}
           >
             <Svg width={BOX} height={BOX} aria-hidden>
-              <Path d={tangle(WIDTH[size])} fill="none" stroke={tokens.ink} strokeWidth={0.8} />
+              <Path d={tangle(BALL_MM[size])} fill="none" stroke={tokens.ink} strokeWidth={0.8} />
             </Svg>
             <Small className="text-ink">{ballWords()[size]}</Small>
           </RadioGroup.Item>

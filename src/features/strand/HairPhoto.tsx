@@ -1,8 +1,10 @@
 import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Image, View } from 'react-native';
-import Svg, { Polyline } from 'react-native-svg';
+import Svg, { Circle, Polyline } from 'react-native-svg';
 import { lengthText } from '@/core/base/measures';
+import { ballLike, ballWords } from '@/core/hair/checks';
+import type { ShedBall } from '@/core/records/shapes';
 import {
   countDoubt,
   countsOf,
@@ -11,6 +13,7 @@ import {
   split,
   struck,
   turned,
+  type HairBall,
   type KeptHair,
 } from '@/core/vision/hairs';
 import { sheetTroubleWords } from '@/core/vision/words';
@@ -24,6 +27,8 @@ export interface PhotoCount {
   readonly broken: number;
   readonly shed: number;
   readonly doubt: number;
+  /** The largest ball beside them. */
+  readonly ball: ShedBall | null;
 }
 
 /** Hairs on a sheet beside a bank card: found, measured, and put right by her. */
@@ -31,7 +36,7 @@ export function HairPhoto({ onTaken }: { onTaken: (count: PhotoCount) => void })
   const { seen, choose } = useSeen<SeenSheet>((file) => askVision('hairs', file));
   return (
     <View className="gap-3">
-      <Small>{t`Lay the hairs apart on plain paper, a bank card flat beside them, and take it from straight above.`}</Small>
+      <Small>{t`Lay the hairs apart on plain paper, a bank card flat beside them, and take it from straight above. A ball may lie there, too, with three single hairs.`}</Small>
       <PictureSeen
         {...{ seen, choose }}
         label={t`Take or choose a photo`}
@@ -64,7 +69,8 @@ function SeenHairs({ picture, sheet, onTaken }: SeenHairsProps) {
     setHairs(changed);
     setChosen(null);
   };
-  if (sheet.hairs.length === 0)
+  const [ball] = [...sheet.balls].sort((a, b) => b.acrossMm - a.acrossMm);
+  if (sheet.hairs.length === 0 && !ball)
     return (
       <>
         {sheet.troubles.map((trouble) => (
@@ -81,6 +87,9 @@ function SeenHairs({ picture, sheet, onTaken }: SeenHairsProps) {
           ? sheet.troubles.map((trouble) => sheetTroubleWords()[trouble]).join(' ')
           : t`Most likely right to a tenth. Tap a hair to put it right.`}
       </Body>
+      {sheet.balls.map((each) => (
+        <BallSeen key={`${each.middle.x}/${each.middle.y}`} ball={each} shed={each === ball ? shed : 0} />
+      ))}
       <Traced picture={picture} sheet={sheet} hairs={hairs} chosen={chosen} onChoose={choose} />
       {hair ? (
         <View className="gap-2" role="group" aria-label={t`Hair ${{ id: hair.id }}`}>
@@ -112,12 +121,44 @@ function SeenHairs({ picture, sheet, onTaken }: SeenHairsProps) {
       <View className="items-start">
         <Button
           tone="main"
-          label={t`Take ${plural({ count: hairs.length }, { one: '# hair', other: '# hairs' })}`}
-          onPress={() => onTaken({ broken, shed, doubt: countDoubt(sheet.sure) })}
+          label={
+            hairs.length === 0
+              ? t`Take the ball`
+              : t`Take ${plural({ count: hairs.length }, { one: '# hair', other: '# hairs' })}`
+          }
+          onPress={() =>
+            onTaken({
+              broken,
+              // The size of a ball stands for all that was shed.
+              shed: ball ? 0 : shed,
+              doubt: countDoubt(sheet.sure),
+              ball: ball ? ballLike(ball, shed) : null,
+            })
+          }
           testID="take-hairs"
         />
         <Small>{t`One that was missed is added by a tap on the pads.`}</Small>
       </View>
+    </View>
+  );
+}
+
+/** How large a ball is, and how many hairs about; `shed` lie beside it. */
+function BallSeen({ ball, shed }: { ball: HairBall; shed: number }) {
+  const across = Math.round(ball.acrossMm) / 10;
+  const size = ballWords()[ballLike(ball, shed)];
+  return (
+    <View testID="seen-ball">
+      <Strong>
+        {ball.hairs
+          ? t`A ball ${{ across: lengthText(across) }} across: ${{ low: ball.hairs.low }} to ${{ high: ball.hairs.high }} hairs`
+          : t`A ball ${{ across: lengthText(across) }} across`}
+      </Strong>
+      <Small>
+        {ball.hairs
+          ? t`With the single ones, shed like ${size}. What broke inside it cannot be seen.`
+          : t`Like ${size}. Lay three single hairs beside it, and their number can be told.`}
+      </Small>
     </View>
   );
 }
@@ -155,6 +196,18 @@ function Traced({ picture, sheet, hairs, chosen, onChoose }: TracedProps) {
       {width > 0 ? (
         <View className="absolute inset-0">
           <Svg width={width} height={height}>
+            {sheet.balls.map(({ middle, radius }) => (
+              <Circle
+                key={`${middle.x}/${middle.y}`}
+                cx={middle.x * scale}
+                cy={middle.y * scale}
+                r={radius * scale + 4}
+                fill="none"
+                stroke={tokens.link}
+                strokeWidth={2}
+                strokeDasharray="5 4"
+              />
+            ))}
             {hairs.flatMap(({ id, lines, kind }) =>
               lines.map((line, index) => (
                 <Polyline

@@ -100,7 +100,15 @@ export const TallyScreen = withHead(function TallyFlow({ head }: { head: Head })
           testID="show-balls"
         />
       </View>
-      <PhotoPart photo={photo} onTaken={setPhoto} />
+      <PhotoPart
+        photo={photo}
+        onTaken={(count) => {
+          setPhoto(count);
+          if (count.ball === null) return;
+          setBall(count.ball);
+          setIsBall(true);
+        }}
+      />
       {isBall ? (
         <FieldGroup label={t`Shed hair, rolled into a ball`}>
           <BallChoice value={ball} onChange={setBall} />
@@ -171,11 +179,12 @@ function PhotoPart({ photo, onTaken }: PhotoPartProps) {
           testID="show-photo"
         />
       </View>
-      {photo ? (
-        <Small
-          live
-          className="text-ink"
-        >{t`${{ broken: photo.broken }} broken and ${{ shed: photo.shed }} shed from the photo, beside what you tap.`}</Small>
+      {photo && photo.broken + photo.shed > 0 ? (
+        <Small live className="text-ink">
+          {photo.ball === null
+            ? t`${{ broken: photo.broken }} broken and ${{ shed: photo.shed }} shed from the photo, beside what you tap.`
+            : t`${{ broken: photo.broken }} broken from the photo, beside what you tap; shed hair by its ball.`}
+        </Small>
       ) : null}
       {isOpen ? (
         <HairPhoto
@@ -200,7 +209,7 @@ function tallyOf(
   },
 ): Tally | null {
   const { isTapped, isNone, photo, days } = counted;
-  if (!photo) return isTapped || isNone ? { sections, days } : null;
+  if (!photo || photo.broken + photo.shed === 0) return isTapped || isNone ? { sections, days } : null;
   const { broken, shed, doubt } = photo;
   return { sections: [{ broken, shed }, ...(isTapped ? sections : [])], days, doubt };
 }

@@ -24,7 +24,7 @@ export {
   type StrandDraft,
 } from './readingDraft';
 export { referralFrom, referralOf } from './referral';
-export { ballWords, SHED_IN_BALL, shedCounts, stylesWorn, type ShedCount } from './shed';
+export { BALL_MM, ballLike, ballWords, SHED_IN_BALL, shedCounts, stylesWorn, type ShedCount } from './shed';
 export { feelWords, scalpWords } from './signWords';
 export {
   returnPercentOf,

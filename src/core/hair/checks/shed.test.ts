@@ -2,7 +2,7 @@ import { addDays, calendarDay } from '../../base/measures';
 import { testOccasion, testReading, testTally } from '../../lab/testing';
 import { halfWords, rateOf, rateRatio } from '../evidence';
 import { referralFrom } from './referral';
-import { SHED_IN_BALL, shedCounts, stylesWorn } from './shed';
+import { ballLike, SHED_IN_BALL, shedCounts, stylesWorn } from './shed';
 
 const day = calendarDay('2026-05-10');
 const ball = (at: number, size: keyof typeof SHED_IN_BALL, days = 3) =>
@@ -63,5 +63,16 @@ describe('half as much?', () => {
     [[60, 100], [50, 70], "The counts can't tell yet."],
   ])('%j, then %j', (before, after, words) => {
     expect(asked(before as number[], after as number[])).toContain(words);
+  });
+});
+
+describe('a ball that was measured', () => {
+  it.each([
+    [{ acrossMm: 25, hairs: { middle: 75 } }, 0, 'walnut'],
+    [{ acrossMm: 25, hairs: { middle: 20 } }, 0, 'hazelnut'],
+    [{ acrossMm: 25, hairs: { middle: 20 } }, 60, 'walnut'],
+    [{ acrossMm: 42, hairs: null }, 0, 'egg'],
+  ] as const)('%j with %i beside it is like %s', (ball, besideIt, size) => {
+    expect(ballLike(ball, besideIt)).toBe(size);
   });
 });

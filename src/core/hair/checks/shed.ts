@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { perLanguage } from '../../base/language';
 import { daysBetween, type CalendarDay } from '../../base/measures';
 import {
+  SHED_BALLS,
   tallyTotals,
   type HeadEvent,
   type Occasion,
@@ -22,6 +23,28 @@ export const SHED_IN_BALL: Readonly<Record<ShedBall, number>> = {
   apple: 400,
 };
 export const SHED_BALL_LOG_SD = 0.5;
+
+/** How wide such a ball is, mm (the things themselves, rounded). */
+export const BALL_MM: Readonly<Record<ShedBall, number>> = {
+  pea: 10,
+  hazelnut: 18,
+  walnut: 30,
+  egg: 44,
+  apple: 60,
+};
+
+/**
+ * The size of ball that comes next to one that was measured, with the single hairs shed beside it: by its count, or, where none
+ * could be told, by how wide it is.
+ */
+export function ballLike(
+  { acrossMm, hairs }: { readonly acrossMm: number; readonly hairs: { readonly middle: number } | null },
+  besideIt = 0,
+): ShedBall {
+  const [found, sizes] = hairs ? [hairs.middle + besideIt, SHED_IN_BALL] : [acrossMm, BALL_MM];
+  const off = (size: ShedBall) => Math.abs(Math.log(found / sizes[size]));
+  return SHED_BALLS.reduce((best, size) => (off(size) < off(best) ? size : best));
+}
 
 export const ballWords = perLanguage((): Readonly<Record<ShedBall, string>> => ({
   pea: t`a pea`,

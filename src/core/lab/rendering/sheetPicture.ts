@@ -15,6 +15,9 @@ export interface DrawnHair {
 export interface SheetPicture {
   readonly picture: Picture;
   readonly hairs: readonly DrawnHair[];
+  /** Hairs in the ball that lies there, too; 0 where there is none. */
+  readonly inBall: number;
+  readonly ballMm: number;
   readonly how: SheetTrouble;
 }
 
@@ -49,8 +52,8 @@ const CURLS = {
   curly: { turn: 0.09, every: 60 },
 } as const;
 
-/** @param seed the same seed gives the same picture; @param most hairs */
-export function sheetPicture(seed: number, most = 60): SheetPicture {
+/** @param seed the same seed gives the same picture; @param most hairs laid apart; @param most hairs in a ball beside them */
+export function sheetPicture(seed: number, most = 60, mostInBall = 0): SheetPicture {
   const random = randomLcg((seed * 0.618034 + 0.37) % 1);
   const int = (low: number, high: number) => randomInt.source(random)(low, high + 1)();
   const real = (low: number, high: number) => randomUniform.source(random)(low, high)();
@@ -78,9 +81,15 @@ export function sheetPicture(seed: number, most = 60): SheetPicture {
     const lengthMm = isBroken ? real(12, 0.45 * full) : real(0.85 * full, 1.1 * full);
     return { ...laid(lengthMm, CURLS[curl], random), hasRoot: !isBroken };
   });
+  const inBall = mostInBall === 0 ? 0 : int(8, mostInBall);
+  const ballMm = inBall === 0 ? 0 : real(6, 14) * (inBall / 50) ** 0.4 * 2;
+  const ball = Array.from({ length: inBall }, () => {
+    const lengthMm = random() < 0.45 ? real(12, 0.45 * full) : real(0.85 * full, 1.1 * full);
+    return { line: wound(lengthMm, ballMm / 2, random), hasRoot: false };
+  });
   context.lineCap = 'round';
   context.lineJoin = 'round';
-  for (const { line, hasRoot } of hairs) {
+  for (const { line, hasRoot } of [...hairs, ...ball]) {
     const width = real(1.1, 2.2);
     const path = (dx: number, dy: number) => {
       context.beginPath();
@@ -125,7 +134,7 @@ export function sheetPicture(seed: number, most = 60): SheetPicture {
   const shaded = how.shadow
     ? lit(seen, (x, y) => 1 - 0.3 / (1 + Math.exp(-(x / width + 0.4 * (y / height) - from) * 9)))
     : seen;
-  return { picture: grainy(blurred(shaded, how.blur), how.grain, random), hairs, how };
+  return { picture: grainy(blurred(shaded, how.blur), how.grain, random), hairs, inBall, ballMm, how };
 }
 
 function drawCard(
@@ -180,6 +189,29 @@ function wandering(
     x += STEP_MM * Math.cos(heading);
     y += STEP_MM * Math.sin(heading);
     line.push({ x, y });
+  }
+  return line;
+}
+
+/** Where the ball lies, mm: at the lower right, off the card. */
+const BALL_AT = { x: 170, y: 225 } as const;
+
+/** A hair that winds about within a circle. */
+function wound(lengthMm: number, radius: number, random: () => number): Point[] {
+  const normal = randomNormal.source(random)();
+  const start = radius * Math.sqrt(random());
+  const from = random() * 2 * Math.PI;
+  let [x, y] = [start * Math.cos(from), start * Math.sin(from)];
+  let heading = random() * 2 * Math.PI;
+  const line: Point[] = [];
+  for (let at = 0; at <= lengthMm / STEP_MM; at++) {
+    line.push({ x: BALL_AT.x + x, y: BALL_AT.y + y });
+    heading += 0.12 * normal();
+    // Turned back towards the middle the more, the farther out it is.
+    const out = Math.hypot(x, y) / radius;
+    if (out > 0.6) heading += 0.5 * (out - 0.6) * Math.sin(Math.atan2(-y, -x) - heading);
+    x += STEP_MM * Math.cos(heading);
+    y += STEP_MM * Math.sin(heading);
   }
   return line;
 }

@@ -1,6 +1,7 @@
 import { clamp, sum } from '../../base/measures';
 import { distance, grayOf, type Corners, type Cv, type Picture, type Point } from '../pictures';
-import { findCard, onSheet } from './card';
+import { hairsIn, tanglesOf, type Beside, type HairBall } from './balls';
+import { CARD_MM, findCard, onSheet } from './card';
 import { ridgesOf, type Ridges } from './ridges';
 import { thin } from './skeleton';
 import { followed, type Strand } from './strands';
@@ -21,6 +22,8 @@ export type SheetTrouble = 'no-card' | 'tangled' | 'no-hair';
 export interface MeasuredSheet {
   readonly card: Corners | null;
   readonly hairs: readonly MeasuredHair[];
+  /** Too dense to follow: how large, and how many hairs about. */
+  readonly balls: readonly HairBall[];
   /** Chance that the count is within a tenth, 0 to 1. */
   readonly sure: number;
   readonly troubles: readonly SheetTrouble[];
@@ -47,24 +50,37 @@ export function measureHairs(cv: Cv, picture: Picture): MeasuredSheet {
   const gray = grayOf(cv, picture, LONGEST);
   const scale = gray.width / picture.width;
   const card = findCard(cv, picture);
-  if (!card) return { card: null, hairs: [], sure: 0, troubles: ['no-card'] };
+  if (!card) return { card: null, hairs: [], balls: [], sure: 0, troubles: ['no-card'] };
   const toSheet = onSheet(cv, card);
-  const isOff = offCard(card.map(({ x, y }) => ({ x: x * scale, y: y * scale })) as unknown as Corners);
+  const onCard = offCard(card.map(({ x, y }) => ({ x: x * scale, y: y * scale })) as unknown as Corners);
+  const tangles = tanglesOf(cv, gray, CARD_MM.width / distance(card[0], card[1]) / scale, onCard);
+  const isOff = (x: number, y: number) => onCard(x, y) || tangles.some(({ isIn }) => isIn(x, y));
   const ridges = ridgesOf(cv, gray, isOff);
   thin(ridges.mask, ridges.width);
   const { strands, crossings, doubtful } = followed(webOf(ridges.mask, ridges.width), ridges.depth);
+  const beside: Beside[] = [];
   const hairs = strands.flatMap((strand) => {
-    const line = smooth(strand.line).map(({ x, y }) => ({ x: x / scale, y: y / scale }));
+    const even = smooth(strand.line);
+    const line = even.map(({ x, y }) => ({ x: x / scale, y: y / scale }));
     const lengthMm = lengthOf(line.map(toSheet));
-    return lengthMm < DUST_MM ? [] : [{ line, lengthMm, hasRoot: hasRoot(ridges, strand) }];
+    if (lengthMm < DUST_MM) return [];
+    beside.push({ ink: inkAcross(ridges, strand), length: lengthOf(even) });
+    return [{ line, lengthMm, hasRoot: hasRoot(ridges, strand) }];
+  });
+  const balls = tangles.map((tangle): HairBall => {
+    const middle = { x: tangle.middle.x / scale, y: tangle.middle.y / scale };
+    const half = tangle.across / scale / 2;
+    const ends = [-half, half].map((by) => toSheet({ x: middle.x + by, y: middle.y })) as [Point, Point];
+    return { middle, radius: half, acrossMm: distance(...ends), hairs: hairsIn(tangle, beside) };
   });
   const sure = sureOf(hairs.length, crossings, doubtful);
   const troubles: SheetTrouble[] = [];
-  if (hairs.length === 0) troubles.push('no-hair');
-  else if (sure < SURE_ENOUGH) troubles.push('tangled');
+  if (hairs.length === 0 && balls.length === 0) troubles.push('no-hair');
+  else if (hairs.length > 0 && sure < SURE_ENOUGH) troubles.push('tangled');
   return {
     card,
     hairs: sorted(hairs),
+    balls,
     sure,
     troubles,
   };
@@ -122,6 +138,14 @@ function hasRoot(ridges: Ridges, { line, freeEnds }: Strand): boolean {
     return atEnd > ROOT_FACTOR * middle;
   });
 }
+
+/** Darkness across a hair, in the middle of what is found along it: that of a disc over its width. */
+function inkAcross(ridges: Ridges, { line }: Strand): number {
+  const along = line.filter((_, at) => at % INK_EVERY === 0).map((point) => darknessAround(ridges, point));
+  along.sort((a, b) => a - b);
+  return (along[Math.floor(along.length / 2)] ?? 0) / (2 * ROOT_RADIUS + 1);
+}
+const INK_EVERY = 7;
 
 function darknessAround({ width, height, depth }: Ridges, { x, y }: Point): number {
   let found = 0;
