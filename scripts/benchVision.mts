@@ -86,7 +86,7 @@ console.log(
   `no card seen on ${noCard}; ${Math.round(quantile(times, 0.5))} ms each, ${Math.round(quantile(times, 0.95))} at most in 19 of 20`,
 );
 /** Balls beside single hairs, on seeds that nothing was tuned on. */
-const BALLS = { from: 401, count: 30, single: 8, most: 150 } as const;
+const BALLS = { from: 1401, count: 60, single: 8, most: 150 } as const;
 const balls = { found: 0, counted: 0, within: 0, error: [] as number[], wide: [] as number[] };
 for (let seed = BALLS.from; seed < BALLS.from + BALLS.count; seed++) {
   const { picture, inBall } = sheetPicture(seed, BALLS.single, BALLS.most);

@@ -62,7 +62,7 @@ function OccasionRow({ occasion }: { occasion: Occasion }) {
         <Button
           tone="quiet"
           label={t`Remove`}
-          hint={t`Take out: ${title}`}
+          hint={t`Remove: ${title}`}
           onPress={() => takeBack(occasion.id, t`${title} is removed.`)}
         />
       </View>

@@ -36,8 +36,8 @@ export function OwnRhythm({ onTry }: { onTry: (own: readonly OwnPart[]) => void 
           <Strong>{t`${{ name: nameOf(part.recipeId) }}, every ${plural({ everyDays: part.everyDays }, { one: '# day', other: '# days' })}`}</Strong>
           <Button
             tone="quiet"
-            label={t`Take out`}
-            hint={t`Take out ${{ name: nameOf(part.recipeId) }}`}
+            label={t`Remove`}
+            hint={t`Remove ${{ name: nameOf(part.recipeId) }}`}
             onPress={() => setParts(parts.filter((each) => each !== part))}
           />
         </View>

@@ -55,6 +55,7 @@ describe('names beside marks', () => {
           expect(touch(one!, two!)).toBe(false);
         },
       ),
+      { examples: [[70, 241, 20]] },
     );
   });
 });

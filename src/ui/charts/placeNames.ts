@@ -26,8 +26,11 @@ const LINE = 17;
 const GAP = 4;
 /** How far the letters stand over the foot of their line. */
 const DESCENT = 4;
-/** What each later place costs, in square pixels that are covered. */
+/** What each later place costs, and a square pixel that is covered: a pixel of a line's height more than the last free place. */
 const LATER = 12;
+const COVERED = 8;
+/** What a square pixel beyond the edge costs: it would be cut off. */
+const OUTSIDE = 80;
 
 const covered = (a: Box, b: Box): number =>
   Math.max(0, Math.min(a.right, b.right) - Math.max(a.left, b.left)) *
@@ -62,7 +65,9 @@ export function placeNames(named: readonly Named[], within: Box, others: readonl
     const cost = (box: Box, nth: number): number => {
       const inside = covered(box, within);
       const outside = (box.right - box.left) * (box.bottom - box.top) - inside;
-      return 10 * outside + taken.reduce((all, each) => all + covered(box, each), 0) + LATER * nth;
+      return (
+        OUTSIDE * outside + COVERED * taken.reduce((all, each) => all + covered(box, each), 0) + LATER * nth
+      );
     };
     const [first, ...more] = [...placesBeside(mark, length)].map((box, nth) => ({
       box,
