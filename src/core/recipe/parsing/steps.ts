@@ -208,7 +208,7 @@ function atDegrees({ celsius }: Draft): Deed | null {
 const ON_HAIR_WORDS =
   /\b(?:hair|scalp|ends|roots|lengths|head|cap|plastic|bonnet|on for|cabelo|couro|fios|pontas|touca|pelo|cabello|gorro|cheveux|racines|charlotte|haar|haare|kopf|haube|capelli|cuffia|baal|balon|sar)\b/i;
 /** Told behind, done before: "strain first", "Strain!!". */
-const REMINDS = /\b(?:first|before|antes|primeiro|primero|avant|vorher|zuerst|prima)\b|!\s*$/i;
+const REMINDS = /\b(?:first|before|antes|primeiro|primero|avant|vorher|zuerst|prima)\b|!!\s*$/i;
 /** What is done in the bowl. */
 const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
 
