@@ -121,11 +121,7 @@ function SeenHairs({ picture, sheet, onTaken }: SeenHairsProps) {
       <View className="items-start">
         <Button
           tone="main"
-          label={
-            hairs.length === 0
-              ? t`Take the ball`
-              : t`Take ${plural({ count: hairs.length }, { one: '# hair', other: '# hairs' })}`
-          }
+          label={takeWords(hairs.length, ball !== undefined)}
           onPress={() =>
             onTaken({
               broken,
@@ -141,6 +137,14 @@ function SeenHairs({ picture, sheet, onTaken }: SeenHairsProps) {
       </View>
     </View>
   );
+}
+
+/** What the button takes: single hairs, a ball, or both. */
+function takeWords(count: number, hasBall: boolean): string {
+  if (count === 0) return t`Take the ball`;
+  return hasBall
+    ? t`Take ${plural({ count }, { one: '# hair', other: '# hairs' })} and the ball`
+    : t`Take ${plural({ count }, { one: '# hair', other: '# hairs' })}`;
 }
 
 /** How large a ball is, and how many hairs about; `shed` lie beside it. */

@@ -17,7 +17,6 @@ export interface SheetPicture {
   readonly hairs: readonly DrawnHair[];
   /** Hairs in the ball that lies there, too; 0 where there is none. */
   readonly inBall: number;
-  readonly ballMm: number;
   readonly how: SheetTrouble;
 }
 
@@ -52,7 +51,9 @@ const CURLS = {
   curly: { turn: 0.09, every: 60 },
 } as const;
 
-/** @param seed the same seed gives the same picture; @param most hairs laid apart; @param most hairs in a ball beside them */
+const BROKEN_SHARE = 0.45;
+
+/** @param seed the same seed gives the same picture; @param most hairs laid apart @param mostInBall hairs in a ball beside them */
 export function sheetPicture(seed: number, most = 60, mostInBall = 0): SheetPicture {
   const random = randomLcg((seed * 0.618034 + 0.37) % 1);
   const int = (low: number, high: number) => randomInt.source(random)(low, high + 1)();
@@ -76,15 +77,16 @@ export function sheetPicture(seed: number, most = 60, mostInBall = 0): SheetPict
   context.fillRect(0, 0, canvas.width, canvas.height);
   drawCard(context, pick(['#2f6f8f', '#b33a4b', '#e9e4d8', '#444b57', '#d8a23a']), real(-0.06, 0.06));
   const full = real(110, 240);
+  const lengthOf = (isBroken: boolean) => (isBroken ? real(12, 0.45 * full) : real(0.85 * full, 1.1 * full));
   const hairs = Array.from({ length: how.count }, (): DrawnHair => {
-    const isBroken = random() < 0.45;
-    const lengthMm = isBroken ? real(12, 0.45 * full) : real(0.85 * full, 1.1 * full);
+    const isBroken = random() < BROKEN_SHARE;
+    const lengthMm = lengthOf(isBroken);
     return { ...laid(lengthMm, CURLS[curl], random), hasRoot: !isBroken };
   });
   const inBall = mostInBall === 0 ? 0 : int(8, mostInBall);
   const ballMm = inBall === 0 ? 0 : real(6, 14) * (inBall / 50) ** 0.4 * 2;
   const ball = Array.from({ length: inBall }, () => {
-    const lengthMm = random() < 0.45 ? real(12, 0.45 * full) : real(0.85 * full, 1.1 * full);
+    const lengthMm = lengthOf(random() < BROKEN_SHARE);
     return { line: wound(lengthMm, ballMm / 2, random), hasRoot: false };
   });
   context.lineCap = 'round';
@@ -134,7 +136,7 @@ export function sheetPicture(seed: number, most = 60, mostInBall = 0): SheetPict
   const shaded = how.shadow
     ? lit(seen, (x, y) => 1 - 0.3 / (1 + Math.exp(-(x / width + 0.4 * (y / height) - from) * 9)))
     : seen;
-  return { picture: grainy(blurred(shaded, how.blur), how.grain, random), hairs, inBall, ballMm, how };
+  return { picture: grainy(blurred(shaded, how.blur), how.grain, random), hairs, inBall, how };
 }
 
 function drawCard(

@@ -135,12 +135,9 @@ function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: numb
       kind === 'deed' && 'deed' in rest && (rest.deed === 'boil' || rest.deed === 'soak'),
   );
   const last = g.last();
-  if (
-    !(isBrewed || (last && isHerb(last.name.match.item))) ||
-    !g.isEndAt(index + 1) ||
-    !isBrewedIn(given, g.tokens, last !== undefined && isHerb(last.name.match.item))
-  )
-    return false;
+  const isOfHerb = last !== undefined && isHerb(last.name.match.item);
+  const isWater = (isBrewed || isOfHerb) && isBrewedIn(given, g.tokens, isOfHerb);
+  if (!isWater || !g.isEndAt(index + 1)) return false;
   g.nameless.push({ amount: given, range: { from: element.from, to: element.to }, isBare: false });
   return true;
 }

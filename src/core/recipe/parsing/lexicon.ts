@@ -77,6 +77,15 @@ export function lexiconOf(larder: Things): NameLexicon {
   return made;
 }
 
+/** The oil or butter that all of these words together name. */
+export function oilCalled(
+  words: readonly string[],
+  lexicon: Pick<NameLexicon, 'inWords'>,
+): LarderItem | undefined {
+  const [named] = lexicon.inWords(words);
+  return named?.words === words.length && isOfOil(named.item) ? named.item : undefined;
+}
+
 /** What a tea is made of. */
 export const isHerb = ({ ingredient }: LarderItem): boolean =>
   ingredient?.preparations.some(({ id }) => id === 'infused' || id === 'brewed') ?? false;

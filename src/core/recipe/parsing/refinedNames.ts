@@ -1,6 +1,6 @@
 import { plainWords } from '../ingredients';
 import type { NameMatch, Names } from './elements';
-import { isHerb, isOfOil, type LarderItem, type NameLexicon } from './lexicon';
+import { isHerb, isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
 import { isPack } from './lineAmount';
 import { nameOfSameNoun } from './sameNoun';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
@@ -176,8 +176,8 @@ function namedBehind(
     !(isMostly || isWord(next, /^(?:if|or|otherwise|ideally|se|ou|si|o|wenn|oder)$/) || isSign(next, ')'))
   )
     return undefined;
-  const [named] = lexicon.inWords([word.word, 'oil']);
-  return named?.words === 2 && isOfOil(named.item) ? { item: named.item, at: namedAt } : undefined;
+  const item = oilCalled([word.word, 'oil'], lexicon);
+  return item && { item, at: namedAt };
 }
 
 const MOSTLY =

@@ -1,5 +1,5 @@
 import type { NameMatch } from './elements';
-import { isOfOil, type NameLexicon } from './lexicon';
+import { isOfOil, oilCalled, type NameLexicon } from './lexicon';
 import { isNumber, isSign, isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
@@ -67,12 +67,13 @@ function takeNext(
   const noun = [tokens[nounAt]?.word ?? '', of === 'd' ? 'de' : of];
   for (const count of [2, 1]) {
     const own = tokens.slice(start, start + count);
-    const [named, ...more] = own.every((token) => isWord(token))
-      ? lexicon.inWords([...noun, ...own.map(({ word }) => word)])
-      : [];
-    if (!named || more.length > 0 || named.words !== count + noun.length || !isOfOil(named.item)) continue;
+    const item =
+      own.length === count && own.every((token) => isWord(token))
+        ? oilCalled([...noun, ...own.map(({ word }) => word)], lexicon)
+        : undefined;
+    if (!item) continue;
     found.delete(start);
-    found.set(from, { item: named.item, words: count, to: start + count });
+    found.set(from, { item, words: count, to: start + count });
     return start + count;
   }
   return undefined;

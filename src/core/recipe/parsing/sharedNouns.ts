@@ -1,6 +1,6 @@
 import { UNITS, type UnitId } from '../../base/measures';
 import type { Element } from './elements';
-import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
+import { isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
 import { isLiquid } from './textures';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
@@ -51,9 +51,10 @@ export function withUnsaidOil(
     const isWordAlone = element.kind === 'word' && isWord(tokens[element.from]);
     if ((element.kind !== 'name' && !isWordAlone) || element.to - element.from > 1) return element;
     const near = [elements[index - 1], elements[index + 1]];
-    const butter = butterOf(element, elements.slice(0, index), tokens, lexicon);
+    const before = elements.slice(0, index);
+    const butter = butterOf(element, before, tokens, lexicon);
     if (butter) return { ...element, kind: 'name', match: { item: butter, words: 1 } };
-    if (!isOil(element, near) && !isOfSameOil(element, elements.slice(0, index), tokens)) return element;
+    if (!isOil(element, near) && !isOfSameOil(element, before, tokens)) return element;
     const item = oilOf(tokens[element.from]?.word ?? '', lexicon);
     return item ? { kind: 'name', from: element.from, to: element.to, match: { item, words: 1 } } : element;
   });
@@ -81,8 +82,7 @@ function butterOf(
   const isWeighed =
     amount?.kind === 'amount' && amount.amount.unit !== null && UNITS[amount.amount.unit].kind === 'mass';
   if (!isBehind || !isWeighed || (element.kind === 'name' && isOfOil(element.match.item))) return undefined;
-  const [named] = lexicon.inWords([tokens[element.from]?.word ?? '', 'butter']);
-  return named?.words === 2 && isOfOil(named.item) ? named.item : undefined;
+  return oilCalled([tokens[element.from]?.word ?? '', 'butter'], lexicon);
 }
 
 /** "2 tbsp olive oil, the same of coconut", "… and 1 of sesame": behind an oil. */

@@ -209,8 +209,11 @@ export function hairsIn({ cover, full, hidden }: Tangle, beside: readonly Beside
   const { spread, others, thickness: ofThickness, overlap, hidden: ofHidden } = ERROR;
   const sd = Math.hypot(spread / Math.sqrt(beside.length), others, ofThickness, overlap, ofHidden * hidden);
   const wide = Math.exp(NINE_IN_TEN * sd);
-  return { low: roundTo2(count / wide), middle: roundTo2(count), high: roundTo2(count * wide) };
+  return { low: inTwoFigures(count / wide), middle: inTwoFigures(count), high: inTwoFigures(count * wide) };
 }
 
-/** More than two figures would say what nobody knows; a ball holds at least two hairs. */
-const roundTo2 = (count: number): number => clamp(Number(Math.max(count, 2).toPrecision(2)), 2, 5000) | 0;
+/** Fewer are no ball, more come out in no wash. */
+const IN_BALL = { least: 2, most: 5000 } as const;
+/** More than two figures would say what nobody knows. */
+const inTwoFigures = (count: number): number =>
+  Math.floor(clamp(Number(count.toPrecision(2)), IN_BALL.least, IN_BALL.most));
