@@ -1,5 +1,26 @@
 const compiled = require('./scripts/lib/compiled.cjs');
 
+/**
+ * Jest runs files in a context of its own, where each word of the language is searched for anew at every use: twelve weeks of a
+ * seeded head took 8 times as long as in plain node. These are handed in. Date and timers are not: fake clocks replace them.
+ */
+const QUICK_GLOBALS = [
+  'Math',
+  'Number',
+  'String',
+  'Object',
+  'Array',
+  'Map',
+  'Set',
+  'JSON',
+  'Infinity',
+  'Float64Array',
+  'Float32Array',
+  'Int32Array',
+  'Uint8Array',
+  'Uint8ClampedArray',
+];
+
 /** Core, server, command line and scripts run in plain node, which starts far faster than the interface's environment. */
 const node = (displayName, testMatch, more = {}) => ({
   displayName,
@@ -10,6 +31,7 @@ const node = (displayName, testMatch, more = {}) => ({
   transformIgnorePatterns: [
     '/node_modules/(?!(minisearch|parse-ingredient|numeric-quantity|d3-.*|internmap|date-fns|comlink|@lingui/core|@lingui/message-utils|zod/v4/(?:locales|core))/)',
   ],
+  sandboxInjectedGlobals: QUICK_GLOBALS,
   ...more,
 });
 
@@ -51,6 +73,7 @@ module.exports = {
     {
       displayName: 'interface',
       preset: 'jest-expo/web',
+      sandboxInjectedGlobals: QUICK_GLOBALS,
       testMatch: ['<rootDir>/src/*.test.ts', '<rootDir>/src/{store,features,ui,workers}/**/*.test.{ts,tsx}'],
       transform: {
         '\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
