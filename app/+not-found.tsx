@@ -1,1 +1,3 @@
-export { NotFound as default } from '@/features/shared/NotFound';
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/rooms')).UnknownAddress);

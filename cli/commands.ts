@@ -272,7 +272,7 @@ export function stateCommand(options: CommandOptions, clock: Clock): unknown {
   const { head, heads } = headFrom(records, options);
   const state = estimateHair(head, historyOf(records, head.headId), today);
   const signals = Object.values(state.signals).map(
-    (state) => [state.signal, { lane: state.lane, ...signalFigures(state) }] as const,
+    (state) => [state.signal, { lane: state.comfortZone, ...signalFigures(state) }] as const,
   );
   return shortNumbers({
     head: head.headId,
@@ -325,6 +325,7 @@ export async function planCommand(options: CommandOptions, clock: Clock): Promis
     head: head.headId,
     heads,
     ...plan,
+    days: plan.days.map(({ assignments, ...day }) => ({ ...day, beats: assignments })),
     unmet: plan.unmet.map(unmetFigures),
     loosenings: relaxations,
   });

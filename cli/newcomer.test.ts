@@ -70,9 +70,9 @@ it('a kind of check is eight files: those in the list, its screen and its route'
   const listed = rows.get('a kind of check')!;
   expect(listed.length + 2).toBeLessThanOrEqual(8);
   // The check of length, as one that came last: every listed file knows it, and no other screen has to.
-  const route = 'app/strand/length.tsx';
+  const route = 'app/hair/length.tsx';
   const known = filesWith(/\blengths\b|LengthScreen|'length'/);
   expect(
-    [...listed, route, 'src/features/strand/LengthScreen.tsx'].filter((file) => !known.includes(file)),
+    [...listed, route, 'src/features/hair/LengthScreen.tsx'].filter((file) => !known.includes(file)),
   ).toEqual([]);
 });

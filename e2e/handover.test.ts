@@ -14,7 +14,7 @@ const HELD = 4;
 describe('two devices', () => {
   it('hand everything over by codes on a screen, with a camera that begins anywhere', async () => {
     const sender = await phone();
-    await sender.opensDemo('/heads/keeping');
+    await sender.opensDemo('/people/backup');
     const records = /(\d+) records/.exec(await sender.text())?.[1];
     await sender.pressId('show-codes');
     const code = await sender.byTestId('moving-code');
@@ -42,7 +42,7 @@ describe('two devices', () => {
       `--use-file-for-fake-video-capture=${film}`,
     ]);
     try {
-      await receiver.goto('/heads/keeping');
+      await receiver.goto('/people/backup');
       const began = Date.now();
       await receiver.pressId('read-codes');
       await receiver.sees('already here', 60_000);
@@ -58,7 +58,7 @@ describe('two devices', () => {
 
   it('without a camera say so, and nothing is changed', async () => {
     const browser = await phone();
-    await browser.goto('/heads/keeping');
+    await browser.goto('/people/backup');
     await browser.pressId('read-codes');
     await browser.sees("The camera can't be used here");
     await browser.sees('Save a file');

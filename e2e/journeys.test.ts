@@ -11,7 +11,7 @@ import { servedBuild } from './support/served';
 const { phone, wide } = servedBuild();
 
 async function pasteRecipe(browser: Browser): Promise<void> {
-  await browser.goto('/bench/new');
+  await browser.goto('/recipes/new');
   await browser.write(
     'recipe-text',
     '2 tbsp soaked linseed\nhalf a papaya\n1 tsp honey\n100 ml oat milk\n2 tbsp flx',
@@ -24,7 +24,7 @@ async function takeReading(
   [rest, stretched, released]: readonly [string, string, string | null],
   feel: string,
 ): Promise<void> {
-  await browser.goto('/strand/reading');
+  await browser.goto('/hair/check');
   await browser.sees('Write figures');
   for (const index of [0, 1, 2]) {
     if (released === null) await browser.pressId(`snapped-${index}`);
@@ -52,7 +52,7 @@ describe('a pasted recipe', () => {
     await browser.write('recipe-name', 'Papaya slip');
     await browser.pressId('save-recipe');
     await browser.sees('Papaya slip is saved');
-    await browser.goto('/bench');
+    await browser.goto('/recipes');
     await browser.sees('11 recipes');
     await browser.reloads();
     await browser.sees('Papaya slip');
@@ -60,7 +60,7 @@ describe('a pasted recipe', () => {
 
   it('is kept in its next version, and the change can be undone', async () => {
     const browser = await phone();
-    await browser.opensDemo('/bench/edit/okra-slip');
+    await browser.opensDemo('/recipes/edit/okra-slip');
     await browser.write('recipe-text', '12 g gelatin\n150 ml water');
     await browser.sees('Protein, very strong');
     await browser.pressId('save-recipe');
@@ -77,7 +77,7 @@ describe('a reading', () => {
     await browser.stores(
       snapshotOf(unhurriedDemo().filter(({ kind }) => kind !== 'trial' && kind !== 'trial-wash')),
     );
-    await browser.goto('/heads');
+    await browser.goto('/people');
     await browser.goto('/week');
     await browser.press('Pip');
     await browser.headlineBecomes(/^(?!Protein|One moment)/);
@@ -99,17 +99,17 @@ describe('a reading', () => {
 
   it('is there after a reload', async () => {
     const browser = await phone();
-    await browser.opensDemo('/strand');
+    await browser.opensDemo('/hair');
     await browser.sees(/\d+ checks/);
     const count = Number(/(\d+) checks/.exec(await browser.text())?.[1]);
     await takeReading(browser, ['60', '78', '62'], 'springy');
-    await browser.goto('/strand');
+    await browser.goto('/hair');
     await browser.sees(`${count + 1} checks`);
   });
 
   it('with impossible numbers is refused beside the field and nothing is saved', async () => {
     const browser = await phone();
-    await browser.opensDemo('/strand/reading');
+    await browser.opensDemo('/hair/check');
     await browser.write('rest-0', '60');
     await browser.write('stretched-0', '40');
     await browser.write('released-0', '40');
@@ -147,7 +147,7 @@ describe('a first visitor', () => {
     await browser.write('head-length', '32');
     await browser.press('What troubles you about it?: stiff, like straw');
     // Leaving loses nothing.
-    await browser.goto('/heads/new');
+    await browser.goto('/people/new');
     expect(await (await browser.byTestId('head-name')).getAttribute('value')).toBe('Ada');
     await browser.pressId('next-step');
     await browser.sees('Anything to be careful about?');
@@ -176,7 +176,7 @@ describe('a first visitor', () => {
 describe('records', () => {
   it('go out to one file and come back; a wrong file changes nothing and says what is wrong', async () => {
     const browser = await phone();
-    await browser.opensDemo('/heads/keeping');
+    await browser.opensDemo('/people/backup');
     await browser.sees('records, all stored');
     await browser.pressId('export');
     const file = await browser.waits(async () =>
@@ -194,7 +194,7 @@ describe('records', () => {
     await browser.sees(`${exported.value.records.length} records, all stored`);
 
     const empty = await phone();
-    await empty.goto('/heads/keeping');
+    await empty.goto('/people/backup');
     await empty.sees('Nothing is kept yet');
     await (await empty.byTestId('backup-file')).sendKeys(path.join(browser.downloads, file ?? ''));
     await empty.sees(`${exported.value.records.length} new, 0 already here`);
@@ -204,7 +204,7 @@ describe('records', () => {
 
   it('written in one tab appear in the other', async () => {
     const browser = await phone();
-    await browser.opensDemo('/bench');
+    await browser.opensDemo('/recipes');
     await browser.sees('10 recipes');
     const first = await browser.driver.getWindowHandle();
     await browser.newTab();
@@ -218,7 +218,7 @@ describe('records', () => {
 
   it('that find no room stay on screen, and are stored when there is room again', async () => {
     const browser = await phone();
-    await browser.opensDemo('/heads/keeping');
+    await browser.opensDemo('/people/backup');
     await browser.sees('records, all stored');
     await browser.driver.executeScript(`
       window.realPut = IDBObjectStore.prototype.put;
@@ -257,7 +257,7 @@ describe('records', () => {
 
   it('of a newer version are not read', async () => {
     const browser = await phone();
-    await browser.goto('/heads/keeping');
+    await browser.goto('/people/backup');
     const newer = path.join(browser.downloads, 'newer.json');
     writeFileSync(
       newer,
@@ -274,7 +274,7 @@ describe('records', () => {
 describe('a head', () => {
   it('can be changed; the week follows, the change is kept and can be undone', async () => {
     const browser = await phone();
-    await browser.opensDemo('/heads');
+    await browser.opensDemo('/people');
     await browser.press('Change Pip');
     await browser.sees('Guesses are fine');
     await browser.write('head-length', 'long');
@@ -289,9 +289,9 @@ describe('a head', () => {
 
   it('that counts any protein sees another verdict', async () => {
     const browser = await phone();
-    await browser.opensDemo('/bench/kefir-mango');
+    await browser.opensDemo('/recipes/kefir-mango');
     await browser.sees('For you, by what you count: balanced, light');
-    await browser.goto('/heads/maren');
+    await browser.goto('/people/maren');
     await browser.press(
       'any protein: Food protein counts nearly as much as broken-down protein: egg, dairy, beans, seeds and nuts, gelatin. Coconut milk, avocado and banana are protein to nobody.',
     );
@@ -315,20 +315,27 @@ describe('a treatment', () => {
   });
 });
 
-describe('an address that leads nowhere', () => {
-  it.each(['/poem', '/bench/poem', '/heads/poem'])('%s says so and leads back', async (place) => {
+describe('an address without a screen', () => {
+  it.each(['/poem', '/recipes/poem', '/people/poem'])('%s says so and leads back', async (place) => {
     const browser = await phone();
     await browser.opensDemo(place);
     await browser.sees('There is nothing at this address');
     await browser.press('Go to today');
     await browser.sees('To do today');
   });
+
+  it('goes on where the place is now, if it had another address once', async () => {
+    const browser = await phone();
+    await browser.opensDemo('/bench/compare?a=silk-glaze&b=cold-kiln-set');
+    await browser.sees('Cold-kiln set');
+    expect(new URL(await browser.driver.getCurrentUrl()).pathname).toBe('/recipes/compare');
+  });
 });
 
 describe('the dark theme', () => {
   it('is chosen in the settings and stays', async () => {
     const browser = await phone();
-    await browser.opensDemo('/heads/settings');
+    await browser.opensDemo('/people/settings');
     await browser.press('dark page');
     const isDark = () =>
       browser.driver.executeScript<boolean>("return document.documentElement.classList.contains('dark')");
@@ -348,7 +355,7 @@ describe('a wide screen', () => {
     const columns = await browser.driver.findElements(By.css('[data-testid="day-column"]'));
     expect(columns.length).toBe(10);
 
-    // By keyboard alone: to a beat's column, which opens its reasons.
+    // By keyboard alone: to a treatment’s column, which opens its reasons.
     await browser.goto('/week');
     await browser.sees('Without it the hair would be');
     // The plan may still be getting better, and a column then another element: what has the focus is asked anew each time.
@@ -359,11 +366,11 @@ describe('a wide screen', () => {
       );
     for (let presses = 0; presses < 40; presses++) {
       await browser.driver.findElement(By.css('body')).sendKeys(Key.TAB);
-      if (!(await focused('data-testid')).startsWith('beat-')) continue;
+      if (!(await focused('data-testid')).startsWith('treatment-')) continue;
       await browser.driver.switchTo().activeElement().sendKeys(Key.ENTER);
       await browser.waits(async () => (await focused('aria-pressed')) === 'true');
       return;
     }
-    throw new Error('the keyboard never reached the beat');
+    throw new Error('the keyboard never reached the treatment');
   });
 });

@@ -16,7 +16,7 @@ const IS_DRAFT_STORED = `
 `;
 
 async function speaks(browser: Browser, name: string, seen: string): Promise<void> {
-  await browser.goto('/heads/settings');
+  await browser.goto('/people/settings');
   await browser.press(name);
   await browser.sees(seen);
 }
@@ -24,7 +24,7 @@ async function speaks(browser: Browser, name: string, seen: string): Promise<voi
 describe('in the middle of a recipe', () => {
   it('language and units change, and what was typed and its verdict stay', async () => {
     const browser = await phone();
-    await browser.opensDemo('/bench/new');
+    await browser.opensDemo('/recipes/new');
     await browser.write('recipe-text', '2 tbsp honey\n1 cup plain yogurt\n1 tsp olive oil');
     await browser.write('recipe-name', 'Halfway');
     await browser.sees('plain yogurt');
@@ -36,7 +36,7 @@ describe('in the middle of a recipe', () => {
     await speaks(browser, 'Português', 'Idioma');
     await browser.press('métrica, 250 ml');
     await browser.press('colheres');
-    await browser.goto('/bench/new');
+    await browser.goto('/recipes/new');
     await browser.sees('iogurte natural');
     await browser.valueBecomes('recipe-text', '2 tbsp honey\n1 cup plain yogurt\n1 tsp olive oil');
     await browser.valueBecomes('recipe-name', 'Halfway');
@@ -45,18 +45,18 @@ describe('in the middle of a recipe', () => {
 
     await speaks(browser, 'English', 'How it looks and sounds');
     expect(await browser.driver.executeScript('return window.sameAsBefore')).toBe(true);
-    await browser.goto('/bench');
+    await browser.goto('/recipes');
     await browser.pressAt(By.partialLinkText('Halfway'));
     await browser.sees('plain yogurt');
     await browser.sees(before);
     // Nothing of the draft is left over.
-    await browser.goto('/bench/new');
+    await browser.goto('/recipes/new');
     await browser.valueBecomes('recipe-text', '');
   });
 
   it('a draft that is not wanted is put away', async () => {
     const browser = await phone();
-    await browser.opensDemo('/bench/new');
+    await browser.opensDemo('/recipes/new');
     await browser.write('recipe-text', '2 tbsp honey');
     await browser.sees('until you save it or put it away');
     await browser.waits(() => browser.driver.executeAsyncScript<boolean>(IS_DRAFT_STORED));
@@ -65,26 +65,26 @@ describe('in the middle of a recipe', () => {
     await browser.valueBecomes('recipe-text', '2 tbsp honey');
     await browser.pressId('start-over');
     await browser.valueBecomes('recipe-text', '');
-    await browser.goto('/bench/new');
+    await browser.goto('/recipes/new');
     await browser.valueBecomes('recipe-text', '');
   });
 });
 
 it('lengths and weights are shown and typed in inches and ounces, and kept as they are', async () => {
   const browser = await phone();
-  await browser.opensDemo('/heads/settings');
+  await browser.opensDemo('/people/settings');
   await browser.press('inches and ounces');
-  await browser.goto('/heads');
+  await browser.goto('/people');
   await browser.sees('18.1 in');
-  await browser.goto('/heads/maren');
+  await browser.goto('/people/maren');
   await browser.write('head-length', '20');
   await browser.pressId('save-head');
   await browser.sees('20 in');
   await browser.goto('/pantry');
   await browser.sees(/\d oz left/);
-  await browser.goto('/heads/settings');
+  await browser.goto('/people/settings');
   await browser.press('centimetres and grams');
-  await browser.goto('/heads');
+  await browser.goto('/people');
   await browser.sees('50.8 cm');
 });
 

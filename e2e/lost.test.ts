@@ -22,7 +22,7 @@ const CLOSE_DATABASE = `
 `;
 
 async function savesRecipe(browser: Awaited<ReturnType<typeof phone>>, name: string): Promise<void> {
-  await browser.goto('/bench/new');
+  await browser.goto('/recipes/new');
   await browser.write('recipe-text', '2 tbsp honey\n100 ml water');
   await browser.write('recipe-name', name);
   await browser.pressId('save-recipe');
@@ -32,7 +32,7 @@ async function savesRecipe(browser: Awaited<ReturnType<typeof phone>>, name: str
 describe('what is written down', () => {
   it('is stored by a page that is opened over plain HTTP from another device', async () => {
     const browser = await phone(byName());
-    await browser.opensDemo('/bench');
+    await browser.opensDemo('/recipes');
     expect(await browser.driver.executeScript('return [isSecureContext, typeof crypto.randomUUID]')).toEqual([
       false,
       'undefined',
@@ -45,13 +45,13 @@ describe('what is written down', () => {
 
   it('is stored though the browser closed its database meanwhile', async () => {
     const browser = await phone();
-    await browser.opensDemo('/bench');
+    await browser.opensDemo('/recipes');
     await browser.driver.executeScript(CLOSE_DATABASE);
     await savesRecipe(browser, 'After the cut');
-    await browser.goto('/heads/keeping');
+    await browser.goto('/people/backup');
     await browser.sees('records, all stored');
     await browser.reloads();
-    await browser.goto('/bench');
+    await browser.goto('/recipes');
     await browser.sees('After the cut');
   });
 
@@ -74,7 +74,7 @@ describe('what is written down', () => {
         version('there', 2, 'Okra of the other'),
       ]),
     );
-    await browser.loads('/bench/okra-slip');
+    await browser.loads('/recipes/okra-slip');
     const [first, second] = [String(recipe.version + 1), `${recipe.version + 1}b`];
     await browser.sees(`${first} and ${second} are both kept`);
     await browser.pressId('more-recipe');
@@ -84,7 +84,7 @@ describe('what is written down', () => {
 
   it('comes back from the file that it came from, when that was undone', async () => {
     const browser = await phone();
-    await browser.loads('/heads/keeping');
+    await browser.loads('/people/backup');
     await browser.sees('Nothing is kept yet');
     const file = path.join(browser.downloads, 'mine.json');
     writeFileSync(file, writeBackup(demoOfToday(), '2026-11-01T10:00:00Z'));
@@ -93,12 +93,12 @@ describe('what is written down', () => {
     await browser.pressId('take-backup');
     await browser.sees('records, all stored');
     await browser.pressId('undo');
-    await browser.goto('/bench');
+    await browser.goto('/recipes');
     await browser.sees('No recipe');
-    await browser.goto('/heads/keeping');
+    await browser.goto('/people/backup');
     await choose();
     await browser.pressId('bring-back');
-    await browser.goto('/bench');
+    await browser.goto('/recipes');
     await browser.sees('10 recipes');
   });
 
@@ -110,7 +110,7 @@ describe('what is written down', () => {
     await browser.stores(snapshotOf([recipe]));
     await browser.loads('/?start=demo');
     await browser.sees('The demo was not opened');
-    await browser.goto('/bench');
+    await browser.goto('/recipes');
     await browser.sees('1 recipe');
   });
 });

@@ -54,11 +54,11 @@ const OF_LAYOUT = {
 const WIDE_ONLY = new Set([
   '/',
   '/week',
-  '/bench/silk-glaze',
+  '/recipes/silk-glaze',
   '/pantry',
-  '/strand/works',
-  '/strand/log',
-  '/heads/keeping',
+  '/hair/works',
+  '/hair/log',
+  '/people/backup',
 ]);
 
 describe.each([
@@ -73,14 +73,14 @@ describe.each([
     await browser.sees('Maren');
     expect(await browser.driver.executeScript('return document.documentElement.lang')).toBe('pt-BR');
     // What was said in English in between is said again.
-    await browser.goto('/heads/settings');
+    await browser.goto('/people/settings');
     await browser.press('English');
     await browser.sees('How it looks and sounds');
-    for (const place of ['/', '/week', '/strand']) {
+    for (const place of ['/', '/week', '/hair']) {
       await browser.goto(place);
       await browser.lacks('Working out');
     }
-    await browser.goto('/heads/settings');
+    await browser.goto('/people/settings');
     await browser.press('Português');
     await browser.sees('Idioma');
     await browser.driver.executeScript(axe.source);

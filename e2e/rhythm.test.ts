@@ -17,7 +17,7 @@ async function opensMaren(browser: Browser, place: string): Promise<void> {
 
 /** What is planned in a slot of a day, as it stands on the week. */
 async function planned(browser: Browser, slot: string, day: string): Promise<string> {
-  const locator = By.css(`[data-testid="beat-${slot}-${day}"]`);
+  const locator = By.css(`[data-testid="treatment-${slot}-${day}"]`);
   const found = await browser.waits(async () => (await browser.driver.findElements(locator))[0] ?? false);
   return (found as { getText: () => Promise<string> }).getText();
 }

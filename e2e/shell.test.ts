@@ -29,8 +29,8 @@ describe('keys', () => {
     await browser.byTestId('recipe-text');
     await browser.write('recipe-text', '2 tbsp honey');
     await browser.sees('measured out');
-    expect(await browser.driver.getCurrentUrl()).toContain('/bench/new');
-    await browser.goto('/heads/settings');
+    expect(await browser.driver.getCurrentUrl()).toContain('/recipes/new');
+    await browser.goto('/people/settings');
     await browser.press('no');
     await browser.press('Week');
     await browser.sees('Last time and next time');
@@ -46,7 +46,7 @@ describe('keys', () => {
     await browser.byTestId('palette');
     await keys(browser, 'kefir', Key.ENTER);
     await browser.byTestId('make-recipe');
-    expect(await browser.driver.getCurrentUrl()).toContain('/bench/kefir-mango');
+    expect(await browser.driver.getCurrentUrl()).toContain('/recipes/kefir-mango');
     await browser.goto('/');
     await browser.sees('Maren');
     await keys(browser, '/');
@@ -64,7 +64,7 @@ describe('a screen that breaks', () => {
   it('says so plainly, gives the backup out, and opens again', async () => {
     const server = await serveBuild({ '/_expo/static/js/web/rooms': [404] });
     const browser = await Browser.open(server.address, PHONE);
-    await browser.opensDemo('/strand');
+    await browser.opensDemo('/hair');
     await browser.sees('A piece of the app did not load');
     await browser.pressId('broken-export');
     await browser.sees(/In the file: \d+ records/);
@@ -83,7 +83,7 @@ describe('a screen that breaks', () => {
 describe('a recipe', () => {
   it('goes on one sheet of paper, and to a friend as a file of its own', async () => {
     const browser = await phone();
-    await browser.opensDemo('/bench/kefir-mango');
+    await browser.opensDemo('/recipes/kefir-mango');
     await browser.pressId('pass-on');
     await browser.pressId('pass-file');
     await browser.waits(async () =>
@@ -99,12 +99,12 @@ describe('a recipe', () => {
 
   it('goes to other programs, and comes from them as a telling', async () => {
     const browser = await phone();
-    await browser.opensDemo('/bench/kefir-mango');
+    await browser.opensDemo('/recipes/kefir-mango');
     await browser.pressId('pass-on');
     await browser.pressId('pass-jsonld');
     const file = path.join(browser.downloads, 'kefir-mango.jsonld');
     await browser.waits(async () => existsSync(file));
-    await browser.goto('/heads/keeping');
+    await browser.goto('/people/backup');
     await (await browser.byTestId('backup-file')).sendKeys(file);
     await browser.sees('kefir-mango.jsonld: a recipe in words.');
     await browser.pressId('tell-file');
@@ -154,7 +154,7 @@ describe('a page', () => {
 
   it('is sent by Enter, and brings whoever fills it in to what is wrong', async () => {
     const browser = await phone();
-    await browser.goto('/heads/new');
+    await browser.goto('/people/new');
     await (await browser.byTestId('head-length')).sendKeys('32', Key.ENTER);
     await browser.sees('Give the person a name');
     expect(await browser.driver.executeScript('return document.activeElement.dataset.testid')).toBe(

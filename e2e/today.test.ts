@@ -85,7 +85,7 @@ describe('a stroke on the first screen', () => {
     await stroke(browser, 0);
     await browser.lacks('Once it’s dry');
     // What was thought of the hair before it is told beside it.
-    await browser.goto('/strand');
+    await browser.goto('/hair');
     await browser.sees(/Of your last 1 forecast [01] held/);
   });
 });
@@ -125,7 +125,7 @@ describe('a day on which everything is due', () => {
     const browser = await phone();
     await browser.stores(snapshotOf(everythingDue()));
     // Twice the size on 390 pixels is what 195 pixels are at the usual size.
-    const places = ['/', '/week', '/wash', '/strand/log', '/strand/report', 'the first step of the wash day'];
+    const places = ['/', '/week', '/wash', '/hair/log', '/hair/report', 'the first step of the wash day'];
     for (const place of places) {
       await browser.goto(place.startsWith('/') ? place : '/wash');
       await browser.command('Emulation.setDeviceMetricsOverride', {

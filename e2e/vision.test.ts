@@ -31,7 +31,7 @@ async function foreignAddresses(browser: Browser): Promise<string[]> {
 describe('a strand on a photo', () => {
   it('is measured along its curve, and the length goes where it was wanted', async () => {
     const browser = await phone();
-    await browser.opensDemo('/strand/stretch');
+    await browser.opensDemo('/hair/stretch');
     await browser.press('No card: type the lengths');
     await givesPicture(browser, 'strand-photo', pngOf(SHEET.picture));
     await browser.sees(/mm along its curve/, 60_000);
@@ -82,7 +82,7 @@ describe('a label on a photo', () => {
 describe('hairs on a photo', () => {
   it('are followed, put right by a tap, and go into the count with their doubt', async () => {
     const browser = await phone();
-    await browser.opensDemo('/strand/tally');
+    await browser.opensDemo('/hair/tally');
     await browser.pressId('show-photo');
     await givesPicture(browser, 'hair-photo', pngOf(SHEET.picture));
     await browser.sees(/\d+ broken, \d+ shed/, 60_000);
@@ -107,7 +107,7 @@ describe('hairs on a photo', () => {
 
   it('in a ball are sized, and the size goes where it is kept', async () => {
     const browser = await phone();
-    await browser.opensDemo('/strand/tally');
+    await browser.opensDemo('/hair/tally');
     await browser.pressId('show-photo');
     await givesPicture(browser, 'hair-photo', pngOf(sheetPicture(404, 8, 150).picture));
     await browser.sees(/A ball .* across: \d+ to \d+ hairs/, 60_000);
@@ -119,7 +119,7 @@ describe('hairs on a photo', () => {
 
   it('say what to do where no card lies beside them', async () => {
     const browser = await phone();
-    await browser.opensDemo('/strand/tally');
+    await browser.opensDemo('/hair/tally');
     await browser.pressId('show-photo');
     await givesPicture(browser, 'hair-photo', pngOf(LABEL.picture));
     await browser.sees('No bank card is seen', 60_000);

@@ -164,7 +164,7 @@ describe('a wash day on a phone', () => {
     await untilStep(browser, /Done. What was it like/);
     await browser.press('not sure');
     await browser.pressId('save-wash');
-    await browser.goto('/strand/log');
+    await browser.goto('/hair/log');
     await browser.pressId('search');
     await browser.write('log-search', 'silk planned');
     await browser.pressId('log-treatments');
@@ -295,7 +295,7 @@ describe('a wash day on a phone', () => {
     await browser.press('I did all of it');
     await browser.sees('Done. What was it like?');
     await browser.pressId('save-wash');
-    await browser.goto('/strand/log');
+    await browser.goto('/hair/log');
     await browser.pressId('search');
     await browser.write('log-search', 'silk');
     await browser.sees(/Silk & rice-water glaze/);
@@ -329,7 +329,7 @@ describe('a wash day on a wide screen', () => {
     await browser.press('Furnace-day cream');
     await browser.pressId('begin-wash');
     await untilStep(browser, /works$/);
-    await browser.goto('/heads');
+    await browser.goto('/people');
     await browser.sees('Maren and Pip');
     await browser.goto('/');
     await browser.press('Pip');

@@ -35,10 +35,10 @@ async function solved(browser: Browser): Promise<void> {
 /** The first main treatment of the plan on screen: its name and its day. */
 async function firstMain(browser: Browser): Promise<{ name: string; day: CalendarDay }> {
   const found = await browser.driver.executeScript<{ id: string; name: string }>(`
-    const beat = document.querySelector('[data-testid^="beat-main-"]');
-    return { id: beat.dataset.testid, name: beat.firstElementChild.textContent };
+    const treatment = document.querySelector('[data-testid^="treatment-main-"]');
+    return { id: treatment.dataset.testid, name: treatment.firstElementChild.textContent };
   `);
-  return { name: found.name, day: found.id.slice('beat-main-'.length) as CalendarDay };
+  return { name: found.name, day: found.id.slice('treatment-main-'.length) as CalendarDay };
 }
 
 /** Of the next seven days of the demo two have no time at all, whatever weekday it is; the later one is far from the last wash. */
@@ -51,7 +51,7 @@ async function dayWithoutTime(browser: Browser): Promise<CalendarDay> {
 
 const hasMain = async (browser: Browser, day: CalendarDay, name: string) =>
   browser.driver.executeScript<boolean>(
-    `return document.querySelector('[data-testid="beat-main-${day}"]')?.textContent.includes(arguments[0]) ?? false`,
+    `return document.querySelector('[data-testid="treatment-main-${day}"]')?.textContent.includes(arguments[0]) ?? false`,
     name,
   );
 const seesMain = (browser: Browser, day: CalendarDay, name: string) =>
@@ -73,12 +73,12 @@ describe('the plan on a phone', () => {
     const browser = await phone();
     await weekOf(browser);
     const { name, day } = await firstMain(browser);
-    await browser.pressId(`beat-main-${day}`);
+    await browser.pressId(`treatment-main-${day}`);
     await browser.press(`Keep ${name} on this day`);
     await browser.sees('kept by you');
     await browser.press(`Close ${name}`);
 
-    await browser.pressId(`beat-main-${day}`);
+    await browser.pressId(`treatment-main-${day}`);
     await browser.press(`Move ${name} to another day`);
     await browser.sees('choose its day');
     const to = addDays(day, 2);
@@ -94,7 +94,7 @@ describe('the plan on a phone', () => {
     const browser = await phone();
     await weekOf(browser);
     const { name, day } = await firstMain(browser);
-    await browser.pressId(`beat-main-${day}`);
+    await browser.pressId(`treatment-main-${day}`);
     await browser.press(`What if I skip ${name}?`);
     await browser.sees(new RegExp(`Without ${name} on ${formatDay(day, 'EEEE')}`));
     await browser.press('Skip it');
@@ -180,7 +180,7 @@ describe('the plan on a phone', () => {
     await browser.press('Plan');
     await solved(browser);
     const washes = await browser.driver.executeScript<string[]>(
-      `return [...document.querySelectorAll('[data-testid^="beat-main-"]')].map((beat) => beat.dataset.testid.slice(10))`,
+      `return [...document.querySelectorAll('[data-testid^="treatment-main-"]')].map((each) => each.dataset.testid.slice("treatment-main-".length))`,
     );
     expect(washes.filter((wash) => wash >= stretch.from && wash <= stretch.to)).toEqual([]);
 

@@ -88,13 +88,13 @@ await browser.stores(
     { effort: 'usual' },
   ),
 );
-await browser.goto('/strand');
+await browser.goto('/hair');
 await browser.sees(/\d+ checks/);
 const saved: { longestMs: number; answerMs: number }[] = [];
 for (let run = 0; run < RUNS; run++) {
   const counted = Number(/(\d+) checks/.exec(await browser.text())?.[1]);
   await browser.pressId('check-hair');
-  await browser.pressAt(By.css('a[href="/strand/feel"]'));
+  await browser.pressAt(By.css('a[href="/hair/feel"]'));
   // Another one each time: the same reading twice is one reading.
   await browser.press(feelWords()[run % feelWords().length] ?? 'springy');
   await browser.driver.executeScript(`window.countedBefore = ${counted}`);
@@ -105,11 +105,11 @@ for (let run = 0; run < RUNS; run++) {
 const opened: { place: string; runs: number[] }[] = [];
 for (const [place, headline] of [
   ['/', /./],
-  ['/strand/log', /What was written down/],
+  ['/hair/log', /What was written down/],
 ] as const) {
   const runs: number[] = [];
   for (let run = 0; run < RUNS; run++) {
-    await browser.pressAt(By.css('a[href="/strand"]'));
+    await browser.pressAt(By.css('a[href="/hair"]'));
     await browser.driver.wait(async () => /checks/.test(await browser.text()), 10_000);
     const before = await browser.scriptSeconds();
     await browser.pressAt(By.css(`a[href="${place}"]`));
@@ -164,7 +164,7 @@ const LINES = [
 const KEYS = '\n2 tbsp sesame oil, wa';
 const KEY_EVERY_MS = 350;
 const typing = await Browser.open(address, PHONE);
-await typing.opensDemo('/bench/new');
+await typing.opensDemo('/recipes/new');
 await typing.write(
   'recipe-text',
   Array.from({ length: 20 }, (_, line) => LINES[line % LINES.length]).join('\n'),

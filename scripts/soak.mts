@@ -97,7 +97,7 @@ for (let session = 1; session <= sessions; session++) {
     console.log(`${session} wash days, ${reloads} reloads, ${Math.round((Date.now() - begun) / 1000)} s`);
 }
 
-await browser.goto('/heads/keeping');
+await browser.goto('/people/backup');
 await browser.sees('records, all stored');
 await browser.pressId('export');
 const name = await browser.driver.wait(

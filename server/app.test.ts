@@ -47,7 +47,7 @@ describe('the server', () => {
   });
 
   it('serves the page for every place, never from an old copy', async () => {
-    const response = await fetch(`${address}/strand/reading`);
+    const response = await fetch(`${address}/hair/check`);
     expect([response.status, response.headers.get('cache-control')]).toEqual([200, 'no-cache']);
     expect(await response.text()).toContain('Velvet');
   });
@@ -92,7 +92,7 @@ describe('the server', () => {
     expect(await status('/robots.txt')).toBe(404);
     expect(await status('/old-bundle.js')).toBe(404);
     expect(await status('/devices/kettle')).toBe(404);
-    expect(await status('/strand/reading')).toBe(200);
+    expect(await status('/hair/check')).toBe(200);
     expect(await status('/week', 'HEAD')).toBe(200);
     for (const method of ['POST', 'PUT', 'DELETE']) expect(await status('/week', method)).toBe(405);
     const refused = await fetch(`${address}/devices/weather`, { method: 'DELETE' });

@@ -16,7 +16,7 @@ jest.mock('@/core/base/language/texts', () => {
 
 it('no text is read with its module: it would stay in the language of that moment', () => {
   const { said } = jest.requireMock<{ readonly said: readonly string[] }>('@/core/base/language/texts');
-  expect([rooms.BenchScreen, TodayScreen].every(Boolean)).toBe(true);
+  expect([rooms.RecipesScreen, TodayScreen].every(Boolean)).toBe(true);
   expect(said).toEqual([]);
   // Texts are heard here at all.
   places();

@@ -5,7 +5,7 @@ import { agreedSlice, planAgreed, planNoteSeen, readAgreed } from './agreedSlice
 const monday = calendarDay('2026-03-02');
 const agreement = (asOf = monday): Agreement => ({
   asOf,
-  beats: [{ day: asOf, slot: 'main', recipeId: 'cream', overnight: false }],
+  assignments: [{ day: asOf, slot: 'main', recipeId: 'cream', overnight: false }],
   knew: { sessions: 1, readings: 2, decisions: 0, settings: 0 },
 });
 const note: PlanNote = { why: 'because of a reading', changes: [] };
@@ -28,6 +28,12 @@ describe('what was agreed', () => {
     expect(unchanged.h?.agreement.asOf).toBe(tuesday);
     expect(reducer(unchanged, planNoteSeen('h')).h?.note).toBeNull();
     expect(reducer(unchanged, planNoteSeen('nobody'))).toBe(unchanged);
+  });
+
+  it('is read as it was stored before its treatments had another name', () => {
+    const { assignments, ...others } = agreement();
+    const stored = JSON.stringify({ h: { agreement: { ...others, beats: assignments }, note: null } });
+    expect(readAgreed(stored)).toEqual({ h: { agreement: agreement(), note: null } });
   });
 
   it.each([null, '', '{', '[]', '{"h":{"agreement":"?"}}', '{"h":null}'])(

@@ -115,7 +115,7 @@ export function Button({ label, hint, note, tone = 'plain', className = '', ...p
 
 /** What one of several looks like, chosen or not: a chip, an option of a choice. */
 export const chipBox = (isChosen: boolean): string =>
-  isChosen ? 'border-2 border-ink bg-lane' : 'border-2 border-edge bg-raised';
+  isChosen ? 'border-2 border-ink bg-zone' : 'border-2 border-edge bg-raised';
 
 /** On or off, alone or any number of a few. */
 export function Chip({

@@ -24,8 +24,8 @@ describe.each(Object.entries(tokens))('the %s theme', (_, theme) => {
     }
   });
 
-  it('shows lines and marks: ink on the lane, the rule on paper, the button on paper', () => {
-    expect(contrast(theme.ink, theme.lane)).toBeGreaterThanOrEqual(4.5);
+  it('shows lines and marks: ink on the comfort zone, the rule on paper, the button on paper', () => {
+    expect(contrast(theme.ink, theme.zone)).toBeGreaterThanOrEqual(4.5);
     expect(contrast(theme.ink, theme.band)).toBeGreaterThanOrEqual(3);
     expect(contrast(theme.ink, theme.saffron)).toBeGreaterThanOrEqual(1.5);
   });

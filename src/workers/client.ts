@@ -46,7 +46,7 @@ const solverOnThePage = async () => (await onThePage()).solverApi;
 
 const solver = clientOf<SolverApi>(startSolver, solverOnThePage, LIMIT_SECONDS.short);
 
-/** The solver once more, in a thread of its own: a plan that is given up takes nothing else with it. */
+/** The solver once more, in a forecast of its own: a plan that is given up takes nothing else with it. */
 const scheduler = clientOf<SolverApi>(startSolver, solverOnThePage, LIMIT_SECONDS.plan);
 
 export const askSolver = solver.ask;

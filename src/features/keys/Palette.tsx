@@ -6,7 +6,7 @@ import { Sheet } from '@/ui/Sheet';
 import { actions } from './keyActions';
 
 /** One line of the list; the one that Enter takes is marked. */
-const ITEM = 'cursor-pointer rounded-xl px-4 py-3 font-text text-body text-ink aria-selected:bg-lane';
+const ITEM = 'cursor-pointer rounded-xl px-4 py-3 font-text text-body text-ink aria-selected:bg-zone';
 
 /** Goes anywhere by its name: places, recipes, heads. */
 export function Palette({ onClose }: { onClose: () => void }) {
@@ -49,7 +49,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
             <Command.Item
               key={recipeId}
               value={`recipe ${name} ${recipeId}`}
-              onSelect={() => go({ pathname: '/bench/[recipeId]', params: { recipeId } })}
+              onSelect={() => go({ pathname: '/recipes/[recipeId]', params: { recipeId } })}
               className={ITEM}
             >
               {name}

@@ -10,7 +10,7 @@ describe('keys', () => {
     const keys = actions().flatMap(({ key }) => key ?? []);
     expect(new Set(keys).size).toBe(keys.length);
     for (const { keys: other } of otherKeys()) expect(keys).not.toContain(other);
-    expect(placeOfKey('r')).toBe('/strand/take');
+    expect(placeOfKey('r')).toBe('/hair/measure');
     expect(placeOfKey('z')).toBeUndefined();
   });
 

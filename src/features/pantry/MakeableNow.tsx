@@ -68,7 +68,7 @@ export function MakeableNow() {
               tone="quiet"
               label={t`Write it down`}
               hint={t`Write down ${{ replaceAll: textOf(recipe).replaceAll('\n', ', ') }}`}
-              onPress={() => router.push({ pathname: '/bench/new', params: { text: textOf(recipe) } })}
+              onPress={() => router.push({ pathname: '/recipes/new', params: { text: textOf(recipe) } })}
             />
           </View>
         </View>

@@ -8,8 +8,8 @@ import type { PantryItem, Ingredient } from '@/core/records/shapes';
 import { selectOwnIngredients, selectPantry, useAppSelector } from '@/store';
 import { Button, Field, Heading, Screen, Small, Strong } from '@/ui';
 import { grams, money } from '../shared/amounts';
-import { BenchTabs } from '../shared/BenchTabs';
 import { LinkBox } from '../shared/LinkBox';
+import { RecipeTabs } from '../shared/RecipeTabs';
 import { useLarder } from '../shared/useLarder';
 import { MakeableNow } from './MakeableNow';
 
@@ -33,7 +33,7 @@ export function PantryScreen() {
   const there = items.filter(({ item }) => inStock(item)).length;
   return (
     <Screen
-      before={<BenchTabs here="/pantry" />}
+      before={<RecipeTabs here="/pantry" />}
       headline={there === 0 ? t`The pantry is empty` : t`${there} in the pantry`}
       reason={
         there === 0

@@ -50,7 +50,7 @@ export function NoteSheet({ live, onClose }: { live: LiveRun; onClose: () => voi
           label={t`Take a photo`}
           onPress={() => {
             save();
-            router.push('/strand/photo');
+            router.push('/hair/photo');
           }}
         />
       </View>

@@ -26,7 +26,7 @@ export function SectionHead({ sections, done }: { sections: number; done: readon
         <Path
           key={index}
           d={`M ${MIDDLE} ${MIDDLE} L ${rim(index / sections)} A ${RADIUS} ${RADIUS} 0 0 1 ${rim((index + 1) / sections)} Z`}
-          fill={done.includes(index) ? 'var(--band)' : index === next ? 'var(--lane)' : 'none'}
+          fill={done.includes(index) ? 'var(--band)' : index === next ? 'var(--zone)' : 'none'}
           stroke="var(--ink)"
           strokeWidth={index === next ? 4 : 2}
         />

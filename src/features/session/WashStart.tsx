@@ -8,9 +8,9 @@ import { SECTIONS } from '@/core/records/shapes';
 import { useAppDispatch, washStarted } from '@/store';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Choice, FieldGroup, Heading, LabelledChoice, Screen, Small, Strong } from '@/ui';
-import { minutesText } from '../shared/beatWords';
 import { PatchTests } from '../shared/PatchTests';
 import { newStamp } from '../shared/stamp';
+import { minutesText } from '../shared/treatmentWords';
 import { useHistory } from '../shared/useHistory';
 import { useToday } from '../shared/useToday';
 import {
@@ -40,10 +40,10 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
   const today = useToday();
   const dispatch = useAppDispatch();
   const history = useHistory(head.headId);
-  const beats = answer.plan.days.find(({ day }) => day === today)?.beats ?? [];
+  const assignments = answer.plan.days.find(({ day }) => day === today)?.assignments ?? [];
   const [changed, setSetting] = useState<RunSetting | null>(null);
   // Until she touches it, it follows the plan, which may still be getting better.
-  const setting = changed ?? settingOf(head, history, beats, today);
+  const setting = changed ?? settingOf(head, history, assignments, today);
   const { masks, left } = useMemo(() => offered(head, history, today), [head, history, today]);
   const main = setting.treatments.find(({ slot }) => slot === 'main');
   const followUp = setting.treatments.find(({ slot }) => slot === 'follow-up');
@@ -61,7 +61,7 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
   const choose = (recipeId: string) => {
     const version = masks.find((each) => each.recipeId === recipeId);
     const others = setting.treatments.filter(({ slot }) => slot !== 'main');
-    const planned = settingOf(head, history, beats, today).treatments.find(
+    const planned = settingOf(head, history, assignments, today).treatments.find(
       (each) => each.slot === 'main' && each.recipeId === recipeId,
     );
     setSetting({
@@ -93,7 +93,7 @@ export function WashStart({ head, answer }: { head: Head; answer: HeadAnswer }) 
           onChange={choose}
         />
       </FieldGroup>
-      {beats.some(({ slot }) => slot === 'main') ? null : (
+      {assignments.some(({ slot }) => slot === 'main') ? null : (
         <Small className="text-ink">{t`No wash is planned today. If you wash, the next days change with it.`}</Small>
       )}
       <LeftOutList left={left} head={head} />

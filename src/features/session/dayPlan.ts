@@ -2,7 +2,7 @@ import { addDays, type CalendarDay } from '@/core/base/measures';
 import type { HeadHistory, DayTreatment, WashRun } from '@/core/hair/history';
 import { trialState } from '@/core/hair/trials';
 import { contactAt, rulesOfHead, choicesOf, PLAN_RULES } from '@/core/plan/agenda';
-import type { Beat, Dose } from '@/core/plan/planning';
+import type { Assignment, Dose } from '@/core/plan/planning';
 import { usualSections, washScript, type DayUse, type WashPlan, type WashSides } from '@/core/plan/washday';
 import { newestVersions, usedVersion, usesOf } from '@/core/recipe/larder';
 import { judge } from '@/core/recipe/safety';
@@ -29,20 +29,20 @@ export function treatmentOf(
   return { slot, ...usedVersion(version), minutes, warmth, batchId };
 }
 
-/** The day as the plan has it: its beats of today, and moisture at hand where a protein may ask for it. */
+/** The day as the plan has it: its treatments of today, and moisture at hand where a protein may ask for it. */
 export function settingOf(
   head: Head,
   history: HeadHistory,
-  beats: readonly Beat[],
+  assignments: readonly Assignment[],
   today: CalendarDay,
 ): RunSetting {
   const newest = newestVersions(history.recipes);
   const planned = (['pre-poo', 'main', 'follow-up'] as const).flatMap((slot): DayTreatment[] => {
-    const beat = beats.find((each) => each.slot === slot && !each.overnight);
-    const version = newest.find(({ recipeId }) => recipeId === beat?.recipeId);
-    if (!beat || !version) return [];
-    const usual = treatmentOf(version, slot, head, history, beat.batchId);
-    return [beat.dose ? { ...usual, ...doseIn(beat.dose) } : usual];
+    const assignment = assignments.find((each) => each.slot === slot && !each.overnight);
+    const version = newest.find(({ recipeId }) => recipeId === assignment?.recipeId);
+    if (!assignment || !version) return [];
+    const usual = treatmentOf(version, slot, head, history, assignment.batchId);
+    return [assignment.dose ? { ...usual, ...doseIn(assignment.dose) } : usual];
   });
   const mainId = planned.find(({ slot }) => slot === 'main')?.recipeId;
   const moisture = planned.some(({ slot }) => slot === 'follow-up')

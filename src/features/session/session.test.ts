@@ -1,7 +1,7 @@
 import { addDays, calendarDay, instantAt, millisecondsOf } from '@/core/base/measures';
 import type { RunEvent, TimerState, WashRun } from '@/core/hair/history';
 import { STAMP, testHead, testHistory, testRecipe, testSession } from '@/core/lab/testing';
-import type { Beat } from '@/core/plan/planning';
+import type { Assignment } from '@/core/plan/planning';
 import { runState, withEvent, washScript } from '@/core/plan/washday';
 import { makeLarder } from '@/core/recipe/larder';
 import { storedRecordSchema, type StoredRecord, type Trial } from '@/core/records/shapes';
@@ -27,12 +27,17 @@ const history = testHistory({
     testSession('balm', addDays(today, -5)),
   ],
 });
-const beat = (slot: Beat['slot'], recipeId: string, changes: Partial<Beat> = {}) =>
-  ({ day: today, slot, recipeId, overnight: false, batchId: null, ...changes }) as Beat;
+const assignment = (slot: Assignment['slot'], recipeId: string, changes: Partial<Assignment> = {}) =>
+  ({ day: today, slot, recipeId, overnight: false, batchId: null, ...changes }) as Assignment;
 
 describe('the day as the plan has it', () => {
-  it('has its beats of today, and the moisture that this head knows best at hand', () => {
-    const { treatments, sections, washMinutes } = settingOf(head, history, [beat('main', 'silk')], today);
+  it('has its treatments of today, and the moisture that this head knows best at hand', () => {
+    const { treatments, sections, washMinutes } = settingOf(
+      head,
+      history,
+      [assignment('main', 'silk')],
+      today,
+    );
     expect(treatments.map(({ slot, recipeId, minutes }) => [slot, recipeId, minutes])).toEqual([
       ['main', 'silk', 25],
       ['follow-up', 'balm', 30],
@@ -45,9 +50,9 @@ describe('the day as the plan has it', () => {
       head,
       history,
       [
-        beat('pre-poo', 'oil', { overnight: true }),
-        beat('main', 'silk', { batchId: 'b1' }),
-        beat('follow-up', 'cream'),
+        assignment('pre-poo', 'oil', { overnight: true }),
+        assignment('main', 'silk', { batchId: 'b1' }),
+        assignment('follow-up', 'cream'),
       ],
       today,
     );
@@ -64,7 +69,7 @@ describe('the day as the plan has it', () => {
       amount: 0.5,
       text: '10 minutes, half the usual amount',
     } as const;
-    const setting = settingOf(head, history, [beat('main', 'silk', { dose })], today);
+    const setting = settingOf(head, history, [assignment('main', 'silk', { dose })], today);
     expect(setting.treatments[0]).toMatchObject({ minutes: 10, warmth: 'room', amount: 0.5 });
     const plan = washPlanOf(setting, head, history);
     expect(treatmentsIn(plan, setting.treatments)[0]).toMatchObject({ minutes: 10, amount: 0.5 });
@@ -75,7 +80,9 @@ describe('the day as the plan has it', () => {
   it('goes without heat where the house has none: for longer', () => {
     const cold = { ...history, lacks: ['heat'] as const };
     const balm = (known: typeof history) =>
-      settingOf(head, known, [beat('main', 'balm')], today).treatments.find(({ slot }) => slot === 'main');
+      settingOf(head, known, [assignment('main', 'balm')], today).treatments.find(
+        ({ slot }) => slot === 'main',
+      );
     expect(balm(history)).toMatchObject({ warmth: 'warm', minutes: 30 });
     expect(balm(cold)).toMatchObject({ warmth: 'room' });
     expect(balm(cold)?.minutes).toBeGreaterThan(30);
@@ -88,12 +95,12 @@ describe('the day as the plan has it', () => {
   });
 
   it('makes a plan whose treatments are stored as they were, with the batch of the same recipe', () => {
-    const setting = settingOf(head, history, [beat('main', 'silk', { batchId: 'b1' })], today);
+    const setting = settingOf(head, history, [assignment('main', 'silk', { batchId: 'b1' })], today);
     expect(treatmentsIn(washPlanOf(setting, head, history), setting.treatments)).toEqual(setting.treatments);
   });
 
   it('leaves out what is no longer there', () => {
-    const setting = settingOf(head, history, [beat('main', 'silk')], today);
+    const setting = settingOf(head, history, [assignment('main', 'silk')], today);
     const gone = { ...history, larder: makeLarder({ recipes: [BALM] }) };
     expect(washPlanOf(setting, head, gone).main).toBeNull();
   });
@@ -121,8 +128,12 @@ describe('what may go on today', () => {
 });
 
 describe('what a wash day leaves behind', () => {
-  const begun = (beats: readonly Beat[]): WashRun =>
-    runOf(settingOf(head, history, beats, today), head, history, { id: 'run', day: today, startedAt: START });
+  const begun = (assignments: readonly Assignment[]): WashRun =>
+    runOf(settingOf(head, history, assignments, today), head, history, {
+      id: 'run',
+      day: today,
+      startedAt: START,
+    });
   const tapped = (run: WashRun, minutes: number, felt: 'right' | 'firm' = 'right'): WashRun => {
     let on = run;
     let passed = 0;
@@ -154,7 +165,7 @@ describe('what a wash day leaves behind', () => {
     records.filter((record) => record.kind === kind) as any[];
 
   it('what was put on with its real minutes, how it felt, and the day itself; all of it can be stored', () => {
-    const records = told(tapped(begun([beat('main', 'silk')]), 95));
+    const records = told(tapped(begun([assignment('main', 'silk')]), 95));
     expect(ofKind(records, 'session')).toMatchObject([{ recipeId: 'silk', contactMinutes: 95, grams: null }]);
     expect(ofKind(records, 'reading')).toMatchObject([{ moment: 'after', feel: 0 }]);
     const [day] = ofKind(records, 'wash-day');
@@ -185,7 +196,7 @@ describe('what a wash day leaves behind', () => {
       sides: true,
     };
     const tried = { ...history, trials: [trial] };
-    const setting = settingOf(head, tried, [beat('main', 'silk')], today);
+    const setting = settingOf(head, tried, [assignment('main', 'silk')], today);
     const run = runOf(setting, head, tried, { id: 'run', day: today, startedAt: START });
     expect(run.steps.map(({ id }) => id)).toContain('other-apply');
     const records = told(tapped(run, 30));
@@ -194,14 +205,14 @@ describe('what a wash day leaves behind', () => {
     for (const record of records) expect(storedRecordSchema.safeParse(record).success).toBe(true);
     // Once it is washed nothing is due, and another recipe of the day is no part of it.
     const [washed] = ofKind(records, 'trial-wash');
-    const next = settingOf(head, { ...tried, trialWashes: [washed] }, [beat('main', 'silk')], today);
+    const next = settingOf(head, { ...tried, trialWashes: [washed] }, [assignment('main', 'silk')], today);
     expect(next.sides).toBeUndefined();
-    expect(settingOf(head, tried, [beat('main', 'balm')], today).sides).toBeUndefined();
+    expect(settingOf(head, tried, [assignment('main', 'balm')], today).sides).toBeUndefined();
   });
 
   it('half the amount where half was planned, and what the scale says where there was one', () => {
     const dose = { minutes: 10, warmth: 'room', amount: 0.5, text: '' } as const;
-    const run = tapped(begun([beat('main', 'silk', { dose })]), 12);
+    const run = tapped(begun([assignment('main', 'silk', { dose })]), 12);
     expect(ofKind(told(run), 'session')).toMatchObject([{ amount: 0.5, grams: null, contactMinutes: 12 }]);
     for (const record of told(run)) expect(storedRecordSchema.safeParse(record).success).toBe(true);
     const weighed = told(run, { uses: { main: { ...NO_ANSWER, grams: 70 } } });
@@ -209,7 +220,7 @@ describe('what a wash day leaves behind', () => {
   });
 
   it('two treatments where the hair felt firm, each rated and weighed on its own', () => {
-    const records = told(tapped(begun([beat('main', 'silk')]), 20, 'firm'), {
+    const records = told(tapped(begun([assignment('main', 'silk')]), 20, 'firm'), {
       slip: 3,
       uses: {
         main: { ...NO_ANSWER, rating: 'again', grams: 62 },
@@ -230,7 +241,7 @@ describe('what a wash day leaves behind', () => {
   });
 
   it('a portion of the shelf is used, half of it where half was left', () => {
-    const run = tapped(begun([beat('main', 'silk', { batchId: 'b1' })]), 20);
+    const run = tapped(begun([assignment('main', 'silk', { batchId: 'b1' })]), 20);
     const portions = (left: 0 | 0.5 | 1) =>
       ofKind(told(run, { uses: { main: { ...NO_ANSWER, left } } }), 'batch-event').map((event) => [
         event.batchId,
@@ -242,7 +253,7 @@ describe('what a wash day leaves behind', () => {
   });
 
   it('what was made today and is left over goes on the shelf, unless it is thrown out', () => {
-    const run = tapped(begun([beat('main', 'silk')]), 20);
+    const run = tapped(begun([assignment('main', 'silk')]), 20);
     const left = (part: object) => ofKind(told(run, { uses: { main: { ...NO_ANSWER, ...part } } }), 'batch');
     expect(left({ left: 0.5, place: 'freezer' })).toMatchObject([
       { recipeId: 'silk', portions: 0.5, portionGrams: 80, place: 'freezer', madeOn: today },
@@ -252,7 +263,7 @@ describe('what a wash day leaves behind', () => {
   });
 
   it('thrown away half way, it leaves what was done; where nothing went on, only the day', () => {
-    const run = withEvent(begun([beat('main', 'silk')]), { what: 'ended', at: at(5) });
+    const run = withEvent(begun([assignment('main', 'silk')]), { what: 'ended', at: at(5) });
     const records = told(run);
     expect(records.map(({ kind }) => kind)).toEqual(['wash-day']);
     expect(ofKind(records, 'wash-day')[0]).toMatchObject({ endedEarly: true, uses: [], felt: null });

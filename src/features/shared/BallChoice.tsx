@@ -44,7 +44,7 @@ export function BallChoice({ value, onChange }: BallChoiceProps) {
             value={size}
             aria-label={t`${{ ball: ballWords()[size] }}, about ${{ count: SHED_IN_BALL[size] }} hairs`}
             className={`min-h-target items-center rounded-xl border-2 px-2 py-1 ${
-              value === size ? 'border-ink bg-lane' : 'border-line bg-raised'
+              value === size ? 'border-ink bg-zone' : 'border-line bg-raised'
             }`}
           >
             <Svg width={BOX} height={BOX} aria-hidden>

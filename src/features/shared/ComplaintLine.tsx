@@ -10,17 +10,17 @@ import { useAddRecords } from './useAddRecords';
 
 /** Where what she says is looked into; where nothing measures it, where it is logged. */
 const CHECK_OF: Readonly<Record<Complaint, Href>> = {
-  breaks: '/strand/tally',
-  sheds: '/strand/tally',
-  dry: '/strand/stretch',
-  tangles: '/strand/feel',
-  frizz: '/strand/stretch',
-  limp: '/strand/stretch',
-  stiff: '/strand/stretch',
-  edges: '/strand/photo',
-  scalp: '/strand/feel',
-  greasy: '/strand/feel',
-  length: '/strand/length',
+  breaks: '/hair/tally',
+  sheds: '/hair/tally',
+  dry: '/hair/stretch',
+  tangles: '/hair/feel',
+  frizz: '/hair/stretch',
+  limp: '/hair/stretch',
+  stiff: '/hair/stretch',
+  edges: '/hair/photo',
+  scalp: '/hair/feel',
+  greasy: '/hair/feel',
+  length: '/hair/length',
 };
 
 /** What troubles her, changed in two taps; several at once, the first is where answers begin. */

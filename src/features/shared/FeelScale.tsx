@@ -44,7 +44,7 @@ export function FeelScale({ value, onChange }: { value: number | null; onChange:
                 chosen
                   ? 'border-ink bg-saffron'
                   : index === MIDDLE
-                    ? 'border-line bg-lane'
+                    ? 'border-line bg-zone'
                     : 'border-line bg-raised'
               }`}
             >

@@ -2,7 +2,7 @@ import Svg from 'react-native-svg';
 import type { TreatmentKind } from '@/core/recipe/classification';
 import { useTokens } from '@/ui';
 import { Mark } from '@/ui/charts/Mark';
-import { MARK_OF_KIND } from './beatWords';
+import { MARK_OF_KIND } from './treatmentWords';
 
 /** The mark of a treatment's kind at the size of a line of text; the word stands beside it. */
 export function KindMark({ kind, done }: { kind: TreatmentKind; done: boolean }) {

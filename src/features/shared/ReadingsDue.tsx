@@ -30,7 +30,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
       title: t`Read it dry`,
       text: t`The treatment of ${{ due: formatDay(due, 'EEEE') }} shows now: one minute, five strands.`,
       button: t`Check hair`,
-      to: '/strand/take',
+      to: '/hair/measure',
     });
   }
   for (const trial of history.trials) {
@@ -45,14 +45,14 @@ export function useReadingsDue(headId: string): readonly Due[] {
         title: readingDue === 'left' ? t`Trial: check the left side` : t`Trial: check the right side`,
         text: t`One side after the other, on the same day.`,
         button: t`Open the trial`,
-        to: `/strand/trials/${trial.trialId}`,
+        to: `/hair/trials/${trial.trialId}`,
       });
     if (stage.what !== 'wash' || !stage.isDue) continue;
     rows.push({
       title: t`Trial: ${{ arm: washWords(stage.arm, trial, history.larder) }}`,
       text: t`Wash ${{ done: done + 1 }} of ${of}, from today on.`,
       button: t`Open the trial`,
-      to: `/strand/trials/${trial.trialId}`,
+      to: `/hair/trials/${trial.trialId}`,
     });
   }
   if (taps.length > 0) {
@@ -60,7 +60,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
       title: t`A count is under way`,
       text: t`${plural(hairs, { one: '# hair', other: '# hairs' })} so far.`,
       button: t`Go on counting`,
-      to: '/strand/tally',
+      to: '/hair/tally',
     });
   }
   if (strands.length > 0) {
@@ -68,7 +68,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
       title: t`A stretch test is under way`,
       text: t`${plural({ count: strands.length }, { one: '# strand', other: '# strands' })} so far.`,
       button: t`Go on measuring`,
-      to: '/strand/stretch',
+      to: '/hair/stretch',
     });
   }
   if (dryingSince !== null) {
@@ -76,7 +76,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
       title: t`Hair is drying`,
       text: t`Since ${{ dryingSince: formatInstant(dryingSince, 'H:mm') }}.`,
       button: t`Is it dry?`,
-      to: '/strand/porosity',
+      to: '/hair/porosity',
     });
   }
   return rows;
@@ -84,7 +84,7 @@ export function useReadingsDue(headId: string): readonly Due[] {
 
 /** Silent where nothing is due. @param isAsked the day asks for a check already */
 export function ReadingsDue({ headId, isAsked = false }: { headId: string; isAsked?: boolean }) {
-  const due = useReadingsDue(headId).filter(({ to }) => !isAsked || to !== '/strand/take');
+  const due = useReadingsDue(headId).filter(({ to }) => !isAsked || to !== '/hair/measure');
   return due.map(({ title, text, button, to }) => (
     <Entry key={title} title={title} text={text}>
       <Button label={button} onPress={() => router.push(to)} />

@@ -17,7 +17,7 @@ export function Welcome() {
         <Button
           tone="main"
           label={t`Start with my own hair`}
-          onPress={() => router.push('/heads/new')}
+          onPress={() => router.push('/people/new')}
           testID="start-own"
         />
         <Button
@@ -25,7 +25,7 @@ export function Welcome() {
           onPress={() => void loadDemo(dispatch)}
           testID="start-demo"
         />
-        <Button label={t`Read a file in`} onPress={() => router.push('/heads/keeping')} />
+        <Button label={t`Read a file in`} onPress={() => router.push('/people/backup')} />
         <Body className="pt-2 text-soft-ink">{t`Everything stays in this browser. Nothing is sent anywhere.`}</Body>
       </View>
     </Screen>

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { SLOT_OF_USE } from '@/core/plan/agenda';
 import { usesOf } from '@/core/recipe/larder';
 import type { RecipeVersion, Slot } from '@/core/records/shapes';
-import { recipeUseWords } from './beatWords';
+import { recipeUseWords } from './treatmentWords';
 
 interface Place {
   readonly label: string;

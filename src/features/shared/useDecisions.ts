@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { addDays, formatDay, type CalendarDay } from '@/core/base/measures';
 import { placedBy, PLAIN_WASH_ID } from '@/core/plan/agenda';
-import type { Beat } from '@/core/plan/planning';
+import type { Assignment } from '@/core/plan/planning';
 import type { Decision, RecipeVersion, Slot, StoredRecord } from '@/core/records/shapes';
 import { newStamp } from './stamp';
 import { useAddRecords } from './useAddRecords';
@@ -11,11 +11,14 @@ type Wish = Pick<Decision, 'day' | 'slot' | 'what' | 'recipeId' | 'overnight'>;
 
 /** What she can decide about the plan of a head. Each is one step that one undo takes back. */
 export interface Decisions {
-  readonly keep: (beat: Beat) => void;
-  readonly release: (beat: Beat) => void;
-  readonly move: (beat: Pick<Beat, 'day' | 'slot' | 'recipeId' | 'name'>, to: CalendarDay) => void;
-  readonly swap: (beat: Beat, recipeId: string, name: string) => void;
-  readonly skip: (beat: Beat) => void;
+  readonly keep: (assignment: Assignment) => void;
+  readonly release: (assignment: Assignment) => void;
+  readonly move: (
+    assignment: Pick<Assignment, 'day' | 'slot' | 'recipeId' | 'name'>,
+    to: CalendarDay,
+  ) => void;
+  readonly swap: (assignment: Assignment, recipeId: string, name: string) => void;
+  readonly skip: (assignment: Assignment) => void;
   readonly add: (day: CalendarDay, recipeId: string, name: string, slot?: Slot, overnight?: boolean) => void;
   /** Oil on the first of these days for the night, and the wash that takes it out where none is planned. */
   readonly oilTonight: (oil: RecipeVersion, hasWash: boolean) => void;
@@ -55,12 +58,12 @@ export function useDecisions(headId: string, from: CalendarDay): Decisions {
   return {
     keep: ({ day, slot, recipeId, name }) =>
       decide([place(day, slot, recipeId)], t`${name} stays on ${{ on: on(day) }}.`),
-    release: (beat) => {
-      const known = placedBy(decisions, beat);
+    release: (assignment) => {
+      const known = placedBy(decisions, assignment);
       if (known)
         addRecords(
           [{ ...newStamp(), kind: 'withdrawal', withdraws: known.id }],
-          t`The plan may move ${{ beatName: beat.name }} again.`,
+          t`The plan may move ${{ treatmentName: assignment.name }} again.`,
         );
     },
     move: ({ day, slot, recipeId, name }, to) => {

@@ -24,10 +24,10 @@ export function useOilTonight(head: Head): {
   );
   const putOn = (oil: RecipeVersion, plan: Plan) => {
     const tomorrow = addDays(today, 1);
-    const beats = plan.days.find(({ day }) => day === tomorrow)?.beats ?? [];
+    const assignments = plan.days.find(({ day }) => day === tomorrow)?.assignments ?? [];
     decisions.oilTonight(
       oil,
-      beats.some(({ slot }) => slot === 'main'),
+      assignments.some(({ slot }) => slot === 'main'),
     );
   };
   return { oils, putOn };

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { addDays, daysBetween, dayRange, formatDay, type CalendarDay } from '@/core/base/measures';
-import type { Beat, DayNote, PrepTask } from '@/core/plan/planning';
+import type { Assignment, DayNote, PrepTask } from '@/core/plan/planning';
 import type { TreatmentKind } from '@/core/recipe/classification';
 import type { Larder } from '@/core/recipe/larder';
 import type { Head, Session } from '@/core/records/shapes';
@@ -10,7 +10,7 @@ import { verdictOf } from './verdictOf';
 /** Days of the past that stay in sight above today. */
 export const PAST_DAYS = 3;
 
-export interface DoneBeat {
+export interface DoneTreatment {
   readonly sessionId: string;
   readonly name: string;
   readonly kind: TreatmentKind;
@@ -27,8 +27,8 @@ export interface WeekRow {
   readonly isFree: boolean;
   readonly mean: number;
   readonly sd: number;
-  readonly done: readonly DoneBeat[];
-  readonly planned: readonly Beat[];
+  readonly done: readonly DoneTreatment[];
+  readonly planned: readonly Assignment[];
   readonly preparation: readonly PrepTask[];
   readonly notes: readonly DayNote[];
 }
@@ -65,15 +65,15 @@ export function weekRows(
       sd: shown?.sd ?? 0,
       done: sessions
         .filter((session) => session.day === day)
-        .map((session) => doneBeat(session, larder, head)),
-      planned: planned?.beats ?? [],
+        .map((session) => doneTreatment(session, larder, head)),
+      planned: planned?.assignments ?? [],
       preparation: planned?.preparation ?? [],
       notes: planned?.notes ?? [],
     };
   });
 }
 
-function doneBeat(session: Session, larder: Larder, head: Head): DoneBeat {
+function doneTreatment(session: Session, larder: Larder, head: Head): DoneTreatment {
   const version = larder.used(session);
   const verdict = version ? verdictOf(version, head.school, larder) : null;
   return {

@@ -110,7 +110,7 @@ export function ShelfActions({ item }: { item: ShelfItem }) {
           label={t`Make it again`}
           hint={t`Make ${name} again`}
           onPress={() =>
-            router.push({ pathname: '/bench/make/[recipeId]', params: { recipeId: batch.recipeId } })
+            router.push({ pathname: '/recipes/make/[recipeId]', params: { recipeId: batch.recipeId } })
           }
         />
       </View>

@@ -8,8 +8,8 @@ import { ofKind } from '@/core/records/shapes';
 import { selectLiveRecords, useAppSelector } from '@/store';
 import { Button, ButtonBox, Heading, Screen, Small, Strong } from '@/ui';
 import { grams } from '../shared/amounts';
-import { BenchTabs } from '../shared/BenchTabs';
 import { placeWords } from '../shared/placeWords';
+import { RecipeTabs } from '../shared/RecipeTabs';
 import { useLarder } from '../shared/useLarder';
 import { useToday } from '../shared/useToday';
 import { Leftovers } from './Leftovers';
@@ -34,7 +34,7 @@ export function ShelfScreen() {
   const gone = items.filter(({ state }) => state === 'gone').slice(-SHOWN_GONE);
   const shown = there.slice(0, more * SHOWN);
   return (
-    <Screen before={<BenchTabs here="/shelf" />} headline={headlineOf(there)} reason={reasonOf(there)}>
+    <Screen before={<RecipeTabs here="/shelf" />} headline={headlineOf(there)} reason={reasonOf(there)}>
       <View role="list" aria-label={t`On the shelf`} className="gap-1">
         {shown.map((item) => (
           <ShelfRow key={item.batch.batchId} item={item} />

@@ -22,7 +22,7 @@ export function Places() {
             key={href}
             href={href}
             isHere={here}
-            className={`flex-1 items-center gap-1 rounded-xl py-2 wide:mx-2 wide:flex-none ${here ? 'bg-lane' : ''}`}
+            className={`flex-1 items-center gap-1 rounded-xl py-2 wide:mx-2 wide:flex-none ${here ? 'bg-zone' : ''}`}
           >
             <Icon size={22} strokeWidth={here ? 2.6 : 1.8} color={tokens.ink} aria-hidden />
             <Text className={`text-small text-ink ${here ? 'font-strong' : 'font-text'}`}>{label}</Text>

@@ -12,14 +12,14 @@ export const places = perLanguage(
     [
       { href: '/', label: t`Today`, icon: CircleDot },
       { href: '/week', label: t`Week`, icon: Spline },
-      { href: '/bench', label: t`Recipes`, icon: Soup },
-      { href: '/strand', label: t`Hair`, icon: Waves },
-      { href: '/heads', label: t`People`, icon: Users },
+      { href: '/recipes', label: t`Recipes`, icon: Soup },
+      { href: '/hair', label: t`Hair`, icon: Waves },
+      { href: '/people', label: t`People`, icon: Users },
     ] as const,
 );
 
 export function isAt(pathname: string, href: string): boolean {
-  const rooms = href === '/bench' ? ['/bench', '/shelf', '/pantry'] : [href];
+  const rooms = href === '/recipes' ? ['/recipes', '/shelf', '/pantry'] : [href];
   return href === '/'
     ? pathname === '/'
     : rooms.some((room) => pathname === room || pathname.startsWith(`${room}/`));

@@ -48,7 +48,7 @@ export function DayCheck({ head, ask }: { head: Head; ask: NonNullable<TodayAnsw
         <Button
           tone="quiet"
           label={t`Stretch two strands instead`}
-          onPress={() => router.push('/strand/stretch?then=today')}
+          onPress={() => router.push('/hair/stretch?then=today')}
         />
       </View>
     </View>

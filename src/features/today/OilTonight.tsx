@@ -21,7 +21,8 @@ export function OilTonight({ head, plan }: { head: Head; plan: Plan }) {
     );
   const [first, ...others] = [...oils].sort((a, b) => (lastOf(a.recipeId) < lastOf(b.recipeId) ? 1 : -1));
   const isSet = plan.days.some(
-    ({ day, beats }) => day === today && beats.some(({ overnight, locked }) => overnight && locked),
+    ({ day, assignments }) =>
+      day === today && assignments.some(({ overnight, locked }) => overnight && locked),
   );
   if (!first || isSet) return null;
   return (

@@ -4,12 +4,11 @@ import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { formatDay, type CalendarDay } from '@/core/base/measures';
 import type { Need } from '@/core/hair/state';
-import type { Beat, PlanDay, PrepTask } from '@/core/plan/planning';
+import type { Assignment, PlanDay, PrepTask } from '@/core/plan/planning';
 import type { Head } from '@/core/records/shapes';
 import { selectWashRuns, useAppSelector } from '@/store';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Heading, Screen } from '@/ui';
-import { aboutText, kindInWords, minutesText, slotWords } from '../shared/beatWords';
 import { ComplaintLine } from '../shared/ComplaintLine';
 import { Dues } from '../shared/Dues';
 import { Entry } from '../shared/Entry';
@@ -17,7 +16,8 @@ import { PatchTestsDue } from '../shared/PatchTests';
 import { promisesAtRisk } from '../shared/promisesAtRisk';
 import { ReadingsDue, useReadingsDue } from '../shared/ReadingsDue';
 import { Referral } from '../shared/Referral';
-import { useDoneBeat } from '../shared/useDoneBeat';
+import { aboutText, kindInWords, minutesText, slotWords } from '../shared/treatmentWords';
+import { useDoneTreatment } from '../shared/useDoneTreatment';
 import { useHistory } from '../shared/useHistory';
 import { useNow } from '../shared/useNow';
 import { useToday } from '../shared/useToday';
@@ -43,7 +43,7 @@ function Today({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const { ask, decided } = useDayCheck(head, answer);
   // What is a doctor's matter leads to no recipe.
   const [now, ...later] = referral === null ? plan.days : [];
-  const next = [now, ...later].flatMap((day) => day?.beats ?? []).find(({ slot }) => slot === 'main');
+  const next = [now, ...later].flatMap((day) => day?.assignments ?? []).find(({ slot }) => slot === 'main');
   return (
     <Screen
       ofPerson
@@ -91,11 +91,11 @@ function Aside({ head, answer, now, isAsked, isDecided }: AsideProps) {
       <Heading level={2}>{t`To do today`}</Heading>
       {now ? <Rest head={head} now={now} isDecided={isDecided} /> : null}
       <Preparation head={head} tasks={now?.preparation ?? NOTHING} minuteOfDay={minuteOfDay} />
-      {now ? <Beats head={head} now={now} /> : null}
+      {now ? <TodaysTreatments head={head} now={now} /> : null}
       <ReadingsDue headId={head.headId} isAsked={isAsked} />
       <PatchTestsDue
         head={head}
-        planned={plan.days.flatMap(({ beats }) => beats.map(({ recipeId }) => recipeId))}
+        planned={plan.days.flatMap(({ assignments }) => assignments.map(({ recipeId }) => recipeId))}
       />
       <ShelfDue shelf={shelf} />
       <PromisesAtRisk plan={plan} />
@@ -117,9 +117,9 @@ function PromisesAtRisk({ plan }: Pick<HeadAnswer, 'plan'>) {
 }
 
 /** Of the need and of what is planned; what the checks say to her own words stands with them. */
-const reasonsOf = ({ reasons, complaint }: Need, beat: Beat | undefined): string[] => [
+const reasonsOf = ({ reasons, complaint }: Need, assignment: Assignment | undefined): string[] => [
   ...reasons.filter((reason) => reason !== complaint?.reason),
-  ...(beat?.reasons.map(({ text }) => text) ?? []),
+  ...(assignment?.reasons.map(({ text }) => text) ?? []),
 ];
 
 /** What today's check would ask, and what it has decided; neither where a doctor's matter comes first. */
@@ -141,7 +141,7 @@ function Rest({ head, now, isDecided }: { head: Head; now: PlanDay; isDecided: b
   const { sessions } = useHistory(head.headId);
   const doneToday = sessions.filter(({ day }) => day === today).length;
   const isBusy =
-    isDecided || now.beats.length > 0 || now.preparation.length > 0 || due.length > 0 || doneToday > 0;
+    isDecided || now.assignments.length > 0 || now.preparation.length > 0 || due.length > 0 || doneToday > 0;
   return (
     <>
       {isBusy ? null : <Body>{t`A day of rest. Nothing to prepare, nothing to wash.`}</Body>}
@@ -157,7 +157,7 @@ function Rest({ head, now, isDecided }: { head: Head; now: PlanDay; isDecided: b
         <Entry title={t`What do you already use?`} text={t`Tell it once, and nothing of it needs a test.`}>
           <Button
             label={t`Tell what I use`}
-            onPress={() => router.push('/heads/regulars')}
+            onPress={() => router.push('/people/regulars')}
             testID="tell-regulars"
           />
         </Entry>
@@ -166,21 +166,21 @@ function Rest({ head, now, isDecided }: { head: Head; now: PlanDay; isDecided: b
   );
 }
 
-function Beats({ head, now }: { head: Head; now: PlanDay }) {
+function TodaysTreatments({ head, now }: { head: Head; now: PlanDay }) {
   const today = useToday();
-  const done = useDoneBeat();
-  return now.beats.map((beat) => (
+  const done = useDoneTreatment();
+  return now.assignments.map((assignment) => (
     <Entry
-      key={`${beat.slot}-${beat.recipeId}`}
-      title={beat.name}
-      text={`${kindInWords(beat.kind, beat.strength)}, ${slotWords()[beat.slot]} · ${
-        beat.overnight ? t`overnight` : minutesText(beat.minutes)
-      }${beat.dose ? ` · ${beat.dose.text}` : ''}`}
+      key={`${assignment.slot}-${assignment.recipeId}`}
+      title={assignment.name}
+      text={`${kindInWords(assignment.kind, assignment.strength)}, ${slotWords()[assignment.slot]} · ${
+        assignment.overnight ? t`overnight` : minutesText(assignment.minutes)
+      }${assignment.dose ? ` · ${assignment.dose.text}` : ''}`}
     >
       <Button
         label={t`I did this`}
-        hint={t`I did ${{ beatName: beat.name }}`}
-        onPress={() => done(head, beat, today)}
+        hint={t`I did ${{ treatmentName: assignment.name }}`}
+        onPress={() => done(head, assignment, today)}
       />
     </Entry>
   ));
@@ -196,7 +196,7 @@ interface WaysProps {
 function Ways({ head, now, children }: WaysProps) {
   const today = useToday();
   const run = useAppSelector(selectWashRuns)[head.headId];
-  const isPlanned = now?.beats.some(({ slot }) => slot === 'main') ?? false;
+  const isPlanned = now?.assignments.some(({ slot }) => slot === 'main') ?? false;
   const isWash = isPlanned || run !== undefined;
   return (
     <View className="flex-row flex-wrap gap-2">
@@ -210,13 +210,13 @@ function Ways({ head, now, children }: WaysProps) {
       <Button
         tone={isWash ? 'plain' : 'main'}
         label={t`Check your hair`}
-        onPress={() => router.push('/strand/take')}
+        onPress={() => router.push('/hair/measure')}
         testID="check-hair"
       />
       <Button
         className="order-2"
         label={t`Log a treatment`}
-        onPress={() => router.push('/strand/done')}
+        onPress={() => router.push('/hair/done')}
         testID="log-treatment"
       />
       {children}

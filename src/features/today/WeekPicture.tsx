@@ -4,9 +4,15 @@ import { View } from 'react-native';
 import type { Head } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
 import { useWide, useWidth } from '@/ui';
-import { Thread } from '@/ui/charts/Thread';
+import { ForecastPicture } from '@/ui/charts/ForecastPicture';
+import {
+  columnSpans,
+  THREAD_DOMAIN,
+  forecastLabel,
+  forecastZone,
+  forecastPictureOf,
+} from '../shared/forecastPictureOf';
 import { MarkKey } from '../shared/MarkLegend';
-import { columnSpans, THREAD_DOMAIN, threadLabel, threadLane, threadOf } from '../shared/threadOf';
 import { useHistory } from '../shared/useHistory';
 import { weekRows } from '../shared/weekRows';
 
@@ -19,24 +25,27 @@ export function WeekPicture({ head, answer }: { head: Head; answer: HeadAnswer }
   const { width, onLayout } = useWidth();
   const { sessions, larder } = useHistory(head.headId);
   const rows = useMemo(() => weekRows(answer, head, sessions, larder, 0), [answer, head, sessions, larder]);
-  const drawing = useMemo(() => threadOf(rows, columnSpans(rows.length, width), true), [rows, width]);
+  const drawing = useMemo(
+    () => forecastPictureOf(rows, columnSpans(rows.length, width), true),
+    [rows, width],
+  );
   const height = wide ? HEIGHT.wide : HEIGHT.phone;
   return (
     <View className="rounded-2xl border border-line bg-raised p-2" testID="week-picture">
       <View onLayout={onLayout} style={{ minHeight: height }}>
         {width > 0 ? (
-          <Thread
+          <ForecastPicture
             days="across"
             width={width}
             height={height}
-            lane={threadLane(head)}
+            comfortZone={forecastZone(head)}
             domain={THREAD_DOMAIN}
             {...drawing}
             dayNames={rows.map(({ weekday, isToday }) => ({
               text: isToday ? t`Today` : weekday,
               isToday,
             }))}
-            label={threadLabel(head, answer)}
+            label={forecastLabel(head, answer)}
           />
         ) : null}
       </View>

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
-import { laneOf, placeInWords } from '@/core/hair/state';
+import { comfortZoneOf, placeInWords } from '@/core/hair/state';
 import { Heading, Small } from '@/ui';
 import type { WeekRow } from '../shared/weekRows';
 import { useWeek } from './WeekContext';
@@ -9,7 +9,7 @@ import { WeekDay } from './WeekDay';
 
 /** The same days in words alone, for who reads better than she looks, and for a screen reader. */
 export function PlanList({ rows }: { rows: readonly WeekRow[] }) {
-  const lane = laneOf(useWeek().head, 'firmness');
+  const comfortZone = comfortZoneOf(useWeek().head, 'firmness');
   return (
     <View role="list" aria-label={t`The days of the plan`} className="gap-4">
       {rows.map((row) => (
@@ -20,8 +20,8 @@ export function PlanList({ rows }: { rows: readonly WeekRow[] }) {
           </Heading>
           <Small>
             {row.isPast
-              ? t`It was ${{ place: placeInWords(row, lane) }} in the evening.`
-              : t`It should be ${{ place: placeInWords(row, lane) }} in the evening.`}
+              ? t`It was ${{ place: placeInWords(row, comfortZone) }} in the evening.`
+              : t`It should be ${{ place: placeInWords(row, comfortZone) }} in the evening.`}
           </Small>
           <WeekDay row={row} />
         </View>

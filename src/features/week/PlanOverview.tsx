@@ -1,31 +1,33 @@
 import { t } from '@lingui/core/macro';
 import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
-import type { Beat, PlanDay } from '@/core/plan/planning';
+import type { Assignment, PlanDay } from '@/core/plan/planning';
 import { ButtonBox, Small, Strong } from '@/ui';
+import { THREAD_DOMAIN } from '../shared/forecastPictureOf';
 import { KindMark } from '../shared/KindMark';
-import { THREAD_DOMAIN } from '../shared/threadOf';
-import { beatKey } from './BeatCard';
-import { DaysThread } from './DaysThread';
+import { DaysForecast } from './DaysForecast';
+import { treatmentKey } from './TreatmentCard';
 import { useWeek } from './WeekContext';
 
 const HEIGHT = 200;
 /** Seven of them, beside the dates. */
 const COLUMN = '13%';
 
-/** Weeks at a glance: the thread over all of them, and below it a row for each week. */
+/** Weeks at a glance: the forecast over all of them, and below it a row for each week. */
 export function PlanOverview() {
   const { head, plan } = useWeek();
   const weeks = Array.from({ length: plan.weeks }, (_, week) => plan.days.slice(7 * week, 7 * week + 7));
   const last = plan.days.at(-1)?.day ?? plan.from;
   return (
     <View className="gap-4">
-      <DaysThread
+      <DaysForecast
         head={head}
-        days={plan.days.map(({ forecast: { mean, sd }, beats }) => ({
+        days={plan.days.map(({ forecast: { mean, sd }, assignments }) => ({
           mean,
           sd,
-          kinds: beats.filter(({ slot }) => slot === 'main' || slot === 'follow-up').map(({ kind }) => kind),
+          kinds: assignments
+            .filter(({ slot }) => slot === 'main' || slot === 'follow-up')
+            .map(({ kind }) => kind),
         }))}
         height={HEIGHT}
         domain={THREAD_DOMAIN}
@@ -58,32 +60,34 @@ export function PlanOverview() {
 }
 
 function OverviewDay({ day }: { day: PlanDay }) {
-  const mains = day.beats.filter(({ slot }) => slot === 'main' || slot === 'follow-up');
+  const mains = day.assignments.filter(({ slot }) => slot === 'main' || slot === 'follow-up');
   return (
     <View role="cell" style={{ width: COLUMN }} className="min-h-target justify-center px-1">
       {mains.length === 0 ? (
         <Small>{day.freeMinutes > 0 ? formatDay(day.day, 'd') : '·'}</Small>
       ) : (
-        mains.map((beat) => <OverviewBeat key={beatKey(beat)} beat={beat} />)
+        mains.map((assignment) => (
+          <OverviewTreatment key={treatmentKey(assignment)} assignment={assignment} />
+        ))
       )}
     </View>
   );
 }
 
-function OverviewBeat({ beat }: { beat: Beat }) {
+function OverviewTreatment({ assignment }: { assignment: Assignment }) {
   const { open, toggle } = useWeek();
-  const isChosen = open === beatKey(beat);
+  const isChosen = open === treatmentKey(assignment);
   return (
     <ButtonBox
       pressed={isChosen}
-      label={`${beat.name}, ${formatDay(beat.day, 'EEEE d MMMM')}`}
-      onPress={() => toggle(beat)}
-      className={`flex-row items-center gap-1 rounded-xl ${isChosen ? 'bg-lane' : ''}`}
+      label={`${assignment.name}, ${formatDay(assignment.day, 'EEEE d MMMM')}`}
+      onPress={() => toggle(assignment)}
+      className={`flex-row items-center gap-1 rounded-xl ${isChosen ? 'bg-zone' : ''}`}
     >
-      <KindMark kind={beat.kind} done={false} />
+      <KindMark kind={assignment.kind} done={false} />
       <View className="flex-1">
-        <Strong>{formatDay(beat.day, 'd')}</Strong>
-        <Small>{beat.name}</Small>
+        <Strong>{formatDay(assignment.day, 'd')}</Strong>
+        <Small>{assignment.name}</Small>
       </View>
     </ButtonBox>
   );

@@ -5,7 +5,7 @@ import { classifyVersion } from '@/core/recipe/classification';
 import { usesOf } from '@/core/recipe/larder';
 import type { RecipeVersion } from '@/core/records/shapes';
 import { Button, Small, Strong } from '@/ui';
-import { kindInWords, recipeUseWords } from '../shared/beatWords';
+import { kindInWords, recipeUseWords } from '../shared/treatmentWords';
 import { useLarder } from '../shared/useLarder';
 import { useWeek } from './WeekContext';
 

@@ -8,9 +8,9 @@ import type { Head } from '@/core/records/shapes';
 import type { HeadAnswer } from '@/store';
 import { Body, Button, Choice, Heading, Screen, Small, Strong } from '@/ui';
 import { askScheduler } from '@/workers';
-import { minutesText } from '../shared/beatWords';
+import { minutesText } from '../shared/treatmentWords';
 import { WithPlan } from '../shared/WithHead';
-import { DaysThread } from './DaysThread';
+import { DaysForecast } from './DaysForecast';
 import { OwnRhythm } from './OwnRhythm';
 import { rhythmLabels } from './rhythmWords';
 import { WeekTabs } from './WeekTabs';
@@ -128,7 +128,7 @@ function RhythmPane({ head, rhythm }: { head: Head; rhythm: RhythmTryout }) {
   return (
     <View className="gap-2 wide:flex-1" testID={`rhythm-${id}`}>
       <Heading level={2}>{rhythmLabels()[id].label}</Heading>
-      <DaysThread
+      <DaysForecast
         head={head}
         days={rhythm.days.map(({ mean, sd, uses }) => ({ mean, sd, kinds: uses.map(({ kind }) => kind) }))}
         height={HEIGHT}

@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { CalendarDay } from '@/core/base/measures';
-import type { Beat, Plan } from '@/core/plan/planning';
+import type { Assignment, Plan } from '@/core/plan/planning';
 import type { WhatIfQuestion } from '@/core/plan/scheduling';
 import type { Head } from '@/core/records/shapes';
 import type { Decisions } from '../shared/useDecisions';
@@ -12,13 +12,13 @@ export interface WeekState {
   readonly today: CalendarDay;
   readonly plan: Plan;
   readonly decisions: Decisions;
-  /** The beat that is open, by its key. */
+  /** The treatment that is open, by its key. */
   readonly open: string | null;
-  readonly toggle: (beat: Beat) => void;
-  readonly done: (beat: Beat, day: CalendarDay) => void;
-  /** The beat that looks for another day. */
-  readonly moving: Beat | null;
-  readonly startMove: (beat: Beat | null) => void;
+  readonly toggle: (assignment: Assignment) => void;
+  readonly done: (assignment: Assignment, day: CalendarDay) => void;
+  /** The treatment that looks for another day. */
+  readonly moving: Assignment | null;
+  readonly startMove: (assignment: Assignment | null) => void;
   readonly moveTo: (day: CalendarDay) => void;
   /** The day that something is added to. */
   readonly adding: CalendarDay | null;

@@ -3,26 +3,26 @@ import { View } from 'react-native';
 import { formatDay } from '@/core/base/measures';
 import { Button, Small } from '@/ui';
 import type { WeekRow } from '../shared/weekRows';
-import { FinishedBeat, beatKey, PlannedBeat, Preparation } from './BeatCard';
-import { DragHandle, DropDay } from './DragBeats';
+import { DragHandle, DropDay } from './DragTreatments';
+import { FinishedTreatment, treatmentKey, PlannedTreatment, Preparation } from './TreatmentCard';
 import { useWeek } from './WeekContext';
 
-/** What stands beside one day of the thread on a phone. */
+/** What stands beside one day of the forecast on a phone. */
 export function WeekDay({ row }: { row: WeekRow }) {
   const rests = row.done.length + row.planned.length + row.preparation.length + row.notes.length === 0;
   const content = (
     <>
-      {row.done.map((beat) => (
-        <FinishedBeat key={beat.sessionId} beat={beat} />
+      {row.done.map((assignment) => (
+        <FinishedTreatment key={assignment.sessionId} assignment={assignment} />
       ))}
       <DayNotes notes={row.notes} />
       <Preparation tasks={row.preparation} />
-      {row.planned.map((beat) => (
-        <View key={beatKey(beat)} className="flex-row gap-1">
+      {row.planned.map((assignment) => (
+        <View key={treatmentKey(assignment)} className="flex-row gap-1">
           <View className="flex-1">
-            <PlannedBeat beat={beat} />
+            <PlannedTreatment assignment={assignment} />
           </View>
-          {beat.slot === 'main' ? <DragHandle beat={beat} /> : null}
+          {assignment.slot === 'main' ? <DragHandle assignment={assignment} /> : null}
         </View>
       ))}
       {rests && !row.isPast ? <Small>{row.isFree ? t`rest` : t`no time set aside`}</Small> : null}

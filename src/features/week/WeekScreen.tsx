@@ -3,36 +3,36 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { formatDay, type CalendarDay } from '@/core/base/measures';
-import type { Beat } from '@/core/plan/planning';
+import type { Assignment } from '@/core/plan/planning';
 import type { WhatIfQuestion } from '@/core/plan/scheduling';
 import type { Head } from '@/core/records/shapes';
 import { USUAL_WEEKS, useAppDispatch, weeksLookedAt, type HeadAnswer } from '@/store';
 import { Body, Button, Choice, Heading, Screen, Small, useCramped, useWide } from '@/ui';
 import { Sheet } from '@/ui/Sheet';
 import { Dues } from '../shared/Dues';
+import { forecastLabel } from '../shared/forecastPictureOf';
 import { MarkLegend } from '../shared/MarkLegend';
 import { Referral } from '../shared/Referral';
-import { threadLabel } from '../shared/threadOf';
 import { useDecisions } from '../shared/useDecisions';
-import { useDoneBeat } from '../shared/useDoneBeat';
+import { useDoneTreatment } from '../shared/useDoneTreatment';
 import { useHistory } from '../shared/useHistory';
 import { weekRows } from '../shared/weekRows';
 import { WithPlan } from '../shared/WithHead';
 import { AddPanel } from './AddPanel';
-import { BeatDetail, beatKey, BeatPane } from './BeatCard';
-import { DragBeats } from './DragBeats';
+import { DragTreatments } from './DragTreatments';
+import { ForecastAcross } from './ForecastAcross';
+import { ForecastDown } from './ForecastDown';
 import { PlanList } from './PlanList';
 import { PlanOverview } from './PlanOverview';
 import { PlanLimits, PlanNotes, PlanStatus } from './PlanStatus';
 import { Promises } from './Promises';
-import { ThreadAcross } from './ThreadAcross';
-import { ThreadDown } from './ThreadDown';
+import { TreatmentDetail, treatmentKey, TreatmentPane } from './TreatmentCard';
 import { useWhatIf } from './useWhatIf';
 import { WeekProvider, useWeek } from './WeekContext';
 import { WeekTabs } from './WeekTabs';
 
 /** How the plan is shown. */
-type Shown = 'thread' | 'list' | 'month' | 'quarter';
+type Shown = 'picture' | 'list' | 'month' | 'quarter';
 
 /** Weeks of the overview that looks furthest. */
 const QUARTER_WEEKS = 12;
@@ -43,11 +43,11 @@ export function WeekScreen() {
 
 function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
   const { plan, state } = answer;
-  const done = useDoneBeat();
+  const done = useDoneTreatment();
   const decisions = useDecisions(head.headId, plan.from);
   const whatIf = useWhatIf(answer);
   const [open, setOpen] = useState<string | null>(null);
-  const [moving, setMoving] = useState<Beat | null>(null);
+  const [moving, setMoving] = useState<Assignment | null>(null);
   const [adding, setAdding] = useState<CalendarDay | null>(null);
   const value = {
     head,
@@ -55,14 +55,14 @@ function Week({ head, answer }: { head: Head; answer: HeadAnswer }) {
     plan,
     decisions,
     open,
-    toggle: (beat: Beat) => {
+    toggle: (assignment: Assignment) => {
       setAdding(null);
-      setOpen((known) => (known === beatKey(beat) ? null : beatKey(beat)));
+      setOpen((known) => (known === treatmentKey(assignment) ? null : treatmentKey(assignment)));
     },
-    done: (beat: Beat, day: CalendarDay) => done(head, beat, day),
+    done: (assignment: Assignment, day: CalendarDay) => done(head, assignment, day),
     moving,
-    startMove: (beat: Beat | null) => {
-      setMoving(beat);
+    startMove: (assignment: Assignment | null) => {
+      setMoving(assignment);
       setOpen(null);
     },
     moveTo: (day: CalendarDay) => {
@@ -90,7 +90,7 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
   const wide = useWide();
   const { plan } = useWeek();
   const dispatch = useAppDispatch();
-  const [view, setView] = useState<Shown>('thread');
+  const [view, setView] = useState<Shown>('picture');
   const [week, setWeek] = useState(0);
   const { state } = answer;
   const choose = (next: Shown) => {
@@ -102,7 +102,7 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
       <Choice
         label={t`How the plan is shown`}
         options={[
-          { value: 'thread', label: t`Picture` },
+          { value: 'picture', label: t`Picture` },
           { value: 'list', label: t`List` },
           ...(wide
             ? ([
@@ -151,7 +151,7 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
       <View className="wide:flex-row wide:gap-10">
         {wide ? (
           <View className="flex-1">
-            <ChosenBeat />
+            <ChosenTreatment />
           </View>
         ) : (
           <OpenSheet />
@@ -164,7 +164,7 @@ function WeekBody({ answer }: { answer: HeadAnswer }) {
           <MarkLegend />
           <Small>{t`The pale band is the comfort zone. Solid is what the checks say, dotted is what this plan is expected to do; about eight of ten cases stay within the shading.`}</Small>
           <View className="items-start pt-2">
-            <Button label={t`Check hair`} onPress={() => router.push('/strand/take')} />
+            <Button label={t`Check hair`} onPress={() => router.push('/hair/measure')} />
           </View>
         </View>
       </View>
@@ -187,7 +187,7 @@ function MovingBar() {
   );
 }
 
-function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'list'; week: number }) {
+function Days({ answer, view, week }: { answer: HeadAnswer; view: 'picture' | 'list'; week: number }) {
   const wide = useWide();
   const { head } = useWeek();
   const history = useHistory(head.headId);
@@ -195,13 +195,13 @@ function Days({ answer, view, week }: { answer: HeadAnswer; view: 'thread' | 'li
     () => weekRows(answer, head, history.sessions, history.larder, week),
     [answer, head, history.sessions, history.larder, week],
   );
-  const label = t`${{ what: threadLabel(head, answer, week) }} The days are listed beside this picture.`;
-  const ThreadView = wide ? ThreadAcross : ThreadDown;
+  const label = t`${{ what: forecastLabel(head, answer, week) }} The days are listed beside this picture.`;
+  const ForecastView = wide ? ForecastAcross : ForecastDown;
   const cramped = useCramped();
   return (
-    <DragBeats>
-      {view === 'list' || cramped ? <PlanList rows={rows} /> : <ThreadView rows={rows} label={label} />}
-    </DragBeats>
+    <DragTreatments>
+      {view === 'list' || cramped ? <PlanList rows={rows} /> : <ForecastView rows={rows} label={label} />}
+    </DragTreatments>
   );
 }
 
@@ -228,17 +228,19 @@ function OpenSheet() {
         <AddPanel day={adding} />
       </Sheet>
     );
-  const beat = plan.days.flatMap(({ beats }) => beats).find((each) => beatKey(each) === open);
-  if (!beat) return null;
+  const assignment = plan.days
+    .flatMap(({ assignments }) => assignments)
+    .find((each) => treatmentKey(each) === open);
+  if (!assignment) return null;
   return (
-    <Sheet title={beat.name} onClose={() => toggle(beat)} testID="beat-sheet">
-      <BeatDetail beat={beat} />
+    <Sheet title={assignment.name} onClose={() => toggle(assignment)} testID="treatment-sheet">
+      <TreatmentDetail assignment={assignment} />
     </Sheet>
   );
 }
 
-/** On a wide screen something is always chosen: the pane below the thread is never empty. */
-function ChosenBeat() {
+/** On a wide screen something is always chosen: the pane below the forecast is never empty. */
+function ChosenTreatment() {
   const { plan, open, adding } = useWeek();
   if (adding)
     return (
@@ -247,7 +249,9 @@ function ChosenBeat() {
         <AddPanel day={adding} />
       </View>
     );
-  const beats = plan.days.flatMap(({ beats: own }) => own);
-  const chosen = beats.find((beat) => beatKey(beat) === open) ?? beats.find(({ slot }) => slot === 'main');
-  return chosen ? <BeatPane key={beatKey(chosen)} beat={chosen} /> : null;
+  const assignments = plan.days.flatMap(({ assignments: own }) => own);
+  const chosen =
+    assignments.find((assignment) => treatmentKey(assignment) === open) ??
+    assignments.find(({ slot }) => slot === 'main');
+  return chosen ? <TreatmentPane key={treatmentKey(chosen)} assignment={chosen} /> : null;
 }

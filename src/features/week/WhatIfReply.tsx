@@ -17,10 +17,10 @@ export function WhatIfReply() {
       </View>
     );
   const doIt = () => {
-    const beat = plan.days
-      .flatMap(({ beats }) => beats)
+    const assignment = plan.days
+      .flatMap(({ assignments }) => assignments)
       .find((each) => each.day === asked.day && each.recipeId === asked.recipeId && each.slot === asked.slot);
-    if (asked.what === 'without' && beat) decisions.skip(beat);
+    if (asked.what === 'without' && assignment) decisions.skip(assignment);
     if (asked.what === 'why-not') decisions.add(asked.day, asked.recipeId, answer.name);
     close();
   };

@@ -4,7 +4,7 @@ import { headsIn, historyOf } from '@/core/hair/history';
 import { demoRecords } from '@/core/lab/simulation';
 import { planProblemFrom } from '@/core/plan/question';
 import { searchSchedule } from '@/core/plan/scheduling';
-import { threadOf } from '../shared/threadOf';
+import { forecastPictureOf } from '../shared/forecastPictureOf';
 import { PAST_DAYS, weekRows } from '../shared/weekRows';
 
 const today = calendarDay('2026-11-25');
@@ -22,7 +22,9 @@ describe('the rows of the week', () => {
   });
 
   it('show what was done in the past and what is planned from today on', () => {
-    expect(rows.flatMap((row) => row.done).map((beat) => beat.name)).toEqual(['Furnace-day cream']);
+    expect(rows.flatMap((row) => row.done).map((assignment) => assignment.name)).toEqual([
+      'Furnace-day cream',
+    ]);
     expect(rows.filter((row) => row.isPast).flatMap((row) => row.planned)).toEqual([]);
     expect(rows.flatMap((row) => row.planned).length).toBeGreaterThan(0);
   });
@@ -33,9 +35,9 @@ describe('the rows of the week', () => {
     expect(later.some(({ isPast, isToday }) => isPast || isToday)).toBe(false);
   });
 
-  it('become a thread whose past ends before today and whose rule lies between', () => {
+  it('become a picture whose past ends before today and whose rule lies between', () => {
     const spans = rows.map((_, index) => ({ start: index * 50, length: 50 }));
-    const drawing = threadOf(rows, spans);
+    const drawing = forecastPictureOf(rows, spans);
     expect(drawing.past).toHaveLength(PAST_DAYS);
     expect(drawing.ahead).toHaveLength(8);
     expect(drawing.ahead[0]).toEqual(drawing.past.at(-1));

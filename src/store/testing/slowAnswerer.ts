@@ -20,7 +20,7 @@ export const answerFor = ({ heads, today }: PlanQuestion, name: string) =>
     today: [],
     agreed: heads.map(({ head: { headId } }) => ({
       headId,
-      agreement: { asOf: today, beats: [], heads: 1 },
+      agreement: { asOf: today, assignments: [], heads: 1 },
       note: null,
     })),
   }) as unknown as PlanAnswer;

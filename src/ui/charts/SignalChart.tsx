@@ -15,7 +15,7 @@ interface SignalChartProps {
   readonly height: number;
   readonly lastDay: number;
   readonly domain: readonly [number, number];
-  readonly lane: { readonly low: number | null; readonly high: number | null };
+  readonly comfortZone: { readonly low: number | null; readonly high: number | null };
   readonly path: readonly ChartPoint[];
   /** What may come if nothing is done, from the end of the path on. */
   readonly ahead: readonly ChartPoint[];
@@ -33,11 +33,12 @@ interface SignalChartProps {
 const EDGE = { left: 44, right: 8, top: 8, bottom: 44 } as const;
 
 /**
- * A signal through time: lane, level with its band, the fan ahead, each reading with its own error (hollow where it was probably a slip),
+ * A signal through time: comfort zone, level with its band, the fan ahead, each reading with its own error (hollow where it was probably a slip),
  * blocks for treatments and diamonds for events.
  */
 export function SignalChart(props: SignalChartProps) {
-  const { width, height, lastDay, domain, lane, path, ahead, measurements, values, days, label } = props;
+  const { width, height, lastDay, domain, comfortZone, path, ahead, measurements, values, days, label } =
+    props;
   const tokens = useTokens();
   const x = linearScale([0, lastDay], [EDGE.left, width - EDGE.right]);
   const y = linearScale(domain, [height - EDGE.bottom, EDGE.top]);
@@ -50,8 +51,8 @@ export function SignalChart(props: SignalChartProps) {
     .y0((point) => y(point.mean - point.sd))
     .y1((point) => y(point.mean + point.sd))
     .curve(curveMonotoneX);
-  const top = y(lane.high ?? domain[1]);
-  const bottom = y(lane.low ?? domain[0]);
+  const top = y(comfortZone.high ?? domain[1]);
+  const bottom = y(comfortZone.low ?? domain[0]);
   const now = path.at(-1);
   return (
     <Svg width={width} height={height} role="img" aria-label={label}>
@@ -60,7 +61,7 @@ export function SignalChart(props: SignalChartProps) {
         y={top}
         width={width - EDGE.left - EDGE.right}
         height={Math.max(0, bottom - top)}
-        fill={tokens.lane}
+        fill={tokens.zone}
       />
       {values.map(({ value, text }) => (
         <SvgText

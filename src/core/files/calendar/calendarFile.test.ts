@@ -46,7 +46,7 @@ describe('the calendar file', () => {
   const events = eventsIn(file.text);
 
   it('has one event for each wash day, at the hour at which she may begin, in floating local time', () => {
-    const washes = plan.days.filter(({ beats }) => beats.some(({ slot }) => slot === 'main'));
+    const washes = plan.days.filter(({ assignments }) => assignments.some(({ slot }) => slot === 'main'));
     const shown = events.filter(({ uid }) => uid.includes('-wash-'));
     expect(shown.map(({ start }) => start.slice(0, 10))).toEqual(washes.map(({ day }) => day));
     for (const { start, zone, status, alarms } of shown) {
@@ -55,7 +55,7 @@ describe('the calendar file', () => {
       expect([zone, status, alarms]).toEqual(['floating', 'CONFIRMED', 1]);
     }
     const [first] = washes;
-    const own = first?.beats.filter(
+    const own = first?.assignments.filter(
       ({ slot, overnight }) => ['main', 'pre-poo', 'follow-up'].includes(slot) && !overnight,
     );
     expect(shown[0]?.minutes).toBe(own?.reduce((total, { minutes }) => total + minutes, 0));
@@ -91,12 +91,15 @@ describe('the calendar file', () => {
   });
 
   it('moves what moved and takes out what was dropped, under the same identities', () => {
-    const washes = plan.days.filter(({ beats }) => beats.some(({ slot }) => slot === 'main'));
+    const washes = plan.days.filter(({ assignments }) => assignments.some(({ slot }) => slot === 'main'));
     const [moved, dropped] = washes;
     const days = plan.days.map((day) => {
-      if (day === moved || day === dropped) return { ...day, beats: [], preparation: [] };
+      if (day === moved || day === dropped) return { ...day, assignments: [], preparation: [] };
       return day.day === addDays(moved?.day ?? today, 1)
-        ? { ...day, beats: (moved?.beats ?? []).map((beat) => ({ ...beat, day: day.day })) }
+        ? {
+            ...day,
+            assignments: (moved?.assignments ?? []).map((assignment) => ({ ...assignment, day: day.day })),
+          }
         : day;
     });
     const again = calendarFile({ ...plan, days }, maren, file.entries, STAMP);
@@ -129,10 +132,17 @@ describe('the calendar file', () => {
 
   it('carries no text as anything but text', () => {
     const [day, ...rest] = plan.days;
-    const beat = plan.days.flatMap(({ beats }) => beats).find(({ slot }) => slot === 'main');
-    if (!day || !beat) throw new Error('there is a wash');
-    const named = { ...beat, day: day.day, name: 'Honey; oil,\nBEGIN:VEVENT\r\nUID:evil' };
-    const hostile = calendarFile({ ...plan, days: [{ ...day, beats: [named] }, ...rest] }, maren, [], STAMP);
+    const assignment = plan.days
+      .flatMap(({ assignments }) => assignments)
+      .find(({ slot }) => slot === 'main');
+    if (!day || !assignment) throw new Error('there is a wash');
+    const named = { ...assignment, day: day.day, name: 'Honey; oil,\nBEGIN:VEVENT\r\nUID:evil' };
+    const hostile = calendarFile(
+      { ...plan, days: [{ ...day, assignments: [named] }, ...rest] },
+      maren,
+      [],
+      STAMP,
+    );
     expect(eventsIn(hostile.text).some(({ uid }) => uid === 'evil')).toBe(false);
     expect(eventsIn(hostile.text).some(({ summary }) => summary.includes('Honey; oil'))).toBe(true);
   });

@@ -15,7 +15,7 @@ import {
   type Instant,
 } from '../../base/measures';
 import { BEDTIME_MINUTE, isSmall, PLAIN_WASH_ID } from '../../plan/agenda';
-import type { Beat, DayNote, Plan, PrepTask } from '../../plan/planning';
+import type { Assignment, DayNote, Plan, PrepTask } from '../../plan/planning';
 import type { CalendarEntry, Head } from '../../records/shapes';
 
 /** A calendar file, and what has to be remembered for the next one. */
@@ -124,12 +124,12 @@ function matched(
 }
 
 function eventsOf({ days }: Plan, { name, washFrom }: Pick<Head, 'name' | 'washFrom'>): Event[] {
-  return days.flatMap(({ day, beats, preparation, notes }) => {
+  return days.flatMap(({ day, assignments, preparation, notes }) => {
     const begins = HOUR * (washFrom[weekdayOf(day)] ?? 18);
     return [
-      ...washOf(day, beats, begins, name),
-      ...beats.filter(({ overnight }) => overnight).map((beat) => evening(day, beat, name)),
-      ...beats.flatMap((beat) => small(day, beat, name)),
+      ...washOf(day, assignments, begins, name),
+      ...assignments.filter(({ overnight }) => overnight).map((assignment) => evening(day, assignment, name)),
+      ...assignments.flatMap((assignment) => small(day, assignment, name)),
       ...preparation.map((task) => prepare(day, task, name)),
       ...notes.flatMap((note) => noted(day, note, name)),
     ];
@@ -137,8 +137,8 @@ function eventsOf({ days }: Plan, { name, washFrom }: Pick<Head, 'name' | 'washF
 }
 
 /** One event for a wash day, from its pre-poo to its follow-up. */
-function washOf(day: CalendarDay, beats: readonly Beat[], begins: number, name: string): Event[] {
-  const wash = beats.filter(
+function washOf(day: CalendarDay, assignments: readonly Assignment[], begins: number, name: string): Event[] {
+  const wash = assignments.filter(
     ({ slot, overnight }) => (slot === 'main' || slot === 'follow-up' || slot === 'pre-poo') && !overnight,
   );
   const main = wash.find(({ slot }) => slot === 'main');
@@ -152,10 +152,10 @@ function washOf(day: CalendarDay, beats: readonly Beat[], begins: number, name: 
       minutes: sum(wash.map(({ minutes }) => minutes)),
       summary: `${name}: ${main.recipeId === PLAIN_WASH_ID ? t`wash, no treatment` : main.name}`,
       description: wash
-        .map((beat) =>
-          beat.onlyIfFirm
-            ? t`${{ beatName: beat.name }} (only if it feels firm), ${plural({ minutes: beat.minutes }, { one: '# minute', other: '# minutes' })}`
-            : t`${{ beatName: beat.name }}, ${plural({ minutes: beat.minutes }, { one: '# minute', other: '# minutes' })}`,
+        .map((assignment) =>
+          assignment.onlyIfFirm
+            ? t`${{ treatmentName: assignment.name }} (only if it feels firm), ${plural({ minutes: assignment.minutes }, { one: '# minute', other: '# minutes' })}`
+            : t`${{ treatmentName: assignment.name }}, ${plural({ minutes: assignment.minutes }, { one: '# minute', other: '# minutes' })}`,
         )
         .concat(main.reasons.map(({ text }) => text))
         .join('\n'),
@@ -163,15 +163,15 @@ function washOf(day: CalendarDay, beats: readonly Beat[], begins: number, name: 
   ];
 }
 
-function evening(day: CalendarDay, beat: Beat, name: string): Event {
+function evening(day: CalendarDay, assignment: Assignment, name: string): Event {
   return {
     sort: 'evening',
-    about: beat.recipeId,
+    about: assignment.recipeId,
     day,
     startMinute: BEDTIME_MINUTE,
-    minutes: beat.minutes,
-    summary: t`${name}: ${{ beatName: beat.name }} for the night`,
-    description: beat.reasons.map(({ text }) => text).join('\n'),
+    minutes: assignment.minutes,
+    summary: t`${name}: ${{ treatmentName: assignment.name }} for the night`,
+    description: assignment.reasons.map(({ text }) => text).join('\n'),
   };
 }
 
@@ -194,7 +194,7 @@ function noted(day: CalendarDay, { code, text }: DayNote, name: string): Event[]
 /** Refreshes, scalp oil, leave-ins and what she put there; what is done daily would only fill the calendar. */
 function small(
   day: CalendarDay,
-  { slot, recipeId, name, minutes, reasons, locked }: Beat,
+  { slot, recipeId, name, minutes, reasons, locked }: Assignment,
   who: string,
 ): Event[] {
   const isSeldom = slot === 'refresh' || slot === 'scalp' || slot === 'leave-in';

@@ -19,7 +19,7 @@ describe('one strand', () => {
     expect(figures.returnPercent).toBeCloseTo(90, 9);
   });
 
-  it('that stretches far and stays long is soft, one that returns in its lane, one that snaps firm', () => {
+  it('that stretches far and stays long is soft, one that returns in its comfort zone, one that snaps firm', () => {
     expect(strandsTogether([testStrand(60, 90, 78)]).firmness).toBeLessThan(-1);
     expect(Math.abs(strandsTogether([testStrand(60, 78, 61)]).firmness)).toBeLessThan(0.5);
     expect(strandsTogether([snapped(64)]).firmness).toBeGreaterThan(1);

@@ -86,11 +86,11 @@ const LEAST = 1e-30;
 
 /** Strands beyond which one sitting gains nothing worth having. */
 const MOST_USEFUL_STRANDS = 12;
-/** One side of a lane's edge is settled at this many errors from it: nine times in ten on the right side. */
+/** One side of a comfort zone's edge is settled at this many errors from it: nine times in ten on the right side. */
 const SETTLED_ERRORS = 1.28;
 
 /**
- * How many more strands would settle on which side of the lane's nearest edge this head stands, if the next ones are like those
+ * How many more strands would settle on which side of the comfort zone's nearest edge this head stands, if the next ones are like those
  * so far.
  * @returns 0 when it is settled; null when it lies so near an edge that more strands will not help
  */

@@ -5,8 +5,8 @@ import { referralFrom, stylesWorn, TALLY } from '../checks';
 import type { HeadHistory } from '../history';
 import {
   EVENT_STAYS,
-  laneOf,
-  laneProbabilities,
+  comfortZoneOf,
+  zoneProbabilities,
   SIGNALS,
   startingLevel,
   type DatedMeasurement,
@@ -94,7 +94,7 @@ function widened(state: SignalState, by: number): SignalState {
   const wide = <Known extends Estimate>(estimate: Known): Known => ({ ...estimate, sd: by * estimate.sd });
   return {
     ...wide(state),
-    probabilities: laneProbabilities(wide(state), state.lane),
+    probabilities: zoneProbabilities(wide(state), state.comfortZone),
     ahead: state.ahead.map(wide),
   };
 }
@@ -148,12 +148,12 @@ function estimateSignal(
       expected: source.prior[signal],
     },
   }));
-  const lane = laneOf(head, signal);
+  const comfortZone = comfortZoneOf(head, signal);
   return {
     signal,
-    lane,
+    comfortZone,
     ...estimate.now,
-    probabilities: laneProbabilities(estimate.now, lane),
+    probabilities: zoneProbabilities(estimate.now, comfortZone),
     path: estimate.past.map(({ day, ...level }) => ({ day: addDays(firstDay, day), ...level })),
     ahead: estimate.ahead.map((ahead, index) => ({ day: addDays(today, index + 1), ...ahead })),
     measurements: steps.flatMap((step, index) =>

@@ -2,7 +2,7 @@ import { calendarDay } from '../../base/measures';
 import { testHead } from '../../lab/testing';
 import type { Head, SignalId } from '../../records/shapes';
 import { EMPTY_HISTORY } from '../history';
-import { laneProbabilities, SIGNALS, type DatedMeasurement, type SignalState } from '../state';
+import { zoneProbabilities, SIGNALS, type DatedMeasurement, type SignalState } from '../state';
 import { needOf } from './need';
 
 const day = calendarDay('2026-05-10');
@@ -16,10 +16,10 @@ function state(
 ): SignalState {
   return {
     signal,
-    lane: SIGNALS[signal].lane,
+    comfortZone: SIGNALS[signal].comfortZone,
     mean,
     sd,
-    probabilities: laneProbabilities({ mean, sd }, SIGNALS[signal].lane),
+    probabilities: zoneProbabilities({ mean, sd }, SIGNALS[signal].comfortZone),
     path: [],
     ahead: [],
     measurements,

@@ -7,7 +7,7 @@ import {
   FLAT_FROM,
   LIKELY_FROM,
   type ComplaintAnswer,
-  type LaneProbabilities,
+  type ZoneProbabilities,
   type Need,
   type NeedKind,
   type NeedProbabilities,
@@ -17,17 +17,17 @@ import { complaintAnswer } from './complaints';
 
 /** Probability from which breakage and porosity turn the need to both, or to oil. */
 const COMMIT = 0.65;
-/** Distance beyond the lane's edge from which "a little" is no longer said. */
+/** Distance beyond the comfort zone's edge from which "a little" is no longer said. */
 const FAR_BEYOND = 0.7;
 
 /**
  * How probably each need is the right one, the three signals taken as independent. Too firm asks for moisture. Else, hair that breaks
- * and drinks asks for both; too soft for protein; in its lane and open for oil, to seal it; in its lane for nothing.
+ * and drinks asks for both; too soft for protein; in its comfort zone and open for oil, to seal it; in its comfort zone for nothing.
  */
 export function needProbabilities(
-  firmness: LaneProbabilities,
-  breakage: LaneProbabilities,
-  porosity: LaneProbabilities,
+  firmness: ZoneProbabilities,
+  breakage: ZoneProbabilities,
+  porosity: ZoneProbabilities,
 ): NeedProbabilities {
   const both = breakage.above * porosity.above;
   return {
@@ -96,7 +96,7 @@ const LIKELY_BESIDE = {
 
 function headlineOf(firmness: SignalState): string {
   const { below, within, above } = firmness.probabilities;
-  const { low, high } = firmness.lane;
+  const { low, high } = firmness.comfortZone;
   const side = below >= above ? 'soft' : 'firm';
   const certain = Math.max(below, above);
   const beyond = side === 'soft' ? (low ?? 0) - firmness.mean : firmness.mean - (high ?? 0);

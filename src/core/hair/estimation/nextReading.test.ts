@@ -3,9 +3,9 @@ import { nextReadings } from './nextReading';
 
 const at = (firmness: [number, number], breakage = [Math.log(4), 0.2], porosity = [0, 0.2]) =>
   nextReadings({
-    firmness: { mean: firmness[0], sd: firmness[1], lane: SIGNALS.firmness.lane },
-    breakage: { mean: breakage[0]!, sd: breakage[1]!, lane: SIGNALS.breakage.lane },
-    porosity: { mean: porosity[0]!, sd: porosity[1]!, lane: SIGNALS.porosity.lane },
+    firmness: { mean: firmness[0], sd: firmness[1], comfortZone: SIGNALS.firmness.comfortZone },
+    breakage: { mean: breakage[0]!, sd: breakage[1]!, comfortZone: SIGNALS.breakage.comfortZone },
+    porosity: { mean: porosity[0]!, sd: porosity[1]!, comfortZone: SIGNALS.porosity.comfortZone },
   });
 
 describe('the reading that settles the need fastest', () => {

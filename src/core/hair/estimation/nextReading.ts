@@ -1,9 +1,9 @@
 import { SIGNAL_IDS, type SignalId, type Strand } from '../../records/shapes';
 import { FEEL, POROSITY_TESTS, SIGNS, strandsTogether, TALLY, type TestId } from '../checks';
 import {
-  laneProbabilities,
+  zoneProbabilities,
   type Estimate,
-  type LaneProbabilities,
+  type ZoneProbabilities,
   type NextReading,
   type SignalState,
 } from '../state';
@@ -53,22 +53,24 @@ function doubt(probabilities: readonly number[]): number {
  * test may find.
  */
 export function nextReadings(
-  signals: Readonly<Record<SignalId, Estimate & Pick<SignalState, 'lane'>>>,
+  signals: Readonly<Record<SignalId, Estimate & Pick<SignalState, 'comfortZone'>>>,
 ): NextReading[] {
   const now = Object.fromEntries(
-    SIGNAL_IDS.map((signal) => [signal, laneProbabilities(signals[signal], signals[signal].lane)]),
-  ) as Record<SignalId, LaneProbabilities>;
-  const doubtWith = (lanes: Record<SignalId, LaneProbabilities>) =>
-    doubt(Object.values(needProbabilities(lanes.firmness, lanes.breakage, lanes.porosity)));
+    SIGNAL_IDS.map((signal) => [signal, zoneProbabilities(signals[signal], signals[signal].comfortZone)]),
+  ) as Record<SignalId, ZoneProbabilities>;
+  const doubtWith = (comfortZones: Record<SignalId, ZoneProbabilities>) =>
+    doubt(
+      Object.values(needProbabilities(comfortZones.firmness, comfortZones.breakage, comfortZones.porosity)),
+    );
   const ofBits = doubtWith(now);
   const tests = Object.entries(usualErrors(signals.breakage)) as [TestId, { signal: SignalId; sd: number }][];
   return tests
     .map(([test, { signal, sd }]) => {
-      const { mean, sd: before, lane } = signals[signal];
+      const { mean, sd: before, comfortZone } = signals[signal];
       const after = 1 / Math.sqrt(1 / before ** 2 + 1 / sd ** 2);
       const spread = Math.sqrt(before ** 2 - after ** 2);
       const left = NODES.reduce((sum, { z, weight }) => {
-        const found = laneProbabilities({ mean: mean + spread * z, sd: after }, lane);
+        const found = zoneProbabilities({ mean: mean + spread * z, sd: after }, comfortZone);
         return sum + weight * doubtWith({ ...now, [signal]: found });
       }, 0);
       return { test, signal, ofBits, bits: Math.max(0, ofBits - left) };

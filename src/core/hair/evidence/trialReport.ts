@@ -149,8 +149,8 @@ function differenceWords(
   signal: LevelSignal,
   { mean: middle, low, high }: { mean: number; low: number; high: number },
 ): string {
-  const { lane } = SIGNALS[signal];
-  const width = (lane.high ?? 0) - (lane.low ?? 0);
+  const { comfortZone } = SIGNALS[signal];
+  const width = (comfortZone.high ?? 0) - (comfortZone.low ?? 0);
   const [subject, than] =
     againstId === null
       ? [t`It leaves`, t`than a wash without it`]

@@ -1,7 +1,7 @@
 import type { CalendarDay } from '../../base/measures';
 import type { Complaint, EventKind, SignalId } from '../../records/shapes';
 import type { Measurement, TestId } from '../checks';
-import type { Lane } from './signals';
+import type { ComfortZone } from './signals';
 
 export interface Estimate {
   readonly mean: number;
@@ -21,7 +21,7 @@ export interface DatedMeasurement extends Measurement {
 }
 
 /** 0 to 1 each; they add to 1. */
-export interface LaneProbabilities {
+export interface ZoneProbabilities {
   readonly below: number;
   readonly within: number;
   readonly above: number;
@@ -55,8 +55,8 @@ export interface Entangled {
 export interface SignalState extends Estimate {
   readonly signal: SignalId;
   /** What is comfortable for this head. */
-  readonly lane: Lane;
-  readonly probabilities: LaneProbabilities;
+  readonly comfortZone: ComfortZone;
+  readonly probabilities: ZoneProbabilities;
   /** One value a day from the first record to today, each known from all readings before and after it. */
   readonly path: readonly DatedEstimate[];
   /** If nothing is done: one value a day from tomorrow on. */

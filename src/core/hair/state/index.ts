@@ -13,7 +13,7 @@ export {
   type Estimate,
   type EventResponse,
   type HairState,
-  type LaneProbabilities,
+  type ZoneProbabilities,
   type Need,
   type NeedKind,
   type NeedProbabilities,
@@ -21,7 +21,7 @@ export {
   type Response,
   type SignalState,
 } from './hairState';
-export { laneProbabilities } from './lane';
+export { zoneProbabilities } from './comfortZone';
 export { lastingDays, type Lasting } from './lasting';
 export { ownVerdict, ownVerdictWords, type OwnVerdict } from './ownVerdict';
 export { placeInWords } from './placeInWords';
@@ -29,12 +29,12 @@ export {
   EVENT_EFFECTS,
   EVENT_SPREAD,
   EVENT_STAYS,
-  laneOf,
+  comfortZoneOf,
   oldHairShare,
   priorEffect,
   shownValue,
   SIGNALS,
   startingLevel,
-  type Lane,
+  type ComfortZone,
   type SignalModel,
 } from './signals';

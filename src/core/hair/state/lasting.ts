@@ -1,7 +1,7 @@
 import type { SignalId } from '../../records/shapes';
 import type { SignalState } from './hairState';
 
-/** What a hand or a count can just notice, in each signal's units: a quarter of the lane, a tenth of the pieces, a quarter of the index. */
+/** What a hand or a count can just notice, in each signal's units: a quarter of the comfort zone, a tenth of the pieces, a quarter of the index. */
 export const NOTICEABLE: Record<SignalId, number> = { firmness: 0.25, breakage: 0.1, porosity: 0.25 };
 
 export interface Lasting {

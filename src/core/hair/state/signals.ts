@@ -5,7 +5,7 @@ import type { SchoolVerdict } from '../../recipe/classification';
 import type { Complaint, EventKind, Head, SignalId } from '../../records/shapes';
 
 /** The comfortable stretch of a signal's scale; null where it is open. */
-export interface Lane {
+export interface ComfortZone {
   readonly low: number | null;
   readonly high: number | null;
 }
@@ -13,8 +13,8 @@ export interface Lane {
 export interface SignalModel {
   readonly id: SignalId;
   readonly label: string;
-  readonly lane: Lane;
-  /** Words for below, in and above the lane. */
+  readonly comfortZone: ComfortZone;
+  /** Words for below, in and above the comfort zone. */
   readonly words: { readonly below: string; readonly within: string; readonly above: string };
   /** What one reads off the scale, in words. */
   readonly unit: string;
@@ -33,7 +33,7 @@ export interface SignalModel {
 }
 
 /**
- * Scales and noise. Firmness: 0 springy, ±0.5 the edges of the comfortable lane, −2 gummy, +2 straw. Breakage: natural
+ * Scales and noise. Firmness: 0 springy, ±0.5 the edges of the comfortable comfort zone, −2 gummy, +2 straw. Breakage: natural
  * logarithm of broken pieces a day. Porosity: 0 middle, ±1 clearly high or low. Noise figures are those of the trial
  * run on synthetic heads (reading 0.35, day 0.25, effects 0.3); the rest are working assumptions.
  */
@@ -42,7 +42,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
     {
       id: 'firmness',
       label: msg`Firmness`,
-      lane: { low: -0.5, high: 0.5 },
+      comfortZone: { low: -0.5, high: 0.5 },
       words: worded(
         { below: msg`too soft`, within: msg`springy`, above: msg`too firm` },
         'below',
@@ -63,7 +63,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
     {
       id: 'breakage',
       label: msg`Breakage`,
-      lane: { low: null, high: Math.log(8) },
+      comfortZone: { low: null, high: Math.log(8) },
       words: worded(
         {
           below: msg({ message: 'low', context: 'breakage' }),
@@ -88,7 +88,7 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
     {
       id: 'porosity',
       label: msg`Porosity`,
-      lane: { low: -1, high: 1 },
+      comfortZone: { low: -1, high: 1 },
       words: worded(
         {
           below: msg({ message: 'low', context: 'porosity' }),
@@ -111,9 +111,9 @@ export const SIGNALS: Record<SignalId, SignalModel> = {
   ),
 };
 
-/** The lane of a signal for one head: of firmness it may be her own. */
-export function laneOf({ comfort }: Pick<Head, 'comfort'>, signal: SignalId): Lane {
-  return (signal === 'firmness' ? comfort : undefined) ?? SIGNALS[signal].lane;
+/** The comfort zone of a signal for one head: of firmness it may be her own. */
+export function comfortZoneOf({ comfort }: Pick<Head, 'comfort'>, signal: SignalId): ComfortZone {
+  return (signal === 'firmness' ? comfort : undefined) ?? SIGNALS[signal].comfortZone;
 }
 
 const BREAKAGE_MIDDLE = Math.log(6);

@@ -10,12 +10,12 @@ import type { World } from './worlds';
 /** Weeks that are compared, and weeks before them, which are the same whatever is compared. */
 export const WEEKS = 12;
 export const WEEKS_BEFORE = 8;
-/** Beyond this firmness hair is not a little stiff but overloaded: half a unit past the lane. */
+/** Beyond this firmness hair is not a little stiff but overloaded: half a unit past the comfort zone. */
 const OVERLOAD_FROM = 1;
 
 /** What twelve weeks did to a head. */
 export interface Outcome {
-  /** Share of days outside the lane, 0 to 1, as the day ends. */
+  /** Share of days outside the comfort zone, 0 to 1, as the day ends. */
   readonly outside: number;
   /** Broken pieces a day. */
   readonly broken: number;
@@ -90,7 +90,7 @@ export function livedUnder(
     1,
   ).heads;
   invariant(prices, 'the head is in its problem');
-  const { low, high } = SIGNALS.firmness.lane;
+  const { low, high } = SIGNALS.firmness.comfortZone;
   const seen = { outside: 0, broken: 0, overloads: 0, minutes: 0, cost: 0, wasOver: false };
   for (const day of dayRange(start, 7 * WEEKS)) {
     const done = liveDay(life, day, policy, world.follows);

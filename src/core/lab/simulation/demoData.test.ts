@@ -33,7 +33,9 @@ describe('the demo', () => {
         return { state, plan };
       });
       expect(answer.map(({ state }) => state.need.kind)).toEqual(['protein', 'keep']);
-      const first = answer[0]?.plan?.days.flatMap((day) => day.beats).find((beat) => beat.slot === 'main');
+      const first = answer[0]?.plan?.days
+        .flatMap((day) => day.assignments)
+        .find((assignment) => assignment.slot === 'main');
       expect(first?.kind).toBe('protein');
       expect(records.every((record) => !('day' in record) || record.day < today)).toBe(true);
     },

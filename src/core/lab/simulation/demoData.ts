@@ -339,7 +339,7 @@ function lifeOf(
     lastDetangle = day;
     lastWash = day;
   }
-  // Small beats that the head's level does not notice, so that they count as known to her.
+  // Small treatments that the head's level does not notice, so that they count as known to her.
   if (key === 'maren') {
     for (const [recipeId, back] of [
       ['sesame-evening', 5],

@@ -31,4 +31,4 @@ export {
   weighedOf,
 } from './records';
 export { modelRows } from './modelRows';
-export { beat, openProblem, RULE_CASES, settings } from './ruleCases';
+export { assignment, openProblem, RULE_CASES, settings } from './ruleCases';

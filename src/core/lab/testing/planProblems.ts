@@ -1,7 +1,7 @@
 import { addDays, calendarDay } from '../../base/measures';
 import { estimateHair } from '../../hair/estimation';
 import type { HeadHistory } from '../../hair/history';
-import type { AgreedBeat } from '../../plan/agenda';
+import type { AgreedAssignment } from '../../plan/agenda';
 import { EMPTY_KITCHEN, planProblem, type Kitchen, type PlanProblem } from '../../plan/planning';
 import type { Head, Reading, RecipeVersion } from '../../records/shapes';
 import { testHead, testHistory, testReading, testRecipe, testSession, testStrand } from './records';
@@ -53,7 +53,7 @@ export interface Asked {
   readonly head?: Partial<Head>;
   readonly weeks?: number;
   readonly kitchen?: Kitchen;
-  readonly agreed?: readonly AgreedBeat[];
+  readonly agreed?: readonly AgreedAssignment[];
   readonly from?: typeof FROM;
 }
 

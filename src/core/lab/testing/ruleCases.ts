@@ -25,7 +25,7 @@ const CLEAR = ['new', 'newer', 'slip', 'rice-slip'].map((recipeId) => ({
   note: '',
 }));
 
-export const beat = (
+export const assignment = (
   at: number,
   recipeId: string,
   slot: Standing['slot'] = 'main',
@@ -65,92 +65,115 @@ export function openProblem({ history, head, ...asked }: Asked = {}): PlanProble
 
 /** What is done, the rule that it breaks, and where that is so. */
 export const RULE_CASES: readonly (readonly [string, string, readonly Standing[], Asked?])[] = [
-  ['two washes in a row', PLAN_RULES.washGap.id, [beat(2, 'balm'), beat(3, 'balm')]],
-  ['protein within a week', PLAN_RULES.lightProteinGap.id, [beat(1, 'light'), beat(7, 'light')]],
+  ['two washes in a row', PLAN_RULES.washGap.id, [assignment(2, 'balm'), assignment(3, 'balm')]],
+  ['protein within a week', PLAN_RULES.lightProteinGap.id, [assignment(1, 'light'), assignment(7, 'light')]],
   [
     'strong protein within four weeks',
     PLAN_RULES.strongProteinGap.id,
-    [beat(0, 'strong'), beat(0, 'balm', 'follow-up'), beat(27, 'strong'), beat(27, 'balm', 'follow-up')],
+    [
+      assignment(0, 'strong'),
+      assignment(0, 'balm', 'follow-up'),
+      assignment(27, 'strong'),
+      assignment(27, 'balm', 'follow-up'),
+    ],
   ],
-  ['three in seven days', PLAN_RULES.mainsPerWeek.id, [beat(1, 'balm'), beat(4, 'balm'), beat(7, 'balm')]],
-  ['a strong protein alone', 'moisture-after-protein', [beat(2, 'strong')]],
+  [
+    'three in seven days',
+    PLAN_RULES.mainsPerWeek.id,
+    [assignment(1, 'balm'), assignment(4, 'balm'), assignment(7, 'balm')],
+  ],
+  ['a strong protein alone', 'moisture-after-protein', [assignment(2, 'strong')]],
   [
     'a light one alone where moisture always follows',
     'moisture-after-protein',
-    [beat(2, 'light')],
+    [assignment(2, 'light')],
     { history: { planSettings: [settings({ afterProtein: 'always' })] } },
   ],
   [
     'strong protein on a child',
     'no-strong-protein',
-    [beat(2, 'strong'), beat(2, 'balm', 'follow-up')],
+    [assignment(2, 'strong'), assignment(2, 'balm', 'follow-up')],
     { head: { ageBand: 'child' } },
   ],
   [
     'protein on firm hair',
     PLAN_RULES.firmHold.id,
-    [beat(0, 'light')],
+    [assignment(0, 'light')],
     { history: { readings: [strands(63, 61, true)] } },
   ],
-  ['two new ones in a week', PLAN_RULES.newPerWeek.id, [beat(2, 'new'), beat(6, 'newer')]],
-  ['an untested one too early', PLAN_RULES.patchTest.id, [beat(1, 'new')], { history: { patchTests: [] } }],
-  ['soaking without an evening before', 'evening-before', [beat(0, 'cream')]],
-  ['on a day away', 'free-time', [beat(3, 'balm')], { history: { occasions: [occasion('hours', 3, 3)] } }],
+  ['two new ones in a week', PLAN_RULES.newPerWeek.id, [assignment(2, 'new'), assignment(6, 'newer')]],
+  [
+    'an untested one too early',
+    PLAN_RULES.patchTest.id,
+    [assignment(1, 'new')],
+    { history: { patchTests: [] } },
+  ],
+  ['soaking without an evening before', 'evening-before', [assignment(0, 'cream')]],
+  [
+    'on a day away',
+    'free-time',
+    [assignment(3, 'balm')],
+    { history: { occasions: [occasion('hours', 3, 3)] } },
+  ],
   [
     'in a stretch without a wash',
     'no-wash',
-    [beat(3, 'balm')],
+    [assignment(3, 'balm')],
     { history: { occasions: [occasion('no-wash', 2, 4)] } },
   ],
   [
     'in a protective style',
     'style',
-    [beat(3, 'balm')],
+    [assignment(3, 'balm')],
     { history: { occasions: [occasion('style', 1, 9)] } },
   ],
   [
     'a new one before a day to look good',
     PLAN_RULES.newBeforeEvent.id,
-    [beat(3, 'new')],
+    [assignment(3, 'new')],
     { history: { occasions: [occasion('look-good', 8, 8)] } },
   ],
   [
     'a strong one before a day to look good',
     PLAN_RULES.strongBeforeEvent.id,
-    [beat(3, 'strong'), beat(3, 'balm', 'follow-up')],
+    [assignment(3, 'strong'), assignment(3, 'balm', 'follow-up')],
     { history: { occasions: [occasion('look-good', 5, 5)] } },
   ],
-  ['a pre-poo without a wash', 'pre-poo-without-a-wash', [beat(3, 'oil', 'pre-poo')]],
+  ['a pre-poo without a wash', 'pre-poo-without-a-wash', [assignment(3, 'oil', 'pre-poo')]],
   [
     'two pre-poos for one wash',
     'two-pre-poos',
-    [beat(2, 'oil', 'pre-poo', true), beat(3, 'oil', 'pre-poo'), beat(3, 'balm')],
+    [assignment(2, 'oil', 'pre-poo', true), assignment(3, 'oil', 'pre-poo'), assignment(3, 'balm')],
   ],
   [
     'an overnight oil on an evening that is not hers',
     'evening-before',
-    [beat(2, 'oil', 'pre-poo', true), beat(3, 'balm')],
+    [assignment(2, 'oil', 'pre-poo', true), assignment(3, 'balm')],
     { head: { nights: Array<boolean>(7).fill(false) } },
   ],
-  ['moisture after no protein', 'follow-up-without-protein', [beat(3, 'balm'), beat(3, 'balm', 'follow-up')]],
-  ['what is not known', 'unknown-recipe', [beat(3, 'nothing')]],
-  ['an oil as a main treatment', 'not-a-mask', [beat(3, 'oil')]],
-  ['a mask as a pre-poo', 'not-a-pre-poo', [beat(3, 'balm', 'pre-poo'), beat(3, 'balm')]],
+  [
+    'moisture after no protein',
+    'follow-up-without-protein',
+    [assignment(3, 'balm'), assignment(3, 'balm', 'follow-up')],
+  ],
+  ['what is not known', 'unknown-recipe', [assignment(3, 'nothing')]],
+  ['an oil as a main treatment', 'not-a-mask', [assignment(3, 'oil')]],
+  ['a mask as a pre-poo', 'not-a-pre-poo', [assignment(3, 'balm', 'pre-poo'), assignment(3, 'balm')]],
   [
     'protein before the shampoo where it waits for the mask',
     'oil-only',
-    [beat(3, 'rice-slip', 'pre-poo'), beat(3, 'balm')],
+    [assignment(3, 'rice-slip', 'pre-poo'), assignment(3, 'balm')],
   ],
   [
     'a mask left on overnight',
     'overnight-only-oil',
-    [beat(2, 'slip', 'pre-poo', true), beat(3, 'balm')],
+    [assignment(2, 'slip', 'pre-poo', true), assignment(3, 'balm')],
     { history: { planSettings: [settings({ prePoo: 'any' })] } },
   ],
   [
     'something else while a trial runs',
     'trial',
-    [beat(3, 'cream')],
+    [assignment(3, 'cream')],
     {
       history: {
         trials: [

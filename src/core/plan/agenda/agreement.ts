@@ -2,20 +2,20 @@ import { z } from 'zod';
 import { calendarDaySchema } from '../../base/measures';
 import { SLOTS } from '../../records/shapes';
 
-const agreedBeatSchema = z.strictObject({
+const agreedAssignmentSchema = z.strictObject({
   day: calendarDaySchema,
   slot: z.enum(SLOTS),
   recipeId: z.string(),
   overnight: z.boolean(),
 });
-/** A beat of a plan that was agreed. */
-export type AgreedBeat = z.infer<typeof agreedBeatSchema>;
+/** A treatment of a plan that was agreed. */
+export type AgreedAssignment = z.infer<typeof agreedAssignmentSchema>;
 
 /** The plan of one head as she saw it last: kept so that the next one changes little, and can say what changed and why. */
-const agreementSchema = z.strictObject({
+const agreementNow = z.strictObject({
   asOf: calendarDaySchema,
-  /** Its beats, and those that were planned in the last weeks. */
-  beats: z.array(agreedBeatSchema),
+  /** Its treatments, and those that were planned in the last weeks. */
+  assignments: z.array(agreedAssignmentSchema),
   /** How many records of each sort it knew of. */
   knew: z.strictObject({
     sessions: z.number(),
@@ -24,6 +24,12 @@ const agreementSchema = z.strictObject({
     settings: z.number(),
   }),
 });
+/** As it is stored: before December 2026 its treatments stood under `beats`. */
+const agreementSchema = z.preprocess((stored) => {
+  if (typeof stored !== 'object' || stored === null || !('beats' in stored)) return stored;
+  const { beats, ...others } = stored;
+  return { ...others, assignments: beats };
+}, agreementNow);
 export type Agreement = z.infer<typeof agreementSchema>;
 
 const planChangeSchema = z.strictObject({

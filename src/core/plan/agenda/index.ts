@@ -1,7 +1,7 @@
 export {
   agreedSchema,
   type Agreed,
-  type AgreedBeat,
+  type AgreedAssignment,
   type Agreement,
   type PlanChange,
   type PlanNote,

@@ -236,7 +236,7 @@ export interface Weight {
 const weight = (label: MessageDescriptor, value: number, unit: MessageDescriptor): Weight =>
   worded({ label, value, unit }, 'label', 'unit');
 
-/** The open weights; one unit is a day at one step of firmness outside the lane. */
+/** The open weights; one unit is a day at one step of firmness outside the comfort zone. */
 export const WEIGHTS = {
   outOfLane: weight(msg`time outside the comfort zone`, 1, msg`a day at one step of firmness outside`),
   overload: weight(msg`too firm, on top`, 0.4, msg`a day at one step of firmness above the comfort zone`),
@@ -273,18 +273,18 @@ export const leaningWords = perLanguage(
   }),
 );
 
-/** How much an overdue date and the lane count under each school of rhythm; days ahead that the lane counts. */
+/** How much an overdue date and the comfort zone count under each school of rhythm; days ahead that the comfort zone counts. */
 export const RHYTHMS: Readonly<
   Record<
     PlanChoices['rhythm'],
-    { readonly lane: number; readonly overdue: number; readonly laneDays: number }
+    { readonly comfortZone: number; readonly overdue: number; readonly zoneDays: number }
   >
 > = {
-  // What is measured decides. Dates beside it cost half an hour a week and took no day outside the lane away; see docs/model.md.
-  readings: { lane: 1, overdue: 0, laneDays: Infinity },
-  calendar: { lane: 0.15, overdue: 3, laneDays: Infinity },
+  // What is measured decides. Dates beside it cost half an hour a week and took no day outside the comfort zone away; see docs/model.md.
+  readings: { comfortZone: 1, overdue: 0, zoneDays: Infinity },
+  calendar: { comfortZone: 0.15, overdue: 3, zoneDays: Infinity },
   // How it feels today says something of the next days and little of next month.
-  feel: { lane: 1, overdue: 1, laneDays: 7 },
+  feel: { comfortZone: 1, overdue: 1, zoneDays: 7 },
 };
 
 /** So many days ahead a reading says something; beyond them dates are all there is. */
@@ -301,12 +301,12 @@ export function overdueFactor(rhythm: PlanChoices['rhythm'], sinceReading: numbe
 }
 
 export function weightsInForce({ leanings, rhythm }: Pick<PlanChoices, 'leanings' | 'rhythm'>): WeightValues {
-  const { lane } = RHYTHMS[rhythm];
+  const { comfortZone } = RHYTHMS[rhythm];
   const schools: Partial<Record<WeightKey, number>> = {
-    outOfLane: lane,
-    overload: lane,
-    breakage: lane,
-    porosity: lane,
+    outOfLane: comfortZone,
+    overload: comfortZone,
+    breakage: comfortZone,
+    porosity: comfortZone,
   };
   return Object.fromEntries(
     Object.entries(WEIGHTS).map(([key, { value }]) => {

@@ -2,7 +2,7 @@ import { addDays, daysBetween } from '../../base/measures';
 import {
   ALL,
   BALM,
-  beat,
+  assignment,
   FROM as from,
   KNOWN,
   openProblem,
@@ -15,28 +15,30 @@ import {
 } from '../../lab/testing';
 import type { Decision } from '../../records/shapes';
 import { PLAN_RULES } from '../agenda';
-import { checkBeats } from './checkPlan';
+import { checkAssignments } from './checkPlan';
 import { breachesOf } from './permits';
 import type { Standing } from './plan';
 import { RULE_CHECKS } from './ruleChecks';
 
-/** The rules that these beats break, each once. */
-function broken(beats: readonly Standing[], asked: Asked = {}): string[] {
-  return [...new Set(checkBeats(openProblem(asked), new Map([['h', beats]])).map(({ rule }) => rule))].sort();
+/** The rules that these treatments break, each once. */
+function broken(assignments: readonly Standing[], asked: Asked = {}): string[] {
+  return [
+    ...new Set(checkAssignments(openProblem(asked), new Map([['h', assignments]])).map(({ rule }) => rule)),
+  ].sort();
 }
 
 describe('a plan that keeps every rule', () => {
   it('is a wash of each sort with what belongs to it', () => {
     expect(
       broken([
-        beat(0, 'oil', 'pre-poo', true),
-        beat(1, 'strong'),
-        beat(1, 'cream', 'follow-up'),
-        beat(4, 'mist', 'refresh'),
-        beat(6, 'cream'),
-        beat(10, 'light'),
-        beat(14, 'oil', 'pre-poo'),
-        beat(14, 'balm'),
+        assignment(0, 'oil', 'pre-poo', true),
+        assignment(1, 'strong'),
+        assignment(1, 'cream', 'follow-up'),
+        assignment(4, 'mist', 'refresh'),
+        assignment(6, 'cream'),
+        assignment(10, 'light'),
+        assignment(14, 'oil', 'pre-poo'),
+        assignment(14, 'balm'),
       ]),
     ).toEqual([]);
   });
@@ -47,26 +49,25 @@ describe('a plan that keeps every rule', () => {
 });
 
 describe('each rule is seen when it alone is broken', () => {
-  it.each(RULE_CASES.map(([name, rule, beats, asked = {}]) => [name, rule, beats, asked] as const))(
-    '%s',
-    (_, rule, beats, asked) => {
-      expect(broken(beats, asked)).toContain(rule);
-    },
-  );
+  it.each(
+    RULE_CASES.map(([name, rule, assignments, asked = {}]) => [name, rule, assignments, asked] as const),
+  )('%s', (_, rule, assignments, asked) => {
+    expect(broken(assignments, asked)).toContain(rule);
+  });
 
   it('and by how much: days for a gap, minutes for a day', () => {
     const problem = problemOf({ weeks: 2, history: { recipes: [...ALL, BALM] } });
     const [head] = problem.heads;
     if (!head) throw new Error('there is a head');
-    const beats = [beat(0, 'light'), beat(3, 'light')];
-    const [, later] = beats;
+    const assignments = [assignment(0, 'light'), assignment(3, 'light')];
+    const [, later] = assignments;
     if (!later) throw new Error('there are two');
-    const gap = breachesOf(problem, head, beats, later).find(
+    const gap = breachesOf(problem, head, assignments, later).find(
       ({ rule }) => rule === PLAN_RULES.lightProteinGap.id,
     );
     expect(gap?.by).toBe(PLAN_RULES.lightProteinGap.value - 3);
     // A Monday has no minutes.
-    const over = checkBeats(problem, new Map([['h', [beat(1, 'balm')]]])).find(
+    const over = checkAssignments(problem, new Map([['h', [assignment(1, 'balm')]]])).find(
       ({ rule }) => rule === 'free-time',
     );
     expect(over?.by).toBeGreaterThan(PLAN_RULES.washMinutes.value);
@@ -76,16 +77,16 @@ describe('each rule is seen when it alone is broken', () => {
     const used = (recipeId: string, back: number) => ({
       history: { sessions: [...KNOWN, testSession(recipeId, addDays(from, -back))] },
     });
-    expect(broken([beat(2, 'light')], used('light', 4))).toContain(PLAN_RULES.lightProteinGap.id);
-    expect(broken([beat(3, 'light')], used('light', 4))).toEqual([]);
-    expect(broken([beat(1, 'balm')], used('balm', 0))).toContain(PLAN_RULES.washGap.id);
-    expect(broken([beat(3, 'new')], used('newer', 3))).toContain(PLAN_RULES.newPerWeek.id);
-    expect(broken([beat(4, 'new')], used('newer', 3))).toEqual([]);
+    expect(broken([assignment(2, 'light')], used('light', 4))).toContain(PLAN_RULES.lightProteinGap.id);
+    expect(broken([assignment(3, 'light')], used('light', 4))).toEqual([]);
+    expect(broken([assignment(1, 'balm')], used('balm', 0))).toContain(PLAN_RULES.washGap.id);
+    expect(broken([assignment(3, 'new')], used('newer', 3))).toContain(PLAN_RULES.newPerWeek.id);
+    expect(broken([assignment(4, 'new')], used('newer', 3))).toEqual([]);
   });
 
   it('a rule that is switched off is not', () => {
     const off = { history: { planSettings: [settings({ rules: { [PLAN_RULES.mainsPerWeek.id]: null } })] } };
-    expect(broken([beat(1, 'balm'), beat(4, 'balm'), beat(7, 'balm')], off)).toEqual([]);
+    expect(broken([assignment(1, 'balm'), assignment(4, 'balm'), assignment(7, 'balm')], off)).toEqual([]);
   });
 
   it('what she decided has to stand, and what she does not want must not', () => {
@@ -106,13 +107,13 @@ describe('each rule is seen when it alone is broken', () => {
       },
     });
     expect(broken([], decision('place', 'balm'))).toEqual(['locked']);
-    expect(broken([beat(3, 'balm')], decision('place', 'balm'))).toEqual([]);
-    expect(broken([beat(3, 'balm')], decision('avoid', null))).toEqual(['locked']);
-    expect(broken([beat(3, 'balm')], decision('avoid', 'light'))).toEqual([]);
+    expect(broken([assignment(3, 'balm')], decision('place', 'balm'))).toEqual([]);
+    expect(broken([assignment(3, 'balm')], decision('avoid', null))).toEqual(['locked']);
+    expect(broken([assignment(3, 'balm')], decision('avoid', 'light'))).toEqual([]);
   });
 
-  it('any beat moved by a day is told apart from the plan that it was', () => {
-    const kept = [beat(1, 'balm'), beat(3, 'balm')];
+  it('any treatment moved by a day is told apart from the plan that it was', () => {
+    const kept = [assignment(1, 'balm'), assignment(3, 'balm')];
     expect(broken(kept)).toEqual([]);
     for (const moved of kept) {
       const other = kept.map((each) =>
@@ -133,7 +134,7 @@ describe('a rule that is switched off in the checker', () => {
     const original = checks[rule];
     if (!original) throw new Error('there is such a rule');
     const noticed = () => [
-      ...cases.map(([, , beats, asked]) => broken(beats, asked).includes(rule)),
+      ...cases.map(([, , assignments, asked]) => broken(assignments, asked).includes(rule)),
       ...(rule === 'locked' ? [broken([], lockedOn(3)).includes(rule)] : []),
     ];
     expect(noticed().length).toBeGreaterThan(0);

@@ -7,21 +7,23 @@ import { RULE_CHECKS, type Course, type Put } from './ruleChecks';
 
 /**
  * Holds finished plans of the heads that share one person's hours against the hard rules. Written apart from any planner,
- * from the plans' beats alone, so that it can catch a planner's mistake.
+ * from the plans' treatments alone, so that it can catch a planner's mistake.
  */
 export function checkPlan(problem: PlanProblem, plans: readonly Pick<Plan, 'headId' | 'days'>[]): Breach[] {
-  return checkBeats(
+  return checkAssignments(
     problem,
-    new Map(plans.map(({ headId, days }) => [headId, days.flatMap(({ beats }) => beats)])),
+    new Map(plans.map(({ headId, days }) => [headId, days.flatMap(({ assignments }) => assignments)])),
   );
 }
 
 /** @param beatsOf by head id */
-export function checkBeats(
+export function checkAssignments(
   problem: PlanProblem,
-  beatsOf: ReadonlyMap<string, readonly Standing[]>,
+  assignmentsOf: ReadonlyMap<string, readonly Standing[]>,
 ): Breach[] {
-  const courses = problem.heads.map((head) => courseOf(problem, head, beatsOf.get(head.head.headId) ?? []));
+  const courses = problem.heads.map((head) =>
+    courseOf(problem, head, assignmentsOf.get(head.head.headId) ?? []),
+  );
   return [
     ...courses.flatMap(({ course, unknown }) => [...unknown, ...headBreaches(course)]),
     ...hourBreaches(
@@ -40,12 +42,12 @@ interface Laid {
   readonly unknown: readonly Breach[];
 }
 
-function courseOf({ from }: PlanProblem, head: HeadProblem, beats: readonly Standing[]): Laid {
-  const puts = beats.flatMap((beat): Put[] => {
-    const treatment = treatmentIn(head, beat);
-    return treatment ? [{ at: daysBetween(from, beat.day), beat, treatment }] : [];
+function courseOf({ from }: PlanProblem, head: HeadProblem, assignments: readonly Standing[]): Laid {
+  const puts = assignments.flatMap((assignment): Put[] => {
+    const treatment = treatmentIn(head, assignment);
+    return treatment ? [{ at: daysBetween(from, assignment.day), assignment, treatment }] : [];
   });
-  const inSlot = (slot: Standing['slot']) => puts.filter(({ beat }) => beat.slot === slot);
+  const inSlot = (slot: Standing['slot']) => puts.filter(({ assignment }) => assignment.slot === slot);
   return {
     course: {
       head,
@@ -55,8 +57,8 @@ function courseOf({ from }: PlanProblem, head: HeadProblem, beats: readonly Stan
       prePoos: inSlot('pre-poo'),
       followUps: inSlot('follow-up'),
     },
-    unknown: beats
-      .filter((beat) => treatmentIn(head, beat) === undefined)
+    unknown: assignments
+      .filter((assignment) => treatmentIn(head, assignment) === undefined)
       .map(({ day }) => ({ rule: 'unknown-recipe', headId: head.head.headId, day })),
   };
 }
@@ -77,8 +79,10 @@ function headBreaches(course: Course): Breach[] {
 function minutesOn({ head, puts }: Course, at: number, of: typeof minutesOf): number {
   return sum(
     puts
-      .filter((put) => put.at === at && !isSmall(put.beat))
-      .map(({ beat, treatment }) => of(head, { ...beat, treatment } satisfies Omit<PlanDraft, 'day'>)),
+      .filter((put) => put.at === at && !isSmall(put.assignment))
+      .map(({ assignment, treatment }) =>
+        of(head, { ...assignment, treatment } satisfies Omit<PlanDraft, 'day'>),
+      ),
   );
 }
 
@@ -115,9 +119,9 @@ function madeTwice(courses: readonly Course[], at: number): number {
   const bowls = new Map<string, Treatment[]>();
   for (const { puts } of courses) {
     const own = new Set<string>();
-    for (const { at: on, beat, treatment } of puts) {
-      const key = `${beat.slot}/${beat.recipeId}`;
-      if (on !== at || beat.batchId !== null || own.has(key)) continue;
+    for (const { at: on, assignment, treatment } of puts) {
+      const key = `${assignment.slot}/${assignment.recipeId}`;
+      if (on !== at || assignment.batchId !== null || own.has(key)) continue;
       own.add(key);
       bowls.set(key, [...(bowls.get(key) ?? []), treatment]);
     }
@@ -135,9 +139,9 @@ function jarBreaches({ heads, from }: PlanProblem, courses: readonly Course[]): 
       ),
     ),
   );
-  const beats = courses.flatMap(({ puts }) => puts.map(({ beat }) => beat));
+  const assignments = courses.flatMap(({ puts }) => puts.map(({ assignment }) => assignment));
   return [...jars].flatMap(([batchId, { portions, useBy, recipeId }]): Breach[] => {
-    const uses = beats.filter((beat) => beat.batchId === batchId);
+    const uses = assignments.filter((assignment) => assignment.batchId === batchId);
     const isRight =
       uses.length <= portions && uses.every((use) => use.day <= useBy && use.recipeId === recipeId);
     return isRight || !first ? [] : [{ rule: 'batch', headId: first.head.headId, day: from }];

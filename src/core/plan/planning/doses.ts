@@ -2,7 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { amountFactor } from '../../hair/state';
 import { doseOf, type Warmth } from '../../recipe/classification';
 import { SIGNAL_IDS } from '../../records/shapes';
-import type { Beat, Dose, HeadProblem, Standing, Treatment } from './plan';
+import type { Assignment, Dose, HeadProblem, Standing, Treatment } from './plan';
 
 /** A wash with less than this of a dose still counts so much against the washes of a week. */
 const LEAST_WEEK_SHARE = 0.25;
@@ -21,7 +21,7 @@ export function weekShare(doseShare: number): number {
 }
 
 /** The dose of a treatment, where it is another than the recipe's. @param usual the treatment as its recipe says */
-export function doseOfTreatment(treatment: Treatment, usual: Treatment): Beat['dose'] {
+export function doseOfTreatment(treatment: Treatment, usual: Treatment): Assignment['dose'] {
   const { contactMinutes: minutes, warmth, amount } = treatment;
   const text = doseText({ minutes, warmth, amount }, usual);
   return text === '' ? null : { minutes, warmth, amount, text };
@@ -61,7 +61,7 @@ export function inDose({ head }: Pick<HeadProblem, 'head'>, treatment: Treatment
   };
 }
 
-/** What a beat is of, in its dose; undefined where it is of no recipe that this head may be planned with. */
+/** What a treatment is of, in its dose; undefined where it is of no recipe that this head may be planned with. */
 export function treatmentIn(
   head: HeadProblem,
   { treatment, recipeId, dose }: Standing,

@@ -5,7 +5,7 @@ import { isOn, isSmall, USE_OF_SLOT, type Counted } from '../agenda';
 import type { Placed } from './forecast';
 import type { HeadProblem, PlanProblem, Treatment } from './plan';
 
-/** A beat while planning: where it stands and what it is. */
+/** A treatment while planning: where it stands and what it is. */
 export interface PlanDraft extends Placed {
   readonly slot: Slot;
   readonly recipeId: string;
@@ -14,13 +14,13 @@ export interface PlanDraft extends Placed {
   readonly batchId: string | null;
 }
 
-/** A beat that is made anew. */
+/** A treatment that is made anew. */
 export function draftOf(day: CalendarDay, treatment: Treatment, slot: Slot, overnight = false): PlanDraft {
   return { day, treatment, recipeId: treatment.recipeId, slot, overnight, batchId: null };
 }
 
 /**
- * The same beat with a portion of the first batch that is good and not used up.
+ * The same treatment with a portion of the first batch that is good and not used up.
  * @param usedBy what takes portions already
  */
 export function withPortion(draft: PlanDraft, usedBy: readonly PlanDraft[] = []): PlanDraft {
@@ -39,7 +39,7 @@ export function isDecidedToday(
   return treatment === decidedToday?.main || treatment === decidedToday?.followUp;
 }
 
-/** Those that move the forecast; the small beats between washes are too small for it. */
+/** Those that move the forecast; the small treatments between washes are too small for it. */
 export function moving(drafts: readonly PlanDraft[]): PlanDraft[] {
   return drafts.filter((draft) => !isSmall(draft));
 }
@@ -49,7 +49,7 @@ export function takesNoStrong({ head }: Pick<HeadProblem, 'head'>): boolean {
   return isChild(head) || head.proteinSensitive;
 }
 
-/** Her minutes for a beat. What works overnight costs only its putting on, and a portion from the shelf no making. */
+/** Her minutes for a treatment. What works overnight costs only its putting on, and a portion from the shelf no making. */
 export function minutesOf({ rules }: Pick<HeadProblem, 'rules'>, draft: Omit<PlanDraft, 'day'>): number {
   const { slot, overnight, treatment, batchId } = draft;
   const making = batchId === null ? treatment.makeMinutes : 0;
@@ -105,7 +105,7 @@ export function handsMinutes(heads: readonly TimedMinutes[]): number {
   return sum(heads.map(({ all, waiting }) => all - waiting)) + Math.max(0, ...heads.map((of) => of.waiting));
 }
 
-/** A beat as rhythms count it. */
+/** A treatment as rhythms count it. */
 export function countedAs({
   treatment: { recipeId, firms, strong, moistens },
   slot,

@@ -8,7 +8,7 @@ import {
   whenWords,
   type CalendarDay,
 } from '../../base/measures';
-import { laneProbabilities, placeInWords } from '../../hair/state';
+import { zoneProbabilities, placeInWords } from '../../hair/state';
 import { daysText } from '../../recipe/safety';
 import { countsFor, holdsOn, placedBy, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
 import { dayNotes } from './dayNotes';
@@ -17,7 +17,16 @@ import { countedAs, draftOf, freeMinutesOn, minutesOf, moving, takesNoStrong, ty
 import { duesOf } from './dues';
 import { forecastOn } from './forecast';
 import { breachesOf, chanceTooFirm } from './permits';
-import type { Beat, HeadProblem, Plan, PlanDay, PlanProblem, Reason, Treatment, UnmetRule } from './plan';
+import type {
+  Assignment,
+  HeadProblem,
+  Plan,
+  PlanDay,
+  PlanProblem,
+  Reason,
+  Treatment,
+  UnmetRule,
+} from './plan';
 import { preparationOf } from './preparation';
 import { unmetPromises } from './promises';
 import { lastUse, scoreOf, scoreParts, spanOf } from './score';
@@ -25,7 +34,7 @@ import { lastUse, scoreOf, scoreParts, spanOf } from './score';
 /** Who answered, and how sure it is that nothing better exists. */
 export type PlanSource = Pick<Plan, 'planner' | 'gap'>;
 
-/** Turns drafts of one head into a plan in words: beats with their reasons, preparation, forecast, and what could not be met. */
+/** Turns drafts of one head into a plan in words: treatments with their reasons, preparation, forecast, and what could not be met. */
 export function explainPlans(
   problem: PlanProblem,
   head: HeadProblem,
@@ -35,17 +44,17 @@ export function explainPlans(
   const inOrder = [...drafts].sort((a, b) =>
     a.day < b.day ? -1 : a.day > b.day ? 1 : SLOT_ORDER[a.slot] - SLOT_ORDER[b.slot],
   );
-  const beats = inOrder.map((draft) => beatOf(problem, head, inOrder, draft));
+  const assignments = inOrder.map((draft) => assignmentOf(problem, head, inOrder, draft));
   const preparation = inOrder.flatMap((draft) => preparationOf(problem, head, inOrder, draft));
   const acting = moving(inOrder);
   const days = dayRange(problem.from, 7 * problem.weeks).map((day): PlanDay => {
     const forecast = forecastOn(head, 'firmness', acting, day);
-    const { above, below } = laneProbabilities(forecast, head.signals.firmness.lane);
+    const { above, below } = zoneProbabilities(forecast, head.signals.firmness.comfortZone);
     return {
       day,
       notes: dayNotes(head, day),
       freeMinutes: freeMinutesOn(head, day),
-      beats: beats.filter((beat) => beat.day === day),
+      assignments: assignments.filter((assignment) => assignment.day === day),
       preparation: preparation.filter((task) => task.day === day),
       forecast: { day, ...forecast },
       tooFirm: above,
@@ -60,7 +69,7 @@ export function explainPlans(
     ...answered,
     score: scoreOf(parts),
     parts,
-    headline: headlineOf(problem, beats),
+    headline: headlineOf(problem, assignments),
     days,
     unmet: [...unmetRules(problem, head, inOrder, answered), ...unmetPromises(problem, head, inOrder)],
     dues: duesOf(problem, head, inOrder),
@@ -79,7 +88,12 @@ const SLOT_ORDER: Readonly<Record<PlanDraft['slot'], number>> = {
   serum: 7,
 };
 
-function beatOf(problem: PlanProblem, head: HeadProblem, all: readonly PlanDraft[], draft: PlanDraft): Beat {
+function assignmentOf(
+  problem: PlanProblem,
+  head: HeadProblem,
+  all: readonly PlanDraft[],
+  draft: PlanDraft,
+): Assignment {
   const { treatment, day, slot, batchId } = draft;
   const usual = head.treatments.find(({ recipeId }) => recipeId === treatment.recipeId);
   const dose = usual ? doseOfTreatment(treatment, usual) : null;
@@ -163,13 +177,13 @@ function doseReasons(
   head: HeadProblem,
   all: readonly PlanDraft[],
   draft: PlanDraft,
-  dose: Beat['dose'],
+  dose: Assignment['dose'],
   usual: Treatment | undefined,
 ): Reason[] {
   if (!dose || !usual) return [];
   const others = moving(all).filter((other) => other.day <= draft.day && other !== draft);
   const whole = forecastOn(head, 'firmness', [...others, { day: draft.day, treatment: usual }], draft.day);
-  const text = t`${{ text: dose.text }} is enough: all of it would leave the hair ${{ place: placeInWords(whole, head.signals.firmness.lane) }} (${{ level: signed(whole.mean) }}).`;
+  const text = t`${{ text: dose.text }} is enough: all of it would leave the hair ${{ place: placeInWords(whole, head.signals.firmness.comfortZone) }} (${{ level: signed(whole.mean) }}).`;
   return [{ code: 'dose', text: `${text.charAt(0).toUpperCase()}${text.slice(1)}` }];
 }
 
@@ -223,11 +237,11 @@ function mainReasons(
   const others = moving(all).filter((other) => other.day <= day && other !== draft);
   const without = forecastOn(head, 'firmness', others, day);
   const withIt = forecastOn(head, 'firmness', [...others, draft], day);
-  const { lane } = head.signals.firmness;
+  const { comfortZone } = head.signals.firmness;
   const reasons: Reason[] = [
     {
       code: 'lane',
-      text: t`Without it the hair would be ${{ placeWithout: placeInWords(without, lane) }} that day (${{ levelWithout: signed(without.mean) }}); it should end ${{ placeWith: placeInWords(withIt, lane) }} (${{ levelWith: signed(withIt.mean) }}).`,
+      text: t`Without it the hair would be ${{ placeWithout: placeInWords(without, comfortZone) }} that day (${{ levelWithout: signed(without.mean) }}); it should end ${{ placeWith: placeInWords(withIt, comfortZone) }} (${{ levelWith: signed(withIt.mean) }}).`,
     },
   ];
   if (head.trial?.recipeIds.includes(treatment.recipeId))
@@ -276,8 +290,8 @@ function signed(value: number): string {
   return shown > 0 ? t`+${shown}` : String(shown).replace('-', '−');
 }
 
-function headlineOf(problem: PlanProblem, beats: readonly Beat[]): string {
-  const first = beats.find((beat) => beat.slot === 'main');
+function headlineOf(problem: PlanProblem, assignments: readonly Assignment[]): string {
+  const first = assignments.find((assignment) => assignment.slot === 'main');
   if (!first) return t`Nothing planned these days`;
   const kind = {
     protein: t`Protein`,
@@ -326,7 +340,7 @@ function unmetRules(
     add(PLAN_RULES.firmHold.id, heldBack(head, problem.from, firmHold));
   const firmness = forecastOn(head, 'firmness', [], problem.from);
   const plansProtein = drafts.some((draft) => draft.treatment.firms);
-  if (firmness.mean < (head.signals.firmness.lane.low ?? 0) && !plansProtein)
+  if (firmness.mean < (head.signals.firmness.comfortZone.low ?? 0) && !plansProtein)
     add('protein-wanted', proteinWanted(problem, head, masks, answered));
   if (head.rules.moistureWithin !== null && !masks.some((treatment) => treatment.moistens))
     add(PLAN_RULES.moistureWithin.id, t`No moisture treatment is saved: add one under Recipes.`);
@@ -336,7 +350,7 @@ function unmetRules(
 /** Why no protein: the hair is too firm, or it may be, and nobody knows well enough. */
 function heldBack(head: HeadProblem, from: CalendarDay, firmHold: number): string {
   const { mean } = forecastOn(head, 'firmness', [], from);
-  if (mean > (head.signals.firmness.lane.high ?? Infinity))
+  if (mean > (head.signals.firmness.comfortZone.high ?? Infinity))
     return t`Protein is held back until the hair is no longer too firm.`;
   const chance = Math.round(100 * chanceTooFirm(head, [], from));
   return t`Protein waits: the chance that the hair is too firm already is ${chance} %, and the limit is ${{ firmHold: Math.round(100 * firmHold) }} %. A stretch test would settle it.`;
@@ -368,7 +382,9 @@ function proteinWanted(
   const rule = allowed
     .map((treatment) => draftOf(last, treatment, 'main'))
     .map(
-      (beat) => breachesOf(problem, head, [beat], beat).find(({ rule: broken }) => WAITS.has(broken))?.rule,
+      (assignment) =>
+        breachesOf(problem, head, [assignment], assignment).find(({ rule: broken }) => WAITS.has(broken))
+          ?.rule,
     )
     .find(Boolean);
   const because = Object.values(PLAN_RULES).find(({ id }) => id === rule);

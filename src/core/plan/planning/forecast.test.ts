@@ -61,11 +61,11 @@ describe('the forecast', () => {
     expect(both.sd).toBeCloseTo(Math.sqrt(0.2 ** 2 + 0.3 ** 2 + 0.4 ** 2), 9);
   });
 
-  it('counts the distance outside the lane on its own side, and none on an open one', () => {
-    const soft = outOfLane(SIGNALS.firmness.lane, { mean: -1.5, sd: 0.01 });
+  it('counts the distance outside the comfort zone on its own side, and none on an open one', () => {
+    const soft = outOfLane(SIGNALS.firmness.comfortZone, { mean: -1.5, sd: 0.01 });
     expect(soft.below).toBeCloseTo(1, 6);
     expect(soft.above).toBeCloseTo(0, 6);
-    expect(outOfLane(SIGNALS.breakage.lane, { mean: -3, sd: 0.1 }).below).toBe(0);
-    expect(outOfLane(SIGNALS.firmness.lane, { mean: 0, sd: 0.5 }).above).toBeGreaterThan(0);
+    expect(outOfLane(SIGNALS.breakage.comfortZone, { mean: -3, sd: 0.1 }).below).toBe(0);
+    expect(outOfLane(SIGNALS.firmness.comfortZone, { mean: 0, sd: 0.5 }).above).toBeGreaterThan(0);
   });
 });

@@ -1,9 +1,9 @@
 import { daysBetween, expectedExcess, type CalendarDay } from '../../base/measures';
-import type { Estimate, Lane } from '../../hair/state';
+import type { Estimate, ComfortZone } from '../../hair/state';
 import type { SignalId } from '../../records/shapes';
 import type { HeadProblem, Treatment } from './plan';
 
-/** A treatment put on a day; all that the forecast needs of a beat. */
+/** A treatment put on a day; all that the forecast needs of a treatment. */
 export interface Placed {
   readonly day: CalendarDay;
   readonly treatment: Treatment;
@@ -45,8 +45,11 @@ export function forecastOn(
   return { mean, sd: Math.sqrt(variance) };
 }
 
-/** Expected distance outside the lane, both sides apart, in the signal's units. */
-export function outOfLane({ low, high }: Lane, { mean, sd }: Estimate): { below: number; above: number } {
+/** Expected distance outside the comfort zone, both sides apart, in the signal's units. */
+export function outOfLane(
+  { low, high }: ComfortZone,
+  { mean, sd }: Estimate,
+): { below: number; above: number } {
   return {
     below: low === null ? 0 : expectedExcess(-mean, sd, -low),
     above: high === null ? 0 : expectedExcess(mean, sd, high),

@@ -1,4 +1,4 @@
-export { checkBeats, checkPlan } from './checkPlan';
+export { checkAssignments, checkPlan } from './checkPlan';
 export {
   countedAs,
   draftOf,
@@ -21,7 +21,7 @@ export { explainPlans, type PlanSource } from './explain';
 export { breachesOf, chanceTooFirm, needsMoisture } from './permits';
 export {
   MOST_WEEKS,
-  type Beat,
+  type Assignment,
   type Breach,
   type DecidedDay,
   type Dose,

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type CalendarDay } from '../../base/measures';
-import { laneProbabilities } from '../../hair/state';
+import { zoneProbabilities } from '../../hair/state';
 import { isSmall, PLAN_RULES, type RuleKey } from '../agenda';
 import { gapAfter, treatmentIn, weekShare } from './doses';
 import { isFreeEvening, needsEvening, takesNoStrong, washWindow } from './draft';
@@ -7,26 +7,27 @@ import { forecastOn } from './forecast';
 import type { Breach, HeadProblem, PastUse, PlanProblem, Standing, Treatment } from './plan';
 
 /**
- * What the planners go by while they put beats somewhere: the rules against one beat among others. The checker of finished
+ * What the planners go by while they put treatments somewhere: the rules against one treatment among others. The checker of finished
  * plans (checkPlan.ts) asks nothing of this file, so that a mistake here is seen there.
  */
 
 type Broken = readonly [rule: string, isBroken: boolean, by?: number];
 
-/** The hard rules that one beat breaks among the others. */
+/** The hard rules that one treatment breaks among the others. */
 export function breachesOf(
   problem: Pick<PlanProblem, 'from'>,
   head: HeadProblem,
-  beats: readonly Standing[],
-  beat: Standing,
+  assignments: readonly Standing[],
+  assignment: Standing,
 ): Breach[] {
-  const treatment = treatmentIn(head, beat);
-  const { day } = beat;
+  const treatment = treatmentIn(head, assignment);
+  const { day } = assignment;
   const broken = ((): readonly Broken[] => {
     if (!treatment) return [['unknown-recipe', true]];
-    if (beat.slot === 'main') return mainBreaches(problem, head, beats, beat, treatment);
-    if (beat.slot === 'pre-poo') return prePooBreaches(problem, head, beats, beat, treatment);
-    if (beat.slot === 'follow-up') return followUpBreaches(head, beats, beat, treatment);
+    if (assignment.slot === 'main') return mainBreaches(problem, head, assignments, assignment, treatment);
+    if (assignment.slot === 'pre-poo')
+      return prePooBreaches(problem, head, assignments, assignment, treatment);
+    if (assignment.slot === 'follow-up') return followUpBreaches(head, assignments, assignment, treatment);
     return [[PLAN_RULES.patchTest.id, day < treatment.allowedFrom]];
   })();
   return broken
@@ -37,9 +38,9 @@ export function breachesOf(
 /** A use of the past or of the plan, as spacing sees it. */
 type Use = PastUse & { readonly isMain: boolean };
 
-function usesOf(head: HeadProblem, beats: readonly Standing[], except: Standing): Use[] {
+function usesOf(head: HeadProblem, assignments: readonly Standing[], except: Standing): Use[] {
   const past = head.past.map((use): Use => ({ ...use, isMain: use.use === 'mask' }));
-  const planned = beats
+  const planned = assignments
     .filter((other) => other !== except)
     .flatMap((other): Use[] => {
       const { day, recipeId, slot } = other;
@@ -58,13 +59,13 @@ function usesOf(head: HeadProblem, beats: readonly Standing[], except: Standing)
 function mainBreaches(
   problem: Pick<PlanProblem, 'from'>,
   head: HeadProblem,
-  beats: readonly Standing[],
-  beat: Standing,
+  assignments: readonly Standing[],
+  assignment: Standing,
   treatment: Treatment,
 ): Broken[] {
   const { rules } = head;
-  const { day } = beat;
-  const uses = usesOf(head, beats, beat);
+  const { day } = assignment;
+  const uses = usesOf(head, assignments, assignment);
   const near = (is: (use: Use) => boolean, key: RuleKey) =>
     tooNear(rules, uses, day, is, key, treatment.doseShare);
   const window = washWindow(head, day);
@@ -77,7 +78,7 @@ function mainBreaches(
     strong ? near((use) => use.strong, 'strongProteinGap') : ['', false],
     ['no-strong-protein', strong && takesNoStrong(head)],
     [PLAN_RULES.patchTest.id, day < treatment.allowedFrom, daysBetween(day, treatment.allowedFrom)],
-    [PLAN_RULES.firmHold.id, firms && tooFirmFor(head, beats, day)],
+    [PLAN_RULES.firmHold.id, firms && tooFirmFor(head, assignments, day)],
     [
       PLAN_RULES.mainsPerWeek.id,
       tooMany(
@@ -87,12 +88,12 @@ function mainBreaches(
         uses.filter((use) => use.isMain),
       ),
     ],
-    [PLAN_RULES.newPerWeek.id, treatment.isNew && tooManyNew(head, beats, beat)],
-    ['moisture-after-protein', needsMoisture(head, treatment) && !isFollowed(head, beats, day)],
+    [PLAN_RULES.newPerWeek.id, treatment.isNew && tooManyNew(head, assignments, assignment)],
+    ['moisture-after-protein', needsMoisture(head, treatment) && !isFollowed(head, assignments, day)],
     ...eventBreaches(head, treatment, day),
     [
       'evening-before',
-      beat.batchId === null && needsEvening(treatment) && !eveningBefore(problem, head, day),
+      assignment.batchId === null && needsEvening(treatment) && !eveningBefore(problem, head, day),
     ],
   ];
 }
@@ -100,7 +101,7 @@ function mainBreaches(
 /**
  * Whether another use of a sort lies closer than a rule allows, before or after. After a part of a dose a part of the days is
  * enough, but for strong protein: overload builds up unseen.
- * @param share of a dose that the beat itself is
+ * @param share of a dose that the treatment itself is
  */
 function tooNear(
   rules: HeadProblem['rules'],
@@ -140,19 +141,20 @@ function eveningBefore({ from }: Pick<PlanProblem, 'from'>, head: HeadProblem, d
   return eve >= from && isFreeEvening(head, eve);
 }
 
-function tooFirmFor(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): boolean {
+function tooFirmFor(head: HeadProblem, assignments: readonly Standing[], day: CalendarDay): boolean {
   const { firmHold } = head.rules;
-  return firmHold !== null && chanceTooFirm(head, beats, day) > firmHold + 1e-9;
+  return firmHold !== null && chanceTooFirm(head, assignments, day) > firmHold + 1e-9;
 }
 
 /** The chance that the hair is already too firm when this day begins. */
-export function chanceTooFirm(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): number {
-  const placed = beats.flatMap((beat) => {
-    if (beat.day >= day || isSmall(beat)) return [];
-    const treatment = treatmentIn(head, beat);
-    return treatment ? [{ day: beat.day, treatment }] : [];
+export function chanceTooFirm(head: HeadProblem, assignments: readonly Standing[], day: CalendarDay): number {
+  const placed = assignments.flatMap((assignment) => {
+    if (assignment.day >= day || isSmall(assignment)) return [];
+    const treatment = treatmentIn(head, assignment);
+    return treatment ? [{ day: assignment.day, treatment }] : [];
   });
-  return laneProbabilities(forecastOn(head, 'firmness', placed, day), head.signals.firmness.lane).above;
+  return zoneProbabilities(forecastOn(head, 'firmness', placed, day), head.signals.firmness.comfortZone)
+    .above;
 }
 
 /** Whether one more on `day` makes too many in any seven days in a row. */
@@ -172,18 +174,18 @@ function tooMany(
   });
 }
 
-function tooManyNew(head: HeadProblem, beats: readonly Standing[], beat: Standing): boolean {
+function tooManyNew(head: HeadProblem, assignments: readonly Standing[], assignment: Standing): boolean {
   const first = new Map<string, CalendarDay>();
-  for (const other of beats) {
+  for (const other of assignments) {
     const { slot, recipeId, day } = other;
     if (slot !== 'main' || treatmentIn(head, other)?.isNew !== true) continue;
     const known = first.get(recipeId);
     if (known === undefined || day < known) first.set(recipeId, day);
   }
-  if (first.get(beat.recipeId) !== beat.day) return false;
-  first.delete(beat.recipeId);
+  if (first.get(assignment.recipeId) !== assignment.day) return false;
+  first.delete(assignment.recipeId);
   const others = [...first.values(), ...head.firstUses].map((day) => ({ day, doseShare: 1 }));
-  return tooMany(head.rules.newPerWeek, beat.day, 1, others);
+  return tooMany(head.rules.newPerWeek, assignment.day, 1, others);
 }
 
 /** After a strong protein always; after a light one where her school says so. */
@@ -194,8 +196,8 @@ export function needsMoisture(
   return strong || (firms && choices.afterProtein === 'always');
 }
 
-function isFollowed(head: HeadProblem, beats: readonly Standing[], day: CalendarDay): boolean {
-  return beats.some(
+function isFollowed(head: HeadProblem, assignments: readonly Standing[], day: CalendarDay): boolean {
+  return assignments.some(
     (other) => other.day === day && other.slot === 'follow-up' && treatmentIn(head, other)?.moistens === true,
   );
 }
@@ -203,30 +205,35 @@ function isFollowed(head: HeadProblem, beats: readonly Standing[], day: Calendar
 function prePooBreaches(
   problem: Pick<PlanProblem, 'from'>,
   head: HeadProblem,
-  beats: readonly Standing[],
-  beat: Standing,
+  assignments: readonly Standing[],
+  assignment: Standing,
   treatment: Treatment,
 ): Broken[] {
-  const washDay = beat.overnight ? addDays(beat.day, 1) : beat.day;
-  const isBeforeAWash = beats.some(({ slot, day }) => slot === 'main' && day === washDay);
+  const washDay = assignment.overnight ? addDays(assignment.day, 1) : assignment.day;
+  const isBeforeAWash = assignments.some(({ slot, day }) => slot === 'main' && day === washDay);
   return [
     ['not-a-pre-poo', !treatment.uses.includes('pre-poo')],
     ['pre-poo-without-a-wash', !isBeforeAWash],
     [
       'two-pre-poos',
-      beats.some((other) => other !== beat && other.slot === 'pre-poo' && washDayOf(other) === washDay),
+      assignments.some(
+        (other) => other !== assignment && other.slot === 'pre-poo' && washDayOf(other) === washDay,
+      ),
     ],
     ['oil-only', head.choices.prePoo === 'oil-only' && treatment.firms],
-    ['overnight-only-oil', beat.overnight && treatment.kind !== 'oil'],
-    ['evening-before', beat.overnight && !(beat.day >= problem.from && isFreeEvening(head, beat.day))],
-    ['style', washWindow(head, beat.day) === 'style'],
-    [PLAN_RULES.patchTest.id, beat.day < treatment.allowedFrom],
-    [PLAN_RULES.firmHold.id, treatment.firms && tooFirmFor(head, beats, beat.day)],
+    ['overnight-only-oil', assignment.overnight && treatment.kind !== 'oil'],
+    [
+      'evening-before',
+      assignment.overnight && !(assignment.day >= problem.from && isFreeEvening(head, assignment.day)),
+    ],
+    ['style', washWindow(head, assignment.day) === 'style'],
+    [PLAN_RULES.patchTest.id, assignment.day < treatment.allowedFrom],
+    [PLAN_RULES.firmHold.id, treatment.firms && tooFirmFor(head, assignments, assignment.day)],
     treatment.firms
       ? tooNear(
           head.rules,
-          usesOf(head, beats, beat),
-          beat.day,
+          usesOf(head, assignments, assignment),
+          assignment.day,
           (use) => use.firms,
           'lightProteinGap',
           treatment.doseShare,
@@ -240,16 +247,17 @@ const washDayOf = ({ overnight, day }: Standing) => (overnight ? addDays(day, 1)
 
 function followUpBreaches(
   head: HeadProblem,
-  beats: readonly Standing[],
-  beat: Standing,
+  assignments: readonly Standing[],
+  assignment: Standing,
   treatment: Treatment,
 ): Broken[] {
-  const follows = beats.some(
-    (other) => other.slot === 'main' && other.day === beat.day && treatmentIn(head, other)?.firms === true,
+  const follows = assignments.some(
+    (other) =>
+      other.slot === 'main' && other.day === assignment.day && treatmentIn(head, other)?.firms === true,
   );
   return [
     ['not-a-mask', !treatment.uses.includes('mask') || !treatment.moistens || treatment.firms],
     ['follow-up-without-protein', !follows],
-    [PLAN_RULES.patchTest.id, beat.day < treatment.allowedFrom],
+    [PLAN_RULES.patchTest.id, assignment.day < treatment.allowedFrom],
   ];
 }

@@ -12,7 +12,14 @@ import type {
   SignalId,
   Slot,
 } from '../../records/shapes';
-import type { AgreedBeat, PlanChoices, RhythmState, RhythmWindow, RuleValues, WeightValues } from '../agenda';
+import type {
+  AgreedAssignment,
+  PlanChoices,
+  RhythmState,
+  RhythmWindow,
+  RuleValues,
+  WeightValues,
+} from '../agenda';
 
 /** Portions of a batch that stand on the shelf. */
 export interface ReadyBatch {
@@ -113,7 +120,7 @@ export interface HeadProblem {
   readonly choices: PlanChoices;
   readonly occasions: readonly Occasion[];
   readonly decisions: readonly Decision[];
-  readonly agreed: readonly AgreedBeat[];
+  readonly agreed: readonly AgreedAssignment[];
   readonly trial: TrialDemand | null;
   readonly rhythms: readonly RhythmDemand[];
   /** Where every rhythm of this head stands, those that are over among them. */
@@ -150,7 +157,7 @@ export interface Dose {
   readonly amount: number;
 }
 
-export interface Beat {
+export interface Assignment {
   readonly day: CalendarDay;
   readonly slot: Slot;
   readonly recipeId: string;
@@ -179,7 +186,7 @@ export interface Beat {
   readonly reasons: readonly Reason[];
 }
 
-/** Something to begin ahead of a beat. */
+/** Something to begin ahead of a treatment. */
 export interface PrepTask {
   readonly day: CalendarDay;
   readonly text: string;
@@ -201,11 +208,11 @@ export interface PlanDay {
   readonly day: CalendarDay;
   readonly notes: readonly DayNote[];
   readonly freeMinutes: number;
-  readonly beats: readonly Beat[];
+  readonly assignments: readonly Assignment[];
   readonly preparation: readonly PrepTask[];
   /** Firmness as expected at the end of the day, with this plan. */
   readonly forecast: DatedEstimate;
-  /** The chances that it is too firm then, and that it is outside the lane on either side, 0 to 1. */
+  /** The chances that it is too firm then, and that it is outside the comfort zone on either side, 0 to 1. */
   readonly tooFirm: number;
   readonly outside: number;
 }
@@ -262,7 +269,7 @@ export interface Plan {
   readonly planner: 'programme' | 'week-search';
   /** Proven distance from the best plan, from 0; infinite where the time was too short to prove any; null where the method proves none. */
   readonly gap: number | null;
-  /** What it was minimising, in days at one step outside the lane. */
+  /** What it was minimising, in days at one step outside the comfort zone. */
   readonly score: number;
   readonly parts: ScoreParts;
   readonly headline: string;
@@ -284,9 +291,9 @@ export interface Breach {
   readonly by?: number;
 }
 
-/** All that a rule looks at in a beat; as its recipe says where neither treatment nor dose is given. */
-export type Standing = Pick<Beat, 'day' | 'slot' | 'recipeId' | 'overnight' | 'batchId'> & {
+/** All that a rule looks at in a treatment; as its recipe says where neither treatment nor dose is given. */
+export type Standing = Pick<Assignment, 'day' | 'slot' | 'recipeId' | 'overnight' | 'batchId'> & {
   readonly dose?: Dose | null;
-  /** Of a beat while planning, in its dose. */
+  /** Of a treatment while planning, in its dose. */
   readonly treatment?: Treatment;
 };

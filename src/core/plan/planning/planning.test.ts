@@ -190,7 +190,7 @@ describe('what a plan costs', () => {
       history: { readings: [GUMMY], occasions: [occasion('look-good', 2, 2)] },
       weeks: 3,
     });
-    const lane = (asked: typeof problem) => scoreParts(headOf(asked), from, [], spanOf(3)).outOfLane;
-    expect(lane(event)).toBeGreaterThan(lane(problem) + 0.5);
+    const comfortZone = (asked: typeof problem) => scoreParts(headOf(asked), from, [], spanOf(3)).outOfLane;
+    expect(comfortZone(event)).toBeGreaterThan(comfortZone(problem) + 0.5);
   });
 });

@@ -7,7 +7,7 @@ import type { HeadProblem, PlanProblem, PrepTask } from './plan';
 /** Minutes from which a lead time is said in hours. */
 const HOUR = 60;
 
-/** What has to be begun ahead of a beat: soaking and steeping counted back from the wash, a patch test, thawing. */
+/** What has to be begun ahead of a treatment: soaking and steeping counted back from the wash, a patch test, thawing. */
 export function preparationOf(
   problem: PlanProblem,
   head: HeadProblem,

@@ -29,7 +29,7 @@ import {
   PLAN_RULES,
   rulesOfHead,
   weightsInForce,
-  type AgreedBeat,
+  type AgreedAssignment,
   rhythmLine,
   rhythmOf,
   rhythmState,
@@ -73,7 +73,7 @@ export interface PlannedHead {
   readonly history: HeadHistory;
   readonly state: HairState;
   /** What was agreed before, so that little of it changes. */
-  readonly agreed?: readonly AgreedBeat[];
+  readonly agreed?: readonly AgreedAssignment[];
 }
 
 /** Puts the planner's question together from what is known of the heads that one person looks after. */

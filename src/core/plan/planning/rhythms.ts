@@ -17,7 +17,7 @@ export function isBig({ slots }: Pick<RhythmDemand, 'slots'>): boolean {
   return slots.some((slot) => !isSmall({ slot }));
 }
 
-/** The wash that a beat belongs to. */
+/** The wash that a treatment belongs to. */
 export function washDayOf({
   slot,
   day,

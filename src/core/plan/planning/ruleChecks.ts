@@ -1,5 +1,5 @@
 import { addDays, daysBetween, sum, type CalendarDay } from '../../base/measures';
-import { laneProbabilities } from '../../hair/state';
+import { zoneProbabilities } from '../../hair/state';
 import { isChild } from '../../recipe/safety';
 import { PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
 import { gapAfter, weekShare } from './doses';
@@ -7,10 +7,10 @@ import { isFreeEvening } from './draft';
 import { forecastOn } from './forecast';
 import type { HeadProblem, Standing, Treatment } from './plan';
 
-/** A beat of a finished plan, with the treatment that it is and its day counted from the plan's first. */
+/** A treatment of a finished plan, with the treatment that it is and its day counted from the plan's first. */
 export interface Put {
   readonly at: number;
-  readonly beat: Standing;
+  readonly assignment: Standing;
   readonly treatment: Treatment;
 }
 
@@ -121,25 +121,25 @@ function onFirmHair(course: Course): Hit[] {
     if (!treatment.firms) return false;
     const before = [...mains, ...prePoos, ...followUps]
       .filter((other) => other.at < at)
-      .map((other) => ({ day: other.beat.day, treatment: other.treatment }));
+      .map((other) => ({ day: other.assignment.day, treatment: other.treatment }));
     const level = forecastOn(head, 'firmness', before, addDays(from, at));
-    return laneProbabilities(level, head.signals.firmness.lane).above > firmHold + 1e-9;
+    return zoneProbabilities(level, head.signals.firmness.comfortZone).above > firmHold + 1e-9;
   });
 }
 
 /** On what has to be begun the evening before: that evening is to come, and hers. */
 function eveningMissing({ head, from, mains, prePoos }: Course): Hit[] {
   const isHers = (at: number) => at >= 0 && isFreeEvening(head, addDays(from, at));
-  const soaks = ({ beat, treatment }: Put) =>
-    beat.batchId === null && treatment.leadTasks.some(({ leadHours }) => leadHours > OVERNIGHT_HOURS);
+  const soaks = ({ assignment, treatment }: Put) =>
+    assignment.batchId === null && treatment.leadTasks.some(({ leadHours }) => leadHours > OVERNIGHT_HOURS);
   return [
     ...hits(mains, (put) => soaks(put) && !isHers(put.at - 1)),
-    ...hits(prePoos, ({ at, beat }) => beat.overnight && !isHers(at)),
+    ...hits(prePoos, ({ at, assignment }) => assignment.overnight && !isHers(at)),
   ];
 }
 
 /** The day of the wash that a pre-poo goes before. */
-const washAt = ({ at, beat }: Put) => (beat.overnight ? at + 1 : at);
+const washAt = ({ at, assignment }: Put) => (assignment.overnight ? at + 1 : at);
 
 function within(course: Course, what: 'no-wash' | 'style', puts: readonly Put[]): Hit[] {
   // On the day a style goes in and on the day it comes out she may wash.
@@ -156,7 +156,7 @@ function within(course: Course, what: 'no-wash' | 'style', puts: readonly Put[])
 
 /**
  * The hard rules of one head, one by one, each over the whole course of its days. Written apart from what the planners go by:
- * they ask beat by beat what may be put where, this asks rule by rule whether it was kept.
+ * they ask treatment by treatment what may be put where, this asks rule by rule whether it was kept.
  */
 export const RULE_CHECKS: Readonly<Record<string, Check>> = {
   'not-a-mask': ({ mains, followUps }) => [
@@ -175,7 +175,7 @@ export const RULE_CHECKS: Readonly<Record<string, Check>> = {
       course.head.rules.washGap,
       course.mains,
       ({ use }) => use === 'mask',
-      ({ beat }) => beat.slot === 'main',
+      ({ assignment }) => assignment.slot === 'main',
       gapAfter,
     ),
     // Two on one day are two too near, whatever the rule says.
@@ -215,7 +215,7 @@ export const RULE_CHECKS: Readonly<Record<string, Check>> = {
       usesOf(
         course,
         ({ use }) => use === 'mask',
-        ({ beat }) => beat.slot === 'main',
+        ({ assignment }) => assignment.slot === 'main',
       ),
     ),
   [PLAN_RULES.newPerWeek.id]: (course) => {
@@ -249,17 +249,17 @@ export const RULE_CHECKS: Readonly<Record<string, Check>> = {
   'oil-only': ({ head, prePoos }) =>
     head.choices.prePoo === 'oil-only' ? hits(prePoos, ({ treatment }) => treatment.firms) : [],
   'overnight-only-oil': ({ prePoos }) =>
-    hits(prePoos, ({ beat, treatment }) => beat.overnight && treatment.kind !== 'oil'),
+    hits(prePoos, ({ assignment, treatment }) => assignment.overnight && treatment.kind !== 'oil'),
   'follow-up-without-protein': ({ mains, followUps }) =>
     hits(followUps, ({ at }) => !mains.some((main) => main.at === at && main.treatment.firms)),
   locked: ({ head, from, puts }) =>
     head.decisions.flatMap(({ day, slot, what, recipeId, overnight }) => {
       const stands = puts.some(
-        ({ beat }) =>
-          beat.day === day &&
-          beat.slot === slot &&
-          (recipeId === null || beat.recipeId === recipeId) &&
-          (overnight !== true || beat.overnight),
+        ({ assignment }) =>
+          assignment.day === day &&
+          assignment.slot === slot &&
+          (recipeId === null || assignment.recipeId === recipeId) &&
+          (overnight !== true || assignment.overnight),
       );
       return stands === (what === 'avoid') ? [{ at: daysBetween(from, day) }] : [];
     }),

@@ -17,7 +17,7 @@ import { rhythmShort } from './rhythms';
 import { SORTS, type Sort } from './sorts';
 import type { Span } from './span';
 
-/** Days after the plan whose lane still counts, so that its last week does not spend what the next one needs. */
+/** Days after the plan whose comfort zone still counts, so that its last week does not spend what the next one needs. */
 export const LOOK_BEYOND_DAYS = 4;
 /** How many times more a day to look good for counts. */
 export const EVENT_FACTOR = 5;
@@ -43,9 +43,9 @@ export function scoreParts(
     const at = daysBetween(from, day);
     return at >= span.start && at < span.end;
   });
-  const lane = laneParts(head, from, moving(drafts), span);
+  const comfortZone = zoneParts(head, from, moving(drafts), span);
   const quantities: Record<WeightKey, number> = {
-    ...lane,
+    ...comfortZone,
     hour: sum(inSpan.map((draft) => minutesOf(head, draft))) / 60,
     money: sum(inSpan.map(({ treatment, batchId }) => (batchId === null ? (treatment.cost ?? 0) : 0))),
     waste: wasted(head, from, drafts, span),
@@ -67,15 +67,15 @@ export function scoreOf(parts: ScoreParts): number {
 
 /** How many times a day's firmness counts. */
 export function dayFactor({ occasions, choices }: HeadProblem, from: CalendarDay, at: number): number {
-  if (at >= RHYTHMS[choices.rhythm].laneDays) return 0;
+  if (at >= RHYTHMS[choices.rhythm].zoneDays) return 0;
   const day = addDays(from, at);
   return occasions.some((occasion) => occasion.what === 'look-good' && isOn(occasion, day))
     ? EVENT_FACTOR
     : 1;
 }
 
-/** Firmness, breakage and porosity outside their lanes, day by day, each weighed by the days that one look stands for. */
-function laneParts(
+/** Firmness, breakage and porosity outside their comfort zones, day by day, each weighed by the days that one look stands for. */
+function zoneParts(
   head: HeadProblem,
   from: CalendarDay,
   drafts: readonly PlanDraft[],
@@ -89,7 +89,7 @@ function laneParts(
     for (let at = start - (start % every) + every - 1; at < last; at += every) {
       const estimate = path[at];
       if (!estimate || at < start) continue;
-      const { below, above } = outOfLane(head.signals[signal].lane, estimate);
+      const { below, above } = outOfLane(head.signals[signal].comfortZone, estimate);
       const factor = every * dayFactor(head, from, at);
       if (signal === 'firmness') {
         found.outOfLane += factor * (below + above);
@@ -294,7 +294,7 @@ function trialDelay(
   );
 }
 
-/** Places of the agreed plan's days, within which a beat that was not agreed is a change. */
+/** Places of the agreed plan's days, within which a treatment that was not agreed is a change. */
 export function agreedSpan({ agreed }: HeadProblem, from: CalendarDay): Span {
   const places = agreed.map(({ day }) => daysBetween(from, day));
   return { start: 0, end: Math.max(-1, ...places) + 1 };
@@ -309,9 +309,10 @@ function changes(head: HeadProblem, from: CalendarDay, inSpan: readonly PlanDraf
   const mains = inSpan.filter(({ slot }) => slot === 'main');
   const isSame = (a: { day: CalendarDay; recipeId: string }, b: { day: CalendarDay; recipeId: string }) =>
     a.day === b.day && a.recipeId === b.recipeId;
-  const dropped = agreed.filter((beat) => !mains.some((main) => isSame(main, beat)));
+  const dropped = agreed.filter((assignment) => !mains.some((main) => isSame(main, assignment)));
   const added = mains.filter(
-    (main) => daysBetween(from, main.day) < limit.end && !agreed.some((beat) => isSame(main, beat)),
+    (main) =>
+      daysBetween(from, main.day) < limit.end && !agreed.some((assignment) => isSame(main, assignment)),
   );
   return dropped.length + added.length;
 }

@@ -59,7 +59,7 @@ export function problemOf({ records, heads, today, weeks }: PlanQuestion): PlanP
     heads.map(({ head, state, agreement }) => ({
       head,
       state,
-      agreed: (agreement?.beats ?? []).filter(({ day }) => day >= today),
+      agreed: (agreement?.assignments ?? []).filter(({ day }) => day >= today),
     })),
     today,
     weeks,

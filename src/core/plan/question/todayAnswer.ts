@@ -155,7 +155,7 @@ function whyWords(
   if (freeMinutesOn(head, day) <= 0) return t`You have no free minutes today.`;
   const [best] = options;
   const nothing = options.find(({ drafts }) => drafts.length === 0);
-  const place = placeInWords(state.signals.firmness, state.signals.firmness.lane);
+  const place = placeInWords(state.signals.firmness, state.signals.firmness.comfortZone);
   if (!best || !nothing || options.length === 1)
     return t`By the last checks it's ${place}. No recipe may go on today by your rules.`;
   const outside = (option: TodayOption) => rounded(option.outside, 1);

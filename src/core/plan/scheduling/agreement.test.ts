@@ -19,7 +19,8 @@ const history = (part: Partial<HeadHistory> = {}) => testHistory({ recipes: ALL,
 
 const planFrom = (asked: Parameters<typeof problemOf>[0]): Plan =>
   searchSchedule(problemOf(asked)).plans[0] as Plan;
-const mains = (plan: Plan) => plan.days.flatMap(({ beats }) => beats.filter(({ slot }) => slot === 'main'));
+const mains = (plan: Plan) =>
+  plan.days.flatMap(({ assignments }) => assignments.filter(({ slot }) => slot === 'main'));
 const next = (before: Agreement | null, plan: Plan, part: Partial<HeadHistory> = {}) =>
   agreementAfter(before, plan, history({ readings: [GUMMY], ...part }), 1);
 
@@ -27,9 +28,9 @@ describe('the plan that is agreed', () => {
   const first = planFrom({ history: { readings: [GUMMY] }, weeks: 2 });
   const { agreement, note } = next(null, first);
 
-  it('is remembered beat by beat, and the first one is no change', () => {
+  it('is remembered treatment by treatment, and the first one is no change', () => {
     expect(note).toBeNull();
-    expect(agreement.beats.filter(({ slot }) => slot === 'main').map(({ day }) => day)).toEqual(
+    expect(agreement.assignments.filter(({ slot }) => slot === 'main').map(({ day }) => day)).toEqual(
       mains(first).map(({ day }) => day),
     );
   });
@@ -39,7 +40,7 @@ describe('the plan that is agreed', () => {
   });
 
   it('is what the search begins with, as long as it keeps the rules', () => {
-    const again = planFrom({ history: { readings: [GUMMY] }, weeks: 2, agreed: agreement.beats });
+    const again = planFrom({ history: { readings: [GUMMY] }, weeks: 2, agreed: agreement.assignments });
     expect(mains(again).map(({ day, recipeId }) => [day, recipeId])).toEqual(
       mains(first).map(({ day, recipeId }) => [day, recipeId]),
     );
@@ -49,9 +50,9 @@ describe('the plan that is agreed', () => {
     ...first,
     days: first.days.map((day) => ({
       ...day,
-      beats: mains(first)
-        .filter((beat) => addDays(beat.day, by) === day.day)
-        .map((beat) => ({ ...beat, day: day.day })),
+      assignments: mains(first)
+        .filter((assignment) => addDays(assignment.day, by) === day.day)
+        .map((assignment) => ({ ...assignment, day: day.day })),
     })),
   });
 
@@ -76,6 +77,6 @@ describe('the plan that is agreed', () => {
     const missed = agreementAfter(agreement, after, history({ readings: [GUMMY] }), 1);
     expect(missed.note?.why).toContain('was not done');
     // What was planned for days that have passed stays known.
-    expect(missed.agreement.beats.some((beat) => beat.day === day)).toBe(true);
+    expect(missed.agreement.assignments.some((assignment) => assignment.day === day)).toBe(true);
   });
 });

@@ -62,11 +62,11 @@ export function questionLimits(effort: Effort, weeks: number): EffortLimits {
   return { seconds: seconds / 2, gap: 2 * gap };
 }
 
-/** Differences of the objective that are worth a word, in days at one step outside the lane. */
+/** Differences of the objective that are worth a word, in days at one step outside the comfort zone. */
 const WORTH_SAYING = 0.05;
 
 /**
- * Answers by solving again with the beat forced, or forbidden.
+ * Answers by solving again with the treatment forced, or forbidden.
  * @param current the plan that it is held against
  */
 export function answerWhatIf(
@@ -236,14 +236,14 @@ function daysText(days: number): string {
     : plural({ days: -days }, { one: '# day less', other: '# days less' });
 }
 
-/** Days that are expected outside the lane, each by its chance of being there. */
+/** Days that are expected outside the comfort zone, each by its chance of being there. */
 function daysOutside({ days }: Plan): number {
   return days.reduce((total, { outside }) => total + outside, 0);
 }
 
-const beatsOf = ({ days }: Plan) => days.flatMap(({ beats }) => beats);
-const minutesOf = (plan: Plan) => beatsOf(plan).reduce((total, { minutes }) => total + minutes, 0);
-const costOf = (plan: Plan) => beatsOf(plan).reduce((total, { cost }) => total + (cost ?? 0), 0);
+const assignmentsOf = ({ days }: Plan) => days.flatMap(({ assignments }) => assignments);
+const minutesOf = (plan: Plan) => assignmentsOf(plan).reduce((total, { minutes }) => total + minutes, 0);
+const costOf = (plan: Plan) => assignmentsOf(plan).reduce((total, { cost }) => total + (cost ?? 0), 0);
 
 /** Days before and after in which another day is looked for. */
 const LOOK_AROUND_DAYS = 7;

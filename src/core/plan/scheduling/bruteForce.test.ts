@@ -16,7 +16,7 @@ import {
 import type { PlanSettings } from '../../records/shapes';
 import { PLAN_RULES, USUAL_CHOICES } from '../agenda';
 import {
-  checkBeats,
+  checkAssignments,
   freeMinutesOn,
   scoreOf,
   scoreParts,
@@ -108,7 +108,7 @@ describe('against every plan there is', () => {
           const [head] = problem.heads;
           if (!head) throw new Error('there is a head');
           const scores = everyPlan(problem, head)
-            .filter((plan) => checkBeats(problem, new Map([['h', plan]])).length === 0)
+            .filter((plan) => checkAssignments(problem, new Map([['h', plan]])).length === 0)
             .map((plan) => scoreOf(scoreParts(head, from, plan, spanOf(1))));
           const best = Math.min(...scores);
           const { plans } = solveSchedule(problem, solve, { seconds: 10, gap: 1e-6 });

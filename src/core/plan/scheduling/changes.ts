@@ -1,70 +1,77 @@
 import { plural, t } from '@lingui/core/macro';
 import { daysBetween, formatDay, type CalendarDay } from '../../base/measures';
-import type { AgreedBeat, PlanChange, PlanNote } from '../agenda';
-import type { Beat, Plan } from '../planning';
+import type { AgreedAssignment, PlanChange, PlanNote } from '../agenda';
+import type { Assignment, Plan } from '../planning';
 
 /** The treatments of two plans from a day on, as she would tell the difference. */
 export function changesBetween(before: Plan, after: Plan, from: CalendarDay): PlanChange[] {
   return changesFrom(mainsOf(before), mainsOf(after), from);
 }
 
-export function mainsOf({ days }: Plan): Beat[] {
-  return days.flatMap(({ beats }) => beats.filter(({ slot }) => slot === 'main'));
+export function mainsOf({ days }: Plan): Assignment[] {
+  return days.flatMap(({ assignments }) => assignments.filter(({ slot }) => slot === 'main'));
 }
 
-type NamedBeat = Pick<Beat, 'day' | 'recipeId' | 'name'>;
+type NamedAssignment = Pick<Assignment, 'day' | 'recipeId' | 'name'>;
 /** The rule that keeps a treatment from the day on which it was agreed, in words; null where none does. */
-export type WhyNot = (beat: Pick<Beat, 'day' | 'recipeId'>) => string | null;
+export type WhyNot = (assignment: Pick<Assignment, 'day' | 'recipeId'>) => string | null;
 
 function changesFrom(
-  before: readonly NamedBeat[],
-  after: readonly NamedBeat[],
+  before: readonly NamedAssignment[],
+  after: readonly NamedAssignment[],
   from: CalendarDay,
   whyNot: WhyNot = () => null,
   until: CalendarDay | null = null,
 ): PlanChange[] {
-  const same = (a: NamedBeat, b: NamedBeat) => a.day === b.day && a.recipeId === b.recipeId;
-  const gone = before.filter((beat) => beat.day >= from && !after.some((other) => same(beat, other)));
-  const come = after.filter((beat) => beat.day >= from && !before.some((other) => same(beat, other)));
+  const same = (a: NamedAssignment, b: NamedAssignment) => a.day === b.day && a.recipeId === b.recipeId;
+  const gone = before.filter(
+    (assignment) => assignment.day >= from && !after.some((other) => same(assignment, other)),
+  );
+  const come = after.filter(
+    (assignment) => assignment.day >= from && !before.some((other) => same(assignment, other)),
+  );
   const changes: PlanChange[] = [];
   const open = new Set(come);
-  for (const beat of gone) {
-    const swapped = [...open].find((other) => other.day === beat.day);
+  for (const assignment of gone) {
+    const swapped = [...open].find((other) => other.day === assignment.day);
     const moved = [...open]
-      .filter((other) => other.recipeId === beat.recipeId)
-      .sort((a, b) => distance(beat, a) - distance(beat, b))[0];
+      .filter((other) => other.recipeId === assignment.recipeId)
+      .sort((a, b) => distance(assignment, a) - distance(assignment, b))[0];
     if (moved) {
       open.delete(moved);
       changes.push({
         what: 'moved',
-        text: t`${{ beatName: beat.name }} moves from ${{ from: on(beat.day) }} to ${{ to: on(moved.day) }}`,
+        text: t`${{ treatmentName: assignment.name }} moves from ${{ from: on(assignment.day) }} to ${{ to: on(moved.day) }}`,
       });
     } else if (swapped) {
       open.delete(swapped);
       changes.push({
         what: 'swapped',
-        text: t`${{ swappedName: swapped.name }} instead of ${{ beatName: beat.name }} on ${{ on: on(beat.day) }}`,
+        text: t`${{ swappedName: swapped.name }} instead of ${{ treatmentName: assignment.name }} on ${{ on: on(assignment.day) }}`,
       });
     } else {
-      const why = whyNot(beat);
-      const text = t`${{ beatName: beat.name }} on ${{ on: on(beat.day) }} is dropped`;
+      const why = whyNot(assignment);
+      const text = t`${{ treatmentName: assignment.name }} on ${{ on: on(assignment.day) }} is dropped`;
       changes.push({ what: 'dropped', text: why === null ? text : `${text}: ${why}` });
     }
   }
   // What comes after the last day that was agreed is no change: it was not planned that far.
-  for (const beat of open)
-    if (until === null || beat.day <= until)
-      changes.push({ what: 'added', text: t`${{ beatName: beat.name }} is new on ${{ on: on(beat.day) }}` });
+  for (const assignment of open)
+    if (until === null || assignment.day <= until)
+      changes.push({
+        what: 'added',
+        text: t`${{ treatmentName: assignment.name }} is new on ${{ on: on(assignment.day) }}`,
+      });
   return changes;
 }
 
-const distance = (a: NamedBeat, b: NamedBeat) => Math.abs(daysBetween(a.day, b.day));
+const distance = (a: NamedAssignment, b: NamedAssignment) => Math.abs(daysBetween(a.day, b.day));
 const on = (day: CalendarDay) => formatDay(day, 'EEE d MMM');
 
-/** The beats of a plan as they are remembered, so that the next plan changes little. */
-export function agreedOf(plan: Plan): AgreedBeat[] {
-  return plan.days.flatMap(({ beats }) =>
-    beats
+/** The treatments of a plan as they are remembered, so that the next plan changes little. */
+export function agreedOf(plan: Plan): AgreedAssignment[] {
+  return plan.days.flatMap(({ assignments }) =>
+    assignments
       .filter(({ slot }) => slot === 'main' || slot === 'pre-poo' || slot === 'follow-up')
       .map(({ day, slot, recipeId, overnight }) => ({ day, slot, recipeId, overnight })),
   );
@@ -74,7 +81,7 @@ export function agreedOf(plan: Plan): AgreedBeat[] {
 export interface News {
   /** Sessions that were not what was planned on their day, by name. */
   readonly otherSessions: readonly string[];
-  /** Planned beats whose day has passed without them, by name. */
+  /** Planned treatments whose day has passed without them, by name. */
   readonly missed: readonly string[];
   readonly readings: number;
   readonly decisions: number;
@@ -88,7 +95,7 @@ export interface News {
  * stands.
  */
 export function planNews(
-  agreed: readonly AgreedBeat[],
+  agreed: readonly AgreedAssignment[],
   after: Plan,
   nameOf: (recipeId: string) => string,
   news: News,

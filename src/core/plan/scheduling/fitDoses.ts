@@ -15,7 +15,7 @@ import { brokenRules } from './brokenRules';
 
 /** Further ahead nobody knows the hair well enough to say that a part of a treatment is enough. */
 const DOSE_DAYS = 10;
-/** In weighed days outside the lane: less is no reason to do it otherwise than the recipe says. */
+/** In weighed days outside the comfort zone: less is no reason to do it otherwise than the recipe says. */
 const WORTH_CHANGING = 0.1;
 
 /**

@@ -52,7 +52,7 @@ function signalRows(rows: Rows, problem: PlanProblem, part: HeadPart, signal: Si
     rows.row([{ name: names.shift(at), factor: 1 }, ...before(names.shift, kept), ...moved], '=', 0);
     rows.row([{ name: names.spread(at), factor: 1 }, ...before(names.spread, kept ** 2), ...spread], '=', 0);
   }
-  const { low, high } = head.signals[signal].lane;
+  const { low, high } = head.signals[signal].comfortZone;
   for (let at = every - 1; at < last; at += every) {
     const estimate = base[at];
     if (!estimate) continue;
@@ -114,7 +114,7 @@ function firmHoldRows(
   base: readonly Estimate[],
 ): void {
   const { firmHold } = part.head.rules;
-  const { high } = part.head.signals.firmness.lane;
+  const { high } = part.head.signals.firmness.comfortZone;
   if (firmHold === null || high === null) return;
   const z = quantile(1 - firmHold);
   const kept = part.head.signals.firmness.retentionPerDay;

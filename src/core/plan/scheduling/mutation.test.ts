@@ -40,41 +40,40 @@ const rulesBroken = (problem: PlanProblem, { plans }: { readonly plans: Paramete
 
 /** What no planner can do at all, whatever the rules say, needs no rule in it: an oil is never offered as a mask. */
 const CANNOT_BE_PLANNED = new Set(['unknown-recipe', 'not-a-mask', 'not-a-pre-poo', 'two-pre-poos']);
-/** Kept by what the planner counts, not by what it asks of a beat: see the tests of minutes, shelf and trials. */
+/** Kept by what the planner counts, not by what it asks of a treatment: see the tests of minutes, shelf and trials. */
 const COUNTED = new Set(['free-time', 'trial', 'batch']);
 
-type Case = readonly [name: string, rule: string, beats: (typeof RULE_CASES)[number][2], asked?: Asked];
+type Case = readonly [name: string, rule: string, assignments: (typeof RULE_CASES)[number][2], asked?: Asked];
 const CASES = RULE_CASES.filter(
   ([, rule]) => !CANNOT_BE_PLANNED.has(rule) && !COUNTED.has(rule),
 ) as readonly Case[];
 
 it('what was agreed before a trial began does not stand in its way', () => {
-  const [, , beats, asked] = RULE_CASES.find(([, rule]) => rule === 'trial') as Case;
-  const problem = openProblem({ ...asked, weeks: 1, agreed: [...beats] });
+  const [, , assignments, asked] = RULE_CASES.find(([, rule]) => rule === 'trial') as Case;
+  const problem = openProblem({ ...asked, weeks: 1, agreed: [...assignments] });
   expect(rulesBroken(problem, searchSchedule(problem))).not.toContain('trial');
 });
 
-describe.each(CASES.map(([name, rule, beats, asked = {}]) => [name, rule, beats, asked] as const))(
-  'the search, on %s',
-  (_, rule, beats, asked) => {
-    // What was agreed stands as a whole where it keeps every rule, and does not where it breaks one.
-    // No week beyond it, for which the search could give some of it up again.
-    const problem = openProblem({
-      ...asked,
-      weeks: Math.ceil((1 + Math.max(...beats.map(({ day }) => daysBetween(FROM, day)))) / 7),
-      agreed: beats.map(({ day, slot, recipeId, overnight }) => ({ day, slot, recipeId, overnight })),
-    });
+describe.each(
+  CASES.map(([name, rule, assignments, asked = {}]) => [name, rule, assignments, asked] as const),
+)('the search, on %s', (_, rule, assignments, asked) => {
+  // What was agreed stands as a whole where it keeps every rule, and does not where it breaks one.
+  // No week beyond it, for which the search could give some of it up again.
+  const problem = openProblem({
+    ...asked,
+    weeks: Math.ceil((1 + Math.max(...assignments.map(({ day }) => daysBetween(FROM, day)))) / 7),
+    agreed: assignments.map(({ day, slot, recipeId, overnight }) => ({ day, slot, recipeId, overnight })),
+  });
 
-    it(`keeps ${rule}`, () => {
-      expect(rulesBroken(problem, searchSchedule(problem))).not.toContain(rule);
-    });
+  it(`keeps ${rule}`, () => {
+    expect(rulesBroken(problem, searchSchedule(problem))).not.toContain(rule);
+  });
 
-    it(`and breaks it when it forgets ${rule}: the checker sees that`, () => {
-      mockForgotten.rule = rule;
-      expect(rulesBroken(problem, searchSchedule(problem))).toContain(rule);
-    });
-  },
-);
+  it(`and breaks it when it forgets ${rule}: the checker sees that`, () => {
+    mockForgotten.rule = rule;
+    expect(rulesBroken(problem, searchSchedule(problem))).toContain(rule);
+  });
+});
 
 /** Not a row of the programme: these are never offered to it in the first place. */
 const NEVER_OFFERED = new Set([
@@ -88,9 +87,9 @@ const OFFERED_ON_HER_EVENINGS = 'an overnight oil on an evening that is not hers
 
 describe.each(
   CASES.filter(([name, rule]) => !NEVER_OFFERED.has(rule) && name !== OFFERED_ON_HER_EVENINGS).map(
-    ([name, rule, beats, asked = {}]) => [name, rule, beats, asked] as const,
+    ([name, rule, assignments, asked = {}]) => [name, rule, assignments, asked] as const,
   ),
-)('the programme, on %s', (_, rule, beats, asked) => {
+)('the programme, on %s', (_, rule, assignments, asked) => {
   let solve: SolveProgramme;
   beforeAll(async () => {
     solve = solverFrom(await loadHighs());
@@ -100,7 +99,7 @@ describe.each(
     ...asked,
     history: {
       ...asked.history,
-      decisions: beats
+      decisions: assignments
         .filter((each) => !isSmall(each))
         .map(({ day, slot, recipeId }): Decision => ({
           ...STAMP,

@@ -33,7 +33,8 @@ const PLANNERS = {
   'week-search': (problem: PlanProblem) => searchSchedule(problem).plans,
 } as const;
 
-const mains = (plan: Plan) => plan.days.flatMap((day) => day.beats).filter((beat) => beat.slot === 'main');
+const mains = (plan: Plan) =>
+  plan.days.flatMap((day) => day.assignments).filter((assignment) => assignment.slot === 'main');
 
 describe.each(['programme', 'week-search'] as const)('the plan by the %s', (planner) => {
   function planFor(
@@ -53,22 +54,29 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
   it('turns to moisture when the hair snaps, and holds protein back', () => {
     const { plan } = planFor({ readings: [strands(64, 64, true)] });
     expect(mains(plan)[0]?.kind).toBe('moisture');
-    expect(mains(plan).some((beat) => beat.kind === 'protein')).toBe(false);
+    expect(mains(plan).some((assignment) => assignment.kind === 'protein')).toBe(false);
     expect(plan.unmet.map((rule) => rule.rule)).toContain(PLAN_RULES.firmHold.id);
   });
 
-  it('gives every beat a reason in words', () => {
+  it('gives every treatment a reason in words', () => {
     const { plan } = planFor({ readings: [strands(90, 80)] }, {}, 2);
-    const beats = plan.days.flatMap((day) => day.beats);
-    expect(beats.length).toBeGreaterThan(2);
-    for (const beat of beats)
-      expect(beat.reasons.every((reason) => reason.text.length > 20) && beat.reasons.length > 0).toBe(true);
+    const assignments = plan.days.flatMap((day) => day.assignments);
+    expect(assignments.length).toBeGreaterThan(2);
+    for (const assignment of assignments)
+      expect(
+        assignment.reasons.every((reason) => reason.text.length > 20) && assignment.reasons.length > 0,
+      ).toBe(true);
   });
 
   it('follows a strong protein with moisture the same day', () => {
     const { plan } = planFor({ recipes: [STRONG, CREAM], readings: [strands(90, 80)] });
-    const day = plan.days.find((each) => each.beats.some((beat) => beat.recipeId === 'strong'));
-    expect(day?.beats.map((beat) => [beat.slot, beat.recipeId])).toContainEqual(['follow-up', 'cream']);
+    const day = plan.days.find((each) =>
+      each.assignments.some((assignment) => assignment.recipeId === 'strong'),
+    );
+    expect(day?.assignments.map((assignment) => [assignment.slot, assignment.recipeId])).toContainEqual([
+      'follow-up',
+      'cream',
+    ]);
   });
 
   it('does not repeat a strong protein within four weeks', () => {
@@ -77,7 +85,7 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
       readings: [strands(90, 80)],
       sessions: [...known, used('strong', addDays(from, -10))],
     });
-    expect(mains(plan).some((beat) => beat.recipeId === 'strong')).toBe(false);
+    expect(mains(plan).some((assignment) => assignment.recipeId === 'strong')).toBe(false);
     expect(plan.unmet[0]?.text).toContain('protein has to wait');
   });
 
@@ -86,7 +94,7 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
     const at = { recipes: [LIGHT, CREAM], larder: gone, readings: [strands(90, 80)] };
     expect(mains(planFor(at).plan)[0]?.recipeId).toBe('light');
     const after = planFor({ ...at, sessions: [...known, used('strong', addDays(from, -2))] });
-    const first = mains(after.plan).find((beat) => beat.kind === 'protein');
+    const first = mains(after.plan).find((assignment) => assignment.kind === 'protein');
     expect(first === undefined || first.day >= addDays(from, PLAN_RULES.lightProteinGap.value - 2)).toBe(
       true,
     );
@@ -107,15 +115,18 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
 
   it('begins a long soak the evening before', () => {
     const { plan } = planFor({ recipes: [CREAM] });
-    const [beat] = mains(plan);
+    const [assignment] = mains(plan);
     const task = plan.days.flatMap((day) => day.preparation)[0];
-    expect(beat && task && [task.forDay, task.text.includes('this evening')]).toEqual([beat?.day, true]);
+    expect(assignment && task && [task.forDay, task.text.includes('this evening')]).toEqual([
+      assignment?.day,
+      true,
+    ]);
   });
 
   it('never gives a child or a sensitive head strong protein', () => {
     for (const changed of [{ ageBand: 'child' as const }, { proteinSensitive: true }]) {
       const { plan } = planFor({ recipes: [STRONG, CREAM], readings: [strands(90, 80)] }, changed, 4);
-      expect(mains(plan).some((beat) => beat.recipeId === 'strong')).toBe(false);
+      expect(mains(plan).some((assignment) => assignment.recipeId === 'strong')).toBe(false);
     }
   });
 
@@ -140,8 +151,8 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
       const { plan } = planFor({ readings: [strands(90, 80)] }, { freeMinutes });
       const [main] = mains(plan);
       const oil = plan.days
-        .flatMap((day) => day.beats)
-        .find((beat) => beat.slot === 'pre-poo' && main && beat.day <= main.day);
+        .flatMap((day) => day.assignments)
+        .find((assignment) => assignment.slot === 'pre-poo' && main && assignment.day <= main.day);
       return oil && main ? [oil.day === main.day, oil.overnight] : main && 'a wash alone';
     };
     // 2026-05-10 is a Sunday; only Wednesday is long enough, with Tuesday evening free or not.
@@ -170,17 +181,21 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
       { decisions: [decision('follow-up', 3, 'cream')], readings: [strands(90, 80)] },
       { freeMinutes: [0, 0, 200, 300, 0, 0, 0] },
     );
-    const beats = ({ plan }: { plan: Plan }) =>
-      plan.days.flatMap((day) => day.beats.map(({ slot, recipeId }) => `${day.day} ${slot} ${recipeId}`));
-    expect(beats(oil)).toContain(`${addDays(from, 3)} pre-poo oil`);
-    expect(beats(moisture)).toContain(`${addDays(from, 3)} follow-up cream`);
+    const assignments = ({ plan }: { plan: Plan }) =>
+      plan.days.flatMap((day) =>
+        day.assignments.map(({ slot, recipeId }) => `${day.day} ${slot} ${recipeId}`),
+      );
+    expect(assignments(oil)).toContain(`${addDays(from, 3)} pre-poo oil`);
+    expect(assignments(moisture)).toContain(`${addDays(from, 3)} follow-up cream`);
     for (const { problem, plan } of [oil, moisture]) expect(checkPlan(problem, [plan])).toEqual([]);
   });
 
   it('gives mists only in the longer gaps between washes', () => {
     const { plan } = planFor({}, { freeMinutes: [200, 0, 0, 0, 0, 0, 0] }, 2);
-    const washes = mains(plan).map((beat) => beat.day);
-    const mists = plan.days.flatMap((day) => day.beats).filter((beat) => beat.slot === 'refresh');
+    const washes = mains(plan).map((assignment) => assignment.day);
+    const mists = plan.days
+      .flatMap((day) => day.assignments)
+      .filter((assignment) => assignment.slot === 'refresh');
     expect(mists.length).toBeGreaterThan(0);
     for (const mist of mists) {
       expect(washes).not.toContain(mist.day);
@@ -195,9 +210,10 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
     const { plan } = planFor({ recipes: fresh, sessions: [], readings: [strands(64, 64, true)] }, {}, 3);
     for (const week of [0, 1, 2]) {
       const used = mains(plan).filter(
-        (beat) => Math.floor((plan.days.findIndex((day) => day.day === beat.day) || 0) / 7) === week,
+        (assignment) =>
+          Math.floor((plan.days.findIndex((day) => day.day === assignment.day) || 0) / 7) === week,
       );
-      expect(new Set(used.map((beat) => beat.recipeId)).size).toBeLessThanOrEqual(1);
+      expect(new Set(used.map((assignment) => assignment.recipeId)).size).toBeLessThanOrEqual(1);
     }
   });
 
@@ -224,7 +240,9 @@ describe.each(['programme', 'week-search'] as const)('the plan by the %s', (plan
 
   it('takes what was done today into account', () => {
     const { plan } = planFor({ sessions: [...known, used('cream', from)] });
-    expect(mains(plan).every((beat) => beat.day >= addDays(from, PLAN_RULES.washGap.value))).toBe(true);
+    expect(mains(plan).every((assignment) => assignment.day >= addDays(from, PLAN_RULES.washGap.value))).toBe(
+      true,
+    );
   });
 
   it('covers a change of the clock and of the year day by day', () => {
@@ -274,8 +292,8 @@ describe('the checker', () => {
     const [first] = mains(plan);
     const days = plan.days.map((day, index) =>
       index < 3 && first
-        ? { ...day, beats: [{ ...first, day: day.day, recipeId: 'strong' }] }
-        : { ...day, beats: [] },
+        ? { ...day, assignments: [{ ...first, day: day.day, recipeId: 'strong' }] }
+        : { ...day, assignments: [] },
     );
     const rules = new Set(checkPlan(problem, [{ ...plan, days }]).map((breach) => breach.rule));
     for (const rule of [

@@ -15,7 +15,7 @@ import {
   type Asked,
 } from '../../lab/testing';
 import type { Decision, Rhythm } from '../../records/shapes';
-import { checkPlan, type Beat, type Plan } from '../planning';
+import { checkPlan, type Assignment, type Plan } from '../planning';
 import { searchSchedule, solveSchedule } from './schedule';
 
 let solve: SolveProgramme;
@@ -40,10 +40,10 @@ const planOf = (asked: Asked): Plan => {
   expect(checkPlan(problem, plans)).toEqual([]);
   return plans[0] as Plan;
 };
-const beatsOf = ({ days }: Plan): Beat[] => days.flatMap(({ beats }) => beats);
+const assignmentsOf = ({ days }: Plan): Assignment[] => days.flatMap(({ assignments }) => assignments);
 const daysOf = (plan: Plan, recipeId: string) =>
-  beatsOf(plan)
-    .filter((beat) => beat.recipeId === recipeId)
+  assignmentsOf(plan)
+    .filter((assignment) => assignment.recipeId === recipeId)
     .map(({ day }) => daysBetween(from, day));
 const promises = ({ unmet }: Plan) =>
   unmet.flatMap(({ promise, rule }) => (promise ? [{ ...promise, rule }] : []));
@@ -57,7 +57,7 @@ describe('a rhythm of a recipe', () => {
     });
     expect(daysOf(plan, 'cream')).toEqual([5, 12, 19]);
     expect(promises(plan)).toEqual([]);
-    const [first] = beatsOf(plan).filter(({ recipeId }) => recipeId === 'cream');
+    const [first] = assignmentsOf(plan).filter(({ recipeId }) => recipeId === 'cream');
     expect(first?.reasons.map(({ text }) => text)).toContain('You asked for it. cream: Fridays.');
   });
 
@@ -96,12 +96,14 @@ describe('a rhythm of a recipe', () => {
       weeks: 2,
       history: { rhythms: [rhythm({ sort: 'pre-poo' }, { every: 'wash' }, { firm: true })] },
     });
-    const washes = beatsOf(plan).filter(({ slot }) => slot === 'main');
+    const washes = assignmentsOf(plan).filter(({ slot }) => slot === 'main');
     expect(washes.length).toBeGreaterThan(1);
     for (const { day } of washes)
       expect(
-        beatsOf(plan).some(
-          (beat) => beat.slot === 'pre-poo' && (beat.overnight ? addDays(beat.day, 1) : beat.day) === day,
+        assignmentsOf(plan).some(
+          (assignment) =>
+            assignment.slot === 'pre-poo' &&
+            (assignment.overnight ? addDays(assignment.day, 1) : assignment.day) === day,
         ),
       ).toBe(true);
   });
@@ -238,7 +240,7 @@ describe('oil tonight', () => {
         decisions: [decided(from, 'pre-poo', 'oil', true), decided(addDays(from, 1), 'main', 'plain-wash')],
       },
     });
-    const [tonight] = beatsOf(plan);
+    const [tonight] = assignmentsOf(plan);
     expect(tonight).toMatchObject({ recipeId: 'oil', overnight: true, day: from });
     expect(daysOf(plan, 'plain-wash')).toEqual([1]);
   });
@@ -295,10 +297,10 @@ describe('a year of rhythms against the planner and the checker', () => {
           for (const { rhythmId, when: often, of: what, startsOn } of own) {
             if (often.every !== 'weekdays' || !('recipeId' in what)) continue;
             const missing = plan.days.some(
-              ({ day, beats }) =>
+              ({ day, assignments }) =>
                 often.weekdays.includes(weekdayOf(day)) &&
                 Math.floor(daysBetween(startsOn, day) / 7) % often.weeks === 0 &&
-                !beats.some(({ recipeId }) => recipeId === what.recipeId),
+                !assignments.some(({ recipeId }) => recipeId === what.recipeId),
             );
             expect([rhythmId, said.has(rhythmId)]).toEqual([rhythmId, missing]);
           }

@@ -127,9 +127,9 @@ describe('whatever the head, its days, its schools and its past', () => {
         const [head] = problem.heads;
         if (!head?.decidedToday) return;
         // What was decided from today's check is what today has, in its dose.
-        const beats = plans[0]?.days[0]?.beats ?? [];
+        const assignments = plans[0]?.days[0]?.assignments ?? [];
         const { main } = head.decidedToday;
-        const washes = beats.filter(({ slot }) => slot === 'main');
+        const washes = assignments.filter(({ slot }) => slot === 'main');
         expect(washes.map(({ recipeId }) => recipeId)).toEqual(main ? [main.recipeId] : []);
         for (const { dose } of washes)
           expect(dose?.minutes ?? main?.contactMinutes).toBe(main?.contactMinutes);

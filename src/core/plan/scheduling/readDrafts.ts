@@ -2,7 +2,7 @@ import { addDays } from '../../base/measures';
 import type { PlanDraft, PlanProblem } from '../planning';
 import type { WeekProgramme } from './weekProgramme';
 
-/** What an answer's variables mean as beats, head by head. */
+/** What an answer's variables mean as treatments, head by head. */
 export function readDrafts(
   { from, heads }: PlanProblem,
   { placements, batchUses }: WeekProgramme,

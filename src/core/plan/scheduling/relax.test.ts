@@ -53,7 +53,7 @@ const decision = (
 });
 
 const mains = (plan: Plan | undefined) =>
-  (plan?.days ?? []).flatMap(({ beats }) => beats.filter(({ slot }) => slot === 'main'));
+  (plan?.days ?? []).flatMap(({ assignments }) => assignments.filter(({ slot }) => slot === 'main'));
 const rules = (relaxations: readonly Relaxation[]) => relaxations.map(({ rule }) => rule);
 
 describe('what she decided', () => {
@@ -64,7 +64,7 @@ describe('what she decided', () => {
       weeks: 2,
     });
     const { plans, relaxations } = solveSchedule(problem, solve);
-    expect(mains(plans[0]).find((beat) => beat.day === day)).toMatchObject({
+    expect(mains(plans[0]).find((assignment) => assignment.day === day)).toMatchObject({
       recipeId: 'cream',
       locked: true,
     });
@@ -84,8 +84,8 @@ describe('what she decided', () => {
   it('locked again as it was answered, gives the same plan with the same score', () => {
     const asked = { history: { readings: [GUMMY] }, weeks: 3 };
     const [plan] = solveSchedule(problemOf(asked), solve, { seconds: 10, gap: 1e-4 }).plans;
-    const locks = (plan?.days ?? []).flatMap(({ beats }) =>
-      beats
+    const locks = (plan?.days ?? []).flatMap(({ assignments }) =>
+      assignments
         .filter(({ slot }) => slot === 'main' || slot === 'follow-up')
         .map(({ day, slot, recipeId }) => decision(day, 'place', recipeId, slot)),
     );
@@ -105,10 +105,12 @@ describe('where nothing fits', () => {
     const day = addDays(from, 1);
     const problem = problemOf({ history: { decisions: [decision(day, 'place', 'cream')] } });
     const { plans, relaxations } = solveSchedule(problem, solve);
-    expect(mains(plans[0]).some((beat) => beat.day === day && beat.recipeId === 'cream')).toBe(true);
+    expect(
+      mains(plans[0]).some((assignment) => assignment.day === day && assignment.recipeId === 'cream'),
+    ).toBe(true);
     const [minutes] = mains(plans[0])
-      .filter((beat) => beat.day === day)
-      .map((beat) => beat.minutes);
+      .filter((assignment) => assignment.day === day)
+      .map((assignment) => assignment.minutes);
     expect(relaxations).toHaveLength(1);
     expect(relaxations[0]?.fix).toEqual({ what: 'minutes', day, minutes });
     expect(relaxations[0]?.text).toContain('Monday');
@@ -131,7 +133,7 @@ describe('where nothing fits', () => {
     const { relaxations, plans } = solveSchedule(problem, solve);
     expect(relaxations.every(({ fix }) => fix.what === 'decision')).toBe(true);
     expect(relaxations).toHaveLength(1);
-    expect(mains(plans[0]).filter((beat) => beat.day === day)).toHaveLength(1);
+    expect(mains(plans[0]).filter((assignment) => assignment.day === day)).toHaveLength(1);
   });
 
   const occasion = (what: Occasion['what'], first: number, last: number) =>
@@ -402,9 +404,12 @@ describe('a new recipe that she puts on today', () => {
       const without = planned(asked(at, []));
       expect(mains(plans[0]).length).toBeGreaterThanOrEqual(mains(without.plans[0]).length - 1);
       expect(mains(plans[0]).filter(({ day, recipeId }) => recipeId === 'fresh' && day === from)).toEqual([]);
-      for (const { day, preparation, beats } of plans[0]?.days ?? [])
+      for (const { day, preparation, assignments } of plans[0]?.days ?? [])
         if (preparation.some(({ text }) => text.startsWith('Patch test')))
-          expect(beats.map((beat) => [day, beat.recipeId])).not.toContainEqual([day, 'fresh']);
+          expect(assignments.map((assignment) => [day, assignment.recipeId])).not.toContainEqual([
+            day,
+            'fresh',
+          ]);
       if (at === 0) expect(relaxations.map(({ text }) => text).join()).toContain('patch test begun today');
     }
   });

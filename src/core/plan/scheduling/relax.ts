@@ -4,7 +4,7 @@ import type { SolveProgramme } from '../../base/programme';
 import { FIXED_RULES, isOn, PLAN_RULES, RULE_KEYS, type Rule } from '../agenda';
 import {
   chanceTooFirm,
-  checkBeats,
+  checkAssignments,
   draftOf,
   sharedMinutesOn,
   type Breach,
@@ -101,8 +101,10 @@ function isAsked({ heads, from }: PlanProblem, demands: readonly Demand[], at: n
 
 /** What these plans do not keep, and what to give way in for each. */
 export function relaxationsIn(problem: PlanProblem, drafts: readonly (readonly PlanDraft[])[]): Relaxation[] {
-  const beats = new Map(problem.heads.map(({ head }, index) => [head.headId, drafts[index] ?? []]));
-  return distinct(checkBeats(problem, beats).flatMap((breach) => relaxationOf(problem, breach, drafts)));
+  const assignments = new Map(problem.heads.map(({ head }, index) => [head.headId, drafts[index] ?? []]));
+  return distinct(
+    checkAssignments(problem, assignments).flatMap((breach) => relaxationOf(problem, breach, drafts)),
+  );
 }
 
 function distinct(relaxations: readonly Relaxation[]): Relaxation[] {

@@ -8,7 +8,7 @@ import { fitDoses } from './fitDoses';
 import type { Placement } from './placements';
 import { readDrafts } from './readDrafts';
 import { relaxPlan, relaxationsIn, type Relaxation } from './relax';
-import { smallBeats } from './smallBeats';
+import { smallTreatments } from './smallTreatments';
 import { weekProgramme, type WeekProgramme } from './weekProgramme';
 import { weekSearch } from './weekSearch';
 
@@ -100,7 +100,7 @@ function put(
     const whole = washes[index] ?? [];
     const own = isDosed ? fitDoses(problem, head, whole) : whole;
     const elsewhere = [...planned, ...washes.slice(index + 1)].flat();
-    return [...planned, [...own, ...smallBeats(problem, head, own, elsewhere)]];
+    return [...planned, [...own, ...smallTreatments(problem, head, own, elsewhere)]];
   }, []);
   return {
     drafts,

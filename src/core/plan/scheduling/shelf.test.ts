@@ -53,7 +53,7 @@ describe.each(['programme', 'week-search'] as const)('the shelf, by the %s', (pl
     const plans = PLANNERS[planner](problem);
     expect(checkPlan(problem, plans)).toEqual([]);
     return plans.flatMap(({ days }) =>
-      days.flatMap(({ beats }) => beats.filter((beat) => beat.batchId === batchId)),
+      days.flatMap(({ assignments }) => assignments.filter((assignment) => assignment.batchId === batchId)),
     );
   };
 
@@ -84,11 +84,13 @@ it('the checker sees a portion that goes on two heads', () => {
     ...plan,
     days: plan.days.map((day) => ({
       ...day,
-      beats: day.beats.map((beat) => (beat.recipeId === 'balm' ? { ...beat, batchId: 'b-balm' } : beat)),
+      assignments: day.assignments.map((assignment) =>
+        assignment.recipeId === 'balm' ? { ...assignment, batchId: 'b-balm' } : assignment,
+      ),
     })),
   }));
   const balms = greedy.flatMap(({ days }) =>
-    days.flatMap(({ beats }) => beats.filter(({ recipeId }) => recipeId === 'balm')),
+    days.flatMap(({ assignments }) => assignments.filter(({ recipeId }) => recipeId === 'balm')),
   );
   expect(balms.length).toBeGreaterThan(1);
   expect(checkPlan(problem, greedy).map(({ rule }) => rule)).toContain('batch');

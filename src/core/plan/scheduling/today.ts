@@ -1,5 +1,5 @@
 import { sum, type CalendarDay } from '../../base/measures';
-import { laneProbabilities } from '../../hair/state';
+import { zoneProbabilities } from '../../hair/state';
 import { isAvoided, PLAIN_WASH_ID } from '../agenda';
 import {
   baseOf,
@@ -19,19 +19,19 @@ import {
 import { followUpsOf } from './placements';
 
 /**
- * What is weighed when a day is decided by itself, from what was read on it. Found on seeds that the bench does not use; see
+ * What is weighed when a day is decided by itself, from what was read on it. Found on seeds that the benchmark does not use; see
  * docs/model.md.
  */
 export const TODAY = {
   /** Days that are looked at, today among them: until about then nothing else is sure to be done. */
   days: 7,
-  /** Of a day at one step outside the lane, on top of the day: hair that is far off is worth a step that does not bring it in. */
+  /** Of a day at one step outside the comfort zone, on top of the day: hair that is far off is worth a step that does not bring it in. */
   distance: 0.3,
   /** Of a day at one step of firmness above the comfort zone, on top of both: what overload costs. */
   overload: 0.4,
-  /** Of a day at one unit of the logarithm of breakage above its lane: as in the plan. */
+  /** Of a day at one unit of the logarithm of breakage above its comfort zone: as in the plan. */
   breakage: 0.4,
-  /** Days outside the lane that an hour of hers is worth. */
+  /** Days outside the comfort zone that an hour of hers is worth. */
   hour: 0.25,
 } as const;
 
@@ -40,7 +40,7 @@ export interface TodayOption {
   /** The main treatment, and the moisture that has to follow it; none for nothing. */
   readonly drafts: readonly PlanDraft[];
   readonly minutes: number;
-  /** Days outside the lane to be expected of the next ones, if nothing else is done. */
+  /** Days outside the comfort zone to be expected of the next ones, if nothing else is done. */
   readonly outside: number;
   /** With her time and overload. */
   readonly cost: number;
@@ -132,7 +132,7 @@ class TodayValue {
 
   of(drafts: readonly PlanDraft[]): TodayOption {
     const { head, weights } = this;
-    const { retentionPerDay, lane } = head.signals.firmness;
+    const { retentionPerDay, comfortZone } = head.signals.firmness;
     const moved = sum(drafts.map(({ treatment }) => treatment.effect.firmness.mean));
     const spread = sum(drafts.map(({ treatment }) => treatment.effect.firmness.sd ** 2));
     const minutes = minutesOfAll(head, drafts);
@@ -142,8 +142,8 @@ class TodayValue {
     this.base.forEach(({ mean, sd }, at) => {
       const left = retentionPerDay ** at;
       const estimate = { mean: mean + left * moved, sd: Math.sqrt(sd ** 2 + left ** 2 * spread) };
-      outside += 1 - laneProbabilities(estimate, lane).within;
-      const { below, above } = outOfLane(lane, estimate);
+      outside += 1 - zoneProbabilities(estimate, comfortZone).within;
+      const { below, above } = outOfLane(comfortZone, estimate);
       distance += below + above;
       overload += above;
     });
@@ -160,15 +160,15 @@ class TodayValue {
     };
   }
 
-  /** Logarithm of breakage above its lane that is to be expected, summed over the days. */
+  /** Logarithm of breakage above its comfort zone that is to be expected, summed over the days. */
   private brokenBy(drafts: readonly PlanDraft[]): number {
-    const { retentionPerDay, lane } = this.head.signals.breakage;
+    const { retentionPerDay, comfortZone } = this.head.signals.breakage;
     const moved = sum(drafts.map(({ treatment }) => treatment.effect.breakage.mean));
     const spread = sum(drafts.map(({ treatment }) => treatment.effect.breakage.sd ** 2));
     return sum(
       this.breakage.map(({ mean, sd }, at) => {
         const left = retentionPerDay ** at;
-        return outOfLane(lane, {
+        return outOfLane(comfortZone, {
           mean: mean + left * moved,
           sd: Math.sqrt(sd ** 2 + left ** 2 * spread),
         }).above;

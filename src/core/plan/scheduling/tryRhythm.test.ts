@@ -28,7 +28,7 @@ describe('a rhythm that is tried', () => {
     expect(moisture.overloadFrom).toBeNull();
   });
 
-  it('the plan breaks nothing, and is outside the lane for less time than strong protein every week', () => {
+  it('the plan breaks nothing, and is outside the comfort zone for less time than strong protein every week', () => {
     expect(tried('plan').breaks).toEqual([]);
     expect(tried('plan').daysOutside).toBeLessThan(tried('strong-weekly').daysOutside);
   });
@@ -58,7 +58,7 @@ describe('a rhythm that is tried', () => {
 
   it('counts the days by the comfort zone that is hers', () => {
     const [first] = problem.heads as [(typeof problem.heads)[number]];
-    const firmness = { ...first.signals.firmness, lane: { low: -1, high: 1 } };
+    const firmness = { ...first.signals.firmness, comfortZone: { low: -1, high: 1 } };
     const wider = { ...problem, heads: [{ ...first, signals: { ...first.signals, firmness } }] };
     expect(tryRhythm(wider, 0, 'nothing')?.daysOutside).toBeLessThan(tried('nothing').daysOutside);
   });

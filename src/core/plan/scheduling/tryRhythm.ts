@@ -2,7 +2,7 @@ import { jStat } from 'jstat';
 import { addDays, dayRange, mean, sum, type CalendarDay } from '../../base/measures';
 import { FIXED_RULES, PLAIN_WASH_ID, PLAN_RULES } from '../agenda';
 import {
-  checkBeats,
+  checkAssignments,
   draftOf,
   freeMinutesOn,
   minutesOf,
@@ -83,7 +83,7 @@ export function tryRhythm(
   const habit = habitOf(problem, head, id, own);
   if (!habit) return null;
   const lives = liveAhead(problem, index, habit, LIVES, SEED);
-  const { low, high } = head.signals.firmness.lane;
+  const { low, high } = head.signals.firmness.comfortZone;
   const isSoft = (level: number) => low !== null && level < low;
   const isFirm = (level: number) => high !== null && level > high;
   const ofLives = (of: (life: LivedWeeks) => number) => mean(lives.map(of));
@@ -139,7 +139,7 @@ function rulesBroken(
 ): RhythmTryout['breaks'] {
   const alone = { ...problem, heads: [{ ...head, decisions: [], trial: null }] };
   const times = new Map<string, number>();
-  for (const { rule } of checkBeats(alone, new Map([[head.head.headId, drafts]])))
+  for (const { rule } of checkAssignments(alone, new Map([[head.head.headId, drafts]])))
     times.set(rule, (times.get(rule) ?? 0) + 1);
   return [...times].flatMap(([rule, count]) => {
     const label = Object.values(PLAN_RULES).find(({ id }) => id === rule)?.label ?? FIXED_RULES[rule]?.label;

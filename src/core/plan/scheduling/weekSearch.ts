@@ -43,7 +43,7 @@ export function weekSearch(problem: PlanProblem): PlanDraft[][] {
   return plans;
 }
 
-/** Further apart than this no two beats of a plan have a rule between them; the forecast has faded, too. */
+/** Further apart than this no two treatments of a plan have a rule between them; the forecast has faded, too. */
 const REACH_DAYS = 60;
 
 class HeadSearch {
@@ -251,7 +251,7 @@ class HeadSearch {
       if (own.all > freeMinutesOn(head, day) || handsMinutes(all) > sharedMinutesOn(problem, day))
         return false;
     }
-    // A new beat can break a rule for one that stands after it, too.
+    // A new treatment can break a rule for one that stands after it, too.
     const [first] = added;
     const near = drafts.filter(({ day }) => Math.abs(daysBetween(day, first?.day ?? day)) <= REACH_DAYS);
     const broken = brokenRules(problem, head, near);

@@ -16,13 +16,13 @@ const labelOf = (rule: string): string | undefined => {
 
 /** Which rule a main treatment would break if it stood in this plan on its old day. */
 export function whyNotIn(problem: PlanProblem, head: HeadProblem, plan: Plan): WhyNot {
-  const standing = plan.days.flatMap(({ beats }): readonly Standing[] => beats);
+  const standing = plan.days.flatMap(({ assignments }): readonly Standing[] => assignments);
   return ({ day, recipeId }) => {
     const treatment = head.treatments.find((known) => known.recipeId === recipeId);
     if (!treatment) return null;
-    const beat = draftOf(day, treatment, 'main');
+    const assignment = draftOf(day, treatment, 'main');
     const others = standing.filter((other) => other.day !== day || other.slot !== 'main');
-    const [breach] = breachesOf(problem, head, [...others, beat], beat);
+    const [breach] = breachesOf(problem, head, [...others, assignment], assignment);
     return (breach && labelOf(breach.rule)) ?? null;
   };
 }

@@ -10,7 +10,7 @@ import { verdictHeadline } from './words';
 
 const verdictOf = (...lines: string[]): Verdict => verdictOfLines(lines);
 
-/** As the bench reads it: with what was assumed and not understood. */
+/** As the page reads it: with what was assumed and not understood. */
 const readVerdict = (...lines: string[]): Verdict => valueOf(classify(parsedOf(lines)));
 
 const GOLDEN: readonly [lines: string[], kinds: Record<'any' | 'broken' | 'mine', TreatmentKind>][] = [

@@ -153,7 +153,7 @@ function givesBack(g: Gathering, given: Amount, isEach: boolean, index: number):
   return g.instead && g.items.length > 0 && !nameFollows;
 }
 
-/** "Okra: beat 6 okra", "clay wash – ½ cup rhassoul": what stands before the colon or the dash is a title. */
+/** "Okra: treatment 6 okra", "clay wash – ½ cup rhassoul": what stands before the colon or the dash is a title. */
 function isOfNextName(g: Gathering, { from }: Amount, index: number): boolean {
   const waits = g.waiting.at(-1);
   const next = g.elements[index + 1];

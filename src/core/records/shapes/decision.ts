@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { calendarDaySchema, idSchema } from '../../base/measures';
 import { recordBaseSchema } from '../log';
 
-/** What a beat is in its day. */
+/** What a treatment is in its day. */
 export const SLOTS = [
   'pre-poo',
   'main',

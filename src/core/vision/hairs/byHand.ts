@@ -19,7 +19,7 @@ export function keptFrom(hairs: readonly MeasuredHair[]): KeptHair[] {
   }));
 }
 
-/** Without one: dust, a thread, a crease. */
+/** Without one: dust, a forecast, a crease. */
 export const struck = (hairs: readonly KeptHair[], id: string): KeptHair[] =>
   hairs.filter((hair) => hair.id !== id);
 

@@ -1,3 +1,0 @@
-import { lazyScreen } from '@/features/shared/lazyScreen';
-
-export default lazyScreen(async () => (await import('@/rooms')).SchoolsScreen);

@@ -1,0 +1,3 @@
+import { lazyScreen } from '@/features/shared/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/rooms')).PeopleScreen);

@@ -1,0 +1,19 @@
+/** The screens of *Hair* in one file, fetched together. */
+export { EventScreen } from './EventScreen';
+export { FeelScreen } from './FeelScreen';
+export { LengthScreen } from './LengthScreen';
+export { LogScreen } from './LogScreen';
+export { LogTreatmentScreen } from './LogTreatmentScreen';
+export { PhotoScreen } from './PhotoScreen';
+export { PorosityScreen } from './PorosityScreen';
+export { ReadingScreen } from './ReadingScreen';
+export { HairScreen } from './HairScreen';
+export { StretchScreen } from './StretchScreen';
+export { MeasureScreen } from './MeasureScreen';
+export { TallyScreen } from './TallyScreen';
+export { TrialScreen } from './TrialScreen';
+export { TrialsScreen } from './TrialsScreen';
+export { NewTrialScreen } from './NewTrialScreen';
+export { WorksScreen } from './WorksScreen';
+export { ReportScreen } from './ReportScreen';
+export { TreatmentScreen } from './TreatmentScreen';

@@ -1,2 +1,0 @@
-/** The screen of safe keeping, fetched with the others. */
-export { KeepingScreen } from './KeepingScreen';
