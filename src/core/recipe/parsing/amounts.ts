@@ -52,6 +52,7 @@ const BARE_UNITS: ReadonlySet<UnitId> = new Set<UnitId>([
   'capful',
   'cup',
   'l',
+  'drop',
   'pint',
   'mug',
   'glass',
@@ -186,8 +187,8 @@ export class Amounts {
     // "garlic cloves" is a name, "cloves of garlic" a unit before one.
     const isName =
       found !== undefined &&
-      nameEnd(qualities.to) >= found.to &&
-      !this.words.unitsBeforeName.at(this.tokens, qualities.to);
+      (nameEnd(qualities.to) > found.to ||
+        (nameEnd(qualities.to) === found.to && !this.words.unitsBeforeName.at(this.tokens, qualities.to)));
     return !found || isName
       ? { ...said, to: qualities.to, weak: quantity.isArticle }
       : this.measuredBy(found, said, quantity, nameEnd);

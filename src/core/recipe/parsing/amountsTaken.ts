@@ -52,6 +52,7 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
   return (
     isAdverb(g, given, index) ||
     isPartOfLast(g, given, index) ||
+    isLumpOfLast(g, given) ||
     isSizeOfLast(g, given, index) ||
     isOfWater(g, given, element, index)
   );
@@ -92,6 +93,14 @@ function isPartOfLast(g: Gathering, { unit, quantity }: Amount, index: number): 
   const isUsed = before?.kind === 'deed' && before.deed === 'take';
   if (unit !== null || quantity >= 1 || !isUsed || !g.isEndAt(index + 1) || !last?.amount) return false;
   last.amount = { ...last.amount, quantity: last.amount.quantity * quantity };
+  return true;
+}
+
+/** "a piece of butter the size of a walnut" */
+function isLumpOfLast(g: Gathering, given: Amount): boolean {
+  const last = g.last();
+  if (given.unit !== 'dollop' || last?.amount?.unit !== 'piece') return false;
+  last.amount = { ...given, quantity: last.amount.quantity };
   return true;
 }
 
@@ -145,15 +154,15 @@ function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: numb
 /** The amount stands behind what it is of. */
 function givesBack(g: Gathering, given: Amount, isEach: boolean, index: number): boolean {
   const nameFollows = isNameBeforeAmount(g.elements, index);
+  if (isEach && giveToParts(g, given)) return true;
   if (g.waiting.some(({ heads }) => !heads) && !(isEach && nameFollows)) {
     giveToWaiting(g, given, isEach);
     return true;
   }
-  if (isEach && giveToParts(g, given)) return true;
   return g.instead && g.items.length > 0 && !nameFollows;
 }
 
-/** "Okra: treatment 6 okra", "clay wash – ½ cup rhassoul": what stands before the colon or the dash is a title. */
+/** "Okra: beat 6 okra", "clay wash – ½ cup rhassoul": what stands before the colon or the dash is a title. */
 function isOfNextName(g: Gathering, { from }: Amount, index: number): boolean {
   const waits = g.waiting.at(-1);
   const next = g.elements[index + 1];
@@ -256,7 +265,9 @@ function giveToWaiting(g: Gathering, given: Amount, isEach: boolean): void {
 
 /** "equal amounts of honey and milk, 3 tbsp of each" */
 function giveToParts(g: Gathering, given: Amount): boolean {
-  if (g.waiting.length > 0 || !g.items.some(({ equalPart }) => equalPart)) return false;
+  const [first] = g.items.filter(({ equalPart }) => equalPart);
+  // What was named before them heads what is told: "honey mask: equal parts of honey and …".
+  if (!first || g.waiting.some(({ from }) => from > first.name.from)) return false;
   for (const [at, each] of g.items.entries())
     if (each.equalPart) g.items[at] = { ...each, amount: given, equalPart: false };
   g.open = null;

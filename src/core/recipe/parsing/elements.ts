@@ -153,7 +153,10 @@ const OBJECT = /^(?:the|it|a|an|your|my|over|on|in)$/;
 const REACHES =
   /^(?:until|till|til|to|into|becomes?|get|gets|make|form|reach(?:es)?|ate|virar|vira|formar|ficar|dar|hasta|jusqu|jusqua|pour|bis|zu|fino|finche|per|tak)$/;
 /** Before what it looks like then. */
-const LOOKS = /^(?:like|ponto|consist\w+|textur\w*|aspecto|como|wie|comme|come)$/;
+const LOOKS =
+  /^(?:like|ponto|consist\w+|textur\w*|aspecto|como|wie|comme|come|size|tamanho|tamano|taille|grosse|grandezza)$/;
+/** How large a lump of it is. */
+const SIZE = /^(?:size|tamanho|tamano|taille|grosse|grandezza)$/;
 const OF_LOOK = /^(?:of|de|da|do|di|d|a|an|uma|um|un|une|una|ein|eine)$/;
 /** Words that may stand in between. */
 const REACHED_WITHIN = 5;
@@ -179,6 +182,7 @@ class ElementReader {
       this.textureOfName(index) ??
       this.ratioAt(index) ??
       this.longNameAt(index) ??
+      this.longDeedAt(index) ??
       this.referenceAt(index) ??
       this.timeAt(index) ??
       this.amountAt(index) ??
@@ -231,6 +235,15 @@ class ElementReader {
     if (!name || !isWord(this.tokens[index]) || name.to - index < 2) return undefined;
     const amount = this.amounts.amountAt(index, this.nameEnd);
     return !amount || amount.to <= name.to ? this.nameAt(index) : undefined;
+  }
+
+  /** "two shampoos", "lots of water": what is done, though it begins as an amount does. */
+  private longDeedAt(index: number): Element | undefined {
+    const deed = this.words.deeds.at(this.tokens, index);
+    if (!deed || deed.to - index < 2 || (this.names.get(index)?.to ?? 0) >= deed.to) return undefined;
+    const { some } = this.words.roles;
+    const begins = some.at(this.tokens, index) ?? this.words.numbers.at(this.tokens, index);
+    return begins && { kind: 'deed', from: index, to: deed.to, deed: deed.value };
   }
 
   private nameAt(index: number): Element | undefined {
@@ -294,9 +307,9 @@ class ElementReader {
   /** "until it looks like egg white", "até dar ponto de clara": what it becomes, where no texture says how thick. */
   private isCompared(index: number): boolean {
     const { tokens, words } = this;
-    const as = isWord(tokens[index - 1], OF_LOOK) ? index - 2 : index - 1;
+    const as = [1, 2, 3].map((back) => index - back).find((at) => !isWord(tokens[at], OF_LOOK)) ?? index;
     if (!isWord(tokens[as], LOOKS) || words.textures.at(tokens, as) !== undefined) return false;
-    return this.isReached(as) && words.textures.at(tokens, index) === undefined;
+    return (isWord(tokens[as], SIZE) || this.isReached(as)) && words.textures.at(tokens, index) === undefined;
   }
 
   private isSomeOf(index: number): boolean {
@@ -350,6 +363,9 @@ class ElementReader {
   }
 
   private joinAt(index: number): Element | undefined {
+    // "ten pods or so": no choice.
+    const hedge = this.words.roles.about.at(this.tokens, index);
+    if (hedge && hedge.to - index > 1) return { kind: 'word', from: index, to: hedge.to };
     for (const role of ['or', 'and', 'with'] as const) {
       const found = this.words.roles[role].at(this.tokens, index);
       if (found) return { kind: 'separator', from: index, to: found.to, separator: role };

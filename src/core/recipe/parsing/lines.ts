@@ -9,8 +9,10 @@ import type { LarderItem, NameLexicon } from './lexicon';
 import { lineAmountOf, NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { isMisspeltEssential, isSafeToSuggest, meantBy, misspeltWhole, saidAs } from './meant';
+import { HEAD_NOUN, HEAD_NOUN_FIRST } from './refinedNames';
 import { near } from './search';
 import { stretchOf, textOf, type Context, type ReadSentence } from './sentences';
+import { SHARED_NOUNS } from './sharedNouns';
 import { BALANCE } from './shares';
 import { isSign, type Token } from './tokens';
 import { describes } from './vocabulary';
@@ -190,8 +192,7 @@ function spoonOf(unit: Amount['unit'], { quantity }: Amount): Amount['unit'] {
 }
 
 /** "2 cucchiai di gelatina in mezza tazza d'acqua, 3 di balsamo": nobody takes three cups of what was spooned before. */
-function lastUnit(told: readonly Item[], { quantity }: Amount): Amount['unit'] {
-  const units = told.flatMap(({ amount }) => amount?.unit ?? []);
+function lastUnit(units: readonly UnitId[], { quantity }: Amount): Amount['unit'] {
   const last = units.at(-1) ?? null;
   const isVessel = last !== null && isHousehold(last) && !SPOONS.has(last) && quantity >= LEAST_SPOONS;
   return (isVessel ? units.findLast((each) => SPOONS.has(each)) : undefined) ?? last;
@@ -212,9 +213,14 @@ function unitOf(
   const at = inRow.indexOf(sentence);
   const told = [
     ...inRow.slice(Math.max(0, at - UNIT_BACK), at).flatMap(({ items }) => items),
+    // "2 spoons of the slime with 2 of cream"
+    ...sentence.batches.filter(({ to }) => to <= amount.from),
     ...sentence.items.slice(0, sentence.items.indexOf(item)),
   ];
-  const unit = lastUnit(told, amount);
+  const unit = lastUnit(
+    told.flatMap((each) => each.amount?.unit ?? []),
+    amount,
+  );
   // "Rosewater, six.": behind its name.
   const isBehind = amount.from >= name.to && unit !== null && isHousehold(unit);
   if (isOf || isBehind) return spoonOf(unit, amount) ?? gramsOrPart(unit, amount);
@@ -331,12 +337,23 @@ export function misspeltPart(
   const withNoun =
     all.length > 1 && all.length < LONGEST_MISSPELT ? context.lexicon.misspeltIn(all.join(' ')) : undefined;
   const misspelt = withNoun && withNoun.words > 1 ? withNoun : context.lexicon.misspeltIn(naming);
-  if (!misspelt || !isSafeToSuggest(misspelt.item)) return undefined;
+  if (!misspelt || !isSafeToSuggest(misspelt.item) || isOfOtherNoun(all, misspelt.written)) return undefined;
   const { item, written } = misspelt;
   const others = nearSafe(context.lexicon, written, SUGGESTIONS + 1).filter(({ id }) => id !== item.id);
   return weigh(
     { ...onlySaid(item, lineAmountOf(amount, '')), plain, spelling: { written, near: others.slice(0, 2) } },
     context,
+  );
+}
+
+/** "sapote juice" is no soap, "camel milk" no milk of a cow: a noun that makes it another thing. */
+function isOfOtherNoun(words: readonly string[], written: string): boolean {
+  const own = new Set(plainWords(written));
+  const isNoun = (word: string) => HEAD_NOUN.test(word) || HEAD_NOUN_FIRST.test(word);
+  const others = words.filter((word) => !own.has(word));
+  return (
+    others.some((word) => isNoun(word) || SHARED_NOUNS.includes(word)) ||
+    (own.size === 1 && others.length > 0 && isNoun([...own][0] ?? ''))
   );
 }
 

@@ -2,7 +2,7 @@ import type { Deed } from '../../records/shapes';
 import { singular } from '../ingredients';
 import type { Item, TokenRange } from './item';
 import { isOfOil } from './lexicon';
-import { isProduct } from './pending';
+import { IF, isProduct } from './pending';
 import type { Context, ReadSentence } from './sentences';
 import { isWord } from './tokens';
 
@@ -61,9 +61,16 @@ export class Mentions {
   /** Whether a name refers to what is in already, or to what is done on the hair; else it is seen from now on. */
   isMention(item: Item, sentence: ReadSentence): boolean {
     const { id } = item.name.match.item;
-    const isMention = this.isBath(item, sentence) || this.refers(item, sentence);
+    const isMention =
+      this.isOtherwise(sentence) || this.isBath(item, sentence) || this.refers(item, sentence);
     if (!isMention && !this.seen.has(id)) this.seen.set(id, item);
     return isMention;
+  }
+
+  /** "If it's crunchy skip the egg and do 3 tbsp aloe instead": another time. */
+  private isOtherwise({ from, denied, row }: ReadSentence): boolean {
+    const isFirst = this.seen.size === 0 || from === row.from;
+    return !isFirst && denied.length > 0 && isWord(this.context.tokens[from], IF);
   }
 
   /** "warm it in a cup of hot water": nothing that goes in. */

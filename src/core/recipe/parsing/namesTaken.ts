@@ -130,6 +130,7 @@ function isConditional(g: Gathering, at: number): boolean {
 
 /** "sugar – no wait, honey": as much of another thing. */
 function swapsLast(g: Gathering, named: NamedAt): boolean {
+  if (swapsUnknown(g, named)) return true;
   const last = g.last();
   if (!g.corrected || !g.swaps || !last) return false;
   g.corrected = false;
@@ -138,6 +139,17 @@ function swapsLast(g: Gathering, named: NamedAt): boolean {
   g.mentions.push(...g.takenBack());
   g.formerItems.delete(last);
   g.add(named, given, { optional: last.optional, deed: last.deed });
+  g.swapped = g.last() ?? null;
+  return true;
+}
+
+/** "2 of blorbium – no, sorry, honey": as much of what is known. */
+function swapsUnknown(g: Gathering, named: NamedAt): boolean {
+  if (!g.corrected || !g.swaps || !g.open || g.open.unknown === 0) return false;
+  const { amount } = g.open;
+  g.corrected = false;
+  g.open = null;
+  g.add(named, amount);
   g.swapped = g.last() ?? null;
   return true;
 }

@@ -306,8 +306,18 @@ describe('what had to be decided', () => {
   });
 
   it('says which word it does not know', () => {
-    expect(firstRead('1 cup pistachio milk').assumptions[0]?.text).toContain('“pistachio” is not known');
+    expect(firstRead('1 tbsp heather honey').assumptions[0]?.text).toContain('“heather” is not known');
     expect(firstRead('1 cup fresh organic milk').assumptions).toEqual([]);
+  });
+
+  it('asks about the milk, the butter or the flour of what it does not know, and whatever is near in letters', () => {
+    for (const text of [
+      '1 cup camel milk',
+      '2 tbsp teff flour',
+      '2 colheres de manteiga de pracaxi',
+      '3 tbsp sapote juice',
+    ])
+      expect([text, lineOf(text).status]).toEqual([text, 'unread']);
   });
 });
 

@@ -35,7 +35,7 @@ import { stepMarks } from './stepMarks';
 import { restsTold, toldUse, type StepAt } from './steps';
 import { thinned } from './thinned';
 import { titleOf, type Title } from './titles';
-import { isSign, isWord, tokensOf } from './tokens';
+import { isNumber, isSign, isWord, tokensOf } from './tokens';
 import { MIDDLING_HAIR_GRAMS } from './usualUse';
 import { vocabularyFor } from './vocabulary';
 import { onlySaid, unreadPart, weigh, type ReadPart } from './weigh';
@@ -279,7 +279,9 @@ class Assembly {
     // "take a bowl"
     const isAlone =
       words.articles.at(tokens, from) !== undefined && own.length === 2 && isWord(own[1], VESSEL);
-    const isIn = isAlone || [1, 2].some((back) => isWord(tokens[from - back], IN));
+    // "60 ml bottle.": how large it is.
+    const isSize = isNumber(tokens[from]) && own.length <= SIZED_WORDS && isWord(own.at(-1), VESSEL);
+    const isIn = isAlone || isSize || [1, 2].some((back) => isWord(tokens[from - back], IN));
     return (
       isIn &&
       tokens
@@ -386,6 +388,8 @@ class Assembly {
 }
 
 const IN = /^(?:in|into|no|na|num|numa|em|en|dans|im|in einer)$/;
+/** A number's measure and the vessel. */
+const SIZED_WORDS = 2;
 /** Tokens of an amount in which it may say that it counts uses. */
 const USE_WITHIN = 4;
 const VESSEL =

@@ -23,7 +23,7 @@ export const THEN = /^(?:then|dann|depois|puis|luego|poi|phir)$/;
 
 /** "2 tbsp of that": of what was made before, unless the last thing has no amount yet: "an onion, two spoons of it". */
 export function isUseOfMade(
-  { unit, to, weak }: Amount,
+  { unit, from, to, weak }: Amount,
   tokens: readonly Token[],
   last: Item | undefined,
   waits: boolean,
@@ -31,16 +31,21 @@ export function isUseOfMade(
   if (unit === null || weak || waits) return false;
   // "a cupful mixed with 2 tbsp conditioner"
   const isMixed = isWord(tokens[to], MIXED) && isWord(tokens[to + 1], WITH);
-  if (isMixed && last === undefined) return true;
+  if (isMixed && (last === undefined || isWord(tokens[from - 1], USES))) return true;
   const isOf =
-    isWord(tokens[to - 1], MADE_BEFORE) || (isWord(tokens[to - 1], OF) && isWord(tokens[to], MADE_BEFORE));
+    isWord(tokens[to - 1], MADE_BEFORE) ||
+    (isWord(tokens[to - 1], OF) && isWord(tokens[to], MADE_BEFORE)) ||
+    // "2 colheres da baba"
+    (isWord(tokens[to - 1], OF_THE) && isWord(tokens[to], MADE_NOUN));
   return isOf && (last === undefined || (last.amount !== null && last.amount.unit !== null));
 }
 const MIXED =
   /^(?:mixed|stirred|blended|whisked|shaken|misturad[ao]s?|mezclad[ao]s?|melangee?s?|gemischt|vermischt|mescolat[aoei]|unit[aoei])$/;
+const USES = /^(?:use|using|uso|usa|usar|take|tomo|pego|utilise|nehme|prendo)$/;
 const WITH = /^(?:with|into|com|con|avec|mit|a|em)$/;
 const MADE_BEFORE = /^(?:it|that|this|isso|disso|dela|dele|davon|eso)$/;
 const OF = /^(?:of|de|von|di)$/;
+const OF_THE = /^(?:the|that|this|da|do|dessa|desse|del|della|du)$/;
 
 /** What follows holds only then. */
 export const IF = /^(?:if|when|unless|se|si|wenn|falls)$/;
@@ -48,7 +53,7 @@ export const IF = /^(?:if|when|unless|se|si|wenn|falls)$/;
 /** What was made before, where nothing else is named so. */
 export const MADE_NOUN = /^(?:gel|mix|mixture|paste|slime|goo|infusion|batch|mistura|gosma|baba)$/;
 
-const INTO_WATER = /^(?:to|per|in|into|with|for|para|em|por|en|auf|pour|dans)$/;
+const INTO_WATER = /^(?:to|per|in|into|with|for|para|pra|em|por|en|auf|pour|dans|su)$/;
 /** From this much on it may be what a herb is brewed in, ml. */
 const LEAST_BREWED_ML = 200;
 

@@ -52,7 +52,8 @@ function endOf(tokens: readonly Token[], index: number, words: readonly string[]
   let at = index;
   for (const [nth, word] of words.entries()) {
     if (nth > 0) while (isSignOf(tokens[at], INSIDE)) at++;
-    if (tokens[at]?.word !== word || tokens[at]?.kind === 'sign') return undefined;
+    const isAnd = word === 'and' && isSignOf(tokens[at], AND);
+    if (!isAnd && (tokens[at]?.word !== word || tokens[at]?.kind === 'sign')) return undefined;
     at++;
   }
   // "colheres (sopa)": the bracket is closed with the phrase.
@@ -60,6 +61,8 @@ function endOf(tokens: readonly Token[], index: number, words: readonly string[]
   return isOpen && isSignOf(tokens[at], CLOSED) ? at + 1 : at;
 }
 
+/** "half & half" */
+const AND = new Set(['&', '+']);
 const OPEN = new Set(['(']);
 const CLOSED = new Set([')']);
 

@@ -20,6 +20,7 @@ export function refinedNames(
   dropCommonWords(found, tokens, words);
   dropTools(found, tokens, words);
   dropLeftIn(found, tokens, words);
+  dropOfUnknown(found, tokens, words);
   dropTeaOf(found, tokens);
   nameNounFirst(found, tokens, lexicon);
   renameParts(found, tokens, lexicon);
@@ -127,16 +128,62 @@ function dropTeaOf(found: Found, tokens: readonly Token[]): void {
 }
 
 /** "leave in 15 minutes", and at the end "leave-in.": done, and no leave-in. */
-function dropLeftIn(found: Found, tokens: readonly Token[], { numbers }: Vocabulary): void {
+function dropLeftIn(found: Found, tokens: readonly Token[], words: Vocabulary): void {
   for (const [at, { to }] of [...found]) {
-    const words = tokens.slice(at, to).map(({ word }) => word);
-    if (words[0] !== 'leave' || words.at(-1) !== 'in' || to - at > 3) continue;
+    const own = tokens.slice(at, to).map(({ word }) => word);
+    if (own[0] !== 'leave' || own.at(-1) !== 'in' || to - at > 3) continue;
     const isEnd = tokens.slice(to).every(({ kind }) => kind !== 'word' && kind !== 'number');
-    if (isEnd && isSign(tokens[at - 1], '.', ',', ';', '!', '–', '—')) found.delete(at);
-    const behind = isWord(tokens[to], /^(?:for|about|around|it|overnight|until|till?)$/) ? to + 1 : to;
-    if (behind > to || tokens[to]?.kind === 'number' || numbers.at(tokens, to)) found.delete(at);
+    // "… glycerin. Leave-in, keeps a week."
+    const isAlone = isSign(tokens[at - 1], '.') && isSign(tokens[to], ',', '.', ';');
+    if (isAlone || (isEnd && isSign(tokens[at - 1], '.', ',', ';', '!', '–', '—'))) found.delete(at);
+    if (isLeftInFor(tokens, to, words)) found.delete(at);
   }
 }
+
+/** "for 15 minutes", "15"; "leave-in 2 tbsp" is measured. */
+function isLeftInFor(tokens: readonly Token[], to: number, { numbers, units }: Vocabulary): boolean {
+  if (isWord(tokens[to], /^(?:for|about|around|it|overnight|until|till?)$/)) return true;
+  const counted = isNumber(tokens[to]) ? to + 1 : numbers.at(tokens, to)?.to;
+  return counted !== undefined && units.at(tokens, counted) === undefined;
+}
+
+/** Nouns that are another thing with another word before them. */
+export const HEAD_NOUN = /^(?:flour|milk|butter)$/;
+export const HEAD_NOUN_FIRST =
+  /^(?:manteiga|leite|mantequilla|manteca|leche|beurre|lait|burro|latte|farinha|harina|farine|farina)$/;
+
+/** "a cup of camel milk", "manteiga de pracaxi": of something that nobody knows; asked about, and no milk of a cow. */
+function dropOfUnknown(found: Found, tokens: readonly Token[], words: Vocabulary): void {
+  const { units, numbers, fractions, articles, roles, deeds } = words;
+  const isUnknown = (at: number) =>
+    isWord(tokens[at]) &&
+    (tokens[at]?.word.length ?? 0) > 2 &&
+    !describes(words, tokens[at]?.word ?? '') &&
+    ![
+      units,
+      numbers,
+      fractions,
+      articles,
+      deeds,
+      roles.of,
+      roles.or,
+      roles.and,
+      roles.heaped,
+      roles.level,
+    ].some((table) => table.at(tokens, at) !== undefined) &&
+    !found.has(at);
+  for (const [at, { to }] of [...found]) {
+    if (to > at + 1) continue;
+    const isMeasured =
+      isNumber(tokens[at - 2]) ||
+      [roles.of, units, numbers, fractions].some((table) => table.endsAt(tokens, at - 1, 2));
+    const isBehind = isWord(tokens[at], HEAD_NOUN) && isMeasured && isUnknown(at - 1);
+    const isBefore =
+      isWord(tokens[at], HEAD_NOUN_FIRST) && isWord(tokens[to], OF_NOUN_FIRST) && isUnknown(to + 1);
+    if (isBehind || isBefore) found.delete(at);
+  }
+}
+const OF_NOUN_FIRST = /^(?:de|di|du|d)$/;
 
 /** "1 tbsp oil", "honey and oil": some oil of the kitchen, where no unknown word before it says which. */
 function nameBareOil(found: Found, tokens: readonly Token[], lexicon: Lexicon, words: Vocabulary): void {
@@ -227,16 +274,20 @@ function nameMeasured(
 ): void {
   for (const at of tokens.keys()) {
     if (table.at(tokens, at)?.to !== at + 1 || found.has(at)) continue;
-    const isMeasured = [1, 2, 3, 4, 5].some((back) => {
-      const unit = words.units.at(tokens, at - back);
-      const between = unit ? tokens.slice(unit.to, at) : [];
-      return (
-        unit !== undefined &&
-        unit.to <= at &&
-        between.every((token) => describes(words, token.word) || isSign(token, '.')) &&
-        isCountedBefore(tokens, at - back, words)
-      );
-    });
+    // "half mask half avocado"
+    const isShare = words.fractions.endsAt(tokens, at, 2) && !words.units.at(tokens, at - 1);
+    const isMeasured =
+      isShare ||
+      [1, 2, 3, 4, 5].some((back) => {
+        const unit = words.units.at(tokens, at - back);
+        const between = unit ? tokens.slice(unit.to, at) : [];
+        return (
+          unit !== undefined &&
+          unit.to <= at &&
+          between.every((token) => describes(words, token.word) || isSign(token, '.')) &&
+          isCountedBefore(tokens, at - back, words)
+        );
+      });
     const meant = isMeasured ? item() : undefined;
     if (meant) found.set(at, { item: meant, words: 1, to: at + 1 });
   }

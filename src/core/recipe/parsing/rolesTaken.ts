@@ -1,5 +1,5 @@
 import { takeEqual } from './amountsTaken';
-import type { Separator } from './elements';
+import type { Element, Separator } from './elements';
 import type { Gathering } from './gathering';
 import type { TokenRange } from './item';
 import { isProduct, saidOf, THEN } from './pending';
@@ -44,6 +44,11 @@ function correct(g: Gathering, { from }: TokenRange, index: number): void {
     g.mentions.push(...g.takenBack());
     return;
   }
+  // "condensed milk?? no: milk powder, …"
+  if (isAnswer && g.items.length === 0 && !g.open) {
+    g.mentions.push(...g.waiting);
+    g.waiting = [];
+  }
   const { roles } = g.words;
   const isOfOpen = g.open !== null && g.open.unknown === 0 && !g.open.shared;
   g.swaps = g.former || roles.swap.at(g.tokens, from) !== undefined || isAnswer;
@@ -75,13 +80,18 @@ function deny(g: Gathering, index: number): void {
   // "1 sachet no, …"
   const isEnd = !next || next.kind === 'separator' || g.tokens[next.from]?.kind === 'sign';
   if (g.open && (g.open.unknown > 0 || g.open.amount.unit !== null) && isEnd) g.open = null;
-  // "1 ampoule no, …"
-  if (isEnd && g.elements[index - 1]?.to === g.last()?.name.to) g.mentions.push(...g.takenBack());
+  if (isEnd) takeBackBefore(g, g.elements[index - 1]);
   const named = g.waiting.at(-1);
   // "Lemon: nope."
   if (!named || !g.elements.slice(index + 1).every(({ kind }) => kind === 'word')) return;
   g.mentions.push(named);
   g.waiting = g.waiting.slice(0, -1);
+}
+
+/** "1 ampoule no, …", "10 g citric… no, 1 g citric acid" */
+function takeBackBefore(g: Gathering, before: Element | undefined): void {
+  if (before?.kind === 'separator' && g.nameless.at(-1)?.range.to === before.from) g.nameless.pop();
+  if (before?.to === g.last()?.name.to) g.mentions.push(...g.takenBack());
 }
 
 function makeOptional(g: Gathering): void {

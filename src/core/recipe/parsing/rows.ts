@@ -189,6 +189,10 @@ export function sentencesOf(
   for (let at = from; at < to; at++) {
     if (isSign(tokens[at], '(')) isInBrackets = tokens.slice(at, to).some((later) => isSign(later, ')'));
     else if (isSign(tokens[at], ')')) isInBrackets = false;
+    if (at > begin && saysOwn(tokens, at) && words.roles.persons.at(tokens, begin)) {
+      sentences.push({ from: begin, to: at });
+      begin = at;
+    }
     if (isInBrackets || !endsSentence(tokens, at, to, words) || isShortMeasure(tokens, begin, at, words))
       continue;
     while (at + 1 < to && isStop(tokens[at + 1])) at++;
@@ -198,6 +202,16 @@ export function sentencesOf(
   if (begin < to) sentences.push({ from: begin, to });
   return sentences;
 }
+
+/** "My sister swears by mayo, but I only do …": what she does herself. */
+export const saysOwn = (tokens: readonly Token[], at: number): boolean =>
+  (isWord(tokens[at], BUT) && isWord(tokens[at + 1], I)) ||
+  (isSign(tokens[at - 1], ',') &&
+    (isWord(tokens[at], MINE) || (isWord(tokens[at], THE) && isWord(tokens[at + 1], MINE))));
+const THE = /^(?:o|a|el|la|le|il|la)$/;
+const MINE = /^(?:mine|meu|minha|mio|mia|mien|mienne|meiner|meine)$/;
+const BUT = /^(?:but|while|mas|pero|mais|aber|ma)$/;
+const I = /^(?:i|im|ive|eu|yo|je|moi|ich|io)$/;
 
 /** What answers a question of her own, and where that ends. */
 export function answerAt(

@@ -8,7 +8,7 @@ import { itemsOf } from './items';
 import { isOfOil } from './lexicon';
 import { IF } from './pending';
 import { refinedNames } from './refinedNames';
-import { headingOf, rowsOf, sentencesOf, startOfRow, type Heading, type Row } from './rows';
+import { headingOf, rowsOf, saysOwn, sentencesOf, startOfRow, type Heading, type Row } from './rows';
 import { withSharedNouns, withUnsaidOil } from './sharedNouns';
 import { stepsOf, type StepAt } from './steps';
 import { isNumber, isSign, isWord, type Token } from './tokens';
@@ -167,7 +167,9 @@ function isAside(range: TokenRange, { items }: SentenceItems, context: Context, 
     !isTopic(range, items, context);
   // "Grandma's version is … Mine is …"
   const isMineBehind =
-    isFirst && tokens.slice(range.to).some((token) => isWord(token, /^(?:mine|eu|yo|moi|ich|io)$/));
+    isFirst &&
+    (saysOwn(tokens, range.to) ||
+      tokens.slice(range.to).some((token) => isWord(token, /^(?:mine|eu|yo|moi|ich|io)$/)));
   // "If it dries crunchy I do the oat one": another time.
   const isElse =
     isWord(tokens[range.from], /^(?:if|unless|se|si|falls|agar)$/) &&

@@ -52,9 +52,10 @@ export function withUnsaidOil(
     if ((element.kind !== 'name' && !isWordAlone) || element.to - element.from > 1) return element;
     const near = [elements[index - 1], elements[index + 1]];
     const before = elements.slice(0, index);
-    const butter = butterOf(element, before, tokens, lexicon);
+    const butter = butterOf(element, before, elements[index + 1], { tokens, lexicon });
     if (butter) return { ...element, kind: 'name', match: { item: butter, words: 1 } };
-    if (!isOil(element, near) && !isOfSameOil(element, before, tokens)) return element;
+    if (!isOil(element, near) && !isOfSameOil(element, before, tokens) && !isAmongFats(element, before))
+      return element;
     const item = oilOf(tokens[element.from]?.word ?? '', lexicon);
     return item ? { kind: 'name', from: element.from, to: element.to, match: { item, words: 1 } } : element;
   });
@@ -69,14 +70,14 @@ const isPoured = (element: Element, near: Near): boolean =>
     (other) => other?.kind === 'amount' && other.amount.unit !== null && POURED.has(other.amount.unit),
   );
 
-/** "150 g shea / 50 g mango": weighed behind a butter it is one, too. */
+/** "150 g shea / 50 g mango", "shea 40 g, mango 20 g": weighed behind a butter it is one, too. */
 function butterOf(
   element: Element,
   before: readonly Element[],
-  tokens: readonly Token[],
-  lexicon: Pick<NameLexicon, 'inWords'>,
+  next: Element | undefined,
+  { tokens, lexicon }: { readonly tokens: readonly Token[]; readonly lexicon: Pick<NameLexicon, 'inWords'> },
 ): LarderItem | undefined {
-  const amount = before.at(-1);
+  const amount = before.at(-1)?.kind === 'amount' ? before.at(-1) : next;
   const last = before.findLast((each) => each.kind === 'name');
   const isBehind = last?.kind === 'name' && /-butter$/.test(last.match.item.id);
   const isWeighed =
@@ -98,16 +99,33 @@ function isOfSameOil(element: Element, before: readonly Element[], tokens: reado
 }
 const OF = /^(?:of|de|di|d|von)$/;
 
+/** "60 g shea, 30 g cocoa butter, 2 tbsp sesame": a nut or a seed by the spoon among nothing but fats. */
+function isAmongFats(element: Element, before: readonly Element[]): boolean {
+  const named = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
+  const amount = before.at(-1);
+  const isSpooned =
+    amount?.kind === 'amount' && amount.amount.unit !== null && UNITS[amount.amount.unit].kind === 'volume';
+  return (
+    isSpooned &&
+    isNut(element) &&
+    named.length >= LEAST_FATS &&
+    named.every((item) => isOfOil(item) || /-butter$/.test(item.id))
+  );
+}
+const LEAST_FATS = 2;
+
+/** A word that is no name yet, or what has an oil in it. */
+const isNut = (element: Element): boolean =>
+  element.kind !== 'name' || isNutOrSeed(element.match.item) || element.match.item.id === 'coconut-flesh';
+
 /** By the spoon, or by a number alone. */
 function isOfTitle(element: Element, near: Near, isShared: boolean): boolean {
-  const isNut =
-    element.kind !== 'name' || isNutOrSeed(element.match.item) || element.match.item.id === 'coconut-flesh';
   const isSpooned = near.some(
     (other) =>
       other?.kind === 'amount' &&
       (other.amount.unit === null ? other.to === element.from : UNITS[other.amount.unit].kind === 'volume'),
   );
-  return isNut && (isShared || isSpooned);
+  return isNut(element) && (isShared || isSpooned);
 }
 
 function oilOf(word: string, lexicon: Pick<NameLexicon, 'inWords'>): LarderItem | undefined {

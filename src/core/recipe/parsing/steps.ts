@@ -260,6 +260,8 @@ export function toldUse(
     (index) =>
       tokens[index - 1]?.kind === 'sign' ||
       tokens[index - 1]?.kind === 'break' ||
+      // "ten minutes and cold water"
+      (words.roles.and.endsAt(tokens, index, 1) && words.time.endsAt(tokens, index - 1, 1)) ||
       tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => isWord(next, AT_END)),
   );
   const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
@@ -276,6 +278,7 @@ export function toldUse(
   );
   const overnight =
     isMorning ||
+    (times.length === 0 && isOfNight(title, tokens, words)) ||
     onHair.some(
       ({ overnight: isNight, minutes }) =>
         isNight || ((minutes ?? 0) > NIGHT_FROM && (minutes ?? 0) <= DAY_MINUTES),
@@ -300,6 +303,13 @@ export function toldUse(
     claim: claimIn(title, tokens, words),
   };
 }
+
+/** "Overnight oil: …", "Óleo pra dormir: …" */
+const isOfNight = (title: string | null, tokens: readonly Token[], { roles }: Vocabulary): boolean =>
+  title !== null &&
+  tokens
+    .slice(0, title.split(/\s+/).length)
+    .some((token, at) => isWord(token) && roles.overnight.at(tokens, at) !== undefined);
 
 const AT_END = /^(?:final|end|last|ultimo|fim|finalizar|fin|schluss|fine)$/;
 const AT_END_WITHIN = 6;

@@ -8,6 +8,7 @@ import eighth from './tellings/eighth.json';
 import fifth from './tellings/fifth.json';
 import fourth from './tellings/fourth.json';
 import more from './tellings/more.json';
+import ninth from './tellings/ninth.json';
 import own from './tellings/own.json';
 import seventh from './tellings/seventh.json';
 import sixth from './tellings/sixth.json';
@@ -35,6 +36,7 @@ const TELLINGS = [
   ...sixth,
   ...seventh,
   ...eighth,
+  ...ninth,
 ] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',

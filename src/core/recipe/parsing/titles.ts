@@ -39,7 +39,8 @@ export function titleOf(told: Told): Title | null {
     introduced(told, start, first) ??
     wholeRow(told, start, first) ??
     beforeColon(told, start, first) ??
-    firstSentence(told, first);
+    firstSentence(told, first) ??
+    calledBehind(told);
   return title && isSaid(told, title) ? title : null;
 }
 
@@ -194,13 +195,14 @@ function isTitleDash(told: Told, start: number, at: number): boolean {
   return tokens.slice(start, at).some((token) => isWord(token, MIXTURE_NOUN));
 }
 const MIXTURE_NOUN =
-  /^(?:mask|masque|wash|detangler|oil|butter|lotion|toner|manteiga|manteca|beurre|burro|creme|crema|oleo|olio|huile|spray|cha|mingau|gel|treatment|rinse|spritz|mist|mash|pudding|rescue|day|night|mix|thing|brew|special|treat|magic|miracle|soak|souffle|smoothie|glaze|elixir|potion|recipe|mascara|hidratacao|reconstrucao|nutricao|umectacao|receita|mascarilla|tratamiento|masque|maske|kur|maschera|impacco)$/;
+  /^(?:mask|masque|wash|detangler|oil|butter|lotion|toner|manteiga|manteca|beurre|burro|creme|crema|oleo|olio|huile|spray|cha|mingau|gel|treatment|rinse|gloss|paste|pack|cleanser|spulung|enxague|enjuague|rincage|risciacquo|spritz|mist|mash|pudding|rescue|day|night|mix|thing|brew|special|treat|magic|miracle|soak|souffle|smoothie|glaze|elixir|potion|recipe|mascara|hidratacao|reconstrucao|nutricao|umectacao|receita|mascarilla|tratamiento|masque|maske|kur|maschera|impacco)$/;
 
 /** "My Sunday papaya mask. I take …" */
 function firstSentence(told: Told, first: Row): Title | null {
   const [sentence] = told.sentences;
   if (!sentence || sentence.row !== first || sentence.to >= first.to) return null;
-  const { from, to, items } = sentence;
+  const { to, items } = sentence;
+  const from = afterFillers(told, sentence);
   const isQuiet = items.every(({ amount }) => amount === null) && !hasNumber(told, from, to);
   const hasComma = told.tokens.slice(from, to).some((token) => isSign(token, ','));
   const isShort = countWords(told.tokens, from, to) < TITLE_WORDS;
@@ -212,6 +214,12 @@ function firstSentence(told: Told, first: Row): Title | null {
     told.sentences.slice(1).some((next) => next.items.some(({ amount }) => amount !== null));
   const isTitle = hasKind(told, from, to) || isMine || isMadeOfRest(told, from, to);
   return isQuiet && isShort && !hasComma && isTitle ? cut(told, from, to) : null;
+}
+
+/** "Right, kiln week rescue.": over the words with which one begins to speak. */
+function afterFillers({ tokens }: Told, { from, to }: TokenRange): number {
+  const spoken = tokens.findIndex((token, at) => at >= from && isWord(token) && !FILLERS.test(token.word));
+  return spoken > from && spoken < to ? spoken : from;
 }
 
 /** "Slipway rice water. Soak half a cup of rice …": what is made, before what it is made of. */
@@ -254,6 +262,18 @@ function introducedAt(told: Told, at: number, from: number, row: Row): Title | n
   if (!isStrong && (!isFirst || !hasKind(told, from, to))) return null;
   return cut(told, isStrong ? from : at, to);
 }
+
+/** "… That's my ends butter, keeps half a year.": a later sentence that says what it was. */
+function calledBehind(told: Told): Title | null {
+  const { tokens, words, sentences } = told;
+  for (const { from, row } of sentences.slice(1)) {
+    const behind = isWord(tokens[from], THAT_IS) ? words.roles.titleStarts.at(tokens, from) : undefined;
+    const title = behind ? introducedAt(told, from, behind.to, row) : null;
+    if (title && hasKind(told, title.from, title.to)) return title;
+  }
+  return null;
+}
+const THAT_IS = /^(?:thats|that|this|essa|esse|isso|esta|este|eso|cest|voila|das|questa|questo)$/;
 
 /** Where the name is over and the telling goes on. */
 const endsTitle = (token: Token): boolean =>
