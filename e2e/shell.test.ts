@@ -97,6 +97,22 @@ describe('a recipe', () => {
     expect(await browser.onPaperAt(30, 3)).toContain('Kefir');
   });
 
+  it('goes on paper whole, without bars and buttons', async () => {
+    const browser = await wide();
+    await browser.opensDemo('/recipes/silk-glaze');
+    await browser.sees('What would turn it');
+    expect(await browser.printedSheets()).toBeGreaterThan(1);
+    const shown = await browser.onPaper(() =>
+      browser.driver.executeScript<string[]>(
+        `return [...document.querySelectorAll('h1, h2, [role="heading"], [role="navigation"], [data-screen-only]')]
+          .filter((each) => each.checkVisibility()).map((each) => each.textContent)`,
+      ),
+    );
+    expect(shown).toEqual(expect.arrayContaining(['How you make it', 'Take care']));
+    expect(shown).not.toContain('Make a batch');
+    expect(shown.join()).not.toContain('People');
+  });
+
   it('goes to other programs, and comes from them as a telling', async () => {
     const browser = await phone();
     await browser.opensDemo('/recipes/kefir-mango');

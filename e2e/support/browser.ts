@@ -179,14 +179,21 @@ export class Browser {
 
   /** What is seen at a place of the paper, in millimetres from its corner, when the page is printed. */
   async onPaperAt(x: number, y: number): Promise<string> {
-    await this.command('Emulation.setEmulatedMedia', { media: 'print' });
-    const text = await this.driver.executeScript<string>(
-      'return document.elementFromPoint(arguments[0] * 96 / 25.4, arguments[1] * 96 / 25.4)?.textContent ?? ""',
-      x,
-      y,
+    return this.onPaper(() =>
+      this.driver.executeScript<string>(
+        'return document.elementFromPoint(arguments[0] * 96 / 25.4, arguments[1] * 96 / 25.4)?.textContent ?? ""',
+        x,
+        y,
+      ),
     );
+  }
+
+  /** What is true of the page as it is printed. */
+  async onPaper<T>(look: () => Promise<T>): Promise<T> {
+    await this.command('Emulation.setEmulatedMedia', { media: 'print' });
+    const found = await look();
     await this.command('Emulation.setEmulatedMedia', { media: '' });
-    return text;
+    return found;
   }
 
   /** How many sheets this page takes on paper. */

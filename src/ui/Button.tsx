@@ -19,7 +19,9 @@ const TALL = {
   pad: 'min-h-pad',
 } as const;
 
-const SENDS = { dataSet: { sends: '' } } as object;
+/** Enter in a field above presses it; it is no use on paper. */
+const dataOf = (sends: boolean, screenOnly: boolean) =>
+  ({ dataSet: { ...(sends ? { sends: '' } : {}), ...(screenOnly ? { screenOnly: '' } : {}) } }) as object;
 
 interface ButtonBoxProps extends PressProps {
   readonly tall?: keyof typeof TALL;
@@ -28,6 +30,8 @@ interface ButtonBoxProps extends PressProps {
   readonly width?: `${number}%`;
   /** Enter in a field above it presses it. */
   readonly sends?: boolean;
+  /** Not on paper. */
+  readonly screenOnly?: boolean;
   readonly children: ReactNode;
 }
 
@@ -42,12 +46,13 @@ export function ButtonBox({
   width,
   tall = 'target',
   sends = false,
+  screenOnly = false,
   className = '',
   children,
 }: ButtonBoxProps) {
   return (
     <Pressable
-      {...(sends ? SENDS : {})}
+      {...dataOf(sends, screenOnly)}
       role="button"
       aria-label={label}
       aria-pressed={pressed}
@@ -81,7 +86,7 @@ interface ButtonProps extends PressProps {
 const BOX = {
   main: 'rounded-2xl bg-ink px-6 py-3',
   plain: 'rounded-2xl border-2 border-edge bg-raised px-4 py-2',
-  quiet: 'rounded-2xl py-2',
+  quiet: 'rounded-2xl py-2 forced-colors:px-2',
   huge: 'rounded-3xl bg-ink px-4',
   wet: 'rounded-2xl border-2 border-edge px-4',
 } as const;
@@ -103,6 +108,7 @@ export function Button({ label, hint, note, tone = 'plain', className = '', ...p
     <ButtonBox
       {...press}
       sends={tone === 'main'}
+      screenOnly
       tall={tone === 'huge' ? 'action' : tone === 'wet' ? 'wet' : 'target'}
       label={hint ? spokenName(label, hint) : note ? undefined : label}
       className={`min-w-target max-w-full items-center justify-center ${BOX[tone]} ${press.disabled ? 'opacity-50' : ''} ${className}`}

@@ -4,6 +4,9 @@ import { ScreenHead, type ScreenHeadProps } from './ScreenHead';
 import { useKeptScroll } from './useKeptScroll';
 import { useWide } from './useWide';
 
+/** Runs on over the sheets of paper (global.css). */
+const SCROLLS = { dataSet: { scrolls: '' } } as object;
+
 interface ScreenProps extends ScreenHeadProps {
   readonly children: ReactNode;
   /** On a wide screen, stands to the right of the main pane; on a phone, below it. */
@@ -18,7 +21,12 @@ export function Screen({ children, side, sideShare = 'third', ...head }: ScreenP
   const kept = useKeptScroll();
   if (!wide) {
     return (
-      <ScrollView ref={kept} className="flex-1" contentContainerClassName="w-full gap-4 px-5 pb-16 pt-1">
+      <ScrollView
+        {...SCROLLS}
+        ref={kept}
+        className="flex-1"
+        contentContainerClassName="w-full gap-4 px-5 pb-16 pt-1"
+      >
         <ScreenHead {...head} />
         {children}
         {side}
@@ -30,6 +38,7 @@ export function Screen({ children, side, sideShare = 'third', ...head }: ScreenP
   return (
     <View className="flex-1 flex-row">
       <ScrollView
+        {...SCROLLS}
         ref={kept}
         className={sideShare === 'half' || !side ? 'flex-1' : 'flex-[2]'}
         contentContainerClassName={`w-full gap-4 p-8 pb-16 pt-6 ${side ? '' : 'max-w-page'}`}
@@ -40,6 +49,7 @@ export function Screen({ children, side, sideShare = 'third', ...head }: ScreenP
       {side ? (
         // It may hold nothing to tab to, and must scroll by keyboard all the same.
         <ScrollView
+          {...SCROLLS}
           role="complementary"
           tabIndex={0}
           className="flex-1 border-l border-line bg-raised"

@@ -55,7 +55,7 @@ export function Heading({ level, children, className = '', live = false, nativeR
       role="heading"
       aria-level={level}
       aria-live={live ? 'polite' : undefined}
-      className={`font-head text-ink ${level === 1 ? 'outline-none' : ''} ${SIZE[level]} ${className}`}
+      className={`font-head text-ink ${level === 1 ? 'outline-none forced-colors:outline-0' : ''} ${SIZE[level]} ${className}`}
     >
       {typeset(children)}
     </NativeText>

@@ -25,6 +25,7 @@ export const ReportScreen = withHead(function Report({ head }: { head: Head }) {
         <Button label={t`Back`} onPress={() => router.navigate('/hair/log')} />
       </View>
       <PrintSheet
+        long
         title={`${head.name}, ${formatDay(today, 'd MMMM yyyy')}`}
         parts={reportOf(head, history, today)}
         foot={t`Measured and logged at home; no diagnosis.`}

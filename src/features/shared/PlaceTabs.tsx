@@ -23,7 +23,7 @@ export function PlaceTabs({ label: place, tabs, here }: PlaceTabsProps) {
             key={href}
             href={href}
             isHere={isHere}
-            className={`border-b-4 ${isHere ? 'border-rule' : 'border-transparent'}`}
+            className={`border-b-4 ${isHere ? 'border-rule' : 'border-transparent forced-colors:border-[Canvas]'}`}
           >
             <Text className={`text-body text-ink ${isHere ? 'font-strong' : 'font-text'}`}>{label}</Text>
           </LinkBox>

@@ -11,12 +11,17 @@ interface PrintSheetProps {
   readonly title: string;
   readonly parts: readonly SheetPart[];
   readonly foot: string;
+  /** It holds much: two columns on paper. */
+  readonly long?: boolean;
 }
 
+const COLUMNS = { dataSet: { columns: '' } } as object;
+
 /** One sheet of paper: while it is on the page, nothing else is printed. */
-export function PrintSheet({ title, parts, foot }: PrintSheetProps) {
+export function PrintSheet({ title, parts, foot, long = false }: PrintSheetProps) {
   return (
     <View
+      {...(long ? COLUMNS : {})}
       nativeID="print-sheet"
       testID="print-sheet"
       className="max-w-sheet gap-3 rounded-xl border-2 border-line bg-raised p-5"
