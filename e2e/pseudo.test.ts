@@ -1,10 +1,6 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import path from 'node:path';
-import type { Messages } from '@lingui/core';
-import pseudolocale from 'pseudolocale';
-import { messages as english } from '../data/languages/en';
 import { ofKind } from '../src/core/records/shapes';
 import { arrives, PLACES, SAID } from './support/places';
+import { pseudoCatalogue } from './support/pseudo';
 import { demoOfToday, snapshotOf } from './support/records';
 import { NO_SERVICE_WORKER, serveBuild } from './support/serveBuild';
 import { servedBuild } from './support/served';
@@ -13,42 +9,6 @@ const { phone } = servedBuild();
 
 /** As much longer as sentences get in other languages. */
 const LONGER = 0.3;
-const PATTERN_OF_DATES = /^[EdMyH:, ]+$/;
-
-/** English with a sign on every letter, and longer: what stands on a screen without signs is no text of a catalogue. */
-function pseudo(text: unknown): unknown {
-  if (Array.isArray(text)) return text.map(pseudo);
-  if (typeof text !== 'string' || PATTERN_OF_DATES.test(text)) return text;
-  const [, before = '', words = '', after = ''] = /^(\s*)(.*?)(\s*)$/s.exec(text) ?? [];
-  return words === ''
-    ? text
-    : before + pseudolocale(words, { prepend: '', append: '', extend: LONGER }) + after;
-}
-
-/** The forms of a value have texts; its name, and what is asked of it, have none. */
-function pseudoMessage(message: unknown): unknown {
-  if (!Array.isArray(message)) return pseudo(message);
-  return (message as unknown[]).map((token) => {
-    if (!Array.isArray(token)) return pseudo(token);
-    const [name, kind, forms] = token as [string, string?, Record<string, unknown>?];
-    if (!forms) return token as unknown;
-    const said = Object.entries(forms).map(([form, text]) => [form, pseudoMessage(text)]);
-    return [name, kind, Object.fromEntries(said)];
-  });
-}
-
-const SCRIPTS = path.resolve('dist/_expo/static/js/web');
-
-/** The file of the Portuguese catalogue, with these messages in it instead. */
-function catalogueWith(messages: Messages): readonly [place: string, script: string] {
-  const name = readdirSync(SCRIPTS).find((each) => /^pt-\w+\.js$/.test(each)) ?? '';
-  const script = readFileSync(path.join(SCRIPTS, name), 'utf8');
-  const text = JSON.stringify(JSON.stringify(messages));
-  return [
-    `/_expo/static/js/web/${name}`,
-    script.replace(/JSON\.parse\((?:"(?:[^"\\]|\\.)*"|'(?:[^'\\]|\\.)*')\)/s, () => `JSON.parse(${text})`),
-  ];
-}
 
 /** Two words in a row without a sign: no word of a catalogue has none. */
 const UNSAID = /(?<![\w-])[A-Za-z]{3,} [a-z]{3,}(?![\w-])/;
@@ -96,10 +56,7 @@ const CUT_OFF = `
 it.each([390, 320])(
   'at %i px every text comes from the catalogue, and none is cut off where it is longer',
   async (width) => {
-    const messages = Object.fromEntries(
-      Object.entries(english).map(([id, message]) => [id, pseudoMessage(message)]),
-    ) as Messages;
-    const [place, script] = catalogueWith(messages);
+    const [place, script] = pseudoCatalogue(LONGER);
     const served = await serveBuild({ ...NO_SERVICE_WORKER, [place]: [200, script] });
     const browser = await phone(served.address);
     await browser.resize({ width, height: 844 } as never);

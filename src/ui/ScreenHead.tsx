@@ -31,7 +31,7 @@ export function ScreenHead({ before, over, headline, reason, ofPerson = false, a
   const isCornerAbove = before !== undefined && before !== null;
   const line = isCornerAbove && !wide ? undefined : over;
   return (
-    <View className="pb-1 wide:pb-4">
+    <View className="-mb-1 wide:mb-0 wide:pb-4">
       {isCornerAbove ? (
         <View className="flex-row flex-wrap items-center justify-between gap-x-3 border-b border-line">
           {before}

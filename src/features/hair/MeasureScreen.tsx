@@ -22,7 +22,7 @@ function Take({ head, state }: { head: Head; state: HairState }) {
     <Screen
       ofPerson
       over={t`Hair check`}
-      headline={t`What can you measure now?`}
+      headline={t`Pick a check`}
       reason={
         best && isWorth(gain(best))
           ? t`${{ title: best.title }} would settle most.`
@@ -31,7 +31,8 @@ function Take({ head, state }: { head: Head; state: HairState }) {
     >
       <View role="list">
         {flows.map((flow) => {
-          const words = gainWords(gain(flow));
+          // The reason under the headline says it of the best.
+          const words = flow === best ? null : gainWords(gain(flow));
           return (
             <View key={flow.href} role="listitem">
               <LinkRow href={flow.href}>
@@ -60,7 +61,6 @@ function isWorth(next: NextReading | undefined): boolean {
 }
 
 function gainWords(next: NextReading | undefined): string | null {
-  if (!next) return null;
-  if (!isWorth(next)) return t`would tell little new`;
-  return next.bits / next.ofBits >= WORTH.most ? t`would settle much` : t`would settle something`;
+  if (!next || !isWorth(next)) return null;
+  return next.bits / next.ofBits >= WORTH.most ? t`would settle much` : t`would help`;
 }

@@ -186,7 +186,7 @@ function headOf(read: JudgedText, isOne: boolean): { headline: string; reason?: 
   if (!read.judged.ok)
     return {
       headline: t`Tell it your way`,
-      reason: t`As a list or as you would say it. The verdict follows as you type.`,
+      reason: t`As a list, or as you’d say it.`,
     };
   const headline = toldHeadline(read.judged.value, read);
   return isTooGuessed(read)

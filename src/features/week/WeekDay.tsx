@@ -25,7 +25,7 @@ export function WeekDay({ row }: { row: WeekRow }) {
           {assignment.slot === 'main' ? <DragHandle assignment={assignment} /> : null}
         </View>
       ))}
-      {rests && !row.isPast ? <Small>{row.isFree ? t`rest` : t`no time set aside`}</Small> : null}
+      {rests && !row.isPast ? <Small>{row.isFree ? t`rest` : t`no time`}</Small> : null}
     </>
   );
   if (row.isPast) return <View className="flex-1 gap-2">{content}</View>;

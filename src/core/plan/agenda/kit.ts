@@ -11,7 +11,7 @@ interface KitWords {
 
 export const kitWords = perLanguage((): Readonly<Record<KitItem, KitWords>> => ({
   heat: {
-    label: t`a dryer or a heat cap`,
+    label: t`a dryer or heat cap`,
     without: t`Treatments that want heat stay on longer instead, and the plan counts with it.`,
   },
   freezer: {

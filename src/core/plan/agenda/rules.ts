@@ -44,32 +44,32 @@ const time = rule('time', false);
 export const PLAN_RULES = {
   mainsPerWeek: hard(
     'mains-per-week',
-    [msg`Main treatments in any seven days, at most`, 2, 'a week', 1, 7],
+    [msg`Main treatments, at most`, 2, 'a week', 1, 7],
     msg`One or two a week; more leaves no time to see what a treatment did. Half a dose counts as half.`,
   ),
   washGap: hard(
     'wash-gap',
-    [msg`From one wash day to the next`, 2, 'days', 1, 14],
+    [msg`Between wash days`, 2, 'days', 1, 14],
     msg`Each wash swells and shrinks the strand; it rests in between, after half a dose for half the days.`,
   ),
   lightProteinGap: hard(
     'light-protein-gap',
-    [msg`From one protein treatment to the next`, 7, 'days', 2, 60],
+    [msg`Between protein treatments`, 7, 'days', 2, 60],
     msg`Light protein goes weekly at the most; results show late. After half a dose, half the days is enough.`,
   ),
   strongProteinGap: hard(
     'strong-protein-gap',
-    [msg`From one strong protein treatment to the next`, 28, 'days', 14, 120],
+    [msg`Between strong proteins`, 28, 'days', 14, 120],
     msg`Never twice within four weeks: overload builds up unseen.`,
   ),
   firmHold: hard(
     'firm-hold',
-    [msg`Chance of being too firm at which protein stops`, 0.4, 'share', 0.1, 0.9],
+    [msg`Chance of too firm that stops protein`, 0.4, 'share', 0.1, 0.9],
     msg`Firm hair gets no protein until it has recovered.`,
   ),
   newPerWeek: hard(
     'new-per-week',
-    [msg`Recipes used for the first time in any seven days, at most`, 1, 'pieces', 1, 7],
+    [msg`New recipes a week, at most`, 1, 'pieces', 1, 7],
     msg`With two new ones nobody can say which one worked.`,
   ),
   patchTest: safe(
@@ -89,32 +89,32 @@ export const PLAN_RULES = {
   ),
   mainWithin: wish(
     'main-within',
-    [msg`Longest time without a main treatment`, 7, 'days', 2, 30],
+    [msg`Longest without a main treatment`, 7, 'days', 2, 30],
     msg`Longer leaves residue and dust, and nothing to read. While you check your hair, the checks decide, unless you set this yourself.`,
   ),
   moistureWithin: wish(
     'moisture-within',
-    [msg`Longest time without moisture`, 7, 'days', 2, 30],
+    [msg`Longest without moisture`, 7, 'days', 2, 30],
     msg`Moisture goes weekly or twice a week. While you check your hair, the checks decide, unless you set this yourself.`,
   ),
   proteinWithin: calendarWish(
     'protein-within',
-    [msg`By the calendar: longest time without protein`, 28, 'days', 7, 120],
+    [msg`By the calendar: longest without protein`, 28, 'days', 7, 120],
     msg`Light protein goes every one to four weeks.`,
   ),
   strongWithin: calendarWish(
     'strong-within',
-    [msg`By the calendar: longest time without a strong protein`, 56, 'days', 28, 180],
+    [msg`By the calendar: longest without strong protein`, 56, 'days', 28, 180],
     msg`A strong protein goes every six to eight weeks, so after eight it is overdue.`,
   ),
   proteinBeforeStyle: wish(
     'protein-before-style',
-    [msg`Protein before a protective style goes in, days ahead at most`, 3, 'days', 1, 7],
+    [msg`Protein before a protective style, at most`, 3, 'days', 1, 7],
     msg`The style pulls for weeks; the strand goes in strengthened.`,
   ),
   refreshEvery: wish(
     'refresh-every',
-    [msg`Refresh after a wash, and again after`, 3, 'days', 1, 7],
+    [msg`Refresh every`, 3, 'days', 1, 7],
     msg`Hair dries between washes; every three to five days is enough.`,
   ),
   scalpEvery: wish(
@@ -170,12 +170,12 @@ export const FIXED_RULES: Readonly<Record<string, { readonly label: string; read
     'why',
   ),
   'free-time': worded(
-    { label: msg`Her minutes of the day`, why: msg`A day has so many minutes that are hers.` },
+    { label: msg`Your minutes of the day`, why: msg`A day has only so many minutes of yours.` },
     'label',
     'why',
   ),
   'no-wash': worded(
-    { label: msg`Days without a wash`, why: msg`She said that these days have no wash.` },
+    { label: msg`Days without a wash`, why: msg`You said that these days have no wash.` },
     'label',
     'why',
   ),
@@ -187,7 +187,7 @@ export const FIXED_RULES: Readonly<Record<string, { readonly label: string; read
   'evening-before': worded(
     {
       label: msg`Begun the evening before`,
-      why: msg`What soaks for hours has to be begun on an evening that is hers.`,
+      why: msg`What soaks for hours is begun on an evening when you have time.`,
     },
     'label',
     'why',
@@ -197,7 +197,7 @@ export const FIXED_RULES: Readonly<Record<string, { readonly label: string; read
     'label',
     'why',
   ),
-  locked: worded({ label: msg`What she decided`, why: msg`It stands where she put it.` }, 'label', 'why'),
+  locked: worded({ label: msg`What you decided`, why: msg`It stands where you put it.` }, 'label', 'why'),
 };
 
 /** A rule that is off, or a number outside of what can be meant, falls back to what is safe. */
@@ -242,8 +242,8 @@ export const WEIGHTS = {
   overload: weight(msg`too firm, on top`, 0.4, msg`a day at one step of firmness above the comfort zone`),
   breakage: weight(msg`breakage`, 0.4, msg`a day at one unit of log-breakage above the comfort zone`),
   porosity: weight(msg`porosity`, 0.2, msg`a day at one step of porosity outside the comfort zone`),
-  hour: weight(msg`her time`, 0.08, msg`an hour`),
-  money: weight(msg`money`, 0.03, msg`one of her currency`),
+  hour: weight(msg`your time`, 0.08, msg`an hour`),
+  money: weight(msg`money`, 0.03, msg`one unit of your currency`),
   waste: weight(msg`waste`, 0.3, msg`a portion that spoils`),
   overdue: weight(msg`overdue`, 0.15, msg`a day beyond the longest time without`),
   noPrePoo: weight(msg`a wash without a pre-poo`, 0.35, msg`a wash`),
@@ -269,7 +269,7 @@ export const leaningWords = perLanguage(
     gentler: { label: t`Gentler`, why: t`Weighs being too firm, and breakage, more.` },
     faster: { label: t`Faster`, why: t`Weighs every day outside the comfort zone more.` },
     cheaper: { label: t`Cheaper`, why: t`Weighs money and what spoils more.` },
-    'less-work': { label: t`Less work`, why: t`Weighs her hours more.` },
+    'less-work': { label: t`Less work`, why: t`Your hours weigh more.` },
   }),
 );
 
