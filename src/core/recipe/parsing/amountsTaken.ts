@@ -5,7 +5,7 @@ import type { Gathering } from './gathering';
 import type { Item, TokenRange } from './item';
 import { isHerb } from './lexicon';
 import { isPack } from './lineAmount';
-import { isBrewedIn, isUseOfMade, MADE_NOUN, saidOf } from './pending';
+import { isBrewedIn, isUseOfMade, MADE_NOUN, OF_THE, saidOf } from './pending';
 import { isSign, isWord } from './tokens';
 
 export function takeAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
@@ -30,6 +30,10 @@ export function takeAmount(g: Gathering, given: Amount, element: TokenRange, ind
 /** An amount that is of nothing that is named beside it. */
 function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
   const { from, to } = element;
+  if (isOfStrained(g, given)) {
+    g.batches.push({ what: 'used', amount: given, from, to });
+    return true;
+  }
   // "2 tbsp of that honey" is honey.
   const isNamed = isNameNext(g.elements, index);
   const isUse = isUseOfMade(given, g.tokens, g.last(), g.waiting.length > 0) || isUsedOnHead(g, given, index);
@@ -57,6 +61,14 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
     isOfWater(g, given, element, index)
   );
 }
+
+/** "strained, about a cup of the milk": of what ran through. */
+const isOfStrained = (g: Gathering, { unit, from, to }: Amount): boolean =>
+  unit !== null &&
+  isWord(g.tokens[to - 1], OF_THE) &&
+  isWord(g.tokens[to], RAN_THROUGH) &&
+  g.elements.some((each) => each.kind === 'deed' && each.deed === 'strain' && each.to <= from);
+const RAN_THROUGH = /^(?:milk|liquid|water|tea|leite|agua|liquido|cha|caldo)$/;
 
 /** "I use 1 spoon on my scalp", "uso 1 colher no couro cabeludo": of what was made. */
 function isUsedOnHead(g: Gathering, { unit, to }: Amount, index: number): boolean {
@@ -209,6 +221,8 @@ function isStrange(g: Gathering, given: Amount, element: TokenRange, isOther: bo
 function inBracket(g: Gathering, given: Amount, direct: boolean, index: number): boolean {
   const last = g.last();
   if (!last) return false;
+  // "equal amounts of oil and milk (3 tablespoons of each)"
+  if (isEachNext(g.elements, index) && giveToParts(g, given)) return true;
   if (direct && given.weak && given.unit === null) {
     // "an egg (only the white if …)"
     g.instead = true;

@@ -160,6 +160,8 @@ const SIZE = /^(?:size|tamanho|tamano|taille|grosse|grandezza)$/;
 const OF_LOOK = /^(?:of|de|da|do|di|d|a|an|uma|um|un|une|una|ein|eine)$/;
 /** Words that may stand in between. */
 const REACHED_WITHIN = 5;
+const COLOUR = /^(?:colou?r|cor|couleur|farbe|colore)$/;
+const COLOUR_WITHIN = 6;
 
 class ElementReader {
   private readonly amounts: Amounts;
@@ -297,7 +299,8 @@ class ElementReader {
   private textureOfName(index: number): Element | undefined {
     const { tokens, words } = this;
     const name = this.names.get(index);
-    if (name && this.isCompared(index)) return { kind: 'word', from: index, to: name.to };
+    if (name && (this.isCompared(index) || this.isOfColour(index)))
+      return { kind: 'word', from: index, to: name.to };
     const texture = name ? words.textures.at(tokens, index) : undefined;
     return texture && name && texture.to > name.to
       ? { kind: 'texture', from: index, to: texture.to, texture: texture.value }
@@ -310,6 +313,13 @@ class ElementReader {
     const as = [1, 2, 3].map((back) => index - back).find((at) => !isWord(tokens[at], OF_LOOK)) ?? index;
     if (!isWord(tokens[as], LOOKS) || words.textures.at(tokens, as) !== undefined) return false;
     return (isWord(tokens[as], SIZE) || this.isReached(as)) && words.textures.at(tokens, index) === undefined;
+  }
+
+  /** "until it's the colour of weak tea with milk" */
+  private isOfColour(index: number): boolean {
+    const before = this.tokens.slice(Math.max(this.from, index - COLOUR_WITHIN), index);
+    const colour = before.findLastIndex((token) => isWord(token, COLOUR));
+    return colour >= 0 && before.slice(colour).every(({ kind }) => kind === 'word');
   }
 
   private isSomeOf(index: number): boolean {

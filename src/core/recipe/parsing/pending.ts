@@ -45,7 +45,7 @@ const USES = /^(?:use|using|uso|usa|usar|take|tomo|pego|utilise|nehme|prendo)$/;
 const WITH = /^(?:with|into|com|con|avec|mit|a|em)$/;
 const MADE_BEFORE = /^(?:it|that|this|isso|disso|dela|dele|davon|eso)$/;
 const OF = /^(?:of|de|von|di)$/;
-const OF_THE = /^(?:the|that|this|da|do|dessa|desse|del|della|du)$/;
+export const OF_THE = /^(?:the|that|this|da|do|dessa|desse|del|della|du)$/;
 
 /** What follows holds only then. */
 export const IF = /^(?:if|when|unless|se|si|wenn|falls)$/;

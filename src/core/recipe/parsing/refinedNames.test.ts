@@ -69,7 +69,8 @@ describe('what a name means with the words around it', () => {
     // Two that have it are not chosen between.
     const other = testRecipe('oat-rinse', ['2 tbsp oats', '500 ml water'], { name: 'Oat rinse' });
     const two = parseRecipe('a mug of the oat thing', { larder: makeLarder({ recipes: [oat, other] }) });
-    expect(two.ok && readLines(two.value).map(({ made }) => made)).toEqual([null]);
+    // Which one it is has to be asked.
+    expect(two.ok && two.value.lines.map(({ status }) => status)).toEqual(['unread']);
   });
 
   it('counts her cup and her spoon as she filled them, and says so until she has', () => {

@@ -88,7 +88,7 @@ function isOfTool(tokens: readonly Token[], { at, to }: NameAt, { roles, deeds }
 
 /** "a keratin one", "the banana one": what a mixture is called after. */
 const isCalledSo = (tokens: readonly Token[], { at, to }: NameAt, { articles, units }: Vocabulary): boolean =>
-  isWord(tokens[to], /^(?:one|ones|version|kind)$/) &&
+  isWord(tokens[to], /^(?:one|ones|version|kind|thing|stuff)$/) &&
   units.at(tokens, to + 1) === undefined &&
   (articles.endsAt(tokens, at, 2) || isWord(tokens[at - 1], /^(?:the|my|this|that|another)$/));
 
@@ -276,8 +276,11 @@ function nameMeasured(
     if (table.at(tokens, at)?.to !== at + 1 || found.has(at)) continue;
     // "half mask half avocado"
     const isShare = words.fractions.endsAt(tokens, at, 2) && !words.units.at(tokens, at - 1);
+    // "mask 50 ml"
+    const isBefore = isNumber(tokens[at + 1]) && words.units.at(tokens, at + 2) !== undefined;
     const isMeasured =
       isShare ||
+      isBefore ||
       [1, 2, 3, 4, 5].some((back) => {
         const unit = words.units.at(tokens, at - back);
         const between = unit ? tokens.slice(unit.to, at) : [];

@@ -3,8 +3,8 @@ import { namesIn } from './elements';
 import { lexiconOf } from './lexicon';
 import { headingOf, rowsOf, startOfRow } from './rows';
 import { TITLE_WORDS } from './titles';
-import { tokensOf } from './tokens';
-import { countWords, namesKind, vocabularyFor } from './vocabulary';
+import { isSign, tokensOf, type Token } from './tokens';
+import { countWords, namesKind, vocabularyFor, type Vocabulary } from './vocabulary';
 
 /**
  * The recipes that a text holds, each with its own title on top: a short row without an amount after a blank one (or the
@@ -31,7 +31,9 @@ export function recipesIn(text: string, larder: Larder = CATALOGUE_LARDER): stri
     const isName = named(start, row.to) && !namesKind(words, tokens, start, row.to);
     return row.isParted && isShort && !hasAmount && isOwn && !isName && inside.length > 0;
   });
-  const starts = begins.map(({ from }) => tokens[from]!.start);
+  const starts = [...begins.map(({ from }) => from), ...ofDays(tokens, words)]
+    .sort((a, b) => a - b)
+    .map((from) => tokens[from]!.start);
   const pieces = [0, ...starts.filter((start) => start > 0)].map((start, index, all) =>
     text.slice(start, all[index + 1] ?? text.length).trim(),
   );
@@ -43,4 +45,16 @@ export function recipesIn(text: string, larder: Larder = CATALOGUE_LARDER): stri
     else recipes.push(`${recipes.pop() ?? ''}\n\n${piece}`);
   }
   return recipes;
+}
+
+/** How many tokens behind a day its colon may stand: "Monday to Thursday:". */
+const DAY_TITLE = 6;
+
+/** "Sunday oil: …; Monday to Thursday: …": where a telling that begins with a day goes on with another. @returns tokens */
+function ofDays(tokens: readonly Token[], { roles }: Vocabulary): number[] {
+  const isDayTitle = (at: number) =>
+    roles.days.at(tokens, at) !== undefined &&
+    tokens.slice(at, at + DAY_TITLE).some((token) => isSign(token, ':'));
+  if (!tokens.slice(0, DAY_TITLE).some((_, at) => roles.days.at(tokens, at) !== undefined)) return [];
+  return [...tokens.keys()].filter((at) => at > 0 && isSign(tokens[at - 1], ';', '.') && isDayTitle(at));
 }

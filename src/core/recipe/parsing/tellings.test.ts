@@ -215,6 +215,16 @@ describe('several recipes in one text', () => {
     expect(recipesIn(text).map((each) => read(each).title)).toEqual(['Banana mask', 'Flax gel']);
   });
 
+  it('of one line, each under its day', () => {
+    const pieces = recipesIn(
+      'Sunday oil (before wash): 1/4 cup olive oil + 8 drops lavender; Monday to Thursday: 1 part aloe juice, 3 parts rosewater; Friday nothing.',
+    );
+    expect(pieces.map((each) => readLines(read(each)).map(({ ingredientId }) => ingredientId))).toEqual([
+      ['olive-oil', 'lavender-eo'],
+      ['aloe-juice', 'rose-water'],
+    ]);
+  });
+
   it('are not made of the parts of one', () => {
     expect(
       recipesIn('For the gel:\n1/4 cup linseed\n2 cups water\n\nFor the mask:\n1 banana\n1 egg'),
