@@ -68,9 +68,8 @@ export class Mentions {
   }
 
   /** "If it's crunchy skip the egg and do 3 tbsp aloe instead": another time. */
-  private isOtherwise({ from, denied, row }: ReadSentence): boolean {
-    const isFirst = this.seen.size === 0 || from === row.from;
-    return !isFirst && denied.length > 0 && isWord(this.context.tokens[from], IF);
+  private isOtherwise({ from, denied }: ReadSentence): boolean {
+    return this.seen.size > 0 && denied.length > 0 && isWord(this.context.tokens[from], IF);
   }
 
   /** "warm it in a cup of hot water": nothing that goes in. */
