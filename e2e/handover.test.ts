@@ -15,6 +15,7 @@ describe('two devices', () => {
   it('hand everything over by codes on a screen, with a camera that begins anywhere', async () => {
     const sender = await phone();
     await sender.opensDemo('/people/backup');
+    await sender.sees(/\d+ records/);
     const records = /(\d+) records/.exec(await sender.text())?.[1];
     await sender.pressId('show-codes');
     const code = await sender.byTestId('moving-code');
