@@ -1,6 +1,6 @@
 /**
  * Measures the face on a phone, from the demo: words of ours in the first view of each main place, what can be pressed
- * there, how far from the top its first datum stands and how long the page is; then ten jobs, each from Today, with taps
+ * there, how far from the top the headline ends and how long the page is; then ten jobs, each from Today, with taps
  * and the seconds that the product itself takes for them.
  */
 import { readdirSync } from 'node:fs';
@@ -31,7 +31,7 @@ interface FirstView {
   readonly ours: number;
   readonly all: number;
   readonly controls: number;
-  /** Pixels from the top to the end of the headline and its reason. */
+  /** Pixels from the top to the end of the headline. */
   readonly headEnds: number;
   readonly height: number;
 }
@@ -58,7 +58,7 @@ const FIRST_VIEW = `
     ours: words.filter((word) => /[^\\u0000-\\u007f\\u2010-\\u2027%°·]/.test(word)).length,
     all: words.length,
     controls: pressed.length,
-    headEnds: Math.round(head.closest('[data-head]')?.getBoundingClientRect().bottom ?? head.getBoundingClientRect().bottom),
+    headEnds: Math.round(head.getBoundingClientRect().bottom),
     height: scroller?.scrollHeight ?? document.documentElement.scrollHeight,
   };
 `;

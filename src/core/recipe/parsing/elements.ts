@@ -1,5 +1,6 @@
 import type { Deed } from '../../records/shapes';
 import { Amounts, type Amount } from './amounts';
+import { isCompared, isReached } from './comparisons';
 import type { LarderItem, NameLexicon } from './lexicon';
 import { answerAt } from './rows';
 import type { Texture } from './textures';
@@ -149,20 +150,6 @@ const LONGEST_NAME = 6;
 /** Behind "sprinkle" or "squeeze" they make a verb of it. */
 const OBJECT = /^(?:the|it|a|an|your|my|over|on|in)$/;
 
-/** Before what a mixture becomes. */
-const REACHES =
-  /^(?:until|till|til|to|into|becomes?|get|gets|make|form|reach(?:es)?|ate|virar|vira|formar|ficar|dar|hasta|jusqu|jusqua|pour|bis|zu|fino|finche|per|tak)$/;
-/** Before what it looks like then. */
-const LOOKS =
-  /^(?:like|ponto|consist\w+|textur\w*|aspecto|como|wie|comme|come|size|tamanho|tamano|taille|grosse|grandezza)$/;
-/** How large a lump of it is. */
-const SIZE = /^(?:size|tamanho|tamano|taille|grosse|grandezza)$/;
-const OF_LOOK = /^(?:of|de|da|do|di|d|a|an|uma|um|un|une|una|ein|eine)$/;
-/** Words that may stand in between. */
-const REACHED_WITHIN = 5;
-const COLOUR = /^(?:colou?r|cor|couleur|farbe|colore)$/;
-const COLOUR_WITHIN = 6;
-
 class ElementReader {
   private readonly amounts: Amounts;
   private readonly times: Times;
@@ -270,7 +257,7 @@ class ElementReader {
     const some = words.roles.some.at(tokens, index);
     if (some && this.isSomeOf(some.to)) return { kind: 'role', from: index, to: some.to, role: 'some' };
     const texture = words.textures.at(tokens, index);
-    if (texture && this.isReached(index))
+    if (texture && isReached(tokens, this.from, index))
       return { kind: 'texture', from: index, to: texture.to, texture: texture.value };
     const whole = words.wholes.at(tokens, index);
     if (whole) return { kind: 'whole', from: index, to: whole.to, times: whole.value };
@@ -286,40 +273,16 @@ class ElementReader {
       : undefined;
   }
 
-  /** "until it is like yogurt", "to a loose paste": what is reached stands behind, and is no thing that goes in. */
-  private isReached(index: number): boolean {
-    const before = this.tokens.slice(Math.max(this.from, index - REACHED_WITHIN), index);
-    return (
-      before.some((token) => isWord(token, REACHES)) ||
-      isWord(this.tokens[index], /^(?:like|como|wie|comme|come|ponto|consist\w+)$/)
-    );
-  }
-
   /** "yogurt consistency" */
   private textureOfName(index: number): Element | undefined {
     const { tokens, words } = this;
     const name = this.names.get(index);
-    if (name && (this.isCompared(index) || this.isOfColour(index)))
+    if (name && isCompared(tokens, this.from, index, words))
       return { kind: 'word', from: index, to: name.to };
     const texture = name ? words.textures.at(tokens, index) : undefined;
     return texture && name && texture.to > name.to
       ? { kind: 'texture', from: index, to: texture.to, texture: texture.value }
       : undefined;
-  }
-
-  /** "until it looks like egg white", "até dar ponto de clara": what it becomes, where no texture says how thick. */
-  private isCompared(index: number): boolean {
-    const { tokens, words } = this;
-    const as = [1, 2, 3].map((back) => index - back).find((at) => !isWord(tokens[at], OF_LOOK)) ?? index;
-    if (!isWord(tokens[as], LOOKS) || words.textures.at(tokens, as) !== undefined) return false;
-    return (isWord(tokens[as], SIZE) || this.isReached(as)) && words.textures.at(tokens, index) === undefined;
-  }
-
-  /** "until it's the colour of weak tea with milk" */
-  private isOfColour(index: number): boolean {
-    const before = this.tokens.slice(Math.max(this.from, index - COLOUR_WITHIN), index);
-    const colour = before.findLastIndex((token) => isWord(token, COLOUR));
-    return colour >= 0 && before.slice(colour).every(({ kind }) => kind === 'word');
   }
 
   private isSomeOf(index: number): boolean {

@@ -4,15 +4,14 @@ import type { Deed } from '../../records/shapes';
 import { plainWords } from '../ingredients';
 import type { Assumption, Stretch } from '../larder';
 import type { Amount } from './amounts';
+import { isOfOtherNoun } from './headNouns';
 import type { Item, TokenRange } from './item';
 import type { LarderItem, NameLexicon } from './lexicon';
 import { lineAmountOf, NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { isMisspeltEssential, isSafeToSuggest, meantBy, misspeltWhole, saidAs } from './meant';
-import { HEAD_NOUN, HEAD_NOUN_FIRST } from './refinedNames';
 import { near } from './search';
 import { stretchOf, textOf, type Context, type ReadSentence } from './sentences';
-import { SHARED_NOUNS } from './sharedNouns';
 import { BALANCE } from './shares';
 import { isSign, type Token } from './tokens';
 import { describes } from './vocabulary';
@@ -343,17 +342,6 @@ export function misspeltPart(
   return weigh(
     { ...onlySaid(item, lineAmountOf(amount, '')), plain, spelling: { written, near: others.slice(0, 2) } },
     context,
-  );
-}
-
-/** "sapote juice" is no soap, "camel milk" no milk of a cow: a noun that makes it another thing. */
-function isOfOtherNoun(words: readonly string[], written: string): boolean {
-  const own = new Set(plainWords(written));
-  const isNoun = (word: string) => HEAD_NOUN.test(word) || HEAD_NOUN_FIRST.test(word);
-  const others = words.filter((word) => !own.has(word));
-  return (
-    others.some((word) => isNoun(word) || SHARED_NOUNS.includes(word)) ||
-    (own.size === 1 && others.length > 0 && isNoun([...own][0] ?? ''))
   );
 }
 

@@ -1,5 +1,6 @@
 import { plainWords } from '../ingredients';
 import type { NameMatch, Names } from './elements';
+import { dropOfUnknown, isBehindMeasure } from './headNouns';
 import { isHerb, isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
 import { isPack } from './lineAmount';
 import { nameOfSameNoun } from './sameNoun';
@@ -41,16 +42,12 @@ export function refinedNames(
 }
 
 /** "my mate", "til it thickens": words of English that name something in another language, where only English is written. */
-function dropCommonWords(
-  found: Found,
-  tokens: readonly Token[],
-  { languages, roles, units, numbers, fractions }: Vocabulary,
-): void {
+function dropCommonWords(found: Found, tokens: readonly Token[], words: Vocabulary): void {
+  const { languages, roles } = words;
   if (languages.length > 1) return;
-  const { of } = roles;
   for (const [at, { to }] of [...found]) {
     if (to > at + 1 || roles.notNames.at(tokens, at)?.to !== to) continue;
-    const isMeasured = [of, units, numbers, fractions].some((table) => table.endsAt(tokens, at, 2));
+    const isMeasured = isBehindMeasure(tokens, at, words);
     const [before, next] = [tokens[at - 1], tokens[to]];
     if (!isMeasured && (isWord(before) || isWord(next))) found.delete(at);
   }
@@ -146,44 +143,6 @@ function isLeftInFor(tokens: readonly Token[], to: number, { numbers, units }: V
   const counted = isNumber(tokens[to]) ? to + 1 : numbers.at(tokens, to)?.to;
   return counted !== undefined && units.at(tokens, counted) === undefined;
 }
-
-/** Nouns that are another thing with another word before them. */
-export const HEAD_NOUN = /^(?:flour|milk|butter)$/;
-export const HEAD_NOUN_FIRST =
-  /^(?:manteiga|leite|mantequilla|manteca|leche|beurre|lait|burro|latte|farinha|harina|farine|farina)$/;
-
-/** "a cup of camel milk", "manteiga de pracaxi": of something that nobody knows; asked about, and no milk of a cow. */
-function dropOfUnknown(found: Found, tokens: readonly Token[], words: Vocabulary): void {
-  const { units, numbers, fractions, articles, roles, deeds } = words;
-  const isUnknown = (at: number) =>
-    isWord(tokens[at]) &&
-    (tokens[at]?.word.length ?? 0) > 2 &&
-    !describes(words, tokens[at]?.word ?? '') &&
-    ![
-      units,
-      numbers,
-      fractions,
-      articles,
-      deeds,
-      roles.of,
-      roles.or,
-      roles.and,
-      roles.heaped,
-      roles.level,
-    ].some((table) => table.at(tokens, at) !== undefined) &&
-    !found.has(at);
-  for (const [at, { to }] of [...found]) {
-    if (to > at + 1) continue;
-    const isMeasured =
-      isNumber(tokens[at - 2]) ||
-      [roles.of, units, numbers, fractions].some((table) => table.endsAt(tokens, at - 1, 2));
-    const isBehind = isWord(tokens[at], HEAD_NOUN) && isMeasured && isUnknown(at - 1);
-    const isBefore =
-      isWord(tokens[at], HEAD_NOUN_FIRST) && isWord(tokens[to], OF_NOUN_FIRST) && isUnknown(to + 1);
-    if (isBehind || isBefore) found.delete(at);
-  }
-}
-const OF_NOUN_FIRST = /^(?:de|di|du|d)$/;
 
 /** "1 tbsp oil", "honey and oil": some oil of the kitchen, where no unknown word before it says which. */
 function nameBareOil(found: Found, tokens: readonly Token[], lexicon: Lexicon, words: Vocabulary): void {
