@@ -132,7 +132,7 @@ export const NewTrialScreen = withHead(function NewTrial({ head }: { head: Head 
         control={control}
         name="washoutDays"
         label={t`Days between`}
-        help={t`So that the wash before has faded. Longer is cleaner, and slower.`}
+        help={t`The wash before fades in that time. Longer is clearer, and slower.`}
         options={WASHOUTS.map((days) => ({ value: days, label: String(days) }))}
       />
       <View className="flex-row flex-wrap gap-3">

@@ -169,7 +169,7 @@ function rinsed(wear: Wear): WashStep {
     title: rinseTitle(plan, traits),
     how: [
       ...(slot === 'main' && plan.sides
-        ? [t`One half after the other, leaning to its side, so that nothing drips across.`]
+        ? [t`One half after the other, leaning to its side. Nothing drips across then.`]
         : []),
       rinseHow(plan, traits),
     ].join(' '),
