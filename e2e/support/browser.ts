@@ -64,6 +64,18 @@ const WATCH = `
   look();
 `;
 
+/** Brings it into view and waits for a press of it. */
+const AIM = `
+  const [element] = arguments;
+  element.scrollIntoView({ block: 'center' });
+  const aim = { element, isHit: false };
+  window.aim = aim;
+  addEventListener('click', ({ target }) => { aim.isHit = element.contains(target); }, { capture: true, once: true });
+`;
+
+/** Whether it stands there still and was not pressed; a page that has begun anew knows nothing of it. */
+const HAS_MISSED = 'return Boolean(window.aim && !window.aim.isHit && window.aim.element.isConnected)';
+
 /** Takes all of a field's text, so that what is written next takes its place. @returns the kind of field */
 const TAKE_ALL = `
   const [field] = arguments;
@@ -348,13 +360,15 @@ export class Browser {
     return this.pressAt(By.xpath(`//*[starts-with(@data-testid, '${testId}')][contains(., '${text}')]`));
   }
 
-  /** Presses what stands there; looked for again when the page redraws it under the finger. */
+  /** Presses what stands there; again where the page redraws or moves it under the finger. */
   async pressAt(locator: By): Promise<void> {
     for (let attempt = 1; ; attempt++) {
       try {
         const element = await this.waitFor(locator);
-        await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
-        return await element.click();
+        await this.driver.executeScript(AIM, element);
+        await element.click();
+        if (!(await this.driver.executeScript<boolean>(HAS_MISSED))) return;
+        if (attempt === PRESSES) throw new Error(`${locator} was pressed and never reached`);
       } catch (caught) {
         // The page redraws it, or something lies over it for a moment: the offer to undo goes by itself.
         const mayPass =
