@@ -1,5 +1,6 @@
 import { UNITS, type UnitId } from '../../base/measures';
 import { isPack, type PackSize, type PieceSize } from './lineAmount';
+import { says } from './marks';
 import { Quantities, type Quantity } from './quantities';
 import { Times } from './times';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
@@ -69,11 +70,6 @@ const LETTERS: ReadonlyMap<string, UnitId> = new Map<string, UnitId>([
   ['C', 'cup'],
 ]);
 
-/** After "4c": it tells how hair curls. */
-const HAIR = /^(?:hair|curls?|coils?|head|natural|texture|type|and|kinky)$/;
-
-/** After "cloves of" only this is counted in cloves. */
-const GARLIC = /^(?:garlic|alho|ajo|ail|knoblauch|aglio|of)$/;
 const isMeasured = (unit: UnitId): boolean => UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
 
 interface UnitAt {
@@ -127,7 +123,7 @@ export class Amounts {
       isNumber(number) &&
       isWord(letter, /^[abc]$/) &&
       touches(number, letter) &&
-      isWord(noun, HAIR) &&
+      says(noun, 'ofHairType') &&
       number!.value <= 4
     );
   }
@@ -302,7 +298,7 @@ export class Amounts {
     if (/^(?:el|tl)$/.test(token.word) && !isGerman && token.raw !== token.raw.toUpperCase())
       return undefined;
     const before = this.words.unitsBeforeName.at(this.tokens, at);
-    if (before && isWord(this.tokens[before.to], GARLIC)) return { unit: 'piece', to: before.to };
+    if (before && says(this.tokens[before.to], 'inCloves')) return { unit: 'piece', to: before.to };
     const unit = this.words.units.at(this.tokens, at);
     return unit && { unit: unit.value, to: this.afterShort(at, unit.to) };
   }

@@ -5,8 +5,9 @@ import type { Gathering } from './gathering';
 import type { Item, TokenRange } from './item';
 import { isHerb } from './lexicon';
 import { isPack } from './lineAmount';
-import { isBrewedIn, isUseOfMade, MADE_NOUN, OF_THE, saidOf } from './pending';
-import { isSign, isWord } from './tokens';
+import { says } from './marks';
+import { isBrewedIn, isUseOfMade, saidOf } from './pending';
+import { isSign } from './tokens';
 
 export function takeAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
   g.when = false;
@@ -49,7 +50,7 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
     return true;
   }
   // "half the gel": of all that was made before.
-  if (given.unit === null && given.quantity < 1 && isWord(g.tokens[to], MADE_NOUN)) {
+  if (given.unit === null && given.quantity < 1 && says(g.tokens[to], 'madeNoun')) {
     g.whole = { times: given.quantity, from, to: to + 1, except: [] };
     return true;
   }
@@ -65,10 +66,9 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
 /** "strained, about a cup of the milk": of what ran through. */
 const isOfStrained = (g: Gathering, { unit, from, to }: Amount): boolean =>
   unit !== null &&
-  isWord(g.tokens[to - 1], OF_THE) &&
-  isWord(g.tokens[to], RAN_THROUGH) &&
+  says(g.tokens[to - 1], 'ofThe') &&
+  says(g.tokens[to], 'ranThrough') &&
   g.elements.some((each) => each.kind === 'deed' && each.deed === 'strain' && each.to <= from);
-const RAN_THROUGH = /^(?:milk|liquid|water|tea|leite|agua|liquido|cha|caldo)$/;
 
 /** "I use 1 spoon on my scalp", "uso 1 colher no couro cabeludo": of what was made. */
 function isUsedOnHead(g: Gathering, { unit, to }: Amount, index: number): boolean {
@@ -76,14 +76,11 @@ function isUsedOnHead(g: Gathering, { unit, to }: Amount, index: number): boolea
   const isUsed =
     before?.kind === 'deed'
       ? before.deed === 'take' || before.deed === 'apply'
-      : before === undefined && isWord(g.tokens[to], ONTO);
+      : before === undefined && says(g.tokens[to], 'onto');
   const behind = g.tokens.slice(to, to + HEAD_WITHIN);
-  return unit !== null && isUsed && behind.some((token) => isWord(token, HEAD)) && g.waiting.length === 0;
+  return unit !== null && isUsed && behind.some((token) => says(token, 'head')) && g.waiting.length === 0;
 }
-const HEAD =
-  /^(?:scalp|hair|head|ends|roots|couro|cabelo|raiz|pontas|cabello|pelo|cheveux|haar|kopfhaut|capelli|cute)$/;
 const HEAD_WITHIN = 3;
-const ONTO = /^(?:on|onto|to|no|na|nos|nas|sobre|en|sur|auf|su)$/;
 
 /** "warm it a little, …": how, and nothing that goes in. */
 function isAdverb(g: Gathering, { unit }: Amount, index: number): boolean {
@@ -125,7 +122,7 @@ function isSizeOfLast(g: Gathering, given: Amount, index: number): boolean {
     return false;
   const isSize = UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
   // "half a can of coconut milk, that's 200 ml"
-  if (isSize && isWord(g.tokens[given.from - 1], THAT_IS)) {
+  if (isSize && says(g.tokens[given.from - 1], 'meaning')) {
     last.amount = { ...given, weak: false };
     return true;
   }
@@ -139,13 +136,9 @@ function standsAsSize({ tokens }: Gathering, { from, to }: Amount, { name, amoun
   const before = tokens[from - 1];
   const isBeside =
     isPack(amount?.unit) && isSign(before, ',') && name.to === from - 1 && isSign(tokens[to], ',');
-  const isKind = isWord(tokens[to], KIND) && isWord(before, THE);
-  return isBeside || ((isKind || isWord(before, OF_SIZE)) && from - name.to <= SIZE_WITHIN);
+  const isKind = says(tokens[to], 'packKind') && says(before, 'beforePackKind');
+  return isBeside || ((isKind || says(before, 'ofSize')) && from - name.to <= SIZE_WITHIN);
 }
-const THAT_IS = /^(?:thats|ie|makes|meaning)$/;
-const KIND = /^(?:kind|one|ones|size|sort|pot|tub|tin|jar|packet|carton|bottle)$/;
-const THE = /^(?:the|a|those|one)$/;
-const OF_SIZE = /^(?:of|de|da|do|di|von|zu)$/;
 /** Words between a thing and its size. */
 const SIZE_WITHIN = 4;
 

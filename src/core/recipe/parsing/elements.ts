@@ -2,6 +2,7 @@ import type { Deed } from '../../records/shapes';
 import { Amounts, type Amount } from './amounts';
 import { isCompared, isReached } from './comparisons';
 import type { LarderItem, NameLexicon } from './lexicon';
+import { says } from './marks';
 import { answerAt } from './rows';
 import type { Texture } from './textures';
 import { Times, type Duration } from './times';
@@ -139,7 +140,6 @@ export function elementsOf(
   return elements;
 }
 
-const RATIO_TO = /^(?:to|para|a|zu|pour)$/;
 /** Nobody mixes more parts of the lesser than this. */
 const LARGEST_RATIO = 3;
 
@@ -147,8 +147,6 @@ const LARGEST_RATIO = 3;
 const NAME_WITHIN = 4;
 /** The longest name, words. */
 const LONGEST_NAME = 6;
-/** Behind "sprinkle" or "squeeze" they make a verb of it. */
-const OBJECT = /^(?:the|it|a|an|your|my|over|on|in)$/;
 
 class ElementReader {
   private readonly amounts: Amounts;
@@ -204,7 +202,7 @@ class ElementReader {
     const { tokens, words } = this;
     const parts: number[] = [];
     let to = index;
-    for (let at = index; at === index || isWord(tokens[to], RATIO_TO); at = to + 1) {
+    for (let at = index; at === index || says(tokens[to], 'ratioTo'); at = to + 1) {
       const token = tokens[at];
       const part = isNumber(token) ? { value: token!.value, to: at + 1 } : words.numbers.at(tokens, at);
       if (!part) break;
@@ -306,7 +304,7 @@ class ElementReader {
     if (!amount || amount.to > this.to) return undefined;
     const isBare = amount.weak && (amount.unit === null || amount.to === index + 1);
     // "sprinkle the xanthan": a verb.
-    const isVerb = isBare && amount.unit !== null && isWord(this.tokens[amount.to], OBJECT);
+    const isVerb = isBare && amount.unit !== null && says(this.tokens[amount.to], 'object');
     const isBehind = amount.unit !== null && this.isBehindName(index, amount.to);
     if (isVerb || (isBare && !isBehind && !this.nameSoon(amount.to))) return undefined;
     return { kind: 'amount', from: index, to: amount.to, amount };

@@ -3,14 +3,10 @@ import type { Amount } from './amounts';
 import type { Element, Separator } from './elements';
 import type { Batch, Item, NamedAt, Nameless, TokenRange, Whole } from './item';
 import { isPack } from './lineAmount';
-import { bareItem, PRONOUN, saidOf, type Open, type Waiting } from './pending';
+import { says } from './marks';
+import { bareItem, saidOf, type Open, type Waiting } from './pending';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
-
-/** Before a number of eggs that nobody names. */
-const CRACK = /^(?:crack|cracked|break|quebro|quebra|quebre|casco|casca|rompo|aufschlagen|rompi)$/;
-
-const THE = /^(?:the|my|this|a|o|os|as|los|las|el|la|les|die|der|das|i|gli|le)$/;
 
 /** No pack holds less that is said without "grams", g. */
 const LEAST_PACK_GRAMS = 20;
@@ -109,11 +105,11 @@ export class Gathering {
     }
     if (this.saysAgain(open)) return;
     // "the five star mask"
-    const isNamed = isWord(this.tokens[amount.from - 1], THE);
+    const isNamed = says(this.tokens[amount.from - 1], 'theBefore');
     const isArticle =
       amount.unit === null &&
       (amount.weak || (isWord(this.tokens[amount.from]) && (amount.quantity <= 1 || isNamed)));
-    const isCracked = isWord(this.tokens[amount.from - 1], CRACK);
+    const isCracked = says(this.tokens[amount.from - 1], 'cracks');
     const isSaid = open.unknown > 0 || (!amount.weak && amount.unit !== null) || isCracked;
     const isBare = open.unknown === 0;
     if (!isArticle && isSaid)
@@ -133,7 +129,7 @@ export class Gathering {
       last.amount = { ...last.amount!, packSize: { quantity: amount.quantity, unit: 'g' } };
       return true;
     }
-    if (isWord(this.tokens[amount.to], PRONOUN)) {
+    if (says(this.tokens[amount.to], 'pronoun')) {
       if (last.amount === null || last.amount.unit === null) last.amount = amount;
       return true;
     }

@@ -10,9 +10,11 @@ import {
   type UnitId,
 } from '../../base/measures';
 import { RECIPE_LIMITS, type Ingredient } from '../../records/shapes';
+import { plainWords } from '../ingredients';
 import type { Assumption } from '../larder';
 import type { LineAmount } from './lineAmount';
 import { lineText } from './lineText';
+import { isMark } from './marks';
 
 /** Heaped spoons hold about a third more (working assumption). */
 const HEAPED_FACTOR = 1.3;
@@ -147,7 +149,11 @@ function gramsOfCount(
     return t`Packets of ${name} differ: write the grams, for example "1 packet ${name} (20 g)".`;
   }
   if (unit === 'leaf' && measures.leafGrams) return quantity * measures.leafGrams;
-  if (unit === 'piece' && !measures.pieceGrams && /\b(?:lea(?:f|ves)|flowers?|petals?)\b/i.test(amount.words))
+  if (
+    unit === 'piece' &&
+    !measures.pieceGrams &&
+    plainWords(amount.words).some((word) => isMark(word, 'leafOrFlower'))
+  )
     return gramsOfCount(quantity, 'leaf', amount, measures, name, assumptions);
   if (unit === 'sprig' || unit === 'bunch' || (unit === 'leaf' && !measures.pieceGrams)) {
     const grams = { sprig: SPRIG_GRAMS, bunch: BUNCH_GRAMS, leaf: LEAF_GRAMS }[unit];

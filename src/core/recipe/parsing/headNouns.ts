@@ -1,13 +1,9 @@
 import { plainWords } from '../ingredients';
 import type { NameMatch } from './elements';
+import { isMark, says } from './marks';
 import { SHARED_NOUNS } from './sharedNouns';
 import { isNumber, isWord, type Token } from './tokens';
 import { describes, type Vocabulary } from './vocabulary';
-
-/** Nouns that are another thing with another word before them. */
-const HEAD_NOUN = /^(?:flour|milk|butter)$/;
-const HEAD_NOUN_FIRST =
-  /^(?:manteiga|leite|mantequilla|manteca|leche|beurre|lait|burro|latte|farinha|harina|farine|farina)$/;
 
 /** "a cup of camel milk", "manteiga de pracaxi": of something that nobody knows; asked about, and no milk of a cow. */
 export function dropOfUnknown(
@@ -36,13 +32,12 @@ export function dropOfUnknown(
   for (const [at, { to }] of [...found]) {
     if (to > at + 1) continue;
     const isMeasured = isNumber(tokens[at - 2]) || isBehindMeasure(tokens, at - 1, words);
-    const isBehind = isWord(tokens[at], HEAD_NOUN) && isMeasured && isUnknown(at - 1);
+    const isBehind = says(tokens[at], 'headNoun') && isMeasured && isUnknown(at - 1);
     const isBefore =
-      isWord(tokens[at], HEAD_NOUN_FIRST) && isWord(tokens[to], OF_NOUN_FIRST) && isUnknown(to + 1);
+      says(tokens[at], 'headNounFirst') && says(tokens[to], 'ofNounFirst') && isUnknown(to + 1);
     if (isBehind || isBefore) found.delete(at);
   }
 }
-const OF_NOUN_FIRST = /^(?:de|di|du|d)$/;
 
 /** "two spoons of …": a measure, a number or "of" stands right before it. */
 export const isBehindMeasure = (
@@ -54,7 +49,7 @@ export const isBehindMeasure = (
 /** "sapote juice" is no soap, "camel milk" no milk of a cow: a noun that makes it another thing. */
 export function isOfOtherNoun(words: readonly string[], written: string): boolean {
   const own = new Set(plainWords(written));
-  const isNoun = (word: string) => HEAD_NOUN.test(word) || HEAD_NOUN_FIRST.test(word);
+  const isNoun = (word: string) => isMark(word, 'headNoun') || isMark(word, 'headNounFirst');
   const others = words.filter((word) => !own.has(word));
   return (
     others.some((word) => isNoun(word) || SHARED_NOUNS.includes(word)) ||

@@ -3,11 +3,12 @@ import { takeAmount, takeRatio } from './amountsTaken';
 import type { Element } from './elements';
 import { Gathering } from './gathering';
 import type { Item, SentenceItems, TokenRange } from './item';
+import { says } from './marks';
 import { takeName } from './namesTaken';
 import { isOfLiquid, saidOf, STATES } from './pending';
 import { takeRole, takeSeparator } from './rolesTaken';
 import type { Texture } from './textures';
-import { isSign, isWord, type Token } from './tokens';
+import { isSign, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 /** Puts amounts and names of one sentence together. Every name and every amount comes back once, in one of the lists. */
@@ -61,9 +62,7 @@ function takeDeed(g: Gathering, deed: Deed, index: number): void {
   const isQuality = isBetween && g.elements[index + 1]?.kind === 'name' && STATES.has(deed);
   // "Warm it in a bowl of hot water": where it is done.
   const isPlace =
-    deed === 'take' &&
-    g.deed !== null &&
-    isWord(g.tokens[g.elements[index]?.from ?? 0], /^(?:in|em|en|im|dans)$/);
+    deed === 'take' && g.deed !== null && says(g.tokens[g.elements[index]?.from ?? 0], 'inPlace');
   if (!isQuality && !isPlace) g.deed = deed;
   endDenial(g, index);
   if (g.open?.amount.weak && !isQuality) g.open = null;
@@ -98,7 +97,7 @@ function takeWord(g: Gathering, element: TokenRange): void {
   const token = g.tokens[element.from];
   if (!token) return;
   const isKnown = token.kind !== 'word' || g.words.describing.has(token.word);
-  if (isWord(token, TELLS_WHY)) g.when = true;
+  if (says(token, 'tellsWhy')) g.when = true;
   if (g.corrected && isOneOfLast(g, element)) return;
   if (!g.open) {
     if (!isKnown && token.word.length > 3)
@@ -114,9 +113,6 @@ function takeWord(g: Gathering, element: TokenRange): void {
   if (!isKnown) g.open.unknown++;
   g.open.to = element.to;
 }
-
-const TELLS_WHY =
-  /^(?:unless|because|cos|cause|since|otherwise|porque|pois|senao|weil|sonst|parce|sinon|perche|altrimenti|warna|kyunki)$/;
 
 /** "agora uso um só": an article alone is one of what was named. */
 function isOneOfLast(g: Gathering, { from }: TokenRange): boolean {

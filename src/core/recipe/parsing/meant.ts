@@ -6,9 +6,9 @@ import type { Item } from './item';
 import { isHerb, isOfOil, type LarderItem } from './lexicon';
 import { lineAmountOf, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
+import { isMark, says } from './marks';
 import { textOf, type Context, type ReadSentence } from './sentences';
 import { SHARED_NOUNS } from './sharedNouns';
-import { isWord } from './tokens';
 import { measureOf, type ReadPart } from './weigh';
 
 /** What burns or harms by the spoon is never one tap away: essential oils, lye, pure acids and preservatives. */
@@ -66,10 +66,9 @@ export function meantBy(item: Item, amount: LineAmount, context: Context): Larde
 /** "flax gel: 1/3 cup seeds": what it is made of. */
 function sourceOf({ name, amount }: Item, { tokens, lexicon }: Context): LarderItem | undefined {
   const id = /^(.+)-(?:gel|water|milk)$/.exec(name.match.item.id)?.[1];
-  if (!id || !amount || amount.from < name.to || !isWord(tokens[amount.to], SOURCE)) return undefined;
+  if (!id || !amount || amount.from < name.to || !says(tokens[amount.to], 'plantSource')) return undefined;
   return lexicon.items.flat().find((item) => item.id === id);
 }
-const SOURCE = /^(?:seeds?|sementes?|semillas?|graines?|samen|semi|beej|leaves|grains?|graos?)$/;
 
 /** "two eggs, skip the whites": the yolks. */
 function eggPart({ name, without }: Item, { lexicon }: Context): LarderItem {
@@ -88,9 +87,11 @@ function inSpoons(item: Item, { unit, quantity }: LineAmount, { lexicon, tokens 
     measure?.kind === 'volume' || measure?.kind === 'mass' ? (quantity ?? 0) * measure.size : 0;
   const named = tokens.slice(from, to).map(({ word }) => word);
   const isOilOf =
-    named.length > 1 && named.some((word) => OIL.test(word)) && !named.some((word) => ESSENTIAL.test(word));
+    named.length > 1 &&
+    named.some((word) => isMark(word, 'oil')) &&
+    !named.some((word) => isMark(word, 'essential'));
   if (millilitres < LEAST_STEEPED_ML || !isOilOf) return match.item;
-  const plant = named.filter((word) => !OIL.test(word));
+  const plant = named.filter((word) => !isMark(word, 'oil'));
   const isSteeped = lexicon
     .inWords(plant)[0]
     ?.item.ingredient?.preparations.some(({ stages }) => stages.some((stage) => stage.do === 'steep'));
@@ -108,8 +109,6 @@ function steepedIn(plant: readonly string[], lexicon: Context['lexicon']): Larde
 
 /** From this much on an oil that is called after a plant is none of drops. */
 const LEAST_STEEPED_ML = 5;
-const ESSENTIAL = /^(?:essential|eo|e|absolute|otto|essencial|esencial|essentielle|atherisch\w*|essenziale)$/;
-const OIL = /^(?:oil|oleo|aceite|huile|ol|olio|tel)$/;
 
 /** That it was taken for something else than its name says, with the other way beside it. */
 export function saidAs(part: ReadPart, { name, amount }: Item, context: Context): ReadPart {
@@ -141,8 +140,6 @@ const ESSENTIAL_OF: Readonly<Record<string, string>> = {
   sage: 'clary-sage-eo',
 };
 
-const JUICE = /^(?:juice|suco|zumo|jugo|jus|saft|succo|ras)$/;
-
 /** Drops of a plant are of its essential oil. */
 function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
   const { match, from, to } = item.name;
@@ -154,7 +151,7 @@ function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
     .flat()
     .find(({ id }) => id === (ESSENTIAL_OF[ingredient.id] ?? `${ingredient.id}-eo`));
   // "Drops of lemon juice" are juice.
-  if (essential && !named.some((word) => JUICE.test(word))) return essential;
+  if (essential && !named.some((word) => isMark(word, 'juice'))) return essential;
   // Of panthenol or of honey there is none.
   const isOfPlant = isHerb(match.item) || oil?.words !== 2;
   return isOfPlant && oil?.item.ingredient?.roles.includes('essential-oil') ? oil.item : match.item;

@@ -2,9 +2,9 @@ import type { Deed } from '../../records/shapes';
 import { singular } from '../ingredients';
 import type { Item, TokenRange } from './item';
 import { isOfOil } from './lexicon';
-import { IF, isProduct } from './pending';
+import { isMark, says } from './marks';
+import { isProduct } from './pending';
 import type { Context, ReadSentence } from './sentences';
-import { isWord } from './tokens';
 
 /** Deeds that bring something into the bowl. */
 const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
@@ -21,11 +21,6 @@ const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
 
 /** How many tokens behind water it may be thrown off. */
 const THROWN_WITHIN = 8;
-
-/** Before what was named already. */
-const THE = /^(?:the|this|that|o|a|el|la|le|l|der|die|das|den|il|lo)$/;
-
-const ITS = /^(?:its|their|sua|ihrem|suo)$/;
 
 export const isWithin = (at: number, range: TokenRange | null): boolean =>
   range !== null && at >= range.from && at < range.to;
@@ -69,7 +64,7 @@ export class Mentions {
 
   /** "If it's crunchy skip the egg and do 3 tbsp aloe instead": another time. */
   private isOtherwise({ from, denied }: ReadSentence): boolean {
-    return this.seen.size > 0 && denied.length > 0 && isWord(this.context.tokens[from], IF);
+    return this.seen.size > 0 && denied.length > 0 && says(this.context.tokens[from], 'if');
   }
 
   /** "warm it in a cup of hot water": nothing that goes in. */
@@ -82,7 +77,7 @@ export class Mentions {
     const before = elements.findLast(({ kind, to }) => to <= from && kind !== 'amount' && kind !== 'word');
     const isPlace = before?.kind === 'deed' && before.deed === 'take';
     const isIn = before?.kind === 'separator' && before.separator === 'with';
-    return isPlace || isIn || isWord(this.context.tokens[from - 1], /^over$/);
+    return isPlace || isIn || says(this.context.tokens[from - 1], 'over');
   }
 
   /** "4 sheets soaked in cold water, squeezed out": it does not stay. */
@@ -121,7 +116,7 @@ export class Mentions {
   private refersUnmeasured({ name, deed, texture }: Item, sentence: ReadSentence): boolean {
     const { id } = name.match.item;
     // "blitz with its water"
-    if (isWord(this.context.tokens[name.from - 1], ITS)) return true;
+    if (says(this.context.tokens[name.from - 1], 'its')) return true;
     if (this.isCoolRinse(name, deed, texture) || this.isAfterRinse(name, sentence)) return true;
     if (this.isOfOils(name, sentence)) return true;
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
@@ -168,14 +163,9 @@ export class Mentions {
   /** "melt the butter": of the shea butter that is in. */
   private isShortFor({ from, to, match }: Item['name'], deed: Deed | null): boolean {
     const word = this.context.tokens[from]?.word ?? '';
-    const isThe = isWord(this.context.tokens[from - 1], THE);
+    const isThe = says(this.context.tokens[from - 1], 'theMade');
     // "strain, use the milk": what was strained off.
-    if (
-      isThe &&
-      /^(?:milk|water|tea|gel|juice|liquid|agua|leite|gel)$/.test(word) &&
-      this.isStrainedBefore(from)
-    )
-      return true;
+    if (isThe && isMark(word, 'strainedLiquid') && this.isStrainedBefore(from)) return true;
     if (to - from > 1 || (deed === null && !isThe)) return false;
     return [...this.seen.values()].some(({ name }) => {
       const last = this.context.tokens[name.to - 1]?.word;

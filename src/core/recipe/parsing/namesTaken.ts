@@ -2,8 +2,9 @@ import { NO_MEASURE } from './amounts';
 import type { NameMatch } from './elements';
 import type { Gathering } from './gathering';
 import type { Item, NamedAt, TokenRange } from './item';
-import { IF, isOfLiquid } from './pending';
-import { isSign, isWord } from './tokens';
+import { says } from './marks';
+import { isOfLiquid } from './pending';
+import { isSign } from './tokens';
 
 /** How many tokens behind "no" a thing may stand that is taken out again. */
 const DENIED_WITHIN = 2;
@@ -125,7 +126,7 @@ function takeBack(g: Gathering, named: NamedAt, isConditional: boolean): void {
 function isConditional(g: Gathering, at: number): boolean {
   const clause = g.tokens.slice(Math.max(g.elements[0]?.from ?? 0, at - CONDITION_WITHIN), at);
   const from = clause.findLastIndex((token) => isSign(token, '.', ';', ','));
-  return clause.slice(from + 1).some((token) => isWord(token, IF));
+  return clause.slice(from + 1).some((token) => says(token, 'if'));
 }
 
 /** "sugar – no wait, honey": as much of another thing. */
@@ -161,7 +162,7 @@ function namesPart(g: Gathering, named: NamedAt): boolean {
   if (!last || !isPart || g.bracket === 0 || last.instead.length > 0) return false;
   const ahead = g.tokens.slice(named.to, named.to + CONDITION_WITHIN);
   const end = ahead.findIndex((token) => isSign(token, ')'));
-  if (g.instead || g.denied || ahead.slice(0, end < 0 ? 0 : end).some((token) => isWord(token, IF)))
+  if (g.instead || g.denied || ahead.slice(0, end < 0 ? 0 : end).some((token) => says(token, 'if')))
     return false;
   g.items.splice(-1, 1, { ...last, name: named });
   return true;

@@ -17,6 +17,7 @@ import type { Batch, Item, Nameless, Whole, TokenRange } from './item';
 import { isHerb, lexiconOf } from './lexicon';
 import { lineAmountOf } from './lineAmount';
 import { countedPart, dropsPart, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
+import { says } from './marks';
 import { isWithin, Mentions } from './mentions';
 import { isBrewedIn } from './pending';
 import {
@@ -35,7 +36,7 @@ import { stepMarks } from './stepMarks';
 import { restsTold, toldUse, type StepAt } from './steps';
 import { thinned } from './thinned';
 import { titleOf, type Title } from './titles';
-import { isNumber, isSign, isWord, tokensOf } from './tokens';
+import { isNumber, isSign, tokensOf } from './tokens';
 import { MIDDLING_HAIR_GRAMS } from './usualUse';
 import { vocabularyFor } from './vocabulary';
 import { onlySaid, unreadPart, weigh, type ReadPart } from './weigh';
@@ -278,15 +279,15 @@ class Assembly {
     const own = tokens.slice(from, to).filter(({ kind }) => kind === 'word');
     // "take a bowl"
     const isAlone =
-      words.articles.at(tokens, from) !== undefined && own.length === 2 && isWord(own[1], VESSEL);
+      words.articles.at(tokens, from) !== undefined && own.length === 2 && says(own[1], 'vessel');
     // "60 ml bottle.": how large it is.
-    const isSize = isNumber(tokens[from]) && own.length <= SIZED_WORDS && isWord(own.at(-1), VESSEL);
-    const isIn = isAlone || isSize || [1, 2].some((back) => isWord(tokens[from - back], IN));
+    const isSize = isNumber(tokens[from]) && own.length <= SIZED_WORDS && says(own.at(-1), 'vessel');
+    const isIn = isAlone || isSize || [1, 2].some((back) => says(tokens[from - back], 'inVessel'));
     return (
       isIn &&
       tokens
         .slice(from, to)
-        .some((token, at) => isWord(token, VESSEL) && (at > 0 || words.articles.at(tokens, from - 1)))
+        .some((token, at) => says(token, 'vessel') && (at > 0 || words.articles.at(tokens, from - 1)))
     );
   }
 
@@ -387,12 +388,9 @@ class Assembly {
   }
 }
 
-const IN = /^(?:in|into|no|na|num|numa|em|en|dans|im|in einer)$/;
 /** A number's measure and the vessel. */
 const SIZED_WORDS = 2;
 /** Tokens of an amount in which it may say that it counts uses. */
 const USE_WITHIN = 4;
-const VESSEL =
-  /^(?:bottle|tin|lid|mister|atomizer|atomiser|atomizador|funnel|dish|tray|mould|jar|bowl|pot|pan|tub|glass|jug|container|saucepan|blender|mug|cup|basin|sprayer|spray|frasco|garrafa|pote|panela|tigela|borrifador|spray|botella|tarro|flacon|bol|flasche|schussel)$/;
 
 const ONE_SPOON: Amount = { ...NO_MEASURE, from: 0, to: 0, quantity: 1, unit: 'tbsp', weak: true };

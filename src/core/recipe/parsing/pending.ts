@@ -3,11 +3,10 @@ import type { Deed } from '../../records/shapes';
 import type { Amount } from './amounts';
 import type { NameMatch, Separator } from './elements';
 import type { Item, NamedAt } from './item';
+import { says } from './marks';
 import { isLiquid } from './textures';
-import { isSign, isWord, type Token } from './tokens';
+import { isSign, type Token } from './tokens';
 
-/** What was just named. */
-export const PRONOUN = /^(?:it|them|this|that|isso|dele|dela|davon|eso|cela)$/;
 /** Deeds whose words also tell the state of a thing. */
 export const STATES: ReadonlySet<Deed> = new Set<Deed>([
   'cool',
@@ -18,8 +17,6 @@ export const STATES: ReadonlySet<Deed> = new Set<Deed>([
   'whip',
   'strain',
 ]);
-/** Words that begin another step: what was done before does not govern any more. */
-export const THEN = /^(?:then|dann|depois|puis|luego|poi|phir)$/;
 
 /** "2 tbsp of that": of what was made before, unless the last thing has no amount yet: "an onion, two spoons of it". */
 export function isUseOfMade(
@@ -30,30 +27,16 @@ export function isUseOfMade(
 ): boolean {
   if (unit === null || weak || waits) return false;
   // "a cupful mixed with 2 tbsp conditioner"
-  const isMixed = isWord(tokens[to], MIXED) && isWord(tokens[to + 1], WITH);
-  if (isMixed && (last === undefined || isWord(tokens[from - 1], USES))) return true;
+  const isMixed = says(tokens[to], 'mixed') && says(tokens[to + 1], 'mixedWith');
+  if (isMixed && (last === undefined || says(tokens[from - 1], 'takes'))) return true;
   const isOf =
-    isWord(tokens[to - 1], MADE_BEFORE) ||
-    (isWord(tokens[to - 1], OF) && isWord(tokens[to], MADE_BEFORE)) ||
+    says(tokens[to - 1], 'madeBefore') ||
+    (says(tokens[to - 1], 'of') && says(tokens[to], 'madeBefore')) ||
     // "2 colheres da baba"
-    (isWord(tokens[to - 1], OF_THE) && isWord(tokens[to], MADE_NOUN));
+    (says(tokens[to - 1], 'ofThe') && says(tokens[to], 'madeNoun'));
   return isOf && (last === undefined || (last.amount !== null && last.amount.unit !== null));
 }
-const MIXED =
-  /^(?:mixed|stirred|blended|whisked|shaken|misturad[ao]s?|mezclad[ao]s?|melangee?s?|gemischt|vermischt|mescolat[aoei]|unit[aoei])$/;
-const USES = /^(?:use|using|uso|usa|usar|take|tomo|pego|utilise|nehme|prendo)$/;
-const WITH = /^(?:with|into|com|con|avec|mit|a|em)$/;
-const MADE_BEFORE = /^(?:it|that|this|isso|disso|dela|dele|davon|eso)$/;
-const OF = /^(?:of|de|von|di)$/;
-export const OF_THE = /^(?:the|that|this|da|do|dessa|desse|del|della|du)$/;
 
-/** What follows holds only then. */
-export const IF = /^(?:if|when|unless|se|si|wenn|falls)$/;
-
-/** What was made before, where nothing else is named so. */
-export const MADE_NOUN = /^(?:gel|mix|mixture|paste|slime|goo|infusion|batch|mistura|gosma|baba)$/;
-
-const INTO_WATER = /^(?:to|per|in|into|with|for|para|pra|em|por|en|auf|pour|dans|su)$/;
 /** From this much on it may be what a herb is brewed in, ml. */
 const LEAST_BREWED_ML = 200;
 
@@ -66,7 +49,7 @@ export function isBrewedIn(
   const measure = unit ? UNITS[unit] : undefined;
   const isMuch = measure?.kind === 'volume' && measure.size * quantity >= LEAST_BREWED_ML;
   const before = tokens[from - 1];
-  return isMuch && (isWord(before, INTO_WATER) || (isOfHerb && isSign(before, ',')));
+  return isMuch && (says(before, 'intoWater') || (isOfHerb && isSign(before, ',')));
 }
 
 /** A name that waits for its amount. */

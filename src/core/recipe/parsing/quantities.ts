@@ -1,3 +1,4 @@
+import { says } from './marks';
 import { isNumber, isSign, isWhole, isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
@@ -25,13 +26,9 @@ const single = (to: number, value: number, raw = '', isArticle = false): Single 
 
 /** The largest number below the line of a fraction: beyond it "250/100" is two amounts. */
 const LARGEST_PART = 16;
-const RANGE_WORDS = /^(?:to|bis|ate|hasta|a|or|ou|oder|o|till)$/;
 
 /** The longest correction, words. */
 const CORRECTION_WITHIN = 4;
-
-/** "now just the one": a number. */
-const LESS_THAN_BEFORE = /^(?:just|only|now)$/;
 
 /** Numbers of a text in the words of its languages. */
 export class Quantities {
@@ -117,12 +114,12 @@ export class Quantities {
   private isPronoun(at: number): boolean {
     const { tokens, words } = this;
     const [before, token, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
-    if (!isWord(token, /^one$/) || !isWord(before) || before.row !== token.row) return false;
+    if (!says(token, 'pronounOne') || !isWord(before) || before.row !== token.row) return false;
     const endsThere = next === undefined || next.kind === 'sign';
     return (
       endsThere &&
       !words.roles.correction.endsAt(tokens, at, CORRECTION_WITHIN) &&
-      !isWord(tokens[at - 2], LESS_THAN_BEFORE)
+      !says(tokens[at - 2], 'lessNow')
     );
   }
 
@@ -131,7 +128,7 @@ export class Quantities {
     const { tokens, words } = this;
     const isRange =
       isSign(tokens[at], '-', '–', '—', '‑', '‒', '~') ||
-      isWord(tokens[at], RANGE_WORDS) ||
+      says(tokens[at], 'range') ||
       words.roles.or.at(tokens, at)?.to === at + 1;
     const next = isRange ? this.singleAt(at + 1) : undefined;
     return next && !next.isArticle ? this.withMore(next) : undefined;

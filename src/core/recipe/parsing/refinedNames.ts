@@ -3,6 +3,7 @@ import type { NameMatch, Names } from './elements';
 import { dropOfUnknown, isBehindMeasure } from './headNouns';
 import { isHerb, isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
 import { isPack } from './lineAmount';
+import { says } from './marks';
 import { nameOfSameNoun } from './sameNoun';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import { describes, type Vocabulary } from './vocabulary';
@@ -79,15 +80,15 @@ function isOfTool(tokens: readonly Token[], { at, to }: NameAt, { roles, deeds }
   const behind = isJoined ? to + 1 : to;
   const deed = deeds.at(tokens, behind)?.value;
   const isVerb = deed === 'mix' || deed === 'strain';
-  const isUsed = [1, 2, 3].some((back) => isWord(tokens[at - back], USED_WITH));
+  const isUsed = [1, 2, 3].some((back) => says(tokens[at - back], 'usedWith'));
   return roles.tools.at(tokens, behind) !== undefined && (!isVerb || isUsed);
 }
 
 /** "a keratin one", "the banana one": what a mixture is called after. */
 const isCalledSo = (tokens: readonly Token[], { at, to }: NameAt, { articles, units }: Vocabulary): boolean =>
-  isWord(tokens[to], /^(?:one|ones|version|kind|thing|stuff)$/) &&
+  says(tokens[to], 'oneOfKind') &&
   units.at(tokens, to + 1) === undefined &&
-  (articles.endsAt(tokens, at, 2) || isWord(tokens[at - 1], /^(?:the|my|this|that|another)$/));
+  (articles.endsAt(tokens, at, 2) || says(tokens[at - 1], 'beforeKind'));
 
 /** "a baby food jar of pear" */
 function isOfVessel(
@@ -108,17 +109,15 @@ function isOfVessel(
 /** "coador de café" */
 function isBehindTool(tokens: readonly Token[], at: number, { roles }: Vocabulary): boolean {
   const link = at - 1;
-  return isWord(tokens[link], OF_TOOL) && roles.tools.endsAt(tokens, link, 2);
+  return says(tokens[link], 'ofTool') && roles.tools.endsAt(tokens, link, 2);
 }
-const USED_WITH = /^(?:through|thru|with|using|in|into|over|via)$/;
-const OF_TOOL = /^(?:de|da|do|a|al|di|per|para|pour)$/;
 
 /** "chamomile tea", "chá de alecrim": the herb is what goes in. */
 function dropTeaOf(found: Found, tokens: readonly Token[]): void {
   for (const [at, { to, item }] of [...found]) {
     if (item.id !== 'black-tea' || to > at + 1) continue;
     const isBehind = [...found].some(([start, other]) => start < at && other.to === at && isHerb(other.item));
-    const of = /^(?:d['’]|de|da|do|di|von)$/i.test(tokens[to]?.raw ?? '') ? to + 1 : null;
+    const of = says(tokens[to], 'ofHerb') ? to + 1 : null;
     const herb = of === null ? undefined : found.get(of);
     if (isBehind || (herb && isHerb(herb.item))) found.delete(at);
   }
@@ -139,7 +138,7 @@ function dropLeftIn(found: Found, tokens: readonly Token[], words: Vocabulary): 
 
 /** "for 15 minutes", "15"; "leave-in 2 tbsp" is measured. */
 function isLeftInFor(tokens: readonly Token[], to: number, { numbers, units }: Vocabulary): boolean {
-  if (isWord(tokens[to], /^(?:for|about|around|it|overnight|until|till?)$/)) return true;
+  if (says(tokens[to], 'forTime')) return true;
   const counted = isNumber(tokens[to]) ? to + 1 : numbers.at(tokens, to)?.to;
   return counted !== undefined && units.at(tokens, counted) === undefined;
 }
@@ -159,7 +158,7 @@ function nameBareOil(found: Found, tokens: readonly Token[], lexicon: Lexicon, w
       continue;
     }
     const isFree = before === undefined || before.kind !== 'word' || isOfAmount(tokens, at - 1, words);
-    const isVerb = words.articles.at(tokens, at + 1) !== undefined || isWord(next, OIL_OF);
+    const isVerb = words.articles.at(tokens, at + 1) !== undefined || says(next, 'oilOf');
     const isKind = isWord(next) && words.roles.kinds.at(tokens, at + 1) !== undefined;
     if (isFree && !isVerb && !isKind && !isTitleOf(tokens, at))
       found.set(at, { item: oil.item, words: 1, to: at + 1 });
@@ -172,25 +171,20 @@ function namedBehind(
   lexicon: Lexicon,
 ): { readonly item: LarderItem; readonly at: number } | undefined {
   const sign = tokens[at + 1];
-  const isMostly = isWord(tokens[at + 2], MOSTLY);
+  const isMostly = says(tokens[at + 2], 'mostly');
   const namedAt = at + (isMostly ? 3 : 2);
   const [word, next] = tokens.slice(namedAt);
   if (
     !isSign(sign, ',', '(') ||
     !word ||
     !isWord(word) ||
-    !(isMostly || isWord(next, /^(?:if|or|otherwise|ideally|se|ou|si|o|wenn|oder)$/) || isSign(next, ')'))
+    !(isMostly || says(next, 'choice') || isSign(next, ')'))
   )
     return undefined;
   const item = oilCalled([word.word, 'oil'], lexicon);
   return item && { item, at: namedAt };
 }
 
-const MOSTLY =
-  /^(?:usually|mostly|normally|often|preferably|ideally|mainly|geralmente|normalmente|generalement|meist|meistens|solitamente|di solito)$/;
-
-const OIL_OF =
-  /^(?:the|my|your|phase|cleanse|cleansing|treatment|rinsing|rinse|bath|first|of|de|di|d|infused)$/;
 /** "Oil: …" */
 function isTitleOf(tokens: readonly Token[], at: number): boolean {
   const behind = [1, 2, 3].find((ahead) => tokens[at + ahead]?.kind !== 'word');
@@ -202,7 +196,7 @@ function isTitleOf(tokens: readonly Token[], at: number): boolean {
 
 /** What may stand between a measure and its thing. */
 function isOfAmount(tokens: readonly Token[], at: number, words: Vocabulary): boolean {
-  if (isWord(tokens[at], BEFORE_THING)) return true;
+  if (says(tokens[at], 'beforeThing')) return true;
   // "1 T oil"
   if (isWord(tokens[at], /^[tc]$/) && isNumber(tokens[at - 1])) return true;
   const { roles } = words;
@@ -218,8 +212,6 @@ function isOfAmount(tokens: readonly Token[], at: number, words: Vocabulary): bo
     words.fractions,
   ].some((table) => table.endsAt(tokens, at + 1, 3));
 }
-const BEFORE_THING =
-  /^(?:no|without|sem|sin|any|whatever|some|warm|warmed|plain|cooking|kitchen|with|hot|little|of|the|my|morno|qualquer|com|con|avec|mit|etwas|un poco)$/;
 
 /** "half a jar of mask", "a spoon of cream": what is measured is a thing; without a measure it is what the mixture is called. */
 function nameMeasured(
@@ -268,7 +260,7 @@ const isCountedBefore = (
 function nameNounFirst(found: Found, tokens: readonly Token[], lexicon: Pick<Lexicon, 'inWords'>): void {
   for (const [at, { to }] of [...found]) {
     const [noun, of] = [tokens[at - 2], tokens[at - 1]];
-    if (!noun || !isWord(noun, NOUN_FIRST) || !isWord(of, /^of$/)) continue;
+    if (!noun || !says(noun, 'nounOf') || !says(of, 'of')) continue;
     const own = tokens.slice(at, to).map(({ word }) => word);
     const [named, ...more] = lexicon.inWords([...own, noun.word]);
     if (!named || more.length > 0 || named.words !== own.length + 1) continue;
@@ -276,12 +268,11 @@ function nameNounFirst(found: Found, tokens: readonly Token[], lexicon: Pick<Lex
     found.set(at - 2, { item: named.item, words: named.words, to });
   }
 }
-const NOUN_FIRST = /^(?:flour|milk|butter|powder|starch|gel)$/;
 
 /** "the white of one egg" */
 function renameParts(found: Found, tokens: readonly Token[], lexicon: Pick<Lexicon, 'inWords'>): void {
   for (const [index, token] of tokens.entries()) {
-    if (!isWord(token, /^(?:whites?|yolks?)$/) || !isWord(tokens[index + 1], /^of$/)) continue;
+    if (!says(token, 'eggPart') || !says(tokens[index + 1], 'of')) continue;
     const at = [2, 3, 4, 5].map((ahead) => index + ahead).find((ahead) => found.has(ahead));
     const whole = at === undefined ? undefined : found.get(at);
     if (at === undefined || !whole) continue;
@@ -295,7 +286,7 @@ function renameParts(found: Found, tokens: readonly Token[], lexicon: Pick<Lexic
 function dropWholeOfPart(found: Found, tokens: readonly Token[]): void {
   for (const { to, item } of [...found.values()]) {
     if (item.id !== 'egg-yolk' && item.id !== 'egg-white') continue;
-    if (!/^(?:de|d['’]?|di|von|vom|of)$/i.test(tokens[to]?.raw ?? '')) continue;
+    if (!says(tokens[to], 'ofEgg')) continue;
     const whole = [1, 2, 3].map((ahead) => to + ahead).find((ahead) => found.get(ahead)?.item.id === 'egg');
     if (whole !== undefined) found.delete(whole);
   }
@@ -361,7 +352,7 @@ function isSteepedIn(
   }: { readonly tokens: readonly Token[]; readonly lexicon: Lexicon; readonly infused: LarderItem },
 ): boolean {
   const steeped = isSign(tokens[to], '-', '‑') ? to + 1 : to;
-  if (!isWord(tokens[steeped], STEEPED)) return false;
+  if (!says(tokens[steeped], 'steeped')) return false;
   const oil = found.get(steeped + 1);
   if (!oil || !isOfOil(oil.item)) return false;
   const own = tokens.slice(at, to).map(({ word }) => word);
@@ -371,12 +362,6 @@ function isSteepedIn(
   found.set(at, { item, words: oil.to - at, to: oil.to });
   return true;
 }
-const STEEPED = /^(?:infused|steeped|macerated|soaked|scented)$/;
-
-/** "the oat thing": words for a mixture behind a word of its name. */
-const MIXTURE =
-  /^(?:thing|stuff|mix|mixture|mask|gel|cream|paste|recipe|butter|oil|rinse|one|coisa|mistura|mascara|receita|cosa|mezcla|truc|melange|zeug|mischung|miscela)$/;
-const MINE = /^(?:the|my|our|that|o|a|meu|minha|el|la|mi|le|ma|mon|die|das|mein|meine|il|mia)$/;
 
 /** A recipe of hers by a word of its name, where one alone has it. */
 function nameOwnRecipes(found: Found, tokens: readonly Token[], lexicon: Lexicon, words: Vocabulary): void {
@@ -384,7 +369,7 @@ function nameOwnRecipes(found: Found, tokens: readonly Token[], lexicon: Lexicon
   if (recipes.length === 0) return;
   for (const [at, token] of tokens.entries()) {
     const [own, mixture] = [tokens[at + 1], tokens[at + 2]];
-    if (!isWord(token, MINE) || !own || !isWord(own) || !isWord(mixture, MIXTURE)) continue;
+    if (!says(token, 'ownBefore') || !own || !isWord(own) || !says(mixture, 'ownThing')) continue;
     if (describes(words, own.word) || own.word.length < 3) continue;
     const named = recipes.filter(({ name }) => lexiconWords(name).has(own.word));
     const [recipe] = named;

@@ -2,8 +2,9 @@ import { takeEqual } from './amountsTaken';
 import type { Element, Separator } from './elements';
 import type { Gathering } from './gathering';
 import type { TokenRange } from './item';
-import { isProduct, saidOf, THEN } from './pending';
-import { isSign, isWord } from './tokens';
+import { says } from './marks';
+import { isProduct, saidOf } from './pending';
+import { isSign } from './tokens';
 import type { Role } from './vocabulary';
 
 type TakesRole = (g: Gathering, element: TokenRange, index: number) => void;
@@ -115,7 +116,7 @@ export function takeSeparator(g: Gathering, separator: Separator, element: Token
   if (separator === 'comma' || separator === 'colon' || separator === 'dash') endClause(g);
   else if (separator === 'and') {
     closeUnknown(g);
-    if (isWord(g.tokens[element.to - 1], THEN)) g.deed = null;
+    if (says(g.tokens[element.to - 1], 'then')) g.deed = null;
   } else if (separator === 'with' && g.open?.amount.unit === null && g.open.unknown === 0) {
     // "3 tbsp for me, 5 for my mum"
     g.close();
@@ -150,10 +151,9 @@ function takeListed(g: Gathering, colon: TokenRange): void {
 
 /** "or cream" may be taken in its place; "or you'll have scrambled eggs" only warns. */
 function orElse(g: Gathering, { to }: TokenRange): void {
-  if (isWord(g.tokens[to], ELSE)) g.beside = true;
+  if (says(g.tokens[to], 'elseThen')) g.beside = true;
   else g.instead = true;
 }
-const ELSE = /^(?:you|it|they|else|senao|vira)$/;
 
 function beginChunk(g: Gathering): void {
   g.chunk++;

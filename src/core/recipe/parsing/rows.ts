@@ -1,3 +1,4 @@
+import { says } from './marks';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
@@ -47,7 +48,6 @@ const isJoiner = (token: Token | undefined): boolean =>
   token?.kind === 'sign' && /^[\u200d\ufe0e\ufe0f\u20e3\p{M}\p{Cf}]$/u.test(token.word);
 /** Signs with which something begins that is said. */
 const BEGINS = ['(', '[', '~', '≈', '"', '“', '„', '«'] as const;
-const STEP_WORD = /^(?:step|passo|paso|etape|schritt|fase)$/;
 
 /** After bullets, boxes, arrows, stars, emoji and list numbers: where the row begins to say something. */
 export function startOfRow(tokens: readonly Token[], { from, to }: Row): number {
@@ -93,7 +93,7 @@ function afterListMark(tokens: readonly Token[], at: number, to: number): number
   }
   const isMarked = isSign(second, ')', ':') || (isSign(second, '.') && touches(first, second));
   if ((isListNumber && isMarked) || isLetterMark(first, second)) return at + 2;
-  return first.kind === 'word' && STEP_WORD.test(first.word) && second.kind === 'number' ? at + 2 : at;
+  return says(first, 'stepWord') && second.kind === 'number' ? at + 2 : at;
 }
 
 export interface Heading {
@@ -205,13 +205,9 @@ export function sentencesOf(
 
 /** "My sister swears by mayo, but I only do …": what she does herself. */
 export const saysOwn = (tokens: readonly Token[], at: number): boolean =>
-  (isWord(tokens[at], BUT) && isWord(tokens[at + 1], I)) ||
+  (says(tokens[at], 'but') && says(tokens[at + 1], 'i')) ||
   (isSign(tokens[at - 1], ',') &&
-    (isWord(tokens[at], MINE) || (isWord(tokens[at], THE) && isWord(tokens[at + 1], MINE))));
-const THE = /^(?:o|a|el|la|le|il|la)$/;
-const MINE = /^(?:mine|meu|minha|mio|mia|mien|mienne|meiner|meine)$/;
-const BUT = /^(?:but|while|mas|pero|mais|aber|ma)$/;
-const I = /^(?:i|im|ive|eu|yo|je|moi|ich|io)$/;
+    (says(tokens[at], 'mine') || (says(tokens[at], 'theMine') && says(tokens[at + 1], 'mine'))));
 
 /** What answers a question of her own, and where that ends. */
 export function answerAt(

@@ -1,13 +1,11 @@
 import type { NameMatch } from './elements';
 import { isOfOil, oilCalled, type NameLexicon } from './lexicon';
+import { says } from './marks';
 import { isNumber, isSign, isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 type Found = Map<number, NameMatch & { readonly to: number }>;
 type Lexicon = Pick<NameLexicon, 'inWords'>;
-
-/** The little word between oil and plant where the noun stands first. */
-const OF_NOUN = /^(?:de|di|d)$/;
 
 /** "óleo de coco e de rícino", "huile de coco, ricin et argan": where the noun stands first it is said once. */
 export function nameOfSameNoun(
@@ -17,7 +15,7 @@ export function nameOfSameNoun(
   words: Vocabulary,
 ): void {
   for (const [at, { to, item }] of [...found]) {
-    if (to - at < 3 || !isOfOil(item) || !isWord(tokens[at + 1], OF_NOUN)) continue;
+    if (to - at < 3 || !isOfOil(item) || !says(tokens[at + 1], 'ofSameNoun')) continue;
     let end: number | undefined = to;
     while (end !== undefined) end = takeNext(found, { tokens, lexicon, words }, at, end);
   }
@@ -42,7 +40,7 @@ function placeBehind(tokens: readonly Token[], end: number, words: Vocabulary): 
     ? link + 1
     : (numbers.at(tokens, link) ?? articles.at(tokens, link))?.to;
   const measured = counted === undefined ? link : (units.at(tokens, counted)?.to ?? counted);
-  const saysOf = isWord(tokens[measured], OF_NOUN);
+  const saysOf = says(tokens[measured], 'ofSameNoun');
   const start = saysOf ? measured + 1 : link;
   // Its "de" belongs to the amount where there is one.
   return { from: counted === undefined ? link : start, start, saysOf };

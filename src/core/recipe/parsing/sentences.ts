@@ -6,12 +6,12 @@ import { elementsOf, namesIn, type Element, type Names } from './elements';
 import type { Batch, Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
 import { itemsOf } from './items';
 import { isOfOil } from './lexicon';
-import { IF } from './pending';
+import { says } from './marks';
 import { refinedNames } from './refinedNames';
 import { headingOf, rowsOf, saysOwn, sentencesOf, startOfRow, type Heading, type Row } from './rows';
 import { withSharedNouns, withUnsaidOil } from './sharedNouns';
 import { stepsOf, type StepAt } from './steps';
-import { isNumber, isSign, isWord, type Token } from './tokens';
+import { isNumber, isSign, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 import { unreadPart, type ReadingOptions } from './weigh';
 
@@ -106,11 +106,7 @@ function isOfOils({ tokens, words }: Context): boolean {
     end <= OILS_WITHIN &&
     tokens
       .slice(0, end)
-      .some(
-        (token, at) =>
-          words.roles.bareOil.at(tokens, at) !== undefined ||
-          isWord(token, /^(?:oils|oleos|aceites|huiles)$/),
-      )
+      .some((token, at) => words.roles.bareOil.at(tokens, at) !== undefined || says(token, 'oils'))
   );
 }
 const OILS_WITHIN = 8;
@@ -163,21 +159,19 @@ function isAside(range: TokenRange, { items }: SentenceItems, context: Context, 
   const isList = items.filter(({ amount }) => amount !== null).length > 1;
   const isQuestion =
     isSign(tokens[range.to - 1], '?') &&
-    (!isList || isWord(tokens[range.from], ASKS)) &&
+    (!isList || says(tokens[range.from], 'asks')) &&
     !isTopic(range, items, context);
   // "Grandma's version is … Mine is …"
   const isMineBehind =
-    isFirst &&
-    (saysOwn(tokens, range.to) ||
-      tokens.slice(range.to).some((token) => isWord(token, /^(?:mine|eu|yo|moi|ich|io)$/)));
+    isFirst && (saysOwn(tokens, range.to) || tokens.slice(range.to).some((token) => says(token, 'ownAgain')));
   // "If it dries crunchy I do the oat one": another time.
   const isElse =
-    isWord(tokens[range.from], /^(?:if|unless|se|si|falls|agar)$/) &&
-    isWord(tokens[range.from + 1], IT) &&
+    says(tokens[range.from], 'ifElse') &&
+    says(tokens[range.from + 1], 'itsState') &&
     items.every(({ amount }) => amount === null);
   // "Swap the water for tea if you like.": what else could be taken.
   const isSwap =
-    isWord(tokens[range.from], SWAPS) && items.every(({ amount }) => amount === null || amount.weak);
+    says(tokens[range.from], 'swaps') && items.every(({ amount }) => amount === null || amount.weak);
   return isQuestion || isElse || isSwap || ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words));
 }
 
@@ -196,20 +190,12 @@ function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds 
   return (
     person !== undefined &&
     (deeds.at(tokens, person.to) !== undefined ||
-      tokens.slice(person.to, person.to + DOES_WITHIN).some((token) => isWord(token, DOES)))
+      tokens.slice(person.to, person.to + DOES_WITHIN).some((token) => says(token, 'does')))
   );
 }
 
-const SWAPS =
-  /^(?:swap|sub|substitute|replace|troque|troca|substitua|sustituye|cambia|remplace|remplacez|ersetze|tausche|sostituisci)$/;
-const IT = /^(?:it|its|my|your|youre|youve|theyre|they|ends|curls|still|hair|the|o|meu|ficar|es|das|il)$/;
-const ASKS =
-  /^(?:can|could|should|shall|do|does|did|is|are|would|will|may|what|which|how|why|who|has|have|posso|pode|devo|qual|como|sera|puedo|que|est|puis|kann|darf|soll|posso)$/;
-
 /** "quem tem cabelo fino usa …" */
 const DOES_WITHIN = 4;
-const DOES =
-  /^(?:is|was|has|uses?|adds?|puts?|does|swears|prefers?|likes?|takes?|makes?|usa|poe|coloca|bota|mete|pone|met|utilise|nimmt|benutzt|mette|dalti)$/;
 
 const lastDeed = (steps: readonly StepAt[]): Deed | null => steps.at(-1)?.deeds[0] ?? null;
 
@@ -248,8 +234,6 @@ function problemOfRow(row: Row, context: Context): Problem | null {
   ).problem;
 }
 
-/** "Crack two into a bowl": where it goes. */
-const INTO = /^(?:in|into|em|num|numa|en|dans|im|ins|in)$/;
 /** How many sentences back a count may find its thing. */
 const COUNTS_BACK = 2;
 
@@ -257,7 +241,7 @@ const COUNTS_BACK = 2;
 function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
   for (const [index, sentence] of sentences.entries()) {
     const [first] = sentence.nameless;
-    if (!first || isWord(tokens[first.range.from - 1], INTO)) continue;
+    if (!first || says(tokens[first.range.from - 1], 'intoBowl')) continue;
     const isCount = first.amount.unit === null || UNITS[first.amount.unit].kind === 'count';
     if (!isCount && !first.isBare) continue;
     const item = sentences
@@ -326,7 +310,7 @@ function takeBackEarlier(sentences: ReadSentence[], { tokens }: Context): void {
   for (const [index, { denied, from, to }] of sentences.entries()) {
     const ids = new Set(denied.map(({ match }) => match.item.id));
     if (ids.size === 0) continue;
-    const isOpen = tokens.slice(from, to).some((token) => isWord(token, IF) || isSign(token, '?'));
+    const isOpen = tokens.slice(from, to).some((token) => says(token, 'if') || isSign(token, '?'));
     for (let back = Math.max(0, index - TAKEN_BACK); back < index; back++) {
       const earlier = sentences[back]!;
       const gone = earlier.items.filter(({ name }) => ids.has(name.match.item.id));

@@ -1,6 +1,7 @@
 import { UNITS, type UnitId } from '../../base/measures';
 import type { Element } from './elements';
 import { isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
+import { says } from './marks';
 import { isLiquid } from './textures';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
@@ -93,11 +94,10 @@ function isOfSameOil(element: Element, before: readonly Element[], tokens: reado
   const isSame =
     last !== undefined &&
     ((last.kind === 'role' && last.role === 'same') ||
-      (last.kind === 'amount' && last.amount.unit === null && isWord(tokens[element.from - 1], OF)));
+      (last.kind === 'amount' && last.amount.unit === null && says(tokens[element.from - 1], 'ofNoun')));
   const named = before.findLast((each) => each.kind === 'name');
   return isSame && element.from - last.to <= 1 && named?.kind === 'name' && isOfOil(named.match.item);
 }
-const OF = /^(?:of|de|di|d|von)$/;
 
 /** "60 g shea, 30 g cocoa butter, 2 tbsp sesame": a nut or a seed by the spoon among nothing but fats. */
 function isAmongFats(element: Element, before: readonly Element[]): boolean {

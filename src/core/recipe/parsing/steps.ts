@@ -1,7 +1,9 @@
 import type { Deed } from '../../records/shapes';
+import { plainWords } from '../ingredients';
 import type { ToldStep, ToldUse } from '../larder';
 import type { Element } from './elements';
 import type { TokenRange } from './item';
+import { isMark, says, type Mark } from './marks';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
@@ -169,9 +171,7 @@ class Steps {
 
   /** "before bed": on the hair, whatever was done before. */
   private isSlept(at: number): boolean {
-    return this.tokens
-      .slice(at, at + 3)
-      .some((token) => isWord(token, /^(?:sleep|asleep|bed|pillow|dormir|durmo|dorme|schlafen|dormo)$/));
+    return this.tokens.slice(at, at + 3).some((token) => says(token, 'sleeps'));
   }
 
   /** Nothing is warmed so long; "cool, 1 tbsp honey, 30 minutes" is behind what was measured: on the hair by then. */
@@ -204,11 +204,13 @@ function atDegrees({ celsius }: Draft): Deed | null {
   return celsius > HEATED_FROM ? 'heat' : 'mix';
 }
 
-/** Said of what is on the hair, in the languages that are read. */
-const ON_HAIR_WORDS =
-  /\b(?:hair|scalp|ends|roots|lengths|head|cap|plastic|bonnet|on for|cabelo|couro|fios|pontas|touca|pelo|cabello|gorro|cheveux|racines|charlotte|haar|haare|kopf|haube|capelli|cuffia|baal|balon|sar)\b/i;
+/** "on for 20": on the hair, though nobody names it. */
+const ON_FOR = 'on for';
+const saysMark = (text: string, mark: Mark): boolean => plainWords(text).some((word) => isMark(word, mark));
+const isOnHair = (text: string): boolean =>
+  saysMark(text, 'onHair') || plainWords(text).join(' ').includes(ON_FOR);
 /** Told behind, done before: "strain first", "Strain!!". */
-const REMINDS = /\b(?:first|before|antes|primeiro|primero|avant|vorher|zuerst|prima)\b|!!\s*$/i;
+const isReminder = (text: string): boolean => saysMark(text, 'reminds') || text.trimEnd().endsWith('!!');
 /** What is done in the bowl. */
 const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
 
@@ -223,15 +225,14 @@ export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
       : given;
     // "Gloss (2 hrs): …": how long it is on.
     const isOfTitle = index === 0 && step.text.startsWith('(');
-    const isBare =
-      step.deeds.every((deed) => deed === 'apply') && !isOfTitle && !ON_HAIR_WORDS.test(step.text);
+    const isBare = step.deeds.every((deed) => deed === 'apply') && !isOfTitle && !isOnHair(step.text);
     const isTimed = step.overnight || step.minutes !== null;
     const isLong = (step.minutes ?? 0) > LONGEST_WORN;
     const later = steps.slice(index + 1);
     const rinsed = later.findIndex(({ deeds }) => deeds.includes('rinse'));
     const isMixedLater = later
       .slice(0, rinsed < 0 ? later.length : rinsed)
-      .some(({ deeds, text }) => deeds.some((deed) => IN_BOWL.has(deed)) && !REMINDS.test(text));
+      .some(({ deeds, text }) => deeds.some((deed) => IN_BOWL.has(deed)) && !isReminder(text));
     return isBare && isTimed && (isMixedLater || isLong) ? { ...step, deeds: ['soak'] } : step;
   });
 }
@@ -248,7 +249,7 @@ export function toldUse(
   words: Vocabulary,
   title: string | null,
 ): ToldUse {
-  const says = (role: 'cap' | 'warm' | 'beforeWash') =>
+  const has = (role: 'cap' | 'warm' | 'beforeWash') =>
     tokens.some((token, index) => isWord(token) && words.roles[role].at(tokens, index) !== undefined);
   const coolAt = [...tokens.keys()].filter(
     (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
@@ -262,7 +263,7 @@ export function toldUse(
       tokens[index - 1]?.kind === 'break' ||
       // "ten minutes and cold water"
       (words.roles.and.endsAt(tokens, index, 1) && words.time.endsAt(tokens, index - 1, 1)) ||
-      tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => isWord(next, AT_END)),
+      tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => says(next, 'atEnd')),
   );
   const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
   const onHair = steps.filter(
@@ -284,12 +285,12 @@ export function toldUse(
         isNight || ((minutes ?? 0) > NIGHT_FROM && (minutes ?? 0) <= DAY_MINUTES),
     );
   const keeps = steps.find(({ deeds, minutes }) => deeds.includes('keep') && (minutes ?? 0) >= DAY_MINUTES);
-  const isCap = says('cap');
+  const isCap = has('cap');
   const untimed = overnight ? NIGHT_MINUTES : null;
   return {
     minutes: times.length > 0 ? Math.round(Math.max(...times)) : untimed,
     warmth:
-      says('warm') || steps.some(({ deeds }) => deeds.join() === 'apply,heat')
+      has('warm') || steps.some(({ deeds }) => deeds.join() === 'apply,heat')
         ? 'warm'
         : isCap || times.length > 0
           ? 'room'
@@ -297,7 +298,7 @@ export function toldUse(
     overnight,
     cap: isCap,
     strained: does('strain'),
-    beforeWash: says('beforeWash'),
+    beforeWash: has('beforeWash'),
     coolRinse: isCoolRinse && (does('rinse') || (isCoolAlone && times.length > 0)),
     keepsDays: keeps ? Math.round((keeps.minutes ?? 0) / DAY_MINUTES) : null,
     claim: claimIn(title, tokens, words),
@@ -311,15 +312,10 @@ const isOfNight = (title: string | null, tokens: readonly Token[], { roles }: Vo
     .slice(0, title.split(/\s+/).length)
     .some((token, at) => isWord(token) && roles.overnight.at(tokens, at) !== undefined);
 
-const AT_END = /^(?:final|end|last|ultimo|fim|finalizar|fin|schluss|fine)$/;
 const AT_END_WITHIN = 6;
 
 /** Within so many words of "mask" and the like it says what the mixture is. */
 const CLAIM_WITHIN = 3;
-
-/** "I'd call it protein", "it's a moisture thing" */
-const CALLS = /^(?:calls?|called|counts?|chamo|chama|llamo|llama|appelle|nenne|chiamo)$/;
-const CALLED = /^(?:thing|one|coisa|cosa|truc|ding)$/;
 
 /** "protein mask", "máscara de proteína": what she calls it, in the title before anywhere else. */
 function claimIn(title: string | null, tokens: readonly Token[], words: Vocabulary): ToldUse['claim'] {
@@ -333,8 +329,8 @@ function claimIn(title: string | null, tokens: readonly Token[], words: Vocabula
       (at) =>
         at >= 0 &&
         (words.roles.kinds.at(tokens, at) !== undefined ||
-          (at < index && isWord(tokens[at], CALLS)) ||
-          (at > index && isWord(tokens[at], CALLED))),
+          (at < index && says(tokens[at], 'calls')) ||
+          (at > index && says(tokens[at], 'calledSo'))),
     ),
   );
   return (inTitle ?? beside)?.claim ?? null;

@@ -1,5 +1,6 @@
+import { says } from './marks';
 import { Quantities, type Quantity } from './quantities';
-import { isNumber, isSign, isWord, type Token } from './tokens';
+import { isNumber, isSign, type Token } from './tokens';
 import type { TimeUnit, Vocabulary } from './vocabulary';
 
 /** So many minutes, hours … */
@@ -21,15 +22,11 @@ const MINUTES: Readonly<Record<TimeUnit, number>> = {
 /** Minutes that nobody called so are at least and at most this many. */
 const LEAST_BARE_MINUTES = 5;
 const MOST_BARE_MINUTES = 180;
-const BEHIND_MINUTES =
-  /^(?:then|and|but|mas|pero|mais|aber|ma|before|under|with|in|or|max|tops|e|depois|com|y|luego|con|et|puis|avec|und|dann|mit|poi)$/;
-
-const NOT = /^(?:not|nem|ni|pas|nicht|keine|nemmeno)$/;
 
 /** Below this a number before a bare C is no temperature, degrees. */
 const LEAST_DEGREES = 20;
 /** "both to seventy, pour", "at forty 3 g preservative": degrees that need no word. */
-const BARE_DEGREES = { least: 35, most: 100, after: /^(?:to|at|a|aos|à|auf|bei)$/ } as const;
+const BARE_DEGREES = { least: 35, most: 100 } as const;
 
 /** Reads durations and temperatures out of tokens with the words of the text's languages. */
 export class Times {
@@ -45,7 +42,7 @@ export class Times {
   durationAt(at: number): Duration | undefined {
     const { tokens, words } = this;
     // "not a minute longer": no time of its own.
-    if (isWord(tokens[at - 1], NOT)) return undefined;
+    if (says(tokens[at - 1], 'notTime')) return undefined;
     const fixed = words.durations.at(tokens, at);
     return fixed ? { from: at, to: fixed.to, minutes: fixed.value } : this.countedAt(at);
   }
@@ -73,7 +70,7 @@ export class Times {
       next === undefined ||
       next.kind === 'break' ||
       (next.kind === 'sign' && !isSign(next, '%', '/', '°', 'º', '-')) ||
-      isWord(next, BEHIND_MINUTES);
+      says(next, 'behindMinutes');
     const minutes = (value + (upper ?? value)) / 2;
     const isLikely = minutes >= LEAST_BARE_MINUTES && minutes <= MOST_BARE_MINUTES;
     return isAsked && isOver && isLikely ? { from: at, to, minutes } : undefined;
@@ -87,7 +84,7 @@ export class Times {
     const quantity = isNumber(tokens[at]) ? this.quantities.at(at) : undefined;
     if (!quantity) return undefined;
     const next = tokens[quantity.to];
-    const hasSign = isSign(next, '°', 'º') || isWord(next, /^(?:degrees?|graus|grados|grad|degres|gradi)$/);
+    const hasSign = isSign(next, '°', 'º') || says(next, 'degrees');
     const letterAt = hasSign ? quantity.to + 1 : quantity.to;
     const letter = tokens[letterAt];
     const hasLetter =
@@ -102,7 +99,7 @@ export class Times {
 
   private bareDegrees(at: number): { readonly to: number; readonly celsius: number } | undefined {
     const { tokens } = this;
-    if (!isWord(tokens[at - 1], BARE_DEGREES.after)) return undefined;
+    if (!says(tokens[at - 1], 'toDegrees')) return undefined;
     // “At forty 3 g preservative”: a word before another number is no quantity, and here it is none.
     const quantity = this.quantities.at(at) ?? this.words.numbers.at(tokens, at);
     if (!quantity || quantity.value < BARE_DEGREES.least || quantity.value > BARE_DEGREES.most)

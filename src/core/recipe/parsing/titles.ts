@@ -1,5 +1,6 @@
 import type { Names } from './elements';
 import type { Item, TokenRange } from './item';
+import { says } from './marks';
 import { startOfRow, type Row } from './rows';
 import type { StepAt } from './steps';
 import { isNumber, isSign, isWord, type Token } from './tokens';
@@ -27,9 +28,6 @@ export const TITLE_WORDS = 9;
 /** The longest title that is kept, characters: what a name may have. */
 const TITLE_CHARACTERS = 80;
 
-/** What is made of other things: above a list of them it is a title ("Rice water"). */
-const MADE = /^(?:gel|water|rinse|milk|tea|agua|leite|cha)$/;
-
 /** What the recipe is called: its first row, or the words with which a telling begins ("this is my …"). */
 export function titleOf(told: Told): Title | null {
   const [first] = told.rows;
@@ -46,9 +44,7 @@ export function titleOf(told: Told): Title | null {
 
 /** "Okay so", "hi": words with which one begins to speak are no title. */
 const isSaid = ({ tokens }: Told, { from, to }: Title): boolean =>
-  tokens.slice(from, to).some((token) => isWord(token) && !FILLERS.test(token.word));
-const FILLERS =
-  /^(?:ok|okay|so|well|right|hi|hello|hey|girls?|guys|ladies|everyone|all|now|then|here|goes|listen|um|oi|oie|gente|meninas|hola|chicas|bonjour|salut|coucou|les|filles|hallo|madels|ciao|ragazze|namaste)$/;
+  tokens.slice(from, to).some((token) => isWord(token) && !says(token, 'filler'));
 
 const hasKind = ({ tokens, words }: Told, from: number, to: number): boolean =>
   namesKind(words, tokens, from, to);
@@ -101,7 +97,7 @@ interface Around {
 function fitsAbove(told: Told, start: number, first: Row, { own, others, listFollows }: Around): boolean {
   // A bare name is one more ingredient, unless a blank row parts it from the list.
   if (isBareName(told, start, first.to)) {
-    const isMade = told.tokens.slice(start, first.to).some((token) => isWord(token, MADE));
+    const isMade = told.tokens.slice(start, first.to).some((token) => says(token, 'madeOf'));
     const isList = others.length > 1 && others.every(({ amount }) => amount !== null);
     return (told.rows[1]?.isParted === true && listFollows) || (isMade && isList);
   }
@@ -116,7 +112,7 @@ function fitsAbove(told: Told, start: number, first: Row, { own, others, listFol
 
 /** "Okra water", "oat gel": what is made of something. */
 const isOfMade = (inside: readonly Token[]): boolean =>
-  inside.length > 1 && inside.some((token) => isWord(token, MADE));
+  inside.length > 1 && inside.some((token) => says(token, 'madeOf'));
 
 /** "Glassworks rescue: two bananas …" */
 function beforeColon(told: Told, start: number, first: Row): Title | null {
@@ -132,7 +128,7 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
   if (isDay || isTelling(told, start, end) || words.headings.at(tokens, start) !== undefined) return null;
   const items = sentences.filter(({ row }) => row === first).flatMap((sentence) => sentence.items);
   // "Cider vinegar: 2 tbsp to a litre of water" is a line.
-  const isMixture = inside.some((token) => isWord(token, MIXTURE_NOUN));
+  const isMixture = inside.some((token) => says(token, 'mixture'));
   if (
     !isMixture &&
     items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon)
@@ -183,8 +179,7 @@ function isTelling(told: Told, start: number, end: number): boolean {
 
 /** "First I do the egg: …": what somebody does, unless it is called something. */
 const isSaidOfMe = (told: Told, from: number, to: number): boolean =>
-  told.tokens.slice(from, to).some((token) => isWord(token, /^(?:i|we|you|eu|nos|voce|yo|ich|io)$/)) &&
-  !hasKind(told, from, to);
+  told.tokens.slice(from, to).some((token) => says(token, 'somebody')) && !hasKind(told, from, to);
 
 /** "Beer rinse – a can …": a dash between blanks, behind a word for a mixture that is no thing of a list. */
 function isTitleDash(told: Told, start: number, at: number): boolean {
@@ -192,10 +187,8 @@ function isTitleDash(told: Told, start: number, at: number): boolean {
   const [before, dash, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
   const isBlank = before?.end !== dash?.start && dash?.end !== next?.start;
   if (!isSign(dash, '=', '→') && !(isSign(dash, '-', '–', '—') && isBlank)) return false;
-  return tokens.slice(start, at).some((token) => isWord(token, MIXTURE_NOUN));
+  return tokens.slice(start, at).some((token) => says(token, 'mixture'));
 }
-const MIXTURE_NOUN =
-  /^(?:mask|masque|wash|detangler|oil|butter|lotion|toner|manteiga|manteca|beurre|burro|creme|crema|oleo|olio|huile|spray|cha|mingau|gel|treatment|rinse|gloss|paste|pack|cleanser|spulung|enxague|enjuague|rincage|risciacquo|spritz|mist|mash|pudding|rescue|day|night|mix|thing|brew|special|treat|magic|miracle|soak|souffle|smoothie|glaze|elixir|potion|recipe|mascara|hidratacao|reconstrucao|nutricao|umectacao|receita|mascarilla|tratamiento|masque|maske|kur|maschera|impacco)$/;
 
 /** "My Sunday papaya mask. I take …" */
 function firstSentence(told: Told, first: Row): Title | null {
@@ -218,7 +211,7 @@ function firstSentence(told: Told, first: Row): Title | null {
 
 /** "Right, kiln week rescue.": over the words with which one begins to speak. */
 function afterFillers({ tokens }: Told, { from, to }: TokenRange): number {
-  const spoken = tokens.findIndex((token, at) => at >= from && isWord(token) && !FILLERS.test(token.word));
+  const spoken = tokens.findIndex((token, at) => at >= from && isWord(token) && !says(token, 'filler'));
   return spoken > from && spoken < to ? spoken : from;
 }
 
@@ -254,11 +247,11 @@ function introducedAt(told: Told, at: number, from: number, row: Row): Title | n
   const to = end < 0 ? row.to : end;
   const count = countWords(told.tokens, from, to);
   if (count === 0 || count > INTRODUCED_WORDS || hasNumber(told, from, to)) return null;
-  const isStrong = from - at > 1 || isWord(tokens[at], /^called$/);
+  const isStrong = from - at > 1 || says(tokens[at], 'calls');
   // "I buy the plain conditioner": only what stands first is called so.
   const isFirst = tokens
     .slice(startOfRow(tokens, row), at)
-    .every((token) => !isWord(token) || FILLERS.test(token.word));
+    .every((token) => !isWord(token) || says(token, 'filler'));
   if (!isStrong && (!isFirst || !hasKind(told, from, to))) return null;
   return cut(told, isStrong ? from : at, to);
 }
@@ -267,18 +260,16 @@ function introducedAt(told: Told, at: number, from: number, row: Row): Title | n
 function calledBehind(told: Told): Title | null {
   const { tokens, words, sentences } = told;
   for (const { from, row } of sentences.slice(1)) {
-    const behind = isWord(tokens[from], THAT_IS) ? words.roles.titleStarts.at(tokens, from) : undefined;
+    const behind = says(tokens[from], 'thatIs') ? words.roles.titleStarts.at(tokens, from) : undefined;
     const title = behind ? introducedAt(told, from, behind.to, row) : null;
     if (title && hasKind(told, title.from, title.to)) return title;
   }
   return null;
 }
-const THAT_IS = /^(?:thats|that|this|essa|esse|isso|esta|este|eso|cest|voila|das|questa|questo)$/;
 
 /** Where the name is over and the telling goes on. */
 const endsTitle = (token: Token): boolean =>
-  isSign(token, ',', '.', ';', ':', '!', '?', '(', ')', '–', '—') ||
-  isWord(token, /^(?:i|which|that|and|for|is|has|uses|takes|from|que|eu|qui|die|der|with)$/);
+  isSign(token, ',', '.', ';', ':', '!', '?', '(', ')', '–', '—') || says(token, 'endsTitle');
 
 function cut({ text, tokens }: Told, from: number, to: number): Title | null {
   let [first, last] = [from, to];
