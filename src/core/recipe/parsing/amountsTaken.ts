@@ -43,8 +43,7 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
     g.batches.push({ what: 'used', amount: given, from, to });
     return true;
   }
-  // "insgesamt 3 EL"
-  if (!isNamed && g.inAll && given.unit !== null) {
+  if (!isNamed && isOfAll(g, given)) {
     g.batches.push({ what: 'total', amount: given, from, to });
     g.inAll = false;
     return true;
@@ -62,6 +61,17 @@ function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: 
     isOfWater(g, given, element, index)
   );
 }
+
+/** In these a bottle has its size. */
+const SIZES: ReadonlySet<UnitId> = new Set<UnitId>(['ml', 'cl', 'l', 'fl oz']);
+
+/** "insgesamt 3 EL"; "3 parts aloe, 1 part glycerin in a 200 ml bottle" */
+const isOfAll = ({ items, tokens, inAll }: Gathering, { unit, to }: Amount): boolean =>
+  unit !== null &&
+  (inAll ||
+    (SIZES.has(unit) &&
+      (says(tokens[to - 1], 'vessel') || says(tokens[to], 'vessel')) &&
+      items.some(({ amount }) => amount?.unit === 'part')));
 
 /** "strained, about a cup of the milk": of what ran through. */
 const isOfStrained = (g: Gathering, { unit, from, to }: Amount): boolean =>

@@ -1,7 +1,7 @@
 import type { Deed } from '../../records/shapes';
 import { Amounts, type Amount } from './amounts';
 import { isCompared, isReached } from './comparisons';
-import type { LarderItem, NameLexicon } from './lexicon';
+import { isHerb, type LarderItem, type NameLexicon } from './lexicon';
 import { says } from './marks';
 import { answerAt } from './rows';
 import type { Texture } from './textures';
@@ -266,7 +266,9 @@ class ElementReader {
     const cover = words.roles.cap.at(tokens, index);
     if (cover && cover.to - index > 1) return { kind: 'role', from: index, to: cover.to, role: 'cap' };
     const isA = words.roles.isA.at(tokens, index);
-    return isA && !words.units.at(tokens, isA.to)
+    // "mel e um dedinho de azeite": and, without its accent.
+    const isAnd = tokens[index]?.raw.toLowerCase() === 'e';
+    return isA && !isAnd && !words.units.at(tokens, isA.to)
       ? { kind: 'role', from: index, to: isA.to, role: 'isA' }
       : undefined;
   }
@@ -307,7 +309,21 @@ class ElementReader {
     const isVerb = isBare && amount.unit !== null && says(this.tokens[amount.to], 'object');
     const isBehind = amount.unit !== null && this.isBehindName(index, amount.to);
     if (isVerb || (isBare && !isBehind && !this.nameSoon(amount.to))) return undefined;
-    return { kind: 'amount', from: index, to: amount.to, amount };
+    const to = this.beforeTea(amount, this.beforeName(amount.to));
+    return { kind: 'amount', from: index, to, amount: to < amount.to ? { ...amount, to } : amount };
+  }
+
+  /** "uma xícara de chá de camomila": a cup of its tea; "(chá)" says which cup. */
+  private beforeTea({ unit }: Amount, to: number): number {
+    const { tokens, names } = this;
+    const herb = names.get(to);
+    const isTea = says(tokens[to - 2], 'tea') && isWord(tokens[to - 3]);
+    return unit === 'cup' && herb && isHerb(herb.item) && isTea && says(tokens[to - 1], 'of') ? to - 2 : to;
+  }
+
+  /** "media taza de té verde": the last words of the measure begin the name. */
+  private beforeName(to: number): number {
+    return [2, 1].map((back) => to - back).find((at) => this.nameEnd(at) > to) ?? to;
   }
 
   /** "olive oil drizzle": what stands between a name and the end of its clause. */

@@ -19,6 +19,8 @@ export class Gathering {
   waiting: Waiting[] = [];
   open: Open | null = null;
   deed: Deed | null = null;
+  /** What is done in brackets is done with what stands before them. */
+  deedOutside: Deed | null = null;
   denied = false;
   deniedAt = 0;
   readonly denials: NamedAt[] = [];
@@ -103,17 +105,31 @@ export class Gathering {
       this.waiting = this.waiting.filter((each) => each !== waits);
       return;
     }
-    if (this.saysAgain(open)) return;
+    if (!this.saysAgain(open)) this.leaveNameless(open);
+  }
+
+  private leaveNameless(open: Open): void {
+    const { amount } = open;
     // "the five star mask"
     const isNamed = says(this.tokens[amount.from - 1], 'theBefore');
     const isArticle =
       amount.unit === null &&
       (amount.weak || (isWord(this.tokens[amount.from]) && (amount.quantity <= 1 || isNamed)));
     const isCracked = says(this.tokens[amount.from - 1], 'cracks');
+    // "I only need four things."
+    if (says(this.tokens[amount.to], 'countsThings')) return;
     const isSaid = open.unknown > 0 || (!amount.weak && amount.unit !== null) || isCracked;
     const isBare = open.unknown === 0;
-    if (!isArticle && isSaid)
-      this.nameless.push({ amount, range: { from: amount.from, to: open.to }, isBare });
+    const range = { from: amount.from, to: open.to };
+    if (!isArticle && isSaid) this.nameless.push({ amount, range, isBare });
+    else if (!isArticle && isBare && !amount.weak && this.isFirstSaid(open))
+      this.nameless.push({ amount, range, isBare, isLoose: true });
+  }
+
+  /** "Okra! About six, chopped, …" */
+  private isFirstSaid({ amount }: Open): boolean {
+    const before = this.elements.filter(({ to }) => to <= amount.from);
+    return this.items.length === 0 && before.every(({ kind }) => kind === 'word');
   }
 
   /** "an onion: two spoons of it", "a small pumpkin's worth – about a cup –": of what was named last. */

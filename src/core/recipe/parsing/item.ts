@@ -47,6 +47,8 @@ export interface Nameless {
   readonly range: TokenRange;
   /** No unknown words stand beside it. */
   readonly isBare: boolean;
+  /** A number alone: of what was named before and is counted, or of nothing. */
+  readonly isLoose?: boolean;
 }
 
 /** "Halve everything except the honey": said of all that stands before. */

@@ -1,6 +1,6 @@
 import { rounded, sum, UNITS, unitWord, type UnitId } from '../../base/measures';
 import type { Ingredient, Preparation } from '../../records/shapes';
-import { plainWords } from '../ingredients';
+import { wordsOfStates } from './states';
 
 /** "2 tbsp", "1 1/2", "30%": an amount as a line begins with it. */
 export function amountText(quantity: number, unit: UnitId | null): string {
@@ -46,7 +46,7 @@ export function preparationNamed(
   ingredient: Ingredient,
   millilitres: number,
 ): Preparation | undefined {
-  const words = ` ${plainWords(plain).join(' ')} `;
+  const words = ` ${wordsOfStates(plain).join(' ')} `;
   const named = ingredient.preparations
     .filter(({ fromMl }) => fromMl === undefined || millilitres >= fromMl)
     .map((preparation) => ({

@@ -99,7 +99,7 @@ export function weighItem(
       others: item.others.map(({ match }) => ({ item: match.item, words: match.words, start: -1 })),
       instead: item.instead.map(({ match }) => match.item),
       amount,
-      plain: `${plain} ${doneWith(item, range, sentence, inRow, whatIsMeant)}`,
+      plain: `${withoutAmount(range, item, context)} ${doneWith(item, range, sentence, inRow, whatIsMeant)}`,
       equalPart: item.equalPart,
       optional: item.optional,
       spelling: misspelt ? { written: misspelt.written, near: [item.name.match.item] } : null,
@@ -108,6 +108,16 @@ export function weighItem(
   );
   const taken = !misspelt && whatIsMeant !== item.name.match.item ? saidAs(part, item, context) : part;
   return withMore(asPercent(withTexture(taken, item), item), item, sentence, context);
+}
+
+/** "1 xícara (chá) de alecrim": the words of a measure tell no state. */
+function withoutAmount(range: TokenRange, { amount }: Item, context: Context): string {
+  if (!amount || amount.from < range.from || amount.to > range.to) return textOf(context, range);
+  const [before, behind] = [
+    { from: range.from, to: amount.from },
+    { from: amount.to, to: range.to },
+  ];
+  return [before, behind].flatMap((each) => (each.from < each.to ? [textOf(context, each)] : [])).join(' ');
 }
 
 function asPercent(part: ReadPart, { ofHundred }: Item): ReadPart {

@@ -15,6 +15,14 @@ interface Marks {
   readonly over: Words;
   /** "a big one": what was named before, no number. */
   readonly pronounOne: Words;
+  /** Before the minutes that something stays: "rinse after ten minutes". */
+  readonly after: Words;
+  /** Before what she takes of several: "oil, whatever you've got, I like grapeseed". */
+  readonly prefers: Words;
+  /** What numbers count that measure nothing: "four things". */
+  readonly countsThings: Words;
+  /** A tea, or the cup it is drunk from. */
+  readonly tea: Words;
   /** Behind "4c": it tells how hair curls. */
   readonly ofHairType: Words;
   /** Behind "cloves of": only this is counted so. */

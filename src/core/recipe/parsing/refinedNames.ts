@@ -170,6 +170,9 @@ function namedBehind(
   at: number,
   lexicon: Lexicon,
 ): { readonly item: LarderItem; readonly at: number } | undefined {
+  const liked = likedBehind(tokens, at);
+  const ofLiked = liked && oilCalled([tokens[liked]?.word ?? '', 'oil'], lexicon);
+  if (liked && ofLiked) return { item: ofLiked, at: liked };
   const sign = tokens[at + 1];
   const isMostly = says(tokens[at + 2], 'mostly');
   const namedAt = at + (isMostly ? 3 : 2);
@@ -183,6 +186,19 @@ function namedBehind(
     return undefined;
   const item = oilCalled([word.word, 'oil'], lexicon);
   return item && { item, at: namedAt };
+}
+
+/** How many tokens behind "oil" she says which she likes. */
+const LIKED_WITHIN = 9;
+
+/** "oil, whatever you've got, I like grapeseed" */
+function likedBehind(tokens: readonly Token[], at: number): number | undefined {
+  if (!isSign(tokens[at + 1], ',', '(')) return undefined;
+  const end = tokens.findIndex((token, index) => index > at && isSign(token, '.', ';', '!'));
+  const last = Math.min(end < 0 ? tokens.length : end, at + LIKED_WITHIN);
+  for (let index = at + 3; index < last; index++)
+    if (says(tokens[index - 1], 'i') && says(tokens[index], 'prefers')) return index + 1;
+  return undefined;
 }
 
 /** "Oil: …" */

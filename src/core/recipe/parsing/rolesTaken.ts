@@ -78,15 +78,40 @@ function deny(g: Gathering, index: number): void {
   g.denied = true;
   g.deniedAt = g.elements[index]?.to ?? 0;
   const next = g.elements[index + 1];
-  // "1 sachet no, …"
   const isEnd = !next || next.kind === 'separator' || g.tokens[next.from]?.kind === 'sign';
-  if (g.open && (g.open.unknown > 0 || g.open.amount.unit !== null) && isEnd) g.open = null;
+  if (isEnd || saysNothing(g)) denyOpen(g);
   if (isEnd) takeBackBefore(g, g.elements[index - 1]);
-  const named = g.waiting.at(-1);
+  if (next?.kind === 'separator' && next.separator === 'comma') denyNamedBefore(g, index);
   // "Lemon: nope."
-  if (!named || !g.elements.slice(index + 1).every(({ kind }) => kind === 'word')) return;
-  g.mentions.push(named);
+  if (g.elements.slice(index + 1).every(({ kind }) => kind === 'word')) mentionLast(g);
+}
+
+/** "1 sachet no, …" */
+function denyOpen(g: Gathering): void {
+  if (g.open && (g.open.unknown > 0 || g.open.amount.unit !== null)) g.open = null;
+}
+
+/** "a pinch of nothing else" */
+function saysNothing({ elements, deniedAt }: Gathering): boolean {
+  const behind = elements.find(({ kind, from }) => from >= deniedAt && kind !== 'word');
+  return behind === undefined || behind.kind === 'separator';
+}
+
+function mentionLast(g: Gathering): void {
+  g.mentions.push(...g.waiting.slice(-1));
   g.waiting = g.waiting.slice(0, -1);
+}
+
+/** "Whole egg no, just the yolk": alone in its clause. */
+function denyNamedBefore(g: Gathering, index: number): void {
+  const clauseFrom = g.elements.findLastIndex(({ kind }, at) => at < index && kind === 'separator') + 1;
+  const clause = g.elements.slice(clauseFrom, index);
+  const named = clause.filter(({ kind }) => kind === 'name');
+  const isMeasured = clause.some((each) => each.kind === 'amount' && each.amount.unit !== null);
+  const waits = g.waiting.at(-1);
+  if (named.length !== 1 || isMeasured || waits?.from !== named[0]?.from) return;
+  mentionLast(g);
+  g.denied = false;
 }
 
 /** "1 ampoule no, …", "10 g citric… no, 1 g citric acid" */
@@ -106,9 +131,12 @@ function makeOptional(g: Gathering): void {
 
 export function takeSeparator(g: Gathering, separator: Separator, element: TokenRange): void {
   g.lastSeparator = separator;
-  if (separator === 'open') g.bracket++;
-  else if (separator === 'close') {
+  if (separator === 'open') {
+    g.bracket++;
+    g.deedOutside = g.deed;
+  } else if (separator === 'close') {
     g.bracket = Math.max(0, g.bracket - 1);
+    g.deed = g.deedOutside;
     g.holding = null;
   } else if (separator === 'or') orElse(g, element);
   else if (separator !== 'slash') beginChunk(g);

@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
-import { sum, UNITS, type Problem } from '../../base/measures';
+import type { Problem } from '../../base/measures';
 import { RECIPE_LIMITS, type Deed } from '../../records/shapes';
 import type { Stretch } from '../larder';
+import { settleAcross } from './across';
 import { elementsOf, namesIn, type Element, type Names } from './elements';
 import type { Batch, Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
 import { itemsOf } from './items';
-import { isOfOil } from './lexicon';
 import { says } from './marks';
 import { refinedNames } from './refinedNames';
 import { headingOf, rowsOf, saysOwn, sentencesOf, startOfRow, type Heading, type Row } from './rows';
@@ -83,10 +83,7 @@ export function readSentences(context: Context): Told {
     if (from < row.to && !problem)
       sentences.push(...readRow(row, from, { ...place, names, context, ofOils, before: sentences.at(-1) }));
   }
-  countEarlier(sentences, context);
-  takeOfHundred(sentences);
-  nameOilBefore(sentences, context);
-  takeBackEarlier(sentences, context);
+  settleAcross(sentences, context);
   const byRow = new Map<Row, ReadSentence[]>();
   for (const sentence of sentences) {
     const own = byRow.get(sentence.row);
@@ -147,20 +144,29 @@ function readRow(
     deed = lastDeed(steps) ?? deed;
     const found = itemsOf(elements, tokens, words);
     const isFirst = before === undefined && range.from === from;
-    const own = isAside(range, found, context, isFirst) ? onlyMentioned(found) : { ...found, steps };
+    const own = isAside(range, elements, found, context, isFirst)
+      ? onlyMentioned(found)
+      : { ...found, steps };
     return { ...range, row, elements, phase, isMethod, ...own };
   });
 }
 
 /** A question asks, it does not tell; and what others do, told behind her own, is not in the bowl. */
-function isAside(range: TokenRange, { items }: SentenceItems, context: Context, isFirst: boolean): boolean {
+function isAside(
+  range: TokenRange,
+  elements: readonly Element[],
+  { items }: SentenceItems,
+  context: Context,
+  isFirst: boolean,
+): boolean {
   const { tokens, words } = context;
   // "¼ cup flour, ¼ cup yogurt, 1 tsp turmeric?" is unsure of the last and tells the others.
   const isList = items.filter(({ amount }) => amount !== null).length > 1;
   const isQuestion =
     isSign(tokens[range.to - 1], '?') &&
     (!isList || says(tokens[range.from], 'asks')) &&
-    !isTopic(range, items, context);
+    !isTopic(range, items, context) &&
+    !isUnsureTime(range, elements, context);
   // "Grandma's version is … Mine is …"
   const isMineBehind =
     isFirst && (saysOwn(tokens, range.to) || tokens.slice(range.to).some((token) => says(token, 'ownAgain')));
@@ -174,6 +180,12 @@ function isAside(range: TokenRange, { items }: SentenceItems, context: Context, 
     says(tokens[range.from], 'swaps') && items.every(({ amount }) => amount === null || amount.weak);
   return isQuestion || isElse || isSwap || ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words));
 }
+
+/** "so what, 15 minutes?": about as long. */
+const isUnsureTime = ({ from }: TokenRange, elements: readonly Element[], { tokens }: Context): boolean =>
+  elements.some(({ kind }) => kind === 'duration') &&
+  elements.every(({ kind }) => kind !== 'name') &&
+  !says(tokens[from], 'asks');
 
 /** "Cider vinegar? A capful.": only its name, and no answer that denies it. */
 function isTopic({ from, to }: TokenRange, items: readonly Item[], { tokens, words }: Context): boolean {
@@ -232,98 +244,6 @@ function problemOfRow(row: Row, context: Context): Problem | null {
     'line-too-long',
     t`One line may have ${{ lineCharacters: RECIPE_LIMITS.lineCharacters }} characters; break it up.`,
   ).problem;
-}
-
-/** How many sentences back a count may find its thing. */
-const COUNTS_BACK = 2;
-
-/** "Okra slime. 10 pods, …": a count of nothing is of the last thing named that is counted and has none. */
-function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
-  for (const [index, sentence] of sentences.entries()) {
-    const [first] = sentence.nameless;
-    if (!first || says(tokens[first.range.from - 1], 'intoBowl')) continue;
-    const isCount = first.amount.unit === null || UNITS[first.amount.unit].kind === 'count';
-    if (!isCount && !first.isBare) continue;
-    const item = sentences
-      .slice(Math.max(0, index - COUNTS_BACK), index)
-      .flatMap(({ items }) => items)
-      .findLast(
-        ({ amount, name }) =>
-          amount === null && (!isCount || name.match.item.ingredient?.measures.pieceGrams !== undefined),
-      );
-    if (!item) continue;
-    item.amount = first.amount;
-    sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
-  }
-}
-
-/** "Egg & olive oil – 2 eggs, 4 tbsp oil": the oil that was named without an amount. */
-function nameOilBefore(sentences: ReadSentence[], { tokens, words }: Context): void {
-  const isBareOil = ({ from, to }: TokenRange) => words.roles.bareOil.at(tokens, from)?.to === to;
-  const named = sentences
-    .flatMap(({ items }) => items)
-    .find(({ name, amount }) => amount === null && isOfOil(name.match.item) && !isBareOil(name));
-  if (!named) return;
-  for (const [index, sentence] of sentences.entries()) {
-    const bare = sentence.items.find(
-      ({ name, amount }) => amount !== null && name.from > named.name.to && isBareOil(name),
-    );
-    if (!bare) continue;
-    const { from, to } = bare.name;
-    const own = { ...bare, name: { from, to, match: { item: named.name.match.item, words: 1 } } };
-    sentences[index] = { ...sentence, items: sentence.items.map((item) => (item === bare ? own : item)) };
-    const at = sentences.findIndex(({ items }) => items.includes(named));
-    const held = sentences[at];
-    if (held)
-      sentences[at] = {
-        ...held,
-        items: held.items.filter((item) => item !== named),
-        mentions: [...held.mentions, named.name],
-      };
-    return;
-  }
-}
-
-/** So few numbers may make a hundred by chance. */
-const LEAST_OF_HUNDRED = 4;
-/** They may miss it by this much, from rounding on the page. */
-const OF_HUNDRED_WITHIN = 1;
-
-/** "water 72, cetyl alcohol 6, …": numbers without a measure that make a hundred are percents. */
-function takeOfHundred(sentences: readonly ReadSentence[]): void {
-  const items = sentences.flatMap((sentence) => sentence.items);
-  const measured = items.filter(({ amount }) => amount !== null && !amount.weak);
-  const isBare = measured.every(({ amount, more }) => amount?.unit === null && more.length === 0);
-  const whole = sum(measured.map(({ amount }) => amount?.quantity ?? 0));
-  if (!isBare || measured.length < LEAST_OF_HUNDRED || Math.abs(whole - 100) > OF_HUNDRED_WITHIN) return;
-  for (const item of measured) {
-    item.amount = { ...item.amount!, unit: '%' };
-    item.ofHundred = true;
-  }
-}
-
-/** How many sentences back a thing may be taken out again. */
-const TAKEN_BACK = 2;
-
-/** "1 tsp turmeric?? No turmeric, it stains": out again; "skip the honey if …" leaves it to her. */
-function takeBackEarlier(sentences: ReadSentence[], { tokens }: Context): void {
-  for (const [index, { denied, from, to }] of sentences.entries()) {
-    const ids = new Set(denied.map(({ match }) => match.item.id));
-    if (ids.size === 0) continue;
-    const isOpen = tokens.slice(from, to).some((token) => says(token, 'if') || isSign(token, '?'));
-    for (let back = Math.max(0, index - TAKEN_BACK); back < index; back++) {
-      const earlier = sentences[back]!;
-      const gone = earlier.items.filter(({ name }) => ids.has(name.match.item.id));
-      if (gone.length === 0) continue;
-      if (isOpen) for (const item of gone) item.optional = true;
-      else
-        sentences[back] = {
-          ...earlier,
-          items: earlier.items.filter((item) => !gone.includes(item)),
-          mentions: [...earlier.mentions, ...gone.map(({ name }) => name)],
-        };
-    }
-  }
 }
 
 /** Whether a row says one thing and nothing else, as in a list. */

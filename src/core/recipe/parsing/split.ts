@@ -54,7 +54,9 @@ const DAY_TITLE = 6;
 function ofDays(tokens: readonly Token[], { roles }: Vocabulary): number[] {
   const isDayTitle = (at: number) =>
     roles.days.at(tokens, at) !== undefined &&
-    tokens.slice(at, at + DAY_TITLE).some((token) => isSign(token, ':'));
+    tokens.slice(at, at + DAY_TITLE).some((token) => isSign(token, ':', '–', '—', '-'));
+  const isOver = (token: Token | undefined) =>
+    token?.kind === 'break' || isSign(token, ';', '.', '!', '?', ')');
   if (!tokens.slice(0, DAY_TITLE).some((_, at) => roles.days.at(tokens, at) !== undefined)) return [];
-  return [...tokens.keys()].filter((at) => at > 0 && isSign(tokens[at - 1], ';', '.') && isDayTitle(at));
+  return [...tokens.keys()].filter((at) => at > 0 && isOver(tokens[at - 1]) && isDayTitle(at));
 }

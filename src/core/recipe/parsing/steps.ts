@@ -4,6 +4,7 @@ import type { ToldStep, ToldUse } from '../larder';
 import type { Element } from './elements';
 import type { TokenRange } from './item';
 import { isMark, says, type Mark } from './marks';
+import type { Duration } from './times';
 import { isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
@@ -19,6 +20,8 @@ export interface StepAt extends TokenRange {
 const WAITS: ReadonlySet<Deed> = new Set<Deed>(['soak', 'boil', 'heat', 'cool', 'keep', 'apply']);
 /** What goes on through a night. */
 const RESTS: ReadonlySet<Deed> = new Set<Deed>(['apply', 'soak', 'keep', 'cool']);
+/** What ends the time on the hair. */
+const ENDS: ReadonlySet<Deed> = new Set<Deed>(['rinse', 'follow']);
 /** A wait that belongs to these is none on the hair. */
 const NOT_ON_HAIR: ReadonlySet<Deed> = new Set<Deed>(['soak', 'keep', 'boil']);
 /** What is over a bowl while these are done is no cap. */
@@ -157,16 +160,24 @@ class Steps {
     const isTime = element.kind === 'duration' || element.kind === 'temperature';
     if (!isTime && !night && !cover) return;
     const step = this.stepOfTime(element, { cover, night });
-    if (element.kind === 'duration') {
-      const { minutes } = element.duration;
-      this.lastTime = { from: element.from, to: element.to, minutes };
-      step.minutes = Math.max(step.minutes ?? 0, minutes);
-    }
+    if (element.kind === 'duration') this.takeDuration(step, element.duration);
     if (element.kind === 'temperature') step.celsius = element.celsius;
     if (night) step.overnight = true;
-    if (night && this.isSlept(element.from) && !step.deeds.includes('apply')) step.deeds.push('apply');
-    const isCap = cover && !step.deeds.includes('apply') && !step.deeds.some((deed) => COVERED.has(deed));
-    if (isCap) step.deeds.push('apply');
+    const isSlept = night && this.isSlept(element.from);
+    const isCap = cover && !step.deeds.some((deed) => COVERED.has(deed));
+    if ((isSlept || isCap) && !step.deeds.includes('apply')) step.deeds.push('apply');
+  }
+
+  private takeDuration(step: Draft, { from, to, minutes }: Duration): void {
+    if (this.isAfter(from) && isEnding(step)) step.deeds.unshift('apply');
+    this.lastTime = { from, to, minutes };
+    step.minutes = Math.max(step.minutes ?? 0, minutes);
+  }
+
+  /** "rinse after ten minutes", "lavo depois de 10 minutos" */
+  private isAfter(at: number): boolean {
+    const [near, earlier] = [this.tokens[at - 1], this.tokens[at - 2]];
+    return says(near, 'after') || (says(near, 'of') && says(earlier, 'after'));
   }
 
   /** "before bed": on the hair, whatever was done before. */
@@ -195,6 +206,8 @@ class Steps {
     return isLater && isOwn ? this.begin(this.chunkFrom, element.to) : current;
   }
 }
+
+const isEnding = ({ deeds }: Draft): boolean => deeds.length > 0 && deeds.every((deed) => ENDS.has(deed));
 
 /** Above this a number of degrees alone says to heat, below it that something is stirred in there, °C. */
 const HEATED_FROM = 45;
@@ -230,9 +243,13 @@ export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
     const isLong = (step.minutes ?? 0) > LONGEST_WORN;
     const later = steps.slice(index + 1);
     const rinsed = later.findIndex(({ deeds }) => deeds.includes('rinse'));
-    const isMixedLater = later
-      .slice(0, rinsed < 0 ? later.length : rinsed)
-      .some(({ deeds, text }) => deeds.some((deed) => IN_BOWL.has(deed)) && !isReminder(text));
+    const inTime = later.slice(0, rinsed < 0 ? later.length : rinsed);
+    // "15 minutes et eau tiède": nothing is warmed last.
+    const isMixedLater = inTime.some(
+      ({ deeds, text }, at) =>
+        deeds.some((deed) => IN_BOWL.has(deed) && (deed !== 'heat' || at + 1 < inTime.length)) &&
+        !isReminder(text),
+    );
     return isBare && isTimed && (isMixedLater || isLong) ? { ...step, deeds: ['soak'] } : step;
   });
 }
@@ -255,12 +272,19 @@ export function toldUse(
     (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
   );
   // "60 ml cold water" goes in.
-  const isCoolRinse = coolAt.some((index) => [1, 2].every((back) => tokens[index - back]?.kind !== 'number'));
+  const isCoolRinse = coolAt.some(
+    (index) =>
+      [1, 2].every((back) => tokens[index - back]?.kind !== 'number') ||
+      // "nach 20 Minuten kalt ausspülen"
+      words.time.endsAt(tokens, index, 1),
+  );
   // "20 minutes, cold water always"
   const isCoolAlone = coolAt.some(
     (index) =>
       tokens[index - 1]?.kind === 'sign' ||
       tokens[index - 1]?.kind === 'break' ||
+      // "Then cold water."
+      (words.roles.and.endsAt(tokens, index, 1) && tokens[index - 2]?.kind === 'sign') ||
       // "ten minutes and cold water"
       (words.roles.and.endsAt(tokens, index, 1) && words.time.endsAt(tokens, index - 1, 1)) ||
       tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => says(next, 'atEnd')),

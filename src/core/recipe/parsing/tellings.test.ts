@@ -9,6 +9,7 @@ import fifth from './tellings/fifth.json';
 import fourth from './tellings/fourth.json';
 import more from './tellings/more.json';
 import ninth from './tellings/ninth.json';
+import tenth from './tellings/tenth.json';
 import own from './tellings/own.json';
 import seventh from './tellings/seventh.json';
 import sixth from './tellings/sixth.json';
@@ -37,6 +38,7 @@ const TELLINGS = [
   ...seventh,
   ...eighth,
   ...ninth,
+  ...tenth,
 ] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',

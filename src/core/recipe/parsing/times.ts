@@ -1,6 +1,6 @@
 import { says } from './marks';
 import { Quantities, type Quantity } from './quantities';
-import { isNumber, isSign, type Token } from './tokens';
+import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import type { TimeUnit, Vocabulary } from './vocabulary';
 
 /** So many minutes, hours … */
@@ -64,7 +64,7 @@ export class Times {
   /** "on for 45", "give it twenty": minutes that need no word. */
   private bareMinutes(at: number, { value, upper, to }: Quantity): Duration | undefined {
     const { tokens, words } = this;
-    const isAsked = words.roles.bareMinutes.endsAt(tokens, at, 4);
+    const isAsked = words.roles.bareMinutes.endsAt(tokens, at, 4) || this.isAlone(at, to);
     const next = tokens[to];
     const isOver =
       next === undefined ||
@@ -74,6 +74,18 @@ export class Times {
     const minutes = (value + (upper ?? value)) / 2;
     const isLikely = minutes >= LEAST_BARE_MINUTES && minutes <= MOST_BARE_MINUTES;
     return isAsked && isOver && isLikely ? { from: at, to, minutes } : undefined;
+  }
+
+  /** "… splash of milk to loosen. 20. Don't …": a number that is a sentence, behind others. */
+  private isAlone(at: number, to: number): boolean {
+    const { tokens } = this;
+    const isOver = (token: Token | undefined) => isSign(token, '.', '!');
+    return (
+      isOver(tokens[at - 1]) &&
+      isWord(tokens[at - 2]) &&
+      isOver(tokens[to]) &&
+      !touches(tokens[to], tokens[to + 1])
+    );
   }
 
   /** @returns how many degrees Celsius, for "70 °C", "at 40 degrees", "160 F" */

@@ -43,7 +43,8 @@ export function titleOf(told: Told): Title | null {
 }
 
 /** "Okay so", "hi": words with which one begins to speak are no title. */
-const isSaid = ({ tokens }: Told, { from, to }: Title): boolean =>
+const isSaid = ({ tokens, words }: Told, { from, to }: Title): boolean =>
+  words.roles.allIn.at(tokens, from) === undefined &&
   tokens.slice(from, to).some((token) => isWord(token) && !says(token, 'filler'));
 
 const hasKind = ({ tokens, words }: Told, from: number, to: number): boolean =>
@@ -187,7 +188,10 @@ function isTitleDash(told: Told, start: number, at: number): boolean {
   const [before, dash, next] = [tokens[at - 1], tokens[at], tokens[at + 1]];
   const isBlank = before?.end !== dash?.start && dash?.end !== next?.start;
   if (!isSign(dash, '=', '→') && !(isSign(dash, '-', '–', '—') && isBlank)) return false;
-  return tokens.slice(start, at).some((token) => says(token, 'mixture'));
+  const isKind = [...tokens.keys()]
+    .slice(start, at)
+    .some((from) => (told.words.roles.kinds.at(tokens, from)?.to ?? 0) > from + 1);
+  return isKind || tokens.slice(start, at).some((token) => says(token, 'mixture'));
 }
 
 /** "My Sunday papaya mask. I take …" */
@@ -197,7 +201,6 @@ function firstSentence(told: Told, first: Row): Title | null {
   const { to, items } = sentence;
   const from = afterFillers(told, sentence);
   const isQuiet = items.every(({ amount }) => amount === null) && !hasNumber(told, from, to);
-  const hasComma = told.tokens.slice(from, to).some((token) => isSign(token, ','));
   const isShort = countWords(told.tokens, from, to) < TITLE_WORDS;
   // "My Thursday softener."
   const isMine =
@@ -206,8 +209,16 @@ function firstSentence(told: Told, first: Row): Title | null {
     countWords(told.tokens, from, to) > 1 &&
     told.sentences.slice(1).some((next) => next.items.some(({ amount }) => amount !== null));
   const isTitle = hasKind(told, from, to) || isMine || isMadeOfRest(told, from, to);
-  return isQuiet && isShort && !hasComma && isTitle ? cut(told, from, to) : null;
+  return isQuiet && isShort && isTitle && isOneName(told, from, to) ? cut(told, from, to) : null;
 }
+
+/** No list; "Rescue mask, revised" only says which of several it is. */
+function isOneName(told: Told, from: number, to: number): boolean {
+  const comma = told.tokens.findIndex((token, at) => at > from && at < to && isSign(token, ','));
+  return comma < 0 || (to - comma <= WHICH_WITHIN && hasKind(told, from, comma));
+}
+/** Tokens, from the comma on. */
+const WHICH_WITHIN = 4;
 
 /** "Right, kiln week rescue.": over the words with which one begins to speak. */
 function afterFillers({ tokens }: Told, { from, to }: TokenRange): number {

@@ -56,6 +56,8 @@ const ROLES = [
   'notNames',
   'bareMinutes',
   'inAll',
+  'allIn',
+  'allOf',
   'swap',
   'answerYes',
   'answerNo',

@@ -1,0 +1,146 @@
+import { sum, UNITS, type UnitId } from '../../base/measures';
+import type { TokenRange } from './item';
+import { isOfOil } from './lexicon';
+import { isPack } from './lineAmount';
+import { says } from './marks';
+import type { Context, ReadSentence } from './sentences';
+import { isSign, type Token } from './tokens';
+import type { Vocabulary } from './vocabulary';
+
+/** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */
+export function settleAcross(sentences: ReadSentence[], context: Context): void {
+  countEarlier(sentences, context);
+  dropLoose(sentences);
+  takeSaidUnit(sentences, context);
+  takeOfHundred(sentences);
+  nameOilBefore(sentences, context);
+  takeBackEarlier(sentences, context);
+}
+
+/** How many sentences back a count may find its thing. */
+const COUNTS_BACK = 2;
+
+/** "Okra slime. 10 pods, …": a count of nothing is of the last thing named that is counted and has none. */
+function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const [first] = sentence.nameless;
+    if (!first || says(tokens[first.range.from - 1], 'intoBowl')) continue;
+    const { unit } = first.amount;
+    const isCount = unit === null || (UNITS[unit].kind === 'count' && !isPack(unit));
+    if (!isCount && !first.isBare && !first.amount.packSize) continue;
+    const item = sentences
+      .slice(Math.max(0, index - COUNTS_BACK), index)
+      .flatMap(({ items }) => items)
+      .findLast(
+        ({ amount, name }) =>
+          amount === null && (!isCount || name.match.item.ingredient?.measures.pieceGrams !== undefined),
+      );
+    if (!item) continue;
+    item.amount = first.amount;
+    sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
+  }
+}
+
+/** A number alone that found nothing it could be of is none. */
+function dropLoose(sentences: ReadSentence[]): void {
+  for (const [index, sentence] of sentences.entries())
+    if (sentence.nameless.some(({ isLoose }) => isLoose))
+      sentences[index] = { ...sentence, nameless: sentence.nameless.filter(({ isLoose }) => !isLoose) };
+}
+
+/** "Egg & olive oil – 2 eggs, 4 tbsp oil": the oil that was named without an amount. */
+function nameOilBefore(sentences: ReadSentence[], { tokens, words }: Context): void {
+  const isBareOil = ({ from, to }: TokenRange) => words.roles.bareOil.at(tokens, from)?.to === to;
+  const named = sentences
+    .flatMap(({ items }) => items)
+    .find(({ name, amount }) => amount === null && isOfOil(name.match.item) && !isBareOil(name));
+  if (!named) return;
+  for (const [index, sentence] of sentences.entries()) {
+    const bare = sentence.items.find(
+      ({ name, amount }) => amount !== null && name.from > named.name.to && isBareOil(name),
+    );
+    if (!bare) continue;
+    const { from, to } = bare.name;
+    const own = { ...bare, name: { from, to, match: { item: named.name.match.item, words: 1 } } };
+    sentences[index] = { ...sentence, items: sentence.items.map((item) => (item === bare ? own : item)) };
+    const at = sentences.findIndex(({ items }) => items.includes(named));
+    const held = sentences[at];
+    if (held)
+      sentences[at] = {
+        ...held,
+        items: held.items.filter((item) => item !== named),
+        mentions: [...held.mentions, named.name],
+      };
+    return;
+  }
+}
+
+/** So few numbers may make a hundred by chance. */
+const LEAST_OF_HUNDRED = 4;
+/** They may miss it by this much, from rounding on the page. */
+const OF_HUNDRED_WITHIN = 1;
+
+/** "water 72, cetyl alcohol 6, …": numbers without a measure that make a hundred are percents. */
+function takeOfHundred(sentences: readonly ReadSentence[]): void {
+  const items = sentences.flatMap((sentence) => sentence.items);
+  const measured = items.filter(({ amount }) => amount !== null && !amount.weak);
+  const isBare = measured.every(({ amount, more }) => amount?.unit === null && more.length === 0);
+  const whole = sum(measured.map(({ amount }) => amount?.quantity ?? 0));
+  if (!isBare || measured.length < LEAST_OF_HUNDRED || Math.abs(whole - 100) > OF_HUNDRED_WITHIN) return;
+  for (const item of measured) {
+    item.amount = { ...item.amount!, unit: '%' };
+    item.ofHundred = true;
+  }
+}
+
+/** How many sentences back a thing may be taken out again. */
+const TAKEN_BACK = 2;
+
+/** "1 tsp turmeric?? No turmeric, it stains": out again; "skip the honey if …" leaves it to her. */
+function takeBackEarlier(sentences: ReadSentence[], { tokens }: Context): void {
+  for (const [index, { denied, from, to }] of sentences.entries()) {
+    const ids = new Set(denied.map(({ match }) => match.item.id));
+    if (ids.size === 0) continue;
+    const isOpen = tokens.slice(from, to).some((token) => says(token, 'if') || isSign(token, '?'));
+    for (let back = Math.max(0, index - TAKEN_BACK); back < index; back++) {
+      const earlier = sentences[back]!;
+      const gone = earlier.items.filter(({ name }) => ids.has(name.match.item.id));
+      if (gone.length === 0) continue;
+      if (isOpen) for (const item of gone) item.optional = true;
+      else
+        sentences[back] = {
+          ...earlier,
+          items: earlier.items.filter((item) => !gone.includes(item)),
+          mentions: [...earlier.mentions, ...gone.map(({ name }) => name)],
+        };
+    }
+  }
+}
+
+/** "250 water, 5 glycerin, … Grams, all of it.", "Mist (in grams): …": the measure of all numbers that have none. */
+function takeSaidUnit(sentences: readonly ReadSentence[], { tokens, words }: Context): void {
+  const at = [...tokens.keys()].find((index) => isUnitOfAll(tokens, index, words));
+  const unit = at === undefined ? undefined : words.units.at(tokens, at)?.value;
+  if (!unit) return;
+  for (const item of sentences.flatMap(({ items }) => items)) {
+    const isBare = item.amount !== null && item.amount.unit === null && !item.amount.weak;
+    if (isBare && item.name.match.item.ingredient?.measures.pieceGrams === undefined)
+      item.amount = { ...item.amount!, unit };
+  }
+}
+
+const MEASURES_OF_ALL: ReadonlySet<UnitId> = new Set<UnitId>(['g', 'ml', 'oz', 'tbsp', 'tsp', '%']);
+
+function isUnitOfAll(tokens: readonly Token[], at: number, { units, roles }: Vocabulary): boolean {
+  const unit = units.at(tokens, at);
+  if (!unit || !MEASURES_OF_ALL.has(unit.value)) return false;
+  const before = tokens[at - 1];
+  const behind = isSign(tokens[unit.to], ',', ':') ? unit.to + 1 : unit.to;
+  const isBracket = (isSign(before, '(') || says(before, 'inPlace')) && isSign(tokens[unit.to], ')');
+  const isFirst = before === undefined || before.kind !== 'word' ? before?.kind !== 'number' : false;
+  return (
+    roles.allIn.endsAt(tokens, at, 4) ||
+    isBracket ||
+    (isFirst && roles.allOf.at(tokens, behind) !== undefined)
+  );
+}
