@@ -3,8 +3,8 @@ import type { TokenRange } from './item';
 import { isOfOil } from './lexicon';
 import { isPack } from './lineAmount';
 import { says } from './marks';
-import type { Context, ReadSentence } from './sentences';
 import { isSign, type Token } from './tokens';
+import type { Context, ReadSentence } from './told';
 import type { Vocabulary } from './vocabulary';
 
 /** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */

@@ -9,6 +9,9 @@ export interface TokenRange {
   readonly to: number;
 }
 
+/** Names by the token that they begin at, as they are found and refined. */
+export type Found = Map<number, NameMatch & { readonly to: number }>;
+
 export interface NamedAt extends TokenRange {
   readonly match: NameMatch;
 }

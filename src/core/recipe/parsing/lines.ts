@@ -6,14 +6,15 @@ import type { Assumption, Stretch } from '../larder';
 import type { Amount } from './amounts';
 import { isOfOtherNoun } from './headNouns';
 import type { Item, TokenRange } from './item';
-import type { LarderItem, NameLexicon } from './lexicon';
+import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
 import { lineAmountOf, NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { isMisspeltEssential, isSafeToSuggest, meantBy, misspeltWhole, saidAs } from './meant';
 import { near } from './search';
-import { stretchOf, textOf, type Context, type ReadSentence } from './sentences';
+import { stretchOf, textOf } from './sentences';
 import { BALANCE } from './shares';
 import { isSign, type Token } from './tokens';
+import type { Context, ReadSentence } from './told';
 import { describes } from './vocabulary';
 import {
   measureOf,
@@ -232,7 +233,9 @@ function unitOf(
   );
   // "Rosewater, six.": behind its name.
   const isBehind = amount.from >= name.to && unit !== null && isHousehold(unit);
-  if (isOf || isBehind) return spoonOf(unit, amount) ?? gramsOrPart(unit, amount);
+  // "three spoons castor, three coconut"
+  const isOil = isOfOil(name.match.item) && amount.quantity > 1;
+  if (isOf || isBehind || isOil) return spoonOf(unit, amount) ?? gramsOrPart(unit, amount);
   return gramsOrPart(unit, amount);
 }
 

@@ -23,6 +23,10 @@ interface Marks {
   readonly countsThings: Words;
   /** A tea, or the cup it is drunk from. */
   readonly tea: Words;
+  /** What is done meanwhile is none of the steps: "under a cap while I cook". */
+  readonly meanwhile: Words;
+  /** Before what a mixture is made for. */
+  readonly purpose: Words;
   /** Behind "4c": it tells how hair curls. */
   readonly ofHairType: Words;
   /** Behind "cloves of": only this is counted so. */
@@ -226,6 +230,14 @@ for (const mark of Object.keys(en.marks) as Mark[])
 
 /** Whether a plain word is of a mark. */
 export const isMark = (word: string, mark: Mark): boolean => WORDS.get(mark)?.has(word) ?? false;
+
+/** "Bierspülung": one word with what it is made of. */
+const MIXTURE_ENDINGS: readonly string[] = de.mixtureEndings;
+
+/** Whether a token is a noun for a mixture. */
+export const namesMixture = (token: Token | undefined): boolean =>
+  isWord(token) &&
+  (isMark(token.word, 'mixture') || MIXTURE_ENDINGS.some((ending) => token.word.endsWith(ending)));
 
 /** Whether a token is a word of a mark. */
 export const says = (token: Token | undefined, mark: Mark): token is Token =>

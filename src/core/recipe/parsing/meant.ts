@@ -7,8 +7,9 @@ import { isHerb, isOfOil, type LarderItem } from './lexicon';
 import { lineAmountOf, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { isMark, says } from './marks';
-import { textOf, type Context, type ReadSentence } from './sentences';
+import { textOf } from './sentences';
 import { SHARED_NOUNS } from './sharedNouns';
+import type { Context, ReadSentence } from './told';
 import { measureOf, type ReadPart } from './weigh';
 
 /** What burns or harms by the spoon is never one tap away: essential oils, lye, pure acids and preservatives. */

@@ -4,7 +4,7 @@ import type { Item, TokenRange } from './item';
 import { isOfOil } from './lexicon';
 import { isMark, says } from './marks';
 import { isProduct } from './pending';
-import type { Context, ReadSentence } from './sentences';
+import type { Context, ReadSentence } from './told';
 
 /** Deeds that bring something into the bowl. */
 const BRINGS: ReadonlySet<Deed> = new Set<Deed>([

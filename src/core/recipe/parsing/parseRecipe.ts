@@ -20,16 +20,7 @@ import { countedPart, dropsPart, misspeltPart, rangesOf, stretchesOf, unknownPar
 import { says } from './marks';
 import { isWithin, Mentions } from './mentions';
 import { isBrewedIn } from './pending';
-import {
-  isAloneInRow,
-  readSentences,
-  stretchOf,
-  textOf,
-  type Context,
-  type ReadRow,
-  type ReadSentence,
-  type Told,
-} from './sentences';
+import { isAloneInRow, readSentences, stretchOf, textOf } from './sentences';
 import { balanced, withShares } from './shares';
 import { spansOf, type Paint } from './spans';
 import { stepMarks } from './stepMarks';
@@ -37,6 +28,7 @@ import { restsTold, toldUse, type StepAt } from './steps';
 import { thinned } from './thinned';
 import { titleOf, type Title } from './titles';
 import { isNumber, isSign, tokensOf } from './tokens';
+import type { Context, ReadRow, ReadSentence, Told } from './told';
 import { MIDDLING_HAIR_GRAMS } from './usualUse';
 import { vocabularyFor } from './vocabulary';
 import { onlySaid, unreadPart, weigh, type ReadPart } from './weigh';

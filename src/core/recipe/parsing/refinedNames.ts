@@ -1,14 +1,16 @@
 import { plainWords } from '../ingredients';
-import type { NameMatch, Names } from './elements';
+import { nameBareOil } from './bareOil';
+import type { Names } from './elements';
 import { dropOfUnknown, isBehindMeasure } from './headNouns';
-import { isHerb, isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
+import type { Found } from './item';
+import { isHerb, isOfOil, type LarderItem, type NameLexicon } from './lexicon';
 import { isPack } from './lineAmount';
 import { says } from './marks';
+import { isProduct } from './pending';
 import { nameOfSameNoun } from './sameNoun';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import { describes, type Vocabulary } from './vocabulary';
 
-type Found = Map<number, NameMatch & { readonly to: number }>;
 type Lexicon = Pick<NameLexicon, 'inWords' | 'items'>;
 
 /** Names that mean something else with the words around them: a part of an egg, an oil that a herb was steeped in. */
@@ -22,6 +24,7 @@ export function refinedNames(
   dropCommonWords(found, tokens, words);
   dropTools(found, tokens, words);
   dropLeftIn(found, tokens, words);
+  dropCalledFor(found, tokens);
   dropOfUnknown(found, tokens, words);
   dropTeaOf(found, tokens);
   nameNounFirst(found, tokens, lexicon);
@@ -143,90 +146,13 @@ function isLeftInFor(tokens: readonly Token[], to: number, { numbers, units }: V
   return counted !== undefined && units.at(tokens, counted) === undefined;
 }
 
-/** "1 tbsp oil", "honey and oil": some oil of the kitchen, where no unknown word before it says which. */
-function nameBareOil(found: Found, tokens: readonly Token[], lexicon: Lexicon, words: Vocabulary): void {
-  for (const at of tokens.keys()) {
-    if (words.roles.bareOil.at(tokens, at)?.to !== at + 1) continue;
-    if ([...found].some(([start, { to }]) => start <= at && to > at)) continue;
-    const [oil] = lexicon.inWords(['vegetable', 'oil']);
-    if (!oil) return;
-    const [before, next] = [tokens[at - 1], tokens[at + 1]];
-    const which = namedBehind(tokens, at, lexicon);
-    if (which) {
-      found.delete(which.at);
-      found.set(at, { item: which.item, words: 1, to: at + 1 });
-      continue;
-    }
-    const isFree = before === undefined || before.kind !== 'word' || isOfAmount(tokens, at - 1, words);
-    const isVerb = words.articles.at(tokens, at + 1) !== undefined || says(next, 'oilOf');
-    const isKind = isWord(next) && words.roles.kinds.at(tokens, at + 1) !== undefined;
-    if (isFree && !isVerb && !isKind && !isTitleOf(tokens, at))
-      found.set(at, { item: oil.item, words: 1, to: at + 1 });
+/** "For my leave-in I go …": what it is made for. */
+function dropCalledFor(found: Found, tokens: readonly Token[]): void {
+  for (const [at, match] of [...found]) {
+    const isFor = says(tokens[at - 2], 'purpose') && says(tokens[at - 1], 'ownBefore');
+    if (isFor && isProduct(match) && (says(tokens[match.to], 'i') || isSign(tokens[match.to], ',', ':')))
+      found.delete(at);
   }
-}
-/** "3 tbsp oil, olive if possible", "oil (olive or sunflower)" */
-function namedBehind(
-  tokens: readonly Token[],
-  at: number,
-  lexicon: Lexicon,
-): { readonly item: LarderItem; readonly at: number } | undefined {
-  const liked = likedBehind(tokens, at);
-  const ofLiked = liked && oilCalled([tokens[liked]?.word ?? '', 'oil'], lexicon);
-  if (liked && ofLiked) return { item: ofLiked, at: liked };
-  const sign = tokens[at + 1];
-  const isMostly = says(tokens[at + 2], 'mostly');
-  const namedAt = at + (isMostly ? 3 : 2);
-  const [word, next] = tokens.slice(namedAt);
-  if (
-    !isSign(sign, ',', '(') ||
-    !word ||
-    !isWord(word) ||
-    !(isMostly || says(next, 'choice') || isSign(next, ')'))
-  )
-    return undefined;
-  const item = oilCalled([word.word, 'oil'], lexicon);
-  return item && { item, at: namedAt };
-}
-
-/** How many tokens behind "oil" she says which she likes. */
-const LIKED_WITHIN = 9;
-
-/** "oil, whatever you've got, I like grapeseed" */
-function likedBehind(tokens: readonly Token[], at: number): number | undefined {
-  if (!isSign(tokens[at + 1], ',', '(')) return undefined;
-  const end = tokens.findIndex((token, index) => index > at && isSign(token, '.', ';', '!'));
-  const last = Math.min(end < 0 ? tokens.length : end, at + LIKED_WITHIN);
-  for (let index = at + 3; index < last; index++)
-    if (says(tokens[index - 1], 'i') && says(tokens[index], 'prefers')) return index + 1;
-  return undefined;
-}
-
-/** "Oil: …" */
-function isTitleOf(tokens: readonly Token[], at: number): boolean {
-  const behind = [1, 2, 3].find((ahead) => tokens[at + ahead]?.kind !== 'word');
-  const before = [1, 2, 3].find((back) => tokens[at - back]?.kind !== 'word');
-  const start = before === undefined ? undefined : tokens[at - before];
-  const isStart = before !== undefined && (start === undefined || start.kind === 'break');
-  return isStart && behind !== undefined && isSign(tokens[at + behind], ':', '.', '–', '—', '-');
-}
-
-/** What may stand between a measure and its thing. */
-function isOfAmount(tokens: readonly Token[], at: number, words: Vocabulary): boolean {
-  if (says(tokens[at], 'beforeThing')) return true;
-  // "1 T oil"
-  if (isWord(tokens[at], /^[tc]$/) && isNumber(tokens[at - 1])) return true;
-  const { roles } = words;
-  return [
-    roles.of,
-    roles.and,
-    roles.or,
-    roles.some,
-    roles.about,
-    words.articles,
-    words.units,
-    words.numbers,
-    words.fractions,
-  ].some((table) => table.endsAt(tokens, at + 1, 3));
 }
 
 /** "half a jar of mask", "a spoon of cream": what is measured is a thing; without a measure it is what the mixture is called. */

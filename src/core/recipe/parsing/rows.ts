@@ -207,7 +207,9 @@ export function sentencesOf(
 export const saysOwn = (tokens: readonly Token[], at: number): boolean =>
   (says(tokens[at], 'but') && says(tokens[at + 1], 'i')) ||
   (isSign(tokens[at - 1], ',') &&
-    (says(tokens[at], 'mine') || (says(tokens[at], 'theMine') && says(tokens[at + 1], 'mine'))));
+    (says(tokens[at], 'i') ||
+      says(tokens[at], 'mine') ||
+      (says(tokens[at], 'theMine') && says(tokens[at + 1], 'mine'))));
 
 /** What answers a question of her own, and where that ends. */
 export function answerAt(

@@ -4,7 +4,7 @@ import { RECIPE_LIMITS, type Deed } from '../../records/shapes';
 import type { Stretch } from '../larder';
 import { settleAcross } from './across';
 import { elementsOf, namesIn, type Element, type Names } from './elements';
-import type { Batch, Item, NamedAt, Nameless, SentenceItems, TokenRange, Whole } from './item';
+import type { Item, SentenceItems, TokenRange } from './item';
 import { itemsOf } from './items';
 import { says } from './marks';
 import { refinedNames } from './refinedNames';
@@ -12,46 +12,9 @@ import { headingOf, rowsOf, saysOwn, sentencesOf, startOfRow, type Heading, type
 import { withSharedNouns, withUnsaidOil } from './sharedNouns';
 import { stepsOf, type StepAt } from './steps';
 import { isNumber, isSign, type Token } from './tokens';
+import type { Context, ReadRow, ReadSentence, Told } from './told';
 import type { Vocabulary } from './vocabulary';
-import { unreadPart, type ReadingOptions } from './weigh';
-
-/** A text with all that it is read with. */
-export interface Context extends ReadingOptions {
-  readonly text: string;
-  readonly tokens: readonly Token[];
-  readonly words: Vocabulary;
-}
-
-/** A sentence with all that was found in it. */
-export interface ReadSentence extends TokenRange {
-  readonly row: Row;
-  readonly elements: readonly Element[];
-  readonly items: readonly Item[];
-  readonly nameless: readonly Nameless[];
-  readonly mentions: readonly NamedAt[];
-  readonly whole: Whole | null;
-  readonly batches: readonly Batch[];
-  readonly denied: readonly NamedAt[];
-  readonly steps: readonly StepAt[];
-  readonly phase: string | null;
-  /** Under a heading such as "Method". */
-  readonly isMethod: boolean;
-}
-
-/** A row, where it begins to say something, and what is wrong with its numbers. */
-export interface ReadRow {
-  readonly row: Row;
-  readonly from: number;
-  readonly problem: Problem | null;
-}
-
-export interface Told {
-  readonly names: Names;
-  readonly rows: readonly ReadRow[];
-  readonly sentences: readonly ReadSentence[];
-  /** The sentences of a row. */
-  inRow(row: Row): readonly ReadSentence[];
-}
+import { unreadPart } from './weigh';
 
 export const stretchOf = (tokens: readonly Token[], { from, to }: TokenRange): Stretch => ({
   start: tokens[from]?.start ?? 0,

@@ -1,4 +1,5 @@
 import { UNITS, type UnitId } from '../../base/measures';
+import { singular } from '../ingredients';
 import type { Element } from './elements';
 import { isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
 import { says } from './marks';
@@ -55,8 +56,12 @@ export function withUnsaidOil(
     const before = elements.slice(0, index);
     const butter = butterOf(element, before, elements[index + 1], { tokens, lexicon });
     if (butter) return { ...element, kind: 'name', match: { item: butter, words: 1 } };
-    if (!isOil(element, near) && !isOfSameOil(element, before, tokens) && !isAmongFats(element, before))
-      return element;
+    const isSaid =
+      isOil(element, near) ||
+      isOfSameOil(element, before, tokens) ||
+      isAmongFats(element, before) ||
+      isCountedOil(element, before, tokens);
+    if (!isSaid) return element;
     const item = oilOf(tokens[element.from]?.word ?? '', lexicon);
     return item ? { kind: 'name', from: element.from, to: element.to, match: { item, words: 1 } } : element;
   });
@@ -113,6 +118,22 @@ function isAmongFats(element: Element, before: readonly Element[]): boolean {
   );
 }
 const LEAST_FATS = 2;
+
+/** "Three spoons castor, three coconut": behind nothing but oils more than one of it is as many spoons. */
+function isCountedOil(element: Element, before: readonly Element[], tokens: readonly Token[]): boolean {
+  const amount = before.at(-1);
+  const names = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
+  const word = tokens[element.from]?.word ?? '';
+  return (
+    amount?.kind === 'amount' &&
+    amount.amount.unit === null &&
+    amount.amount.quantity > 1 &&
+    word === singular(word) &&
+    isNut(element) &&
+    names.length > 0 &&
+    names.every(isOfOil)
+  );
+}
 
 /** A word that is no name yet, or what has an oil in it. */
 const isNut = (element: Element): boolean =>

@@ -111,6 +111,15 @@ class Steps {
 
   /** "no heat", "don't boil", "after the shampoo" */
   private isDenied(index: number): boolean {
+    const { from } = this.elements[index] ?? { from: 0 };
+    // "while I cook"
+    if (
+      [2, 3].some(
+        (back) =>
+          says(this.tokens[from - back], 'meanwhile') && says(this.tokens[from - back + 1], 'somebody'),
+      )
+    )
+      return true;
     const [last, before] = [this.elements[index - 1], this.elements[index - 2]];
     const isEach = last?.kind === 'role' && last.role === 'each';
     const earlier = isEach ? before : last;

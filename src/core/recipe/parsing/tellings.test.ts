@@ -9,10 +9,10 @@ import fifth from './tellings/fifth.json';
 import fourth from './tellings/fourth.json';
 import more from './tellings/more.json';
 import ninth from './tellings/ninth.json';
-import tenth from './tellings/tenth.json';
 import own from './tellings/own.json';
 import seventh from './tellings/seventh.json';
 import sixth from './tellings/sixth.json';
+import tenth from './tellings/tenth.json';
 import third from './tellings/third.json';
 import unread from './tellings/unread.json';
 

@@ -1,6 +1,6 @@
 import type { Names } from './elements';
 import type { Item, TokenRange } from './item';
-import { says } from './marks';
+import { namesMixture, says } from './marks';
 import { startOfRow, type Row } from './rows';
 import type { StepAt } from './steps';
 import { isNumber, isSign, isWord, type Token } from './tokens';
@@ -129,7 +129,7 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
   if (isDay || isTelling(told, start, end) || words.headings.at(tokens, start) !== undefined) return null;
   const items = sentences.filter(({ row }) => row === first).flatMap((sentence) => sentence.items);
   // "Cider vinegar: 2 tbsp to a litre of water" is a line.
-  const isMixture = inside.some((token) => says(token, 'mixture'));
+  const isMixture = inside.some((token) => namesMixture(token));
   if (
     !isMixture &&
     items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon)
@@ -191,7 +191,7 @@ function isTitleDash(told: Told, start: number, at: number): boolean {
   const isKind = [...tokens.keys()]
     .slice(start, at)
     .some((from) => (told.words.roles.kinds.at(tokens, from)?.to ?? 0) > from + 1);
-  return isKind || tokens.slice(start, at).some((token) => says(token, 'mixture'));
+  return isKind || tokens.slice(start, at).some((token) => namesMixture(token));
 }
 
 /** "My Sunday papaya mask. I take …" */

@@ -1,0 +1,99 @@
+import type { Found } from './item';
+import { oilCalled, type LarderItem, type NameLexicon } from './lexicon';
+import { says } from './marks';
+import { isNumber, isSign, isWord, type Token } from './tokens';
+import type { Vocabulary } from './vocabulary';
+
+type Lexicon = Pick<NameLexicon, 'inWords' | 'items'>;
+
+/** "1 tbsp oil", "honey and oil": some oil of the kitchen, where no unknown word before it says which. */
+export function nameBareOil(
+  found: Found,
+  tokens: readonly Token[],
+  lexicon: Lexicon,
+  words: Vocabulary,
+): void {
+  for (const at of tokens.keys()) {
+    if (words.roles.bareOil.at(tokens, at)?.to !== at + 1) continue;
+    if ([...found].some(([start, { to }]) => start <= at && to > at)) continue;
+    const [oil] = lexicon.inWords(['vegetable', 'oil']);
+    if (!oil) return;
+    const [before, next] = [tokens[at - 1], tokens[at + 1]];
+    const which = namedBehind(tokens, at, lexicon);
+    if (which) {
+      found.delete(which.at);
+      found.set(at, { item: which.item, words: 1, to: at + 1 });
+      continue;
+    }
+    const isFree = before === undefined || before.kind !== 'word' || isOfAmount(tokens, at - 1, words);
+    const isVerb = words.articles.at(tokens, at + 1) !== undefined || says(next, 'oilOf');
+    const isKind = isWord(next) && words.roles.kinds.at(tokens, at + 1) !== undefined;
+    if (isFree && !isVerb && !isKind && !isTitleOf(tokens, at))
+      found.set(at, { item: oil.item, words: 1, to: at + 1 });
+  }
+}
+
+/** "3 tbsp oil, olive if possible", "oil (olive or sunflower)" */
+function namedBehind(
+  tokens: readonly Token[],
+  at: number,
+  lexicon: Lexicon,
+): { readonly item: LarderItem; readonly at: number } | undefined {
+  const liked = likedBehind(tokens, at);
+  const ofLiked = liked && oilCalled([tokens[liked]?.word ?? '', 'oil'], lexicon);
+  if (liked && ofLiked) return { item: ofLiked, at: liked };
+  const sign = tokens[at + 1];
+  const isMostly = says(tokens[at + 2], 'mostly');
+  const namedAt = at + (isMostly ? 3 : 2);
+  const [word, next] = tokens.slice(namedAt);
+  if (
+    !isSign(sign, ',', '(') ||
+    !word ||
+    !isWord(word) ||
+    !(isMostly || says(next, 'choice') || isSign(next, ')'))
+  )
+    return undefined;
+  const item = oilCalled([word.word, 'oil'], lexicon);
+  return item && { item, at: namedAt };
+}
+
+/** How many tokens behind "oil" she says which she likes. */
+const LIKED_WITHIN = 9;
+
+/** "oil, whatever you've got, I like grapeseed" */
+function likedBehind(tokens: readonly Token[], at: number): number | undefined {
+  if (!isSign(tokens[at + 1], ',', '(')) return undefined;
+  const end = tokens.findIndex((token, index) => index > at && isSign(token, '.', ';', '!'));
+  const last = Math.min(end < 0 ? tokens.length : end, at + LIKED_WITHIN);
+  for (let index = at + 3; index < last; index++)
+    if (says(tokens[index - 1], 'i') && says(tokens[index], 'prefers')) return index + 1;
+  return undefined;
+}
+
+/** "Oil: …" */
+function isTitleOf(tokens: readonly Token[], at: number): boolean {
+  const behind = [1, 2, 3].find((ahead) => tokens[at + ahead]?.kind !== 'word');
+  const before = [1, 2, 3].find((back) => tokens[at - back]?.kind !== 'word');
+  const start = before === undefined ? undefined : tokens[at - before];
+  const isStart = before !== undefined && (start === undefined || start.kind === 'break');
+  return isStart && behind !== undefined && isSign(tokens[at + behind], ':', '.', '–', '—', '-');
+}
+
+/** What may stand between a measure and its thing. */
+function isOfAmount(tokens: readonly Token[], at: number, words: Vocabulary): boolean {
+  if (says(tokens[at], 'beforeThing')) return true;
+  // "1 T oil"
+  if (isWord(tokens[at], /^[tc]$/) && isNumber(tokens[at - 1])) return true;
+  const { roles } = words;
+  return [
+    roles.of,
+    roles.and,
+    roles.or,
+    roles.some,
+    roles.about,
+    words.articles,
+    words.units,
+    words.numbers,
+    words.fractions,
+  ].some((table) => table.endsAt(tokens, at + 1, 3));
+}
