@@ -71,9 +71,9 @@ describe('a stroke on the first screen', () => {
     await browser.sees('The check of Maren is saved.');
     await browser.pressId('why-today');
     await browser.sees(/Of the next 7 days about .* would be outside the comfort zone/);
-    await browser.lacks('How does a strand feel?');
+    await browser.lacks('How does your hair feel?');
     await browser.pressId('undo');
-    await browser.sees('How does a strand feel?');
+    await browser.sees('How does your hair feel?');
   });
 
   it('asks once more when what was done has dried', async () => {

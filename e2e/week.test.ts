@@ -206,6 +206,7 @@ describe('the plan on a phone', () => {
     await weekOf(browser);
     await browser.press('Rules');
     await browser.sees('The usual rules');
+    await browser.pressId('rules-schools');
     await browser.pressId('school-rhythm-line');
     await browser.press('by the calendar');
     await browser.sees('Dates decide');

@@ -1,5 +1,5 @@
 /**
- * Measures the face on a phone, from the demo: words of ours in the first view of each main place, what can be pressed
+ * Measures the face on a phone, from the demo: words of ours (names of ingredients are hers) in the first view of each main place, what can be pressed
  * there, how far from the top the headline ends and how long the page is; then ten jobs, each from Today, with taps
  * and the seconds that the product itself takes for them.
  */
@@ -9,6 +9,7 @@ import { Browser, PHONE } from '../e2e/support/browser';
 import { PLACES } from '../e2e/support/places';
 import { pseudoCatalogue } from '../e2e/support/pseudo';
 import { demoOfToday, snapshotOf } from '../e2e/support/records';
+import { CATALOGUE } from '../src/core/recipe/ingredients';
 import { NO_SERVICE_WORKER, serveBuild } from '../e2e/support/serveBuild';
 
 const MAIN = [
@@ -46,7 +47,10 @@ const FIRST_VIEW = `
     range.selectNodeContents(node);
     const at = range.getBoundingClientRect();
     if (at.bottom <= 0 || at.top >= innerHeight || at.width < 2) continue;
-    words.push(...node.textContent.split(/\\s+/).filter((word) => /\\p{L}/u.test(word)));
+    const { clientWidth, scrollWidth } = node.parentElement;
+    const seen = node.textContent.split(/\\s+/).filter((word) => /\\p{L}/u.test(word));
+    // Of what is cut at the end of its line only the part that is seen.
+    words.push(...seen.slice(0, clientWidth > 0 && clientWidth < scrollWidth ? Math.round((seen.length * clientWidth) / scrollWidth) : undefined));
   }
   const scroller = document.querySelector('[data-scrolls]');
   const head = document.querySelector('[role="heading"][aria-level="1"], h1');
@@ -63,7 +67,8 @@ const FIRST_VIEW = `
   };
 `;
 
-const [place, script] = pseudoCatalogue(0);
+/** What she has is hers, though the catalogue names it. */
+const [place, script] = pseudoCatalogue(0, new Set(CATALOGUE.map(({ name }) => name)));
 const marked = await serveBuild({ ...NO_SERVICE_WORKER, [place]: [200, script] });
 const viewer = await Browser.open(marked.address, PHONE);
 await viewer.stores(snapshotOf(demoOfToday(), { language: 'pt' }));

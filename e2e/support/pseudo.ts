@@ -33,10 +33,17 @@ const SCRIPTS = path.resolve('dist/_expo/static/js/web');
 /**
  * The file of the Portuguese catalogue with English in it, every letter signed.
  * @param longer share by which each text grows, from 0
+ * @param stays texts that get no signs
  */
-export function pseudoCatalogue(longer: number): readonly [place: string, script: string] {
+export function pseudoCatalogue(
+  longer: number,
+  stays: ReadonlySet<string> = new Set(),
+): readonly [place: string, script: string] {
   const messages = Object.fromEntries(
-    Object.entries(english).map(([id, message]) => [id, pseudoMessage(message, longer)]),
+    Object.entries(english).map(([id, message]) => [
+      id,
+      stays.has(String(message)) ? message : pseudoMessage(message, longer),
+    ]),
   ) as Messages;
   const name = readdirSync(SCRIPTS).find((each) => /^pt-\w+\.js$/.test(each)) ?? '';
   const script = readFileSync(path.join(SCRIPTS, name), 'utf8');

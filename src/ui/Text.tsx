@@ -38,24 +38,35 @@ function styled(base: string) {
 export const Body = styled('font-text text-body text-ink');
 export const Strong = styled('font-strong text-body text-ink');
 export const Lead = styled('font-text text-lead text-soft-ink');
+/** Of the size of a heading, inside one. */
+export const Title = styled('font-head text-title text-ink');
 export const Small = styled('font-text text-small text-soft-ink');
 export const Problem = styled('font-strong text-small text-danger');
 
 interface HeadingProps extends TextProps {
   readonly level: 1 | 2 | 3;
+  /** Of a long list: no larger than its lines. */
+  readonly isQuiet?: boolean;
   readonly nativeRef?: Ref<NativeText>;
 }
 
 const SIZE = { 1: 'text-headline', 2: 'text-title', 3: 'text-lead' } as const;
 
-export function Heading({ level, children, className = '', live = false, nativeRef }: HeadingProps) {
+export function Heading({
+  level,
+  isQuiet = false,
+  children,
+  className = '',
+  live = false,
+  nativeRef,
+}: HeadingProps) {
   return (
     <NativeText
       ref={nativeRef}
       role="heading"
       aria-level={level}
       aria-live={live ? 'polite' : undefined}
-      className={`font-head text-ink ${level === 1 ? 'outline-none forced-colors:outline-0' : ''} ${SIZE[level]} ${className}`}
+      className={`font-head text-ink ${level === 1 ? 'outline-none forced-colors:outline-0' : ''} ${SIZE[isQuiet ? 3 : level]} ${className}`}
     >
       {typeset(children)}
     </NativeText>

@@ -118,7 +118,9 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
       {all.length > 0 && entries.length === 0 ? <Small live>{t`Nothing like that in the log.`}</Small> : null}
       {daysOf(entries.slice(0, rows)).map(([of, ofDay]) => (
         <View key={of}>
-          <Heading level={2}>{formatDay(of, 'EEE d MMM yyyy')}</Heading>
+          <Heading level={2} isQuiet>
+            {formatDay(of, of.slice(0, 4) === today.slice(0, 4) ? 'EEE d MMM' : 'EEE d MMM yyyy')}
+          </Heading>
           <View role="list">
             {ofDay.map((entry) => (
               <View key={entry.id} role="listitem" className="border-t border-line">

@@ -76,11 +76,11 @@ export function SignalHistory({ state, history, today }: SignalHistoryProps) {
         {state.measurements.length > 0 ? (
           <Button
             tone="quiet"
-            label={asTable ? t`Hide the figures` : t`Show the figures`}
+            label={asTable ? t`Hide figures` : t`Figures`}
             hint={
               asTable
-                ? t`Hide the figures of ${{ model: model.label.toLowerCase() }}`
-                : t`Show the figures of ${{ model: model.label.toLowerCase() }}`
+                ? t`Hide figures of ${{ model: model.label.toLowerCase() }}`
+                : t`Figures of ${{ model: model.label.toLowerCase() }}`
             }
             expanded={asTable}
             onPress={() => setAsTable((shown) => !shown)}

@@ -101,7 +101,7 @@ function PantryRow({ item, ingredient }: { item: PantryItem; ingredient: Ingredi
         <Small>
           {stockText(item)}
           {item.pack
-            ? t` · ${{ money: money(item.pack.price) }} for ${{ grams: grams(item.pack.grams) }}`
+            ? ` · ${money(item.pack.price)} / ${grams(item.pack.grams)}`
             : ''}
         </Small>
       </LinkBox>
@@ -114,7 +114,7 @@ function stockText({ gramsLeft }: PantryItem): string {
     ? t({ message: 'some', context: 'an amount that is not known' })
     : gramsLeft === 0
       ? t`ran out`
-      : t`${{ grams: grams(gramsLeft) }} left`;
+      : grams(gramsLeft);
 }
 
 function OwnIngredients() {

@@ -20,7 +20,7 @@ export function KitPane() {
     );
   };
   return (
-    <FieldGroup label={t`What the house has`} help={t`The plan works around what’s missing.`}>
+    <FieldGroup label={t`What the house has`}>
       <View className="flex-row flex-wrap gap-2">
         {KIT.map((item) => (
           <Chip

@@ -147,7 +147,7 @@ function VerdictPicture({ push, response }: { push: Verdict['push']; response: R
           ) : null}
         </>
       ) : null}
-      {response ? <Small>{t`Above: what's in it. Below: what it did, nine times in ten.`}</Small> : null}
+      {response ? <Small>{t`Above: what's in it. Below: what it did.`}</Small> : null}
     </View>
   );
 }

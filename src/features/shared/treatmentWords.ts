@@ -20,6 +20,8 @@ const kindNoun = perLanguage((): Record<TreatmentKind, string> => ({
   rinse: t`rinse`,
 }));
 
+export const kindWord = (kind: TreatmentKind): string => kindNoun()[kind];
+
 /** "strong protein": kind and strength in words, for a line of text. */
 export function kindInWords(kind: TreatmentKind, strength: number): string {
   return `${kindNoun()[kind]}, ${strengthWord(strength)}`;

@@ -39,7 +39,7 @@ export function DayCheck({ head, ask }: { head: Head; ask: NonNullable<TodayAnsw
   return (
     <View className="gap-2 border-t border-line pt-4" testID="day-check">
       <FieldGroup
-        label={isDecided ? t`How does a strand feel?` : t`Once it’s dry: how does it feel?`}
+        label={isDecided ? t`How does your hair feel?` : t`Once it’s dry: how does it feel?`}
         help={helpText(isDecided ? dueReading(history, today) : today, today)}
       >
         <FeelScale value={null} onChange={felt} />
@@ -47,7 +47,7 @@ export function DayCheck({ head, ask }: { head: Head; ask: NonNullable<TodayAnsw
       <View className="items-start">
         <Button
           tone="quiet"
-          label={t`Stretch two strands instead`}
+          label={t`Stretch two`}
           onPress={() => router.push('/hair/stretch?then=today')}
         />
       </View>
@@ -57,7 +57,7 @@ export function DayCheck({ head, ask }: { head: Head; ask: NonNullable<TodayAnsw
 
 /** @param treated the day of the treatment that shows now */
 function helpText(treated: CalendarDay | undefined, today: CalendarDay): string {
-  if (treated === undefined) return t`Stroke one. Today is decided from it.`;
+  if (treated === undefined) return t`One stroke decides.`;
   return treated === today
     ? t`It tells what the treatment did.`
     : t`Stroke one: it shows what ${{ day: formatDay(treated, 'EEEE') }}’s treatment did, and decides today.`;

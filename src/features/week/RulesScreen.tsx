@@ -1,5 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import { learnedWashMinutes } from '@/core/hair/history';
@@ -13,9 +13,11 @@ import {
   type RuleKey,
 } from '@/core/plan/agenda';
 import { LEANINGS, LEANING_MOST } from '@/core/records/shapes';
-import type { Head } from '@/core/records/shapes';
-import { Button, Choice, Field, Heading, Screen, Small } from '@/ui';
+import type { Head, Leaning } from '@/core/records/shapes';
+import { Button, Choice, Field, Screen, Small } from '@/ui';
+import { OpenGroup } from '@/ui/OpenGroup';
 import { OpenLine } from '@/ui/OpenLine';
+import { schoolChoices } from '../shared/schoolChoices';
 import { SchoolRows } from '../shared/SchoolRows';
 import { SearchButton } from '../shared/SearchButton';
 import { useChoices } from '../shared/useChoices';
@@ -29,8 +31,8 @@ type Asks = 'often' | 'never' | 'wash';
 
 const questions = perLanguage((): readonly { readonly asks: Asks; readonly title: string }[] => [
   { asks: 'often', title: t`How often` },
-  { asks: 'never', title: t`What never happens` },
-  { asks: 'wash', title: t`How long a wash takes` },
+  { asks: 'never', title: t`What never` },
+  { asks: 'wash', title: t`Wash times` },
 ]);
 
 const ASKS: Readonly<Record<RuleKey, Asks>> = {
@@ -76,6 +78,14 @@ function Rules({ head }: { head: Head }) {
   const [words, setWords] = useState('');
   const sought = words.trim().toLowerCase();
   const shows = (text: string) => text.toLowerCase().includes(sought);
+  // What counts under another way than hers comes only where it is looked for, or where she changed it.
+  const isShown = (key: RuleKey) =>
+    shows(PLAN_RULES[key].label) &&
+    (sought !== '' || choices.rules[key] !== undefined || holdsUnder(PLAN_RULES[key], choices));
+  const schools = schoolChoices().filter(({ label, options }) =>
+    shows([label, ...options.map((each) => each.label)].join(' ')),
+  );
+  const leanings = LEANINGS.filter((leaning) => shows(leaningWords()[leaning].label));
   const learned = learnedWashMinutes(useHistory(head.headId).washDays, PLAN_RULES.washMinutes.value);
   return (
     <Screen
@@ -93,39 +103,48 @@ function Rules({ head }: { head: Head }) {
       {isSearching ? (
         <Field label={t`Search the rules`} value={words} onChange={setWords} testID="rule-search" />
       ) : null}
-      <View className="gap-4">
-        {questions().map(({ asks, title }) => (
-          <Group key={asks} title={title}>
-            {RULE_KEYS.filter((key) => ASKS[key] === asks && shows(PLAN_RULES[key].label)).map((key) => (
-              <RuleRow
-                key={key}
-                rule={PLAN_RULES[key]}
-                choices={choices}
-                change={change}
-                learned={key === 'washMinutes' ? learned : null}
-              />
-            ))}
-          </Group>
-        ))}
-        <Group title={t`How you want it`}>
-          <Leanings choices={choices} change={change} shows={shows} />
-        </Group>
-        <Group title={t`Where makers disagree`}>
-          <SchoolRows choices={choices} change={change} shows={shows} />
-        </Group>
+      <View className="gap-2">
+        {questions().map(({ asks, title }) => {
+          const keys = RULE_KEYS.filter((key) => ASKS[key] === asks && isShown(key));
+          return (
+            <OpenGroup
+              key={asks}
+              title={title}
+              count={keys.length}
+              startsOpen={asks === 'often'}
+              mustOpen={sought !== ''}
+              testID={`rules-${asks}`}
+            >
+              {keys.map((key) => (
+                <RuleRow
+                  key={key}
+                  rule={PLAN_RULES[key]}
+                  choices={choices}
+                  change={change}
+                  learned={key === 'washMinutes' ? learned : null}
+                />
+              ))}
+            </OpenGroup>
+          );
+        })}
+        <OpenGroup
+          title={t`Your preferences`}
+          count={leanings.length}
+          mustOpen={sought !== ''}
+          testID="rules-leanings"
+        >
+          <Leanings leanings={leanings} choices={choices} change={change} />
+        </OpenGroup>
+        <OpenGroup
+          title={t`Where makers disagree`}
+          count={schools.length}
+          mustOpen={sought !== ''}
+          testID="rules-schools"
+        >
+          <SchoolRows schools={schools} choices={choices} change={change} />
+        </OpenGroup>
       </View>
     </Screen>
-  );
-}
-
-function Group({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <View>
-      <Heading level={2}>{title}</Heading>
-      <View role="list" aria-label={title}>
-        {children}
-      </View>
-    </View>
   );
 }
 
@@ -212,11 +231,11 @@ function learnedText({ minutes, of }: Learned, isChosen: boolean): string {
 }
 
 interface LeaningsProps extends Changing {
-  readonly shows: (words: string) => boolean;
+  readonly leanings: readonly Leaning[];
 }
 
-function Leanings({ choices, change, shows }: LeaningsProps) {
-  return LEANINGS.filter((leaning) => shows(leaningWords()[leaning].label)).map((leaning) => {
+function Leanings({ leanings, choices, change }: LeaningsProps) {
+  return leanings.map((leaning) => {
     const { label, why } = leaningWords()[leaning];
     const chosen = choices.leanings[leaning];
     return (

@@ -5,7 +5,7 @@ import { formatDay, Z90 } from '@/core/base/measures';
 import { isSmall } from '@/core/plan/agenda';
 import type { Assignment, PrepTask } from '@/core/plan/planning';
 import { Body, Button, ButtonBox, Heading, Small, Strong } from '@/ui';
-import { kindInWords, minutesText, slotWords } from '../shared/treatmentWords';
+import { kindInWords, kindWord, minutesText, slotWords } from '../shared/treatmentWords';
 import type { DoneTreatment } from '../shared/weekRows';
 import { AirAdvice } from './AirAdvice';
 import { TreatmentActions } from './TreatmentActions';
@@ -24,7 +24,7 @@ export function PlannedTreatment({ assignment }: { assignment: Assignment }) {
         className="w-full"
       >
         <Strong className="text-link">{assignment.name}</Strong>
-        <Small>{treatmentLine(assignment)}</Small>
+        <Small>{shortLine(assignment)}</Small>
       </ButtonBox>
       <DoneButton assignment={assignment} tone="quiet" />
     </View>
@@ -35,11 +35,24 @@ export function treatmentKey(assignment: Pick<Assignment, 'day' | 'slot' | 'reci
   return `${assignment.day}/${assignment.slot}/${assignment.recipeId}`;
 }
 
+/** "protein · 105 min": at a glance; its sheet has the rest. */
+const shortLine = (assignment: Assignment): string =>
+  [
+    isSmall(assignment) ? slotWords()[assignment.slot] : kindWord(assignment.kind),
+    timeText(assignment),
+    ...(assignment.dose ? [t`gentler`] : []),
+    ...(assignment.onlyIfFirm ? [t`only if it feels firm`] : []),
+    ...(assignment.locked ? [t`kept by you`] : []),
+  ].join(' · ');
+
+const timeText = ({ overnight, minutes }: Assignment): string =>
+  overnight ? t`overnight` : minutesText(minutes);
+
 /** "moisture, strong · 105 min · you put it here" */
 export function treatmentLine(assignment: Assignment): string {
   return [
     isSmall(assignment) ? slotWords()[assignment.slot] : kindInWords(assignment.kind, assignment.strength),
-    assignment.overnight ? t`overnight` : minutesText(assignment.minutes),
+    timeText(assignment),
     ...(assignment.dose ? [assignment.dose.text] : []),
     ...(assignment.onlyIfFirm ? [t`only if it feels firm`] : []),
     ...(assignment.locked ? [t`kept by you`] : []),
@@ -127,17 +140,15 @@ export function FinishedTreatment({ assignment }: { assignment: DoneTreatment })
   return (
     <View className="gap-0.5">
       <Strong>{assignment.name}</Strong>
-      <Small>
-        {t`${{ kindIn: kindInWords(assignment.kind, assignment.strength) }} · ${{ minutes: minutesText(assignment.contactMinutes) }} on · done`}
-      </Small>
+      <Small>{t`${{ kind: kindWord(assignment.kind) }} · done`}</Small>
     </View>
   );
 }
 
+/** What is to begin, as far as it fits on a line: the sheet of its treatment says it whole. */
 export function Preparation({ tasks }: { tasks: readonly PrepTask[] }) {
   return tasks.map((task) => (
-    <Small key={`${task.forRecipeId}-${task.text}`}>
-      <Small className="font-strong text-ink">{t`Prepare: `}</Small>
+    <Small key={`${task.forRecipeId}-${task.text}`} className="text-ink" isOneLine>
       {task.text}
     </Small>
   ));
