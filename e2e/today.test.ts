@@ -66,7 +66,7 @@ describe('a stroke on the first screen', () => {
     const browser = await phone();
     await browser.stores(snapshotOf(unhurriedMaren()));
     await browser.goto('/');
-    await browser.sees('Today is decided from it');
+    await browser.sees('One stroke decides');
     await stroke(browser, -2);
     await browser.sees('The check of Maren is saved.');
     await browser.pressId('why-today');

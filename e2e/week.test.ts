@@ -206,10 +206,13 @@ describe('the plan on a phone', () => {
     await weekOf(browser);
     await browser.press('Rules');
     await browser.sees('The usual rules');
+    // What counts under another way than hers is not in the way.
+    await browser.lacks('By the calendar: longest without protein');
     await browser.pressId('rules-schools');
     await browser.pressId('school-rhythm-line');
     await browser.press('by the calendar');
     await browser.sees('Dates decide');
+    await browser.sees('By the calendar: longest without protein');
     await browser.pressId('rule-moisture-within-line');
     await browser.press('Switch off: Longest without moisture');
     await browser.sees('One rule of your own');

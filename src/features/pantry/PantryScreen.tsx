@@ -100,9 +100,7 @@ function PantryRow({ item, ingredient }: { item: PantryItem; ingredient: Ingredi
         <Strong className={`flex-1 ${inStock(item) ? '' : 'line-through'}`}>{ingredient.name}</Strong>
         <Small>
           {stockText(item)}
-          {item.pack
-            ? ` · ${money(item.pack.price)} / ${grams(item.pack.grams)}`
-            : ''}
+          {item.pack ? ` · ${money(item.pack.price)} / ${grams(item.pack.grams)}` : ''}
         </Small>
       </LinkBox>
     </View>

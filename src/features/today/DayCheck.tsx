@@ -45,11 +45,7 @@ export function DayCheck({ head, ask }: { head: Head; ask: NonNullable<TodayAnsw
         <FeelScale value={null} onChange={felt} />
       </FieldGroup>
       <View className="items-start">
-        <Button
-          tone="quiet"
-          label={t`Stretch two`}
-          onPress={() => router.push('/hair/stretch?then=today')}
-        />
+        <Button tone="quiet" label={t`Stretch two`} onPress={() => router.push('/hair/stretch?then=today')} />
       </View>
     </View>
   );

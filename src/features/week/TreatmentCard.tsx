@@ -145,10 +145,16 @@ export function FinishedTreatment({ assignment }: { assignment: DoneTreatment })
   );
 }
 
-/** What is to begin, as far as it fits on a line: the sheet of its treatment says it whole. */
-export function Preparation({ tasks }: { tasks: readonly PrepTask[] }) {
+interface PreparationProps {
+  readonly tasks: readonly PrepTask[];
+  /** As far as it fits on a line: the sheet of its treatment says it whole. */
+  readonly isShort?: boolean;
+}
+
+/** What is to begin. */
+export function Preparation({ tasks, isShort = false }: PreparationProps) {
   return tasks.map((task) => (
-    <Small key={`${task.forRecipeId}-${task.text}`} className="text-ink" isOneLine>
+    <Small key={`${task.forRecipeId}-${task.text}`} className="text-ink" isOneLine={isShort}>
       {task.text}
     </Small>
   ));

@@ -16,7 +16,7 @@ export function WeekDay({ row }: { row: WeekRow }) {
         <FinishedTreatment key={assignment.sessionId} assignment={assignment} />
       ))}
       <DayNotes notes={row.notes} />
-      <Preparation tasks={row.preparation} />
+      <Preparation tasks={row.preparation} isShort />
       {row.planned.map((assignment) => (
         <View key={treatmentKey(assignment)} className="flex-row gap-1">
           <View className="flex-1">

@@ -137,7 +137,7 @@ function isUnitOfAll(tokens: readonly Token[], at: number, { units, roles }: Voc
   const before = tokens[at - 1];
   const behind = isSign(tokens[unit.to], ',', ':') ? unit.to + 1 : unit.to;
   const isBracket = (isSign(before, '(') || says(before, 'inPlace')) && isSign(tokens[unit.to], ')');
-  const isFirst = before === undefined || before.kind !== 'word' ? before?.kind !== 'number' : false;
+  const isFirst = before?.kind !== 'word' && before?.kind !== 'number';
   return (
     roles.allIn.endsAt(tokens, at, 4) ||
     isBracket ||

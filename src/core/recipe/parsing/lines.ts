@@ -219,6 +219,8 @@ function unitOf(
   if (!amount) return null;
   const isCounted = name.match.item.ingredient?.measures.pieceGrams !== undefined;
   const isOf = [amount.to - 1, amount.to].some((place) => words.roles.of.at(tokens, place));
+  // "half mask half avocado, 6 spoons in all"
+  if (isShareOfAll(item, sentence)) return 'part';
   if (amount.unit !== null || isCounted || (amount.weak && !isOf)) return amount.unit;
   const at = inRow.indexOf(sentence);
   const told = [
@@ -238,6 +240,14 @@ function unitOf(
   if (isOf || isBehind || isOil) return spoonOf(unit, amount) ?? gramsOrPart(unit, amount);
   return gramsOrPart(unit, amount);
 }
+
+const isShareOfAll = ({ amount }: Item, { items, batches }: ReadSentence): boolean => {
+  const shares = items.map((each) => (each.amount?.unit === null ? each.amount.quantity : 1));
+  const isWhole = items.length > 1 && Math.abs(sum(shares) - 1) <= SHARES_WITHIN;
+  return amount?.unit === null && isWhole && batches.some(({ what }) => what === 'total');
+};
+/** A third and two thirds, rounded. */
+const SHARES_WITHIN = 0.01;
 
 function gramsOrPart(unit: Amount['unit'], { quantity }: Amount): Amount['unit'] {
   if (unit === 'g' || unit === 'ml') return 'g';

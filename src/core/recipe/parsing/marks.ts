@@ -27,6 +27,10 @@ interface Marks {
   readonly meanwhile: Words;
   /** Before what a mixture is made for. */
   readonly purpose: Words;
+  /** Before what a tea is made from. */
+  readonly madeFrom: Words;
+  /** Before what is in it: "cold water with a spoon of honey". */
+  readonly holding: Words;
   /** Behind "4c": it tells how hair curls. */
   readonly ofHairType: Words;
   /** Behind "cloves of": only this is counted so. */

@@ -20,6 +20,8 @@ const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
 ]);
 
 /** How many tokens behind water it may be thrown off. */
+/** The longest words for "some". */
+const SOME_WITHIN = 4;
 const THROWN_WITHIN = 8;
 
 export const isWithin = (at: number, range: TokenRange | null): boolean =>
@@ -135,8 +137,14 @@ export class Mentions {
   /** "20 minutes, cold water or you'll have scrambled eggs": what it is rinsed with. */
   private isCoolRinse({ from, to }: Item['name'], deed: Deed | null, texture: Item['texture']): boolean {
     const { tokens, words } = this.context;
+    // "… 25 minute, thande paani se dhona"
+    const isRinsed = [to, to + 1].some((at) => words.deeds.at(tokens, at)?.value === 'rinse');
+    // "a little lukewarm water" goes in.
+    // … and so does "cold water with a spoon of honey".
+    const isMixed = [to, to + 1].some((at) => says(tokens[at], 'holding'));
+    if (words.roles.some.endsAt(tokens, from, SOME_WITHIN) || (isMixed && !isRinsed)) return false;
     return (
-      (deed === null || deed === 'cool') &&
+      (deed === null || deed === 'cool' || isRinsed) &&
       texture === null &&
       [from, from - 1].some((at) => (words.roles.coolRinse.at(tokens, at)?.to ?? 0) >= to)
     );

@@ -3,7 +3,7 @@ import { nameBareOil } from './bareOil';
 import type { Names } from './elements';
 import { dropOfUnknown, isBehindMeasure } from './headNouns';
 import type { Found } from './item';
-import { isHerb, isOfOil, type LarderItem, type NameLexicon } from './lexicon';
+import { isHerb, isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
 import { isPack } from './lineAmount';
 import { says } from './marks';
 import { isProduct } from './pending';
@@ -115,6 +115,13 @@ function isBehindTool(tokens: readonly Token[], at: number, { roles }: Vocabular
   return says(tokens[link], 'ofTool') && roles.tools.endsAt(tokens, link, 2);
 }
 
+/** "Make a tea with rosemary (…)" */
+const isTeaWith = (found: Found, tokens: readonly Token[], to: number): boolean => {
+  const herb = found.get(to + 1);
+  const isOf = (['mixedWith', 'of', 'madeFrom'] as const).some((mark) => says(tokens[to], mark));
+  return isOf && herb !== undefined && isHerb(herb.item);
+};
+
 /** "chamomile tea", "chá de alecrim": the herb is what goes in. */
 function dropTeaOf(found: Found, tokens: readonly Token[]): void {
   for (const [at, { to, item }] of [...found]) {
@@ -122,7 +129,7 @@ function dropTeaOf(found: Found, tokens: readonly Token[]): void {
     const isBehind = [...found].some(([start, other]) => start < at && other.to === at && isHerb(other.item));
     const of = says(tokens[to], 'ofHerb') ? to + 1 : null;
     const herb = of === null ? undefined : found.get(of);
-    if (isBehind || (herb && isHerb(herb.item))) found.delete(at);
+    if (isBehind || (herb && isHerb(herb.item)) || isTeaWith(found, tokens, to)) found.delete(at);
   }
 }
 
@@ -244,6 +251,12 @@ function nameInfusions(found: Found, tokens: readonly Token[], lexicon: Lexicon,
   for (const [at, name] of [...found]) {
     if (isOfOil(name.item) || !name.item.ingredient) continue;
     if (isSteepedIn(found, at, name, { tokens, lexicon, infused: infused.item })) continue;
+    const pressed = pressedOf(at, name, tokens, lexicon);
+    if (pressed) {
+      found.delete(at);
+      found.set(at - 2, { item: pressed, words: name.to - at + 2, to: name.to });
+      continue;
+    }
     const hyphen = isSign(tokens[name.to], '-', '‑') ? 1 : 0;
     const behind = words.roles.infusedOil.at(tokens, name.to + hyphen);
     if (behind) {
@@ -256,6 +269,17 @@ function nameInfusions(found: Found, tokens: readonly Token[], lexicon: Lexicon,
     }
     renameSteepedBehind(found, at, name, { infused: infused.item, tokens, words });
   }
+}
+
+/** "oil of avocado": pressed from it, where the catalogue has such an oil. */
+function pressedOf(
+  at: number,
+  { to }: { readonly to: number },
+  tokens: readonly Token[],
+  lexicon: Lexicon,
+): LarderItem | undefined {
+  const isOf = says(tokens[at - 2], 'oil') && says(tokens[at - 1], 'of');
+  return isOf ? oilCalled([...tokens.slice(at, to).map(({ word }) => word), 'oil'], lexicon) : undefined;
 }
 
 /** "oil infused with mint" */

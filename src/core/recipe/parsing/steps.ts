@@ -30,6 +30,8 @@ const COVERED: ReadonlySet<Deed> = new Set<Deed>(['soak', 'strain']);
 const LONGEST_BEHIND = 180;
 /** What is warmed is warm after this, minutes. */
 const LONGEST_WARMED = 20;
+/** Tokens between days and the fridge. */
+const KEPT_WITHIN = 3;
 const PARTS = new Set(['comma', 'and', 'dash', 'colon', 'slash']);
 /** The longest time on the hair, minutes: twelve hours. */
 const LONGEST_CONTACT = 720;
@@ -142,6 +144,7 @@ class Steps {
         : this.begin(Math.max(this.chunkFrom, current ? current.to : 0), element.to);
     if (!step.deeds.includes(deed)) step.deeds.push(deed);
     if (deed === 'apply' && current && current !== step) this.handOver(current, step, element);
+    if (deed === 'keep' && current && current !== step) this.handDays(current, step, element);
   }
 
   /** "mix, 30 minutes on the hair": a time right before what is done on the hair is not that of what takes none. */
@@ -150,6 +153,15 @@ class Steps {
     const isOfChunk = lastTime !== null && lastTime.from >= this.chunkFrom && step.from >= this.chunkFrom;
     const takesNone = isOfChunk || !earlier.deeds.some((deed) => WAITS.has(deed));
     if (!lastTime || !takesNone || from - lastTime.to > 1 || earlier.minutes !== lastTime.minutes) return;
+    step.minutes = lastTime.minutes;
+    earlier.minutes = null;
+  }
+
+  /** "Mist daily, 2 days in the fridge": so long it keeps. */
+  private handDays(earlier: Draft, step: Draft, { from }: TokenRange): void {
+    const { lastTime } = this;
+    const isDays = lastTime !== null && lastTime.minutes >= DAY_MINUTES;
+    if (!isDays || from - lastTime.to > KEPT_WITHIN || earlier.minutes !== lastTime.minutes) return;
     step.minutes = lastTime.minutes;
     earlier.minutes = null;
   }
@@ -242,9 +254,7 @@ const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'hea
  */
 export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
   return steps.map((given, index) => {
-    const step = isHeatedOn(given, steps[index - 1])
-      ? { ...given, deeds: ['apply', 'heat'] as const }
-      : given;
+    const step = withHair(given, steps, index);
     // "Gloss (2 hrs): …": how long it is on.
     const isOfTitle = index === 0 && step.text.startsWith('(');
     const isBare = step.deeds.every((deed) => deed === 'apply') && !isOfTitle && !isOnHair(step.text);
@@ -261,6 +271,15 @@ export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
     );
     return isBare && isTimed && (isMixedLater || isLong) ? { ...step, deeds: ['soak'] } : step;
   });
+}
+
+function withHair(step: ToldStep, steps: readonly ToldStep[], index: number): ToldStep {
+  if (isHeatedOn(step, steps[index - 1])) return { ...step, deeds: ['apply', 'heat'] };
+  // "Strain, cool, 20 min.": nothing else is said of the hair.
+  const isApart = step.deeds.join() === 'cool' && step.text.includes(',');
+  const isCooled = isApart && index + 1 === steps.length && (step.minutes ?? 0) >= LEAST_HEATED_ON;
+  const isUnsaid = steps.every(({ deeds }) => !deeds.includes('apply') && !deeds.includes('rinse'));
+  return isCooled && isUnsaid ? { ...step, deeds: ['cool', 'apply'] } : step;
 }
 
 /** "Apply warm. Heat 15 min.": on the hair. */
@@ -285,7 +304,9 @@ export function toldUse(
     (index) =>
       [1, 2].every((back) => tokens[index - back]?.kind !== 'number') ||
       // "nach 20 Minuten kalt ausspülen"
-      words.time.endsAt(tokens, index, 1),
+      words.time.endsAt(tokens, index, 1) ||
+      // "leave 15 and cold water"
+      words.roles.and.endsAt(tokens, index, 1),
   );
   // "20 minutes, cold water always"
   const isCoolAlone = coolAt.some(
@@ -295,7 +316,8 @@ export function toldUse(
       // "Then cold water."
       (words.roles.and.endsAt(tokens, index, 1) && tokens[index - 2]?.kind === 'sign') ||
       // "ten minutes and cold water"
-      (words.roles.and.endsAt(tokens, index, 1) && words.time.endsAt(tokens, index - 1, 1)) ||
+      (words.roles.and.endsAt(tokens, index, 1) &&
+        (words.time.endsAt(tokens, index - 1, 1) || tokens[index - 2]?.kind === 'number')) ||
       tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => says(next, 'atEnd')),
   );
   const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
