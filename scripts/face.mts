@@ -1,7 +1,7 @@
 /**
- * Measures the face on a phone, from the demo: words of ours (names of ingredients are hers) in the first view of each main place, what can be pressed
- * there, how far from the top the headline ends and how long the page is; then ten jobs, each from Today, with taps
- * and the seconds that the product itself takes for them.
+ * Measures the face on a phone, from the demo: words of ours in the first view of each main place (names of ingredients,
+ * her log and how she makes it are hers), what can be pressed there, how far from the top the headline ends and how long
+ * the page is; then ten jobs, each from Today, with taps and the seconds that the product itself takes for them.
  */
 import { readdirSync } from 'node:fs';
 import { By } from 'selenium-webdriver';
@@ -39,10 +39,13 @@ interface FirstView {
 
 /** Only letters of the pseudo catalogue have signs. */
 const FIRST_VIEW = `
+  const HERS = '[data-testid="method"], [data-testid="log-treatments"], [data-testid="log-readings"], [data-testid="log-events"], [data-testid="log-shelf"]';
   const words = [];
   const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
     if (!node.parentElement.checkVisibility() || /^(SCRIPT|NOSCRIPT|STYLE)$/.test(node.parentElement.tagName)) continue;
+    // Her log's entries and how she makes it are hers, though our words put them together.
+    const isHers = node.parentElement.closest(HERS) !== null;
     const range = document.createRange();
     range.selectNodeContents(node);
     const at = range.getBoundingClientRect();
@@ -50,7 +53,8 @@ const FIRST_VIEW = `
     const { clientWidth, scrollWidth } = node.parentElement;
     const seen = node.textContent.split(/\\s+/).filter((word) => /\\p{L}/u.test(word));
     // Of what is cut at the end of its line only the part that is seen.
-    words.push(...seen.slice(0, clientWidth > 0 && clientWidth < scrollWidth ? Math.round((seen.length * clientWidth) / scrollWidth) : undefined));
+    const fits = clientWidth > 0 && clientWidth < scrollWidth ? clientWidth / scrollWidth : 1;
+    words.push(...seen.slice(0, Math.round(seen.length * fits)).map((word) => ({ word, isHers })));
   }
   const scroller = document.querySelector('[data-scrolls]');
   const head = document.querySelector('[role="heading"][aria-level="1"], h1');
@@ -59,7 +63,7 @@ const FIRST_VIEW = `
     return each.checkVisibility() && at.top < innerHeight && at.bottom > 0;
   });
   return {
-    ours: words.filter((word) => /[^\\u0000-\\u007f\\u2010-\\u2027%°·]/.test(word)).length,
+    ours: words.filter(({ word, isHers }) => !isHers && /[^\\u0000-\\u007f\\u2010-\\u2027%°·]/.test(word)).length,
     all: words.length,
     controls: pressed.length,
     headEnds: Math.round(head.getBoundingClientRect().bottom),

@@ -116,20 +116,22 @@ export const LogScreen = withHead(function Log({ head }: { head: Head }) {
         </View>
       ) : null}
       {all.length > 0 && entries.length === 0 ? <Small live>{t`Nothing like that in the log.`}</Small> : null}
-      {daysOf(entries.slice(0, rows)).map(([of, ofDay]) => (
-        <View key={of}>
-          <Heading level={2} isQuiet>
-            {formatDay(of, of.slice(0, 4) === today.slice(0, 4) ? 'EEE d MMM' : 'EEE d MMM yyyy')}
-          </Heading>
-          <View role="list">
-            {ofDay.map((entry) => (
-              <View key={entry.id} role="listitem" className="border-t border-line">
-                <LogLine head={head} entry={entry} />
-              </View>
-            ))}
+      <View className="gap-1">
+        {daysOf(entries.slice(0, rows)).map(([of, ofDay]) => (
+          <View key={of}>
+            <Heading level={2} isQuiet>
+              {formatDay(of, of.slice(0, 4) === today.slice(0, 4) ? 'EEE d MMM' : 'EEE d MMM yyyy')}
+            </Heading>
+            <View role="list">
+              {ofDay.map((entry) => (
+                <View key={entry.id} role="listitem" className="border-t border-line">
+                  <LogLine head={head} entry={entry} />
+                </View>
+              ))}
+            </View>
           </View>
-        </View>
-      ))}
+        ))}
+      </View>
       {entries.length > rows ? (
         <View className="items-start">
           <Button tone="quiet" label={t`Show earlier ones`} onPress={() => setRows(rows + ROWS_AT_ONCE)} />
