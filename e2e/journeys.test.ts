@@ -309,9 +309,9 @@ describe('a treatment', () => {
     await browser.goto('/week');
     await browser.press(/^I did /);
     await browser.sees('is logged for Maren');
-    await browser.sees('min on · done');
+    await browser.sees(' · done');
     await browser.pressId('undo');
-    await browser.lacks('min on · done');
+    await browser.lacks(' · done');
   });
 });
 

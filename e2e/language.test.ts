@@ -81,7 +81,7 @@ it('lengths and weights are shown and typed in inches and ounces, and kept as th
   await browser.pressId('save-head');
   await browser.sees('20 in');
   await browser.goto('/pantry');
-  await browser.sees(/\d oz left/);
+  await browser.sees(/\d oz · /);
   await browser.goto('/people/settings');
   await browser.press('centimetres and grams');
   await browser.goto('/people');

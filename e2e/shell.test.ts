@@ -108,8 +108,8 @@ describe('a recipe', () => {
           .filter((each) => each.checkVisibility()).map((each) => each.textContent)`,
       ),
     );
-    expect(shown).toEqual(expect.arrayContaining(['How you make it', 'Take care']));
-    expect(shown).not.toContain('Make a batch');
+    expect(shown).toEqual(expect.arrayContaining(['Method', 'Take care']));
+    expect(shown).not.toContain('Make');
     expect(shown.join()).not.toContain('People');
   });
 

@@ -82,8 +82,8 @@ export function MethodSums({ method }: { method: Method }) {
   return (
     <Small>
       {totalMinutes > handsMinutes
-        ? t`${{ total: minutesText(totalMinutes) }}, ${{ hands: minutesText(handsMinutes) }} of it with your hands. To wash up: ${{ tools }}.`
-        : t`${{ total: minutesText(totalMinutes) }}. To wash up: ${{ tools }}.`}
+        ? t`${{ total: minutesText(totalMinutes) }}, ${{ hands: minutesText(handsMinutes) }} by hand. Wash up: ${{ tools }}.`
+        : t`${{ total: minutesText(totalMinutes) }}. Wash up: ${{ tools }}.`}
     </Small>
   );
 }

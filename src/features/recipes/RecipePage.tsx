@@ -11,6 +11,7 @@ import type { Head, RecipeVersion, Session } from '@/core/records/shapes';
 import { Body, Button, Heading, Screen, Small, useWidth } from '@/ui';
 import { EffectBar } from '@/ui/charts/EffectBar';
 import { PushBar } from '@/ui/charts/PushBar';
+import { OpenLine } from '@/ui/OpenLine';
 import { effectInWords, effectText, onHairWords } from '../shared/effectWords';
 import { draftOf, versionFromDraft } from '../shared/recipeDraft';
 import { newStamp } from '../shared/stamp';
@@ -70,7 +71,13 @@ export function RecipePage({ recipe }: { recipe: RecipeVersion }) {
       <OwnWay recipe={recipe} />
       {head ? (
         <LastTime recipeId={recipeId} headId={head.headId}>
-          {firmness && response ? <Small>{effectInWords(firmness, response)}</Small> : null}
+          {firmness && response ? (
+            <View role="list">
+              <OpenLine title={t`What it did`} testID="what-it-did">
+                <Small>{effectInWords(firmness, response)}</Small>
+              </OpenLine>
+            </View>
+          ) : null}
         </LastTime>
       ) : null}
     </Screen>
@@ -86,13 +93,13 @@ function Acts({ recipe, head }: { recipe: RecipeVersion; head: Head | undefined 
       <View className="flex-row flex-wrap gap-2">
         <Button
           tone="main"
-          label={t`Make a batch`}
+          label={t({ message: 'Make', context: 'a recipe' })}
           onPress={() => router.push({ pathname: '/recipes/make/[recipeId]', params: { recipeId } })}
           testID="make-recipe"
         />
         {head ? (
           <Button
-            label={t`Plan it`}
+            label={t({ message: 'Plan', context: 'a recipe' })}
             expanded={isPlanning}
             onPress={() => setIsPlanning(!isPlanning)}
             testID="plan-recipe"
@@ -147,7 +154,7 @@ function VerdictPicture({ push, response }: { push: Verdict['push']; response: R
           ) : null}
         </>
       ) : null}
-      {response ? <Small>{t`Above: what's in it. Below: what it did.`}</Small> : null}
+      {response ? <Small>{t`Below: what it did.`}</Small> : null}
     </View>
   );
 }
@@ -177,7 +184,7 @@ function OwnWay({ recipe }: { recipe: RecipeVersion }) {
   const warnings = useWarnings({ recipe, steps });
   return (
     <View className="gap-1">
-      <Heading level={2}>{t`How you make it`}</Heading>
+      <Heading level={2}>{t`Method`}</Heading>
       <MethodList method={method} warnings={warnings} />
       <MethodSums method={method} />
     </View>

@@ -145,16 +145,28 @@ export function FinishedTreatment({ assignment }: { assignment: DoneTreatment })
   );
 }
 
-interface PreparationProps {
-  readonly tasks: readonly PrepTask[];
-  /** As far as it fits on a line: the sheet of its treatment says it whole. */
-  readonly isShort?: boolean;
+/** What is to begin, named by what it is for: the sheet of that says the rest. */
+export function PreparationFor({ tasks }: { tasks: readonly PrepTask[] }) {
+  const { plan } = useWeek();
+  const assignments = plan.days.flatMap((day) => day.assignments);
+  return tasks.map(({ text, day: on, startMinute, forDay, forRecipeId }) => {
+    // A patch test, days before and at no hour, is said as it is.
+    const isMaking = startMinute !== null || on === forDay;
+    const of = assignments.find(
+      ({ day, recipeId }) => isMaking && day === forDay && recipeId === forRecipeId,
+    );
+    return (
+      <Small key={`${forRecipeId}-${text}`} className="text-ink">
+        {of ? t`Prepare ${{ name: of.name }}` : text}
+      </Small>
+    );
+  });
 }
 
 /** What is to begin. */
-export function Preparation({ tasks, isShort = false }: PreparationProps) {
+export function Preparation({ tasks }: { tasks: readonly PrepTask[] }) {
   return tasks.map((task) => (
-    <Small key={`${task.forRecipeId}-${task.text}`} className="text-ink" isOneLine={isShort}>
+    <Small key={`${task.forRecipeId}-${task.text}`} className="text-ink">
       {task.text}
     </Small>
   ));

@@ -4,7 +4,7 @@ import { formatDay } from '@/core/base/measures';
 import { Button, Small } from '@/ui';
 import type { WeekRow } from '../shared/weekRows';
 import { DragHandle, DropDay } from './DragTreatments';
-import { FinishedTreatment, treatmentKey, PlannedTreatment, Preparation } from './TreatmentCard';
+import { FinishedTreatment, treatmentKey, PlannedTreatment, PreparationFor } from './TreatmentCard';
 import { useWeek } from './WeekContext';
 
 /** What stands beside one day of the forecast on a phone. */
@@ -16,7 +16,7 @@ export function WeekDay({ row }: { row: WeekRow }) {
         <FinishedTreatment key={assignment.sessionId} assignment={assignment} />
       ))}
       <DayNotes notes={row.notes} />
-      <Preparation tasks={row.preparation} isShort />
+      <PreparationFor tasks={row.preparation} />
       {row.planned.map((assignment) => (
         <View key={treatmentKey(assignment)} className="flex-row gap-1">
           <View className="flex-1">
