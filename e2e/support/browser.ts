@@ -19,7 +19,7 @@ const LOOK_EVERY_MS = 80;
 const LOOK_MOST_MS = 10_000;
 /** After which a script that went with its page is given up. */
 const SCRIPT_MOST_MS = 2 * LOOK_MOST_MS;
-const PRESSES = 3;
+const PRESSES = 8;
 
 /** The same database that the application makes, with these entries. */
 const STORE = `
@@ -377,6 +377,8 @@ export class Browser {
         if (!mayPass || attempt === PRESSES) throw caught;
         if (caught instanceof error.ElementClickInterceptedError) await this.closesOffer();
       }
+      // A better plan may still be on its way, and move the page again.
+      await this.driver.sleep(LOOK_EVERY_MS);
     }
   }
 
