@@ -37,25 +37,20 @@ export function treatmentKey(assignment: Pick<Assignment, 'day' | 'slot' | 'reci
 
 /** "protein · 105 min": at a glance; its sheet has the rest. */
 const shortLine = (assignment: Assignment): string =>
-  [
-    isSmall(assignment) ? slotWords()[assignment.slot] : kindWord(assignment.kind),
-    timeText(assignment),
-    ...(assignment.dose ? [t`gentler`] : []),
-    ...(assignment.onlyIfFirm ? [t`only if it feels firm`] : []),
-    ...(assignment.locked ? [t`kept by you`] : []),
-  ].join(' · ');
-
-const timeText = ({ overnight, minutes }: Assignment): string =>
-  overnight ? t`overnight` : minutesText(minutes);
+  lineOf(assignment, kindWord(assignment.kind), assignment.dose && t`gentler`);
 
 /** "moisture, strong · 105 min · you put it here" */
-export function treatmentLine(assignment: Assignment): string {
+export const treatmentLine = (assignment: Assignment): string =>
+  lineOf(assignment, kindInWords(assignment.kind, assignment.strength), assignment.dose?.text);
+
+function lineOf(assignment: Assignment, kind: string, dose: string | null | undefined): string {
+  const { slot, overnight, minutes, onlyIfFirm, locked } = assignment;
   return [
-    isSmall(assignment) ? slotWords()[assignment.slot] : kindInWords(assignment.kind, assignment.strength),
-    timeText(assignment),
-    ...(assignment.dose ? [assignment.dose.text] : []),
-    ...(assignment.onlyIfFirm ? [t`only if it feels firm`] : []),
-    ...(assignment.locked ? [t`kept by you`] : []),
+    isSmall(assignment) ? slotWords()[slot] : kind,
+    overnight ? t`overnight` : minutesText(minutes),
+    ...(dose ? [dose] : []),
+    ...(onlyIfFirm ? [t`only if it feels firm`] : []),
+    ...(locked ? [t`kept by you`] : []),
   ].join(' · ');
 }
 
@@ -149,11 +144,9 @@ export function FinishedTreatment({ assignment }: { assignment: DoneTreatment })
 export function PreparationFor({ tasks }: { tasks: readonly PrepTask[] }) {
   const { plan } = useWeek();
   const assignments = plan.days.flatMap((day) => day.assignments);
-  return tasks.map(({ text, day: on, startMinute, forDay, forRecipeId }) => {
-    // A patch test, days before and at no hour, is said as it is.
-    const isMaking = startMinute !== null || on === forDay;
+  return tasks.map(({ text, isPatchTest, forDay, forRecipeId }) => {
     const of = assignments.find(
-      ({ day, recipeId }) => isMaking && day === forDay && recipeId === forRecipeId,
+      ({ day, recipeId }) => !isPatchTest && day === forDay && recipeId === forRecipeId,
     );
     return (
       <Small key={`${forRecipeId}-${text}`} className="text-ink">

@@ -194,6 +194,8 @@ export interface PrepTask {
   readonly leadHours: number | null;
   /** Minute of its day at which it has to be begun at the latest, counted back from the wash; null where the day is enough. */
   readonly startMinute: number | null;
+  /** Nothing is made: it is tried on the skin. */
+  readonly isPatchTest: boolean;
   readonly forRecipeId: string;
   readonly forDay: CalendarDay;
 }

@@ -25,6 +25,7 @@ export function preparationOf(
     text,
     leadHours,
     startMinute: leadHours === null ? null : latestStart(head, start, day, leadHours),
+    isPatchTest: false,
     forRecipeId: treatment.recipeId,
     forDay: day,
   });
@@ -72,12 +73,11 @@ function patchTest(
 ): PrepTask[] {
   const isFirst = !all.some((other) => other.treatment === treatment && other.day < day);
   if (treatment.patchTest !== 'waits' || !isFirst) return [];
-  return [
-    task(
-      on(rules.patchTest ?? PLAN_RULES.patchTest.value),
-      t`Patch test of ${{ treatmentName: treatment.name }} behind the ear`,
-    ),
-  ];
+  const tested = task(
+    on(rules.patchTest ?? PLAN_RULES.patchTest.value),
+    t`Patch test of ${{ treatmentName: treatment.name }} behind the ear`,
+  );
+  return [{ ...tested, isPatchTest: true }];
 }
 
 function spanText(hours: number): string {

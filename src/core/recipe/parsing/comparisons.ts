@@ -1,5 +1,5 @@
 import { says } from './marks';
-import { type Token } from './tokens';
+import type { Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 /** Words that may stand in between. */

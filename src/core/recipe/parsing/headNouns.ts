@@ -1,16 +1,12 @@
 import { plainWords } from '../ingredients';
-import type { NameMatch } from './elements';
+import type { Found } from './item';
 import { isMark, says } from './marks';
 import { SHARED_NOUNS } from './sharedNouns';
 import { isNumber, isWord, type Token } from './tokens';
 import { describes, type Vocabulary } from './vocabulary';
 
 /** "a cup of camel milk", "manteiga de pracaxi": of something that nobody knows; asked about, and no milk of a cow. */
-export function dropOfUnknown(
-  found: Map<number, NameMatch & { readonly to: number }>,
-  tokens: readonly Token[],
-  words: Vocabulary,
-): void {
+export function dropOfUnknown(found: Found, tokens: readonly Token[], words: Vocabulary): void {
   const { units, numbers, fractions, articles, roles, deeds } = words;
   const isUnknown = (at: number) =>
     isWord(tokens[at]) &&

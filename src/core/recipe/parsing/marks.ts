@@ -1,10 +1,4 @@
-import de from '../../../../data/reading/de.json';
-import en from '../../../../data/reading/en.json';
-import es from '../../../../data/reading/es.json';
-import fr from '../../../../data/reading/fr.json';
-import hi from '../../../../data/reading/hi.json';
-import it from '../../../../data/reading/it.json';
-import pt from '../../../../data/reading/pt.json';
+import { LANGUAGES } from './languages';
 import { isWord, type Token } from './tokens';
 
 type Words = readonly string[];
@@ -225,18 +219,18 @@ interface Marks {
 export type Mark = keyof Marks;
 
 /** Under "marks" of data/reading; plain, as tokens have them. */
-const LANGUAGES: readonly Partial<Marks>[] = [en, pt, es, fr, de, it, hi].map(({ marks }) => marks);
+const MARKS: readonly Partial<Marks>[] = Object.values(LANGUAGES).map(({ marks }) => marks);
 
 /** They hold whatever language the rest is in: tellings mix languages within a sentence. */
 const WORDS = new Map<string, ReadonlySet<string>>();
-for (const mark of Object.keys(en.marks) as Mark[])
-  WORDS.set(mark, new Set(LANGUAGES.flatMap((marks) => marks[mark] ?? [])));
+for (const mark of Object.keys(LANGUAGES.en.marks) as Mark[])
+  WORDS.set(mark, new Set(MARKS.flatMap((marks) => marks[mark] ?? [])));
 
 /** Whether a plain word is of a mark. */
 export const isMark = (word: string, mark: Mark): boolean => WORDS.get(mark)?.has(word) ?? false;
 
 /** "Bierspülung": one word with what it is made of. */
-const MIXTURE_ENDINGS: readonly string[] = de.mixtureEndings;
+const MIXTURE_ENDINGS: readonly string[] = LANGUAGES.de.mixtureEndings;
 
 /** Whether a token is a noun for a mixture. */
 export const namesMixture = (token: Token | undefined): boolean =>

@@ -1,10 +1,9 @@
-import type { NameMatch } from './elements';
+import type { Found } from './item';
 import { isOfOil, oilCalled, type NameLexicon } from './lexicon';
 import { says } from './marks';
 import { isNumber, isSign, isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
-type Found = Map<number, NameMatch & { readonly to: number }>;
 type Lexicon = Pick<NameLexicon, 'inWords'>;
 
 /** "óleo de coco e de rícino", "huile de coco, ricin et argan": where the noun stands first it is said once. */

@@ -1,22 +1,12 @@
-import de from '../../../../data/reading/de.json';
-import es from '../../../../data/reading/es.json';
-import fr from '../../../../data/reading/fr.json';
-import hi from '../../../../data/reading/hi.json';
-import it from '../../../../data/reading/it.json';
-import pt from '../../../../data/reading/pt.json';
 import { plainWords } from '../ingredients';
+import { LANGUAGES } from './languages';
 
 /** Preparations are told apart by English words (data/ingredients/preparations.json): here are those of other languages. */
-const LANGUAGES: readonly { readonly states: Readonly<Record<string, readonly string[]>> }[] = [
-  pt,
-  es,
-  fr,
-  de,
-  it,
-  hi,
-];
+const STATES: readonly Readonly<Record<string, readonly string[]>>[] = Object.values(LANGUAGES).flatMap(
+  (words) => ('states' in words ? [words.states] : []),
+);
 /** "Kamillentee", "Kartoffelsaft": one word with the plant. */
-const ENDINGS = Object.entries(de.stateEndings);
+const ENDINGS = Object.entries(LANGUAGES.de.stateEndings);
 /** Letters that the name of a plant has at least. */
 const PLANT_LETTERS = 3;
 
@@ -24,7 +14,7 @@ const PLANT_LETTERS = 3;
 const NEEDS_ACCENT: ReadonlySet<string> = new Set(['thé', 'té', 'tè', 'pó']);
 
 const ENGLISH = new Map<string, string[]>();
-for (const { states } of LANGUAGES)
+for (const states of STATES)
   for (const [english, phrases] of Object.entries(states))
     for (const phrase of phrases) {
       const key = NEEDS_ACCENT.has(phrase) ? phrase : plainWords(phrase).join(' ');

@@ -1,13 +1,7 @@
-import de from '../../../../data/reading/de.json';
-import en from '../../../../data/reading/en.json';
-import es from '../../../../data/reading/es.json';
-import fr from '../../../../data/reading/fr.json';
-import hi from '../../../../data/reading/hi.json';
-import it from '../../../../data/reading/it.json';
-import pt from '../../../../data/reading/pt.json';
 import type { UnitId } from '../../base/measures';
 import type { Deed } from '../../records/shapes';
 import { singular } from '../ingredients';
+import { LANGUAGES } from './languages';
 import type { PieceSize } from './lineAmount';
 import { PhraseTable } from './phrases';
 import type { Texture } from './textures';
@@ -91,7 +85,7 @@ interface Words extends Partial<Record<Role, readonly string[]>> {
   readonly describing: string;
 }
 
-const LANGUAGES: Readonly<Record<string, Words>> = { en, pt, es, fr, de, it, hi };
+const WORDS: Readonly<Record<string, Words>> = LANGUAGES;
 
 /** The words that a text is read with. */
 export interface Vocabulary {
@@ -141,9 +135,7 @@ function withoutClashes(words: Words | undefined, language: string, languages: r
   if (language !== 'en') return [words];
   const small = new Set(
     languages.flatMap((other) =>
-      other === 'en'
-        ? []
-        : [...(LANGUAGES[other]?.with ?? []), ...(LANGUAGES[other]?.describing.split(' ') ?? [])],
+      other === 'en' ? [] : [...(WORDS[other]?.with ?? []), ...(WORDS[other]?.describing.split(' ') ?? [])],
     ),
   );
   const own = (phrases: readonly string[] = []) => phrases.filter((phrase) => !small.has(phrase));
@@ -151,7 +143,7 @@ function withoutClashes(words: Words | undefined, language: string, languages: r
 }
 
 function vocabularyOf(languages: readonly string[]): Vocabulary {
-  const words = languages.flatMap((language) => withoutClashes(LANGUAGES[language], language, languages));
+  const words = languages.flatMap((language) => withoutClashes(WORDS[language], language, languages));
   const pick = <K extends keyof Words>(key: K) => words.map((each) => each[key]);
   return {
     languages,
@@ -190,7 +182,7 @@ function languagesOf(word: string): readonly string[] {
 
 function wordsByLanguage(): Map<string, string[]> {
   const found = new Map<string, string[]>();
-  for (const [language, words] of Object.entries(LANGUAGES)) {
+  for (const [language, words] of Object.entries(WORDS)) {
     const own = [
       ...words.describing.split(' '),
       ...(['of', 'and', 'with', 'not', 'each', 'about'] as const).flatMap((role) => words[role] ?? []),
