@@ -105,7 +105,7 @@ export const takingFlows = perLanguage((): readonly Flow[] => [
   {
     href: '/hair/stretch',
     title: t`Stretch test`,
-    text: t`2 min`,
+    text: t`wet hair · 2 min`,
     test: 'stretch',
     isUnderway: ({ strands }) => strands.length > 0,
   },
