@@ -15,7 +15,7 @@ const WORST = ['high', 'critical'];
 const wrong = [];
 const { dependencies, devDependencies } = read('package.json');
 for (const [name, version] of Object.entries({ ...dependencies, ...devDependencies })) {
-  if (!/^\d+\.\d+\.\d+(-[\w.]+)?$/.test(version)) wrong.push(`${name} is not pinned: ${version}`);
+  if (!/^(npm:\w+@)?\d+\.\d+\.\d+(-[\w.]+)?$/.test(version)) wrong.push(`${name} is not pinned: ${version}`);
 }
 const locked = Object.entries(read('package-lock.json').packages).filter(([place]) => place !== '');
 for (const [place, { integrity, hasInstallScript, link }] of locked) {

@@ -16,7 +16,7 @@ const RUNS = 3000;
 const today = calendarDay('2026-05-13');
 const demo = demoRecords(today);
 /** One of each kind and a few more: small enough to be read thousands of times. */
-const few = [...new Map(demo.map((record) => [record.kind, record])).values(), ...demo.slice(0, 25)].filter(
+const few = [...new Map(demo.map((record) => [record.kind, record])).values(), ...demo.slice(0, 8)].filter(
   (record, index, all) => record.kind !== 'photo' && all.indexOf(record) === index,
 );
 const BACKUP = writeBackup(few, STAMP.recordedAt);

@@ -1,14 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { parsedOf } from '../../lab/testing';
-import { CATALOGUE_LARDER, savedLine } from '../../recipe/larder';
-import { parseRecipe } from '../../recipe/parsing';
+import { CATALOGUE_LARDER, savedLine, type ParsedRecipe } from '../../recipe/larder';
 import { methodOfText, shownMethod, type Method } from './method';
 
-function made(text: string, { factor = 1, hasScale = false } = {}): Method {
-  const recipe = parseRecipe(text);
-  if (!recipe.ok) throw new Error(recipe.problems[0].message);
-  const lines = recipe.value.lines.map((line) => savedLine(line, text));
-  const steps = methodOfText(recipe.value, lines, CATALOGUE_LARDER);
+const made = (text: string, options = {}) => madeOf(text, parsedOf([text]), options);
+
+function madeOf(text: string, recipe: ParsedRecipe, { factor = 1, hasScale = false } = {}): Method {
+  const lines = recipe.lines.map((line) => savedLine(line, text));
+  const steps = methodOfText(recipe, lines, CATALOGUE_LARDER);
   return shownMethod(steps, lines, CATALOGUE_LARDER, { factor, hasScale });
 }
 const texts = (text: string, options = {}) => made(text, options).steps.map((step) => step.text);
@@ -23,10 +22,10 @@ const TOLD = readdirSync(TELLINGS).flatMap((file) =>
 describe('the method of a recipe', () => {
   it('puts every line into exactly one step, and adds no more than two to what was told', () => {
     for (const text of TOLD) {
-      const recipe = parsedOf(text.split('\n'));
+      const recipe = parsedOf([text]);
       const read = recipe.lines.flatMap(({ status }, index) => (status === 'read' ? [index] : []));
       if (read.length === 0) continue;
-      const { steps } = made(text);
+      const { steps } = madeOf(text, recipe);
       const lines = steps.flatMap((step) => step.lines.map(({ line }) => line)).sort((a, b) => a - b);
       expect({ text, lines }).toEqual({ text, lines: read });
       const told = steps.filter((step) => step.told).length;

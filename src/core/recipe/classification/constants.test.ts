@@ -1,5 +1,10 @@
+import * as language from '../../base/language';
+import * as measures from '../../base/measures';
 import { PROFILE as USUAL_PROFILE } from '../../kitchen/making';
-import { SCHOOLS } from '../../records/shapes';
+import * as shapes from '../../records/shapes';
+import * as ingredients from '../ingredients';
+import * as larder from '../larder';
+import * as parsing from '../parsing';
 import type { Verdict } from './verdict';
 
 /** Recipes between them touch every constant of the verdict. */
@@ -22,6 +27,20 @@ const PUSHES = [0, 0.1, 0.2, 0.25, 0.32, 0.45, 0.7];
 
 type Constants = typeof import('./constants');
 
+/** What knows none of the constants, and so is the same in every world; to load it anew for each took most of the time. */
+const SAME = {
+  '../../base/language': language,
+  '../../base/measures': measures,
+  '../../records/shapes': shapes,
+  '../ingredients': ingredients,
+  '../larder': larder,
+  '../parsing': parsing,
+};
+const PARSED = RECIPES.flatMap((lines) => {
+  const parsed = parsing.parseRecipe(lines.join('\n'));
+  return parsed.ok ? [parsed.value] : [];
+});
+
 /** Everything that is computed with the constants, anew in a world where they may be others. */
 function worldWith(change: (constants: Constants) => void) {
   let told = '';
@@ -31,17 +50,15 @@ function worldWith(change: (constants: Constants) => void) {
       change(constants);
       return constants;
     });
+    for (const [room, known] of Object.entries(SAME)) jest.doMock(room, () => known);
     const classification = require('.') as typeof import('.');
-    const { parseRecipe } = require('../parsing') as typeof import('../parsing');
-    const { CATALOGUE_LARDER } = require('../larder') as typeof import('../larder');
     const { PROFILE, WISHES } = require('../../kitchen/making') as typeof import('../../kitchen/making');
-    const verdicts = RECIPES.flatMap((lines): Verdict[] => {
-      const parsed = parseRecipe(lines.join('\n'), { larder: CATALOGUE_LARDER });
-      return SCHOOLS.flatMap((school) => {
-        const verdict = parsed.ok && classification.classify(parsed.value, school, CATALOGUE_LARDER);
-        return verdict && verdict.ok ? [verdict.value] : [];
-      });
-    });
+    const verdicts = PARSED.flatMap((parsed) =>
+      shapes.SCHOOLS.flatMap((school): Verdict[] => {
+        const verdict = classification.classify(parsed, school, larder.CATALOGUE_LARDER);
+        return verdict.ok ? [verdict.value] : [];
+      }),
+    );
     const words = Array.from({ length: 51 }, (_, tenth) => classification.strengthWord(tenth / 10));
     const { verdictOfPush } = require('./schoolVerdict') as typeof import('./schoolVerdict');
     const kinds = PUSHES.flatMap((firm) =>
@@ -66,7 +83,7 @@ function worldWith(change: (constants: Constants) => void) {
       TANNIN_FIRMING,
     });
   });
-  jest.dontMock('./constants');
+  for (const room of ['./constants', ...Object.keys(SAME)]) jest.dontMock(room);
   return told;
 }
 
@@ -91,6 +108,7 @@ const WAYS = numbersIn(jest.requireActual<Constants>('./constants'));
 const usual = worldWith(() => undefined);
 
 it('there are constants to move, and without a change the world is the same', () => {
+  expect(PARSED).toHaveLength(RECIPES.length);
   expect(WAYS.length).toBeGreaterThan(40);
   expect(worldWith(() => undefined)).toBe(usual);
   expect(JSON.parse(usual)).toMatchObject({ PROFILE: USUAL_PROFILE });
