@@ -1,9 +1,10 @@
 import { sum, UNITS, type UnitId } from '../../base/measures';
+import { singular } from '../ingredients';
 import type { TokenRange } from './item';
-import { isOfOil } from './lexicon';
+import { isHerb, isOfOil } from './lexicon';
 import { isPack } from './lineAmount';
 import { says } from './marks';
-import { isSign, type Token } from './tokens';
+import { isSign, isWord, type Token } from './tokens';
 import type { Context, ReadSentence } from './told';
 import type { Vocabulary } from './vocabulary';
 
@@ -32,8 +33,12 @@ function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
       .slice(Math.max(0, index - COUNTS_BACK), index)
       .flatMap(({ items }) => items)
       .findLast(
-        ({ amount, name }) =>
-          amount === null && (!isCount || name.match.item.ingredient?.measures.pieceGrams !== undefined),
+        ({ amount, name: { match } }) =>
+          amount === null &&
+          (!isCount ||
+            match.item.ingredient?.measures.pieceGrams !== undefined ||
+            // "Rosemary water. Four sprigs, …"
+            (unit !== null && isHerb(match.item))),
       );
     if (!item) continue;
     item.amount = first.amount;
@@ -97,9 +102,13 @@ function takeOfHundred(sentences: readonly ReadSentence[]): void {
 const TAKEN_BACK = 2;
 
 /** "1 tsp turmeric?? No turmeric, it stains": out again; "skip the honey if …" leaves it to her. */
-function takeBackEarlier(sentences: ReadSentence[], { tokens }: Context): void {
+function takeBackEarlier(sentences: ReadSentence[], context: Context): void {
+  const { tokens } = context;
   for (const [index, { denied, from, to }] of sentences.entries()) {
-    const ids = new Set(denied.map(({ match }) => match.item.id));
+    const ids = new Set([
+      ...denied.map(({ match }) => match.item.id),
+      ...deniedNouns(sentences, index, context),
+    ]);
     if (ids.size === 0) continue;
     const isOpen = tokens.slice(from, to).some((token) => says(token, 'if') || isSign(token, '?'));
     for (let back = Math.max(0, index - TAKEN_BACK); back < index; back++) {
@@ -115,6 +124,26 @@ function takeBackEarlier(sentences: ReadSentence[], { tokens }: Context): void {
         };
     }
   }
+}
+
+/** "5 g baking soda. I mean, not the soda.": the last word of a longer name. */
+function deniedNouns(
+  sentences: readonly ReadSentence[],
+  index: number,
+  { tokens, words }: Context,
+): string[] {
+  const { elements = [] } = sentences[index] ?? {};
+  const nouns = elements.flatMap(({ kind, to, ...rest }) => {
+    const isNot = kind === 'role' && 'role' in rest && rest.role === 'not';
+    const noun = tokens[words.articles.at(tokens, to)?.to ?? (says(tokens[to], 'theMade') ? to + 1 : to)];
+    return isNot && isWord(noun) && noun.word.length > 2 ? [singular(noun.word)] : [];
+  });
+  return sentences.slice(Math.max(0, index - TAKEN_BACK), index).flatMap(({ items }) =>
+    items.flatMap(({ name }) => {
+      const last = tokens[name.to - 1]?.word ?? '';
+      return name.to - name.from > 1 && nouns.includes(singular(last)) ? [name.match.item.id] : [];
+    }),
+  );
 }
 
 /** "250 water, 5 glycerin, … Grams, all of it.", "Mist (in grams): …": the measure of all numbers that have none. */
@@ -137,10 +166,13 @@ function isUnitOfAll(tokens: readonly Token[], at: number, { units, roles }: Voc
   const before = tokens[at - 1];
   const behind = isSign(tokens[unit.to], ',', ':') ? unit.to + 1 : unit.to;
   const isBracket = (isSign(before, '(') || says(before, 'inPlace')) && isSign(tokens[unit.to], ')');
+  // "shea 50, cocoa butter 20 — grams."
+  const isBehindDash = isSign(before, '–', '—', '-') && (tokens[unit.to]?.kind ?? 'sign') === 'sign';
   const isFirst = before?.kind !== 'word' && before?.kind !== 'number';
   return (
     roles.allIn.endsAt(tokens, at, 4) ||
     isBracket ||
+    isBehindDash ||
     (isFirst && roles.allOf.at(tokens, behind) !== undefined)
   );
 }

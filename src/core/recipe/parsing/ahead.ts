@@ -12,6 +12,12 @@ export function isNameBeforeAmount(elements: readonly Element[], index: number):
   return next?.kind === 'name';
 }
 
+/** "je 2 EL" */
+export function isEachBefore(elements: readonly Element[], index: number): boolean {
+  const before = elements[index - 1];
+  return before?.kind === 'role' && before.role === 'each';
+}
+
 /** "each", over a bracket or a word. */
 export function isEachNext(elements: readonly Element[], index: number): boolean {
   const next = elements

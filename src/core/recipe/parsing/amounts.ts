@@ -123,7 +123,7 @@ export class Amounts {
       isNumber(number) &&
       isWord(letter, /^[abc]$/) &&
       touches(number, letter) &&
-      says(noun, 'ofHairType') &&
+      (says(noun, 'ofHairType') || (!isWord(noun) && says(this.tokens[at - 1], 'ofCurl'))) &&
       number!.value <= 4
     );
   }

@@ -1,168 +1,49 @@
-import { UNITS, VAGUE_UNITS, type UnitId } from '../../base/measures';
-import { isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
+import { UNITS, type UnitId } from '../../base/measures';
+import { isEachBefore, isEachNext, isNameBeforeAmount, isNameNext } from './ahead';
 import { NO_MEASURE, type Amount } from './amounts';
+import { saysOtherwise } from './amountsAside';
 import type { Gathering } from './gathering';
-import type { Item, TokenRange } from './item';
-import { isHerb } from './lexicon';
+import type { TokenRange } from './item';
 import { isPack } from './lineAmount';
 import { says } from './marks';
-import { isBrewedIn, isUseOfMade, saidOf } from './pending';
+import { saidOf } from './pending';
 import { isSign } from './tokens';
 
 export function takeAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
   g.when = false;
-  if (saysOtherwise(g, given, element, index)) return;
+  if (saysOtherwise(g, given, element, index) || isFilled(g, given, element, index)) return;
   const isArticle = given.weak && given.unit === null;
   if (!isArticle) g.denied = false;
   g.beside = false;
   g.called = null;
   if (isOfNextName(g, given, index)) for (const each of g.waiting) each.heads = true;
   const direct = !isStopped(g, element, index) && isNameNext(g.elements, index);
-  const isEach = isEachNext(g.elements, index);
-  const isTaken =
+  const isTaken = isGiven(g, given, element, index, direct);
+  g.another = false;
+  if (isTaken) return;
+  openAmount(g, given, element, index);
+  if (direct && g.open && isEachBefore(g.elements, index)) g.open.shared = true;
+}
+
+/** Whether it is of what was named before it, or of nothing. */
+function isGiven(g: Gathering, given: Amount, element: TokenRange, index: number, direct: boolean): boolean {
+  const isEach = isEachNext(g.elements, index) || (!direct && isEachBefore(g.elements, index));
+  return (
     (!direct && changesLast(g, given)) ||
     isStrange(g, given, element, isEach || direct) ||
     (g.bracket > 0 && inBracket(g, given, direct, index)) ||
-    (!direct && givesBack(g, given, isEach, index));
-  g.another = false;
-  if (!isTaken) openAmount(g, given, element, index);
-}
-
-/** An amount that is of nothing that is named beside it. */
-function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
-  const { from, to } = element;
-  if (isOfStrained(g, given)) {
-    g.batches.push({ what: 'used', amount: given, from, to });
-    return true;
-  }
-  // "2 tbsp of that honey" is honey.
-  const isNamed = isNameNext(g.elements, index);
-  const isUse = isUseOfMade(given, g.tokens, g.last(), g.waiting.length > 0) || isUsedOnHead(g, given, index);
-  if (!isNamed && isUse) {
-    g.close();
-    g.batches.push({ what: 'used', amount: given, from, to });
-    return true;
-  }
-  if (!isNamed && isOfAll(g, given)) {
-    g.batches.push({ what: 'total', amount: given, from, to });
-    g.inAll = false;
-    return true;
-  }
-  // "half the gel": of all that was made before.
-  if (given.unit === null && given.quantity < 1 && says(g.tokens[to], 'madeNoun')) {
-    g.whole = { times: given.quantity, from, to: to + 1, except: [] };
-    return true;
-  }
-  return (
-    isAdverb(g, given, index) ||
-    isPartOfLast(g, given, index) ||
-    isLumpOfLast(g, given) ||
-    isSizeOfLast(g, given, index) ||
-    isOfWater(g, given, element, index)
+    (!direct && givesBack(g, given, isEach, index))
   );
 }
 
-/** In these a bottle has its size. */
-const SIZES: ReadonlySet<UnitId> = new Set<UnitId>(['ml', 'cl', 'l', 'fl oz']);
-
-/** "insgesamt 3 EL"; "3 parts aloe, 1 part glycerin in a 200 ml bottle" */
-const isOfAll = ({ items, tokens, inAll }: Gathering, { unit, to }: Amount): boolean =>
-  unit !== null &&
-  (inAll ||
-    (SIZES.has(unit) &&
-      (says(tokens[to - 1], 'vessel') || says(tokens[to], 'vessel')) &&
-      items.some(({ amount }) => amount?.unit === 'part')));
-
-/** "strained, about a cup of the milk": of what ran through. */
-const isOfStrained = (g: Gathering, { unit, from, to }: Amount): boolean =>
-  unit !== null &&
-  says(g.tokens[to - 1], 'ofThe') &&
-  says(g.tokens[to], 'ranThrough') &&
-  g.elements.some((each) => each.kind === 'deed' && each.deed === 'strain' && each.to <= from);
-
-/** "I use 1 spoon on my scalp", "uso 1 colher no couro cabeludo": of what was made. */
-function isUsedOnHead(g: Gathering, { unit, to }: Amount, index: number): boolean {
-  const before = g.elements[index - 1];
-  const isUsed =
-    before?.kind === 'deed'
-      ? before.deed === 'take' || before.deed === 'apply'
-      : before === undefined && says(g.tokens[to], 'onto');
-  const behind = g.tokens.slice(to, to + HEAD_WITHIN);
-  return unit !== null && isUsed && behind.some((token) => says(token, 'head')) && g.waiting.length === 0;
-}
-const HEAD_WITHIN = 3;
-
-/** "warm it a little, …": how, and nothing that goes in. */
-function isAdverb(g: Gathering, { unit }: Amount, index: number): boolean {
-  const before = g.elements[index - 1];
-  return (
-    unit !== null &&
-    VAGUE_UNITS.has(unit) &&
-    before?.kind === 'deed' &&
-    before.deed !== 'take' &&
-    before.deed !== 'mix' &&
-    g.isEndAt(index + 1)
-  );
-}
-
-/** "a 300 g tub, use a third" */
-function isPartOfLast(g: Gathering, { unit, quantity }: Amount, index: number): boolean {
-  const last = g.last();
-  const before = g.elements[index - 1];
-  const isUsed = before?.kind === 'deed' && before.deed === 'take';
-  if (unit !== null || quantity >= 1 || !isUsed || !g.isEndAt(index + 1) || !last?.amount) return false;
-  last.amount = { ...last.amount, quantity: last.amount.quantity * quantity };
-  return true;
-}
-
-/** "a piece of butter the size of a walnut" */
-function isLumpOfLast(g: Gathering, given: Amount): boolean {
-  const last = g.last();
-  if (given.unit !== 'dollop' || last?.amount?.unit !== 'piece') return false;
-  last.amount = { ...given, quantity: last.amount.quantity };
-  return true;
-}
-
-/** "a yogurt of 125 g", "uma gelatina sem sabor de 12 g": how large one of what was counted is. */
-function isSizeOfLast(g: Gathering, given: Amount, index: number): boolean {
-  const { unit, quantity } = given;
-  const last = g.last();
-  const isCounted = last?.amount && (last.amount.unit === null || isPack(last.amount.unit));
-  if (!last?.amount || !isCounted || last.amount.packSize || !unit || isNameNext(g.elements, index))
-    return false;
-  const isSize = UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
-  // "half a can of coconut milk, that's 200 ml"
-  if (isSize && says(g.tokens[given.from - 1], 'meaning')) {
-    last.amount = { ...given, weak: false };
-    return true;
-  }
-  if (!isSize || !standsAsSize(g, given, last)) return false;
-  last.amount = { ...last.amount, packSize: { quantity, unit } };
-  return true;
-}
-
-/** "one tin of coconut milk, 400 ml, …", "…, the 150 g kind", "… of 125 g" */
-function standsAsSize({ tokens }: Gathering, { from, to }: Amount, { name, amount }: Item): boolean {
-  const before = tokens[from - 1];
-  const isBeside =
-    isPack(amount?.unit) && isSign(before, ',') && name.to === from - 1 && isSign(tokens[to], ',');
-  const isKind = says(tokens[to], 'packKind') && says(before, 'beforePackKind');
-  return isBeside || ((isKind || says(before, 'ofSize')) && from - name.to <= SIZE_WITHIN);
-}
-/** Words between a thing and its size. */
-const SIZE_WITHIN = 4;
-
-/** "10 pods to 500 ml, boil", "tea (3 bags in 300 ml)": of water, which nobody names. */
-function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
-  const isBrewed = g.elements.some(
-    ({ kind, ...rest }) =>
-      kind === 'deed' && 'deed' in rest && (rest.deed === 'boil' || rest.deed === 'soak'),
-  );
-  const last = g.last();
-  const isOfHerb = last !== undefined && isHerb(last.name.match.item);
-  const isWater = (isBrewed || isOfHerb) && isBrewedIn(given, g.tokens, isOfHerb);
-  if (!isWater || !g.isEndAt(index + 1)) return false;
-  g.nameless.push({ amount: given, range: { from: element.from, to: element.to }, isBare: false });
+/** "fill two thirds with grapeseed": a part of the bottle. */
+function isFilled(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
+  const next = g.elements[index + 1];
+  const isWith = next?.kind === 'separator' && next.separator === 'with';
+  const isShare = given.unit === null && given.quantity < 1 && says(g.tokens[given.from - 1], 'fills');
+  if (!isShare || !isWith || g.elements[index + 2]?.kind !== 'name') return false;
+  g.close();
+  g.open = g.opened({ ...given, unit: 'part' }, { from: element.from, to: next.to }, { equalPart: true });
   return true;
 }
 

@@ -27,6 +27,8 @@ function isLike(
   index: number,
   { textures }: Pick<Vocabulary, 'textures'>,
 ): boolean {
+  // "até virar creme"
+  if (says(tokens[index - 1], 'becomes') && textures.at(tokens, index) === undefined) return true;
   const as = [1, 2, 3].map((back) => index - back).find((at) => !says(tokens[at], 'ofLook')) ?? index;
   if (!says(tokens[as], 'looks') || textures.at(tokens, as) !== undefined) return false;
   return (

@@ -72,6 +72,7 @@ const SINGLE_ROLES: readonly Role[] = [
   'another',
   'correction',
   'inAll',
+  'topUp',
   'now',
   'formerly',
   'optional',
@@ -166,6 +167,7 @@ class ElementReader {
   /** @param before what was read before it */
   next(index: number, before: readonly Element[]): Element {
     return (
+      this.numberedAt(index) ??
       this.textureOfName(index) ??
       this.ratioAt(index) ??
       this.longNameAt(index) ??
@@ -178,6 +180,17 @@ class ElementReader {
       this.roleAt(index) ??
       this.joinAt(index) ?? { kind: 'word', from: index, to: index + 1 }
     );
+  }
+
+  /** "(recipe no. 4)": which one, and no amount. */
+  private numberedAt(index: number): Element | undefined {
+    const { tokens, words } = this;
+    const number = isSign(tokens[index + 1], '.') ? index + 2 : index + 1;
+    const isNumbered =
+      says(tokens[index], 'numbered') &&
+      isNumber(tokens[number]) &&
+      words.roles.kinds.endsAt(tokens, index, 2);
+    return isNumbered ? { kind: 'word', from: index, to: number + 1 } : undefined;
   }
 
   /** "3:1:1": how much of each, in the order in which they are named. */

@@ -68,6 +68,11 @@ export class Gathering {
     readonly words: Vocabulary,
   ) {}
 
+  /** A name has no amount yet, and does not only head what is told. */
+  get waits(): boolean {
+    return this.waiting.some(({ heads, chunk }) => !heads && chunk >= this.chunkAfterColon);
+  }
+
   last(): Item | undefined {
     return this.items.at(-1);
   }

@@ -107,6 +107,16 @@ interface Marks {
   readonly of: Words;
   /** "2 tbsp of the gel". */
   readonly ofThe: Words;
+  /** Behind what holds only then: what she does else. */
+  readonly otherwise: Words;
+  /** Right behind a name: how much of it, by eye. */
+  readonly asMuch: Words;
+  /** Behind "don't keep it": a limit, no denial. */
+  readonly moreThan: Words;
+  /** Before a number and a letter that tell how hair curls. */
+  readonly ofCurl: Words;
+  /** Right before what a mixture turns into. */
+  readonly becomes: Words;
   /** What follows holds only then. */
   readonly if: Words;
   /** What was made before, where nothing else is named so. */
@@ -115,6 +125,8 @@ interface Marks {
   readonly intoWater: Words;
   /** Between the ends of a range. */
   readonly range: Words;
+  /** "not all of it, only half". */
+  readonly onlySo: Words;
   /** "now just the one": a number. */
   readonly lessNow: Words;
   /** "the banana one": a mixture, not the fruit. */
@@ -147,6 +159,8 @@ interface Marks {
   readonly ownBefore: Words;
   /** "or it dries out": no other thing. */
   readonly elseThen: Words;
+  /** Between a mixture and its number: "mask no. 4". */
+  readonly numbered: Words;
   /** "Step 2". */
   readonly stepWord: Words;
   /** "… , o meu é". */
@@ -159,8 +173,12 @@ interface Marks {
   readonly i: Words;
   /** Between oil and plant where the noun stands first. */
   readonly ofSameNoun: Words;
+  /** Before a part of a bottle. */
+  readonly fills: Words;
   /** "Sunday oils". */
   readonly oils: Words;
+  /** What is done with oils alone. */
+  readonly oiling: Words;
   /** A later sentence is of her own. */
   readonly ownAgain: Words;
   /** "If it dries crunchy I do the oat one": another time. */
@@ -191,6 +209,10 @@ interface Marks {
   readonly notTime: Words;
   /** "to seventy". */
   readonly toDegrees: Words;
+  /** It is put on the hair now: what rested before rested in the bowl. */
+  readonly putsOn: Words;
+  /** Behind a measure of nothing named: of water. */
+  readonly waterState: Words;
   /** Of what is on the hair. */
   readonly onHair: Words;
   /** Told behind, done before: "strain first". */

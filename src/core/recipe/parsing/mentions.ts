@@ -59,14 +59,17 @@ export class Mentions {
   isMention(item: Item, sentence: ReadSentence): boolean {
     const { id } = item.name.match.item;
     const isMention =
-      this.isOtherwise(sentence) || this.isBath(item, sentence) || this.refers(item, sentence);
+      this.isOtherwise(item, sentence) || this.isBath(item, sentence) || this.refers(item, sentence);
     if (!isMention && !this.seen.has(id)) this.seen.set(id, item);
     return isMention;
   }
 
   /** "If it's crunchy skip the egg and do 3 tbsp aloe instead": another time. */
-  private isOtherwise({ from, denied }: ReadSentence): boolean {
-    return this.seen.size > 0 && denied.length > 0 && says(this.context.tokens[from], 'if');
+  private isOtherwise({ name }: Item, { from, denied }: ReadSentence): boolean {
+    const { tokens } = this.context;
+    // "If you hate the smell skip the egg, otherwise: 1 egg, …"
+    const isUsual = tokens.slice(from, name.from).some((token) => says(token, 'otherwise'));
+    return !isUsual && this.seen.size > 0 && denied.length > 0 && says(tokens[from], 'if');
   }
 
   /** "warm it in a cup of hot water": nothing that goes in. */
@@ -191,8 +194,11 @@ export class Mentions {
   }
 
   /** Nothing is done with it: a list of names has few other words, talk has many. */
-  private isTalk({ items, elements }: ReadSentence): boolean {
+  private isTalk({ items, elements, from }: ReadSentence): boolean {
     const { tokens, describing } = this.context;
+    // "conditioner as much as covers my palm": how much of it.
+    const [first] = items;
+    if (first?.name.from === from && says(tokens[first.name.to], 'asMuch')) return false;
     const unknown = elements.filter(({ kind, from }) => {
       const word = tokens[from]?.word ?? '';
       return kind === 'word' && tokens[from]?.kind === 'word' && word.length > 2 && !describing.has(word);

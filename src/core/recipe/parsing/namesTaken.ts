@@ -86,13 +86,21 @@ function isMentioned(g: Gathering, named: NamedAt): boolean {
   const { match } = named;
   const isKind = g.called !== null && (match.item.ingredient?.roles.includes('conditioner') ?? false);
   const isReason = g.when && !g.open;
-  if (!g.denied && !g.beside && !isReason && !isKind && !isResult(g, named)) return false;
+  const isBad = isCalledBad(g, named);
+  if (!g.denied && !g.beside && !isReason && !isKind && !isBad && !isResult(g, named)) return false;
+  if (isBad) g.open = null;
   if (g.denied) takeBack(g, named, isConditional(g, named.from));
   // "no oil, there's plenty in the mayo": only what stands with it in one list.
   g.denied = g.denied && goesOnAfter(g, named);
   g.beside = false;
   g.called = null;
   return true;
+}
+
+/** "a mashed banana is murder to rinse, so …", "glycerin is out in winter" */
+function isCalledBad({ open, words, tokens }: Gathering, { to }: NamedAt): boolean {
+  const isMeasured = open !== null && (open.amount.unit !== null || !open.amount.weak);
+  return !isMeasured && words.roles.isBad.at(tokens, to) !== undefined;
 }
 
 function goesOnAfter(g: Gathering, { to }: NamedAt): boolean {

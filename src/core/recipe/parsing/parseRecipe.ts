@@ -110,9 +110,9 @@ class Assembly {
     const { context, title } = this;
     for (const sentence of this.told.sentences) {
       for (const step of sentence.steps) this.addStep(step);
-      if (sentence.whole) this.scale(sentence.whole);
       for (const item of sentence.items) this.addItem(item, sentence);
       for (const nameless of sentence.nameless) this.addNameless(nameless, sentence);
+      if (sentence.whole) this.scale(sentence.whole);
       for (const batch of sentence.batches) this.fitBatch(batch);
     }
     if (title) this.paints.push({ from: title.from, to: title.to, fate: 'title', line: null, step: null });
@@ -142,7 +142,8 @@ class Assembly {
   private scale({ times, except, from, to }: Whole): void {
     this.paints.push({ from, to, fate: 'step', line: null, step: null });
     const kept = new Set(except.map(({ match }) => match.item.name));
-    this.multiply(times, ({ name }) => !kept.has(name));
+    const at = this.context.tokens[from]?.start ?? 0;
+    this.multiply(times, ({ name }, start) => start < at && !kept.has(name));
   }
 
   /** "2 tbsp of that", "6 tablespoons in all" */
@@ -252,7 +253,8 @@ class Assembly {
     const text = textOf(context, isAlone ? sentence.row : range);
     const words = textOf(context, { from: Math.min(amount.to, range.to - 1), to: range.to });
     const part =
-      this.brewed(amount, sentence) ??
+      this.brewed(amount, range, sentence) ??
+      this.hotWater(amount, range) ??
       dropsPart(words, amount, context) ??
       countedPart(amount, text, context) ??
       misspeltPart(words, amount, text, context) ??
@@ -292,14 +294,27 @@ class Assembly {
   }
 
   /** "a tablespoon of nettle to a pint, overnight": of water. */
-  private brewed(amount: Amount, { steps, items }: ReadSentence): ReadPart | undefined {
-    const { tokens, lexicon } = this.context;
+  private brewed(amount: Amount, range: TokenRange, { steps, items }: ReadSentence): ReadPart | undefined {
+    const { tokens } = this.context;
     const isOfHerb = items.some(({ name }) => isHerb(name.match.item));
     const isBrewed =
       isOfHerb || steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
-    if (!isBrewed || !isBrewedIn(amount, tokens, isOfHerb)) return undefined;
-    const [water] = lexicon.inWords(['water']);
+    const isBare = range.to <= amount.to;
+    return isBrewed && isBrewedIn(amount, tokens, isOfHerb || isBare) ? this.ofWater(amount) : undefined;
+  }
+
+  private ofWater(amount: Amount): ReadPart | undefined {
+    const [water] = this.context.lexicon.inWords(['water']);
     return water && weigh(onlySaid(water.item, lineAmountOf(amount, '')), this.context);
+  }
+
+  /** "60 ml cold water, then 120 ml hot" */
+  private hotWater(amount: Amount, range: TokenRange): ReadPart | undefined {
+    const { unit, to } = amount;
+    const words = this.context.tokens.slice(to, range.to).filter(({ kind }) => kind === 'word');
+    const isOfWater = words.length > 0 && words.every((token) => says(token, 'waterState'));
+    if (!isOfWater || unit === null || UNITS[unit].kind !== 'volume') return undefined;
+    return this.ofWater(amount);
   }
 
   private addLine(

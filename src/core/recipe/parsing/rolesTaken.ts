@@ -1,3 +1,5 @@
+import { sum } from '../../base/measures';
+import { NO_MEASURE } from './amounts';
 import { takeEqual } from './amountsTaken';
 import type { Element, Separator } from './elements';
 import type { Gathering } from './gathering';
@@ -21,6 +23,7 @@ const TAKES: Partial<Record<Role, TakesRole>> = {
   formerly: (g) => (g.former = true),
   now: (g, element, index) => (g.former ? correct(g, element, index) : undefined),
   inAll: takeTotal,
+  topUp: takeTopUp,
   cap: (g) => (g.open ? g.open.unknown++ : undefined),
   optional: makeOptional,
   each: (g) => (g.open ? (g.open.shared = true) : undefined),
@@ -67,6 +70,20 @@ export function takeTotal(g: Gathering, { to }: TokenRange): void {
   g.open = null;
 }
 
+/** "fill two thirds with grapeseed, top up with castor": what the parts leave. */
+function takeTopUp(g: Gathering, element: TokenRange): void {
+  // "half jojoba, the rest is grapeseed"
+  for (const item of g.items) {
+    const isShare = item.amount?.unit === null && item.amount.quantity < 1;
+    if (isShare && item.name.match.item.ingredient?.measures.pieceGrams === undefined)
+      item.amount = { ...item.amount!, unit: 'part' };
+  }
+  const left = 1 - sum(g.items.map(({ amount }) => (amount?.unit === 'part' ? amount.quantity : 0)));
+  if (left <= 0 || left >= 1) return;
+  const { from, to } = element;
+  g.open = g.opened({ ...NO_MEASURE, from, to, quantity: left, unit: 'part' }, element, { equalPart: true });
+}
+
 /** "(contains silk, keratin)": of the product before it. */
 function beginHolding(g: Gathering, index: number): void {
   const before = g.elements[index - 1];
@@ -83,7 +100,14 @@ function deny(g: Gathering, index: number): void {
   if (isEnd) takeBackBefore(g, g.elements[index - 1]);
   if (next?.kind === 'separator' && next.separator === 'comma') denyNamedBefore(g, index);
   // "Lemon: nope."
-  if (g.elements.slice(index + 1).every(({ kind }) => kind === 'word')) mentionLast(g);
+  const isAlone = g.elements.slice(index + 1).every(({ kind }) => kind === 'word');
+  if (isAlone && !isInCondition(g, index)) mentionLast(g);
+}
+
+/** "a shake of cinnamon if my scalp isn't itchy": what it depends on. */
+function isInCondition(g: Gathering, index: number): boolean {
+  const [from, to] = [g.waiting.at(-1)?.to ?? 0, g.elements[index]?.from ?? 0];
+  return g.tokens.slice(from, to).some((token) => says(token, 'if'));
 }
 
 /** "1 sachet no, …" */

@@ -58,6 +58,7 @@ export function readSentences(context: Context): Told {
 
 /** "Hot oil: …", "Sunday oils": what a telling begins with. */
 function isOfOils({ tokens, words }: Context): boolean {
+  if (tokens.slice(0, OILS_WITHIN).some((token) => says(token, 'oiling'))) return true;
   const end = tokens.findIndex(
     ({ kind, word }) => kind === 'break' || (kind === 'sign' && /^[:.–—]$/.test(word)),
   );
@@ -123,13 +124,7 @@ function isAside(
   isFirst: boolean,
 ): boolean {
   const { tokens, words } = context;
-  // "¼ cup flour, ¼ cup yogurt, 1 tsp turmeric?" is unsure of the last and tells the others.
-  const isList = items.filter(({ amount }) => amount !== null).length > 1;
-  const isQuestion =
-    isSign(tokens[range.to - 1], '?') &&
-    (!isList || says(tokens[range.from], 'asks')) &&
-    !isTopic(range, items, context) &&
-    !isUnsureTime(range, elements, context);
+  const isQuestion = isAsked(range, elements, items, context);
   // "Grandma's version is … Mine is …"
   const isMineBehind =
     isFirst && (saysOwn(tokens, range.to) || tokens.slice(range.to).some((token) => says(token, 'ownAgain')));
@@ -142,6 +137,27 @@ function isAside(
   const isSwap =
     says(tokens[range.from], 'swaps') && items.every(({ amount }) => amount === null || amount.weak);
   return isQuestion || isElse || isSwap || ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words));
+}
+
+/** What is asked is not told. */
+function isAsked(
+  range: TokenRange,
+  elements: readonly Element[],
+  items: readonly Item[],
+  context: Context,
+): boolean {
+  const { tokens, words } = context;
+  // "¼ cup flour, ¼ cup yogurt, 1 tsp turmeric?" is unsure of the last and tells the others.
+  const isList = items.filter(({ amount }) => amount !== null).length > 1;
+  // "Equal parts baking soda and water? No.": all of it.
+  const isAnsweredNo =
+    items.every(({ equalPart }) => equalPart) && words.roles.answerNo.at(tokens, range.to) !== undefined;
+  return (
+    isSign(tokens[range.to - 1], '?') &&
+    (!isList || isAnsweredNo || says(tokens[range.from], 'asks')) &&
+    !isTopic(range, items, context) &&
+    !isUnsureTime(range, elements, context)
+  );
 }
 
 /** "so what, 15 minutes?": about as long. */

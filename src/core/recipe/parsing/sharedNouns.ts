@@ -146,7 +146,7 @@ function isOfTitle(element: Element, near: Near, isShared: boolean): boolean {
       other?.kind === 'amount' &&
       (other.amount.unit === null ? other.to === element.from : UNITS[other.amount.unit].kind === 'volume'),
   );
-  return isNut(element) && (isShared || isSpooned);
+  return isShared || (isNut(element) && isSpooned);
 }
 
 function oilOf(word: string, lexicon: Pick<NameLexicon, 'inWords'>): LarderItem | undefined {

@@ -125,6 +125,9 @@ class Steps {
     const [last, before] = [this.elements[index - 1], this.elements[index - 2]];
     const isEach = last?.kind === 'role' && last.role === 'each';
     const earlier = isEach ? before : last;
+    // "I don't keep it more than 2 days"
+    const { to } = this.elements[index] ?? { to: 0 };
+    if ([to, to + 1].some((at) => says(this.tokens[at], 'moreThan'))) return false;
     // "after the shampoo, for 20 minutes": when, and no deed.
     return earlier?.kind === 'role' && (earlier.role === 'not' || earlier.role === 'beside');
   }
@@ -133,7 +136,7 @@ class Steps {
     this.lastDeedAt = element.from;
     this.isPast = false;
     const { current } = this;
-    const goesOn = current !== null && this.goesOn(current, deed);
+    const goesOn = current !== null && !this.isPutOnNow(current, element) && this.goesOn(current, deed);
     if (current && !goesOn) {
       const end = Math.max(current.from + 1, Math.min(this.chunkFrom, element.from));
       current.to = Math.max(current.to, Math.min(end, element.from));
@@ -164,6 +167,11 @@ class Steps {
     if (!isDays || from - lastTime.to > KEPT_WITHIN || earlier.minutes !== lastTime.minutes) return;
     step.minutes = lastTime.minutes;
     earlier.minutes = null;
+  }
+
+  /** "sit it for 4 hours, then apply": what rested before did so in the bowl. */
+  private isPutOnNow({ from, minutes }: Draft, element: TokenRange): boolean {
+    return minutes !== null && this.chunkFrom > from && says(this.tokens[element.from], 'putsOn');
   }
 
   private goesOn({ deeds, from, minutes }: Draft, deed: Deed): boolean {
@@ -269,7 +277,15 @@ export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
         deeds.some((deed) => IN_BOWL.has(deed) && (deed !== 'heat' || at + 1 < inTime.length)) &&
         !isReminder(text),
     );
-    return isBare && isTimed && (isMixedLater || isLong) ? { ...step, deeds: ['soak'] } : step;
+    // "sit it for 4 hours, then apply and keep on 3 hours"
+    const isPutOnLater =
+      !saysMark(step.text, 'putsOn') &&
+      inTime.some(
+        ({ text, minutes, overnight }) => (minutes !== null || overnight) && saysMark(text, 'putsOn'),
+      );
+    return isBare && isTimed && (isMixedLater || isLong || isPutOnLater)
+      ? { ...step, deeds: ['soak'] }
+      : step;
   });
 }
 

@@ -5,6 +5,7 @@ import { parseRecipe } from './parseRecipe';
 import { withLineSaid } from './replace';
 import { recipesIn } from './split';
 import eighth from './tellings/eighth.json';
+import eleventh from './tellings/eleventh.json';
 import fifth from './tellings/fifth.json';
 import fourth from './tellings/fourth.json';
 import more from './tellings/more.json';
@@ -39,6 +40,7 @@ const TELLINGS = [
   ...eighth,
   ...ninth,
   ...tenth,
+  ...eleventh,
 ] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',

@@ -64,7 +64,9 @@ export class Times {
   /** "on for 45", "give it twenty": minutes that need no word. */
   private bareMinutes(at: number, { value, upper, to }: Quantity): Duration | undefined {
     const { tokens, words } = this;
-    const isAsked = words.roles.bareMinutes.endsAt(tokens, at, 4) || this.isAlone(at, to);
+    // "Cap, 30."
+    const isCapped = isSign(tokens[at - 1], ',') && words.roles.cap.endsAt(tokens, at - 1, 3);
+    const isAsked = isCapped || words.roles.bareMinutes.endsAt(tokens, at, 4) || this.isAlone(at, to);
     const next = tokens[to];
     const isOver =
       next === undefined ||

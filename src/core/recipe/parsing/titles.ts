@@ -128,18 +128,29 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
   const isDay = inside.length === 1 && words.roles.days.at(tokens, start) !== undefined;
   if (isDay || isTelling(told, start, end) || words.headings.at(tokens, start) !== undefined) return null;
   const items = sentences.filter(({ row }) => row === first).flatMap((sentence) => sentence.items);
-  // "Cider vinegar: 2 tbsp to a litre of water" is a line.
-  const isMixture = inside.some((token) => namesMixture(token));
-  if (
-    !isMixture &&
-    items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon)
-  )
-    return null;
+  if (isLine(told, start, colon, items)) return null;
   const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
   if (measured < 2 && isListOfParts(told, start, colon, items)) return null;
   const isTitle =
     hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > (isOfMade(inside) ? 0 : 1);
   return isTitle ? cut(told, start, end) : null;
+}
+
+/** "Cider vinegar: 2 tbsp to a litre of water" is a line. */
+function isLine(told: Told, start: number, colon: number, items: readonly Item[]): boolean {
+  const isMixture = told.tokens.slice(start, colon).some((token) => namesMixture(token));
+  return (
+    !isMixture &&
+    !isOfOtherNoun(told, start, colon) &&
+    items.some(({ amount, name }) => name.from < colon && amount !== null && amount.from > colon)
+  );
+}
+
+/** "Marshmallow root slip": behind its name stands what no line would say. */
+function isOfOtherNoun(told: Told, start: number, colon: number): boolean {
+  const end = Math.max(0, ...namesWithin(told, start, colon).map(([, { to }]) => to));
+  const behind = told.tokens.slice(end, colon);
+  return end > 0 && behind.some((token) => isWord(token) && !told.words.describing.has(token.word));
 }
 
 /** "nettle + horsetail: a handful each": no title, where nothing behind says how much of either. */
@@ -158,6 +169,9 @@ function beforeTime({ tokens, words }: Told, start: number, colon: number): numb
 
 /** "Cream base 100 g: …": how much it makes is no part of it. */
 function beforeYield({ tokens, words }: Told, start: number, end: number): number {
+  const comma = tokens.findIndex((token, at) => at > start && at < end && isSign(token, ','));
+  // "Oil blend, 100 ml bottle: …"
+  if (comma > 0 && isNumber(tokens[comma + 1]) && says(tokens[end - 1], 'vessel')) return comma;
   const number = end - 2;
   const isYield =
     number > start &&
@@ -209,6 +223,8 @@ function firstSentence(told: Told, first: Row): Title | null {
     countWords(told.tokens, from, to) > 1 &&
     told.sentences.slice(1).some((next) => next.items.some(({ amount }) => amount !== null));
   const isTitle = hasKind(told, from, to) || isMine || isMadeOfRest(told, from, to);
+  // "Conditioner as much as covers my palm.": how much of it.
+  if (namesWithin(told, from, to).some(([, { to: end }]) => says(told.tokens[end], 'asMuch'))) return null;
   return isQuiet && isShort && isTitle && isOneName(told, from, to) ? cut(told, from, to) : null;
 }
 

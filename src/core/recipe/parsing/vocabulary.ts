@@ -53,6 +53,8 @@ const ROLES = [
   'allIn',
   'allOf',
   'swap',
+  'isBad',
+  'topUp',
   'answerYes',
   'answerNo',
   'bareOil',
@@ -139,7 +141,17 @@ function withoutClashes(words: Words | undefined, language: string, languages: r
     ),
   );
   const own = (phrases: readonly string[] = []) => phrases.filter((phrase) => !small.has(phrase));
-  return [{ ...words, not: own(words.not), articles: own(words.articles) }];
+  // "1 cc d'huile" is a coffee spoon where French is written.
+  const measures = new Set(
+    languages.flatMap((other) => (other === 'en' ? [] : Object.values(WORDS[other]?.units ?? {}).flat())),
+  );
+  const units = Object.fromEntries(
+    Object.entries(words.units).map(([unit, phrases]) => [
+      unit,
+      phrases.filter((phrase) => !measures.has(phrase)),
+    ]),
+  );
+  return [{ ...words, not: own(words.not), articles: own(words.articles), units }];
 }
 
 function vocabularyOf(languages: readonly string[]): Vocabulary {

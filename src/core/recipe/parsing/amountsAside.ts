@@ -1,0 +1,220 @@
+import { UNITS, VAGUE_UNITS, type UnitId } from '../../base/measures';
+import { isNameNext } from './ahead';
+import type { Amount } from './amounts';
+import type { Element } from './elements';
+import type { Gathering } from './gathering';
+import type { Item, TokenRange } from './item';
+import { isHerb } from './lexicon';
+import { isPack } from './lineAmount';
+import { says } from './marks';
+import { isBrewedIn, isUseOfMade } from './pending';
+import { isSign } from './tokens';
+
+/** An amount that is of nothing that is named beside it. */
+export function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
+  const { from, to } = element;
+  if (isOfStrained(g, given)) {
+    g.batches.push({ what: 'used', amount: given, from, to });
+    return true;
+  }
+  // "2 tbsp of that honey" is honey.
+  const isNamed = isNameNext(g.elements, index);
+  const isUse =
+    isUseOfMade(given, g.tokens, g.last(), g.waiting.length > 0) ||
+    isUsedOnHead(g, given, index) ||
+    isOfThat(g, given) ||
+    isTakenWith(g, given, index);
+  if (!isNamed && isUse) {
+    g.close();
+    g.batches.push({ what: 'used', amount: given, from, to });
+    return true;
+  }
+  if (!isNamed && isOfAll(g, given, g.elements[index + 1])) {
+    g.batches.push({ what: 'total', amount: given, from, to });
+    g.inAll = false;
+    return true;
+  }
+  if (isShareOfMade(g, given)) {
+    g.whole = { times: given.quantity, from, to: to + 1, except: [] };
+    return true;
+  }
+  return (
+    isOfDenied(g, given, index) ||
+    isAdverb(g, given, index) ||
+    isPartOfLast(g, given, index) ||
+    isWholeOfLast(g, given) ||
+    isLumpOfLast(g, given) ||
+    isSizeOfLast(g, given, index) ||
+    isOfWater(g, given, element, index)
+  );
+}
+
+/** "half the gel", "half of it goes in …": of all that was made before. */
+function isShareOfMade({ tokens, waits, items }: Gathering, { unit, quantity, to }: Amount): boolean {
+  if (unit !== null || quantity >= 1) return false;
+  if (says(tokens[to], 'madeNoun')) return true;
+  const isOf = says(tokens[to - 1], 'of') && says(tokens[to], 'madeBefore');
+  const isOfLast = says(tokens[to], 'of') && says(tokens[to + 1], 'madeBefore');
+  const isMeasured = items.length > 0 && items.every(({ amount }) => amount !== null);
+  return (isOf || isOfLast) && isMeasured && !waits;
+}
+
+/** In these a bottle has its size. */
+const SIZES: ReadonlySet<UnitId> = new Set<UnitId>(['ml', 'cl', 'l', 'fl oz']);
+
+/** "insgesamt 3 EL"; "3 parts aloe, 1 part glycerin in a 200 ml bottle" */
+const isOfAll = (
+  { items, tokens, inAll }: Gathering,
+  { unit, to }: Amount,
+  next: Element | undefined,
+): boolean =>
+  unit !== null &&
+  (inAll ||
+    (SIZES.has(unit) &&
+      (says(tokens[to - 1], 'vessel') || says(tokens[to], 'vessel')) &&
+      // "Oil blend, 100 ml bottle: …"
+      ((next?.kind === 'separator' && next.separator === 'colon') ||
+        items.some(({ amount }) => amount?.unit === 'part'))));
+
+/** "strained, about a cup of the milk": of what ran through. */
+const isOfStrained = (g: Gathering, { unit, from, to }: Amount): boolean =>
+  unit !== null &&
+  says(g.tokens[to - 1], 'ofThe') &&
+  says(g.tokens[to], 'ranThrough') &&
+  g.elements.some((each) => each.kind === 'deed' && each.deed === 'strain' && each.to <= from);
+
+/** "I use 1 spoon on my scalp", "uso 1 colher no couro cabeludo": of what was made. */
+function isUsedOnHead(g: Gathering, { unit, to }: Amount, index: number): boolean {
+  const before = g.elements[index - 1];
+  const isUsed =
+    before?.kind === 'deed'
+      ? before.deed === 'take' || before.deed === 'apply'
+      : before === undefined && says(g.tokens[to], 'onto');
+  const behind = g.tokens.slice(to, to + HEAD_WITHIN);
+  return unit !== null && isUsed && behind.some((token) => says(token, 'head')) && g.waiting.length === 0;
+}
+const HEAD_WITHIN = 3;
+
+/** "Of that I use half a cup" */
+function isOfThat({ tokens, elements, items }: Gathering, { unit, from }: Amount): boolean {
+  const start = elements[0]?.from ?? 0;
+  return (
+    unit !== null &&
+    items.length === 0 &&
+    from - start <= OF_THAT_WITHIN &&
+    says(tokens[start], 'of') &&
+    says(tokens[start + 1], 'madeBefore')
+  );
+}
+const OF_THAT_WITHIN = 5;
+
+/** "… uso 3 colheres com 1 de óleo", behind what was made. */
+function isTakenWith(g: Gathering, { unit }: Amount, index: number): boolean {
+  const [before, next] = [g.elements[index - 1], g.elements[index + 1]];
+  const isWith = next?.kind === 'separator' && next.separator === 'with';
+  const isTaken = before?.kind === 'deed' && before.deed === 'take';
+  const isBehind = g.items.length > 0 || (g.elements[0]?.from ?? 0) > 0;
+  return unit !== null && isWith && isTaken && isBehind && g.waiting.length === 0;
+}
+
+/** "Not the whole avocado, only half": so much of it. */
+function isOfDenied(g: Gathering, given: Amount, index: number): boolean {
+  const [denied] = g.denials.slice(-1);
+  if (!denied || isNameNext(g.elements, index) || !g.isEndAt(index + 1)) return false;
+  const isOnly = [given.from - 1, given.from].some((at) => says(g.tokens[at], 'onlySo'));
+  if (
+    !isOnly ||
+    !g.between(denied.to, given.from).every(({ kind }) => kind === 'separator' || kind === 'word')
+  )
+    return false;
+  g.denials.pop();
+  const at = g.mentions.indexOf(denied);
+  if (at >= 0) g.mentions.splice(at, 1);
+  g.add(denied, given);
+  return true;
+}
+
+/** "warm it a little, …": how, and nothing that goes in. */
+function isAdverb(g: Gathering, { unit }: Amount, index: number): boolean {
+  const before = g.elements[index - 1];
+  return (
+    unit !== null &&
+    VAGUE_UNITS.has(unit) &&
+    before?.kind === 'deed' &&
+    before.deed !== 'take' &&
+    before.deed !== 'mix' &&
+    g.isEndAt(index + 1)
+  );
+}
+
+/** "a 300 g tub, use a third" */
+function isPartOfLast(g: Gathering, { unit, quantity }: Amount, index: number): boolean {
+  const last = g.last();
+  const before = g.elements[index - 1];
+  const isUsed = before?.kind === 'deed' && before.deed === 'take';
+  if (unit !== null || quantity >= 1 || !isUsed || !g.isEndAt(index + 1) || !last?.amount) return false;
+  last.amount = { ...last.amount, quantity: last.amount.quantity * quantity };
+  return true;
+}
+
+/** "papaya, 1/4 of a large one": how large the whole of it is. */
+function isWholeOfLast(g: Gathering, { unit, weak, size, from }: Amount): boolean {
+  const last = g.last();
+  const isShare = last?.amount?.unit === null && last.amount.quantity < 1;
+  if (!isShare || !weak || unit !== null || size === null || !says(g.tokens[from - 1], 'of')) return false;
+  last!.amount = { ...last!.amount!, size };
+  return true;
+}
+
+/** "a piece of butter the size of a walnut" */
+function isLumpOfLast(g: Gathering, given: Amount): boolean {
+  const last = g.last();
+  if (given.unit !== 'dollop' || last?.amount?.unit !== 'piece') return false;
+  last.amount = { ...given, quantity: last.amount.quantity };
+  return true;
+}
+
+/** "a yogurt of 125 g", "uma gelatina sem sabor de 12 g": how large one of what was counted is. */
+function isSizeOfLast(g: Gathering, given: Amount, index: number): boolean {
+  const { unit, quantity } = given;
+  const last = g.last();
+  const isCounted = last?.amount && (last.amount.unit === null || isPack(last.amount.unit));
+  if (!last?.amount || !isCounted || last.amount.packSize || !unit || isNameNext(g.elements, index))
+    return false;
+  const isSize = UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
+  // "half a can of coconut milk, that's 200 ml"
+  if (isSize && says(g.tokens[given.from - 1], 'meaning')) {
+    last.amount = { ...given, weak: false };
+    return true;
+  }
+  if (!isSize || !standsAsSize(g, given, last)) return false;
+  last.amount = { ...last.amount, packSize: { quantity, unit } };
+  return true;
+}
+
+/** "one tin of coconut milk, 400 ml, …", "…, the 150 g kind", "… of 125 g" */
+function standsAsSize({ tokens }: Gathering, { from, to }: Amount, { name, amount }: Item): boolean {
+  const before = tokens[from - 1];
+  const isBeside =
+    isPack(amount?.unit) && isSign(before, ',') && name.to === from - 1 && isSign(tokens[to], ',');
+  const isKind = says(tokens[to], 'packKind') && says(before, 'beforePackKind');
+  return isBeside || ((isKind || says(before, 'ofSize')) && from - name.to <= SIZE_WITHIN);
+}
+/** Words between a thing and its size. */
+const SIZE_WITHIN = 4;
+
+/** "10 pods to 500 ml, boil", "tea (3 bags in 300 ml)": of water, which nobody names. */
+function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
+  const isBrewed = g.elements.some(
+    ({ kind, ...rest }) =>
+      kind === 'deed' && 'deed' in rest && (rest.deed === 'boil' || rest.deed === 'soak'),
+  );
+  const last = g.last();
+  const isOfHerb = last !== undefined && isHerb(last.name.match.item);
+  // "linseed 4 tbsp, 500 ml, boil"
+  const isBoiled = isBrewed && last?.amount?.unit !== null && !g.waits;
+  const isWater = (isBrewed || isOfHerb) && isBrewedIn(given, g.tokens, isOfHerb || isBoiled);
+  if (!isWater || !g.isEndAt(index + 1)) return false;
+  g.nameless.push({ amount: given, range: { from: element.from, to: element.to }, isBare: false });
+  return true;
+}
