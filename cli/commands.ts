@@ -171,6 +171,7 @@ function classified(text: string, options: CommandOptions): Record<string, unkno
       grams,
     })),
     notUnderstood: unparsed.map(({ text: line }) => line),
+    notCounted: parsed.value.notCounted.map(({ name }) => name),
   }) as Record<string, unknown>;
 }
 

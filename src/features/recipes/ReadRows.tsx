@@ -36,6 +36,7 @@ export const ReadRows = memo(function ReadRows({ read, onText, onReplace }: Read
       <ToldText
         text={text}
         recipe={parsed.value}
+        onCount={(name) => onText(`${text.trimEnd()}\n${name}`)}
         lineView={(line, index) => (
           <OneLine
             line={line}

@@ -97,6 +97,20 @@ const seen = (selector: string) => document.querySelector(selector)?.textContent
 const headline = () => seen('h1');
 const lines = () => seen('[role="list"]');
 
+describe('what is named and not counted', () => {
+  it('is said, and goes into the text with one tap', async () => {
+    opens();
+    await answers(0);
+    await types('2 eggs. My sister uses beer.');
+    await answers(1);
+    expect(seen('[data-testid="not-counted"]')).toContain('Named, not counted:');
+    await act(async () => fireEvent.click(screen.getByText('Count beer')));
+    await answers(2);
+    expect(mockAsked.map(({ text }) => text).at(-1)).toBe('2 eggs. My sister uses beer.\nbeer');
+    expect(document.querySelector('[data-testid="not-counted"]')).toBeNull();
+  });
+});
+
 describe('a recipe that is typed', () => {
   it('asks for one text at a time, and of those that came meanwhile only for the last', async () => {
     opens();

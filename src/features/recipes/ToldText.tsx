@@ -3,7 +3,7 @@ import { memo, useState, type ReactNode } from 'react';
 import { Text, View } from 'react-native';
 import { perLanguage } from '@/core/base/language';
 import type { Fate, ParsedLine, ParsedRecipe, Span } from '@/core/recipe/larder';
-import { Small } from '@/ui';
+import { Button, Small } from '@/ui';
 
 /** What a screen reader says of a stretch, and how it is marked: by line and weight, not by colour alone. */
 const fates = perLanguage((): Record<Fate, { readonly word: string; readonly look: string }> => ({
@@ -19,10 +19,12 @@ interface ToldTextProps {
   readonly recipe: ParsedRecipe;
   /** What is said of the line that a stretch belongs to. */
   readonly lineView: (line: ParsedLine, index: number) => ReactNode;
+  /** Counts what was only named. */
+  readonly onCount: (name: string) => void;
 }
 
 /** The told text with what became of each stretch; a stretch of a line opens it. */
-export const ToldText = memo(function ToldText({ text, recipe, lineView }: ToldTextProps) {
+export const ToldText = memo(function ToldText({ text, recipe, lineView, onCount }: ToldTextProps) {
   const [open, setOpen] = useState<number | null>(null);
   const unread = recipe.lines.filter(({ status }) => status === 'unread').length;
   const line = open === null ? undefined : recipe.lines[open];
@@ -49,10 +51,31 @@ export const ToldText = memo(function ToldText({ text, recipe, lineView }: ToldT
           {lineView(line, open)}
         </View>
       ) : null}
+      <NotCounted recipe={recipe} onCount={onCount} />
       <ToldFacts recipe={recipe} />
     </View>
   );
 });
+
+/** What is named and goes into no line: said, and counted with one tap. */
+function NotCounted({ recipe, onCount }: Pick<ToldTextProps, 'recipe' | 'onCount'>) {
+  const names = recipe.notCounted.slice(0, SHOWN_NAMES);
+  if (names.length === 0) return null;
+  return (
+    <View
+      role="group"
+      aria-label={t`Named, not counted`}
+      className="flex-row flex-wrap items-center gap-x-3"
+      testID="not-counted"
+    >
+      <Small>{t`Named, not counted:`}</Small>
+      {names.map(({ name }) => (
+        <Button key={name} tone="quiet" label={t`Count ${name}`} onPress={() => onCount(name)} />
+      ))}
+    </View>
+  );
+}
+const SHOWN_NAMES = 4;
 
 interface StretchProps {
   readonly span: Span;

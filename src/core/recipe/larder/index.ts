@@ -12,6 +12,7 @@ export {
   type ParsedLine,
   type ParsedRecipe,
   type ReadLine,
+  type NamedOnly,
   type Span,
   type Stretch,
   type ToldStep,

@@ -146,8 +146,16 @@ export interface ToldUse {
   readonly claim: 'protein' | 'moisture' | null;
 }
 
+/** Named, and in no line. */
+export interface NamedOnly {
+  readonly name: string;
+  readonly at: Stretch;
+}
+
 export interface ParsedRecipe {
   readonly lines: readonly ParsedLine[];
+  /** What is named and not counted, though she does not say that it stays out. */
+  readonly notCounted: readonly NamedOnly[];
   readonly title: string | null;
   readonly steps: readonly ToldStep[];
   readonly told: ToldUse;

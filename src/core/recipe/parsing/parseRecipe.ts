@@ -19,6 +19,7 @@ import { lineAmountOf } from './lineAmount';
 import { countedPart, dropsPart, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
 import { says } from './marks';
 import { isWithin, Mentions } from './mentions';
+import { namedOnly } from './notCounted';
 import { isBrewedIn } from './pending';
 import { isAloneInRow, readSentences, stretchOf, textOf } from './sentences';
 import { balanced, withShares } from './shares';
@@ -97,6 +98,8 @@ class Assembly {
   private readonly steps: ToldStep[] = [];
   private readonly paints: Paint[] = [];
   private readonly mentions: Mentions;
+  /** Names with an amount that were taken for one that is in already. */
+  private readonly dropped = new Set<number>();
 
   constructor(
     private readonly context: Context,
@@ -129,12 +132,19 @@ class Assembly {
       })),
     );
     const steps = restsTold(this.steps);
+    const spans = spansOf(context.text, context.tokens, [...this.paints, ...paints]);
+    const counted = new Set(
+      lines.flatMap((line) =>
+        line.status === 'read' ? [line.ingredientId ?? line.made?.recipeId ?? line.name] : [],
+      ),
+    );
     return {
       lines,
+      notCounted: namedOnly(this.told.sentences, context.tokens, spans, counted, this.dropped),
       title: title ? title.name : null,
       steps,
       told: toldUse(steps, context.tokens, context.words, title ? title.name : null),
-      spans: spansOf(context.text, context.tokens, [...this.paints, ...paints]),
+      spans,
     };
   }
 
@@ -224,7 +234,11 @@ class Assembly {
     // "Black tea rinse: 2 bags": what the title names has its amount behind it.
     const isOfTitle =
       isWithin(item.name.from, this.title) && (item.amount === null || item.amount.from < this.title!.to);
-    if (isOfTitle || this.mentions.isMention(item, sentence)) return;
+    if (isOfTitle) return;
+    if (this.mentions.isMention(item, sentence)) {
+      if (item.amount && !item.amount.weak) this.dropped.add(item.name.from);
+      return;
+    }
     const inRow = told.inRow(sentence.row);
     const isAlone = isAloneInRow(inRow);
     const at = stretchesOf(item, context.tokens);

@@ -126,8 +126,7 @@ function isAside(
   const { tokens, words } = context;
   const isQuestion = isAsked(range, elements, items, context);
   // "Grandma's version is … Mine is …"
-  const isMineBehind =
-    isFirst && (saysOwn(tokens, range.to) || tokens.slice(range.to).some((token) => says(token, 'ownAgain')));
+  const isMineBehind = isFirst && (saysOwn(tokens, range.to) || saysOwnLater(tokens, range.to));
   // "If it dries crunchy I do the oat one": another time.
   const isElse =
     says(tokens[range.from], 'ifElse') &&
@@ -138,6 +137,12 @@ function isAside(
     says(tokens[range.from], 'swaps') && items.every(({ amount }) => amount === null || amount.weak);
   return isQuestion || isElse || isSwap || ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words));
 }
+
+/** "My sister uses beer. I take 2 eggs …" */
+const saysOwnLater = (tokens: readonly Token[], from: number): boolean =>
+  tokens
+    .slice(from)
+    .some((token, at, later) => says(token, 'ownAgain') || (says(token, 'i') && says(later[at + 1], 'does')));
 
 /** What is asked is not told. */
 function isAsked(

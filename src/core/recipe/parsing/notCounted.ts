@@ -1,0 +1,60 @@
+import type { NamedOnly, Span } from '../larder';
+import type { LarderItem } from './lexicon';
+import { isProduct } from './pending';
+import { stretchOf } from './sentences';
+import type { Token } from './tokens';
+import type { ReadSentence } from './told';
+
+/** What a recipe of its own is made of is in it: a gel, a milk, a water. */
+const MADE_OF = /^(.+)-(?:gel|water|milk)$/;
+/** Named everywhere, and weighed wherever it goes in. */
+const WATER = 'water';
+
+/**
+ * What is named and goes into no line, though she does not say that it stays out: told of another time, of somebody
+ * else's, or in a way that is not understood. It is shown, so that nothing is lost in silence.
+ * @param counted ids of what goes in
+ * @param dropped where a thing with an amount was taken for one that is in already, by token
+ */
+export function namedOnly(
+  sentences: readonly ReadSentence[],
+  tokens: readonly Token[],
+  spans: readonly Span[],
+  counted: ReadonlySet<string>,
+  dropped: ReadonlySet<number>,
+): NamedOnly[] {
+  const known = new Set([...counted, ...sentences.flatMap(beside)]);
+  const found = new Map<string, NamedOnly>();
+  for (const { from, to, match } of sentences.flatMap(namesOf)) {
+    const { item } = match;
+    const at = stretchOf(tokens, { from, to });
+    const span = spans.find(({ start, end }) => at.start >= start && at.start < end);
+    const isLost = span?.fate === 'remark' || dropped.has(from);
+    if (isLost && !known.has(item.id) && !found.has(item.id) && !goesWithout(item, known))
+      found.set(item.id, { name: item.name, at });
+  }
+  return [...found.values()];
+}
+
+const namesOf = ({ elements }: ReadSentence) =>
+  elements.flatMap((element) => (element.kind === 'name' ? [element] : []));
+
+/** Denied, or said beside what goes in: what it holds, what may be taken instead. */
+const beside = ({ items, denied, whole }: ReadSentence): string[] =>
+  [
+    ...items.flatMap(({ instead, others, holds, without }) => [...instead, ...others, ...holds, ...without]),
+    ...denied,
+    ...(whole?.except ?? []),
+  ].map(({ match }) => match.item.id);
+
+/** Nobody would miss it: of the wash, or of what goes in. */
+function goesWithout(item: LarderItem, known: ReadonlySet<string>): boolean {
+  const source = MADE_OF.exec(item.id)?.[1];
+  const isOfWash = item.ingredient?.roles.includes('surfactant') ?? false;
+  return (
+    item.id === WATER ||
+    isOfWash ||
+    (source !== undefined && known.has(source)) ||
+    (isProduct({ item, words: 1 }) && [...known].some((id) => id === 'conditioner'))
+  );
+}
