@@ -11,6 +11,7 @@ import type { Vocabulary } from './vocabulary';
 /** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */
 export function settleAcross(sentences: ReadSentence[], context: Context): void {
   countEarlier(sentences, context);
+  giveUsed(sentences);
   dropLoose(sentences);
   takeSaidUnit(sentences, context);
   takeOfHundred(sentences);
@@ -43,6 +44,18 @@ function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
     if (!item) continue;
     item.amount = first.amount;
     sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
+  }
+}
+
+/** "Cream cheese, no joke. 3 tbsp of it, …": of the one thing that was named, not of a mixture. */
+function giveUsed(sentences: ReadSentence[]): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const [batch] = sentence.batches;
+    const earlier = sentences.slice(0, index).flatMap(({ items }) => items);
+    const [only] = earlier;
+    if (batch?.what !== 'used' || earlier.length !== 1 || only?.amount !== null) continue;
+    only.amount = batch.amount;
+    sentences[index] = { ...sentence, batches: sentence.batches.slice(1) };
   }
 }
 

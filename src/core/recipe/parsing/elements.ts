@@ -354,6 +354,9 @@ class ElementReader {
   }
 
   private roleAt(index: number): Element | undefined {
+    // "no joke": denies nothing.
+    const idiom = this.words.roles.idioms.at(this.tokens, index);
+    if (idiom) return { kind: 'word', from: index, to: idiom.to };
     for (const role of SINGLE_ROLES) {
       const found = this.words.roles[role].at(this.tokens, index);
       if (found) return { kind: 'role', from: index, to: found.to, role };

@@ -1,4 +1,5 @@
 import { sum } from '../../base/measures';
+import { isNameNext } from './ahead';
 import { NO_MEASURE } from './amounts';
 import { takeEqual } from './amountsTaken';
 import type { Element, Separator } from './elements';
@@ -53,12 +54,21 @@ function correct(g: Gathering, { from }: TokenRange, index: number): void {
     g.mentions.push(...g.waiting);
     g.waiting = [];
   }
+  dropFormer(g, index);
   const { roles } = g.words;
   const isOfOpen = g.open !== null && g.open.unknown === 0 && !g.open.shared;
   g.swaps = g.former || roles.swap.at(g.tokens, from) !== undefined || isAnswer;
   g.former = false;
   if (isOfOpen) g.open = null;
   else g.corrected = g.items.length > 0;
+}
+
+/** "used to be all coconut, these days it's 2 tbsp jojoba": named before, and another thing has the amount. */
+function dropFormer(g: Gathering, index: number): void {
+  const amount = g.elements.findIndex(({ kind }, at) => at > index && kind === 'amount');
+  if (!g.former || amount < 0 || !isNameNext(g.elements, amount)) return;
+  g.mentions.push(...g.waiting);
+  g.waiting = [];
 }
 
 /** "about 6 tablespoons in all" */

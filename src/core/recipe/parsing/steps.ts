@@ -275,7 +275,9 @@ export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
     const isMixedLater = inTime.some(
       ({ deeds, text }, at) =>
         deeds.some((deed) => IN_BOWL.has(deed) && (deed !== 'heat' || at + 1 < inTime.length)) &&
-        !isReminder(text),
+        !isReminder(text) &&
+        // "It rinses clean if you sieve it."
+        !saysMark(text, 'if'),
     );
     // "sit it for 4 hours, then apply and keep on 3 hours"
     const isPutOnLater =

@@ -64,8 +64,9 @@ export class Times {
   /** "on for 45", "give it twenty": minutes that need no word. */
   private bareMinutes(at: number, { value, upper, to }: Quantity): Duration | undefined {
     const { tokens, words } = this;
-    // "Cap, 30."
-    const isCapped = isSign(tokens[at - 1], ',') && words.roles.cap.endsAt(tokens, at - 1, 3);
+    // "Cap, 30.", "hot towel 20"
+    const behind = isSign(tokens[at - 1], ',') ? at - 1 : at;
+    const isCapped = words.roles.cap.endsAt(tokens, behind, 3) || words.roles.warm.endsAt(tokens, behind, 3);
     const isAsked = isCapped || words.roles.bareMinutes.endsAt(tokens, at, 4) || this.isAlone(at, to);
     const next = tokens[to];
     const isOver =

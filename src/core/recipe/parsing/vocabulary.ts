@@ -55,6 +55,7 @@ const ROLES = [
   'swap',
   'isBad',
   'topUp',
+  'idioms',
   'answerYes',
   'answerNo',
   'bareOil',
