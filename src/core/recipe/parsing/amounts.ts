@@ -116,13 +116,15 @@ export class Amounts {
     return this.withUnit(at, this.numbered(quantity, nameEnd), lead, nameEnd);
   }
 
-  /** "my 4c hair": how it curls. */
+  /** "my 4c hair", "I have 3c/4a": how it curls. */
   private isHairType(at: number): boolean {
     const [number, letter, noun] = [this.tokens[at], this.tokens[at + 1], this.tokens[at + 2]];
+    const isType = isNumber(number) && isWord(letter, /^[abc]$/) && touches(number, letter);
+    const isBehindType = isSign(this.tokens[at - 1], '/') && isWord(this.tokens[at - 2], /^[abc]$/);
+    const isBeforeType = isSign(noun, '/') && isNumber(this.tokens[at + 3]);
+    if (isType && (isBehindType || isBeforeType)) return true;
     return (
-      isNumber(number) &&
-      isWord(letter, /^[abc]$/) &&
-      touches(number, letter) &&
+      isType &&
       (says(noun, 'ofHairType') || (!isWord(noun) && says(this.tokens[at - 1], 'ofCurl'))) &&
       number!.value <= 4
     );

@@ -255,7 +255,14 @@ class Assembly {
   /** An amount of something that is not known, or misspelt. */
   private addNameless({ amount, range }: Nameless, sentence: ReadSentence): void {
     const { context, told } = this;
+    // "Two I rotate." above the first of them
+    const isAboveTitle =
+      this.title !== null &&
+      sentence.row.index === 0 &&
+      sentence.row.to <= this.title.from &&
+      sentence.items.length === 0;
     if (
+      isAboveTitle ||
       isWithin(range.from, this.title) ||
       this.isVessel(range) ||
       this.isYield(range) ||
@@ -392,9 +399,16 @@ class Assembly {
         mentions.length > 0 ||
         items.length > 0,
     );
-    const isTitle = this.title !== null && isWithin(this.title.from, row);
+    // What stands above the title is said of several recipes.
+    const isTitle = this.title !== null && row.from <= this.title.from;
     const isAside = isSign(this.context.tokens[from], '(') && isSign(this.context.tokens[row.to - 1], ')');
-    return own.length === 0 || isTitle || isAside || isSaid || words > ASKED_WORDS;
+    return own.length === 0 || isTitle || isAside || isSaid || this.isUse(row) || words > ASKED_WORDS;
+  }
+
+  /** "Yield: 1 application", "Serves two" */
+  private isUse({ from, to }: ReadRow['row']): boolean {
+    const { tokens, words } = this.context;
+    return words.roles.yields.at(tokens, from) !== undefined && words.roles.uses.isWithin(tokens, from, to);
   }
 
   private unknownRow(row: ReadRow['row'], own: readonly ReadSentence[]): ReadPart {

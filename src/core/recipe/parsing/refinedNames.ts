@@ -63,6 +63,7 @@ function dropTools(found: Found, tokens: readonly Token[], words: Vocabulary): v
     if (
       isOfTool(tokens, { at, to }, words) ||
       isOfVessel(found, tokens, to, words) ||
+      isInVessel(tokens, { at, to }) ||
       isBehindTool(tokens, at, words) ||
       isCalledSo(tokens, { at, to }, words)
     )
@@ -90,8 +91,16 @@ function isOfTool(tokens: readonly Token[], { at, to }: NameAt, { roles, deeds }
 /** "a keratin one", "the banana one": what a mixture is called after. */
 const isCalledSo = (tokens: readonly Token[], { at, to }: NameAt, { articles, units }: Vocabulary): boolean =>
   says(tokens[to], 'oneOfKind') &&
+  // "two tablespoons of that wheat protein stuff": measured, by its whole name.
+  !(to - at > 1 && says(tokens[at - 2], 'of')) &&
   units.at(tokens, to + 1) === undefined &&
   (articles.endsAt(tokens, at, 2) || says(tokens[at - 1], 'beforeKind'));
+
+/** "mix it in an old yogurt tub": what once was in it. */
+const isInVessel = (tokens: readonly Token[], { at, to }: NameAt): boolean =>
+  says(tokens[to], 'vessel') &&
+  !says(tokens[to + 1], 'of') &&
+  [2, 3].some((back) => says(tokens[at - back], 'inVessel') && isWord(tokens[at - back + 1]));
 
 /** "a baby food jar of pear" */
 function isOfVessel(

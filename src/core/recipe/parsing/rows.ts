@@ -148,6 +148,8 @@ function phaseOf(
 
 /** Words of a heading behind its first: "How to use it at home:". */
 const HEADING_TAIL_WORDS = 4;
+/** Tokens of one that says for how many uses. */
+const HEADING_TAIL_TOKENS = 6;
 
 function namedHeading(
   tokens: readonly Token[],
@@ -166,6 +168,10 @@ function namedHeading(
   if (isAlone || (what === 'noise' && !isTold)) return { what, rest: row.to };
   if (what === 'noise') return undefined;
   if (isSign(tokens[rest], ':', '-', '–', '—')) return { what, rest: rest + 1 };
+  // "Zutaten für 1 Anwendung", "Ingredients (makes two masks)"
+  const isForUse =
+    what === 'ingredients' && row.to - rest <= HEADING_TAIL_TOKENS && !namesSomething(rest, row.to);
+  if (isForUse) return { what, rest: row.to };
   const isTail = row.to - rest <= HEADING_TAIL_WORDS && isSign(tokens[row.to - 1], ':');
   return what === 'method' && isTail ? { what, rest: row.to } : undefined;
 }

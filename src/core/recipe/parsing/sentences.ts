@@ -135,7 +135,17 @@ function isAside(
   // "Swap the water for tea if you like.": what else could be taken.
   const isSwap =
     says(tokens[range.from], 'swaps') && items.every(({ amount }) => amount === null || amount.weak);
-  return isQuestion || isElse || isSwap || ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words));
+  // "Bentonite, rhassoul, you name it."
+  const isHearsay =
+    words.roles.hearsay.isWithin(tokens, range.from, range.to) &&
+    items.every(({ amount }) => amount === null || (amount.weak && amount.unit === null));
+  return (
+    isQuestion ||
+    isElse ||
+    isSwap ||
+    isHearsay ||
+    ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words))
+  );
 }
 
 /** "My sister uses beer. I take 2 eggs …" */

@@ -1,7 +1,7 @@
 import { CATALOGUE_LARDER, type Larder } from '../larder';
 import { namesIn } from './elements';
 import { lexiconOf } from './lexicon';
-import { headingOf, rowsOf, startOfRow } from './rows';
+import { headingOf, rowsOf, startOfRow, type Row } from './rows';
 import { TITLE_WORDS } from './titles';
 import { isSign, tokensOf, type Token } from './tokens';
 import { countWords, namesKind, vocabularyFor, type Vocabulary } from './vocabulary';
@@ -31,20 +31,55 @@ export function recipesIn(text: string, larder: Larder = CATALOGUE_LARDER): stri
     const isName = named(start, row.to) && !namesKind(words, tokens, start, row.to);
     return row.isParted && isShort && !hasAmount && isOwn && !isName && inside.length > 0;
   });
-  const starts = [...begins.map(({ from }) => from), ...ofDays(tokens, words)]
+  const starts = [
+    ...begins.map(({ from }) => from),
+    ...ofDays(tokens, words),
+    ...ofNumbers(tokens, rows, words, names),
+  ]
     .sort((a, b) => a - b)
     .map((from) => tokens[from]!.start);
   const pieces = [0, ...starts.filter((start) => start > 0)].map((start, index, all) =>
     text.slice(start, all[index + 1] ?? text.length).trim(),
   );
-  // A piece without two things in it belongs to the one before.
+  // A piece without two things in it belongs to the one before; words before the first of several to that.
   const recipes: string[] = [];
+  let isPreface = false;
   for (const piece of pieces.filter((each) => each !== '')) {
     const things = namesIn(tokensOf(piece), lexicon).size;
-    if (things >= 2 || recipes.length === 0) recipes.push(piece);
+    const isFirst = recipes.length === 0;
+    if (isPreface && things >= 2) recipes.push(`${recipes.pop() ?? ''}\n\n${piece}`);
+    else if (things >= 2 || isFirst) recipes.push(piece);
     else recipes.push(`${recipes.pop() ?? ''}\n\n${piece}`);
+    isPreface = things === 0 && (isFirst || isPreface);
   }
   return recipes;
+}
+
+/** A numbered row with a title of its own: "1. Coffee rinse - 2 tbsp grounds, 2 cups water". @returns tokens, where several are */
+function ofNumbers(
+  tokens: readonly Token[],
+  rows: readonly Row[],
+  words: Vocabulary,
+  names: readonly number[],
+): number[] {
+  const own = rows.filter((row) => {
+    const start = startOfRow(tokens, row);
+    const at = tokens.findIndex(
+      (token, index) => index > start && index < row.to && isSign(token, ':', '-', '–', '—'),
+    );
+    const title = tokens.slice(start, at);
+    const isNumbered = tokens[row.from]?.kind === 'number' && start > row.from;
+    const isTitle =
+      at > 0 &&
+      title.length <= TITLE_WORDS &&
+      title.every(({ kind }) => kind !== 'number') &&
+      words.deeds.at(tokens, start) === undefined;
+    const isMeasured = tokens.slice(at, row.to).filter(({ kind }) => kind === 'number').length > 1;
+    return (
+      isNumbered && isTitle && isMeasured && names.filter((name) => name > at && name < row.to).length > 1
+    );
+  });
+  return own.length > 1 ? own.map(({ from }) => from) : [];
 }
 
 /** How many tokens behind a day its colon may stand: "Monday to Thursday:". */

@@ -19,6 +19,7 @@ interface Told {
     readonly row: Row;
     readonly items: readonly Item[];
     readonly steps: readonly StepAt[];
+    readonly phase: string | null;
   })[];
   readonly names: Names;
 }
@@ -30,8 +31,11 @@ const TITLE_CHARACTERS = 80;
 
 /** What the recipe is called: its first row, or the words with which a telling begins ("this is my …"). */
 export function titleOf(told: Told): Title | null {
-  const [first] = told.rows;
+  const first = titleRow(told);
   if (!first) return null;
+  // "Phase A (75 °C)" above its list: a heading.
+  const isPhase = told.sentences.every(({ row }) => row !== first) && told.sentences[0]?.phase !== null;
+  if (isPhase && told.sentences.length > 0) return null;
   const start = startOfRow(told.tokens, first);
   const title =
     introduced(told, start, first) ??
@@ -40,6 +44,25 @@ export function titleOf(told: Told): Title | null {
     firstSentence(told, first) ??
     calledBehind(told);
   return title && isSaid(told, title) ? title : null;
+}
+
+/** The first row; under words for several recipes the next: "Two I rotate." */
+function titleRow(told: Told): Row | undefined {
+  const { rows, tokens, sentences } = told;
+  const [first, second, third] = rows;
+  if (!first || !second) return first;
+  const start = startOfRow(tokens, second);
+  // "All I ever put in a jar:" above "1. Coffee rinse - …"
+  const isNumbered = tokens[second.from]?.kind === 'number' && start > second.from;
+  if (isNumbered && isSign(tokens[first.to - 1], ':') && namesWithin(told, first.from, first.to).length === 0)
+    return beforeColon(told, start, second) ? second : first;
+  if (!second.isParted || !third || third.isParted) return first;
+  const isQuiet = [first, second].every(
+    ({ from, to }) => namesWithin(told, from, to).length === 0 && !hasNumber(told, from, to),
+  );
+  const isShort = countWords(tokens, start, second.to) <= TITLE_WORDS;
+  const isTold = sentences.some(({ row }) => row === second);
+  return isQuiet && isShort && isTold ? second : first;
 }
 
 /** "Okay so", "hi": words with which one begins to speak are no title. */
@@ -117,12 +140,24 @@ const isOfMade = (inside: readonly Token[]): boolean =>
 
 /** "Glassworks rescue: two bananas …" */
 function beforeColon(told: Told, start: number, first: Row): Title | null {
-  const { tokens, words, sentences } = told;
+  const { tokens } = told;
   const colon = tokens.findIndex(
     (token, at) => at > start && at < first.to && (isSign(token, ':') || isTitleDash(told, start, at)),
   );
   if (colon < 0 || colon - start > TITLE_WORDS || namesWithin(told, colon, first.to).length === 0)
     return null;
+  const spoken = tokens.findLastIndex((token, at) => at >= start && at < colon && isSign(token, '.', '!'));
+  // "Okay so don't judge me. The banana thing: …"
+  if (spoken > start && touchesNext(tokens, spoken)) return beforeColonFrom(told, spoken + 1, colon, first);
+  return beforeColonFrom(told, start, colon, first);
+}
+
+/** A full stop that is no part of a number or of a short word. */
+const touchesNext = (tokens: readonly Token[], at: number): boolean =>
+  tokens[at]?.end !== tokens[at + 1]?.start;
+
+function beforeColonFrom(told: Told, start: number, colon: number, first: Row): Title | null {
+  const { tokens, words, sentences } = told;
   const end = beforeYield(told, start, beforeTime(told, start, colon));
   const inside = tokens.slice(start, end);
   const isDay = inside.length === 1 && words.roles.days.at(tokens, start) !== undefined;
@@ -280,6 +315,9 @@ function introducedAt(told: Told, at: number, from: number, row: Row): Title | n
     .slice(startOfRow(tokens, row), at)
     .every((token) => !isWord(token) || says(token, 'filler'));
   if (!isStrong && (!isFirst || !hasKind(told, from, to))) return null;
+  // "Receita da semana"
+  const isWhen = count === 1 && (told.words.time.at(tokens, from) ?? told.words.roles.days.at(tokens, from));
+  if (isWhen) return null;
   return cut(told, isStrong ? from : at, to);
 }
 

@@ -56,6 +56,7 @@ const ROLES = [
   'isBad',
   'topUp',
   'idioms',
+  'hearsay',
   'answerYes',
   'answerNo',
   'bareOil',
@@ -86,6 +87,8 @@ interface Words extends Partial<Record<Role, readonly string[]>> {
   readonly textures?: Readonly<Record<string, readonly string[]>>;
   readonly wholes?: Readonly<Record<string, number>>;
   readonly describing: string;
+  /** Words that mean nothing here and tell the language. */
+  readonly common?: string;
 }
 
 const WORDS: Readonly<Record<string, Words>> = LANGUAGES;
@@ -198,6 +201,7 @@ function wordsByLanguage(): Map<string, string[]> {
   for (const [language, words] of Object.entries(WORDS)) {
     const own = [
       ...words.describing.split(' '),
+      ...(words.common?.split(' ') ?? []),
       ...(['of', 'and', 'with', 'not', 'each', 'about'] as const).flatMap((role) => words[role] ?? []),
       ...Object.values(words.units).flat(),
       ...Object.values(words.verbs).flat(),
@@ -213,6 +217,8 @@ function wordsByLanguage(): Map<string, string[]> {
 
 /** A language is read with when it has this share of the words of the one that has most. */
 const NEAR_SHARE = 0.6;
+/** … and one word of it to so many of English: less is chance. */
+const LEAST_SHARE = 1 / 30;
 const vocabularies = new Map<string, Vocabulary>();
 
 /**
@@ -221,16 +227,21 @@ const vocabularies = new Map<string, Vocabulary>();
  */
 export function vocabularyFor(tokens: readonly Token[]): Vocabulary {
   const scores = new Map<string, number>();
+  let english = 0;
   for (const { kind, word } of tokens) {
     // "1/4 c.": a letter is of every language.
     if (kind !== 'word' || word.length < 2) continue;
     const languages = languagesOf(word);
-    if (languages.includes('en')) continue;
+    if (languages.includes('en')) {
+      english++;
+      continue;
+    }
     for (const language of languages)
       scores.set(language, (scores.get(language) ?? 0) + 1 / languages.length);
   }
   const most = Math.max(0, ...scores.values());
-  const others = [...scores].filter(([, score]) => score >= most * NEAR_SHARE).map(([language]) => language);
+  const least = Math.max(most * NEAR_SHARE, english * LEAST_SHARE);
+  const others = [...scores].filter(([, score]) => score >= least).map(([language]) => language);
   const languages = ['en', ...others.sort()];
   const key = languages.join();
   const known = vocabularies.get(key) ?? vocabularyOf(languages);
