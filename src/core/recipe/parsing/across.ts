@@ -11,6 +11,7 @@ import type { Vocabulary } from './vocabulary';
 /** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */
 export function settleAcross(sentences: ReadSentence[], context: Context): void {
   countEarlier(sentences, context);
+  giveSource(sentences, context);
   giveUsed(sentences);
   dropLoose(sentences);
   takeSaidUnit(sentences, context);
@@ -44,6 +45,25 @@ function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
     if (!item) continue;
     item.amount = first.amount;
     sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
+  }
+}
+
+/** "Linseed gel …: a quarter cup of seeds, two cups of water": what the gel that was named is made of. */
+function giveSource(sentences: ReadSentence[], { tokens }: Context): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const source = sentence.nameless.find(({ amount: { to } }) =>
+      [to, to + 1].some((at) => says(tokens[at], 'plantSource')),
+    );
+    const made = sentences
+      .slice(0, index + 1)
+      .flatMap(({ items }) => items)
+      .find(({ amount, name }) => amount === null && /-(?:gel|water|milk)$/.test(name.match.item.id));
+    if (!source || !made) continue;
+    const { amount } = source;
+    // "of seeds" tells what it is of where the measure ends at it.
+    const to = says(tokens[amount.to], 'plantSource') ? amount.to : amount.to + 1;
+    made.amount = { ...amount, to };
+    sentences[index] = { ...sentence, nameless: sentence.nameless.filter((each) => each !== source) };
   }
 }
 

@@ -17,7 +17,7 @@ export const isCompared = (
   tokens: readonly Token[],
   from: number,
   index: number,
-  words: Pick<Vocabulary, 'textures'>,
+  words: Pick<Vocabulary, 'textures' | 'describing'>,
 ): boolean => isLike(tokens, from, index, words) || isOfColour(tokens, from, index);
 
 /** "até dar ponto de clara": what it becomes, where no texture says how thick. */
@@ -25,11 +25,15 @@ function isLike(
   tokens: readonly Token[],
   from: number,
   index: number,
-  { textures }: Pick<Vocabulary, 'textures'>,
+  { textures, describing }: Pick<Vocabulary, 'textures' | 'describing'>,
 ): boolean {
   // "até virar creme"
   if (says(tokens[index - 1], 'becomes') && textures.at(tokens, index) === undefined) return true;
-  const as = [1, 2, 3].map((back) => index - back).find((at) => !says(tokens[at], 'ofLook')) ?? index;
+  // "like raw egg white"
+  const isQuality = (at: number) => describing.has(tokens[at]?.word ?? '') && !says(tokens[at], 'looks');
+  const as =
+    [1, 2, 3].map((back) => index - back).find((at) => !says(tokens[at], 'ofLook') && !isQuality(at)) ??
+    index;
   if (!says(tokens[as], 'looks') || textures.at(tokens, as) !== undefined) return false;
   return (
     (says(tokens[as], 'large') || isReached(tokens, from, as)) && textures.at(tokens, index) === undefined

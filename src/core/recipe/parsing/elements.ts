@@ -187,7 +187,7 @@ class ElementReader {
     const { tokens, words } = this;
     const number = isSign(tokens[index + 1], '.') ? index + 2 : index + 1;
     const isNumbered =
-      says(tokens[index], 'numbered') &&
+      (says(tokens[index], 'numbered') || isSign(tokens[index], '#', 'º', '№')) &&
       isNumber(tokens[number]) &&
       words.roles.kinds.endsAt(tokens, index, 2);
     return isNumbered ? { kind: 'word', from: index, to: number + 1 } : undefined;
@@ -322,6 +322,9 @@ class ElementReader {
     const isVerb = isBare && amount.unit !== null && says(this.tokens[amount.to], 'object');
     const isBehind = amount.unit !== null && this.isBehindName(index, amount.to);
     if (isVerb || (isBare && !isBehind && !this.nameSoon(amount.to))) return undefined;
+    // "three times", "8 years"
+    if (amount.unit === null && says(this.tokens[amount.to], 'countsThings'))
+      return { kind: 'word', from: index, to: amount.to + 1 };
     const to = this.beforeTea(amount, this.beforeName(amount.to));
     return { kind: 'amount', from: index, to, amount: to < amount.to ? { ...amount, to } : amount };
   }

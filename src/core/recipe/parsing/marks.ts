@@ -169,12 +169,16 @@ interface Marks {
   readonly mine: Words;
   /** Before it. */
   readonly but: Words;
+  /** Behind "I": as somebody else does. */
+  readonly alike: Words;
   /** Who does it. */
   readonly i: Words;
   /** Between oil and plant where the noun stands first. */
   readonly ofSameNoun: Words;
   /** Before a part of a bottle. */
   readonly fills: Words;
+  /** Before "oil": a treatment with it. */
+  readonly bathOf: Words;
   /** "Sunday oils". */
   readonly oils: Words;
   /** What is done with oils alone. */

@@ -159,12 +159,17 @@ export class Mentions {
     return source !== undefined && (this.measured.has(source) || this.countsPieces);
   }
 
-  /** "melt the butters, oil in after": of the oils that are in. */
+  /** "melt the butters, oil in after": of the oils that are in; "an oil bath with 2 tbsp castor oil" */
   private isOfOils({ from, match }: Item['name'], sentence: ReadSentence): boolean {
     const { tokens, words } = this.context;
+    const isBare =
+      match.item.ingredient?.id === 'vegetable-oil' && words.roles.bareOil.at(tokens, from) !== undefined;
+    const isBefore = sentence.items.some(
+      ({ name, amount }) => amount !== null && name.from > from && isOfOil(name.match.item),
+    );
+    if (isBare && isBefore && [1, 2].some((back) => says(tokens[from - back], 'bathOf'))) return true;
     return (
-      match.item.ingredient?.id === 'vegetable-oil' &&
-      words.roles.bareOil.at(tokens, from) !== undefined &&
+      isBare &&
       [...this.seen.values()].some(
         ({ name }) => isOfOil(name.match.item) && this.measured.get(name.match.item.id) !== sentence,
       )

@@ -265,6 +265,7 @@ class Assembly {
       isAboveTitle ||
       isWithin(range.from, this.title) ||
       this.isVessel(range) ||
+      this.isVessel(amount) ||
       this.isYield(range) ||
       this.isYield(amount)
     )
@@ -293,8 +294,8 @@ class Assembly {
     const { tokens, words } = this.context;
     const own = tokens.slice(from, to).filter(({ kind }) => kind === 'word');
     // "take a bowl"
-    const isAlone =
-      words.articles.at(tokens, from) !== undefined && own.length === 2 && says(own[1], 'vessel');
+    const isArticle = words.articles.at(tokens, from) !== undefined || says(tokens[from], 'inVessel');
+    const isAlone = isArticle && own.length === 2 && says(own[1], 'vessel');
     // "60 ml bottle.": how large it is.
     const isSize = isNumber(tokens[from]) && own.length <= SIZED_WORDS && says(own.at(-1), 'vessel');
     const isIn = isAlone || isSize || [1, 2].some((back) => says(tokens[from - back], 'inVessel'));

@@ -64,6 +64,7 @@ function dropTools(found: Found, tokens: readonly Token[], words: Vocabulary): v
       isOfTool(tokens, { at, to }, words) ||
       isOfVessel(found, tokens, to, words) ||
       isInVessel(tokens, { at, to }) ||
+      isPerson(tokens, { at, to }, words) ||
       isBehindTool(tokens, at, words) ||
       isCalledSo(tokens, { at, to }, words)
     )
@@ -95,6 +96,10 @@ const isCalledSo = (tokens: readonly Token[], { at, to }: NameAt, { articles, un
   !(to - at > 1 && says(tokens[at - 2], 'of')) &&
   units.at(tokens, to + 1) === undefined &&
   (articles.endsAt(tokens, at, 2) || says(tokens[at - 1], 'beforeKind'));
+
+/** "minha avó": nobody goes into a bowl. */
+const isPerson = (tokens: readonly Token[], { at, to }: NameAt, { roles }: Vocabulary): boolean =>
+  [1, 2].some((back) => (roles.persons.at(tokens, at - back)?.to ?? 0) >= to);
 
 /** "mix it in an old yogurt tub": what once was in it. */
 const isInVessel = (tokens: readonly Token[], { at, to }: NameAt): boolean =>

@@ -193,12 +193,23 @@ function isTopic({ from, to }: TokenRange, items: readonly Item[], { tokens, wor
 /** "my sister uses two": somebody, and at once what she does. */
 function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds }: Vocabulary): boolean {
   const person = roles.persons.at(tokens, range.from);
+  // "Minha avó lavava com água de arroz e eu faço igual: …"
+  const isSame = tokens
+    .slice(range.from, range.to)
+    .some(
+      (token, at, own) =>
+        says(token, 'i') && own.slice(at + 1, at + SAME_WITHIN).some((next) => says(next, 'alike')),
+    );
   return (
     person !== undefined &&
+    !isSame &&
     (deeds.at(tokens, person.to) !== undefined ||
       tokens.slice(person.to, person.to + DOES_WITHIN).some((token) => says(token, 'does')))
   );
 }
+
+/** Words behind "I" that may say that she does the same. */
+const SAME_WITHIN = 5;
 
 /** "quem tem cabelo fino usa …" */
 const DOES_WITHIN = 4;

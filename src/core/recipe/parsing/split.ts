@@ -55,6 +55,9 @@ export function recipesIn(text: string, larder: Larder = CATALOGUE_LARDER): stri
   return recipes;
 }
 
+/** Tokens of a title that is little more than the word for a treatment: "pre-poo". */
+const KIND_TITLE = 4;
+
 /** A numbered row with a title of its own: "1. Coffee rinse - 2 tbsp grounds, 2 cups water". @returns tokens, where several are */
 function ofNumbers(
   tokens: readonly Token[],
@@ -68,12 +71,15 @@ function ofNumbers(
       (token, index) => index > start && index < row.to && isSign(token, ':', '-', '–', '—'),
     );
     const title = tokens.slice(start, at);
-    const isNumbered = tokens[row.from]?.kind === 'number' && start > row.from;
+    // "1. …", or the word for a treatment: "Rinse: 1 tbsp vinegar in 2 cups water"
+    const isNumbered =
+      (tokens[row.from]?.kind === 'number' && start > row.from) ||
+      (at > 0 && title.length <= KIND_TITLE && namesKind(words, tokens, start, at));
     const isTitle =
       at > 0 &&
       title.length <= TITLE_WORDS &&
       title.every(({ kind }) => kind !== 'number') &&
-      words.deeds.at(tokens, start) === undefined;
+      (namesKind(words, tokens, start, at) || words.deeds.at(tokens, start) === undefined);
     const isMeasured = tokens.slice(at, row.to).filter(({ kind }) => kind === 'number').length > 1;
     return (
       isNumbered && isTitle && isMeasured && names.filter((name) => name > at && name < row.to).length > 1

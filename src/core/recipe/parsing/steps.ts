@@ -387,6 +387,18 @@ const isOfNight = (title: string | null, tokens: readonly Token[], { roles }: Vo
 
 const AT_END_WITHIN = 6;
 
+/** How many words before a claim may tell that it is of the next treatment. */
+const NEXT_WITHIN = 5;
+
+/** "… then you do a moisture mask": of another one. */
+const isOfNext = (tokens: readonly Token[], index: number, { deeds }: Vocabulary): boolean =>
+  tokens
+    .slice(Math.max(0, index - NEXT_WITHIN), index)
+    .some(
+      (token, back, before) =>
+        says(token, 'then') || deeds.at(tokens, index - before.length + back)?.value === 'follow',
+    );
+
 /** Within so many words of "mask" and the like it says what the mixture is. */
 const CLAIM_WITHIN = 3;
 
@@ -397,14 +409,14 @@ function claimIn(title: string | null, tokens: readonly Token[], words: Vocabula
     return found ? [{ claim: found.value, index, raw: token.raw.toLowerCase() }] : [];
   });
   const inTitle = claims.find(({ raw }) => title !== null && title.toLowerCase().includes(raw));
-  const beside = claims.find(({ index }) =>
+  const isBeside = (index: number) =>
     Array.from({ length: 2 * CLAIM_WITHIN }, (_, at) => index - CLAIM_WITHIN + at).some(
       (at) =>
         at >= 0 &&
         (words.roles.kinds.at(tokens, at) !== undefined ||
           (at < index && says(tokens[at], 'calls')) ||
           (at > index && says(tokens[at], 'calledSo'))),
-    ),
-  );
+    );
+  const beside = claims.find(({ index }) => isBeside(index) && !isOfNext(tokens, index, words));
   return (inTitle ?? beside)?.claim ?? null;
 }

@@ -76,8 +76,11 @@ const hasKind = ({ tokens, words }: Told, from: number, to: number): boolean =>
 const namesWithin = ({ names }: Told, from: number, to: number) =>
   [...names].filter(([at]) => at >= from && at < to);
 
+/** "Hair mask #3" is a name. */
 const hasNumber = ({ tokens }: Told, from: number, to: number): boolean =>
-  tokens.slice(from, to).some(({ kind }) => kind === 'number');
+  tokens
+    .slice(from, to)
+    .some(({ kind }, at) => kind === 'number' && !isSign(tokens[from + at - 1], '#', '№'));
 
 /** Nothing but one name and words that describe it. */
 function isBareName(told: Told, from: number, to: number): boolean {
@@ -221,10 +224,18 @@ function isTelling(told: Told, start: number, end: number): boolean {
   const inside = tokens.slice(start, end);
   return (
     hasNumber(told, start, end) ||
-    inside.some((token) => isSign(token, ',', '(')) ||
+    inside.some((token) => isSign(token, ',')) ||
+    (inside.some((token) => isSign(token, '(')) && !isRemarked(told, start, end)) ||
     isSaidOfMe(told, start, end) ||
     inside.slice(0, -1).some((_, at) => words.deeds.at(tokens, start + at)?.value === 'mix')
   );
+}
+
+/** "Hair mask (moisture)": in brackets stands only a word. */
+function isRemarked(told: Told, start: number, end: number): boolean {
+  const inside = told.tokens.slice(start, end);
+  const open = inside.findIndex((token) => isSign(token, '('));
+  return isSign(inside.at(-1), ')') && namesWithin(told, start + open, end).length === 0;
 }
 
 /** "First I do the egg: …": what somebody does, unless it is called something. */
@@ -266,10 +277,14 @@ function firstSentence(told: Told, first: Row): Title | null {
 /** No list; "Rescue mask, revised" only says which of several it is. */
 function isOneName(told: Told, from: number, to: number): boolean {
   const comma = told.tokens.findIndex((token, at) => at > from && at < to && isSign(token, ','));
-  return comma < 0 || (to - comma <= WHICH_WITHIN && hasKind(told, from, comma));
+  if (comma >= 0 && says(told.tokens[comma + 1], 'asMuch')) return false;
+  const isNamed = comma >= 0 && namesWithin(told, comma, to).length > 0;
+  return comma < 0 || (to - comma <= (isNamed ? WHICH_WITHIN : WHOSE_WITHIN) && hasKind(told, from, comma));
 }
 /** Tokens, from the comma on. */
 const WHICH_WITHIN = 4;
+/** The same of "Hot oil, my grandmother's way.", where nothing is named behind it. */
+const WHOSE_WITHIN = 8;
 
 /** "Right, kiln week rescue.": over the words with which one begins to speak. */
 function afterFillers({ tokens }: Told, { from, to }: TokenRange): number {
