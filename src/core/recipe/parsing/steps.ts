@@ -313,7 +313,13 @@ export function toldUse(
   title: string | null,
 ): ToldUse {
   const has = (role: 'cap' | 'warm' | 'beforeWash') =>
-    tokens.some((token, index) => isWord(token) && words.roles[role].at(tokens, index) !== undefined);
+    tokens.some(
+      (token, index) =>
+        isWord(token) &&
+        words.roles[role].at(tokens, index) !== undefined &&
+        // "no shampoo after"
+        !words.roles.not.endsAt(tokens, index, 2),
+    );
   const coolAt = [...tokens.keys()].filter(
     (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
   );

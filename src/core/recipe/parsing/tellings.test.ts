@@ -258,6 +258,23 @@ describe('several recipes in one text', () => {
     ]);
   });
 
+  it.each([
+    [
+      'All of them:\n1. Coffee rinse - 2 tbsp coffee, 2 cups water\n2. Hot oil - 3 tbsp olive oil, 1 tbsp jojoba oil',
+      ['Coffee rinse', 'Hot oil'],
+    ],
+    [
+      'Two I rotate.\n\nMoisture one\n1 banana\n3 tbsp coconut cream\n\nProtein one\n1 sachet gelatin (10 g)\n1/2 cup water',
+      ['Moisture one', 'Protein one'],
+    ],
+    [
+      'Sunday\n- pre-poo: 2 tbsp coconut oil + 1 tbsp honey\n- DC: 5 tbsp conditioner, 1 tbsp avocado oil\n- rinse: 1 tbsp ACV in 2 cups cold water',
+      ['Sunday', 'DC', 'Rinse'],
+    ],
+  ])('%s: by their numbers, their titles or what they are', (text, titles) => {
+    expect(recipesIn(text).map((each) => read(each).title)).toEqual(titles);
+  });
+
   it('are not made of the parts of one', () => {
     expect(
       recipesIn('For the gel:\n1/4 cup linseed\n2 cups water\n\nFor the mask:\n1 banana\n1 egg'),
