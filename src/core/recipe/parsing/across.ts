@@ -11,8 +11,9 @@ import type { Vocabulary } from './vocabulary';
 /** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */
 export function settleAcross(sentences: ReadSentence[], context: Context): void {
   countEarlier(sentences, context);
+  correctEarlier(sentences);
   giveSource(sentences, context);
-  giveUsed(sentences);
+  giveUsed(sentences, context);
   dropLoose(sentences);
   takeSaidUnit(sentences, context);
   takeOfHundred(sentences);
@@ -48,6 +49,24 @@ function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
   }
 }
 
+/** "… 3 spoons of vinegar. The right amount is 2, in a litre of water": of the last thing before. */
+function correctEarlier(sentences: ReadSentence[]): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const [opening] = sentence.elements;
+    const [amount] = sentence.nameless;
+    const item = sentences
+      .slice(Math.max(0, index - CORRECTS_BACK), index)
+      .flatMap(({ items }) => items)
+      .at(-1);
+    const isCorrection = opening?.kind === 'role' && opening.role === 'correction';
+    if (!isCorrection || !amount?.isBare || !item?.amount) continue;
+    item.amount = { ...amount.amount, unit: amount.amount.unit ?? item.amount.unit };
+    sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
+  }
+}
+/** Sentences between an amount and its correction. */
+const CORRECTS_BACK = 2;
+
 /** "Linseed gel …: a quarter cup of seeds, two cups of water": what the gel that was named is made of. */
 function giveSource(sentences: ReadSentence[], { tokens }: Context): void {
   for (const [index, sentence] of sentences.entries()) {
@@ -68,12 +87,16 @@ function giveSource(sentences: ReadSentence[], { tokens }: Context): void {
 }
 
 /** "Cream cheese, no joke. 3 tbsp of it, …": of the one thing that was named, not of a mixture. */
-function giveUsed(sentences: ReadSentence[]): void {
+function giveUsed(sentences: ReadSentence[], { tokens }: Context): void {
   for (const [index, sentence] of sentences.entries()) {
     const [batch] = sentence.batches;
     const earlier = sentences.slice(0, index).flatMap(({ items }) => items);
-    const [only] = earlier;
-    if (batch?.what !== 'used' || earlier.length !== 1 || only?.amount !== null) continue;
+    const noun = tokens[batch?.amount.to ?? 0]?.word;
+    // "Flax gel + 1 tsp honey. About 1/2 cup of the gel."
+    const said = earlier.find(({ amount, name }) => amount === null && tokens[name.to - 1]?.word === noun);
+    const only = said ?? (earlier.length === 1 ? earlier[0] : undefined);
+    const isOpen = only?.amount === null || (isPack(only?.amount.unit) && only?.amount.packSize === null);
+    if (batch?.what !== 'used' || !only || !isOpen) continue;
     only.amount = batch.amount;
     sentences[index] = { ...sentence, batches: sentence.batches.slice(1) };
   }

@@ -91,7 +91,10 @@ function isUsedOnHead(g: Gathering, { unit, to }: Amount, index: number): boolea
       ? before.deed === 'take' || before.deed === 'apply'
       : before === undefined && says(g.tokens[to], 'onto');
   const behind = g.tokens.slice(to, to + HEAD_WITHIN);
-  return unit !== null && isUsed && behind.some((token) => says(token, 'head')) && g.waiting.length === 0;
+  // "I use a dropperful every other night"
+  const isOften = before !== undefined && says(g.tokens[to], 'everySo');
+  const isOfHead = isOften || behind.some((token) => says(token, 'head'));
+  return unit !== null && isUsed && isOfHead && g.waiting.length === 0;
 }
 const HEAD_WITHIN = 3;
 

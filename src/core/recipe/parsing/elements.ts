@@ -322,11 +322,18 @@ class ElementReader {
     const isVerb = isBare && amount.unit !== null && says(this.tokens[amount.to], 'object');
     const isBehind = amount.unit !== null && this.isBehindName(index, amount.to);
     if (isVerb || (isBare && !isBehind && !this.nameSoon(amount.to))) return undefined;
-    // "three times", "8 years"
-    if (amount.unit === null && says(this.tokens[amount.to], 'countsThings'))
-      return { kind: 'word', from: index, to: amount.to + 1 };
+    const other = amount.unit === null ? this.otherCount(amount, isBare) : undefined;
+    if (other) return other.to > index ? other : undefined;
     const to = this.beforeTea(amount, this.beforeName(amount.to));
     return { kind: 'amount', from: index, to, amount: to < amount.to ? { ...amount, to } : amount };
+  }
+
+  /** What an amount without a measure counts that is no thing. @returns one that ends at its begin where it is none */
+  private otherCount({ from, to }: Amount, isBare: boolean): Element | undefined {
+    // "je fais un shampoing": done.
+    if (isBare && this.isDone(to, [])) return { kind: 'word', from, to: from };
+    // "three times", "8 years"
+    return says(this.tokens[to], 'countsThings') ? { kind: 'word', from, to: to + 1 } : undefined;
   }
 
   /** "uma xícara de chá de camomila": a cup of its tea; "(chá)" says which cup. */

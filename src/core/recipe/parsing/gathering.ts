@@ -138,7 +138,8 @@ export class Gathering {
   }
 
   /** "an onion: two spoons of it", "a small pumpkin's worth – about a cup –": of what was named last. */
-  private saysAgain({ amount, after, unknown }: Open): boolean {
+  private saysAgain(open: Open): boolean {
+    const { amount, unknown } = open;
     const last = this.last();
     if (!last) return false;
     if (this.swapped === last && unknown === 0 && amount.unit !== null) {
@@ -154,10 +155,16 @@ export class Gathering {
       if (last.amount === null || last.amount.unit === null) last.amount = amount;
       return true;
     }
-    const isBetween = after === 'dash' && unknown === 0 && amount.unit !== null;
-    if (!isBetween || !last.amount?.weak || last.amount.unit !== null) return false;
+    if (unknown > 0 || !this.isOfOne(last, open) || amount.unit === null) return false;
     last.amount = amount;
     return true;
+  }
+
+  /** Behind one of it: "a small pumpkin – about a cup –"; "a conditioner without protein, three big spoonfuls". */
+  private isOfOne({ name, amount }: Item, { after }: Open): boolean {
+    const isCounted = name.match.item.ingredient?.measures.pieceGrams !== undefined;
+    const isParted = after === 'dash' || (after === 'comma' && !isCounted);
+    return isParted && amount !== null && amount.weak && amount.unit === null;
   }
 
   /** "a tub of yoghurt, the small one, 150": what stands on it. */

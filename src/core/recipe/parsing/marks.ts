@@ -31,6 +31,8 @@ interface Marks {
   readonly inCloves: Words;
   /** "a cup of the milk", behind a strainer: of what ran through. */
   readonly ranThrough: Words;
+  /** Behind what she takes of it each time: "every night". */
+  readonly everySo: Words;
   /** Where something is put on: scalp, ends. */
   readonly head: Words;
   /** Before it. */

@@ -123,7 +123,7 @@ export class Mentions {
     // "blitz with its water"
     if (says(this.context.tokens[name.from - 1], 'its')) return true;
     if (this.isCoolRinse(name, deed, texture) || this.isAfterRinse(name, sentence)) return true;
-    if (this.isOfOils(name, sentence)) return true;
+    if (this.isOfOils(name, sentence) || this.isRinsedWith(name)) return true;
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
     if (deed !== null) return !BRINGS.has(deed);
@@ -135,6 +135,13 @@ export class Mentions {
     return (
       isProduct(match) && steps.some(({ deeds, from: start }) => deeds.includes('rinse') && start < from)
     );
+  }
+
+  /** "garam pani se dho lo": water right before the rinse. */
+  private isRinsedWith({ to, match }: Item['name']): boolean {
+    const { tokens, words } = this.context;
+    const isWater = match.item.ingredient?.id === 'water';
+    return isWater && [to, to + 1].some((at) => words.deeds.at(tokens, at)?.value === 'rinse');
   }
 
   /** "20 minutes, cold water or you'll have scrambled eggs": what it is rinsed with. */

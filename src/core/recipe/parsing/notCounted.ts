@@ -24,12 +24,14 @@ export function namedOnly(
   dropped: ReadonlySet<number>,
 ): NamedOnly[] {
   const known = new Set([...counted, ...sentences.flatMap(beside)]);
+  const measured = new Set(sentences.flatMap(measuredIn));
   const found = new Map<string, NamedOnly>();
   for (const { from, to, match } of sentences.flatMap(namesOf)) {
     const { item } = match;
     const at = stretchOf(tokens, { from, to });
     const span = spans.find(({ start, end }) => at.start >= start && at.start < end);
-    const isLost = span?.fate === 'remark' || dropped.has(from);
+    const isLost =
+      span?.fate === 'remark' || dropped.has(from) || (span?.fate === 'step' && measured.has(from));
     if (isLost && !known.has(item.id) && !found.has(item.id) && !goesWithout(item, known))
       found.set(item.id, { name: item.name, at });
   }
@@ -38,6 +40,14 @@ export function namedOnly(
 
 const namesOf = ({ elements }: ReadSentence) =>
   elements.flatMap((element) => (element.kind === 'name' ? [element] : []));
+
+/** Names right behind a measure, by token: whatever was made of it, it went in. */
+const measuredIn = ({ elements }: ReadSentence): number[] =>
+  elements.flatMap((element, at) => {
+    const before = elements[at - 1];
+    const isMeasured = before?.kind === 'amount' && before.amount.unit !== null && !before.amount.weak;
+    return element.kind === 'name' && isMeasured ? [element.from] : [];
+  });
 
 /** Denied, or said beside what goes in: what it holds, what may be taken instead. */
 const beside = ({ items, denied, whole }: ReadSentence): string[] =>

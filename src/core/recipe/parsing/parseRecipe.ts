@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { grouped } from '../../base/language';
 import { CUPS, failed, ok, rounded, sum, UNITS, type CupKind, type Result } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
+import { plainWords } from '../ingredients';
 import {
   CATALOGUE_LARDER,
   type Assumption,
@@ -131,7 +132,11 @@ class Assembly {
         fate: lines[line]?.status === 'unread' ? 'unread' : paint.fate,
       })),
     );
-    const steps = restsTold(this.steps);
+    const lastAdded = Math.max(
+      0,
+      ...inOrder.flatMap(({ line, start }) => (line.status === 'read' ? [start] : [])),
+    );
+    const steps = restsTold(this.steps, lastAdded);
     const spans = spansOf(context.text, context.tokens, [...this.paints, ...paints]);
     const counted = new Set(
       lines.flatMap((line) =>
@@ -261,15 +266,8 @@ class Assembly {
       sentence.row.index === 0 &&
       sentence.row.to <= this.title.from &&
       sentence.items.length === 0;
-    if (
-      isAboveTitle ||
-      isWithin(range.from, this.title) ||
-      this.isVessel(range) ||
-      this.isVessel(amount) ||
-      this.isYield(range) ||
-      this.isYield(amount)
-    )
-      return;
+    const isNone = [range, amount].some((each) => this.isVessel(each) || this.isYield(each));
+    if (isAboveTitle || isWithin(range.from, this.title) || isNone) return;
     const inRow = told.inRow(sentence.row);
     const isAlone = isAloneInRow(inRow);
     const text = textOf(context, isAlone ? sentence.row : range);
@@ -279,6 +277,7 @@ class Assembly {
       this.hotWater(amount, range) ??
       dropsPart(words, amount, context) ??
       countedPart(amount, text, context) ??
+      this.shortFor(words, amount) ??
       misspeltPart(words, amount, text, context) ??
       unknownPart(words, lineAmountOf(amount, words), context);
     this.addLine(part, sentence, {
@@ -323,6 +322,20 @@ class Assembly {
       isOfHerb || steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
     const isBare = range.to <= amount.to;
     return isBrewed && isBrewedIn(amount, tokens, isOfHerb || isBare) ? this.ofWater(amount) : undefined;
+  }
+
+  /** "Hydrolysed silk, … 4 ml silk": the last word of a name that was told. */
+  private shortFor(words: string, amount: Amount): ReadPart | undefined {
+    const { describing } = this.context;
+    const [word, ...more] = plainWords(words).filter((each) => !describing.has(each));
+    const named = [...this.told.names.entries()].filter(
+      ([at, { to }]) => to - at > 1 && this.context.tokens[to - 1]?.word === word,
+    );
+    const [first] = named;
+    const isOne = first && named.every(([, { item }]) => item.id === first[1].item.id);
+    return isOne && more.length === 0
+      ? weigh(onlySaid(first[1].item, lineAmountOf(amount, '')), this.context)
+      : undefined;
   }
 
   private ofWater(amount: Amount): ReadPart | undefined {

@@ -21,7 +21,7 @@ const TAKES: Partial<Record<Role, TakesRole>> = {
   beside: (g) => (g.beside = true),
   another: (g) => (g.another = true),
   correction: correct,
-  formerly: (g) => (g.former = true),
+  formerly: takeFormer,
   now: (g, element, index) => (g.former ? correct(g, element, index) : undefined),
   inAll: takeTotal,
   topUp: takeTopUp,
@@ -62,6 +62,15 @@ function correct(g: Gathering, { from }: TokenRange, index: number): void {
   if (isOfOpen) g.open = null;
   else g.corrected = g.items.length > 0;
 }
+
+/** "It was runny so I put in …" tells of no other recipe: the short words do where an amount or a name follows. */
+function takeFormer(g: Gathering, { from, to }: TokenRange, index: number): void {
+  const soon = g.elements.slice(index + 1, index + 1 + FORMER_WITHIN);
+  g.former = to - from > FORMER_WORDS || soon.some(({ kind }) => kind === 'amount' || kind === 'name');
+}
+const FORMER_WORDS = 2;
+/** Elements behind them. */
+const FORMER_WITHIN = 3;
 
 /** "used to be all coconut, these days it's 2 tbsp jojoba": named before, and another thing has the amount. */
 function dropFormer(g: Gathering, index: number): void {

@@ -5,7 +5,7 @@ import type { Element } from './elements';
 import type { TokenRange } from './item';
 import { isMark, says, type Mark } from './marks';
 import type { Duration } from './times';
-import { isWord, type Token } from './tokens';
+import { isSign, isWord, touches, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 /** A step before its text is cut out. */
@@ -258,9 +258,10 @@ const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'hea
 
 /**
  * "Cover and leave overnight. In the morning stir in an egg": what rests before it is mixed rests in the bowl. So does what
- * is left for days.
+ * is left for days, and what is left before the last thing goes in, where there is a later time on the hair.
+ * @param lastAdded where the last measured thing stands in the text
  */
-export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
+export function restsTold(steps: readonly ToldStep[], lastAdded = 0): ToldStep[] {
   return steps.map((given, index) => {
     const step = withHair(given, steps, index);
     // "Gloss (2 hrs): …": how long it is on.
@@ -285,9 +286,14 @@ export function restsTold(steps: readonly ToldStep[]): ToldStep[] {
       inTime.some(
         ({ text, minutes, overnight }) => (minutes !== null || overnight) && saysMark(text, 'putsOn'),
       );
-    return isBare && isTimed && (isMixedLater || isLong || isPutOnLater)
-      ? { ...step, deeds: ['soak'] }
-      : step;
+    const isAddedLater =
+      step.end <= lastAdded &&
+      inTime.some(
+        ({ deeds, minutes, overnight, start }) =>
+          deeds.includes('apply') && (minutes !== null || overnight) && start >= lastAdded,
+      );
+    const isOfBowl = isMixedLater || isLong || isPutOnLater || isAddedLater;
+    return isBare && isTimed && isOfBowl ? { ...step, deeds: ['soak'] } : step;
   });
 }
 
@@ -423,6 +429,12 @@ function claimIn(title: string | null, tokens: readonly Token[], words: Vocabula
           (at < index && says(tokens[at], 'calls')) ||
           (at > index && says(tokens[at], 'calledSo'))),
     );
-  const beside = claims.find(({ index }) => isBeside(index) && !isOfNext(tokens, index, words));
+  // "protein-ish" is none of it.
+  const isDenied = (index: number) =>
+    words.roles.not.endsAt(tokens, index, 2) ||
+    (isSign(tokens[index + 1], '-') && touches(tokens[index], tokens[index + 1]));
+  const beside = claims.find(
+    ({ index }) => isBeside(index) && !isDenied(index) && !isOfNext(tokens, index, words),
+  );
   return (inTitle ?? beside)?.claim ?? null;
 }

@@ -68,6 +68,7 @@ function titleRow(told: Told): Row | undefined {
 /** "Okay so", "hi": words with which one begins to speak are no title. */
 const isSaid = ({ tokens, words }: Told, { from, to }: Title): boolean =>
   words.roles.allIn.at(tokens, from) === undefined &&
+  !words.roles.hearsay.isWithin(tokens, from, to) &&
   tokens.slice(from, to).some((token) => isWord(token) && !says(token, 'filler'));
 
 const hasKind = ({ tokens, words }: Told, from: number, to: number): boolean =>
