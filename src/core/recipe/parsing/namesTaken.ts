@@ -4,7 +4,7 @@ import type { Gathering } from './gathering';
 import type { Item, NamedAt, TokenRange } from './item';
 import { says } from './marks';
 import { isOfLiquid } from './pending';
-import { isSign } from './tokens';
+import { isSign, isWord } from './tokens';
 
 /** How many tokens behind "no" a thing may stand that is taken out again. */
 const DENIED_WITHIN = 2;
@@ -85,7 +85,9 @@ function isAside(g: Gathering, named: NamedAt): boolean {
 function isMentioned(g: Gathering, named: NamedAt): boolean {
   const { match } = named;
   const isKind = g.called !== null && (match.item.ingredient?.roles.includes('conditioner') ?? false);
-  const isReason = g.when && !g.open;
+  // "My version: swap the egg for yogurt"
+  const isSwapped = !g.open && [1, 2].some((back) => says(g.tokens[named.from - back], 'swaps'));
+  const isReason = (g.when && !g.open) || isSwapped;
   const isBad = isCalledBad(g, named);
   if (!g.denied && !g.beside && !isReason && !isKind && !isBad && !isResult(g, named)) return false;
   if (isBad) g.open = null;
@@ -126,8 +128,20 @@ function takeBack(g: Gathering, named: NamedAt, isConditional: boolean): void {
   // "no, I keep the honey": further away it may be anything.
   if (item && named.from - g.deniedAt > DENIED_WITHIN) return;
   g.denials.push(named);
-  if (at < 0) g.last()?.without.push(named);
-  else g.mentions.push(...g.items.splice(at, 1).map(({ name }) => name));
+  if (at < 0 && !isOfPart(g, named)) g.last()?.without.push(named);
+  if (at < 0) return;
+  g.mentions.push(...g.items.splice(at, 1).map(({ name }) => name));
+}
+
+/** "2 ovos (sem a pele da gema)": of a part of it. */
+function isOfPart({ tokens, words }: Gathering, { from }: NamedAt): boolean {
+  const noun = tokens[from - 2];
+  return (
+    words.roles.of.endsAt(tokens, from, 1) &&
+    isWord(noun) &&
+    !words.describing.has(noun.word) &&
+    !words.roles.not.endsAt(tokens, from - 1, 2)
+  );
 }
 
 /** "if my hair is fine I leave out the cream" */

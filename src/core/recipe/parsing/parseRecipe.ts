@@ -387,6 +387,7 @@ class Assembly {
     };
     const phase = own[0] ? own[0].phase : null;
     if (problem) this.addLine({ status: 'unread', problem, suggestions: [] }, { row, phase }, where);
+    else if (isRule(where.text)) return;
     else if (!context.tokens.slice(row.from, row.to).some(({ kind }) => kind === 'word' || kind === 'number'))
       this.addLine(
         unreadPart('no-words', t`There are no words in this line that name an ingredient.`),
@@ -436,6 +437,9 @@ class Assembly {
     return isSpelt ? misspelt : unknownPart(rest, lineAmountOf(amount, rest), context);
   }
 }
+
+/** "|---|---|": a line that is drawn. */
+const isRule = (text: string): boolean => /^[\s|:=_*~+.–—-]{3,}$/.test(text);
 
 /** A number's measure and the vessel. */
 const SIZED_WORDS = 2;

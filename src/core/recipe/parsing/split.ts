@@ -3,7 +3,7 @@ import { namesIn } from './elements';
 import { lexiconOf } from './lexicon';
 import { headingOf, rowsOf, startOfRow, type Row } from './rows';
 import { TITLE_WORDS } from './titles';
-import { isSign, tokensOf, type Token } from './tokens';
+import { isNumber, isSign, tokensOf, type Token } from './tokens';
 import { countWords, namesKind, vocabularyFor, type Vocabulary } from './vocabulary';
 
 /**
@@ -90,14 +90,18 @@ function ofNumbers(
 
 /** How many tokens behind a day its colon may stand: "Monday to Thursday:". */
 const DAY_TITLE = 6;
+/** … and in how many the first day is told. */
+const FIRST_DAY = 10;
 
 /** "Sunday oil: …; Monday to Thursday: …": where a telling that begins with a day goes on with another. @returns tokens */
-function ofDays(tokens: readonly Token[], { roles }: Vocabulary): number[] {
+function ofDays(tokens: readonly Token[], { roles, time }: Vocabulary): number[] {
+  const isDay = (at: number) =>
+    roles.days.at(tokens, at) !== undefined ||
+    (time.at(tokens, at)?.value === 'day' && isNumber(tokens[at + 1]));
   const isDayTitle = (at: number) =>
-    roles.days.at(tokens, at) !== undefined &&
-    tokens.slice(at, at + DAY_TITLE).some((token) => isSign(token, ':', '–', '—', '-'));
+    isDay(at) && tokens.slice(at, at + DAY_TITLE).some((token) => isSign(token, ':', '–', '—', '-', '('));
   const isOver = (token: Token | undefined) =>
     token?.kind === 'break' || isSign(token, ';', '.', '!', '?', ')');
-  if (!tokens.slice(0, DAY_TITLE).some((_, at) => roles.days.at(tokens, at) !== undefined)) return [];
+  if (!tokens.slice(0, FIRST_DAY).some((_, at) => isDayTitle(at))) return [];
   return [...tokens.keys()].filter((at) => at > 0 && isOver(tokens[at - 1]) && isDayTitle(at));
 }

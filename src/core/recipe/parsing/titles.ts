@@ -67,6 +67,8 @@ function titleRow(told: Told): Row | undefined {
 
 /** "Okay so", "hi": words with which one begins to speak are no title. */
 const isSaid = ({ tokens, words }: Told, { from, to }: Title): boolean =>
+  // "Does anyone have a recipe without eggs?"
+  !isSign(tokens[to], '?') &&
   words.roles.allIn.at(tokens, from) === undefined &&
   !words.roles.hearsay.isWithin(tokens, from, to) &&
   tokens.slice(from, to).some((token) => isWord(token) && !says(token, 'filler'));
