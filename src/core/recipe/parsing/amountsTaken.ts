@@ -73,7 +73,9 @@ function isOfNextName(g: Gathering, { from }: Amount, index: number): boolean {
 
 /** "mayonnaise, 3 tbsp. egg yolk, one": the full stop ends what began with a name. */
 function isStopped(g: Gathering, element: TokenRange, index: number): boolean {
-  const isBehind = g.waiting.length > 0 && g.elements[index - 1]?.kind === 'separator';
+  const before = g.elements[index - 1]?.kind;
+  // "Yogurt 100 g. Honey 20 g."
+  const isBehind = g.waiting.length > 0 && (before === 'separator' || before === 'name');
   return isBehind && isSign(g.tokens[element.to - 1], '.');
 }
 

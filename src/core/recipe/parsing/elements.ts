@@ -331,7 +331,8 @@ class ElementReader {
   /** What an amount without a measure counts that is no thing. @returns one that ends at its begin where it is none */
   private otherCount({ from, to }: Amount, isBare: boolean): Element | undefined {
     // "je fais un shampoing": done.
-    if (isBare && this.isDone(to, [])) return { kind: 'word', from, to: from };
+    const behind = isWord(this.tokens[to]) && this.words.describing.has(this.tokens[to].word) ? to + 1 : to;
+    if (isBare && [to, behind].some((at) => this.isDone(at, []))) return { kind: 'word', from, to: from };
     // "three times", "8 years"
     return says(this.tokens[to], 'countsThings') ? { kind: 'word', from, to: to + 1 } : undefined;
   }

@@ -219,6 +219,8 @@ interface Marks {
   readonly putsOn: Words;
   /** Behind a measure of nothing named: of water. */
   readonly waterState: Words;
+  /** Before a cloth that something is pressed through. */
+  readonly through: Words;
   /** Of what is on the hair. */
   readonly onHair: Words;
   /** Told behind, done before: "strain first". */

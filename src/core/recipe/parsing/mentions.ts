@@ -95,6 +95,9 @@ export class Mentions {
     const { amount } = item;
     if (amount === null) return this.refersUnmeasured(item, sentence);
     if (!amount.weak) return this.refersMeasured(item, sentence);
+    // "wash with a mild shampoo"
+    const isWash = item.name.match.item.ingredient?.roles.includes('surfactant') ?? false;
+    if (isWash && amount.unit === null && (item.deed === 'rinse' || item.deed === 'follow')) return true;
     // "a splash of milk" is one more; "the banana" may be the one that is in.
     return (
       amount.unit === null && (this.isElsewhere(item, sentence) || this.seen.has(item.name.match.item.id))
@@ -174,6 +177,12 @@ export class Mentions {
     const isBefore = sentence.items.some(
       ({ name, amount }) => amount !== null && name.from > from && isOfOil(name.match.item),
     );
+    const isNamedLater = [...this.measured.values()].some(
+      ({ from: later, items }) =>
+        later > from && items.some((item) => item.amount !== null && isOfOil(item.name.match.item)),
+    );
+    // "Conditioner + oil. Two fistfuls of conditioner, one glug of olive."
+    if (isBare && isNamedLater && !words.roles.some.endsAt(tokens, from, SOME_WITHIN)) return true;
     if (isBare && isBefore && [1, 2].some((back) => says(tokens[from - back], 'bathOf'))) return true;
     return (
       isBare &&

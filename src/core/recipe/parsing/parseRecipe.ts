@@ -266,6 +266,14 @@ class Assembly {
       sentence.row.index === 0 &&
       sentence.row.to <= this.title.from &&
       sentence.items.length === 0;
+    // "Recipe for my shrinkage days, makes one spray bottle (250 ml):"
+    const isOfTitleRow =
+      this.title !== null &&
+      sentence.row.from <= this.title.from &&
+      this.title.to <= sentence.row.to &&
+      sentence.items.length === 0 &&
+      isSign(context.tokens[sentence.row.to - 1], ':');
+    if (isOfTitleRow) return;
     const isNone = [range, amount].some((each) => this.isVessel(each) || this.isYield(each));
     if (isAboveTitle || isWithin(range.from, this.title) || isNone) return;
     const inRow = told.inRow(sentence.row);

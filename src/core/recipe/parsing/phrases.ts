@@ -51,7 +51,7 @@ export class PhraseTable<T> {
 function endOf(tokens: readonly Token[], index: number, words: readonly string[]): number | undefined {
   let at = index;
   for (const [nth, word] of words.entries()) {
-    if (nth > 0) while (isSignOf(tokens[at], INSIDE)) at++;
+    if (nth > 0) while (isSignOf(tokens[at], INSIDE) && !endsHere(tokens, at)) at++;
     const isAnd = word === 'and' && isSignOf(tokens[at], AND);
     if (!isAnd && (tokens[at]?.word !== word || tokens[at]?.kind === 'sign')) return undefined;
     at++;
@@ -60,6 +60,15 @@ function endOf(tokens: readonly Token[], index: number, words: readonly string[]
   const isOpen = tokens.slice(index, at).some((token) => isSignOf(token, OPEN));
   return isOpen && isSignOf(tokens[at], CLOSED) ? at + 1 : at;
 }
+
+/** No abbreviation has more letters. */
+const SHORT_LETTERS = 2;
+
+/** "Right then. Wash day …": a full stop behind a word, before a capital. */
+const endsHere = (tokens: readonly Token[], at: number): boolean =>
+  tokens[at]?.word === '.' &&
+  (tokens[at - 1]?.word.length ?? 0) > SHORT_LETTERS &&
+  /^\p{Lu}/u.test(tokens[at + 1]?.raw ?? '');
 
 /** "half & half" */
 const AND = new Set(['&', '+']);

@@ -122,6 +122,13 @@ class Steps {
       )
     )
       return true;
+    // "cold water or it'll cook"
+    const isElse = [2, 3].some(
+      (back) =>
+        this.words.roles.or.at(this.tokens, from - back) !== undefined &&
+        says(this.tokens[from - back + 1], 'elseThen'),
+    );
+    if (isElse) return true;
     const [last, before] = [this.elements[index - 1], this.elements[index - 2]];
     const isEach = last?.kind === 'role' && last.role === 'each';
     const earlier = isEach ? before : last;
@@ -324,7 +331,9 @@ export function toldUse(
         isWord(token) &&
         words.roles[role].at(tokens, index) !== undefined &&
         // "no shampoo after"
-        !words.roles.not.endsAt(tokens, index, 2),
+        !words.roles.not.endsAt(tokens, index, 2) &&
+        // "through a tea towel": strained.
+        !(role === 'cap' && isStrainedThrough(tokens, index, words)),
     );
   const coolAt = [...tokens.keys()].filter(
     (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
@@ -398,6 +407,17 @@ const isOfNight = (title: string | null, tokens: readonly Token[], { roles }: Vo
     .some((token, at) => isWord(token) && roles.overnight.at(tokens, at) !== undefined);
 
 const AT_END_WITHIN = 6;
+
+/** How many tokens before a cloth may tell that something is pressed through it. */
+const THROUGH_WITHIN = 3;
+
+const isStrainedThrough = (tokens: readonly Token[], index: number, { deeds }: Vocabulary): boolean => {
+  const before = tokens.slice(Math.max(0, index - 2 * THROUGH_WITHIN), index);
+  const isThrough = before.slice(-THROUGH_WITHIN).some((token) => says(token, 'through'));
+  return (
+    isThrough && before.some((_, at) => deeds.at(tokens, index - before.length + at)?.value === 'strain')
+  );
+};
 
 /** How many words before a claim may tell that it is of the next treatment. */
 const NEXT_WITHIN = 5;

@@ -336,7 +336,9 @@ function introducedAt(told: Told, at: number, from: number, row: Row): Title | n
   // "Receita da semana"
   const isWhen = count === 1 && (told.words.time.at(tokens, from) ?? told.words.roles.days.at(tokens, from));
   if (isWhen) return null;
-  return cut(told, isStrong ? from : at, to);
+  // "Recette de ma tante pour …": whose it is.
+  const isWhose = told.words.roles.persons.at(tokens, from) !== undefined;
+  return cut(told, isStrong && !isWhose ? from : at, to);
 }
 
 /** "… That's my ends butter, keeps half a year.": a later sentence that says what it was. */
