@@ -9,6 +9,7 @@ import type { Item, TokenRange } from './item';
 import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
 import { lineAmountOf, NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
+import { says } from './marks';
 import { isMisspeltEssential, isSafeToSuggest, meantBy, misspeltWhole, saidAs } from './meant';
 import { near } from './search';
 import { stretchOf, textOf } from './sentences';
@@ -217,8 +218,8 @@ function unitOf(
 ): Amount['unit'] {
   const { amount, name } = item;
   if (!amount) return null;
-  const isCounted = name.match.item.ingredient?.measures.pieceGrams !== undefined;
   const isOf = [amount.to - 1, amount.to].some((place) => words.roles.of.at(tokens, place));
+  const isCounted = isCountedThing(name, isOf, tokens);
   // "half mask half avocado, 6 spoons in all"
   if (isShareOfAll(item, sentence)) return 'part';
   if (amount.unit !== null || isCounted || (amount.weak && !isOf)) return amount.unit;
@@ -239,6 +240,12 @@ function unitOf(
   const isOil = isOfOil(name.match.item) && amount.quantity > 1;
   if (isOf || isBehind || isOil) return spoonOf(unit, amount) ?? gramsOrPart(unit, amount);
   return gramsOrPart(unit, amount);
+}
+
+/** Pieces of it; "three tablespoons of conditioner and one of aloe gel" is of no leaf. */
+function isCountedThing({ match, to }: Item['name'], isOf: boolean, tokens: Context['tokens']): boolean {
+  const isMade = isOf && says(tokens[to - 1], 'madeNoun');
+  return !isMade && match.item.ingredient?.measures.pieceGrams !== undefined;
 }
 
 const isShareOfAll = ({ amount }: Item, { items, batches }: ReadSentence): boolean => {

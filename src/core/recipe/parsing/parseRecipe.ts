@@ -260,22 +260,8 @@ class Assembly {
   /** An amount of something that is not known, or misspelt. */
   private addNameless({ amount, range }: Nameless, sentence: ReadSentence): void {
     const { context, told } = this;
-    // "Two I rotate." above the first of them
-    const isAboveTitle =
-      this.title !== null &&
-      sentence.row.index === 0 &&
-      sentence.row.to <= this.title.from &&
-      sentence.items.length === 0;
-    // "Recipe for my shrinkage days, makes one spray bottle (250 ml):"
-    const isOfTitleRow =
-      this.title !== null &&
-      sentence.row.from <= this.title.from &&
-      this.title.to <= sentence.row.to &&
-      sentence.items.length === 0 &&
-      isSign(context.tokens[sentence.row.to - 1], ':');
-    if (isOfTitleRow) return;
     const isNone = [range, amount].some((each) => this.isVessel(each) || this.isYield(each));
-    if (isAboveTitle || isWithin(range.from, this.title) || isNone) return;
+    if (isNone || this.isSaidOfTitle(range, sentence)) return;
     const inRow = told.inRow(sentence.row);
     const isAlone = isAloneInRow(inRow);
     const text = textOf(context, isAlone ? sentence.row : range);
@@ -294,6 +280,17 @@ class Assembly {
       from: range.from,
       ranges: [range],
     });
+  }
+
+  /** What stands in the title, above it, or in its row beside it: "makes one spray bottle (250 ml):". */
+  private isSaidOfTitle({ from }: TokenRange, { row, items }: ReadSentence): boolean {
+    const { title } = this;
+    if (!title || isWithin(from, title)) return title !== null;
+    // "Two I rotate." above the first of them
+    const isAbove = row.index === 0 && row.to <= title.from;
+    const isBeside =
+      row.from <= title.from && title.to <= row.to && isSign(this.context.tokens[row.to - 1], ':');
+    return items.length === 0 && (isAbove || isBeside);
   }
 
   /** "in a 200 ml spray bottle": what it stands in. */

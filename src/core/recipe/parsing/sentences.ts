@@ -167,8 +167,13 @@ function isAsked(
   // "Equal parts baking soda and water? No.": all of it.
   const isAnsweredNo =
     items.every(({ equalPart }) => equalPart) && words.roles.answerNo.at(tokens, range.to) !== undefined;
+  const own = tokens.slice(range.from, range.to);
+  // "… shed less (i think??)"
+  const opens = own.findLastIndex((token) => isSign(token, '('));
+  const isInBrackets = opens > 0 && own.slice(opens).every((token) => !isSign(token, ')'));
   return (
     isSign(tokens[range.to - 1], '?') &&
+    !isInBrackets &&
     (!isList || isAnsweredNo || says(tokens[range.from], 'asks')) &&
     !isTopic(range, items, context) &&
     !isUnsureTime(range, elements, context)

@@ -339,9 +339,12 @@ export function toldUse(
     (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
   );
   // "60 ml cold water" goes in.
+  // "num copo de água fria"
+  const isMeasured = (index: number) =>
+    words.roles.of.endsAt(tokens, index, 1) && words.units.endsAt(tokens, index - 1, 3);
   const isCoolRinse = coolAt.some(
     (index) =>
-      [1, 2].every((back) => tokens[index - back]?.kind !== 'number') ||
+      ([1, 2].every((back) => tokens[index - back]?.kind !== 'number') && !isMeasured(index)) ||
       // "nach 20 Minuten kalt ausspülen"
       words.time.endsAt(tokens, index, 1) ||
       // "leave 15 and cold water"

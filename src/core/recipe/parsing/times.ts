@@ -42,7 +42,9 @@ export class Times {
   durationAt(at: number): Duration | undefined {
     const { tokens, words } = this;
     // "not a minute longer": no time of its own.
-    if (says(tokens[at - 1], 'notTime')) return undefined;
+    // "once a month", "every 8 weeks", "three times a week": how often.
+    const isHowOften = says(tokens[at - 1], 'everySo') || says(tokens[at - 1], 'countsThings');
+    if (says(tokens[at - 1], 'notTime') || isHowOften) return undefined;
     const fixed = words.durations.at(tokens, at);
     return fixed ? { from: at, to: fixed.to, minutes: fixed.value } : this.countedAt(at);
   }
@@ -120,7 +122,11 @@ export class Times {
     if (!quantity || quantity.value < BARE_DEGREES.least || quantity.value > BARE_DEGREES.most)
       return undefined;
     const next = tokens[quantity.to];
-    const ends = next === undefined || isNumber(next) || isSign(next, ',', ';', '.', '!', ')');
+    // "cool to 40 before panthenol"
+    const goesOn =
+      this.words.roles.beside.at(tokens, quantity.to) ?? this.words.roles.and.at(tokens, quantity.to);
+    const ends =
+      next === undefined || isNumber(next) || isSign(next, ',', ';', '.', '!', ')') || goesOn !== undefined;
     return ends ? { to: quantity.to, celsius: quantity.value } : undefined;
   }
 }
