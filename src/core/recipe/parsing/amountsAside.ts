@@ -208,6 +208,7 @@ const SIZE_WITHIN = 4;
 
 /** "10 pods to 500 ml, boil", "tea (3 bags in 300 ml)": of water, which nobody names. */
 function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
+  if (!g.isEndAt(index + 1) || !isBrewedIn(given, g.tokens, true)) return false;
   const isBrewed = g.elements.some(
     ({ kind, ...rest }) =>
       kind === 'deed' && 'deed' in rest && (rest.deed === 'boil' || rest.deed === 'soak'),
@@ -217,7 +218,7 @@ function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: numb
   // "linseed 4 tbsp, 500 ml, boil"
   const isBoiled = isBrewed && last?.amount?.unit !== null && !g.waits;
   const isWater = (isBrewed || isOfHerb) && isBrewedIn(given, g.tokens, isOfHerb || isBoiled);
-  if (!isWater || !g.isEndAt(index + 1)) return false;
+  if (!isWater) return false;
   g.nameless.push({ amount: given, range: { from: element.from, to: element.to }, isBare: false });
   return true;
 }

@@ -67,9 +67,10 @@ export class Mentions {
   /** "If it's crunchy skip the egg and do 3 tbsp aloe instead": another time. */
   private isOtherwise({ name }: Item, { from, denied }: ReadSentence): boolean {
     const { tokens } = this.context;
+    if (this.seen.size === 0 || denied.length === 0 || !says(tokens[from], 'if')) return false;
     // "If you hate the smell skip the egg, otherwise: 1 egg, …"
     const isUsual = tokens.slice(from, name.from).some((token) => says(token, 'otherwise'));
-    return !isUsual && this.seen.size > 0 && denied.length > 0 && says(tokens[from], 'if');
+    return !isUsual;
   }
 
   /** "warm it in a cup of hot water": nothing that goes in. */

@@ -106,33 +106,28 @@ function isOfSameOil(element: Element, before: readonly Element[], tokens: reado
 
 /** "60 g shea, 30 g cocoa butter, 2 tbsp sesame": a nut or a seed by the spoon among nothing but fats. */
 function isAmongFats(element: Element, before: readonly Element[]): boolean {
-  const named = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
   const amount = before.at(-1);
   const isSpooned =
     amount?.kind === 'amount' && amount.amount.unit !== null && UNITS[amount.amount.unit].kind === 'volume';
-  return (
-    isSpooned &&
-    isNut(element) &&
-    named.length >= LEAST_FATS &&
-    named.every((item) => isOfOil(item) || /-butter$/.test(item.id))
-  );
+  if (!isSpooned || !isNut(element)) return false;
+  const named = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
+  return named.length >= LEAST_FATS && named.every((item) => isOfOil(item) || /-butter$/.test(item.id));
 }
 const LEAST_FATS = 2;
 
 /** "Three spoons castor, three coconut": behind nothing but oils more than one of it is as many spoons. */
 function isCountedOil(element: Element, before: readonly Element[], tokens: readonly Token[]): boolean {
   const amount = before.at(-1);
-  const names = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
   const word = tokens[element.from]?.word ?? '';
-  return (
+  const isCounted =
     amount?.kind === 'amount' &&
     amount.amount.unit === null &&
     amount.amount.quantity > 1 &&
     word === singular(word) &&
-    isNut(element) &&
-    names.length > 0 &&
-    names.every(isOfOil)
-  );
+    isNut(element);
+  if (!isCounted) return false;
+  const names = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
+  return names.length > 0 && names.every(isOfOil);
 }
 
 /** A word that is no name yet, or what has an oil in it. */
