@@ -13,6 +13,7 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   countEarlier(sentences, context);
   correctEarlier(sentences);
   giveSource(sentences, context);
+  giveShort(sentences, context);
   giveUsed(sentences, context);
   dropLoose(sentences);
   takeSaidUnit(sentences, context);
@@ -83,6 +84,26 @@ function giveSource(sentences: ReadSentence[], { tokens }: Context): void {
     const to = says(tokens[amount.to], 'plantSource') ? amount.to : amount.to + 1;
     made.amount = { ...amount, to };
     sentences[index] = { ...sentence, nameless: sentence.nameless.filter((each) => each !== source) };
+  }
+}
+
+/** "Hydrolysed silk, panthenol. … 4 ml silk": the last word of what was named without an amount. */
+function giveShort(sentences: ReadSentence[], { tokens, words }: Context): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const earlier = sentences.slice(0, index).flatMap(({ items }) => items);
+    const left = sentence.nameless.filter(({ amount: own, range }) => {
+      const [only, ...more] = tokens
+        .slice(own.to, range.to)
+        .filter((token) => isWord(token) && !words.describing.has(token.word));
+      const item = earlier.find(
+        ({ amount, name }) =>
+          amount === null && name.to - name.from > 1 && tokens[name.to - 1]?.word === only?.word,
+      );
+      if (!item || more.length > 0) return true;
+      item.amount = own;
+      return false;
+    });
+    if (left.length < sentence.nameless.length) sentences[index] = { ...sentence, nameless: left };
   }
 }
 

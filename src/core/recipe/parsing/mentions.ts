@@ -4,6 +4,7 @@ import type { Item, TokenRange } from './item';
 import { isOfOil } from './lexicon';
 import { isMark, says } from './marks';
 import { isProduct } from './pending';
+import { isWord } from './tokens';
 import type { Context, ReadSentence } from './told';
 
 /** Deeds that bring something into the bowl. */
@@ -145,7 +146,9 @@ export class Mentions {
   private isRinsedWith({ to, match }: Item['name']): boolean {
     const { tokens, words } = this.context;
     const isWater = match.item.ingredient?.id === 'water';
-    return isWater && [to, to + 1].some((at) => words.deeds.at(tokens, at)?.value === 'rinse');
+    // "henna and water, rinse after two hours" has it in.
+    const isBeside = isWord(tokens[to]);
+    return isWater && isBeside && [to, to + 1].some((at) => words.deeds.at(tokens, at)?.value === 'rinse');
   }
 
   /** "20 minutes, cold water or you'll have scrambled eggs": what it is rinsed with. */

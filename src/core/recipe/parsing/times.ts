@@ -43,8 +43,7 @@ export class Times {
     const { tokens, words } = this;
     // "not a minute longer": no time of its own.
     // "once a month", "every 8 weeks", "three times a week": how often.
-    const isHowOften = says(tokens[at - 1], 'everySo') || says(tokens[at - 1], 'countsThings');
-    if (says(tokens[at - 1], 'notTime') || isHowOften) return undefined;
+    if (says(tokens[at - 1], 'notTime') || says(tokens[at - 1], 'everySo')) return undefined;
     const fixed = words.durations.at(tokens, at);
     return fixed ? { from: at, to: fixed.to, minutes: fixed.value } : this.countedAt(at);
   }

@@ -71,6 +71,7 @@ const isSaid = ({ tokens, words }: Told, { from, to }: Title): boolean =>
   !isSign(tokens[to], '?') &&
   words.roles.allIn.at(tokens, from) === undefined &&
   !words.roles.hearsay.isWithin(tokens, from, to) &&
+  !words.roles.isBad.isWithin(tokens, from, to) &&
   tokens.slice(from, to).some((token) => isWord(token) && !says(token, 'filler'));
 
 const hasKind = ({ tokens, words }: Told, from: number, to: number): boolean =>
