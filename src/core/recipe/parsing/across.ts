@@ -1,7 +1,7 @@
 import { sum, UNITS, type UnitId } from '../../base/measures';
 import { singular } from '../ingredients';
-import type { TokenRange } from './item';
-import { isHerb, isOfOil } from './lexicon';
+import type { Item, TokenRange } from './item';
+import { isHerb, isOfOil, sourceIdOf } from './lexicon';
 import { isPack } from './lineAmount';
 import { says } from './marks';
 import { isSign, isWord, type Token } from './tokens';
@@ -22,6 +22,10 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   takeBackEarlier(sentences, context);
 }
 
+/** What the sentences before one name, or the last few of them. */
+const itemsBefore = (sentences: readonly ReadSentence[], index: number, back = index): Item[] =>
+  sentences.slice(Math.max(0, index - back), index).flatMap(({ items }) => items);
+
 /** How many sentences back a count may find its thing. */
 const COUNTS_BACK = 2;
 
@@ -33,17 +37,14 @@ function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
     const { unit } = first.amount;
     const isCount = unit === null || (UNITS[unit].kind === 'count' && !isPack(unit));
     if (!isCount && !first.isBare && !first.amount.packSize) continue;
-    const item = sentences
-      .slice(Math.max(0, index - COUNTS_BACK), index)
-      .flatMap(({ items }) => items)
-      .findLast(
-        ({ amount, name: { match } }) =>
-          amount === null &&
-          (!isCount ||
-            match.item.ingredient?.measures.pieceGrams !== undefined ||
-            // "Rosemary water. Four sprigs, …"
-            (unit !== null && isHerb(match.item))),
-      );
+    const item = itemsBefore(sentences, index, COUNTS_BACK).findLast(
+      ({ amount, name: { match } }) =>
+        amount === null &&
+        (!isCount ||
+          match.item.ingredient?.measures.pieceGrams !== undefined ||
+          // "Rosemary water. Four sprigs, …"
+          (unit !== null && isHerb(match.item))),
+    );
     if (!item) continue;
     item.amount = first.amount;
     sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
@@ -55,12 +56,9 @@ function correctEarlier(sentences: ReadSentence[]): void {
   for (const [index, sentence] of sentences.entries()) {
     const [opening] = sentence.elements;
     const [amount] = sentence.nameless;
-    const item = sentences
-      .slice(Math.max(0, index - CORRECTS_BACK), index)
-      .flatMap(({ items }) => items)
-      .at(-1);
     const isCorrection = opening?.kind === 'role' && opening.role === 'correction';
-    if (!isCorrection || !amount?.isBare || !item?.amount) continue;
+    const item = isCorrection ? itemsBefore(sentences, index, CORRECTS_BACK).at(-1) : undefined;
+    if (!amount?.isBare || !item?.amount) continue;
     item.amount = { ...amount.amount, unit: amount.amount.unit ?? item.amount.unit };
     sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
   }
@@ -74,11 +72,12 @@ function giveSource(sentences: ReadSentence[], { tokens }: Context): void {
     const source = sentence.nameless.find(({ amount: { to } }) =>
       [to, to + 1].some((at) => says(tokens[at], 'plantSource')),
     );
-    const made = sentences
-      .slice(0, index + 1)
-      .flatMap(({ items }) => items)
-      .find(({ amount, name }) => amount === null && /-(?:gel|water|milk)$/.test(name.match.item.id));
-    if (!source || !made) continue;
+    if (!source) continue;
+    // Its own sentence may name it: "so here is the gel: a quarter cup of seeds".
+    const made = itemsBefore(sentences, index + 1).find(
+      ({ amount, name }) => amount === null && sourceIdOf(name.match.item.id) !== undefined,
+    );
+    if (!made) continue;
     const { amount } = source;
     // "of seeds" tells what it is of where the measure ends at it.
     const to = says(tokens[amount.to], 'plantSource') ? amount.to : amount.to + 1;
@@ -90,7 +89,8 @@ function giveSource(sentences: ReadSentence[], { tokens }: Context): void {
 /** "Hydrolysed silk, panthenol. … 4 ml silk": the last word of what was named without an amount. */
 function giveShort(sentences: ReadSentence[], { tokens, words }: Context): void {
   for (const [index, sentence] of sentences.entries()) {
-    const earlier = sentences.slice(0, index).flatMap(({ items }) => items);
+    if (sentence.nameless.length === 0) continue;
+    const earlier = itemsBefore(sentences, index);
     const left = sentence.nameless.filter(({ amount: own, range }) => {
       const [only, ...more] = tokens
         .slice(own.to, range.to)
@@ -111,13 +111,14 @@ function giveShort(sentences: ReadSentence[], { tokens, words }: Context): void 
 function giveUsed(sentences: ReadSentence[], { tokens }: Context): void {
   for (const [index, sentence] of sentences.entries()) {
     const [batch] = sentence.batches;
-    const earlier = sentences.slice(0, index).flatMap(({ items }) => items);
-    const noun = tokens[batch?.amount.to ?? 0]?.word;
+    if (batch?.what !== 'used') continue;
+    const earlier = itemsBefore(sentences, index);
+    const noun = tokens[batch.amount.to]?.word;
     // "Flax gel + 1 tsp honey. About 1/2 cup of the gel."
     const said = earlier.find(({ amount, name }) => amount === null && tokens[name.to - 1]?.word === noun);
     const only = said ?? (earlier.length === 1 ? earlier[0] : undefined);
     const isOpen = only?.amount === null || (isPack(only?.amount.unit) && only?.amount.packSize === null);
-    if (batch?.what !== 'used' || !only || !isOpen) continue;
+    if (!only || !isOpen) continue;
     only.amount = batch.amount;
     sentences[index] = { ...sentence, batches: sentence.batches.slice(1) };
   }
@@ -215,12 +216,11 @@ function deniedNouns(
     const noun = tokens[words.articles.at(tokens, to)?.to ?? (says(tokens[to], 'theMade') ? to + 1 : to)];
     return isNot && isWord(noun) && noun.word.length > 2 ? [singular(noun.word)] : [];
   });
-  return sentences.slice(Math.max(0, index - TAKEN_BACK), index).flatMap(({ items }) =>
-    items.flatMap(({ name }) => {
-      const last = tokens[name.to - 1]?.word ?? '';
-      return name.to - name.from > 1 && nouns.includes(singular(last)) ? [name.match.item.id] : [];
-    }),
-  );
+  if (nouns.length === 0) return [];
+  return itemsBefore(sentences, index, TAKEN_BACK).flatMap(({ name }) => {
+    const last = tokens[name.to - 1]?.word ?? '';
+    return name.to - name.from > 1 && nouns.includes(singular(last)) ? [name.match.item.id] : [];
+  });
 }
 
 /** "250 water, 5 glycerin, … Grams, all of it.", "Mist (in grams): …": the measure of all numbers that have none. */

@@ -318,23 +318,20 @@ class ElementReader {
     const amount = this.amounts.amountAt(index, this.nameEnd);
     if (!amount || amount.to > this.to) return undefined;
     const isBare = amount.weak && (amount.unit === null || amount.to === index + 1);
-    // "sprinkle the xanthan": a verb.
-    const isVerb = isBare && amount.unit !== null && says(this.tokens[amount.to], 'object');
     const isBehind = amount.unit !== null && this.isBehindName(index, amount.to);
-    if (isVerb || (isBare && !isBehind && !this.nameSoon(amount.to))) return undefined;
-    const other = amount.unit === null ? this.otherCount(amount, isBare) : undefined;
-    if (other) return other.to > index ? other : undefined;
+    if (isBare && (this.isDeed(amount) || (!isBehind && !this.nameSoon(amount.to)))) return undefined;
+    // "three times", "8 years"
+    if (amount.unit === null && says(this.tokens[amount.to], 'countsThings'))
+      return { kind: 'word', from: index, to: amount.to + 1 };
     const to = this.beforeTea(amount, this.beforeName(amount.to));
     return { kind: 'amount', from: index, to, amount: to < amount.to ? { ...amount, to } : amount };
   }
 
-  /** What an amount without a measure counts that is no thing. @returns one that ends at its begin where it is none */
-  private otherCount({ from, to }: Amount, isBare: boolean): Element | undefined {
-    // "je fais un shampoing": done.
-    const behind = isWord(this.tokens[to]) && this.words.describing.has(this.tokens[to].word) ? to + 1 : to;
-    if (isBare && [to, behind].some((at) => this.isDone(at, []))) return { kind: 'word', from, to: from };
-    // "three times", "8 years"
-    return says(this.tokens[to], 'countsThings') ? { kind: 'word', from, to: to + 1 } : undefined;
+  /** "sprinkle the xanthan": a verb; "je fais un shampoing", "a mild shampoo": done. */
+  private isDeed({ unit, to }: Amount): boolean {
+    if (unit !== null) return says(this.tokens[to], 'object');
+    const isDescribed = this.words.describing.has(this.tokens[to]?.word ?? '');
+    return this.isDone(to, []) || (isDescribed && this.isDone(to + 1, []));
   }
 
   /** "uma xícara de chá de camomila": a cup of its tea; "(chá)" says which cup. */

@@ -11,6 +11,9 @@ export type LarderItem = Named &
     | { readonly recipe: RecipeVersion; readonly ingredient?: never }
   );
 
+/** The id of what a gel, a water or a milk is made of: "linseed" of "linseed-gel". */
+export const sourceIdOf = (id: string): string | undefined => /^(.+)-(?:gel|water|milk)$/.exec(id)?.[1];
+
 export const isOfOil = ({ ingredient }: LarderItem): boolean => ingredient !== undefined && isOil(ingredient);
 
 /** What the things of a larder are called. */

@@ -3,7 +3,7 @@ import { UNITS } from '../../base/measures';
 import { isNearly } from '../ingredients';
 import type { Assumption } from '../larder';
 import type { Item } from './item';
-import { isHerb, isOfOil, type LarderItem } from './lexicon';
+import { isHerb, isOfOil, sourceIdOf, type LarderItem } from './lexicon';
 import { lineAmountOf, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { isMark, says } from './marks';
@@ -66,7 +66,7 @@ export function meantBy(item: Item, amount: LineAmount, context: Context): Larde
 
 /** "flax gel: 1/3 cup seeds": what it is made of. */
 function sourceOf({ name, amount }: Item, { tokens, lexicon }: Context): LarderItem | undefined {
-  const id = /^(.+)-(?:gel|water|milk)$/.exec(name.match.item.id)?.[1];
+  const id = sourceIdOf(name.match.item.id);
   if (!id || !amount || amount.from < name.to || !says(tokens[amount.to], 'plantSource')) return undefined;
   return lexicon.items.flat().find((item) => item.id === id);
 }

@@ -1,7 +1,7 @@
 import type { Deed } from '../../records/shapes';
 import { singular } from '../ingredients';
 import type { Item, TokenRange } from './item';
-import { isOfOil } from './lexicon';
+import { isOfOil, sourceIdOf } from './lexicon';
 import { isMark, says } from './marks';
 import { isProduct } from './pending';
 import { isWord } from './tokens';
@@ -169,7 +169,7 @@ export class Mentions {
 
   /** "okra slime. 10 pods, 3 cups water": what is made of what is measured. */
   private isMadeBelow(id: string): boolean {
-    const source = /^(.+)-(?:gel|water|milk)$/.exec(id)?.[1];
+    const source = sourceIdOf(id);
     return source !== undefined && (this.measured.has(source) || this.countsPieces);
   }
 

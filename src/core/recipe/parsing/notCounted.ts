@@ -1,12 +1,10 @@
 import type { NamedOnly, Span } from '../larder';
-import type { LarderItem } from './lexicon';
+import { sourceIdOf, type LarderItem } from './lexicon';
 import { isProduct } from './pending';
 import { stretchOf } from './sentences';
 import type { Token } from './tokens';
 import type { ReadSentence } from './told';
 
-/** What a recipe of its own is made of is in it: a gel, a milk, a water. */
-const MADE_OF = /^(.+)-(?:gel|water|milk)$/;
 /** Named everywhere, and weighed wherever it goes in. */
 const WATER = 'water';
 
@@ -28,12 +26,12 @@ export function namedOnly(
   const found = new Map<string, NamedOnly>();
   for (const { from, to, match } of sentences.flatMap(namesOf)) {
     const { item } = match;
+    if (known.has(item.id) || found.has(item.id) || goesWithout(item, known)) continue;
     const at = stretchOf(tokens, { from, to });
     const span = spans.find(({ start, end }) => at.start >= start && at.start < end);
     const isLost =
       span?.fate === 'remark' || dropped.has(from) || (span?.fate === 'step' && measured.has(from));
-    if (isLost && !known.has(item.id) && !found.has(item.id) && !goesWithout(item, known))
-      found.set(item.id, { name: item.name, at });
+    if (isLost) found.set(item.id, { name: item.name, at });
   }
   return [...found.values()];
 }
@@ -59,12 +57,12 @@ const beside = ({ items, denied, whole }: ReadSentence): string[] =>
 
 /** Nobody would miss it: of the wash, or of what goes in. */
 function goesWithout(item: LarderItem, known: ReadonlySet<string>): boolean {
-  const source = MADE_OF.exec(item.id)?.[1];
+  const source = sourceIdOf(item.id);
   const isOfWash = item.ingredient?.roles.includes('surfactant') ?? false;
   return (
     item.id === WATER ||
     isOfWash ||
     (source !== undefined && known.has(source)) ||
-    (isProduct({ item, words: 1 }) && [...known].some((id) => id === 'conditioner'))
+    (isProduct({ item, words: 1 }) && known.has('conditioner'))
   );
 }

@@ -285,7 +285,8 @@ class Assembly {
   /** What stands in the title, above it, or in its row beside it: "makes one spray bottle (250 ml):". */
   private isSaidOfTitle({ from }: TokenRange, { row, items }: ReadSentence): boolean {
     const { title } = this;
-    if (!title || isWithin(from, title)) return title !== null;
+    if (!title) return false;
+    if (isWithin(from, title)) return true;
     // "Two I rotate." above the first of them
     const isAbove = row.index === 0 && row.to <= title.from;
     const isBeside =

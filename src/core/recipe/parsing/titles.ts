@@ -3,7 +3,7 @@ import type { Item, TokenRange } from './item';
 import { namesMixture, says } from './marks';
 import { startOfRow, type Row } from './rows';
 import type { StepAt } from './steps';
-import { isNumber, isSign, isWord, type Token } from './tokens';
+import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import { countWords, namesKind, type Vocabulary } from './vocabulary';
 
 export interface Title extends TokenRange {
@@ -154,14 +154,10 @@ function beforeColon(told: Told, start: number, first: Row): Title | null {
   if (colon < 0 || colon - start > TITLE_WORDS || namesWithin(told, colon, first.to).length === 0)
     return null;
   const spoken = tokens.findLastIndex((token, at) => at >= start && at < colon && isSign(token, '.', '!'));
-  // "Okay so don't judge me. The banana thing: …"
-  if (spoken > start && touchesNext(tokens, spoken)) return beforeColonFrom(told, spoken + 1, colon, first);
-  return beforeColonFrom(told, start, colon, first);
+  // "Okay so don't judge me. The banana thing: …"; a full stop within a number or a short word ends nothing.
+  const isOver = spoken > start && !touches(tokens[spoken], tokens[spoken + 1]);
+  return beforeColonFrom(told, isOver ? spoken + 1 : start, colon, first);
 }
-
-/** A full stop that is no part of a number or of a short word. */
-const touchesNext = (tokens: readonly Token[], at: number): boolean =>
-  tokens[at]?.end !== tokens[at + 1]?.start;
 
 function beforeColonFrom(told: Told, start: number, colon: number, first: Row): Title | null {
   const { tokens, words, sentences } = told;
