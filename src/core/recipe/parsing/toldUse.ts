@@ -1,0 +1,224 @@
+import type { Deed } from '../../records/shapes';
+import { plainWords } from '../ingredients';
+import type { ToldStep, ToldUse } from '../larder';
+import { isMark, says, type Mark } from './marks';
+import { DAY_MINUTES, NOT_ON_HAIR } from './steps';
+import { isSign, isWord, touches, type Token } from './tokens';
+import type { Vocabulary } from './vocabulary';
+
+/** The longest time on the hair, minutes: twelve hours. */
+const LONGEST_CONTACT = 720;
+/** From this on it is a night, minutes. */
+const NIGHT_FROM = 240;
+const NIGHT_MINUTES = 480;
+/** A leave-in that is re-wetted stays a week at most. */
+const LONGEST_WORN = 8 * DAY_MINUTES;
+
+/** "on for 20": on the hair, though nobody names it. */
+const ON_FOR = 'on for';
+const saysMark = (text: string, mark: Mark): boolean => plainWords(text).some((word) => isMark(word, mark));
+const isOnHair = (text: string): boolean =>
+  saysMark(text, 'onHair') || plainWords(text).join(' ').includes(ON_FOR);
+/** Told behind, done before: "strain first", "Strain!!". */
+const isReminder = (text: string): boolean => saysMark(text, 'reminds') || text.trimEnd().endsWith('!!');
+/** What is done in the bowl. */
+const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
+
+/**
+ * "Cover and leave overnight. In the morning stir in an egg": what rests before it is mixed rests in the bowl. So does what
+ * is left for days, and what is left before the last thing goes in, where there is a later time on the hair.
+ * @param lastAdded where the last measured thing stands in the text
+ */
+export function restsTold(steps: readonly ToldStep[], lastAdded = 0): ToldStep[] {
+  return steps.map((given, index) => {
+    const step = withHair(given, steps, index);
+    // "Gloss (2 hrs): …": how long it is on.
+    const isOfTitle = index === 0 && step.text.startsWith('(');
+    const isBare = step.deeds.every((deed) => deed === 'apply') && !isOfTitle && !isOnHair(step.text);
+    const isTimed = step.overnight || step.minutes !== null;
+    const isLong = (step.minutes ?? 0) > LONGEST_WORN;
+    const later = steps.slice(index + 1);
+    const rinsed = later.findIndex(({ deeds }) => deeds.includes('rinse'));
+    const inTime = later.slice(0, rinsed < 0 ? later.length : rinsed);
+    // "15 minutes et eau tiède": nothing is warmed last.
+    const isMixedLater = inTime.some(
+      ({ deeds, text }, at) =>
+        deeds.some((deed) => IN_BOWL.has(deed) && (deed !== 'heat' || at + 1 < inTime.length)) &&
+        !isReminder(text) &&
+        // "It rinses clean if you sieve it."
+        !saysMark(text, 'if'),
+    );
+    // "sit it for 4 hours, then apply and keep on 3 hours"
+    const isPutOnLater =
+      !saysMark(step.text, 'putsOn') &&
+      inTime.some(
+        ({ text, minutes, overnight }) => (minutes !== null || overnight) && saysMark(text, 'putsOn'),
+      );
+    const isAddedLater =
+      step.end <= lastAdded &&
+      inTime.some(
+        ({ deeds, minutes, overnight, start }) =>
+          deeds.includes('apply') && (minutes !== null || overnight) && start >= lastAdded,
+      );
+    const isOfBowl = isMixedLater || isLong || isPutOnLater || isAddedLater;
+    return isBare && isTimed && isOfBowl ? { ...step, deeds: ['soak'] } : step;
+  });
+}
+
+function withHair(step: ToldStep, steps: readonly ToldStep[], index: number): ToldStep {
+  if (isHeatedOn(step, steps[index - 1])) return { ...step, deeds: ['apply', 'heat'] };
+  // "Strain, cool, 20 min.": nothing else is said of the hair.
+  const isApart = step.deeds.join() === 'cool' && step.text.includes(',');
+  const isCooled = isApart && index + 1 === steps.length && (step.minutes ?? 0) >= LEAST_HEATED_ON;
+  const isUnsaid = steps.every(({ deeds }) => !deeds.includes('apply') && !deeds.includes('rinse'));
+  return isCooled && isUnsaid ? { ...step, deeds: ['cool', 'apply'] } : step;
+}
+
+/** "Apply warm. Heat 15 min.": on the hair. */
+const isHeatedOn = ({ deeds, minutes }: ToldStep, before: ToldStep | undefined): boolean =>
+  deeds.join() === 'heat' && (minutes ?? 0) >= LEAST_HEATED_ON && (before?.deeds.includes('apply') ?? false);
+const LEAST_HEATED_ON = 5;
+
+/** What all steps set together. */
+export function toldUse(
+  steps: readonly ToldStep[],
+  tokens: readonly Token[],
+  words: Vocabulary,
+  title: string | null,
+): ToldUse {
+  const has = (role: 'cap' | 'warm' | 'beforeWash') =>
+    tokens.some(
+      (token, index) =>
+        isWord(token) &&
+        words.roles[role].at(tokens, index) !== undefined &&
+        // "no shampoo after"
+        !words.roles.not.endsAt(tokens, index, 2) &&
+        // "through a tea towel": strained.
+        !(role === 'cap' && isStrainedThrough(tokens, index, words)),
+    );
+  const coolAt = [...tokens.keys()].filter(
+    (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
+  );
+  // "60 ml cold water" goes in.
+  // "num copo de água fria"
+  const isMeasured = (index: number) =>
+    words.roles.of.endsAt(tokens, index, 1) && words.units.endsAt(tokens, index - 1, 3);
+  const isCoolRinse = coolAt.some(
+    (index) =>
+      ([1, 2].every((back) => tokens[index - back]?.kind !== 'number') && !isMeasured(index)) ||
+      // "nach 20 Minuten kalt ausspülen"
+      words.time.endsAt(tokens, index, 1) ||
+      // "leave 15 and cold water"
+      words.roles.and.endsAt(tokens, index, 1),
+  );
+  // "20 minutes, cold water always"
+  const isCoolAlone = coolAt.some(
+    (index) =>
+      tokens[index - 1]?.kind === 'sign' ||
+      tokens[index - 1]?.kind === 'break' ||
+      // "Then cold water."
+      (words.roles.and.endsAt(tokens, index, 1) && tokens[index - 2]?.kind === 'sign') ||
+      // "ten minutes and cold water"
+      (words.roles.and.endsAt(tokens, index, 1) &&
+        (words.time.endsAt(tokens, index - 1, 1) || tokens[index - 2]?.kind === 'number')) ||
+      tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => says(next, 'atEnd')),
+  );
+  const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
+  const onHair = steps.filter(
+    ({ deeds }) => deeds.includes('apply') && !deeds.some((deed) => NOT_ON_HAIR.has(deed)),
+  );
+  const times = onHair.flatMap(({ minutes }) =>
+    minutes === null || minutes > LONGEST_CONTACT ? [] : [minutes],
+  );
+  // "Wash in the morning"
+  const isMorning = tokens.some(
+    (_, at) =>
+      words.deeds.at(tokens, at)?.value === 'rinse' && words.roles.overnight.at(tokens, at) !== undefined,
+  );
+  const overnight =
+    isMorning ||
+    (times.length === 0 && isOfNight(title, tokens, words)) ||
+    onHair.some(
+      ({ overnight: isNight, minutes }) =>
+        isNight || ((minutes ?? 0) > NIGHT_FROM && (minutes ?? 0) <= DAY_MINUTES),
+    );
+  const keeps = steps.find(({ deeds, minutes }) => deeds.includes('keep') && (minutes ?? 0) >= DAY_MINUTES);
+  const isCap = has('cap');
+  const untimed = overnight ? NIGHT_MINUTES : null;
+  return {
+    minutes: times.length > 0 ? Math.round(Math.max(...times)) : untimed,
+    warmth:
+      has('warm') || steps.some(({ deeds }) => deeds.join() === 'apply,heat')
+        ? 'warm'
+        : isCap || times.length > 0
+          ? 'room'
+          : null,
+    overnight,
+    cap: isCap,
+    strained: does('strain'),
+    beforeWash: has('beforeWash'),
+    coolRinse: isCoolRinse && (does('rinse') || (isCoolAlone && times.length > 0)),
+    keepsDays: keeps ? Math.round((keeps.minutes ?? 0) / DAY_MINUTES) : null,
+    claim: claimIn(title, tokens, words),
+  };
+}
+
+/** "Overnight oil: …", "Óleo pra dormir: …" */
+const isOfNight = (title: string | null, tokens: readonly Token[], { roles }: Vocabulary): boolean =>
+  title !== null &&
+  tokens
+    .slice(0, title.split(/\s+/).length)
+    .some((token, at) => isWord(token) && roles.overnight.at(tokens, at) !== undefined);
+
+const AT_END_WITHIN = 6;
+
+/** How many tokens before a cloth may tell that something is pressed through it. */
+const THROUGH_WITHIN = 3;
+
+const isStrainedThrough = (tokens: readonly Token[], index: number, { deeds }: Vocabulary): boolean => {
+  const before = tokens.slice(Math.max(0, index - 2 * THROUGH_WITHIN), index);
+  const isThrough = before.slice(-THROUGH_WITHIN).some((token) => says(token, 'through'));
+  return (
+    isThrough && before.some((_, at) => deeds.at(tokens, index - before.length + at)?.value === 'strain')
+  );
+};
+
+/** How many words before a claim may tell that it is of the next treatment. */
+const NEXT_WITHIN = 5;
+
+/** "… then you do a moisture mask": of another one. */
+const isOfNext = (tokens: readonly Token[], index: number, { deeds }: Vocabulary): boolean =>
+  tokens
+    .slice(Math.max(0, index - NEXT_WITHIN), index)
+    .some(
+      (token, back, before) =>
+        says(token, 'then') || deeds.at(tokens, index - before.length + back)?.value === 'follow',
+    );
+
+/** Within so many words of "mask" and the like it says what the mixture is. */
+const CLAIM_WITHIN = 3;
+
+/** "protein mask", "máscara de proteína": what she calls it, in the title before anywhere else. */
+function claimIn(title: string | null, tokens: readonly Token[], words: Vocabulary): ToldUse['claim'] {
+  const claims = tokens.flatMap((token, index) => {
+    const found = isWord(token) ? words.claims.at(tokens, index) : undefined;
+    return found ? [{ claim: found.value, index, raw: token.raw.toLowerCase() }] : [];
+  });
+  const inTitle = claims.find(({ raw }) => title !== null && title.toLowerCase().includes(raw));
+  const isBeside = (index: number) =>
+    Array.from({ length: 2 * CLAIM_WITHIN }, (_, at) => index - CLAIM_WITHIN + at).some(
+      (at) =>
+        at >= 0 &&
+        (words.roles.kinds.at(tokens, at) !== undefined ||
+          (at < index && says(tokens[at], 'calls')) ||
+          (at > index && says(tokens[at], 'calledSo'))),
+    );
+  // "protein-ish" is none of it.
+  const isDenied = (index: number) =>
+    words.roles.not.endsAt(tokens, index, 2) ||
+    (isSign(tokens[index + 1], '-') && touches(tokens[index], tokens[index + 1]));
+  const beside = claims.find(
+    ({ index }) => isBeside(index) && !isDenied(index) && !isOfNext(tokens, index, words),
+  );
+  return (inTitle ?? beside)?.claim ?? null;
+}
