@@ -2,7 +2,7 @@ import { sum, UNITS, type UnitId } from '../../base/measures';
 import { singular } from '../ingredients';
 import type { Item, TokenRange } from './item';
 import { isHerb, isOfOil, sourceIdOf } from './lexicon';
-import { isPack } from './lineAmount';
+import { isPack, isShareOfWhole } from './lineAmount';
 import { says } from './marks';
 import { isSign, isWord, type Token } from './tokens';
 import type { Context, ReadSentence } from './told';
@@ -18,9 +18,23 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   dropLoose(sentences);
   takeSaidUnit(sentences, context);
   takeOfHundred(sentences);
+  for (const { items } of sentences) takeAsParts(items);
   nameOilBefore(sentences, context);
   takeBackEarlier(sentences, context);
 }
+
+/** "a third aloe, a third rosewater, a third conditioner": parts, where they make a whole and none comes in pieces. */
+function takeAsParts(items: readonly Item[]): void {
+  const shares = items.filter(
+    ({ amount, name: { match } }) =>
+      amount && isShareOfWhole(amount) && match.item.ingredient?.measures.pieceGrams === undefined,
+  );
+  const whole = sum(shares.map(({ amount }) => amount?.quantity ?? 0));
+  if (shares.length < 2 || Math.abs(whole - 1) > WHOLE_WITHIN) return;
+  for (const item of shares) item.amount = { ...item.amount!, unit: 'part' };
+}
+/** "a third, a third, and a third" written with decimals. */
+const WHOLE_WITHIN = 0.05;
 
 /** What the sentences before one name, or the last few of them. */
 const itemsBefore = (sentences: readonly ReadSentence[], index: number, back = index): Item[] =>

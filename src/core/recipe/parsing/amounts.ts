@@ -119,15 +119,14 @@ export class Amounts {
   /** "my 4c hair", "I have 3c/4a": how it curls. */
   private isHairType(at: number): boolean {
     const [number, letter, noun] = [this.tokens[at], this.tokens[at + 1], this.tokens[at + 2]];
-    const isType = isNumber(number) && isWord(letter, /^[abc]$/) && touches(number, letter);
+    const isType =
+      isNumber(number) && number.value <= 4 && isWord(letter, /^[abc]$/) && touches(number, letter);
+    // "2c flour" are cups; "4b" is nothing else.
+    if (isType && !isWord(letter, /^c$/)) return true;
     const isBehindType = isSign(this.tokens[at - 1], '/') && isWord(this.tokens[at - 2], /^[abc]$/);
     const isBeforeType = isSign(noun, '/') && isNumber(this.tokens[at + 3]);
     if (isType && (isBehindType || isBeforeType)) return true;
-    return (
-      isType &&
-      (says(noun, 'ofHairType') || (!isWord(noun) && says(this.tokens[at - 1], 'ofCurl'))) &&
-      number!.value <= 4
-    );
+    return isType && (says(noun, 'ofHairType') || (!isWord(noun) && says(this.tokens[at - 1], 'ofCurl')));
   }
 
   /** Over "about", "just under", "~". */
@@ -163,7 +162,11 @@ export class Amounts {
     const counted = quantity.isArticle
       ? this.quantities.at(this.qualities(quantity.to, nameEnd).to)
       : undefined;
-    const isDigits = counted !== undefined && !counted.isArticle && isNumber(this.tokens[counted.to - 1]);
+    const isDigits =
+      counted !== undefined &&
+      !this.isHairType(counted.to - 1) &&
+      !counted.isArticle &&
+      isNumber(this.tokens[counted.to - 1]);
     return isDigits ? counted : quantity;
   }
 
@@ -257,7 +260,7 @@ export class Amounts {
         ...bracket,
         packSize: {
           ...bracket.packSize,
-          mayBeOfAll: !isPack(unit) && !this.words.roles.each.isWithin(this.tokens, to, bracket.to),
+          mayBeOfAll: !this.words.roles.each.isWithin(this.tokens, to, bracket.to),
         },
       };
     return { to: this.afterRestated(to), packSize: null };

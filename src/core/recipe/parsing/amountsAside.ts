@@ -5,10 +5,11 @@ import type { Element } from './elements';
 import type { Gathering } from './gathering';
 import type { Item, TokenRange } from './item';
 import { isHerb } from './lexicon';
-import { isPack } from './lineAmount';
+import { isPack, isShareOfWhole } from './lineAmount';
 import { says } from './marks';
 import { isBrewedIn, isUseOfMade } from './pending';
 import { isSign } from './tokens';
+import { countWords } from './vocabulary';
 
 /** An amount that is of nothing that is named beside it. */
 export function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
@@ -29,12 +30,12 @@ export function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, 
     g.batches.push({ what: 'used', amount: given, from, to });
     return true;
   }
-  if (!isNamed && isOfAll(g, given, g.elements[index + 1])) {
+  if (!isNamed && isOfAll(g, given, index)) {
     g.batches.push({ what: 'total', amount: given, from, to });
     g.inAll = false;
     return true;
   }
-  if (isShareOfMade(g, given)) {
+  if (isShareOfMade(g, given, isNamed)) {
     g.whole = { times: given.quantity, from, to: to + 1, except: [] };
     return true;
   }
@@ -44,15 +45,21 @@ export function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, 
     isPartOfLast(g, given, index) ||
     isWholeOfLast(g, given) ||
     isLumpOfLast(g, given) ||
+    isLastWeighed(g, given, index) ||
     isSizeOfLast(g, given, index) ||
     isOfWater(g, given, element, index)
   );
 }
 
 /** "half the gel", "half of it goes in …": of all that was made before. */
-function isShareOfMade({ tokens, waits, items }: Gathering, { unit, quantity, to }: Amount): boolean {
+function isShareOfMade(
+  { tokens, waits, items }: Gathering,
+  { unit, quantity, to }: Amount,
+  isNamed: boolean,
+): boolean {
   if (unit !== null || quantity >= 1) return false;
-  if (says(tokens[to], 'madeNoun')) return true;
+  // "half gel, half conditioner": nothing was made yet.
+  if (says(tokens[to], 'madeNoun')) return says(tokens[to - 1], 'theMade') || (items.length > 0 && !isNamed);
   const isOf = says(tokens[to - 1], 'of') && says(tokens[to], 'madeBefore');
   const isOfLast = says(tokens[to], 'of') && says(tokens[to + 1], 'madeBefore');
   const isMeasured = items.length > 0 && items.every(({ amount }) => amount !== null);
@@ -63,18 +70,22 @@ function isShareOfMade({ tokens, waits, items }: Gathering, { unit, quantity, to
 const SIZES: ReadonlySet<UnitId> = new Set<UnitId>(['ml', 'cl', 'l', 'fl oz']);
 
 /** "insgesamt 3 EL"; "3 parts aloe, 1 part glycerin in a 200 ml bottle" */
-const isOfAll = (
-  { items, tokens, inAll }: Gathering,
-  { unit, to }: Amount,
-  next: Element | undefined,
-): boolean =>
+const isOfAll = (g: Gathering, { unit, to }: Amount, index: number): boolean =>
   unit !== null &&
-  (inAll ||
+  (g.inAll ||
     (SIZES.has(unit) &&
-      (says(tokens[to - 1], 'vessel') || says(tokens[to], 'vessel')) &&
-      // "Oil blend, 100 ml bottle: …"
-      ((next?.kind === 'separator' && next.separator === 'colon') ||
-        items.some(({ amount }) => amount?.unit === 'part'))));
+      (says(g.tokens[to - 1], 'vessel') || says(g.tokens[to], 'vessel')) &&
+      (isColonSoon(g.elements, index) ||
+        g.items.some(({ amount }) => amount && (amount.unit === 'part' || isShareOfWhole(amount))))));
+
+/** "Oil blend, 100 ml bottle: …", "200 ml jar, so: …" */
+function isColonSoon(elements: readonly Element[], index: number): boolean {
+  const ahead = elements.slice(index + 1, index + 1 + COLON_WITHIN);
+  const colon = ahead.findIndex((each) => each.kind === 'separator' && each.separator === 'colon');
+  return colon >= 0 && ahead.slice(0, colon).every(({ kind }) => kind === 'separator' || kind === 'word');
+}
+/** Elements behind what a bottle holds. */
+const COLON_WITHIN = 4;
 
 /** "strained, about a cup of the milk": of what ran through. */
 const isOfStrained = (g: Gathering, { unit, from, to }: Amount): boolean =>
@@ -177,6 +188,36 @@ function isLumpOfLast(g: Gathering, given: Amount): boolean {
   return true;
 }
 
+/** "a handful of shea, about 40 g", "half a can, that's 200 ml": the same, weighed. */
+function isLastWeighed(g: Gathering, given: Amount, index: number): boolean {
+  const last = g.last();
+  const unit = given.unit;
+  const isTaken = !last?.amount || g.waiting.length > 0 || g.open !== null || isNameNext(g.elements, index);
+  if (isTaken || !unit || !(UNITS[unit].kind === 'mass' || SIZES.has(unit))) return false;
+  const isNear =
+    countWords(g.tokens, last.name.to, given.from) <= SIZE_WITHIN &&
+    g.between(last.name.to, given.from).every(({ kind }) => kind !== 'name' && kind !== 'amount');
+  if (!isNear || !(saysMeaning(g, given) || isRougher(g, given, last, index))) return false;
+  last.amount = { ...given, weak: false };
+  return true;
+}
+
+/** What was said before it is rougher than "about 40 g". */
+function isRougher(g: Gathering, given: Amount, { amount }: Item, index: number): boolean {
+  const own = amount?.unit ?? null;
+  // "two tins of coconut milk, about 400 ml": of one or of both.
+  const isVague = own !== null && VAGUE_UNITS.has(own) && own !== 'can';
+  const isOne = own === null && amount?.quantity === 1 && given.unit === 'g';
+  return g.isEndAt(index + 1) && saysAbout(g, given) && (isVague || isOne);
+}
+
+/** "that's", "which is", and a word for about behind it. */
+const saysMeaning = ({ tokens }: Gathering, { from }: Amount): boolean =>
+  [0, 1, 2].some((back) => says(tokens[from - back], 'meaning'));
+
+const saysAbout = ({ tokens, words: { roles } }: Gathering, { from }: Amount): boolean =>
+  roles.about.at(tokens, from) !== undefined || roles.about.endsAt(tokens, from, 2);
+
 /** "a yogurt of 125 g", "uma gelatina sem sabor de 12 g": how large one of what was counted is. */
 function isSizeOfLast(g: Gathering, given: Amount, index: number): boolean {
   const { unit, quantity } = given;
@@ -185,11 +226,6 @@ function isSizeOfLast(g: Gathering, given: Amount, index: number): boolean {
   if (!last?.amount || !isCounted || last.amount.packSize || !unit || isNameNext(g.elements, index))
     return false;
   const isSize = UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
-  // "half a can of coconut milk, that's 200 ml"
-  if (isSize && says(g.tokens[given.from - 1], 'meaning')) {
-    last.amount = { ...given, weak: false };
-    return true;
-  }
   if (!isSize || !standsAsSize(g, given, last)) return false;
   last.amount = { ...last.amount, packSize: { quantity, unit } };
   return true;
@@ -199,7 +235,9 @@ function isSizeOfLast(g: Gathering, given: Amount, index: number): boolean {
 function standsAsSize({ tokens }: Gathering, { from, to }: Amount, { name, amount }: Item): boolean {
   const before = tokens[from - 1];
   const isBeside =
-    isPack(amount?.unit) && isSign(before, ',') && name.to === from - 1 && isSign(tokens[to], ',');
+    isPack(amount?.unit) &&
+    (name.to === from || (isSign(before, ',') && name.to === from - 1)) &&
+    (tokens[to] === undefined || isSign(tokens[to], ',', '.'));
   const isKind = says(tokens[to], 'packKind') && says(before, 'beforePackKind');
   return isBeside || ((isKind || says(before, 'ofSize')) && from - name.to <= SIZE_WITHIN);
 }

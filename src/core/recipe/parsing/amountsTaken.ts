@@ -136,7 +136,7 @@ function sized(
   const isWeighed =
     amount.unit !== null && UNITS[amount.unit].kind === 'volume' && UNITS[unit].kind === 'mass';
   if (isWeighed && !saysPack) return { ...amount, quantity, quantityTo: null, heaped: false, unit };
-  const mayBeOfAll = !isPack(amount.unit) && !isEachNext(g.elements, index);
+  const mayBeOfAll = !isEachNext(g.elements, index);
   return { ...amount, packSize: { quantity, unit, mayBeOfAll } };
 }
 

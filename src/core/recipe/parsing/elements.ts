@@ -4,6 +4,7 @@ import { isCompared, isReached } from './comparisons';
 import { isHerb, type LarderItem, type NameLexicon } from './lexicon';
 import { says } from './marks';
 import { answerAt } from './rows';
+import { strainedThroughAt } from './strained';
 import type { Texture } from './textures';
 import { Times, type Duration } from './times';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
@@ -182,9 +183,11 @@ class ElementReader {
     );
   }
 
-  /** "(recipe no. 4)": which one, and no amount. */
+  /** "(recipe no. 4)", "step two is the mask": which one, and no amount. */
   private numberedAt(index: number): Element | undefined {
     const { tokens, words } = this;
+    const step = says(tokens[index], 'stepWord') ? words.numbers.at(tokens, index + 1) : undefined;
+    if (step) return { kind: 'word', from: index, to: step.to };
     const number = isSign(tokens[index + 1], '.') ? index + 2 : index + 1;
     const isNumbered =
       (says(tokens[index], 'numbered') || isSign(tokens[index], '#', 'º', '№')) &&
@@ -370,7 +373,9 @@ class ElementReader {
       if (found) return { kind: 'role', from: index, to: found.to, role };
     }
     const deed = this.words.deeds.at(this.tokens, index);
-    return deed && { kind: 'deed', from: index, to: deed.to, deed: deed.value };
+    if (deed) return { kind: 'deed', from: index, to: deed.to, deed: deed.value };
+    const strained = strainedThroughAt(this.tokens, index);
+    return strained && { kind: 'deed', from: index, to: strained.to, deed: 'strain' };
   }
 
   private joinAt(index: number): Element | undefined {

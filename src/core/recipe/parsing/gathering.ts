@@ -1,8 +1,9 @@
 import type { Deed } from '../../records/shapes';
+import { isNameNext } from './ahead';
 import type { Amount } from './amounts';
 import type { Element, Separator } from './elements';
 import type { Batch, Item, NamedAt, Nameless, TokenRange, Whole } from './item';
-import { isPack } from './lineAmount';
+import { isPack, isShareOfWhole } from './lineAmount';
 import { says } from './marks';
 import { bareItem, saidOf, type Open, type Waiting } from './pending';
 import { isWord, type Token } from './tokens';
@@ -119,6 +120,7 @@ export class Gathering {
     const isNamed = says(this.tokens[amount.from - 1], 'theBefore');
     const isArticle =
       amount.unit === null &&
+      !this.isBesideShare(amount) &&
       (amount.weak || (isWord(this.tokens[amount.from]) && (amount.quantity <= 1 || isNamed)));
     const isCracked = says(this.tokens[amount.from - 1], 'cracks');
     // "I only need four things."
@@ -129,6 +131,20 @@ export class Gathering {
     if (!isArticle && isSaid) this.nameless.push({ amount, range, isBare });
     else if (!isArticle && isBare && !amount.weak && this.isFirstSaid(open))
       this.nameless.push({ amount, range, isBare, isLoose: true });
+  }
+
+  /** "half blorbium, half conditioner" */
+  private isBesideShare(amount: Amount): boolean {
+    return (
+      isShareOfWhole(amount) &&
+      this.elements.some(
+        (other, at) =>
+          other.kind === 'amount' &&
+          other.amount.from !== amount.from &&
+          isShareOfWhole(other.amount) &&
+          isNameNext(this.elements, at),
+      )
+    );
   }
 
   /** "Okra! About six, chopped, …" */

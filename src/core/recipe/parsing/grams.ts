@@ -12,7 +12,7 @@ import {
 import { RECIPE_LIMITS, type Ingredient } from '../../records/shapes';
 import { plainWords } from '../ingredients';
 import type { Assumption } from '../larder';
-import type { LineAmount } from './lineAmount';
+import { isPack, type LineAmount } from './lineAmount';
 import { lineText } from './lineText';
 import { isMark } from './marks';
 
@@ -40,7 +40,7 @@ export function gramsOf(
   const unit = UNITS[amount.unit ?? 'piece'];
   if (unit.kind === 'mass' || unit.kind === 'share') return quantity * unit.size;
   if (amount.packSize && (unit.kind === 'count' || VAGUE_UNITS.has(unit.id))) {
-    return gramsOfPacks(quantity, amount.packSize, measures, assumptions);
+    return gramsOfPacks(quantity, unit.id, amount.packSize, measures, assumptions);
   }
   if (unit.kind === 'volume') {
     const millilitres = millilitresOf(unit.id, kitchen);
@@ -81,22 +81,35 @@ function ownUnknown(unit: OwnUnit): Assumption {
 /** So much nearer, in logarithms, a weight must be to that of one to be taken for it. */
 const NEARER = 0.2;
 
-/** Whether a weight is that of all of them: it is, unless it is clearly nearer to what one weighs. */
-function isOfAll(grams: number, quantity: number, { pieceGrams }: Measures): boolean {
-  const piece = pieceGrams?.medium;
+/**
+ * Whether a weight is that of all of them: of pieces it is, unless it is clearly nearer to what one weighs; of packs only
+ * where it is clearly nearer to what all of them weigh.
+ */
+function isOfAll(
+  grams: number,
+  quantity: number,
+  unit: UnitId,
+  { pieceGrams, packetGrams, gramsPerMl }: Measures,
+): boolean {
   const far = (from: number) => Math.abs(Math.log(grams / from));
+  if (isPack(unit)) {
+    const pack = unit === 'can' ? UNITS.can.size * gramsPerMl : packetGrams;
+    return pack !== undefined && far(quantity * pack) + NEARER < far(pack);
+  }
+  const piece = pieceGrams?.medium;
   return piece === undefined || far(quantity * piece) < far(piece) + NEARER;
 }
 
 function gramsOfPacks(
   quantity: number,
+  unit: UnitId,
   packSize: NonNullable<LineAmount['packSize']>,
   measures: Measures,
   assumptions: Assumption[],
 ): number {
   const pack = UNITS[packSize.unit];
   const told = packSize.quantity * pack.size * (pack.kind === 'volume' ? measures.gramsPerMl : 1);
-  const grams = packSize.mayBeOfAll && isOfAll(told, quantity, measures) ? told / quantity : told;
+  const grams = packSize.mayBeOfAll && isOfAll(told, quantity, unit, measures) ? told / quantity : told;
   assumptions.push({
     code: 'pack-size',
     text: t`The size in the line was taken: ${{ grams: rounded(grams, 1) }} g each.`,

@@ -5,11 +5,20 @@ export type PieceSize = 'small' | 'medium' | 'large';
 /** Sold so: what such a measure holds stands on it. */
 export const isPack = (unit: UnitId | null | undefined): boolean => unit === 'packet' || unit === 'can';
 
+/** "a third": of a thing, or of the whole where others take the rest. */
+export const isShareOfWhole = ({
+  unit,
+  quantity,
+}: {
+  readonly unit: UnitId | null;
+  readonly quantity: number | null;
+}): boolean => unit === null && quantity !== null && quantity < 1;
+
 /** What is said in brackets behind a count. */
 export interface PackSize {
   readonly quantity: number;
   readonly unit: UnitId;
-  /** "two leaves (80 g)" may be of both; "two sachets (12 g)" and "(12 g each)" are of each. */
+  /** "two leaves (80 g)", "two sachets (24 g)" may be of both; "(12 g each)" is of each. */
   readonly mayBeOfAll?: boolean;
 }
 

@@ -221,6 +221,8 @@ interface Marks {
   readonly waterState: Words;
   /** Before a cloth that something is pressed through. */
   readonly through: Words;
+  /** Cloths and sieves. */
+  readonly strainers: Words;
   /** Of what is on the hair. */
   readonly onHair: Words;
   /** Told behind, done before: "strain first". */

@@ -36,10 +36,12 @@ export function takeRole(g: Gathering, role: Role, element: TokenRange, index: n
   TAKES[role]?.(g, element, index);
 }
 
-/** "the same of oil" */
-function takeSame(g: Gathering, { from, to }: TokenRange): void {
+/** "the same of oil", not "in the same liquid" */
+function takeSame(g: Gathering, { from, to }: TokenRange, index: number): void {
   const before = g.last()?.amount;
-  if (before) g.open = g.opened({ ...before, from, to }, { from, to });
+  const isOfThing = says(g.tokens[to], 'madeNoun') || says(g.tokens[to], 'vessel');
+  if (before && !(isOfThing && !isNameNext(g.elements, index)))
+    g.open = g.opened({ ...before, from, to }, { from, to });
 }
 
 function correct(g: Gathering, { from }: TokenRange, index: number): void {

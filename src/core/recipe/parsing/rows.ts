@@ -163,8 +163,7 @@ function namedHeading(
   const { value: what, to: rest } = found;
   const isAlone = tokens.slice(rest, row.to).every(({ kind }) => kind === 'sign');
   // "Hi girls! 3 tbsp of honey …": a greeting, and a recipe behind it.
-  const isTold =
-    namesSomething(rest, row.to) && tokens.slice(rest, row.to).some(({ kind }) => kind === 'number');
+  const isTold = namesSomething(rest, row.to) && countsSomething(tokens, rest, row.to, words);
   if (isAlone || (what === 'noise' && !isTold)) return { what, rest: row.to };
   if (what === 'noise') return undefined;
   if (isSign(tokens[rest], ':', '-', '–', '—')) return { what, rest: rest + 1 };
@@ -175,6 +174,17 @@ function namedHeading(
   const isTail = row.to - rest <= HEADING_TAIL_WORDS && isSign(tokens[row.to - 1], ':');
   return what === 'method' && isTail ? { what, rest: row.to } : undefined;
 }
+
+/** A number, or a word for one before its measure: "two spoons". */
+const countsSomething = (tokens: readonly Token[], from: number, to: number, words: Vocabulary): boolean =>
+  tokens
+    .slice(from, to)
+    .some(
+      ({ kind }, at) =>
+        kind === 'number' ||
+        (kind === 'word' &&
+          words.units.at(tokens, words.numbers.at(tokens, from + at)?.to ?? to) !== undefined),
+    );
 
 /** "For the gel:" announces a part. */
 function partHeading(tokens: readonly Token[], start: number, row: Row): Heading | undefined {

@@ -44,7 +44,7 @@ export function readSentences(context: Context): Told {
     const problem = problemOfRow(row, context);
     rows.push({ row, from, problem });
     if (from < row.to && !problem)
-      sentences.push(...readRow(row, from, { ...place, names, context, ofOils, before: sentences.at(-1) }));
+      sentences.push(...readRow(row, from, { ...place, names, context, ofOils, told: sentences }));
   }
   settleAcross(sentences, context);
   const byRow = new Map<Row, ReadSentence[]>();
@@ -84,17 +84,19 @@ interface RowPlace {
   readonly context: Context;
   /** Under a title of oils. */
   readonly ofOils: boolean;
-  /** The sentence before the row. */
-  readonly before: ReadSentence | undefined;
+  /** The sentences before the row. */
+  readonly told: readonly ReadSentence[];
 }
 
 function readRow(
   row: Row,
   from: number,
-  { phase, isMethod, names, context, ofOils, before }: RowPlace,
+  { phase, isMethod, names, context, ofOils, told }: RowPlace,
 ): ReadSentence[] {
   const { tokens, words, lexicon } = context;
+  const before = told.at(-1);
   const isNext = before !== undefined && before.row.index === row.index - 1;
+  let hasOwn = told.some(isMeasured);
   let deed: Deed | null = isNext ? lastDeed(before.steps) : null;
   return sentencesOf(tokens, from, row.to, words).map((range) => {
     const shared = withSharedNouns(
@@ -108,9 +110,10 @@ function readRow(
     deed = lastDeed(steps) ?? deed;
     const found = itemsOf(elements, tokens, words);
     const isFirst = before === undefined && range.from === from;
-    const own = isAside(range, elements, found, context, isFirst)
+    const own = isAside(range, elements, found, context, { isFirst, hasOwn })
       ? onlyMentioned(found)
       : { ...found, steps };
+    hasOwn ||= isMeasured(own);
     return { ...range, row, elements, phase, isMethod, ...own };
   });
 }
@@ -121,7 +124,7 @@ function isAside(
   elements: readonly Element[],
   { items }: SentenceItems,
   context: Context,
-  isFirst: boolean,
+  { isFirst, hasOwn }: { readonly isFirst: boolean; readonly hasOwn: boolean },
 ): boolean {
   const { tokens, words } = context;
   const isQuestion = isAsked(range, elements, items, context);
@@ -144,9 +147,15 @@ function isAside(
     isElse ||
     isSwap ||
     isHearsay ||
-    ((!isFirst || isMineBehind) && isOfOthers(range, tokens, words))
+    ((!isFirst || isMineBehind) &&
+      // What somebody else takes is hers where she tells none of her own.
+      (hasOwn || !isMeasured({ items }) || saysOwnLater(tokens, range.to)) &&
+      isOfOthers(range, tokens, words))
   );
 }
+
+const isMeasured = ({ items }: Pick<SentenceItems, 'items'>): boolean =>
+  items.some(({ amount }) => amount !== null && (amount.unit !== null || !amount.weak));
 
 /** "My sister uses beer. I take 2 eggs …" */
 const saysOwnLater = (tokens: readonly Token[], from: number): boolean =>
@@ -197,7 +206,11 @@ function isTopic({ from, to }: TokenRange, items: readonly Item[], { tokens, wor
 
 /** "my sister uses two": somebody, and at once what she does. */
 function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds }: Vocabulary): boolean {
-  const person = roles.persons.at(tokens, range.from);
+  let start = range.from;
+  // "ma" is "but" in Italian, and begins "ma mère".
+  const isOpening = (at: number) => says(tokens[at], 'filler') || says(tokens[at], 'but');
+  while (start < range.to && !roles.persons.at(tokens, start) && isOpening(start)) start++;
+  const person = roles.persons.at(tokens, start);
   // "Minha avó lavava com água de arroz e eu faço igual: …"
   const isSame = tokens
     .slice(range.from, range.to)
@@ -205,10 +218,18 @@ function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds 
       (token, at, own) =>
         says(token, 'i') && own.slice(at + 1, at + SAME_WITHIN).some((next) => says(next, 'alike')),
     );
+  // "My cousin says: …" passes it on; "Grandma's version: …" does not.
+  const isToldOn =
+    person !== undefined &&
+    !isSign(tokens[person.to], ':') &&
+    tokens.slice(person.to, person.to + DOES_WITHIN).some((token) => isSign(token, ':'));
   return (
     person !== undefined &&
     !isSame &&
-    (deeds.at(tokens, person.to) !== undefined ||
+    !isToldOn &&
+    // "mi hermana le echa …"; "some" and "others" may be of things.
+    (person.to - start > 1 ||
+      deeds.at(tokens, person.to) !== undefined ||
       tokens.slice(person.to, person.to + DOES_WITHIN).some((token) => says(token, 'does')))
   );
 }

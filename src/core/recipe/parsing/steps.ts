@@ -91,7 +91,7 @@ class Steps {
     }
     const unsaid: Deed = before !== null && NOT_ON_HAIR.has(before) ? before : 'apply';
     return this.steps.map((step) =>
-      step.deeds.length > 0 ? step : { ...step, deeds: [atDegrees(step) ?? unsaid] },
+      step.deeds.length > 0 ? keptCold(step) : { ...step, deeds: [atDegrees(step) ?? unsaid] },
     );
   }
 
@@ -233,6 +233,10 @@ class Steps {
     return isLater && isOwn ? this.begin(this.chunkFrom, element.to) : current;
   }
 }
+
+/** "In the fridge for five days": it is not cooled so long, it is kept. */
+const keptCold = (step: Draft): Draft =>
+  step.deeds.join() === 'cool' && (step.minutes ?? 0) >= DAY_MINUTES ? { ...step, deeds: ['keep'] } : step;
 
 const isEnding = ({ deeds }: Draft): boolean => deeds.length > 0 && deeds.every((deed) => ENDS.has(deed));
 
