@@ -57,6 +57,7 @@ const BARE_UNITS: ReadonlySet<UnitId> = new Set<UnitId>([
   'pint',
   'mug',
   'glass',
+  'shot',
   'sprig',
   'dessertspoon',
   'my cup',

@@ -17,7 +17,7 @@ export const isCompared = (
   tokens: readonly Token[],
   from: number,
   index: number,
-  words: Pick<Vocabulary, 'textures' | 'describing'>,
+  words: Pick<Vocabulary, 'textures' | 'describing' | 'numbers'>,
 ): boolean => isLike(tokens, from, index, words) || isOfColour(tokens, from, index);
 
 /** "até dar ponto de clara": what it becomes, where no texture says how thick. */
@@ -25,15 +25,18 @@ function isLike(
   tokens: readonly Token[],
   from: number,
   index: number,
-  { textures, describing }: Pick<Vocabulary, 'textures' | 'describing'>,
+  { textures, describing, numbers }: Pick<Vocabulary, 'textures' | 'describing' | 'numbers'>,
 ): boolean {
   // "até virar creme"
   if (says(tokens[index - 1], 'becomes') && textures.at(tokens, index) === undefined) return true;
   // "like raw egg white"
   const isQuality = (at: number) => describing.has(tokens[at]?.word ?? '') && !says(tokens[at], 'looks');
+  // "the size of two walnuts"
+  const isCount = (at: number) => tokens[at]?.kind === 'number' || numbers.at(tokens, at) !== undefined;
   const as =
-    [1, 2, 3].map((back) => index - back).find((at) => !says(tokens[at], 'ofLook') && !isQuality(at)) ??
-    index;
+    [1, 2, 3]
+      .map((back) => index - back)
+      .find((at) => !says(tokens[at], 'ofLook') && !isQuality(at) && !isCount(at)) ?? index;
   if (!says(tokens[as], 'looks') || textures.at(tokens, as) !== undefined) return false;
   return (
     (says(tokens[as], 'large') || isReached(tokens, from, as)) && textures.at(tokens, index) === undefined

@@ -284,7 +284,8 @@ class ElementReader {
     const isA = words.roles.isA.at(tokens, index);
     // "mel e um dedinho de azeite": and, without its accent.
     const isAnd = tokens[index]?.raw.toLowerCase() === 'e';
-    return isA && !isAnd && !words.units.at(tokens, isA.to)
+    // "okay for a week"
+    return isA && !isAnd && !words.units.at(tokens, isA.to) && !words.time.at(tokens, isA.to)
       ? { kind: 'role', from: index, to: isA.to, role: 'isA' }
       : undefined;
   }

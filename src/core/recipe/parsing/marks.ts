@@ -221,6 +221,8 @@ interface Marks {
   readonly waterState: Words;
   /** Before a cloth that something is pressed through. */
   readonly through: Words;
+  /** Before a list of what it is of: "3 tbsp oils (castor, olive)". */
+  readonly groupNoun: Words;
   /** Cloths and sieves. */
   readonly strainers: Words;
   /** Of what is on the hair. */

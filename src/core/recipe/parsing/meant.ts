@@ -151,7 +151,11 @@ function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
   const essential = lexicon.items
     .flat()
     .find(({ id }) => id === (ESSENTIAL_OF[ingredient.id] ?? `${ingredient.id}-eo`));
-  // "Drops of lemon juice" are juice.
+  // "Drops of lemon juice" are juice; so are "a few drops of lemon", squeezed and not counted.
+  const isSqueezed =
+    ingredient.id === 'lemon-juice' &&
+    tokens.slice(item.amount.from, item.amount.to).every(({ kind }) => kind !== 'number');
+  if (isSqueezed) return match.item;
   if (essential && !named.some((word) => isMark(word, 'juice'))) return essential;
   // Of panthenol or of honey there is none.
   const isOfPlant = isHerb(match.item) || oil?.words !== 2;

@@ -137,7 +137,7 @@ class Assembly {
       0,
       ...inOrder.flatMap(({ line, start }) => (line.status === 'read' ? [start] : [])),
     );
-    const steps = restsTold(this.steps, lastAdded);
+    const steps = restsTold(this.steps, context.text, lastAdded);
     const spans = spansOf(context.text, context.tokens, [...this.paints, ...paints]);
     const counted = new Set(
       lines.flatMap((line) =>

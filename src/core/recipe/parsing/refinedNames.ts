@@ -105,7 +105,9 @@ const isPerson = (tokens: readonly Token[], { at, to }: NameAt, { roles }: Vocab
 const isInVessel = (tokens: readonly Token[], { at, to }: NameAt): boolean =>
   says(tokens[to], 'vessel') &&
   !says(tokens[to + 1], 'of') &&
-  [2, 3].some((back) => says(tokens[at - back], 'inVessel') && isWord(tokens[at - back + 1]));
+  // "the cap of the oil bottle"
+  ((says(tokens[at - 1], 'theMade') && says(tokens[at - 2], 'of')) ||
+    [2, 3].some((back) => says(tokens[at - back], 'inVessel') && isWord(tokens[at - back + 1])));
 
 /** "a baby food jar of pear" */
 function isOfVessel(

@@ -4,6 +4,7 @@ import { RECIPE_LIMITS, type Deed } from '../../records/shapes';
 import type { Stretch } from '../larder';
 import { settleAcross } from './across';
 import { elementsOf, namesIn, type Element, type Names } from './elements';
+import { withGroups } from './groups';
 import type { Item, SentenceItems, TokenRange } from './item';
 import { itemsOf } from './items';
 import { says } from './marks';
@@ -105,7 +106,8 @@ function readRow(
       lexicon,
       words,
     );
-    const elements = withUnsaidOil(shared, tokens, lexicon, ofOils);
+    const grouped = withGroups(shared, { tokens, lexicon, words });
+    const elements = withUnsaidOil(grouped, tokens, lexicon, ofOils);
     const steps = stepsOf(elements, tokens, words, isMethod ? deed : null);
     deed = lastDeed(steps) ?? deed;
     const found = itemsOf(elements, tokens, words);

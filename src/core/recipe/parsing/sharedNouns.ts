@@ -144,7 +144,8 @@ function isOfTitle(element: Element, near: Near, isShared: boolean): boolean {
   return isShared || (isNut(element) && isSpooned);
 }
 
-function oilOf(word: string, lexicon: Pick<NameLexicon, 'inWords'>): LarderItem | undefined {
+/** The oil of a plant, in any language: "castor", "rícino". */
+export function oilOf(word: string, lexicon: Pick<NameLexicon, 'inWords'>): LarderItem | undefined {
   const item = OILS_OF.map((of) => lexicon.inWords(of(word))).find(
     ([first, ...more]) => more.length === 0 && (first?.words ?? 0) > 1,
   )?.[0]?.item;

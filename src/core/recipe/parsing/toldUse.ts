@@ -19,8 +19,9 @@ const ON_FOR = 'on for';
 const saysMark = (text: string, mark: Mark): boolean => plainWords(text).some((word) => isMark(word, mark));
 const isOnHair = (text: string): boolean =>
   saysMark(text, 'onHair') || plainWords(text).join(' ').includes(ON_FOR);
-/** Told behind, done before: "strain first", "Strain!!". */
-const isReminder = (text: string): boolean => saysMark(text, 'reminds') || text.trimEnd().endsWith('!!');
+/** Told behind, done before: "strain first", "Strain!!"; or done only then: "Bits? Sieve it." */
+const isReminder = ({ text, start }: ToldStep, told: string): boolean =>
+  saysMark(text, 'reminds') || text.trimEnd().endsWith('!!') || told.slice(0, start).trimEnd().endsWith('?');
 /** What is done in the bowl. */
 const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
 
@@ -29,7 +30,7 @@ const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'hea
  * is left for days, and what is left before the last thing goes in, where there is a later time on the hair.
  * @param lastAdded where the last measured thing stands in the text
  */
-export function restsTold(steps: readonly ToldStep[], lastAdded = 0): ToldStep[] {
+export function restsTold(steps: readonly ToldStep[], text: string, lastAdded = 0): ToldStep[] {
   return steps.map((given, index) => {
     const step = withHair(given, steps, index);
     // "Gloss (2 hrs): …": how long it is on.
@@ -42,11 +43,11 @@ export function restsTold(steps: readonly ToldStep[], lastAdded = 0): ToldStep[]
     const inTime = later.slice(0, rinsed < 0 ? later.length : rinsed);
     // "15 minutes et eau tiède": nothing is warmed last.
     const isMixedLater = inTime.some(
-      ({ deeds, text }, at) =>
-        deeds.some((deed) => IN_BOWL.has(deed) && (deed !== 'heat' || at + 1 < inTime.length)) &&
-        !isReminder(text) &&
+      (later, at) =>
+        later.deeds.some((deed) => IN_BOWL.has(deed) && (deed !== 'heat' || at + 1 < inTime.length)) &&
+        !isReminder(later, text) &&
         // "It rinses clean if you sieve it."
-        !saysMark(text, 'if'),
+        !saysMark(later.text, 'if'),
     );
     // "sit it for 4 hours, then apply and keep on 3 hours"
     const isPutOnLater =
