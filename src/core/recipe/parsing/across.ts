@@ -1,5 +1,6 @@
 import { sum, UNITS, type UnitId } from '../../base/measures';
 import { singular } from '../ingredients';
+import type { Element } from './elements';
 import type { Item, TokenRange } from './item';
 import { isHerb, isOfOil, sourceIdOf } from './lexicon';
 import { isPack, isShareOfWhole } from './lineAmount';
@@ -14,6 +15,7 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   correctEarlier(sentences);
   giveSource(sentences, context);
   giveShort(sentences, context);
+  nameInFull(sentences, context);
   giveUsed(sentences, context);
   dropLoose(sentences);
   takeSaidUnit(sentences, context);
@@ -118,6 +120,37 @@ function giveShort(sentences: ReadSentence[], { tokens, words }: Context): void 
       return false;
     });
     if (left.length < sentence.nameless.length) sentences[index] = { ...sentence, nameless: left };
+  }
+}
+
+/** "It's the mango butter. 60 g mango, …": measured behind a longer name that nobody measures, it is of that. */
+function nameInFull(sentences: ReadSentence[], { tokens }: Context): void {
+  const measured = new Set(
+    sentences.flatMap(({ items }) =>
+      items.flatMap(({ amount, name }) => (amount === null || amount.weak ? [] : [name.match.item.id])),
+    ),
+  );
+  const longer: Extract<Element, { kind: 'name' }>[] = [];
+  for (const [index, sentence] of sentences.entries()) {
+    const { elements } = sentence;
+    const items = sentence.items.map((item): Item => {
+      const { name, amount } = item;
+      const word = tokens[name.from]?.word;
+      const isMeasured = amount !== null && amount.unit !== null && !isPack(amount.unit);
+      if (!isMeasured || UNITS[amount.unit!].kind === 'count' || name.to - name.from > 1) return item;
+      const full = longer.find(
+        ({ from, match }) =>
+          tokens[from]?.word === word &&
+          !measured.has(match.item.id) &&
+          // "Flax gel! 3 tbsp flax to 2 cups water"
+          sourceIdOf(match.item.id) !== name.match.item.id,
+      );
+      return full ? { ...item, name: { ...name, match: full.match } } : item;
+    });
+    sentences[index] = { ...sentence, items };
+    longer.push(
+      ...elements.flatMap((each) => (each.kind === 'name' && each.to - each.from > 1 ? [each] : [])),
+    );
   }
 }
 

@@ -324,8 +324,9 @@ class ElementReader {
     const isBare = amount.weak && (amount.unit === null || amount.to === index + 1);
     const isBehind = amount.unit !== null && this.isBehindName(index, amount.to);
     if (isBare && (this.isDeed(amount) || (!isBehind && !this.nameSoon(amount.to)))) return undefined;
-    // "three times", "8 years"
-    if (amount.unit === null && says(this.tokens[amount.to], 'countsThings'))
+    // "three times", "8 years", "in one beaker"
+    const isPlace = says(this.tokens[amount.to], 'vessel') && says(this.tokens[index - 1], 'inVessel');
+    if (amount.unit === null && (isPlace || says(this.tokens[amount.to], 'countsThings')))
       return { kind: 'word', from: index, to: amount.to + 1 };
     const to = this.beforeTea(amount, this.beforeName(amount.to));
     return { kind: 'amount', from: index, to, amount: to < amount.to ? { ...amount, to } : amount };

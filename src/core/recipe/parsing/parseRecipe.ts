@@ -262,7 +262,7 @@ class Assembly {
   private addNameless({ amount, range }: Nameless, sentence: ReadSentence): void {
     const { context, told } = this;
     const isNone = [range, amount].some((each) => this.isVessel(each) || this.isYield(each));
-    if (isNone || this.isSaidOfTitle(range, sentence)) return;
+    if (isNone || this.isSaidOfTitle(range, sentence) || this.isMadeBelow(amount, range, sentence)) return;
     const inRow = told.inRow(sentence.row);
     const isAlone = isAloneInRow(inRow);
     const text = textOf(context, isAlone ? sentence.row : range);
@@ -311,6 +311,13 @@ class Assembly {
         .slice(from, to)
         .some((token, at) => says(token, 'vessel') && (at > 0 || words.articles.at(tokens, from - 1)))
     );
+  }
+
+  /** "Batch for a month, 500 g: 430 g water, …": what all of it weighs. */
+  private isMadeBelow({ unit }: Amount, { to }: TokenRange, { items }: ReadSentence): boolean {
+    const isWeighed = unit !== null && /^(?:mass|volume)$/.test(UNITS[unit].kind);
+    const behind = items.filter(({ amount, name }) => amount !== null && name.from >= to);
+    return isWeighed && isSign(this.context.tokens[to], ':') && behind.length > 1;
   }
 
   /** "makes about 220 g", "3 sprays a day" */

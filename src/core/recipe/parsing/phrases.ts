@@ -34,6 +34,11 @@ export class PhraseTable<T> {
     return undefined;
   }
 
+  /** Whether one word alone is a phrase. */
+  has(word: string): boolean {
+    return this.byFirst.get(word)?.some(({ words }) => words.length === 1) ?? false;
+  }
+
   /** Whether a phrase stands right before a token. @param within it begins at most so many tokens earlier */
   endsAt(tokens: readonly Token[], index: number, within: number): boolean {
     for (let back = 1; back <= within; back++) if (this.at(tokens, index - back)?.to === index) return true;

@@ -256,6 +256,15 @@ function isShortMeasure(tokens: readonly Token[], begin: number, at: number, wor
   );
 }
 
+/** "colh." is shortened, too. */
+const SHORT_UNIT_LETTERS = 4;
+
+/** "grams", "spoons" have a form for one and for several; "tbsp" and "oz" are shortened. */
+const isWholeWord = (word: string, { units }: Vocabulary): boolean =>
+  word.length > SHORT_UNIT_LETTERS &&
+  /[aeiou]/.test(word) &&
+  (word.endsWith('s') ? units.has(word.slice(0, -1)) : units.has(`${word}s`));
+
 const isStop = (token: Token | undefined): boolean => isSign(token, '.', '!', '?', ';');
 
 function endsSentence(tokens: readonly Token[], at: number, to: number, words: Vocabulary): boolean {
@@ -268,7 +277,11 @@ function endsSentence(tokens: readonly Token[], at: number, to: number, words: V
   if (touches(token, next)) return false;
   // "c. à soupe", "2 tbsp. of honey", "q. s.": nothing ends there.
   if (before === undefined || before.kind !== 'word') return true;
-  const isShortUnit = words.units.at(tokens, at - 1) !== undefined && touches(before, token);
+  const isShortUnit =
+    words.units.at(tokens, at - 1) !== undefined &&
+    touches(before, token) &&
+    // "is 70 grams. my squirt …": a whole word ends the sentence.
+    (!isWholeWord(before.word, words) || words.roles.of.at(tokens, at + 1) !== undefined);
   return (
     before.word.length > 1 &&
     !(isShortUnit && (isSign(next, '(') || (isWord(next) && /^\p{Ll}/u.test(next.raw))))

@@ -99,9 +99,16 @@ function isOfSameOil(element: Element, before: readonly Element[], tokens: reado
   const isSame =
     last !== undefined &&
     ((last.kind === 'role' && last.role === 'same') ||
-      (last.kind === 'amount' && last.amount.unit === null && says(tokens[element.from - 1], 'ofNoun')));
+      (last.kind === 'amount' && last.amount.unit === null && says(tokens[element.from - 1], 'ofNoun')) ||
+      // "I can't find palm kernel oil, so I use coconut"
+      says(tokens[element.from - 1], 'takes'));
   const named = before.findLast((each) => each.kind === 'name');
-  return isSame && element.from - last.to <= 1 && named?.kind === 'name' && isOfOil(named.match.item);
+  return (
+    isSame &&
+    element.from - Math.max(last.to, element.from - 1) <= 1 &&
+    named?.kind === 'name' &&
+    isOfOil(named.match.item)
+  );
 }
 
 /** "60 g shea, 30 g cocoa butter, 2 tbsp sesame": a nut or a seed by the spoon among nothing but fats. */

@@ -23,6 +23,9 @@ const MINUTES: Readonly<Record<TimeUnit, number>> = {
 const LEAST_BARE_MINUTES = 5;
 const MOST_BARE_MINUTES = 180;
 
+/** Tokens between a time and another one that says no unit. */
+const OTHER_WITHIN = 12;
+
 /** Below this a number before a bare C is no temperature, degrees. */
 const LEAST_DEGREES = 20;
 /** "both to seventy, pour", "at forty 3 g preservative": degrees that need no word. */
@@ -68,6 +71,9 @@ export class Times {
     // "Cap, 30.", "hot towel 20"
     const behind = isSign(tokens[at - 1], ',') ? at - 1 : at;
     const isCapped = words.roles.cap.endsAt(tokens, behind, 3) || words.roles.warm.endsAt(tokens, behind, 3);
+    // "20 min if it's mushy, 10 if it's just tired"
+    const isOther = says(tokens[to], 'if') && words.time.isWithin(tokens, Math.max(0, at - OTHER_WITHIN), at);
+    if (isOther) return { from: at, to, minutes: value };
     const isAsked = isCapped || words.roles.bareMinutes.endsAt(tokens, at, 4) || this.isAlone(at, to);
     const next = tokens[to];
     const isOver =

@@ -338,13 +338,16 @@ function introducedAt(told: Told, at: number, from: number, row: Row): Title | n
   return cut(told, isStrong && !isWhose ? from : at, to);
 }
 
-/** "… That's my ends butter, keeps half a year.": a later sentence that says what it was. */
+/** "… That's my ends butter, keeps half a year.", "I call it Sunday cream.": a later sentence that says what it was. */
 function calledBehind(told: Told): Title | null {
   const { tokens, words, sentences } = told;
   for (const { from, row } of sentences.slice(1)) {
-    const behind = says(tokens[from], 'thatIs') ? words.roles.titleStarts.at(tokens, from) : undefined;
-    const title = behind ? introducedAt(told, from, behind.to, row) : null;
-    if (title && hasKind(told, title.from, title.to)) return title;
+    const behind = words.roles.titleStarts.at(tokens, from);
+    const isCalled =
+      behind !== undefined && tokens.slice(from, behind.to).some((token) => says(token, 'calls'));
+    if (!behind || !(isCalled || says(tokens[from], 'thatIs'))) continue;
+    const title = introducedAt(told, from, behind.to, row);
+    if (title && (isCalled || hasKind(told, title.from, title.to))) return title;
   }
   return null;
 }

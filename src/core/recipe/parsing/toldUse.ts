@@ -117,11 +117,11 @@ export function toldUse(
     (index) =>
       tokens[index - 1]?.kind === 'sign' ||
       tokens[index - 1]?.kind === 'break' ||
-      // "Then cold water."
-      (words.roles.and.endsAt(tokens, index, 1) && tokens[index - 2]?.kind === 'sign') ||
-      // "ten minutes and cold water"
+      // "Then cold water.", "fifteen minutes at most and cold water"
       (words.roles.and.endsAt(tokens, index, 1) &&
-        (words.time.endsAt(tokens, index - 1, 1) || tokens[index - 2]?.kind === 'number')) ||
+        (tokens[index - 2]?.kind === 'sign' ||
+          tokens[index - 2]?.kind === 'number' ||
+          words.time.isWithin(tokens, Math.max(0, index - TIME_WITHIN), index))) ||
       tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => says(next, 'atEnd')),
   );
   const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
@@ -172,6 +172,8 @@ const isOfNight = (title: string | null, tokens: readonly Token[], { roles }: Vo
     .some((token, at) => isWord(token) && roles.overnight.at(tokens, at) !== undefined);
 
 const AT_END_WITHIN = 6;
+/** Tokens between the time on the hair and what it is rinsed with. */
+const TIME_WITHIN = 6;
 
 /** How many tokens before a cloth may tell that something is pressed through it. */
 const THROUGH_WITHIN = 3;
