@@ -295,6 +295,7 @@ function isUnitOfAll(tokens: readonly Token[], at: number, { units, roles }: Voc
   const isFirst = before?.kind !== 'word' && before?.kind !== 'number';
   return (
     roles.allIn.endsAt(tokens, at, 4) ||
+    says(before, 'all') ||
     isBracket ||
     isBehindDash ||
     (isFirst && roles.allOf.at(tokens, behind) !== undefined)

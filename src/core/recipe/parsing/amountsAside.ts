@@ -8,7 +8,7 @@ import { isHerb } from './lexicon';
 import { isPack, isShareOfWhole } from './lineAmount';
 import { says } from './marks';
 import { isBrewedIn, isUseOfMade } from './pending';
-import { isSign } from './tokens';
+import { isSign, type Token } from './tokens';
 import { countWords } from './vocabulary';
 
 /** An amount that is of nothing that is named beside it. */
@@ -116,11 +116,14 @@ function isOfThat({ tokens, elements, items }: Gathering, { unit, from }: Amount
     unit !== null &&
     items.length === 0 &&
     from - start <= OF_THAT_WITHIN &&
-    says(tokens[start], 'of') &&
-    says(tokens[start + 1], 'madeBefore')
+    ((says(tokens[start], 'of') && says(tokens[start + 1], 'madeBefore')) || isSaidOfThat(tokens, start))
   );
 }
-const OF_THAT_WITHIN = 5;
+const OF_THAT_WITHIN = 12;
+
+/** "That oil I massage in twice a week, about a teaspoon" */
+const isSaidOfThat = (tokens: readonly Token[], start: number): boolean =>
+  says(tokens[start], 'madeBefore') && [1, 2].some((ahead) => says(tokens[start + ahead], 'i'));
 
 /** "… uso 3 colheres com 1 de óleo", behind what was made. */
 function isTakenWith(g: Gathering, { unit }: Amount, index: number): boolean {

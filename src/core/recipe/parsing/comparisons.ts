@@ -28,7 +28,8 @@ function isLike(
   { textures, describing, numbers }: Pick<Vocabulary, 'textures' | 'describing' | 'numbers'>,
 ): boolean {
   // "até virar creme"
-  if (says(tokens[index - 1], 'becomes') && textures.at(tokens, index) === undefined) return true;
+  const before = says(tokens[index - 1], 'ofLook') ? index - 2 : index - 1;
+  if (says(tokens[before], 'becomes') && textures.at(tokens, index) === undefined) return true;
   // "like raw egg white"
   const isQuality = (at: number) => describing.has(tokens[at]?.word ?? '') && !says(tokens[at], 'looks');
   // "the size of two walnuts"

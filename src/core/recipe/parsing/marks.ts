@@ -223,6 +223,12 @@ interface Marks {
   readonly through: Words;
   /** Before a list of what it is of: "3 tbsp oils (castor, olive)". */
   readonly groupNoun: Words;
+  /** "…, all grams": the unit of every number. */
+  readonly all: Words;
+  /** What washes. */
+  readonly shampoo: Words;
+  /** Done at the same time, elsewhere: "meanwhile". */
+  readonly besideIt: Words;
   /** Cloths and sieves. */
   readonly strainers: Words;
   /** Of what is on the hair. */

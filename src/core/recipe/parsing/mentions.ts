@@ -1,7 +1,7 @@
 import type { Deed } from '../../records/shapes';
 import { singular } from '../ingredients';
 import type { Item, TokenRange } from './item';
-import { isOfOil, sourceIdOf } from './lexicon';
+import { isOfOil, sourceIdOf, type LarderItem } from './lexicon';
 import { isMark, says } from './marks';
 import { isProduct } from './pending';
 import { isWord } from './tokens';
@@ -24,9 +24,26 @@ const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
 /** The longest words for "some". */
 const SOME_WITHIN = 4;
 const THROWN_WITHIN = 8;
+/** Tokens between "then" and what is taken then. */
+const THEN_WITHIN = 5;
 
 export const isWithin = (at: number, range: TokenRange | null): boolean =>
   range !== null && at >= range.from && at < range.to;
+
+/** What a noun alone is taken for, and what else is called so. */
+const isKindOf = (kind: LarderItem, item: LarderItem): boolean =>
+  kind.id !== item.id &&
+  ((kind.id === 'butter' && /-butter$/.test(item.id)) ||
+    (kind.id === 'milk' && /-milk$/.test(item.id)) ||
+    (kind.id === 'vegetable-oil' && isOfOil(item)) ||
+    (isMineral(kind) && isMineral(item)));
+
+/** Clays are next to nothing but minerals, percent. */
+const MINERAL_FROM = 80;
+const isMineral = ({ ingredient }: LarderItem): boolean =>
+  ingredient !== undefined &&
+  ingredient.roles.includes('thickener') &&
+  ingredient.composition.other >= MINERAL_FROM;
 
 /** What was named so far, by id: a later mention of it is none more. */
 export class Mentions {
@@ -100,6 +117,7 @@ export class Mentions {
     // "wash with a mild shampoo"
     const isWash = item.name.match.item.ingredient?.roles.includes('surfactant') ?? false;
     if (isWash && amount.unit === null && (item.deed === 'rinse' || item.deed === 'follow')) return true;
+    if (this.isAfterHair(item.name, sentence)) return true;
     // "a splash of milk" is one more; "the banana" may be the one that is in.
     return (
       amount.unit === null && (this.isElsewhere(item, sentence) || this.seen.has(item.name.match.item.id))
@@ -127,18 +145,34 @@ export class Mentions {
     const { id } = name.match.item;
     // "blitz with its water"
     if (says(this.context.tokens[name.from - 1], 'its')) return true;
-    if (this.isCoolRinse(name, deed, texture) || this.isAfterRinse(name, sentence)) return true;
-    if (this.isOfOils(name, sentence) || this.isRinsedWith(name)) return true;
+    if (this.isCoolRinse(name, deed, texture) || this.isAfterHair(name, sentence)) return true;
+    if (this.isOfOils(name, sentence) || this.isRinsedWith(name) || this.isOfKind(name)) return true;
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
     if (deed !== null) return !BRINGS.has(deed);
     return sentence.isMethod || this.isTalk(sentence);
   }
 
-  /** "then rinse and use my usual conditioner": that of the wash. */
-  private isAfterRinse({ from, match }: Item['name'], { steps }: ReadSentence): boolean {
+  /** "then rinse and use my usual conditioner", "20 minutes, then a good conditioner": that of the wash. */
+  private isAfterHair({ from, match }: Item['name'], { steps }: ReadSentence): boolean {
+    const before = this.context.tokens.slice(Math.max(0, from - THEN_WITHIN), from);
+    const isThen = before.some((token) => says(token, 'then'));
     return (
-      isProduct(match) && steps.some(({ deeds, from: start }) => deeds.includes('rinse') && start < from)
+      isProduct(match) &&
+      steps.some(
+        ({ deeds, minutes, from: start }) =>
+          start < from &&
+          (deeds.includes('rinse') ||
+            (isThen && minutes !== null && deeds.some((deed) => deed === 'apply' || deed === 'heat'))),
+      )
+    );
+  }
+
+  /** "Clay Saturday. 4 tbsp kaolin", "just butter and oil: two parts shea to one part olive": the kind of what is measured. */
+  private isOfKind({ from, to, match }: Item['name']): boolean {
+    if (to - from > 1 || !says(this.context.tokens[from], 'groupNoun')) return false;
+    return [...this.measured.values()].some(({ items }) =>
+      items.some(({ amount, name }) => amount !== null && isKindOf(match.item, name.match.item)),
     );
   }
 

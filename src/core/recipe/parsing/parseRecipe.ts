@@ -241,6 +241,10 @@ class Assembly {
     const isOfTitle =
       isWithin(item.name.from, this.title) && (item.amount === null || item.amount.from < this.title!.to);
     if (isOfTitle) return;
+    if (item.amount && this.isOfThat(item)) {
+      this.fitBatch({ what: 'used', amount: item.amount, from: item.amount.from, to: item.name.to });
+      return;
+    }
     if (this.mentions.isMention(item, sentence)) {
       if (item.amount && !item.amount.weak) this.dropped.add(item.name.from);
       return;
@@ -256,6 +260,17 @@ class Assembly {
       from: item.name.from,
       ranges: rangesOf(item),
     });
+  }
+
+  /** "One cup of that water": so much of what was made with it. */
+  private isOfThat({ amount, name }: Item): boolean {
+    const { id } = name.match.item;
+    return (
+      amount !== null &&
+      !amount.weak &&
+      says(this.context.tokens[name.from - 1], 'madeBefore') &&
+      this.lines.some(({ line }) => line.status === 'read' && line.ingredientId === id)
+    );
   }
 
   /** An amount of something that is not known, or misspelt. */

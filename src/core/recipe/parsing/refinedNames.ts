@@ -66,7 +66,9 @@ function dropTools(found: Found, tokens: readonly Token[], words: Vocabulary): v
       isInVessel(tokens, { at, to }) ||
       isPerson(tokens, { at, to }, words) ||
       isBehindTool(tokens, at, words) ||
-      isCalledSo(tokens, { at, to }, words)
+      isCalledSo(tokens, { at, to }, words) ||
+      // "a bruised clove of garlic"
+      (to === at + 1 && says(tokens[to], 'of') && says(tokens[to + 1], 'inCloves'))
     )
       found.delete(at);
 }

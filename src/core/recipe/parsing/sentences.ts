@@ -144,8 +144,14 @@ function isAside(
   const isHearsay =
     words.roles.hearsay.isWithin(tokens, range.from, range.to) &&
     items.every(({ amount }) => amount === null || (amount.weak && amount.unit === null));
+  // "The lengths get plain conditioner meanwhile."
+  const isBeside =
+    hasOwn &&
+    items.every(({ amount }) => amount === null) &&
+    tokens.slice(range.from, range.to).some((token) => says(token, 'besideIt'));
   return (
     isQuestion ||
+    isBeside ||
     isElse ||
     isSwap ||
     isHearsay ||

@@ -157,12 +157,22 @@ export function toldUse(
     overnight,
     cap: isCap,
     strained: does('strain'),
-    beforeWash: has('beforeWash'),
+    beforeWash: has('beforeWash') || isShampooedThen(tokens),
     coolRinse: isCoolRinse && (does('rinse') || (isCoolAlone && times.length > 0)),
     keepsDays: keeps ? Math.round((keeps.minutes ?? 0) / DAY_MINUTES) : null,
     claim: claimIn(title, tokens, words),
   };
 }
+
+/** "Then a proper shampoo." */
+const isShampooedThen = (tokens: readonly Token[]): boolean =>
+  tokens.some(
+    (token, at) =>
+      says(token, 'shampoo') &&
+      tokens.slice(Math.max(0, at - SHAMPOO_WITHIN), at).some((before) => says(before, 'then')),
+  );
+/** Tokens between "then" and it. */
+const SHAMPOO_WITHIN = 4;
 
 /** "Overnight oil: …", "Óleo pra dormir: …" */
 const isOfNight = (title: string | null, tokens: readonly Token[], { roles }: Vocabulary): boolean =>
