@@ -3,6 +3,7 @@ import { Amounts, type Amount } from './amounts';
 import { isCompared, isReached } from './comparisons';
 import { isHerb, type LarderItem, type NameLexicon } from './lexicon';
 import { says } from './marks';
+import { numberingAt } from './numbering';
 import { answerAt } from './rows';
 import { strainedThroughAt } from './strained';
 import type { Texture } from './textures';
@@ -175,6 +176,7 @@ class ElementReader {
       this.longDeedAt(index) ??
       this.referenceAt(index) ??
       this.timeAt(index) ??
+      this.articleOf(index, before) ??
       this.amountAt(index) ??
       (this.isDone(index, before) ? undefined : this.nameAt(index)) ??
       this.answerTo(index) ??
@@ -183,17 +185,9 @@ class ElementReader {
     );
   }
 
-  /** "(recipe no. 4)", "step two is the mask": which one, and no amount. */
   private numberedAt(index: number): Element | undefined {
-    const { tokens, words } = this;
-    const step = says(tokens[index], 'stepWord') ? words.numbers.at(tokens, index + 1) : undefined;
-    if (step) return { kind: 'word', from: index, to: step.to };
-    const number = isSign(tokens[index + 1], '.') ? index + 2 : index + 1;
-    const isNumbered =
-      (says(tokens[index], 'numbered') || isSign(tokens[index], '#', 'º', '№')) &&
-      isNumber(tokens[number]) &&
-      words.roles.kinds.endsAt(tokens, index, 2);
-    return isNumbered ? { kind: 'word', from: index, to: number + 1 } : undefined;
+    const to = numberingAt(this.tokens, index, this.words);
+    return to === undefined ? undefined : { kind: 'word', from: index, to };
   }
 
   /** "3:1:1": how much of each, in the order in which they are named. */
@@ -315,6 +309,19 @@ class ElementReader {
     return (
       temperature && { kind: 'temperature', from: index, to: temperature.to, celsius: temperature.celsius }
     );
+  }
+
+  /** "10 drops of a preservative": of it, and no other one. */
+  private articleOf(index: number, before: readonly Element[]): Element | undefined {
+    const article = this.words.articles.at(this.tokens, index);
+    const last = before.at(-1);
+    const isBehind = last?.kind === 'amount' && last.amount.unit !== null && last.to === index;
+    return article &&
+      isBehind &&
+      this.words.roles.of.endsAt(this.tokens, index, 2) &&
+      this.nameSoon(article.to)
+      ? { kind: 'word', from: index, to: article.to }
+      : undefined;
   }
 
   /** An article is an amount only of what is counted: a measure, or a thing. */

@@ -97,7 +97,8 @@ function takeWord(g: Gathering, element: TokenRange): void {
   const token = g.tokens[element.from];
   if (!token) return;
   const isKnown = token.kind !== 'word' || g.words.describing.has(token.word);
-  if (says(token, 'tellsWhy')) g.when = true;
+  // "In summer I swap the shea for aloe": another time.
+  if (says(token, 'tellsWhy') || says(token, 'swaps')) g.when = true;
   if (g.corrected && isOneOfLast(g, element)) return;
   if (!g.open) {
     if (!isKnown && token.word.length > 3)

@@ -9,7 +9,7 @@ import type { Item, TokenRange } from './item';
 import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
 import { lineAmountOf, NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
-import { says } from './marks';
+import { isMark, says } from './marks';
 import { isMisspeltEssential, isSafeToSuggest, meantBy, misspeltWhole, saidAs } from './meant';
 import { near } from './search';
 import { stretchOf, textOf } from './sentences';
@@ -362,6 +362,8 @@ export function misspeltPart(
 ): ReadPart | undefined {
   const all = plainWords(words);
   const naming = all.filter((word) => !describes(context, word)).join(' ');
+  // "dos cucharadas de semillas" are seeds of something, and no word that is near.
+  if (isMark(naming, 'plantSource')) return undefined;
   // "lavander oil": with its noun it is another thing than without.
   const withNoun =
     all.length > 1 && all.length < LONGEST_MISSPELT ? context.lexicon.misspeltIn(all.join(' ')) : undefined;

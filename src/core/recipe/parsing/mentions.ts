@@ -34,6 +34,7 @@ export const isWithin = (at: number, range: TokenRange | null): boolean =>
 const isKindOf = (kind: LarderItem, item: LarderItem): boolean =>
   kind.id !== item.id &&
   ((kind.id === 'butter' && /-butter$/.test(item.id)) ||
+    (kind.id === 'wheat-flour' && /-flour$/.test(item.id)) ||
     (kind.id === 'milk' && /-milk$/.test(item.id)) ||
     (kind.id === 'vegetable-oil' && isOfOil(item)) ||
     (isMineral(kind) && isMineral(item)));
@@ -203,6 +204,9 @@ export class Mentions {
 
   /** "okra slime. 10 pods, 3 cups water": what is made of what is measured. */
   private isMadeBelow(id: string): boolean {
+    // "Rosemary oil: a handful of rosemary, 200 ml of olive oil"
+    const steeped = /^(.+)-infused-oil$/.exec(id)?.[1];
+    if (steeped !== undefined && this.measured.has(steeped)) return true;
     const source = sourceIdOf(id);
     return source !== undefined && (this.measured.has(source) || this.countsPieces);
   }

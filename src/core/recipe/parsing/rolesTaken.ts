@@ -68,9 +68,25 @@ function correct(g: Gathering, { from }: TokenRange, index: number): void {
 /** "It was runny so I put in …" tells of no other recipe: the short words do where an amount or a name follows. */
 function takeFormer(g: Gathering, { from, to }: TokenRange, index: number): void {
   const soon = g.elements.slice(index + 1, index + 1 + FORMER_WITHIN);
-  g.former = to - from > FORMER_WORDS || soon.some(({ kind }) => kind === 'amount' || kind === 'name');
+  // "When I measured it, it was four tablespoons": nothing tells what it is now.
+  const isPlain = to - from <= FORMER_WORDS;
+  const isOver = !isPlain || saysNow(g, to);
+  g.former = isOver && (!isPlain || soon.some(({ kind }) => kind === 'amount' || kind === 'name'));
 }
 const FORMER_WORDS = 2;
+
+/** A word for now, or another way of hers, within what is said next. */
+function saysNow({ tokens, words: { roles } }: Gathering, from: number): boolean {
+  const to = Math.min(tokens.length, from + NOW_WITHIN);
+  return (
+    roles.now.isWithin(tokens, from, to) ||
+    roles.correction.isWithin(tokens, from, to) ||
+    tokens.slice(from, to).some((token) => says(token, 'but') || says(token, 'i') || says(token, 'mine'))
+  );
+}
+/** Tokens. */
+const NOW_WITHIN = 30;
+
 /** Elements behind them. */
 const FORMER_WITHIN = 3;
 
@@ -120,10 +136,24 @@ function deny(g: Gathering, index: number): void {
   if (isEnd || saysNothing(g)) denyOpen(g);
   if (isEnd) takeBackBefore(g, g.elements[index - 1]);
   if (next?.kind === 'separator' && next.separator === 'comma') denyNamedBefore(g, index);
+  // "Conservante no le pongo"
+  if (isDoneNext(g, index)) denyNamedBefore(g, index);
   // "Lemon: nope."
   const isAlone = g.elements.slice(index + 1).every(({ kind }) => kind === 'word');
   if (isAlone && !isInCondition(g, index)) mentionLast(g);
 }
+
+/** What is not done with what stands before: within a word or two, and the clause is over. */
+function isDoneNext({ elements, deed }: Gathering, index: number): boolean {
+  const behind = elements.slice(index + 1, index + 1 + DONE_WITHIN);
+  const at = behind.findIndex(
+    (each) => each.kind === 'deed' && (each.deed === 'take' || each.deed === 'mix'),
+  );
+  const next = elements[index + at + 2];
+  const isOver = next === undefined || next.kind === 'separator';
+  return at >= 0 && isOver && deed === null && behind.slice(0, at).every(({ kind }) => kind === 'word');
+}
+const DONE_WITHIN = 3;
 
 /** "a shake of cinnamon if my scalp isn't itchy": what it depends on. */
 function isInCondition(g: Gathering, index: number): boolean {

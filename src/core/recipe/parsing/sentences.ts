@@ -152,6 +152,7 @@ function isAside(
   return (
     isQuestion ||
     isBeside ||
+    (hasOwn && isOfOtherTimes(range, context)) ||
     isElse ||
     isSwap ||
     isHearsay ||
@@ -164,6 +165,10 @@ function isAside(
 
 const isMeasured = ({ items }: Pick<SentenceItems, 'items'>): boolean =>
   items.some(({ amount }) => amount !== null && (amount.unit !== null || !amount.weak));
+
+/** "The rest of the time just aloe": another treatment. */
+const isOfOtherTimes = ({ from }: TokenRange, { tokens, words }: Context): boolean =>
+  [from, from + 1].some((at) => words.roles.otherTimes.at(tokens, at) !== undefined);
 
 /** "My sister uses beer. I take 2 eggs …" */
 const saysOwnLater = (tokens: readonly Token[], from: number): boolean =>

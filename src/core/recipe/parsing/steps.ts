@@ -32,6 +32,8 @@ const LONGEST_WARMED = 20;
 const KEPT_WITHIN = 3;
 const PARTS = new Set(['comma', 'and', 'dash', 'colon', 'slash']);
 export const DAY_MINUTES = 1440;
+/** What is said of more days than this, and of nothing that is done, tells how long it keeps. */
+const LONGEST_WORN_MINUTES = 2 * DAY_MINUTES;
 
 interface Draft {
   from: number;
@@ -89,9 +91,15 @@ class Steps {
       else this.takeTime(element);
       if (this.current) this.current.to = Math.max(this.current.to, element.to);
     }
-    const unsaid: Deed = before !== null && NOT_ON_HAIR.has(before) ? before : 'apply';
+    // "a handful of rosemary in oil, two weeks on the sill": it is in the bowl.
+    const isMeasured = this.elements.some(({ kind }) => kind === 'amount');
+    const unsaid = (step: Draft): Deed => {
+      if (before !== null && NOT_ON_HAIR.has(before)) return before;
+      // "Spray bottle. Two weeks.": nothing stays on hair so long.
+      return (step.minutes ?? 0) > LONGEST_WORN_MINUTES && !isMeasured ? 'keep' : 'apply';
+    };
     return this.steps.map((step) =>
-      step.deeds.length > 0 ? keptCold(step) : { ...step, deeds: [atDegrees(step) ?? unsaid] },
+      step.deeds.length > 0 ? keptCold(step) : { ...step, deeds: [atDegrees(step) ?? unsaid(step)] },
     );
   }
 

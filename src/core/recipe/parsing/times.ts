@@ -47,8 +47,21 @@ export class Times {
     // "not a minute longer": no time of its own.
     // "once a month", "every 8 weeks", "three times a week": how often.
     if (says(tokens[at - 1], 'notTime') || says(tokens[at - 1], 'everySo')) return undefined;
+    const hour = this.hourAt(at);
+    if (hour) return hour;
     const fixed = words.durations.at(tokens, at);
     return fixed ? { from: at, to: fixed.to, minutes: fixed.value } : this.countedAt(at);
+  }
+
+  /** "Hour under a heat cap.": one, where a sentence begins with it. */
+  private hourAt(at: number): Duration | undefined {
+    const { tokens, words } = this;
+    const before = tokens[at - 1];
+    const isStart = before === undefined || before.kind === 'break' || isSign(before, '.', '!');
+    const unit = isStart && isWord(tokens[at]) ? words.time.at(tokens, at) : undefined;
+    return unit?.value === 'h' && isWord(tokens[unit.to])
+      ? { from: at, to: unit.to, minutes: MINUTES.h }
+      : undefined;
   }
 
   /** "30 minutes", "1 hour and a half" */

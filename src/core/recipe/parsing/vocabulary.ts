@@ -57,6 +57,7 @@ const ROLES = [
   'topUp',
   'idioms',
   'hearsay',
+  'otherTimes',
   'answerYes',
   'answerNo',
   'bareOil',
