@@ -21,6 +21,7 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   takeSaidUnit(sentences, context);
   takeOfHundred(sentences);
   for (const { items } of sentences) takeAsParts(items);
+  fillBottle(sentences, context);
   nameOilBefore(sentences, context);
   takeBackEarlier(sentences, context);
 }
@@ -37,6 +38,29 @@ function takeAsParts(items: readonly Item[]): void {
 }
 /** "a third, a third, and a third" written with decimals. */
 const WHOLE_WITHIN = 0.05;
+
+/** "A third aloe, two thirds water. 250 ml bottle.": how much all parts are. */
+function fillBottle(sentences: ReadSentence[], { tokens }: Context): void {
+  const hasParts = sentences.some(({ items }) => items.some(({ amount }) => amount?.unit === 'part'));
+  const isTold = sentences.some(({ batches }) => batches.length > 0);
+  if (!hasParts || isTold) return;
+  for (const [index, sentence] of sentences.entries()) {
+    const bottle = sentence.nameless.find(
+      ({ amount: { unit }, range }) =>
+        unit !== null &&
+        /^(?:ml|cl|l|fl oz)$/.test(unit) &&
+        tokens.slice(range.from, range.to).some((token) => says(token, 'vessel')),
+    );
+    if (!bottle) continue;
+    const { amount, range } = bottle;
+    sentences[index] = {
+      ...sentence,
+      nameless: sentence.nameless.filter((each) => each !== bottle),
+      batches: [...sentence.batches, { what: 'total', amount, from: range.from, to: range.to }],
+    };
+    return;
+  }
+}
 
 /** What the sentences before one name, or the last few of them. */
 const itemsBefore = (sentences: readonly ReadSentence[], index: number, back = index): Item[] =>

@@ -197,9 +197,10 @@ function isLastWeighed(g: Gathering, given: Amount, index: number): boolean {
   const unit = given.unit;
   const isTaken = !last?.amount || g.waiting.length > 0 || g.open !== null || isNameNext(g.elements, index);
   if (isTaken || !unit || !(UNITS[unit].kind === 'mass' || SIZES.has(unit))) return false;
+  const behind = Math.max(last.name.to, last.amount?.to ?? 0);
   const isNear =
-    countWords(g.tokens, last.name.to, given.from) <= SIZE_WITHIN &&
-    g.between(last.name.to, given.from).every(({ kind }) => kind !== 'name' && kind !== 'amount');
+    countWords(g.tokens, behind, given.from) <= SIZE_WITHIN &&
+    g.between(behind, given.from).every(({ kind }) => kind !== 'name' && kind !== 'amount');
   if (!isNear || !(saysMeaning(g, given) || isRougher(g, given, last, index))) return false;
   last.amount = { ...given, weak: false };
   return true;
@@ -210,7 +211,7 @@ function isRougher(g: Gathering, given: Amount, { amount }: Item, index: number)
   const own = amount?.unit ?? null;
   // "two tins of coconut milk, about 400 ml": of one or of both.
   const isVague = own !== null && VAGUE_UNITS.has(own) && own !== 'can';
-  const isOne = own === null && amount?.quantity === 1 && given.unit === 'g';
+  const isOne = (own === null || isPack(own)) && (amount?.quantity ?? 0) <= 1 && given.unit === 'g';
   return g.isEndAt(index + 1) && saysAbout(g, given) && (isVague || isOne);
 }
 
@@ -249,7 +250,9 @@ const SIZE_WITHIN = 4;
 
 /** "10 pods to 500 ml, boil", "tea (3 bags in 300 ml)": of water, which nobody names. */
 function isOfWater(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
-  if (!g.isEndAt(index + 1) || !isBrewedIn(given, g.tokens, true)) return false;
+  // "One can, 440 ml, boil it down"
+  const isOfPack = g.open !== null && isPack(g.open.amount.unit);
+  if (isOfPack || !g.isEndAt(index + 1) || !isBrewedIn(given, g.tokens, true)) return false;
   const isBrewed = g.elements.some(
     ({ kind, ...rest }) =>
       kind === 'deed' && 'deed' in rest && (rest.deed === 'boil' || rest.deed === 'soak'),

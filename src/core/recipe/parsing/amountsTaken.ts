@@ -190,6 +190,21 @@ function openAmount(g: Gathering, given: Amount, element: TokenRange, index: num
           // "two spoons to a litre", of nothing that is named behind
           (each.separator === 'with' && !isNameNext(g.elements, index))),
     );
+  // "One can, 440 ml, boil it down": how large it is.
+  const isSize =
+    open !== null &&
+    isPack(open.amount.unit) &&
+    open.unknown === 0 &&
+    given.unit !== null &&
+    /^(?:mass|volume)$/.test(UNITS[given.unit].kind) &&
+    !isPack(given.unit) &&
+    !isNameNext(g.elements, index) &&
+    isSign(g.tokens[element.from - 1], ',');
+  if (isSize) {
+    const packSize = { quantity: given.quantity, unit: given.unit! };
+    g.open = { ...open, amount: { ...open.amount, packSize }, to: element.to, chunk: g.chunk };
+    return;
+  }
   if (open && isSum) {
     // "1 tbsp + 1 tsp honey"
     g.open = g.opened(given, element, { more: [...open.more, open.amount] });

@@ -14,7 +14,7 @@ import { isMisspeltEssential, isSafeToSuggest, meantBy, misspeltWhole, saidAs } 
 import { near } from './search';
 import { stretchOf, textOf } from './sentences';
 import { BALANCE } from './shares';
-import { isSign, type Token } from './tokens';
+import { isNumber, isSign, type Token } from './tokens';
 import type { Context, ReadSentence } from './told';
 import { describes } from './vocabulary';
 import {
@@ -238,7 +238,9 @@ function unitOf(
   const isBehind = amount.from >= name.to && unit !== null && isHousehold(unit);
   // "three spoons castor, three coconut"
   const isOil = isOfOil(name.match.item) && amount.quantity > 1;
-  if (isOf || isBehind || isOil) return spoonOf(unit, amount) ?? gramsOrPart(unit, amount);
+  // "70 grams of water and 3 of glycerin"; "50 g de açúcar, duas de mel" are spoons.
+  const isWeighed = unit === 'g' && isNumber(tokens[amount.from]);
+  if (!isWeighed && (isOf || isBehind || isOil)) return spoonOf(unit, amount) ?? gramsOrPart(unit, amount);
   return gramsOrPart(unit, amount);
 }
 

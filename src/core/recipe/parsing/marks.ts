@@ -229,6 +229,8 @@ interface Marks {
   readonly shampoo: Words;
   /** Done at the same time, elsewhere: "meanwhile". */
   readonly besideIt: Words;
+  /** Behind a hyphen: "egg-sized", "tea-hot". */
+  readonly compound: Words;
   /** Cloths and sieves. */
   readonly strainers: Words;
   /** Of what is on the hair. */

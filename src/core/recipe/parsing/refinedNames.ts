@@ -67,6 +67,7 @@ function dropTools(found: Found, tokens: readonly Token[], words: Vocabulary): v
       isPerson(tokens, { at, to }, words) ||
       isBehindTool(tokens, at, words) ||
       isCalledSo(tokens, { at, to }, words) ||
+      isCompound(tokens, to) ||
       // "a bruised clove of garlic"
       (to === at + 1 && says(tokens[to], 'of') && says(tokens[to + 1], 'inCloves'))
     )
@@ -77,6 +78,13 @@ interface NameAt {
   readonly at: number;
   readonly to: number;
 }
+
+/** "tea-hot water", "egg-sized": how something is. */
+const isCompound = (tokens: readonly Token[], to: number): boolean =>
+  isSign(tokens[to], '-', '‑') &&
+  touches(tokens[to - 1], tokens[to]) &&
+  touches(tokens[to], tokens[to + 1]) &&
+  says(tokens[to + 1], 'compound');
 
 /** "An egg, whisk" and "an egg whisk it" are done, "with an egg whisk" is a tool. */
 function isOfTool(tokens: readonly Token[], { at, to }: NameAt, { roles, deeds }: Vocabulary): boolean {
@@ -108,7 +116,7 @@ const isInVessel = (tokens: readonly Token[], { at, to }: NameAt): boolean =>
   says(tokens[to], 'vessel') &&
   !says(tokens[to + 1], 'of') &&
   // "the cap of the oil bottle"
-  ((says(tokens[at - 1], 'theMade') && says(tokens[at - 2], 'of')) ||
+  (says(tokens[at - 1], 'theMade') ||
     [2, 3].some((back) => says(tokens[at - back], 'inVessel') && isWord(tokens[at - back + 1])));
 
 /** "a baby food jar of pear" */
@@ -196,9 +204,12 @@ function nameMeasured(
     const isShare = words.fractions.endsAt(tokens, at, 2) && !words.units.at(tokens, at - 1);
     // "mask 50 ml"
     const isBefore = isNumber(tokens[at + 1]) && words.units.at(tokens, at + 2) !== undefined;
+    // "four of mask", behind spoons
+    const isOfCount = words.roles.of.endsAt(tokens, at, 1) && isCountedBefore(tokens, at - 1, words);
     const isMeasured =
       isShare ||
       isBefore ||
+      isOfCount ||
       [1, 2, 3, 4, 5].some((back) => {
         const unit = words.units.at(tokens, at - back);
         const between = unit ? tokens.slice(unit.to, at) : [];

@@ -144,7 +144,11 @@ export class Times {
     const goesOn =
       this.words.roles.beside.at(tokens, quantity.to) ?? this.words.roles.and.at(tokens, quantity.to);
     const ends =
-      next === undefined || isNumber(next) || isSign(next, ',', ';', '.', '!', ')') || goesOn !== undefined;
+      next === undefined ||
+      isNumber(next) ||
+      isSign(next, ',', ';', '.', '!', ')') ||
+      says(next, 'i') ||
+      goesOn !== undefined;
     return ends ? { to: quantity.to, celsius: quantity.value } : undefined;
   }
 }

@@ -32,7 +32,7 @@ const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'hea
  */
 export function restsTold(steps: readonly ToldStep[], text: string, lastAdded = 0): ToldStep[] {
   return steps.map((given, index) => {
-    const step = withHair(given, steps, index);
+    const step = withHair(given, steps, index, lastAdded);
     // "Gloss (2 hrs): …": how long it is on.
     const isOfTitle = index === 0 && step.text.startsWith('(');
     const isBare = step.deeds.every((deed) => deed === 'apply') && !isOfTitle && !isOnHair(step.text);
@@ -66,14 +66,33 @@ export function restsTold(steps: readonly ToldStep[], text: string, lastAdded = 
   });
 }
 
-function withHair(step: ToldStep, steps: readonly ToldStep[], index: number): ToldStep {
+function withHair(step: ToldStep, steps: readonly ToldStep[], index: number, lastAdded: number): ToldStep {
   if (isHeatedOn(step, steps[index - 1])) return { ...step, deeds: ['apply', 'heat'] };
+  if (isSoakedHair(step, steps, index, lastAdded)) return { ...step, deeds: ['apply'] };
   // "Strain, cool, 20 min.": nothing else is said of the hair.
   const isApart = step.deeds.join() === 'cool' && step.text.includes(',');
   const isCooled = isApart && index + 1 === steps.length && (step.minutes ?? 0) >= LEAST_HEATED_ON;
   const isUnsaid = steps.every(({ deeds }) => !deeds.includes('apply') && !deeds.includes('rinse'));
   return isCooled && isUnsaid ? { ...step, deeds: ['cool', 'apply'] } : step;
 }
+
+/** "… in a basin of warm water. Soak fifteen minutes, rinse": the hair, where nothing else goes in and nothing else is on it. */
+const isSoakedHair = (
+  { deeds, minutes, overnight, start }: ToldStep,
+  steps: readonly ToldStep[],
+  index: number,
+  lastAdded: number,
+): boolean =>
+  deeds.join() === 'soak' &&
+  minutes !== null &&
+  minutes <= LONGEST_SOAKED &&
+  !overnight &&
+  start > lastAdded &&
+  index + 2 === steps.length &&
+  (steps[index + 1]?.deeds.includes('rinse') ?? false) &&
+  !steps.some((other) => other.deeds.includes('apply') && other.minutes !== null);
+/** Minutes. */
+const LONGEST_SOAKED = 60;
 
 /** "Apply warm. Heat 15 min.": on the hair. */
 const isHeatedOn = ({ deeds, minutes }: ToldStep, before: ToldStep | undefined): boolean =>
