@@ -1,16 +1,19 @@
-import { sum, UNITS, type UnitId } from '../../base/measures';
+import { sum, UNITS, VAGUE_UNITS, type UnitId } from '../../base/measures';
 import { singular } from '../ingredients';
+import type { Amount } from './amounts';
 import type { Element } from './elements';
-import type { Item, TokenRange } from './item';
+import type { Item, NamedAt, TokenRange } from './item';
 import { isHerb, isOfOil, sourceIdOf } from './lexicon';
 import { isPack, isShareOfWhole } from './lineAmount';
 import { says } from './marks';
+import { bareItem } from './pending';
 import { isSign, isWord, type Token } from './tokens';
 import type { Context, ReadSentence } from './told';
 import type { Vocabulary } from './vocabulary';
 
 /** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */
 export function settleAcross(sentences: ReadSentence[], context: Context): void {
+  giveInOrder(sentences);
   countEarlier(sentences, context);
   correctEarlier(sentences);
   giveSource(sentences, context);
@@ -18,6 +21,7 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   nameInFull(sentences, context);
   giveUsed(sentences, context);
   dropLoose(sentences);
+  takeUses(sentences, context);
   takeSaidUnit(sentences, context);
   takeOfHundred(sentences);
   for (const { items } of sentences) takeAsParts(items);
@@ -66,6 +70,19 @@ function fillBottle(sentences: ReadSentence[], { tokens }: Context): void {
 const itemsBefore = (sentences: readonly ReadSentence[], index: number, back = index): Item[] =>
   sentences.slice(Math.max(0, index - back), index).flatMap(({ items }) => items);
 
+/** "Aloe + honey + a bit of oil. 2 spoons, 1 spoon, half a spoon.": as many amounts as things, in their order. */
+function giveInOrder(sentences: ReadSentence[]): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const { nameless, items } = sentence;
+    const named = sentences[index - 1]?.items ?? [];
+    const isList = items.length === 0 && nameless.length > 1 && nameless.every(({ isBare }) => isBare);
+    const isOpen = named.every(({ amount }) => amount === null || amount.weak);
+    if (!isList || !isOpen || named.length !== nameless.length) continue;
+    for (const [nth, item] of named.entries()) item.amount = nameless[nth]?.amount ?? item.amount;
+    sentences[index] = { ...sentence, nameless: [] };
+  }
+}
+
 /** How many sentences back a count may find its thing. */
 const COUNTS_BACK = 2;
 
@@ -85,10 +102,32 @@ function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
           // "Rosemary water. Four sprigs, …"
           (unit !== null && isHerb(match.item))),
     );
-    if (!item) continue;
-    item.amount = first.amount;
-    sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
+    if (item) item.amount = first.amount;
+    const packed = item ? undefined : packedBefore(sentences, index, first.amount);
+    const before = sentences[index - 1];
+    if (packed && before) {
+      const mentions = before.mentions.filter((each) => each !== packed);
+      sentences[index - 1] = {
+        ...before,
+        mentions,
+        denied: before.denied.filter((each) => each !== packed),
+        items: [...before.items, { ...bareItem(packed), amount: first.amount }],
+      };
+    }
+    if (item || packed) sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
   }
+}
+
+/** "Gelatin scared me for years. One sachet to 80 ml of water": the one thing before that is sold in packets. */
+function packedBefore(
+  sentences: readonly ReadSentence[],
+  index: number,
+  { unit }: Amount,
+): NamedAt | undefined {
+  const before = sentences[index - 1];
+  const named = unit === 'packet' && before?.items.length === 0 ? before.mentions : [];
+  const packed = named.filter(({ match }) => match.item.ingredient?.measures.packetGrams !== undefined);
+  return packed.length === 1 ? packed[0] : undefined;
 }
 
 /** "… 3 spoons of vinegar. The right amount is 2, in a litre of water": of the last thing before. */
@@ -194,6 +233,33 @@ function giveUsed(sentences: ReadSentence[], { tokens }: Context): void {
     sentences[index] = { ...sentence, batches: sentence.batches.slice(1) };
   }
 }
+
+/** "A palmful before plaiting.": how much of it is used, where nothing else is said. */
+function takeUses(sentences: ReadSentence[], { tokens, words }: Context): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const [only, ...more] = sentence.nameless;
+    const isOpening = only !== undefined && only.range.from <= sentence.from + 1;
+    if (!isOpening || more.length > 0 || sentence.items.length > 0 || sentence.batches.length > 0) continue;
+    const { unit } = only.amount;
+    const isByHand = unit !== null && VAGUE_UNITS.has(unit) && !isPack(unit);
+    const behind = tokens.slice(only.amount.to, only.amount.to + USED_WITHIN);
+    const isUse = behind.some(
+      (token, at) =>
+        says(token, 'everySo') ||
+        says(token, 'head') ||
+        words.roles.beside.at(tokens, only.amount.to + at) !== undefined,
+    );
+    if (!isByHand || !isUse || itemsBefore(sentences, index).length === 0) continue;
+    const { amount, range } = only;
+    sentences[index] = {
+      ...sentence,
+      nameless: [],
+      batches: [{ what: 'used', amount, from: range.from, to: range.to }],
+    };
+  }
+}
+/** Tokens behind the amount that tell when or where it is used. */
+const USED_WITHIN = 4;
 
 /** A number alone that found nothing it could be of is none. */
 function dropLoose(sentences: ReadSentence[]): void {

@@ -15,6 +15,10 @@ function namedNumber(
 ): number | undefined {
   const isOfStep = says(tokens[index], 'stepWord');
   const isOfKind = says(tokens[index], 'numbered') || isSign(tokens[index], '#', 'º', '№');
+  // "Everyone uses a lot. One: mayonnaise."
+  const isListed = isSign(tokens[index - 1], '.', '!', ';') && isWord(tokens[index]);
+  const listed = isListed ? numbers.at(tokens, index) : undefined;
+  if (listed && isSign(tokens[listed.to], ':')) return listed.to + 1;
   const spoken = isOfStep || isOfKind ? numbers.at(tokens, index + 1) : undefined;
   if (spoken) return spoken.to;
   const number = isSign(tokens[index + 1], '.') ? index + 2 : index + 1;

@@ -166,7 +166,9 @@ function dropLeftIn(found: Found, tokens: readonly Token[], words: Vocabulary): 
     if (own[0] !== 'leave' || own.at(-1) !== 'in' || to - at > 3) continue;
     const isEnd = tokens.slice(to).every(({ kind }) => kind !== 'word' && kind !== 'number');
     // "… glycerin. Leave-in, keeps a week."
-    const isAlone = isSign(tokens[at - 1], '.') && isSign(tokens[to], ',', '.', ';');
+    // "Last thing, leave in."
+    const isDone = to - at === 2 && isSign(tokens[at - 1], ',') && isSign(tokens[to], '.', '!');
+    const isAlone = isDone || (isSign(tokens[at - 1], '.') && isSign(tokens[to], ',', '.', ';'));
     if (isAlone || (isEnd && isSign(tokens[at - 1], '.', ',', ';', '!', '–', '—'))) found.delete(at);
     if (isLeftInFor(tokens, to, words)) found.delete(at);
   }
@@ -210,6 +212,7 @@ function nameMeasured(
       isShare ||
       isBefore ||
       isOfCount ||
+      isMeasuredBehind(tokens, at, words) ||
       [1, 2, 3, 4, 5].some((back) => {
         const unit = words.units.at(tokens, at - back);
         const between = unit ? tokens.slice(unit.to, at) : [];
@@ -225,14 +228,34 @@ function nameMeasured(
   }
 }
 
+/** "the mask that was nearly empty (about 5 spoons)" */
+function isMeasuredBehind(
+  tokens: readonly Token[],
+  at: number,
+  { units, roles, numbers }: Vocabulary,
+): boolean {
+  const ahead = tokens.slice(at + 1, at + BRACKET_WITHIN);
+  const open = ahead.findIndex(({ kind }) => kind !== 'word');
+  if (open < 0 || !isSign(ahead[open], '(')) return false;
+  const first = at + 2 + open;
+  const start = roles.about.at(tokens, first)?.to ?? first;
+  const counted = isNumber(tokens[start]) ? start + 1 : numbers.at(tokens, start)?.to;
+  return counted !== undefined && units.at(tokens, counted) !== undefined;
+}
+/** Tokens between a mask and the bracket that measures it. */
+const BRACKET_WITHIN = 8;
+
 /** A number or an article right before it. */
 const isCountedBefore = (
   tokens: readonly Token[],
   at: number,
-  { numbers, articles, fractions }: Vocabulary,
+  { numbers, articles, fractions, sizes }: Vocabulary,
 ): boolean =>
   tokens[at - 1]?.kind === 'number' ||
-  [numbers, articles, fractions].some((table) => table.endsAt(tokens, at, 3));
+  // "a big dollop of mask"
+  [at, ...(sizes.endsAt(tokens, at, 2) ? [at - 1] : [])].some((end) =>
+    [numbers, articles, fractions].some((table) => table.endsAt(tokens, end, 3)),
+  );
 
 /** "flour of chickpea", "milk of coconut": the noun stands first. */
 function nameNounFirst(found: Found, tokens: readonly Token[], lexicon: Pick<Lexicon, 'inWords'>): void {

@@ -216,6 +216,7 @@ export function takeSeparator(g: Gathering, separator: Separator, element: Token
   } else if (separator === 'or') orElse(g, element);
   else if (separator !== 'slash') beginChunk(g);
   if (separator === 'colon' || separator === 'dash') beginList(g, separator, element);
+  if (separator === 'comma') takeListed(g, element);
   if (separator === 'comma' || separator === 'colon' || separator === 'dash') endClause(g);
   else if (separator === 'and') {
     closeUnknown(g);
@@ -235,13 +236,16 @@ function beginList(g: Gathering, separator: 'colon' | 'dash', element: TokenRang
   if (separator === 'colon' || (g.items.length === 0 && g.waiting.length === 1)) g.chunkAfterColon = g.chunk;
 }
 
-/** "cornflour, milk and cream: two spoons, a cup and half a cup": each has its own, in their order. */
+/** "cornflour, milk and cream: two spoons, a cup and half a cup", "yogurt with honey, half a cup and a spoon": each has its own, in their order. */
 function takeListed(g: Gathering, colon: TokenRange): void {
   const names = g.waiting.filter(({ heads }) => !heads);
   const behind = g.elements.filter(({ from }) => from >= colon.to);
   const end = behind.findIndex(({ kind }) => kind !== 'amount' && kind !== 'separator');
   const amounts = (end < 0 ? behind : behind.slice(0, end)).filter((each) => each.kind === 'amount');
-  const isOver = end < 0 || isSign(g.tokens[behind[end]?.from ?? 0], '.', ';');
+  const isOver =
+    end < 0 ||
+    isSign(g.tokens[behind[end]?.from ?? 0], '.', ';', '!') ||
+    behind[end - 1]?.kind === 'separator';
   if (names.length < 2 || amounts.length !== names.length || !isOver) return;
   for (const [nth, name] of names.entries()) {
     const each = amounts[nth];

@@ -60,6 +60,7 @@ export function withUnsaidOil(
       isOil(element, near) ||
       isOfSameOil(element, before, tokens) ||
       isAmongFats(element, before) ||
+      isAmongOils(element, before, elements.slice(index + 1), tokens) ||
       isCountedOil(element, before, tokens);
     if (!isSaid) return element;
     const item = oilOf(tokens[element.from]?.word ?? '', lexicon);
@@ -121,6 +122,21 @@ function isAmongFats(element: Element, before: readonly Element[]): boolean {
   return named.length >= LEAST_FATS && named.every((item) => isOfOil(item) || /-butter$/.test(item.id));
 }
 const LEAST_FATS = 2;
+
+/** "castor and coconut, half of each": a nut beside nothing but oils, which nobody counts. */
+function isAmongOils(
+  element: Element,
+  before: readonly Element[],
+  behind: readonly Element[],
+  tokens: readonly Token[],
+): boolean {
+  const word = tokens[element.from]?.word ?? '';
+  const last = before.at(-1);
+  const isJoined = last?.kind === 'separator' && (last.separator === 'and' || last.separator === 'with');
+  const names = [...before, ...behind].flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
+  const isNutAlone = element.kind === 'name' && isNut(element) && word === singular(word);
+  return isNutAlone && isJoined && names.length > 0 && names.every(isOfOil);
+}
 
 /** "Three spoons castor, three coconut": behind nothing but oils more than one of it is as many spoons. */
 function isCountedOil(element: Element, before: readonly Element[], tokens: readonly Token[]): boolean {

@@ -152,7 +152,10 @@ class Steps {
         ? current
         : this.begin(Math.max(this.chunkFrom, current ? current.to : 0), element.to);
     if (!step.deeds.includes(deed)) step.deeds.push(deed);
-    if (deed === 'apply' && current && current !== step) this.handOver(current, step, element);
+    if (deed === 'apply' && current && current !== step) {
+      this.handOver(current, step, element);
+      handNight(current, step);
+    }
     if (deed === 'keep' && current && current !== step) this.handDays(current, step, element);
   }
 
@@ -240,6 +243,13 @@ class Steps {
         : isNight || (cover && takesNone);
     return isLater && isOwn ? this.begin(this.chunkFrom, element.to) : current;
   }
+}
+
+/** "At night I mix … and massage": what takes no time goes on through no night, what is on the hair does. */
+function handNight(earlier: Draft, step: Draft): void {
+  if (!earlier.overnight || earlier.deeds.some((deed) => WAITS.has(deed))) return;
+  step.overnight = true;
+  earlier.overnight = false;
 }
 
 /** "In the fridge for five days": it is not cooled so long, it is kept. */

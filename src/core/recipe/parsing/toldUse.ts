@@ -176,20 +176,21 @@ export function toldUse(
     overnight,
     cap: isCap,
     strained: does('strain'),
-    beforeWash: has('beforeWash') || isShampooedThen(tokens),
+    beforeWash: has('beforeWash') || isShampooedThen(tokens, words),
     coolRinse: isCoolRinse && (does('rinse') || (isCoolAlone && times.length > 0)),
     keepsDays: keeps ? Math.round((keeps.minutes ?? 0) / DAY_MINUTES) : null,
     claim: claimIn(title, tokens, words),
   };
 }
 
-/** "Then a proper shampoo." */
-const isShampooedThen = (tokens: readonly Token[]): boolean =>
-  tokens.some(
-    (token, at) =>
-      says(token, 'shampoo') &&
-      tokens.slice(Math.max(0, at - SHAMPOO_WITHIN), at).some((before) => says(before, 'then')),
-  );
+/** "Then a proper shampoo.", "40 mins, shampoo." */
+const isShampooedThen = (tokens: readonly Token[], { time }: Vocabulary): boolean =>
+  tokens.some((token, at) => {
+    const before = tokens.slice(Math.max(0, at - SHAMPOO_WITHIN), at);
+    const isAlone = tokens[at - 1]?.kind === 'sign' && (tokens[at + 1]?.kind ?? 'sign') === 'sign';
+    const isBehindTime = isAlone && time.isWithin(tokens, Math.max(0, at - SHAMPOO_WITHIN), at);
+    return says(token, 'shampoo') && (isBehindTime || before.some((word) => says(word, 'then')));
+  });
 /** Tokens between "then" and it. */
 const SHAMPOO_WITHIN = 4;
 
