@@ -239,6 +239,7 @@ function beginList(g: Gathering, separator: 'colon' | 'dash', element: TokenRang
 /** "cornflour, milk and cream: two spoons, a cup and half a cup", "yogurt with honey, half a cup and a spoon": each has its own, in their order. */
 function takeListed(g: Gathering, colon: TokenRange): void {
   const names = g.waiting.filter(({ heads }) => !heads);
+  if (names.length < 2) return;
   const behind = g.elements.filter(({ from }) => from >= colon.to);
   const end = behind.findIndex(({ kind }) => kind !== 'amount' && kind !== 'separator');
   const amounts = (end < 0 ? behind : behind.slice(0, end)).filter((each) => each.kind === 'amount');
@@ -246,7 +247,7 @@ function takeListed(g: Gathering, colon: TokenRange): void {
     end < 0 ||
     isSign(g.tokens[behind[end]?.from ?? 0], '.', ';', '!') ||
     behind[end - 1]?.kind === 'separator';
-  if (names.length < 2 || amounts.length !== names.length || !isOver) return;
+  if (amounts.length !== names.length || !isOver) return;
   for (const [nth, name] of names.entries()) {
     const each = amounts[nth];
     if (!each) continue;

@@ -60,7 +60,7 @@ export function withUnsaidOil(
       isOil(element, near) ||
       isOfSameOil(element, before, tokens) ||
       isAmongFats(element, before) ||
-      isAmongOils(element, before, elements.slice(index + 1), tokens) ||
+      isAmongOils(element, index, elements, tokens) ||
       isCountedOil(element, before, tokens);
     if (!isSaid) return element;
     const item = oilOf(tokens[element.from]?.word ?? '', lexicon);
@@ -126,16 +126,18 @@ const LEAST_FATS = 2;
 /** "castor and coconut, half of each": a nut beside nothing but oils, which nobody counts. */
 function isAmongOils(
   element: Element,
-  before: readonly Element[],
-  behind: readonly Element[],
+  index: number,
+  elements: readonly Element[],
   tokens: readonly Token[],
 ): boolean {
   const word = tokens[element.from]?.word ?? '';
-  const last = before.at(-1);
+  const last = elements[index - 1];
   const isJoined = last?.kind === 'separator' && (last.separator === 'and' || last.separator === 'with');
-  const names = [...before, ...behind].flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
-  const isNutAlone = element.kind === 'name' && isNut(element) && word === singular(word);
-  return isNutAlone && isJoined && names.length > 0 && names.every(isOfOil);
+  if (!isJoined || element.kind !== 'name' || !isNut(element) || word !== singular(word)) return false;
+  const names = elements.flatMap((each) =>
+    each.kind === 'name' && each !== element ? [each.match.item] : [],
+  );
+  return names.length > 0 && names.every(isOfOil);
 }
 
 /** "Three spoons castor, three coconut": behind nothing but oils more than one of it is as many spoons. */
