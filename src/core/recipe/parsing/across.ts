@@ -19,6 +19,7 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   giveSource(sentences, context);
   giveShort(sentences, context);
   nameInFull(sentences, context);
+  dropToldAnew(sentences);
   giveUsed(sentences, context);
   dropLoose(sentences);
   takeUses(sentences, context);
@@ -183,6 +184,32 @@ function giveShort(sentences: ReadSentence[], { tokens, words }: Context): void 
       return false;
     });
     if (left.length < sentence.nameless.length) sentences[index] = { ...sentence, nameless: left };
+  }
+}
+
+/** "A teaspoon of tea tree … drops! five drops", "3 parts yogurt …; that's 90 ml yogurt": what is said anew counts so. */
+function dropToldAnew(sentences: ReadSentence[]): void {
+  const all = sentences.flatMap(({ items }) => items);
+  const isOlder = (item: Item): boolean => {
+    const later = all.filter(
+      ({ name, amount }) =>
+        amount?.unit && name.match.item.id === item.name.match.item.id && name.from > item.name.from,
+    );
+    const unit = item.amount?.unit;
+    const isOil = item.name.match.item.ingredient?.roles.includes('essential-oil') ?? false;
+    const isSpooned = isOil && unit && UNITS[unit].kind === 'volume' && unit !== 'drop' && unit !== 'ml';
+    return later.some(({ amount }) =>
+      isSpooned ? amount?.unit === 'drop' : unit === 'part' && amount !== null && amount.unit !== 'part',
+    );
+  };
+  for (const [index, sentence] of sentences.entries()) {
+    const older = sentence.items.filter(isOlder);
+    if (older.length === 0) continue;
+    sentences[index] = {
+      ...sentence,
+      items: sentence.items.filter((item) => !older.includes(item)),
+      mentions: [...sentence.mentions, ...older.map(({ name }) => name)],
+    };
   }
 }
 

@@ -46,6 +46,7 @@ export function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, 
     isWholeOfLast(g, given) ||
     isLumpOfLast(g, given) ||
     isLastWeighed(g, given, index) ||
+    isStrengthOfLast(g, given, index) ||
     isSizeOfLast(g, given, index) ||
     isOfWater(g, given, element, index)
   );
@@ -131,7 +132,9 @@ function isTakenWith(g: Gathering, { unit }: Amount, index: number): boolean {
   const isWith = next?.kind === 'separator' && next.separator === 'with';
   const isTaken = before?.kind === 'deed' && before.deed === 'take';
   const isBehind = g.items.length > 0 || (g.elements[0]?.from ?? 0) > 0;
-  return unit !== null && isWith && isTaken && isBehind && g.waiting.length === 0;
+  // "… strain. Half a cup with a teaspoon of aloe is one wash."
+  const isOpening = index === 0 && g.items.length === 0 && unit !== null && UNITS[unit].kind === 'volume';
+  return unit !== null && isWith && (isTaken || isOpening) && isBehind && g.waiting.length === 0;
 }
 
 /** "Not the whole avocado, only half": so much of it. */
@@ -204,6 +207,13 @@ function isLastWeighed(g: Gathering, given: Amount, index: number): boolean {
   if (!isNear || !(saysMeaning(g, given) || isRougher(g, given, last, index))) return false;
   last.amount = { ...given, weak: false };
   return true;
+}
+
+/** "60 ml aloe gel 99 %": how strong it is. */
+function isStrengthOfLast(g: Gathering, { unit, from }: Amount, index: number): boolean {
+  const last = g.last();
+  const isMeasured = last?.amount != null && last.amount.unit !== null && last.amount.unit !== '%';
+  return unit === '%' && isMeasured && last.name.to === from && g.isEndAt(index + 1);
 }
 
 /** What was said before it is rougher than "about 40 g". */

@@ -11,6 +11,9 @@ import { isSign } from './tokens';
 
 export function takeAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
   g.when = false;
+  // "five drops of tea tree, not a teaspoon"
+  const isDenied = g.denied && given.unit !== null && given.from - g.deniedAt <= 1 && g.isEndAt(index + 1);
+  if (isDenied && g.items.length > 0) return;
   if (saysOtherwise(g, given, element, index) || isFilled(g, given, element, index)) return;
   const isArticle = given.weak && given.unit === null;
   if (!isArticle) g.denied = false;

@@ -62,6 +62,10 @@ const LIKED_WITHIN = 9;
 
 /** "oil, whatever you've got, I like grapeseed" */
 function likedBehind(tokens: readonly Token[], at: number): number | undefined {
+  // "1 part oil. I use olive."
+  const isNextSentence =
+    isSign(tokens[at + 1], '.') && says(tokens[at + 2], 'i') && says(tokens[at + 3], 'prefers');
+  if (isNextSentence) return at + 4;
   if (!isSign(tokens[at + 1], ',', '(')) return undefined;
   const end = tokens.findIndex((token, index) => index > at && isSign(token, '.', ';', '!'));
   const last = Math.min(end < 0 ? tokens.length : end, at + LIKED_WITHIN);

@@ -231,6 +231,8 @@ interface Marks {
   readonly besideIt: Words;
   /** Behind a hyphen: "egg-sized", "tea-hot". */
   readonly compound: Words;
+  /** How water is that something is rinsed with. */
+  readonly lukewarm: Words;
   /** Cloths and sieves. */
   readonly strainers: Words;
   /** Of what is on the hair. */

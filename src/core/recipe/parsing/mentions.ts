@@ -24,6 +24,8 @@ const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
 /** The longest words for "some". */
 const SOME_WITHIN = 4;
 const THROWN_WITHIN = 8;
+/** More drops go into a bowl. */
+const MOST_FINISHING_DROPS = 2;
 /** Tokens between "then" and what is taken then. */
 const THEN_WITHIN = 5;
 
@@ -34,6 +36,7 @@ export const isWithin = (at: number, range: TokenRange | null): boolean =>
 const isKindOf = (kind: LarderItem, item: LarderItem): boolean =>
   kind.id !== item.id &&
   ((kind.id === 'butter' && /-butter$/.test(item.id)) ||
+    (kind.id === 'egg' && /^egg-/.test(item.id)) ||
     (kind.id === 'wheat-flour' && /-flour$/.test(item.id)) ||
     (kind.id === 'milk' && /-milk$/.test(item.id)) ||
     (kind.id === 'vegetable-oil' && isOfOil(item)) ||
@@ -53,6 +56,9 @@ export class Mentions {
   private readonly seen = new Map<string, Item>();
   /** Where something was strained, by token. */
   private readonly strained: readonly number[];
+  /** Where it was rinsed out, and where it was on the hair for a time, by token. */
+  private readonly rinsed: readonly number[];
+  private readonly timed: readonly number[];
   /** "10 pods", whose name stands only in what is made of them. */
   private readonly countsPieces: boolean;
 
@@ -64,6 +70,9 @@ export class Mentions {
     this.strained = sentences.flatMap(({ steps }) =>
       steps.flatMap(({ deeds, from }) => (deeds.includes('strain') ? [from] : [])),
     );
+    const steps = sentences.flatMap((sentence) => sentence.steps);
+    this.rinsed = steps.flatMap(({ deeds, from }) => (deeds.includes('rinse') ? [from] : []));
+    this.timed = steps.flatMap(({ minutes, from }) => (minutes === null ? [] : [from]));
     this.countsPieces = sentences.some(({ nameless }) =>
       nameless.some(({ amount }) => amount.unit === 'piece'),
     );
@@ -118,7 +127,7 @@ export class Mentions {
     // "wash with a mild shampoo"
     const isWash = item.name.match.item.ingredient?.roles.includes('surfactant') ?? false;
     if (isWash && amount.unit === null && (item.deed === 'rinse' || item.deed === 'follow')) return true;
-    if (this.isAfterHair(item.name, sentence)) return true;
+    if (this.isAfterHair(item.name, sentence) || this.isOfFinish(item, sentence)) return true;
     // "a splash of milk" is one more; "the banana" may be the one that is in.
     return (
       amount.unit === null && (this.isElsewhere(item, sentence) || this.seen.has(item.name.match.item.id))
@@ -146,12 +155,20 @@ export class Mentions {
     const { id } = name.match.item;
     // "blitz with its water"
     if (says(this.context.tokens[name.from - 1], 'its')) return true;
+    if (this.isWarmRinse(name, deed, sentence)) return true;
     if (this.isCoolRinse(name, deed, texture) || this.isAfterHair(name, sentence)) return true;
     if (this.isOfOils(name, sentence) || this.isRinsedWith(name) || this.isOfKind(name)) return true;
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
     if (deed !== null) return !BRINGS.has(deed);
     return sentence.isMethod || this.isTalk(sentence);
+  }
+
+  /** "20 minutes. Rinse. Then one drop of argan on the ends": what is taken when all is out. */
+  private isOfFinish({ amount }: Item, { from }: ReadSentence): boolean {
+    const isDrop = amount?.unit === 'drop' && amount.quantity <= MOST_FINISHING_DROPS;
+    const rinsed = this.rinsed.find((at) => at < from);
+    return isDrop && rinsed !== undefined && this.timed.some((at) => at < rinsed);
   }
 
   /** "then rinse and use my usual conditioner", "20 minutes, then a good conditioner": that of the wash. */
@@ -171,7 +188,8 @@ export class Mentions {
 
   /** "Clay Saturday. 4 tbsp kaolin", "just butter and oil: two parts shea to one part olive": the kind of what is measured. */
   private isOfKind({ from, to, match }: Item['name']): boolean {
-    if (to - from > 1 || !says(this.context.tokens[from], 'groupNoun')) return false;
+    if (to - from > 1 || (match.item.id !== 'egg' && !says(this.context.tokens[from], 'groupNoun')))
+      return false;
     return [...this.measured.values()].some(({ items }) =>
       items.some(({ amount, name }) => amount !== null && isKindOf(match.item, name.match.item)),
     );
@@ -200,6 +218,18 @@ export class Mentions {
       texture === null &&
       [from, from - 1].some((at) => (words.roles.coolRinse.at(tokens, at)?.to ?? 0) >= to)
     );
+  }
+
+  /** "Forty minutes, cap, lukewarm water.": what it is rinsed with. */
+  private isWarmRinse(
+    { from, to, match }: Item['name'],
+    deed: Deed | null,
+    { elements }: ReadSentence,
+  ): boolean {
+    const { tokens } = this.context;
+    const isWarm = [from - 1, from, to - 1, to].some((at) => says(tokens[at], 'lukewarm'));
+    const isTimed = elements.some(({ kind, from: start }) => kind === 'duration' && start < from);
+    return match.item.ingredient?.id === 'water' && deed === null && isWarm && isTimed;
   }
 
   /** "okra slime. 10 pods, 3 cups water": what is made of what is measured. */
