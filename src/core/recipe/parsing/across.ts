@@ -53,7 +53,7 @@ function fillBottle(sentences: ReadSentence[], { tokens }: Context): void {
     const bottle = sentence.nameless.find(
       ({ amount: { unit }, range }) =>
         unit !== null &&
-        /^(?:ml|cl|l|fl oz)$/.test(unit) &&
+        /^(?:ml|cl|l|fl oz|oz)$/.test(unit) &&
         tokens.slice(range.from, range.to).some((token) => says(token, 'vessel')),
     );
     if (!bottle) continue;
@@ -406,15 +406,17 @@ function isUnitOfAll(tokens: readonly Token[], at: number, { units, roles }: Voc
   if (!unit || !MEASURES_OF_ALL.has(unit.value)) return false;
   const before = tokens[at - 1];
   const behind = isSign(tokens[unit.to], ',', ':') ? unit.to + 1 : unit.to;
-  const isBracket = (isSign(before, '(') || says(before, 'inPlace')) && isSign(tokens[unit.to], ')');
-  // "shea 50, cocoa butter 20 — grams."
-  const isBehindDash = isSign(before, '–', '—', '-') && (tokens[unit.to]?.kind ?? 'sign') === 'sign';
   const isFirst = before?.kind !== 'word' && before?.kind !== 'number';
+  // "all in grams", "all grams"
   return (
     roles.allIn.endsAt(tokens, at, 4) ||
     says(before, 'all') ||
-    isBracket ||
-    isBehindDash ||
+    standsApart(before, tokens[unit.to]) ||
     (isFirst && roles.allOf.at(tokens, behind) !== undefined)
   );
 }
+
+/** "(grams)", "shea 50, cocoa butter 20 — grams." */
+const standsApart = (before: Token | undefined, next: Token | undefined): boolean =>
+  ((isSign(before, '(') || says(before, 'inPlace')) && isSign(next, ')')) ||
+  (isSign(before, '–', '—', '-') && (next?.kind ?? 'sign') === 'sign');

@@ -42,15 +42,19 @@ export function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, 
   return (
     isOfDenied(g, given, index) ||
     isAdverb(g, given, index) ||
-    isPartOfLast(g, given, index) ||
-    isWholeOfLast(g, given) ||
-    isLumpOfLast(g, given) ||
-    isLastWeighed(g, given, index) ||
-    isStrengthOfLast(g, given, index) ||
-    isSizeOfLast(g, given, index) ||
+    tellsOfLast(g, given, index) ||
     isOfWater(g, given, element, index)
   );
 }
+
+/** How much of the last thing, how large or how strong it is. */
+const tellsOfLast = (g: Gathering, given: Amount, index: number): boolean =>
+  isPartOfLast(g, given, index) ||
+  isWholeOfLast(g, given) ||
+  isLumpOfLast(g, given) ||
+  isLastWeighed(g, given, index) ||
+  isStrengthOfLast(g, given, index) ||
+  isSizeOfLast(g, given, index);
 
 /** "half the gel", "half of it goes in …": of all that was made before. */
 function isShareOfMade(
@@ -68,7 +72,7 @@ function isShareOfMade(
 }
 
 /** In these a bottle has its size. */
-const SIZES: ReadonlySet<UnitId> = new Set<UnitId>(['ml', 'cl', 'l', 'fl oz']);
+const SIZES: ReadonlySet<UnitId> = new Set<UnitId>(['ml', 'cl', 'l', 'fl oz', 'oz']);
 
 /** "insgesamt 3 EL"; "3 parts aloe, 1 part glycerin in a 200 ml bottle" */
 const isOfAll = (g: Gathering, { unit, to }: Amount, index: number): boolean =>
@@ -212,8 +216,8 @@ function isLastWeighed(g: Gathering, given: Amount, index: number): boolean {
 /** "60 ml aloe gel 99 %": how strong it is. */
 function isStrengthOfLast(g: Gathering, { unit, from }: Amount, index: number): boolean {
   const last = g.last();
-  const isMeasured = last?.amount != null && last.amount.unit !== null && last.amount.unit !== '%';
-  return unit === '%' && isMeasured && last.name.to === from && g.isEndAt(index + 1);
+  const own = last?.amount?.unit ?? null;
+  return unit === '%' && own !== null && own !== '%' && last?.name.to === from && g.isEndAt(index + 1);
 }
 
 /** What was said before it is rougher than "about 40 g". */

@@ -11,10 +11,12 @@ import { isSign } from './tokens';
 
 export function takeAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
   g.when = false;
-  // "five drops of tea tree, not a teaspoon"
-  const isDenied = g.denied && given.unit !== null && given.from - g.deniedAt <= 1 && g.isEndAt(index + 1);
-  if (isDenied && g.items.length > 0) return;
-  if (saysOtherwise(g, given, element, index) || isFilled(g, given, element, index)) return;
+  if (
+    isDenied(g, given, index) ||
+    saysOtherwise(g, given, element, index) ||
+    isFilled(g, given, element, index)
+  )
+    return;
   const isArticle = given.weak && given.unit === null;
   if (!isArticle) g.denied = false;
   g.beside = false;
@@ -27,6 +29,10 @@ export function takeAmount(g: Gathering, given: Amount, element: TokenRange, ind
   openAmount(g, given, element, index);
   if (direct && g.open && isEachBefore(g.elements, index)) g.open.shared = true;
 }
+
+/** "five drops of tea tree, not a teaspoon" */
+const isDenied = (g: Gathering, { unit, from }: Amount, index: number): boolean =>
+  g.denied && unit !== null && from - g.deniedAt <= 1 && g.isEndAt(index + 1) && g.items.length > 0;
 
 /** Whether it is of what was named before it, or of nothing. */
 function isGiven(g: Gathering, given: Amount, element: TokenRange, index: number, direct: boolean): boolean {

@@ -64,6 +64,8 @@ export interface Whole extends TokenRange {
 export interface Batch extends TokenRange {
   readonly what: 'used' | 'total';
   readonly amount: Amount;
+  /** The sentence that it was made in, where only that is meant. */
+  readonly within?: TokenRange;
 }
 
 export interface SentenceItems {

@@ -101,8 +101,7 @@ function takeWord(g: Gathering, element: TokenRange): void {
   if (says(token, 'tellsWhy') || says(token, 'swaps')) g.when = true;
   if (g.corrected && isOneOfLast(g, element)) return;
   if (!g.open) {
-    if (!isKnown && token.word.length > 3)
-      g.strange = { from: g.strange?.from ?? element.from, to: element.to };
+    if (!isKnown) takeStrange(g, token, element);
     return;
   }
   if (g.open.shared) return;
@@ -114,6 +113,16 @@ function takeWord(g: Gathering, element: TokenRange): void {
   if (!isKnown) g.open.unknown++;
   g.open.to = element.to;
 }
+
+/** Words that nobody knows, before their amount: "blorbium 2 %". */
+function takeStrange(g: Gathering, token: Token, element: TokenRange): void {
+  if (token.word.length > 3 && !saysAgain(g, element))
+    g.strange = { from: g.strange?.from ?? element.from, to: element.to };
+}
+
+/** "…, that's one tablespoon"; "makes 160 g" is what all of it weighs. */
+const saysAgain = ({ tokens, words }: Gathering, { from }: TokenRange): boolean =>
+  says(tokens[from], 'meaning') && words.roles.yields.at(tokens, from) === undefined;
 
 /** "agora uso um só": an article alone is one of what was named. */
 function isOneOfLast(g: Gathering, { from }: TokenRange): boolean {

@@ -233,6 +233,8 @@ interface Marks {
   readonly compound: Words;
   /** How water is that something is rinsed with. */
   readonly lukewarm: Words;
+  /** Where something is put to keep or to set. */
+  readonly coldPlace: Words;
   /** Cloths and sieves. */
   readonly strainers: Words;
   /** Of what is on the hair. */

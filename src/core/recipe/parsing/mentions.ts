@@ -130,7 +130,8 @@ export class Mentions {
     if (this.isAfterHair(item.name, sentence) || this.isOfFinish(item, sentence)) return true;
     // "a splash of milk" is one more; "the banana" may be the one that is in.
     return (
-      amount.unit === null && (this.isElsewhere(item, sentence) || this.seen.has(item.name.match.item.id))
+      amount.unit === null &&
+      (this.isElsewhere(item, sentence) || this.seen.has(item.name.match.item.id) || this.isOfKind(item.name))
     );
   }
 
@@ -161,6 +162,7 @@ export class Mentions {
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
     if (deed !== null) return !BRINGS.has(deed);
+    if (this.isWithinName(name)) return true;
     return sentence.isMethod || this.isTalk(sentence);
   }
 
@@ -192,6 +194,23 @@ export class Mentions {
       return false;
     return [...this.measured.values()].some(({ items }) =>
       items.some(({ amount, name }) => amount !== null && isKindOf(match.item, name.match.item)),
+    );
+  }
+
+  /** "I use baby food because bananas get stuck. Three jars of banana baby food": what a longer name says, too. */
+  private isWithinName({ from, to }: Item['name']): boolean {
+    const { tokens } = this.context;
+    const word = singular(tokens[from]?.word ?? '');
+    return (
+      to - from === 1 &&
+      [...this.measured.values()].some(({ items }) =>
+        items.some(
+          ({ amount, name }) =>
+            amount !== null &&
+            name.to - name.from > 2 &&
+            tokens.slice(name.from, name.to - 1).some((token) => singular(token.word) === word),
+        ),
+      )
     );
   }
 

@@ -4,7 +4,7 @@ import type { Vocabulary } from './vocabulary';
 
 /** A number that only tells which one: where it ends. */
 export function numberingAt(tokens: readonly Token[], index: number, words: Vocabulary): number | undefined {
-  return namedNumber(tokens, index, words) ?? inlineMark(tokens, index);
+  return namedNumber(tokens, index, words) ?? ordinalAt(tokens, index, words) ?? inlineMark(tokens, index);
 }
 
 /** "(recipe no. 4)", "step two is the mask", "wash day number two" */
@@ -25,6 +25,14 @@ function namedNumber(
   return isOfKind && isNumber(tokens[number]) && roles.kinds.endsAt(tokens, index, 2)
     ? number + 1
     : undefined;
+}
+
+/** "the third ingredient is honey": no third of it. */
+function ordinalAt(tokens: readonly Token[], index: number, { fractions }: Vocabulary): number | undefined {
+  const said = says(tokens[index - 1], 'theMade') ? fractions.at(tokens, index) : undefined;
+  const next = said && tokens[said.to];
+  const isOrdinal = (['countsThings', 'pronounOne', 'meaning'] as const).some((mark) => says(next, mark));
+  return isOrdinal && !says(next, 'meaning') ? said!.to + 1 : isOrdinal ? said?.to : undefined;
 }
 
 /** "things I learned: (1) …, (2) …"; "banana (1)" is one of it. */

@@ -2,7 +2,6 @@ import { t } from '@lingui/core/macro';
 import { grouped } from '../../base/language';
 import { CUPS, failed, ok, rounded, sum, UNITS, type CupKind, type Result } from '../../base/measures';
 import { RECIPE_LIMITS } from '../../records/shapes';
-import { plainWords } from '../ingredients';
 import {
   CATALOGUE_LARDER,
   type Assumption,
@@ -15,13 +14,13 @@ import {
 import { NO_MEASURE, type Amount } from './amounts';
 import type { OwnMeasures } from './grams';
 import type { Batch, Item, Nameless, Whole, TokenRange } from './item';
-import { isHerb, lexiconOf } from './lexicon';
+import { lexiconOf, sourceIdOf } from './lexicon';
 import { lineAmountOf } from './lineAmount';
-import { countedPart, dropsPart, misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
+import { misspeltPart, rangesOf, stretchesOf, unknownPart, weighItem } from './lines';
 import { says } from './marks';
 import { isWithin, Mentions } from './mentions';
+import { isOfNothing, namelessPart } from './nameless';
 import { namedOnly } from './notCounted';
-import { isBrewedIn } from './pending';
 import { isAloneInRow, readSentences, stretchOf, textOf } from './sentences';
 import { balanced, withShares } from './shares';
 import { spansOf, type Paint } from './spans';
@@ -29,12 +28,12 @@ import { stepMarks } from './stepMarks';
 import type { StepAt } from './steps';
 import { thinned } from './thinned';
 import { titleOf, type Title } from './titles';
-import { isNumber, isSign, tokensOf } from './tokens';
+import { isSign, tokensOf } from './tokens';
 import type { Context, ReadRow, ReadSentence, Told } from './told';
 import { restsTold, toldUse } from './toldUse';
 import { MIDDLING_HAIR_GRAMS } from './usualUse';
 import { vocabularyFor } from './vocabulary';
-import { onlySaid, unreadPart, weigh, type ReadPart } from './weigh';
+import { unreadPart, type ReadPart } from './weigh';
 
 /** A row of no more words than this that says nothing known is asked about; a longer one is a remark. */
 const ASKED_WORDS = 5;
@@ -163,15 +162,14 @@ class Assembly {
   }
 
   /** "2 tbsp of that", "6 tablespoons in all" */
-  private fitBatch({ what, amount, from, to }: Batch): void {
+  private fitBatch(batch: Batch): void {
+    const { what, amount, from, to } = batch;
     this.paints.push({ from, to, fate: 'step', line: null, step: null });
     const unit = amount.unit ? UNITS[amount.unit] : undefined;
     if (unit?.kind !== 'volume' && unit?.kind !== 'mass') return;
     const size = amount.unit === 'cup' ? CUPS[this.context.kitchen.cup].millilitres : unit.size;
     const wanted = amount.quantity * size;
-    const at = this.context.tokens[from]?.start ?? 0;
-    const isPart = ({ unit: own }: ReadLine, start: number) =>
-      what === 'used' ? start < at : own === 'part';
+    const isPart = this.partsOf(batch);
     const counted = this.lines.flatMap(({ line, start }) =>
       line.status === 'read' && isPart(line, start) ? [line] : [],
     );
@@ -185,6 +183,15 @@ class Assembly {
         items.some(({ name, amount: own }) => own !== null && name.from >= to),
       );
     if (goesOn && whole > 0 && (what === 'total' || wanted < whole)) this.multiply(wanted / whole, isPart);
+  }
+
+  /** What an amount of what was made is of: the parts of a whole, or all that stands before it. */
+  private partsOf({ what, from, within }: Batch): (line: ReadLine, start: number) => boolean {
+    const { tokens } = this.context;
+    if (what === 'total') return ({ unit }) => unit === 'part';
+    const first = within ? (tokens[within.from]?.start ?? 0) : 0;
+    const last = (within ? tokens[within.to - 1]?.end : undefined) ?? tokens[from]?.start ?? 0;
+    return (_, start) => start >= first && start < last;
   }
 
   private multiply(times: number, isMeant: (line: ReadLine, start: number) => boolean): void {
@@ -241,8 +248,9 @@ class Assembly {
     const isOfTitle =
       isWithin(item.name.from, this.title) && (item.amount === null || item.amount.from < this.title!.to);
     if (isOfTitle) return;
-    if (item.amount && this.isOfThat(item)) {
-      this.fitBatch({ what: 'used', amount: item.amount, from: item.amount.from, to: item.name.to });
+    const use = this.useOf(item);
+    if (use) {
+      this.fitBatch(use);
       return;
     }
     if (this.mentions.isMention(item, sentence)) {
@@ -262,123 +270,40 @@ class Assembly {
     });
   }
 
-  /** "One cup of that water": so much of what was made with it. */
-  private isOfThat({ amount, name }: Item): boolean {
+  /** "One cup of that water", "one cup of the flaxseed gel": so much of what was made before. */
+  private useOf({ amount, name }: Item): Batch | undefined {
+    if (amount === null || amount.weak) return undefined;
     const { id } = name.match.item;
-    return (
-      amount !== null &&
-      !amount.weak &&
-      says(this.context.tokens[name.from - 1], 'madeBefore') &&
-      this.lines.some(({ line }) => line.status === 'read' && line.ingredientId === id)
+    const before = this.context.tokens[name.from - 1];
+    const use = { what: 'used', amount, from: amount.from, to: name.to } as const;
+    const isIn = this.lines.some(({ line }) => line.status === 'read' && line.ingredientId === id);
+    if (says(before, 'madeBefore') && isIn) return use;
+    const source = says(before, 'theMade') ? sourceIdOf(id) : undefined;
+    const within = source ? this.sentenceOf(source, name.from) : undefined;
+    return within && { ...use, within };
+  }
+
+  /** The sentence before a token in which something is measured. */
+  private sentenceOf(id: string, before: number): TokenRange | undefined {
+    return this.told.sentences.find(
+      ({ items, to }) =>
+        to <= before && items.some(({ amount, name }) => amount !== null && name.match.item.id === id),
     );
   }
 
   /** An amount of something that is not known, or misspelt. */
-  private addNameless({ amount, range }: Nameless, sentence: ReadSentence): void {
-    const { context, told } = this;
-    const isNone = [range, amount].some((each) => this.isVessel(each) || this.isYield(each));
-    if (isNone || this.isSaidOfTitle(range, sentence) || this.isMadeBelow(amount, range, sentence)) return;
-    const inRow = told.inRow(sentence.row);
-    const isAlone = isAloneInRow(inRow);
+  private addNameless(nameless: Nameless, sentence: ReadSentence): void {
+    const { context, told, title } = this;
+    if (isOfNothing(nameless, sentence, context, title)) return;
+    const { range } = nameless;
+    const isAlone = isAloneInRow(told.inRow(sentence.row));
     const text = textOf(context, isAlone ? sentence.row : range);
-    const words = textOf(context, { from: Math.min(amount.to, range.to - 1), to: range.to });
-    const part =
-      this.brewed(amount, range, sentence) ??
-      this.hotWater(amount, range) ??
-      dropsPart(words, amount, context) ??
-      countedPart(amount, text, context) ??
-      this.shortFor(words, amount) ??
-      misspeltPart(words, amount, text, context) ??
-      unknownPart(words, lineAmountOf(amount, words), context);
-    this.addLine(part, sentence, {
+    this.addLine(namelessPart(nameless, sentence, text, context, told.names), sentence, {
       text,
       at: [stretchOf(context.tokens, range)],
       from: range.from,
       ranges: [range],
     });
-  }
-
-  /** What stands in the title, above it, or in its row beside it: "makes one spray bottle (250 ml):". */
-  private isSaidOfTitle({ from }: TokenRange, { row, items }: ReadSentence): boolean {
-    const { title } = this;
-    if (!title) return false;
-    if (isWithin(from, title)) return true;
-    // "Two I rotate." above the first of them
-    const isAbove = row.index === 0 && row.to <= title.from;
-    const isBeside =
-      row.from <= title.from && title.to <= row.to && isSign(this.context.tokens[row.to - 1], ':');
-    return items.length === 0 && (isAbove || isBeside);
-  }
-
-  /** "in a 200 ml spray bottle": what it stands in. */
-  private isVessel({ from, to }: TokenRange): boolean {
-    const { tokens, words } = this.context;
-    const own = tokens.slice(from, to).filter(({ kind }) => kind === 'word');
-    // "take a bowl"
-    const isArticle = words.articles.at(tokens, from) !== undefined || says(tokens[from], 'inVessel');
-    const isAlone = isArticle && own.length === 2 && says(own[1], 'vessel');
-    // "60 ml bottle.": how large it is.
-    const isSize = isNumber(tokens[from]) && own.length <= SIZED_WORDS && says(own.at(-1), 'vessel');
-    const isIn = isAlone || isSize || [1, 2].some((back) => says(tokens[from - back], 'inVessel'));
-    return (
-      isIn &&
-      tokens
-        .slice(from, to)
-        .some((token, at) => says(token, 'vessel') && (at > 0 || words.articles.at(tokens, from - 1)))
-    );
-  }
-
-  /** "Batch for a month, 500 g: 430 g water, …": what all of it weighs. */
-  private isMadeBelow({ unit }: Amount, { to }: TokenRange, { items }: ReadSentence): boolean {
-    const isWeighed = unit !== null && /^(?:mass|volume)$/.test(UNITS[unit].kind);
-    const behind = items.filter(({ amount, name }) => amount !== null && name.from >= to);
-    return isWeighed && isSign(this.context.tokens[to], ':') && behind.length > 1;
-  }
-
-  /** "makes about 220 g", "3 sprays a day" */
-  private isYield({ from, to }: TokenRange): boolean {
-    const { tokens, words } = this.context;
-    const before = isSign(tokens[from - 1], ',', ':', '=') ? from - 1 : from;
-    const isUse = words.roles.uses.isWithin(tokens, from, Math.min(to, from + USE_WITHIN));
-    return isUse || isSign(tokens[from - 1], '=') || words.roles.yields.endsAt(tokens, before, 3);
-  }
-
-  /** "a tablespoon of nettle to a pint, overnight": of water. */
-  private brewed(amount: Amount, range: TokenRange, { steps, items }: ReadSentence): ReadPart | undefined {
-    const { tokens } = this.context;
-    const isOfHerb = items.some(({ name }) => isHerb(name.match.item));
-    const isBrewed =
-      isOfHerb || steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
-    const isBare = range.to <= amount.to;
-    return isBrewed && isBrewedIn(amount, tokens, isOfHerb || isBare) ? this.ofWater(amount) : undefined;
-  }
-
-  /** "Hydrolysed silk, … 4 ml silk": the last word of a name that was told. */
-  private shortFor(words: string, amount: Amount): ReadPart | undefined {
-    const { describing } = this.context;
-    const [word, ...more] = plainWords(words).filter((each) => !describing.has(each));
-    const named = [...this.told.names.entries()].filter(
-      ([at, { to }]) => to - at > 1 && this.context.tokens[to - 1]?.word === word,
-    );
-    const [first] = named;
-    const isOne = first && named.every(([, { item }]) => item.id === first[1].item.id);
-    return isOne && more.length === 0
-      ? weigh(onlySaid(first[1].item, lineAmountOf(amount, '')), this.context)
-      : undefined;
-  }
-
-  private ofWater(amount: Amount): ReadPart | undefined {
-    const [water] = this.context.lexicon.inWords(['water']);
-    return water && weigh(onlySaid(water.item, lineAmountOf(amount, '')), this.context);
-  }
-
-  /** "60 ml cold water, then 120 ml hot" */
-  private hotWater(amount: Amount, range: TokenRange): ReadPart | undefined {
-    const { unit, to } = amount;
-    const words = this.context.tokens.slice(to, range.to).filter(({ kind }) => kind === 'word');
-    const isOfWater = words.length > 0 && words.every((token) => says(token, 'waterState'));
-    if (!isOfWater || unit === null || UNITS[unit].kind !== 'volume') return undefined;
-    return this.ofWater(amount);
   }
 
   private addLine(
@@ -469,10 +394,5 @@ class Assembly {
 
 /** "|---|---|": a line that is drawn. */
 const isRule = (text: string): boolean => /^[\s|:=_*~+.–—-]{3,}$/.test(text);
-
-/** A number's measure and the vessel. */
-const SIZED_WORDS = 2;
-/** Tokens of an amount in which it may say that it counts uses. */
-const USE_WITHIN = 4;
 
 const ONE_SPOON: Amount = { ...NO_MEASURE, from: 0, to: 0, quantity: 1, unit: 'tbsp', weak: true };

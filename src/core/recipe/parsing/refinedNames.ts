@@ -45,10 +45,9 @@ export function refinedNames(
   return found;
 }
 
-/** "my mate", "til it thickens": words of English that name something in another language, where only English is written. */
+/** "my mate", "til it thickens", "numa panela": words that name something in another language than is written here. */
 function dropCommonWords(found: Found, tokens: readonly Token[], words: Vocabulary): void {
-  const { languages, roles } = words;
-  if (languages.length > 1) return;
+  const { roles } = words;
   for (const [at, { to }] of [...found]) {
     if (to > at + 1 || roles.notNames.at(tokens, at)?.to !== to) continue;
     const isMeasured = isBehindMeasure(tokens, at, words);

@@ -7,7 +7,7 @@ import type { Gathering } from './gathering';
 import type { TokenRange } from './item';
 import { says } from './marks';
 import { isProduct, saidOf } from './pending';
-import { isSign } from './tokens';
+import { isSign, isWord } from './tokens';
 import type { Role } from './vocabulary';
 
 type TakesRole = (g: Gathering, element: TokenRange, index: number) => void;
@@ -140,7 +140,16 @@ function deny(g: Gathering, index: number): void {
   if (isDoneNext(g, index)) denyNamedBefore(g, index);
   // "Lemon: nope."
   const isAlone = g.elements.slice(index + 1).every(({ kind }) => kind === 'word');
-  if (isAlone && !isInCondition(g, index)) mentionLast(g);
+  if (isAlone && saysOnlyI(g, index) && !isInCondition(g, index)) mentionLast(g);
+}
+
+/** "Honey I don't"; "a little water so it doesn't clump" denies no water. */
+function saysOnlyI(g: Gathering, index: number): boolean {
+  const [from, to] = [g.waiting.at(-1)?.to ?? 0, g.elements[index]?.from ?? 0];
+  return g.tokens.slice(from, to).every((token) => {
+    const isQuality = isWord(token) && g.words.describing.has(token.word) && !says(token, 'pronoun');
+    return !isWord(token) || isQuality || says(token, 'i');
+  });
 }
 
 /** What is not done with what stands before: within a word or two, and the clause is over. */
@@ -206,18 +215,10 @@ function makeOptional(g: Gathering): void {
 
 export function takeSeparator(g: Gathering, separator: Separator, element: TokenRange): void {
   g.lastSeparator = separator;
-  if (separator === 'open') {
-    g.bracket++;
-    g.deedOutside = g.deed;
-  } else if (separator === 'close') {
-    g.bracket = Math.max(0, g.bracket - 1);
-    g.deed = g.deedOutside;
-    g.holding = null;
-  } else if (separator === 'or') orElse(g, element);
+  if (separator === 'open' || separator === 'close') takeBracket(g, separator);
+  else if (separator === 'or') orElse(g, element);
   else if (separator !== 'slash') beginChunk(g);
-  if (separator === 'colon' || separator === 'dash') beginList(g, separator, element);
-  if (separator === 'comma') takeListed(g, element);
-  if (separator === 'comma' || separator === 'colon' || separator === 'dash') endClause(g);
+  if (separator === 'comma' || separator === 'colon' || separator === 'dash') endPart(g, separator, element);
   else if (separator === 'and') {
     closeUnknown(g);
     if (says(g.tokens[element.to - 1], 'then')) g.deed = null;
@@ -225,6 +226,23 @@ export function takeSeparator(g: Gathering, separator: Separator, element: Token
     // "3 tbsp for me, 5 for my mum"
     g.close();
   }
+}
+
+function endPart(g: Gathering, separator: 'comma' | 'colon' | 'dash', element: TokenRange): void {
+  if (separator === 'comma') takeListed(g, element);
+  else beginList(g, separator, element);
+  endClause(g);
+}
+
+function takeBracket(g: Gathering, separator: 'open' | 'close'): void {
+  if (separator === 'open') {
+    g.bracket++;
+    g.deedOutside = g.deed;
+    return;
+  }
+  g.bracket = Math.max(0, g.bracket - 1);
+  g.deed = g.deedOutside;
+  g.holding = null;
 }
 
 /** "Nettle oil – dried nettle, a cupful": what stands before it has no amount in the list behind. */

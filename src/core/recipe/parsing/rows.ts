@@ -277,13 +277,16 @@ function endsSentence(tokens: readonly Token[], at: number, to: number, words: V
   if (touches(token, next)) return false;
   // "c. à soupe", "2 tbsp. of honey", "q. s.": nothing ends there.
   if (before === undefined || before.kind !== 'word') return true;
-  const isShortUnit =
-    words.units.at(tokens, at - 1) !== undefined &&
-    touches(before, token) &&
-    // "is 70 grams. my squirt …": a whole word ends the sentence.
-    (!isWholeWord(before.word, words) || words.roles.of.at(tokens, at + 1) !== undefined);
+  const goesOn = isSign(next, '(') || (isWord(next) && /^\p{Ll}/u.test(next.raw));
+  return before.word.length > 1 && !(goesOn && isShortUnit(tokens, at, words));
+}
+
+/** "2 tbsp. of honey"; "is 70 grams. my squirt …": a whole word ends the sentence. */
+function isShortUnit(tokens: readonly Token[], at: number, words: Vocabulary): boolean {
+  const [unit, stop] = [tokens[at - 1], tokens[at]];
   return (
-    before.word.length > 1 &&
-    !(isShortUnit && (isSign(next, '(') || (isWord(next) && /^\p{Ll}/u.test(next.raw))))
+    words.units.at(tokens, at - 1) !== undefined &&
+    touches(unit, stop) &&
+    (!isWholeWord(unit?.word ?? '', words) || words.roles.of.at(tokens, at + 1) !== undefined)
   );
 }

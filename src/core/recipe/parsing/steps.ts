@@ -32,6 +32,8 @@ const LONGEST_WARMED = 20;
 const KEPT_WITHIN = 3;
 const PARTS = new Set(['comma', 'and', 'dash', 'colon', 'slash']);
 export const DAY_MINUTES = 1440;
+/** Nothing is made to last so short, minutes. */
+const LONGEST_KEPT_ON = 180;
 /** What is said of more days than this, and of nothing that is done, tells how long it keeps. */
 const LONGEST_WORN_MINUTES = 2 * DAY_MINUTES;
 
@@ -99,8 +101,19 @@ class Steps {
       return (step.minutes ?? 0) > LONGEST_WORN_MINUTES && !isMeasured ? 'keep' : 'apply';
     };
     return this.steps.map((step) =>
-      step.deeds.length > 0 ? keptCold(step) : { ...step, deeds: [atDegrees(step) ?? unsaid(step)] },
+      step.deeds.length > 0 ? this.settled(step) : { ...step, deeds: [atDegrees(step) ?? unsaid(step)] },
     );
+  }
+
+  /** "In the fridge for five days" is kept, "keep it in for thirty minutes" is on the hair. */
+  private settled(step: Draft): Draft {
+    const { deeds, minutes, from, to } = step;
+    const only = deeds.join();
+    if (minutes === null) return step;
+    if (only === 'cool' && minutes >= DAY_MINUTES) return { ...step, deeds: ['keep'] };
+    const isCold = this.tokens.slice(from, to).some((token) => says(token, 'coldPlace'));
+    const isOn = (only === 'keep' || only === 'keep,apply') && minutes <= LONGEST_KEPT_ON && !isCold;
+    return isOn ? { ...step, deeds: ['apply'] } : step;
   }
 
   private begin(from: number, to: number): Draft {
@@ -251,10 +264,6 @@ function handNight(earlier: Draft, step: Draft): void {
   step.overnight = true;
   earlier.overnight = false;
 }
-
-/** "In the fridge for five days": it is not cooled so long, it is kept. */
-const keptCold = (step: Draft): Draft =>
-  step.deeds.join() === 'cool' && (step.minutes ?? 0) >= DAY_MINUTES ? { ...step, deeds: ['keep'] } : step;
 
 const isEnding = ({ deeds }: Draft): boolean => deeds.length > 0 && deeds.every((deed) => ENDS.has(deed));
 

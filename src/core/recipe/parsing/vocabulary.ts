@@ -156,7 +156,9 @@ function withoutClashes(words: Words | undefined, language: string, languages: r
       phrases.filter((phrase) => !measures.has(phrase)),
     ]),
   );
-  return [{ ...words, not: own(words.not), articles: own(words.articles), units }];
+  // "mate" is a friend where nothing but English is written.
+  const notNames = languages.length > 1 ? [] : (words.notNames ?? []);
+  return [{ ...words, not: own(words.not), articles: own(words.articles), units, notNames }];
 }
 
 function vocabularyOf(languages: readonly string[]): Vocabulary {

@@ -1,0 +1,152 @@
+import { UNITS } from '../../base/measures';
+import { plainWords } from '../ingredients';
+import type { Amount } from './amounts';
+import type { Names } from './elements';
+import type { Nameless, TokenRange } from './item';
+import { isHerb } from './lexicon';
+import { lineAmountOf } from './lineAmount';
+import { countedPart, dropsPart, misspeltPart, unknownPart } from './lines';
+import { says } from './marks';
+import { isWithin } from './mentions';
+import { isBrewedIn } from './pending';
+import { textOf } from './sentences';
+import type { Title } from './titles';
+import { isNumber, isSign } from './tokens';
+import type { Context, ReadSentence } from './told';
+import { onlySaid, weigh, type ReadPart } from './weigh';
+
+/** Whether an amount beside no name measures nothing that goes in: a vessel, what all of it makes, a use of it. */
+export function isOfNothing(
+  { amount, range }: Nameless,
+  sentence: ReadSentence,
+  context: Context,
+  title: Title | null,
+): boolean {
+  return (
+    [range, amount].some((each) => isVessel(each, context) || isYield(each, context)) ||
+    isSaidOfTitle(range, sentence, context, title) ||
+    isOfListBehind(amount, range, sentence, context)
+  );
+}
+
+/**
+ * What an amount beside no known name is of: the water something is brewed in, drops of an oil, pieces that only one thing
+ * comes in, a name cut short or misspelt; else it is asked about.
+ * @param text the words of its line
+ */
+export function namelessPart(
+  { amount, range }: Nameless,
+  sentence: ReadSentence,
+  text: string,
+  context: Context,
+  names: Names,
+): ReadPart {
+  const words = textOf(context, { from: Math.min(amount.to, range.to - 1), to: range.to });
+  return (
+    brewed(amount, range, sentence, context) ??
+    hotWater(amount, range, context) ??
+    dropsPart(words, amount, context) ??
+    countedPart(amount, text, context) ??
+    shortFor(words, amount, context, names) ??
+    misspeltPart(words, amount, text, context) ??
+    unknownPart(words, lineAmountOf(amount, words), context)
+  );
+}
+
+/** What stands in the title, above it, or in its row beside it: "makes one spray bottle (250 ml):". */
+function isSaidOfTitle(
+  { from }: TokenRange,
+  { row, items }: ReadSentence,
+  { tokens }: Context,
+  title: Title | null,
+): boolean {
+  if (!title) return false;
+  if (isWithin(from, title)) return true;
+  // "Two I rotate." above the first of them
+  const isAbove = row.index === 0 && row.to <= title.from;
+  const isBeside = row.from <= title.from && title.to <= row.to && isSign(tokens[row.to - 1], ':');
+  return items.length === 0 && (isAbove || isBeside);
+}
+
+/** "in a 200 ml spray bottle": what it stands in. */
+function isVessel({ from, to }: TokenRange, { tokens, words }: Context): boolean {
+  const own = tokens.slice(from, to).filter(({ kind }) => kind === 'word');
+  // "take a bowl"
+  const isArticle = words.articles.at(tokens, from) !== undefined || says(tokens[from], 'inVessel');
+  const isAlone = isArticle && own.length === 2 && says(own[1], 'vessel');
+  // "60 ml bottle.": how large it is.
+  const isSize = isNumber(tokens[from]) && own.length <= SIZED_WORDS && says(own.at(-1), 'vessel');
+  const isIn = isAlone || isSize || [1, 2].some((back) => says(tokens[from - back], 'inVessel'));
+  return (
+    isIn &&
+    tokens
+      .slice(from, to)
+      .some((token, at) => says(token, 'vessel') && (at > 0 || words.articles.at(tokens, from - 1)))
+  );
+}
+/** A number's measure and the vessel. */
+const SIZED_WORDS = 2;
+
+/** "Batch for a month, 500 g: 430 g water, …": what all of it weighs. */
+function isOfListBehind(
+  { unit }: Amount,
+  { to }: TokenRange,
+  { items }: ReadSentence,
+  { tokens }: Context,
+): boolean {
+  const isWeighed = unit !== null && /^(?:mass|volume)$/.test(UNITS[unit].kind);
+  const behind = items.filter(({ amount, name }) => amount !== null && name.from >= to);
+  return isWeighed && isSign(tokens[to], ':') && behind.length > 1;
+}
+
+/** "makes about 220 g", "3 sprays a day" */
+function isYield({ from, to }: TokenRange, { tokens, words }: Context): boolean {
+  const before = isSign(tokens[from - 1], ',', ':', '=') ? from - 1 : from;
+  const isUse = words.roles.uses.isWithin(tokens, from, Math.min(to, from + USE_WITHIN));
+  return isUse || isSign(tokens[from - 1], '=') || words.roles.yields.endsAt(tokens, before, 3);
+}
+/** Tokens of an amount in which it may say that it counts uses. */
+const USE_WITHIN = 4;
+
+/** "a tablespoon of nettle to a pint, overnight": of water. */
+function brewed(
+  amount: Amount,
+  range: TokenRange,
+  { steps, items }: ReadSentence,
+  context: Context,
+): ReadPart | undefined {
+  const isOfHerb = items.some(({ name }) => isHerb(name.match.item));
+  const isBrewed =
+    isOfHerb || steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
+  const isBare = range.to <= amount.to;
+  return isBrewed && isBrewedIn(amount, context.tokens, isOfHerb || isBare)
+    ? ofWater(amount, context)
+    : undefined;
+}
+
+/** "Hydrolysed silk, … 4 ml silk": the last word of a name that was told. */
+function shortFor(words: string, amount: Amount, context: Context, names: Names): ReadPart | undefined {
+  const [word, ...more] = plainWords(words).filter((each) => !context.describing.has(each));
+  const named = [...names.entries()].filter(
+    ([at, { to }]) => to - at > 1 && context.tokens[to - 1]?.word === word,
+  );
+  const [first] = named;
+  const isOne = first && named.every(([, { item }]) => item.id === first[1].item.id);
+  return isOne && more.length === 0
+    ? weigh(onlySaid(first[1].item, lineAmountOf(amount, '')), context)
+    : undefined;
+}
+
+function ofWater(amount: Amount, context: Context): ReadPart | undefined {
+  const [water] = context.lexicon.inWords(['water']);
+  return water && weigh(onlySaid(water.item, lineAmountOf(amount, '')), context);
+}
+
+/** "60 ml cold water, then 120 ml hot" */
+function hotWater(amount: Amount, range: TokenRange, context: Context): ReadPart | undefined {
+  const { unit, to } = amount;
+  const words = context.tokens.slice(to, range.to).filter(({ kind }) => kind === 'word');
+  const isOfWater = words.length > 0 && words.every((token) => says(token, 'waterState'));
+  if (!isOfWater || unit === null || UNITS[unit].kind !== 'volume') return undefined;
+  return ofWater(amount, context);
+}
