@@ -198,8 +198,21 @@ function dropToldAnew(sentences: ReadSentence[]): void {
     const unit = item.amount?.unit;
     const isOil = item.name.match.item.ingredient?.roles.includes('essential-oil') ?? false;
     const isSpooned = isOil && unit && UNITS[unit].kind === 'volume' && unit !== 'drop' && unit !== 'ml';
-    return later.some(({ amount }) =>
-      isSpooned ? amount?.unit === 'drop' : unit === 'part' && amount !== null && amount.unit !== 'part',
+    // "Put a spoon of milk powder in it. So half a cup of mayo, one egg, a spoon of milk powder"
+    const isAlone = sentences.some(({ items }) => items.length === 1 && items[0] === item);
+    const isListed = (other: Item) =>
+      isAlone &&
+      unit !== undefined &&
+      unit !== null &&
+      other.amount?.unit === unit &&
+      other.amount.quantity === item.amount?.quantity &&
+      sentences.some(({ items }) => items.length > 2 && items.includes(other));
+    return later.some(
+      (other) =>
+        isListed(other) ||
+        (isSpooned
+          ? other.amount?.unit === 'drop'
+          : unit === 'part' && other.amount !== null && other.amount.unit !== 'part'),
     );
   };
   for (const [index, sentence] of sentences.entries()) {

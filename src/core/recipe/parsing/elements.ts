@@ -381,10 +381,16 @@ class ElementReader {
       const found = this.words.roles[role].at(this.tokens, index);
       if (found) return { kind: 'role', from: index, to: found.to, role };
     }
-    const deed = this.words.deeds.at(this.tokens, index);
+    const deed = this.isAuxiliary(index) ? undefined : this.words.deeds.at(this.tokens, index);
     if (deed) return { kind: 'deed', from: index, to: deed.to, deed: deed.value };
     const strained = strainedThroughAt(this.tokens, index);
     return strained && { kind: 'deed', from: index, to: strained.to, deed: 'strain' };
+  }
+
+  /** "ele vai endurecer": will, and nothing that goes in. */
+  private isAuxiliary(index: number): boolean {
+    const next = this.tokens[index + 1];
+    return says(this.tokens[index], 'auxiliary') && isWord(next, /[aei]r$/);
   }
 
   private joinAt(index: number): Element | undefined {

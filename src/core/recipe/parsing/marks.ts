@@ -235,6 +235,10 @@ interface Marks {
   readonly lukewarm: Words;
   /** Where something is put to keep or to set. */
   readonly coldPlace: Words;
+  /** Before what is made here: "this conditioner". */
+  readonly thisMade: Words;
+  /** Before what will be done. */
+  readonly auxiliary: Words;
   /** Cloths and sieves. */
   readonly strainers: Words;
   /** Of what is on the hair. */

@@ -123,11 +123,12 @@ export class Mentions {
   private refers(item: Item, sentence: ReadSentence): boolean {
     const { amount } = item;
     if (amount === null) return this.refersUnmeasured(item, sentence);
+    if (amount.unit === null && this.isAfterHair(item.name, sentence)) return true;
     if (!amount.weak) return this.refersMeasured(item, sentence);
     // "wash with a mild shampoo"
     const isWash = item.name.match.item.ingredient?.roles.includes('surfactant') ?? false;
     if (isWash && amount.unit === null && (item.deed === 'rinse' || item.deed === 'follow')) return true;
-    if (this.isAfterHair(item.name, sentence) || this.isOfFinish(item, sentence)) return true;
+    if (this.isOfFinish(item, sentence)) return true;
     // "a splash of milk" is one more; "the banana" may be the one that is in.
     return (
       amount.unit === null &&

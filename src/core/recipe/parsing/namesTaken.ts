@@ -3,7 +3,7 @@ import type { NameMatch } from './elements';
 import type { Gathering } from './gathering';
 import type { Item, NamedAt, TokenRange } from './item';
 import { says } from './marks';
-import { isOfLiquid } from './pending';
+import { isOfLiquid, isProduct } from './pending';
 import { isSign, isWord } from './tokens';
 
 /** How many tokens behind "no" a thing may stand that is taken out again. */
@@ -83,12 +83,11 @@ function isAside(g: Gathering, named: NamedAt): boolean {
 
 /** Denied, told only when, or called so: no thing that goes in. */
 function isMentioned(g: Gathering, named: NamedAt): boolean {
-  const { match } = named;
-  const isKind = g.called !== null && (match.item.ingredient?.roles.includes('conditioner') ?? false);
+  const isKind = g.called !== null && isProduct(named.match);
   // "My version: swap the egg for yogurt"
   const isSwapped = !g.open && [1, 2].some((back) => says(g.tokens[named.from - back], 'swaps'));
   const isReason = (g.when && !g.open) || isSwapped;
-  const isBad = isCalledBad(g, named);
+  const isBad = isCalledBad(g, named) || isThisMixture(g, named);
   if (!g.denied && !g.beside && !isReason && !isKind && !isBad && !isResult(g, named)) return false;
   if (isBad) g.open = null;
   if (g.denied) takeBack(g, named, isConditional(g, named.from));
@@ -98,6 +97,10 @@ function isMentioned(g: Gathering, named: NamedAt): boolean {
   g.called = null;
   return true;
 }
+
+/** "The base of this deep conditioner is shea butter": what is made. */
+const isThisMixture = ({ open, tokens }: Gathering, { from, match }: NamedAt): boolean =>
+  open === null && isProduct(match) && [1, 2].some((back) => says(tokens[from - back], 'thisMade'));
 
 /** "a mashed banana is murder to rinse, so …", "glycerin is out in winter" */
 function isCalledBad({ open, words, tokens }: Gathering, { to }: NamedAt): boolean {

@@ -168,7 +168,7 @@ export function toldUse(
   return {
     minutes: times.length > 0 ? Math.round(Math.max(...times)) : untimed,
     warmth:
-      has('warm') || steps.some(({ deeds }) => deeds.join() === 'apply,heat')
+      has('warm') || steps.some((step, at) => isWithHeat(step, steps[at - 1]))
         ? 'warm'
         : isCap || times.length > 0
           ? 'room'
@@ -193,6 +193,16 @@ const isShampooedThen = (tokens: readonly Token[], { time }: Vocabulary): boolea
   });
 /** Tokens between "then" and it. */
 const SHAMPOO_WITHIN = 4;
+
+/** "Apply warm. Heat 15 min.", "Forty minutes, heat." */
+const isWithHeat = ({ deeds, minutes, text }: ToldStep, before: ToldStep | undefined): boolean =>
+  deeds.join() === 'apply,heat' ||
+  (deeds.join() === 'heat' &&
+    minutes === null &&
+    before !== undefined &&
+    before.minutes !== null &&
+    before.deeds.includes('apply') &&
+    plainWords(text).length === 1);
 
 /** "Overnight oil: …", "Óleo pra dormir: …" */
 const isOfNight = (title: string | null, tokens: readonly Token[], { roles }: Vocabulary): boolean =>
