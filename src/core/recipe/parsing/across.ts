@@ -88,10 +88,12 @@ function giveInOrder(sentences: ReadSentence[]): void {
 const COUNTS_BACK = 2;
 
 /** "Okra slime. 10 pods, …": a count of nothing is of the last thing named that is counted and has none. */
-function countEarlier(sentences: ReadSentence[], { tokens }: Context): void {
+function countEarlier(sentences: ReadSentence[], { tokens, words }: Context): void {
   for (const [index, sentence] of sentences.entries()) {
     const [first] = sentence.nameless;
     if (!first || says(tokens[first.range.from - 1], 'intoBowl')) continue;
+    // "That's about twelve jars."
+    if (words.roles.yields.endsAt(tokens, first.range.from, 3)) continue;
     const { unit } = first.amount;
     const isCount = unit === null || (UNITS[unit].kind === 'count' && !isPack(unit));
     if (!isCount && !first.isBare && !first.amount.packSize) continue;

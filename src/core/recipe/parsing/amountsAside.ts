@@ -75,13 +75,17 @@ function isShareOfMade(
 const SIZES: ReadonlySet<UnitId> = new Set<UnitId>(['ml', 'cl', 'l', 'fl oz', 'oz']);
 
 /** "insgesamt 3 EL"; "3 parts aloe, 1 part glycerin in a 200 ml bottle" */
-const isOfAll = (g: Gathering, { unit, to }: Amount, index: number): boolean =>
+const isOfAll = (g: Gathering, { unit, from, to }: Amount, index: number): boolean =>
   unit !== null &&
   (g.inAll ||
     (SIZES.has(unit) &&
-      (says(g.tokens[to - 1], 'vessel') || says(g.tokens[to], 'vessel')) &&
+      (says(g.tokens[to - 1], 'vessel') || says(g.tokens[to], 'vessel') || isBehindVessel(g, from)) &&
       (isColonSoon(g.elements, index) ||
         g.items.some(({ amount }) => amount && (amount.unit === 'part' || isShareOfWhole(amount))))));
+
+/** "in a squeeze bottle, 500 ml" */
+const isBehindVessel = ({ tokens }: Gathering, from: number): boolean =>
+  isSign(tokens[from - 1], ',', '(') && says(tokens[from - 2], 'vessel');
 
 /** "Oil blend, 100 ml bottle: …", "200 ml jar, so: …" */
 function isColonSoon(elements: readonly Element[], index: number): boolean {
@@ -201,17 +205,23 @@ function isLumpOfLast(g: Gathering, given: Amount): boolean {
 /** "a handful of shea, about 40 g", "half a can, that's 200 ml": the same, weighed. */
 function isLastWeighed(g: Gathering, given: Amount, index: number): boolean {
   const last = g.last();
-  const unit = given.unit;
-  const isTaken = !last?.amount || g.waiting.length > 0 || g.open !== null || isNameNext(g.elements, index);
-  if (isTaken || !unit || !(UNITS[unit].kind === 'mass' || SIZES.has(unit))) return false;
-  const behind = Math.max(last.name.to, last.amount?.to ?? 0);
+  if (!last?.amount || g.waiting.length > 0 || g.open || isNameNext(g.elements, index)) return false;
+  const isMeant = saysMeaning(g, given);
+  const behind = Math.max(last.name.to, last.amount.to);
   const isNear =
-    countWords(g.tokens, behind, given.from) <= SIZE_WITHIN &&
+    countWords(g.tokens, behind, given.from) <= (isMeant ? MEANT_WITHIN : SIZE_WITHIN) &&
     g.between(behind, given.from).every(({ kind }) => kind !== 'name' && kind !== 'amount');
-  if (!isNear || !(saysMeaning(g, given) || isRougher(g, given, last, index))) return false;
+  if (!isNear || !isWeight(given, isMeant) || !(isMeant || isRougher(g, given, last, index))) return false;
   last.amount = { ...given, weak: false };
   return true;
 }
+
+/** Grams or millilitres; where it is said that it is the same, spoons as well. */
+const isWeight = ({ unit }: Amount, isMeant: boolean): boolean =>
+  unit !== null &&
+  (UNITS[unit].kind === 'mass' ||
+    SIZES.has(unit) ||
+    (isMeant && UNITS[unit].kind === 'volume' && !isPack(unit)));
 
 /** "60 ml aloe gel 99 %": how strong it is. */
 function isStrengthOfLast(g: Gathering, { unit, from }: Amount, index: number): boolean {
@@ -219,6 +229,9 @@ function isStrengthOfLast(g: Gathering, { unit, from }: Amount, index: number): 
   const own = last?.amount?.unit ?? null;
   return unit === '%' && own !== null && own !== '%' && last?.name.to === from && g.isEndAt(index + 1);
 }
+
+/** Words between a thing and "that's about a tablespoon". */
+const MEANT_WITHIN = 8;
 
 /** What was said before it is rougher than "about 40 g". */
 function isRougher(g: Gathering, given: Amount, { amount }: Item, index: number): boolean {

@@ -239,6 +239,8 @@ interface Marks {
   readonly thisMade: Words;
   /** Before what will be done. */
   readonly auxiliary: Words;
+  /** Behind "then": with shampoo. */
+  readonly washes: Words;
   /** Cloths and sieves. */
   readonly strainers: Words;
   /** Of what is on the hair. */

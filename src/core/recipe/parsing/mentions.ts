@@ -4,8 +4,9 @@ import type { Item, TokenRange } from './item';
 import { isOfOil, sourceIdOf, type LarderItem } from './lexicon';
 import { isMark, says } from './marks';
 import { isProduct } from './pending';
-import { isWord } from './tokens';
+import { isSign } from './tokens';
 import type { Context, ReadSentence } from './told';
+import { SOME_WITHIN, Wash } from './wash';
 
 /** Deeds that bring something into the bowl. */
 const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
@@ -21,13 +22,7 @@ const BRINGS: ReadonlySet<Deed> = new Set<Deed>([
 ]);
 
 /** How many tokens behind water it may be thrown off. */
-/** The longest words for "some". */
-const SOME_WITHIN = 4;
 const THROWN_WITHIN = 8;
-/** More drops go into a bowl. */
-const MOST_FINISHING_DROPS = 2;
-/** Tokens between "then" and what is taken then. */
-const THEN_WITHIN = 5;
 
 export const isWithin = (at: number, range: TokenRange | null): boolean =>
   range !== null && at >= range.from && at < range.to;
@@ -56,9 +51,7 @@ export class Mentions {
   private readonly seen = new Map<string, Item>();
   /** Where something was strained, by token. */
   private readonly strained: readonly number[];
-  /** Where it was rinsed out, and where it was on the hair for a time, by token. */
-  private readonly rinsed: readonly number[];
-  private readonly timed: readonly number[];
+  private readonly wash: Wash;
   /** "10 pods", whose name stands only in what is made of them. */
   private readonly countsPieces: boolean;
 
@@ -70,9 +63,7 @@ export class Mentions {
     this.strained = sentences.flatMap(({ steps }) =>
       steps.flatMap(({ deeds, from }) => (deeds.includes('strain') ? [from] : [])),
     );
-    const steps = sentences.flatMap((sentence) => sentence.steps);
-    this.rinsed = steps.flatMap(({ deeds, from }) => (deeds.includes('rinse') ? [from] : []));
-    this.timed = steps.flatMap(({ minutes, from }) => (minutes === null ? [] : [from]));
+    this.wash = new Wash(sentences, context);
     this.countsPieces = sentences.some(({ nameless }) =>
       nameless.some(({ amount }) => amount.unit === 'piece'),
     );
@@ -123,12 +114,12 @@ export class Mentions {
   private refers(item: Item, sentence: ReadSentence): boolean {
     const { amount } = item;
     if (amount === null) return this.refersUnmeasured(item, sentence);
-    if (amount.unit === null && this.isAfterHair(item.name, sentence)) return true;
+    if (amount.unit === null && this.wash.comesAfter(item.name, sentence)) return true;
     if (!amount.weak) return this.refersMeasured(item, sentence);
     // "wash with a mild shampoo"
     const isWash = item.name.match.item.ingredient?.roles.includes('surfactant') ?? false;
     if (isWash && amount.unit === null && (item.deed === 'rinse' || item.deed === 'follow')) return true;
-    if (this.isOfFinish(item, sentence)) return true;
+    if (this.wash.finishes(item, sentence)) return true;
     // "a splash of milk" is one more; "the banana" may be the one that is in.
     return (
       amount.unit === null &&
@@ -144,6 +135,7 @@ export class Mentions {
   /** In a method below a list the same amount is no second one. */
   private refersMeasured({ amount, name, deed }: Item, sentence: ReadSentence): boolean {
     const { isMethod } = sentence;
+    if (this.isOfListBehind(name, sentence)) return true;
     if (!isMethod && deed === null) return false;
     const { id } = name.match.item;
     const measured = this.measured.get(id);
@@ -153,40 +145,24 @@ export class Mentions {
     return measured.row.index < sentence.row.index && (isMethod || isSame);
   }
 
-  private refersUnmeasured({ name, deed, texture }: Item, sentence: ReadSentence): boolean {
+  /** "For 300 grams of leave-in: water 216 g, …": all of it. */
+  private isOfListBehind({ to, match }: Item['name'], { items }: ReadSentence): boolean {
+    const behind = items.filter(({ amount, name }) => amount !== null && name.from >= to);
+    return isProduct(match) && isSign(this.context.tokens[to], ':') && behind.length > 2;
+  }
+
+  private refersUnmeasured(item: Item, sentence: ReadSentence): boolean {
+    const { name, deed } = item;
     const { id } = name.match.item;
     // "blitz with its water"
     if (says(this.context.tokens[name.from - 1], 'its')) return true;
-    if (this.isWarmRinse(name, deed, sentence)) return true;
-    if (this.isCoolRinse(name, deed, texture) || this.isAfterHair(name, sentence)) return true;
-    if (this.isOfOils(name, sentence) || this.isRinsedWith(name) || this.isOfKind(name)) return true;
+    if (this.wash.takes(item, sentence)) return true;
+    if (this.isOfOils(name, sentence) || this.isOfKind(name)) return true;
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
     if (deed !== null) return !BRINGS.has(deed);
     if (this.isWithinName(name)) return true;
     return sentence.isMethod || this.isTalk(sentence);
-  }
-
-  /** "20 minutes. Rinse. Then one drop of argan on the ends": what is taken when all is out. */
-  private isOfFinish({ amount }: Item, { from }: ReadSentence): boolean {
-    const isDrop = amount?.unit === 'drop' && amount.quantity <= MOST_FINISHING_DROPS;
-    const rinsed = this.rinsed.find((at) => at < from);
-    return isDrop && rinsed !== undefined && this.timed.some((at) => at < rinsed);
-  }
-
-  /** "then rinse and use my usual conditioner", "20 minutes, then a good conditioner": that of the wash. */
-  private isAfterHair({ from, match }: Item['name'], { steps }: ReadSentence): boolean {
-    const before = this.context.tokens.slice(Math.max(0, from - THEN_WITHIN), from);
-    const isThen = before.some((token) => says(token, 'then'));
-    return (
-      isProduct(match) &&
-      steps.some(
-        ({ deeds, minutes, from: start }) =>
-          start < from &&
-          (deeds.includes('rinse') ||
-            (isThen && minutes !== null && deeds.some((deed) => deed === 'apply' || deed === 'heat'))),
-      )
-    );
   }
 
   /** "Clay Saturday. 4 tbsp kaolin", "just butter and oil: two parts shea to one part olive": the kind of what is measured. */
@@ -213,43 +189,6 @@ export class Mentions {
         ),
       )
     );
-  }
-
-  /** "garam pani se dho lo": water right before the rinse. */
-  private isRinsedWith({ to, match }: Item['name']): boolean {
-    const { tokens, words } = this.context;
-    const isWater = match.item.ingredient?.id === 'water';
-    // "henna and water, rinse after two hours" has it in.
-    const isBeside = isWord(tokens[to]);
-    return isWater && isBeside && [to, to + 1].some((at) => words.deeds.at(tokens, at)?.value === 'rinse');
-  }
-
-  /** "20 minutes, cold water or you'll have scrambled eggs": what it is rinsed with. */
-  private isCoolRinse({ from, to }: Item['name'], deed: Deed | null, texture: Item['texture']): boolean {
-    const { tokens, words } = this.context;
-    // "… 25 minute, thande paani se dhona"
-    const isRinsed = [to, to + 1].some((at) => words.deeds.at(tokens, at)?.value === 'rinse');
-    // "a little lukewarm water" goes in.
-    // … and so does "cold water with a spoon of honey".
-    const isMixed = [to, to + 1].some((at) => says(tokens[at], 'holding'));
-    if (words.roles.some.endsAt(tokens, from, SOME_WITHIN) || (isMixed && !isRinsed)) return false;
-    return (
-      (deed === null || deed === 'cool' || isRinsed) &&
-      texture === null &&
-      [from, from - 1].some((at) => (words.roles.coolRinse.at(tokens, at)?.to ?? 0) >= to)
-    );
-  }
-
-  /** "Forty minutes, cap, lukewarm water.": what it is rinsed with. */
-  private isWarmRinse(
-    { from, to, match }: Item['name'],
-    deed: Deed | null,
-    { elements }: ReadSentence,
-  ): boolean {
-    const { tokens } = this.context;
-    const isWarm = [from - 1, from, to - 1, to].some((at) => says(tokens[at], 'lukewarm'));
-    const isTimed = elements.some(({ kind, from: start }) => kind === 'duration' && start < from);
-    return match.item.ingredient?.id === 'water' && deed === null && isWarm && isTimed;
   }
 
   /** "okra slime. 10 pods, 3 cups water": what is made of what is measured. */

@@ -104,6 +104,7 @@ const isThisMixture = ({ open, tokens }: Gathering, { from, match }: NamedAt): b
 
 /** "a mashed banana is murder to rinse, so …", "glycerin is out in winter" */
 function isCalledBad({ open, words, tokens }: Gathering, { to }: NamedAt): boolean {
+  if (words.roles.tooMuch.at(tokens, to)) return true;
   const isMeasured = open !== null && (open.amount.unit !== null || !open.amount.weak);
   return !isMeasured && words.roles.isBad.at(tokens, to) !== undefined;
 }

@@ -84,9 +84,7 @@ export class Times {
     // "Cap, 30.", "hot towel 20"
     const behind = isSign(tokens[at - 1], ',') ? at - 1 : at;
     const isCapped = words.roles.cap.endsAt(tokens, behind, 3) || words.roles.warm.endsAt(tokens, behind, 3);
-    // "20 min if it's mushy, 10 if it's just tired"
-    const isOther = says(tokens[to], 'if') && words.time.isWithin(tokens, Math.max(0, at - OTHER_WITHIN), at);
-    if (isOther) return { from: at, to, minutes: value };
+    if (this.isOther(at, to)) return { from: at, to, minutes: value };
     const isAsked = isCapped || words.roles.bareMinutes.endsAt(tokens, at, 4) || this.isAlone(at, to);
     const next = tokens[to];
     const isOver =
@@ -97,6 +95,14 @@ export class Times {
     const minutes = (value + (upper ?? value)) / 2;
     const isLikely = minutes >= LEAST_BARE_MINUTES && minutes <= MOST_BARE_MINUTES;
     return isAsked && isOver && isLikely ? { from: at, to, minutes } : undefined;
+  }
+
+  /** "20 min if it's mushy, 10 if it's just tired", "five minutes for everyday and thirty for when it's tired" */
+  private isOther(at: number, to: number): boolean {
+    const { tokens, words } = this;
+    const isAnd = words.roles.and.endsAt(tokens, at, 1) && says(tokens[to], 'purpose');
+    const isNext = isAnd || says(tokens[to], 'if');
+    return isNext && words.time.isWithin(tokens, Math.max(0, at - OTHER_WITHIN), at);
   }
 
   /** "… splash of milk to loosen. 20. Don't …": a number that is a sentence, behind others. */

@@ -189,7 +189,10 @@ const isShampooedThen = (tokens: readonly Token[], { time }: Vocabulary): boolea
     const before = tokens.slice(Math.max(0, at - SHAMPOO_WITHIN), at);
     const isAlone = tokens[at - 1]?.kind === 'sign' && (tokens[at + 1]?.kind ?? 'sign') === 'sign';
     const isBehindTime = isAlone && time.isWithin(tokens, Math.max(0, at - SHAMPOO_WITHIN), at);
-    return says(token, 'shampoo') && (isBehindTime || before.some((word) => says(word, 'then')));
+    const isThen = before.some((word) => says(word, 'then'));
+    // "Danach ganz normal waschen."
+    const isWashedLast = says(token, 'washes') && isThen && isSign(tokens[at + 1], '.');
+    return isWashedLast || (says(token, 'shampoo') && (isBehindTime || isThen));
   });
 /** Tokens between "then" and it. */
 const SHAMPOO_WITHIN = 4;

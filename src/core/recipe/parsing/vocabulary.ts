@@ -54,6 +54,7 @@ const ROLES = [
   'allOf',
   'swap',
   'isBad',
+  'tooMuch',
   'topUp',
   'idioms',
   'hearsay',
