@@ -49,7 +49,9 @@ function isGiven(g: Gathering, given: Amount, element: TokenRange, index: number
 function isFilled(g: Gathering, given: Amount, element: TokenRange, index: number): boolean {
   const next = g.elements[index + 1];
   const isWith = next?.kind === 'separator' && next.separator === 'with';
-  const isShare = given.unit === null && given.quantity < 1 && says(g.tokens[given.from - 1], 'fills');
+  // "fill it a third with olive oil"
+  const isFilling = [1, 2].some((back) => says(g.tokens[given.from - back], 'fills'));
+  const isShare = given.unit === null && given.quantity < 1 && isFilling;
   if (!isShare || !isWith || g.elements[index + 2]?.kind !== 'name') return false;
   g.close();
   g.open = g.opened({ ...given, unit: 'part' }, { from: element.from, to: next.to }, { equalPart: true });

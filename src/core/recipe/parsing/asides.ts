@@ -17,7 +17,7 @@ export function isAside(
   const isUnmeasured = items.every(({ amount }) => amount === null);
   return (
     isAsked(range, elements, items, context) ||
-    (isUnmeasured && isOfThen(range, context, place)) ||
+    (isUnmeasured && isOfThen(range, elements, context, place)) ||
     (place.hasOwn && isOfOtherTimes(range, context)) ||
     isSaidOnly(range, items, context) ||
     isOfSomebody(range, items, context, place)
@@ -31,9 +31,17 @@ interface Place {
 }
 
 /** "If it dries crunchy I do the oat one", "the lengths get plain conditioner meanwhile": another time, another place. */
-function isOfThen({ from, to }: TokenRange, { tokens }: Context, { hasOwn }: Place): boolean {
+function isOfThen(
+  { from, to }: TokenRange,
+  elements: readonly Element[],
+  { tokens }: Context,
+  { hasOwn }: Place,
+): boolean {
   const isElse = says(tokens[from], 'ifElse') && says(tokens[from + 1], 'itsState');
-  return isElse || (hasOwn && tokens.slice(from, to).some((token) => says(token, 'besideIt')));
+  // "Fica liso de escorrer.": what comes of it.
+  const isResult =
+    says(tokens[from], 'becomes') && elements.every(({ kind }) => kind !== 'duration' && kind !== 'name');
+  return isElse || isResult || (hasOwn && tokens.slice(from, to).some((token) => says(token, 'besideIt')));
 }
 
 /** "Swap the water for tea if you like.", "Bentonite, rhassoul, you name it." */

@@ -252,11 +252,17 @@ class ElementReader {
   private isDone(index: number, before: readonly Element[]): boolean {
     const name = this.names.get(index);
     const deed = name && this.words.deeds.at(this.tokens, index);
-    if (!deed || deed.to < name.to) return false;
+    if (!deed || deed.to < name.to || this.isPlace(index)) return false;
     const measured = before.findLast(({ kind }) => kind !== 'word');
     if (measured?.kind === 'amount' && measured.amount.unit !== null) return false;
     const behind = name.to + (isSign(this.tokens[name.to], ':', ',', '-', '–', '—', '=') ? 1 : 0);
     return (this.amounts.amountAt(behind, this.nameEnd)?.unit ?? null) === null;
+  }
+
+  /** "a spoon of soda in the shampoo": a thing that others go into. */
+  private isPlace(index: number): boolean {
+    const isThe = says(this.tokens[index - 1], 'theMade') || says(this.tokens[index - 1], 'ownBefore');
+    return isThe && says(this.tokens[index - 2], 'inPlace');
   }
 
   /** Roles that would otherwise be read as amounts or deeds: "a bit of", "don't skip", "equal parts", "it's a". */

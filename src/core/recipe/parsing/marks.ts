@@ -241,6 +241,10 @@ interface Marks {
   readonly auxiliary: Words;
   /** Behind "then": with shampoo. */
   readonly washes: Words;
+  /** "Part one is the oil". */
+  readonly partWord: Words;
+  /** What is made of any fruit: "raspberry vinegar". */
+  readonly flavoured: Words;
   /** Cloths and sieves. */
   readonly strainers: Words;
   /** Of what is on the hair. */

@@ -95,14 +95,23 @@ export class Mentions {
   /** "warm it in a cup of hot water": nothing that goes in. */
   private isBath({ deed, amount, name }: Item, { elements }: ReadSentence): boolean {
     if (name.match.item.ingredient?.id !== 'water') return false;
+    if (amount === null && deed !== 'boil' && this.isStoodIn(name.from)) return true;
     if (deed === 'soak' && amount === null) return this.isThrownOff(name.to);
-    if (deed !== 'heat') return false;
-    const from = amount?.from ?? name.from;
-    // "in a bowl of hot water", "over hot water"
+    return deed === 'heat' && this.isHeatedIn(amount?.from ?? name.from, elements);
+  }
+
+  /** "in a bowl of hot water", "over hot water" */
+  private isHeatedIn(from: number, elements: ReadSentence['elements']): boolean {
     const before = elements.findLast(({ kind, to }) => to <= from && kind !== 'amount' && kind !== 'word');
     const isPlace = before?.kind === 'deed' && before.deed === 'take';
     const isIn = before?.kind === 'separator' && before.separator === 'with';
     return isPlace || isIn || says(this.context.tokens[from - 1], 'over');
+  }
+
+  /** "stand it in hot water" */
+  private isStoodIn(at: number): boolean {
+    const { tokens } = this.context;
+    return says(tokens[at - 1], 'inPlace') && says(tokens[at - 2], 'pronoun');
   }
 
   /** "4 sheets soaked in cold water, squeezed out": it does not stay. */
@@ -123,7 +132,10 @@ export class Mentions {
     // "a splash of milk" is one more; "the banana" may be the one that is in.
     return (
       amount.unit === null &&
-      (this.isElsewhere(item, sentence) || this.seen.has(item.name.match.item.id) || this.isOfKind(item.name))
+      (this.isElsewhere(item, sentence) ||
+        this.seen.has(item.name.match.item.id) ||
+        this.isOfKind(item.name) ||
+        this.isOfOther(item.name))
     );
   }
 
@@ -157,12 +169,20 @@ export class Mentions {
     // "blitz with its water"
     if (says(this.context.tokens[name.from - 1], 'its')) return true;
     if (this.wash.takes(item, sentence)) return true;
-    if (this.isOfOils(name, sentence) || this.isOfKind(name)) return true;
+    if (this.isOfOils(name, sentence) || this.isOfKind(name) || this.isOfOther(name)) return true;
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
     if (deed !== null) return !BRINGS.has(deed);
     if (this.isWithinName(name)) return true;
     return sentence.isMethod || this.isTalk(sentence);
+  }
+
+  /** "… Shampoo, then a lavender rinse": another treatment. */
+  private isOfOther({ from, to }: Item['name']): boolean {
+    const { tokens, words } = this.context;
+    const isMixture =
+      words.articles.endsAt(tokens, from, 2) && words.roles.kinds.at(tokens, to) !== undefined;
+    return isMixture && [...this.measured.values()].some((sentence) => sentence.to <= from);
   }
 
   /** "Clay Saturday. 4 tbsp kaolin", "just butter and oil: two parts shea to one part olive": the kind of what is measured. */

@@ -13,7 +13,7 @@ function namedNumber(
   index: number,
   { numbers, roles }: Vocabulary,
 ): number | undefined {
-  const isOfStep = says(tokens[index], 'stepWord');
+  const isOfStep = says(tokens[index], 'stepWord') || isOfPart(tokens, index, numbers);
   const isOfKind = says(tokens[index], 'numbered') || isSign(tokens[index], '#', 'º', '№');
   // "Everyone uses a lot. One: mayonnaise."
   const isListed = isSign(tokens[index - 1], '.', '!', ';') && isWord(tokens[index]);
@@ -33,6 +33,13 @@ function ordinalAt(tokens: readonly Token[], index: number, { fractions }: Vocab
   const next = said && tokens[said.to];
   const isOrdinal = (['countsThings', 'pronounOne', 'meaning'] as const).some((mark) => says(next, mark));
   return isOrdinal && !says(next, 'meaning') ? said!.to + 1 : isOrdinal ? said?.to : undefined;
+}
+
+/** "Part one is the oil": "one part oil" is how much. */
+function isOfPart(tokens: readonly Token[], index: number, numbers: Vocabulary['numbers']): boolean {
+  const number = says(tokens[index], 'partWord') ? numbers.at(tokens, index + 1) : undefined;
+  const next = number && tokens[number.to];
+  return next !== undefined && (says(next, 'meaning') || isSign(next, ':', ',', '.'));
 }
 
 /** "things I learned: (1) …, (2) …"; "banana (1)" is one of it. */

@@ -39,6 +39,8 @@ export function isUseOfMade(
 
 /** From this much on it may be what a herb is brewed in, ml. */
 const LEAST_BREWED_ML = 200;
+/** A bag of tea is steeped in no less, ml. */
+const LEAST_STEEPED_ML = 100;
 
 /** "10 pods to 500 ml", "two chamomile bags in the jug, 600 ml": of water, though nobody names it. */
 export function isBrewedIn(
@@ -47,7 +49,8 @@ export function isBrewedIn(
   isOfHerb: boolean,
 ): boolean {
   const measure = unit ? UNITS[unit] : undefined;
-  const isMuch = measure?.kind === 'volume' && measure.size * quantity >= LEAST_BREWED_ML;
+  const least = isOfHerb ? LEAST_STEEPED_ML : LEAST_BREWED_ML;
+  const isMuch = measure?.kind === 'volume' && measure.size * quantity >= least;
   const before = tokens[from - 1];
   return isMuch && (says(before, 'intoWater') || (isOfHerb && isSign(before, ',')));
 }

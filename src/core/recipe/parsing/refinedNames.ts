@@ -23,6 +23,7 @@ export function refinedNames(
   const found: Found = new Map(names);
   dropCommonWords(found, tokens, words);
   dropTools(found, tokens, words);
+  dropFlavours(found, tokens);
   dropLeftIn(found, tokens, words);
   dropCalledFor(found, tokens);
   dropOfUnknown(found, tokens, words);
@@ -155,6 +156,14 @@ function dropTeaOf(found: Found, tokens: readonly Token[]): void {
     const of = says(tokens[to], 'ofHerb') ? to + 1 : null;
     const herb = of === null ? undefined : found.get(of);
     if (isBehind || (herb && isHerb(herb.item)) || isTeaWith(found, tokens, to)) found.delete(at);
+  }
+}
+
+/** "raspberry vinegar": of it, and no berries. */
+function dropFlavours(found: Found, tokens: readonly Token[]): void {
+  for (const [at, { to }] of [...found]) {
+    const next = found.get(to);
+    if (to === at + 1 && next && next.to === to + 1 && says(tokens[to], 'flavoured')) found.delete(at);
   }
 }
 

@@ -49,7 +49,10 @@ export class Wash {
 
   /** "Forty minutes. It comes off with water.": what rinses it, where nothing else is named. */
   private isBareRinse({ from, match }: Item['name'], { items }: ReadSentence): boolean {
-    const isAlone = items.length === 1 && items[0]?.texture === null && items[0].deed === null;
+    const isAlone =
+      items.length === 1 &&
+      items[0]?.texture === null &&
+      (items[0].deed === null || items[0].deed === 'take');
     return match.item.ingredient?.id === 'water' && isAlone && this.timed.some((at) => at < from);
   }
 
