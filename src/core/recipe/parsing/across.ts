@@ -157,7 +157,10 @@ function giveSource(sentences: ReadSentence[], { tokens }: Context): void {
     if (!source) continue;
     // Its own sentence may name it: "so here is the gel: a quarter cup of seeds".
     const made = itemsBefore(sentences, index + 1).find(
-      ({ amount, name }) => amount === null && sourceIdOf(name.match.item.id) !== undefined,
+      ({ amount, name }) =>
+        // "I make a linseed gel"
+        (amount === null || (amount.weak && amount.unit === null)) &&
+        sourceIdOf(name.match.item.id) !== undefined,
     );
     if (!made) continue;
     const { amount } = source;

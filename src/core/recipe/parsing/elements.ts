@@ -339,8 +339,10 @@ class ElementReader {
     if (isBare && (this.isDeed(amount) || (!isBehind && !this.nameSoon(amount.to)))) return undefined;
     // "three times", "8 years", "in one beaker"
     const isPlace = says(this.tokens[amount.to], 'vessel') && says(this.tokens[index - 1], 'inVessel');
-    if (amount.unit === null && (isPlace || says(this.tokens[amount.to], 'countsThings')))
-      return { kind: 'word', from: index, to: amount.to + 1 };
+    // … "a few of you"
+    const thing = says(this.tokens[amount.to], 'of') ? amount.to + 1 : amount.to;
+    if (amount.unit === null && (isPlace || says(this.tokens[thing], 'countsThings')))
+      return { kind: 'word', from: index, to: thing + 1 };
     const to = this.beforeTea(amount, this.beforeName(amount.to));
     return { kind: 'amount', from: index, to, amount: to < amount.to ? { ...amount, to } : amount };
   }

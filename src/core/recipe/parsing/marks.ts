@@ -245,6 +245,8 @@ interface Marks {
   readonly partWord: Words;
   /** What is made of any fruit: "raspberry vinegar". */
   readonly flavoured: Words;
+  /** What is told here. */
+  readonly recipeWord: Words;
   /** Cloths and sieves. */
   readonly strainers: Words;
   /** Of what is on the hair. */

@@ -76,7 +76,7 @@ function waits(g: Gathering, named: NamedAt, index: number): void {
 /** What a product holds, what is left as it is, and what is only mentioned: no thing that goes in. */
 function isAside(g: Gathering, named: NamedAt): boolean {
   if (g.holding) g.holding.push(named);
-  else if (g.whole && g.denied) g.whole.except.push(named);
+  else if (g.whole && (g.denied || g.beside)) g.whole.except.push(named);
   else return isMentioned(g, named);
   return true;
 }
@@ -98,9 +98,14 @@ function isMentioned(g: Gathering, named: NamedAt): boolean {
   return true;
 }
 
-/** "The base of this deep conditioner is shea butter": what is made. */
+/** "The base of this deep conditioner is shea butter", "my recipe for the okra conditioner": what is made. */
 const isThisMixture = ({ open, tokens }: Gathering, { from, match }: NamedAt): boolean =>
-  open === null && isProduct(match) && [1, 2].some((back) => says(tokens[from - back], 'thisMade'));
+  open === null &&
+  isProduct(match) &&
+  ([1, 2].some((back) => says(tokens[from - back], 'thisMade')) ||
+    tokens.slice(Math.max(0, from - RECIPE_WITHIN), from).some((token) => says(token, 'recipeWord')));
+/** Tokens between "recipe for" and what it is for. */
+const RECIPE_WITHIN = 5;
 
 /** "a mashed banana is murder to rinse, so …", "glycerin is out in winter" */
 function isCalledBad({ open, words, tokens }: Gathering, { to }: NamedAt): boolean {

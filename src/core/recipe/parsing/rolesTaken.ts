@@ -16,7 +16,8 @@ type TakesRole = (g: Gathering, element: TokenRange, index: number) => void;
 const TAKES: Partial<Record<Role, TakesRole>> = {
   contains: (g, _, index) => beginHolding(g, index),
   not: (g, _, index) => deny(g, index),
-  except: (g) => (g.denied = true),
+  // "Melt everything but the orange" leaves it in.
+  except: (g) => (g.beside = true),
   isA: (g, element) => (g.called = element),
   beside: (g) => (g.beside = true),
   another: (g) => (g.another = true),

@@ -15,6 +15,7 @@ import seventh from './tellings/seventh.json';
 import sixth from './tellings/sixth.json';
 import tenth from './tellings/tenth.json';
 import third from './tellings/third.json';
+import twelfth from './tellings/twelfth.json';
 import unread from './tellings/unread.json';
 
 /** What a careful listener takes from a telling; what is not named here is left open. */
@@ -41,6 +42,7 @@ const TELLINGS = [
   ...ninth,
   ...tenth,
   ...eleventh,
+  ...twelfth,
 ] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',
