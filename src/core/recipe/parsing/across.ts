@@ -4,7 +4,7 @@ import type { Amount } from './amounts';
 import type { Element } from './elements';
 import type { Item, NamedAt, TokenRange } from './item';
 import { isHerb, isOfOil, sourceIdOf } from './lexicon';
-import { isPack, isShareOfWhole } from './lineAmount';
+import { isPack, isShareOfWhole, makeWhole } from './lineAmount';
 import { says } from './marks';
 import { bareItem } from './pending';
 import { isSign, isWord, type Token } from './tokens';
@@ -37,12 +37,9 @@ function takeAsParts(items: readonly Item[]): void {
     ({ amount, name: { match } }) =>
       amount && isShareOfWhole(amount) && match.item.ingredient?.measures.pieceGrams === undefined,
   );
-  const whole = sum(shares.map(({ amount }) => amount?.quantity ?? 0));
-  if (shares.length < 2 || Math.abs(whole - 1) > WHOLE_WITHIN) return;
+  if (shares.length < 2 || !makeWhole(shares.map(({ amount }) => amount?.quantity ?? 0))) return;
   for (const item of shares) item.amount = { ...item.amount!, unit: 'part' };
 }
-/** "a third, a third, and a third" written with decimals. */
-const WHOLE_WITHIN = 0.05;
 
 /** "A third aloe, two thirds water. 250 ml bottle.": how much all parts are. */
 function fillBottle(sentences: ReadSentence[], { tokens }: Context): void {
@@ -204,14 +201,11 @@ function dropToldAnew(sentences: ReadSentence[]): void {
     const isOil = item.name.match.item.ingredient?.roles.includes('essential-oil') ?? false;
     const isSpooned = isOil && unit && UNITS[unit].kind === 'volume' && unit !== 'drop' && unit !== 'ml';
     // "Put a spoon of milk powder in it. So half a cup of mayo, one egg, a spoon of milk powder"
-    const isAlone = sentences.some(({ items }) => items.length === 1 && items[0] === item);
+    const alone = unit ? sentences.find(({ items }) => items.length === 1 && items[0] === item) : undefined;
     const isListed = (other: Item) =>
-      isAlone &&
-      unit !== undefined &&
-      unit !== null &&
       other.amount?.unit === unit &&
-      other.amount.quantity === item.amount?.quantity &&
-      sentences.some(({ items }) => items.length > 2 && items.includes(other));
+      other.amount?.quantity === item.amount?.quantity &&
+      sentences.some(({ items, row }) => items.length > 2 && row === alone?.row && items.includes(other));
     return later.some(
       (other) =>
         isListed(other) ||
@@ -231,7 +225,7 @@ function dropToldAnew(sentences: ReadSentence[]): void {
   }
 }
 
-/** "It's the mango butter. 60 g mango, …": measured behind a longer name that nobody measures, it is of that. */
+/** "It's the mango butter. 60 g mango, …": measured behind a longer name of a fat that nobody measures, it is of that. */
 function nameInFull(sentences: ReadSentence[], { tokens }: Context): void {
   const measured = new Set(
     sentences.flatMap(({ items }) =>
@@ -240,7 +234,7 @@ function nameInFull(sentences: ReadSentence[], { tokens }: Context): void {
   );
   const longer: Extract<Element, { kind: 'name' }>[] = [];
   for (const [index, sentence] of sentences.entries()) {
-    const { elements } = sentence;
+    const { elements, denied } = sentence;
     const items = sentence.items.map((item): Item => {
       const { name, amount } = item;
       const word = tokens[name.from]?.word;
@@ -250,14 +244,17 @@ function nameInFull(sentences: ReadSentence[], { tokens }: Context): void {
         ({ from, match }) =>
           tokens[from]?.word === word &&
           !measured.has(match.item.id) &&
-          // "Flax gel! 3 tbsp flax to 2 cups water"
-          sourceIdOf(match.item.id) !== name.match.item.id,
+          (isOfOil(match.item) || /-butter$/.test(match.item.id)),
       );
       return full ? { ...item, name: { ...name, match: full.match } } : item;
     });
     sentences[index] = { ...sentence, items };
     longer.push(
-      ...elements.flatMap((each) => (each.kind === 'name' && each.to - each.from > 1 ? [each] : [])),
+      ...elements.flatMap((each) =>
+        each.kind === 'name' && each.to - each.from > 1 && !denied.some(({ from }) => from === each.from)
+          ? [each]
+          : [],
+      ),
     );
   }
 }

@@ -60,11 +60,12 @@ function isOfSomebody(
   { tokens, words }: Context,
   { isFirst, hasOwn }: Place,
 ): boolean {
+  if (!isOfOthers(range, tokens, words)) return false;
   const isOwnLater = saysOwnLater(tokens, range.to);
   // "Grandma's version is … Mine is …"
   const isBeside = !isFirst || saysOwn(tokens, range.to) || isOwnLater;
   const isToldApart = hasOwn || !isMeasured({ items }) || isOwnLater;
-  return isBeside && isToldApart && isOfOthers(range, tokens, words);
+  return isBeside && isToldApart;
 }
 
 export const isMeasured = ({ items }: Pick<SentenceItems, 'items'>): boolean =>

@@ -2,7 +2,7 @@ import { singular } from '../ingredients';
 import type { Amount } from './amounts';
 import type { Element, NameMatch } from './elements';
 import type { NameLexicon } from './lexicon';
-import { isShareOfWhole } from './lineAmount';
+import { isShareOfWhole, makeWhole } from './lineAmount';
 import { isMark, says } from './marks';
 import { oilOf } from './sharedNouns';
 import type { Token } from './tokens';
@@ -26,8 +26,6 @@ interface Member {
 
 /** Words between the amount and the noun of a group: "3 tbsp of good dried herbs (…)". */
 const NOUN_WITHIN = 3;
-/** "half, half": how far from the whole their shares may be. */
-const WHOLE_WITHIN = 0.05;
 
 /**
  * "3 tbsp oils (castor, olive, argan)", "10 % oils (half argan, half jojoba)": what the whole group measures is shared out
@@ -102,10 +100,7 @@ function membersOf(inside: readonly Element[], noun: readonly string[], place: P
   const members = told.map((part) => memberOf(part, noun, place));
   const known = members.flatMap((member) => (member ? [member] : []));
   const shares = known.flatMap(({ share }) => (share ? [share.amount.quantity] : []));
-  const isWhole =
-    shares.length === 0 ||
-    (shares.length === known.length &&
-      Math.abs(shares.reduce((whole, share) => whole + share, 0) - 1) <= WHOLE_WITHIN);
+  const isWhole = shares.length === 0 || (shares.length === known.length && makeWhole(shares));
   // "2 tbsp butter (shea)": which kind it is.
   const isKind = known.length === 1 && known[0]?.match.words === 1;
   return (known.length > 1 || isKind) && known.length === members.length && isWhole ? known : undefined;

@@ -1,4 +1,4 @@
-import type { UnitId } from '../../base/measures';
+import { sum, type UnitId } from '../../base/measures';
 
 export type PieceSize = 'small' | 'medium' | 'large';
 
@@ -13,6 +13,10 @@ export const isShareOfWhole = ({
   readonly unit: UnitId | null;
   readonly quantity: number | null;
 }): boolean => unit === null && quantity !== null && quantity < 1;
+
+/** Whether shares are all of a thing: a third and two thirds, rounded; 0.3, 0.3 and 0.4. */
+export const makeWhole = (shares: readonly number[]): boolean => Math.abs(sum(shares) - 1) <= WHOLE_WITHIN;
+const WHOLE_WITHIN = 0.05;
 
 /** What is said in brackets behind a count. */
 export interface PackSize {

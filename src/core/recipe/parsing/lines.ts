@@ -7,7 +7,7 @@ import type { Amount } from './amounts';
 import { isOfOtherNoun } from './headNouns';
 import type { Item, TokenRange } from './item';
 import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
-import { lineAmountOf, NO_AMOUNT, type LineAmount } from './lineAmount';
+import { lineAmountOf, makeWhole, NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { isMark, says } from './marks';
 import { isMisspeltEssential, isSafeToSuggest, meantBy, misspeltWhole, saidAs } from './meant';
@@ -252,11 +252,9 @@ function isCountedThing({ match, to }: Item['name'], isOf: boolean, tokens: Cont
 
 const isShareOfAll = ({ amount }: Item, { items, batches }: ReadSentence): boolean => {
   const shares = items.map((each) => (each.amount?.unit === null ? each.amount.quantity : 1));
-  const isWhole = items.length > 1 && Math.abs(sum(shares) - 1) <= SHARES_WITHIN;
+  const isWhole = items.length > 1 && makeWhole(shares);
   return amount?.unit === null && isWhole && batches.some(({ what }) => what === 'total');
 };
-/** A third and two thirds, rounded. */
-const SHARES_WITHIN = 0.01;
 
 function gramsOrPart(unit: Amount['unit'], { quantity }: Amount): Amount['unit'] {
   if (unit === 'g' || unit === 'ml') return 'g';
