@@ -278,7 +278,22 @@ function endsSentence(tokens: readonly Token[], at: number, to: number, words: V
   // "c. à soupe", "2 tbsp. of honey", "q. s.": nothing ends there.
   if (before === undefined || before.kind !== 'word') return true;
   const goesOn = isSign(next, '(') || (isWord(next) && /^\p{Ll}/u.test(next.raw));
-  return before.word.length > 1 && !(goesOn && isShortUnit(tokens, at, words));
+  if (before.word.length === 1) return isOverBehindLetter(tokens, at, words);
+  return !(goesOn && isShortUnit(tokens, at, words));
+}
+
+/** "about 40 g. My sister adds beer": a measure of one letter, and what begins behind it is no thing. */
+function isOverBehindLetter(tokens: readonly Token[], at: number, words: Vocabulary): boolean {
+  const next = tokens[at + 1];
+  const isCapital = isWord(next) && /^\p{Lu}/u.test(next.raw);
+  const isMeasure = isNumber(tokens[at - 2]) && words.units.at(tokens, at - 1) !== undefined;
+  const { persons } = words.roles;
+  const isTelling =
+    persons.at(tokens, at + 1) !== undefined ||
+    words.deeds.at(tokens, at + 1) !== undefined ||
+    says(next, 'i') ||
+    says(next, 'then');
+  return isCapital && isMeasure && isTelling;
 }
 
 /** "2 tbsp. of honey"; "is 70 grams. my squirt …": a whole word ends the sentence. */

@@ -77,6 +77,7 @@ describe('amounts said again, in parts or of what was made', () => {
 describe('what others take, and at other times', () => {
   it.each([
     ['2 tbsp honey, 1 egg. My sister adds beer.', ['egg', 'honey']],
+    ['A handful of shea, about 40 g. My sister adds beer.', ['shea-butter']],
     ['Dos cucharadas de miel. Mi hermana le echa plátano, yo no.', ['honey']],
     ['Un œuf, 2 cuillères de miel. Ma mère y mettait du rhum, moi non.', ['egg', 'honey']],
     ["Mum's version had beer in it. So mine: one egg, a teaspoon of honey.", ['egg', 'honey']],
