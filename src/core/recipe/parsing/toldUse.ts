@@ -186,16 +186,20 @@ export function toldUse(
 /** "Then a proper shampoo.", "40 mins, shampoo." */
 const isShampooedThen = (tokens: readonly Token[], { time }: Vocabulary): boolean =>
   tokens.some((token, at) => {
-    const before = tokens.slice(Math.max(0, at - SHAMPOO_WITHIN), at);
+    const near = tokens.slice(Math.max(0, at - SHAMPOO_WITHIN), at);
+    const stop = near.findLastIndex((word) => isSign(word, '.', '!', ';'));
+    const before = near.slice(stop + 1);
     const isAlone = tokens[at - 1]?.kind === 'sign' && (tokens[at + 1]?.kind ?? 'sign') === 'sign';
-    const isBehindTime = isAlone && time.isWithin(tokens, Math.max(0, at - SHAMPOO_WITHIN), at);
+    const isBehindTime = isAlone && time.isWithin(tokens, Math.max(0, at - TIMED_WITHIN), at);
     const isThen = before.some((word) => says(word, 'then'));
     // "Danach ganz normal waschen."
     const isWashedLast = says(token, 'washes') && isThen && isSign(tokens[at + 1], '.');
     return isWashedLast || (says(token, 'shampoo') && (isBehindTime || isThen));
   });
-/** Tokens between "then" and it. */
-const SHAMPOO_WITHIN = 4;
+/** Tokens between "then" and it: "Then I rinse it with lukewarm water and use my usual shampoo". */
+const SHAMPOO_WITHIN = 12;
+/** Tokens of a time right before it. */
+const TIMED_WITHIN = 4;
 
 /** "Apply warm. Heat 15 min.", "Forty minutes, heat." */
 const isWithHeat = ({ deeds, minutes, text }: ToldStep, before: ToldStep | undefined): boolean =>
