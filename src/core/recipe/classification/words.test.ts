@@ -9,7 +9,11 @@ describe('the reasons of a verdict', () => {
       /Most of what firms comes from the gelatin \(100 %\)/,
     );
     expect(reasonsOf('1 banana', '1 tsp coconut oil')).toMatch(/softens comes from the banana/);
-    expect(reasonsOf('3 tbsp coconut oil')).toMatch(/oils comes from the coconut oil/);
+    expect(reasonsOf('3 tbsp coconut oil')).toMatch(/soaks in comes from the coconut oil/);
+    // Two kinds of oil are two sentences, and each says of which it is.
+    const both = reasonsOf('3 tbsp coconut oil', '40 g shea butter');
+    expect(both).toMatch(/soaks in comes from the coconut oil/);
+    expect(both).toMatch(/coats comes from the shea butter/);
     expect(reasonsOf('2 cups water', '1 tsp nettle')).toMatch(/Little in it stays/);
   });
 

@@ -88,7 +88,9 @@ export function leader(ledger: readonly LedgerRow[], load: LoadKind): LedgerRow 
   return [...ledger].sort((a, b) => b.shares[load] - a.shares[load]).find((row) => row.shares[load] > 0);
 }
 
-export const CARRIED_BY: Record<TreatmentKind, readonly LoadKind[]> = {
+type Carrier = Extract<LoadKind, 'firm' | 'soft' | 'penetratingOil' | 'sealingOil'>;
+
+export const CARRIED_BY: Record<TreatmentKind, readonly Carrier[]> = {
   protein: ['firm'],
   moisture: ['soft'],
   balanced: ['firm', 'soft'],
@@ -101,13 +103,18 @@ export function verdictReasons(verdict: Verdict): string[] {
   const carriers = CARRIED_BY[verdict.kind]
     .map((load) => ({ load, row: leader(verdict.ledger, load) }))
     .filter(({ row }) => row);
-  const words: Partial<Record<LoadKind, string>> = { firm: t`firms`, soft: t`softens` };
+  const words: Record<Carrier, string> = {
+    firm: t`firms`,
+    soft: t`softens`,
+    penetratingOil: t`soaks in`,
+    sealingOil: t`coats`,
+  };
   const reasons =
     verdict.kind === 'rinse'
       ? [t`Little in it stays on the hair to firm or soften.`]
       : carriers.map(({ load, row }) => {
           const percent = Math.round(100 * (row?.shares[load] ?? 0));
-          return t`Most of what ${{ load: words[load] ?? t`oils` }} comes from the ${{ rowName: row?.name ?? '' }} (${percent} %).`;
+          return t`Most of what ${{ load: words[load] }} comes from the ${{ rowName: row?.name ?? '' }} (${percent} %).`;
         });
   return [...reasons.slice(0, 2), schoolSentence(verdict)];
 }
