@@ -4,7 +4,7 @@ import type { Amount } from './amounts';
 import type { Element } from './elements';
 import type { Item, NamedAt, TokenRange } from './item';
 import { isHerb, isOfOil, sourceIdOf } from './lexicon';
-import { isPack, isShareOfWhole, makeWhole } from './lineAmount';
+import { BOTTLE_SIZES, isPack, isShareOfWhole, makeWhole } from './lineAmount';
 import { says } from './marks';
 import { bareItem } from './pending';
 import { isSign, isWord, type Token } from './tokens';
@@ -50,7 +50,7 @@ function fillBottle(sentences: ReadSentence[], { tokens }: Context): void {
     const bottle = sentence.nameless.find(
       ({ amount: { unit }, range }) =>
         unit !== null &&
-        /^(?:ml|cl|l|fl oz|oz)$/.test(unit) &&
+        BOTTLE_SIZES.has(unit) &&
         tokens.slice(range.from, range.to).some((token) => says(token, 'vessel')),
     );
     if (!bottle) continue;
@@ -102,33 +102,28 @@ function countEarlier(sentences: ReadSentence[], { tokens, words }: Context): vo
           // "Rosemary water. Four sprigs, …"
           (unit !== null && isHerb(match.item))),
     );
-    if (item) item.amount = first.amount;
-    const packed = item ? undefined : packedBefore(sentences, index, first.amount);
     const before = sentences[index - 1];
-    if (packed && before) {
-      const mentions = before.mentions.filter((each) => each !== packed);
-      sentences[index - 1] = {
-        ...before,
-        mentions,
-        denied: before.denied.filter((each) => each !== packed),
-        items: [...before.items, { ...bareItem(packed), amount: first.amount }],
-      };
-    }
-    if (item || packed) sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
+    const packed = item ? undefined : packedBefore(before, first.amount);
+    if (item) item.amount = first.amount;
+    else if (before && packed) sentences[index - 1] = withPacked(before, packed, first.amount);
+    else continue;
+    sentences[index] = { ...sentence, nameless: sentence.nameless.slice(1) };
   }
 }
 
 /** "Gelatin scared me for years. One sachet to 80 ml of water": the one thing before that is sold in packets. */
-function packedBefore(
-  sentences: readonly ReadSentence[],
-  index: number,
-  { unit }: Amount,
-): NamedAt | undefined {
-  const before = sentences[index - 1];
+function packedBefore(before: ReadSentence | undefined, { unit }: Amount): NamedAt | undefined {
   const named = unit === 'packet' && before?.items.length === 0 ? before.mentions : [];
   const packed = named.filter(({ match }) => match.item.ingredient?.measures.packetGrams !== undefined);
   return packed.length === 1 ? packed[0] : undefined;
 }
+
+const withPacked = (before: ReadSentence, packed: NamedAt, amount: Amount): ReadSentence => ({
+  ...before,
+  mentions: before.mentions.filter((each) => each !== packed),
+  denied: before.denied.filter((each) => each !== packed),
+  items: [...before.items, { ...bareItem(packed), amount }],
+});
 
 /** "… 3 spoons of vinegar. The right amount is 2, in a litre of water": of the last thing before. */
 function correctEarlier(sentences: ReadSentence[]): void {

@@ -1,5 +1,5 @@
 import { UNITS, type UnitId } from '../../base/measures';
-import { isPack, type PackSize, type PieceSize } from './lineAmount';
+import { isMeasure, isPack, type PackSize, type PieceSize } from './lineAmount';
 import { says } from './marks';
 import { Quantities, type Quantity } from './quantities';
 import { Times } from './times';
@@ -70,8 +70,6 @@ const LETTERS: ReadonlyMap<string, UnitId> = new Map<string, UnitId>([
   ['c', 'cup'],
   ['C', 'cup'],
 ]);
-
-const isMeasured = (unit: UnitId): boolean => UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
 
 interface UnitAt {
   readonly unit: UnitId;
@@ -252,7 +250,7 @@ export class Amounts {
     { unit, to }: UnitAt,
     nameEnd: NameEnd,
   ): { readonly to: number; readonly packSize: PackSize | null } {
-    const pack = isMeasured(unit) ? this.unitAt(this.afterHyphen(to), false) : undefined;
+    const pack = isMeasure(unit) ? this.unitAt(this.afterHyphen(to), false) : undefined;
     if (pack && isPack(pack.unit) && nameEnd(to) === 0) return { to: pack.to, packSize: null };
     const isCounted = isPack(unit) || UNITS[unit].kind === 'count';
     const bracket = this.packAt(to);
@@ -270,7 +268,7 @@ export class Amounts {
   /** "1.000 g" is a thousand where thousands are written so. */
   private isUnclear(raw: string, unit: UnitId): boolean {
     const isOther = this.words.languages.some((language) => language !== 'en' && language !== 'hi');
-    return isOther && /^\d{1,3}\.\d{3}$/.test(raw) && isMeasured(unit);
+    return isOther && /^\d{1,3}\.\d{3}$/.test(raw) && isMeasure(unit);
   }
 
   /** The words for a size, a heap, or how good a measure: "big", "heaped", "generous". */
@@ -332,7 +330,7 @@ export class Amounts {
     const { tokens } = this;
     const quantity = isSign(tokens[at], '(') ? this.quantities.at(this.afterAbout(at + 1)) : undefined;
     const unit = quantity && this.unitAt(this.afterHyphen(quantity.to), true);
-    if (!quantity || !unit || !isMeasured(unit.unit)) return undefined;
+    if (!quantity || !unit || !isMeasure(unit.unit)) return undefined;
     const row = tokens[at]?.row;
     const close = tokens.findIndex(
       (token, index) => index >= unit.to && (isSign(token, ')') || token.row !== row),

@@ -1,11 +1,11 @@
-import { UNITS, VAGUE_UNITS, type UnitId } from '../../base/measures';
+import { UNITS, VAGUE_UNITS } from '../../base/measures';
 import { isNameNext } from './ahead';
 import type { Amount } from './amounts';
 import type { Element } from './elements';
 import type { Gathering } from './gathering';
 import type { Item, TokenRange } from './item';
 import { isHerb } from './lexicon';
-import { isPack, isShareOfWhole } from './lineAmount';
+import { BOTTLE_SIZES, isMeasure, isPack, isShareOfWhole } from './lineAmount';
 import { says } from './marks';
 import { isBrewedIn, isUseOfMade } from './pending';
 import { isSign, type Token } from './tokens';
@@ -71,14 +71,11 @@ function isShareOfMade(
   return (isOf || isOfLast) && isMeasured && !waits;
 }
 
-/** In these a bottle has its size. */
-const SIZES: ReadonlySet<UnitId> = new Set<UnitId>(['ml', 'cl', 'l', 'fl oz', 'oz']);
-
 /** "insgesamt 3 EL"; "3 parts aloe, 1 part glycerin in a 200 ml bottle" */
 const isOfAll = (g: Gathering, { unit, from, to }: Amount, index: number): boolean =>
   unit !== null &&
   (g.inAll ||
-    (SIZES.has(unit) &&
+    (BOTTLE_SIZES.has(unit) &&
       (says(g.tokens[to - 1], 'vessel') || says(g.tokens[to], 'vessel') || isBehindVessel(g, from)) &&
       (isColonSoon(g.elements, index) ||
         g.items.some(({ amount }) => amount && (amount.unit === 'part' || isShareOfWhole(amount))))));
@@ -220,7 +217,7 @@ function isLastWeighed(g: Gathering, given: Amount, index: number): boolean {
 const isWeight = ({ unit }: Amount, isMeant: boolean): boolean =>
   unit !== null &&
   (UNITS[unit].kind === 'mass' ||
-    SIZES.has(unit) ||
+    BOTTLE_SIZES.has(unit) ||
     (isMeant && UNITS[unit].kind === 'volume' && !isPack(unit)));
 
 /** "60 ml aloe gel 99 %": how strong it is. */
@@ -256,7 +253,7 @@ function isSizeOfLast(g: Gathering, given: Amount, index: number): boolean {
   const isCounted = last?.amount && (last.amount.unit === null || isPack(last.amount.unit));
   if (!last?.amount || !isCounted || last.amount.packSize || !unit || isNameNext(g.elements, index))
     return false;
-  const isSize = UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
+  const isSize = isMeasure(unit);
   if (!isSize || !standsAsSize(g, given, last)) return false;
   last.amount = { ...last.amount, packSize: { quantity, unit } };
   return true;

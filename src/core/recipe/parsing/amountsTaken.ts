@@ -4,7 +4,7 @@ import { NO_MEASURE, type Amount } from './amounts';
 import { saysOtherwise } from './amountsAside';
 import type { Gathering } from './gathering';
 import type { TokenRange } from './item';
-import { isPack } from './lineAmount';
+import { isMeasure, isPack } from './lineAmount';
 import { says } from './marks';
 import { saidOf } from './pending';
 import { isSign } from './tokens';
@@ -207,7 +207,7 @@ function openAmount(g: Gathering, given: Amount, element: TokenRange, index: num
     isPack(open.amount.unit) &&
     open.unknown === 0 &&
     given.unit !== null &&
-    /^(?:mass|volume)$/.test(UNITS[given.unit].kind) &&
+    isMeasure(given.unit) &&
     !isPack(given.unit) &&
     !isNameNext(g.elements, index) &&
     isSign(g.tokens[element.from - 1], ',');

@@ -1,9 +1,16 @@
-import { sum, type UnitId } from '../../base/measures';
+import { sum, UNITS, type UnitId } from '../../base/measures';
 
 export type PieceSize = 'small' | 'medium' | 'large';
 
 /** Sold so: what such a measure holds stands on it. */
 export const isPack = (unit: UnitId | null | undefined): boolean => unit === 'packet' || unit === 'can';
+
+/** Grams, millilitres, spoons: what tells how much by itself. */
+export const isMeasure = (unit: UnitId): boolean =>
+  UNITS[unit].kind === 'mass' || UNITS[unit].kind === 'volume';
+
+/** In these a bottle has its size. */
+export const BOTTLE_SIZES: ReadonlySet<UnitId> = new Set<UnitId>(['ml', 'cl', 'l', 'fl oz', 'oz']);
 
 /** "a third": of a thing, or of the whole where others take the rest. */
 export const isShareOfWhole = ({

@@ -27,6 +27,10 @@ const THROWN_WITHIN = 8;
 export const isWithin = (at: number, range: TokenRange | null): boolean =>
   range !== null && at >= range.from && at < range.to;
 
+/** How many measured things stand behind a colon there: what stands before it is all of them. */
+export const countListed = (at: number, items: readonly Item[], tokens: Context['tokens']): number =>
+  isSign(tokens[at], ':') ? items.filter(({ amount, name }) => amount !== null && name.from >= at).length : 0;
+
 /** What a noun alone is taken for, and what else is called so. */
 const isKindOf = (kind: LarderItem, item: LarderItem): boolean =>
   kind.id !== item.id &&
@@ -159,8 +163,7 @@ export class Mentions {
 
   /** "For 300 grams of leave-in: water 216 g, …": all of it. */
   private isOfListBehind({ to, match }: Item['name'], { items }: ReadSentence): boolean {
-    const behind = items.filter(({ amount, name }) => amount !== null && name.from >= to);
-    return isProduct(match) && isSign(this.context.tokens[to], ':') && behind.length > 2;
+    return isProduct(match) && countListed(to, items, this.context.tokens) > 2;
   }
 
   private refersUnmeasured(item: Item, sentence: ReadSentence): boolean {
@@ -189,8 +192,12 @@ export class Mentions {
   private isOfKind({ from, to, match }: Item['name']): boolean {
     if (to - from > 1 || (match.item.id !== 'egg' && !says(this.context.tokens[from], 'groupNoun')))
       return false;
+    return this.hasMeasured((name) => isKindOf(match.item, name.match.item));
+  }
+
+  private hasMeasured(isMeant: (name: Item['name']) => boolean): boolean {
     return [...this.measured.values()].some(({ items }) =>
-      items.some(({ amount, name }) => amount !== null && isKindOf(match.item, name.match.item)),
+      items.some(({ amount, name }) => amount !== null && isMeant(name)),
     );
   }
 
@@ -200,13 +207,10 @@ export class Mentions {
     const word = singular(tokens[from]?.word ?? '');
     return (
       to - from === 1 &&
-      [...this.measured.values()].some(({ items }) =>
-        items.some(
-          ({ amount, name }) =>
-            amount !== null &&
-            name.to - name.from > 2 &&
-            tokens.slice(name.from, name.to - 1).some((token) => singular(token.word) === word),
-        ),
+      this.hasMeasured(
+        (name) =>
+          name.to - name.from > 2 &&
+          tokens.slice(name.from, name.to - 1).some((token) => singular(token.word) === word),
       )
     );
   }

@@ -4,10 +4,10 @@ import type { Amount } from './amounts';
 import type { Names } from './elements';
 import type { Nameless, TokenRange } from './item';
 import { isHerb } from './lexicon';
-import { lineAmountOf } from './lineAmount';
+import { isMeasure, lineAmountOf } from './lineAmount';
 import { countedPart, dropsPart, misspeltPart, unknownPart } from './lines';
 import { says } from './marks';
-import { isWithin } from './mentions';
+import { countListed, isWithin } from './mentions';
 import { isBrewedIn } from './pending';
 import { textOf } from './sentences';
 import type { Title } from './titles';
@@ -94,9 +94,7 @@ function isOfListBehind(
   { items }: ReadSentence,
   { tokens }: Context,
 ): boolean {
-  const isWeighed = unit !== null && /^(?:mass|volume)$/.test(UNITS[unit].kind);
-  const behind = items.filter(({ amount, name }) => amount !== null && name.from >= to);
-  return isWeighed && isSign(tokens[to], ':') && behind.length > 1;
+  return unit !== null && isMeasure(unit) && countListed(to, items, tokens) > 1;
 }
 
 /** "makes about 220 g", "3 sprays a day" */

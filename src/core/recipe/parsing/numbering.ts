@@ -31,8 +31,8 @@ function namedNumber(
 function ordinalAt(tokens: readonly Token[], index: number, { fractions }: Vocabulary): number | undefined {
   const said = says(tokens[index - 1], 'theMade') ? fractions.at(tokens, index) : undefined;
   const next = said && tokens[said.to];
-  const isOrdinal = (['countsThings', 'pronounOne', 'meaning'] as const).some((mark) => says(next, mark));
-  return isOrdinal && !says(next, 'meaning') ? said!.to + 1 : isOrdinal ? said?.to : undefined;
+  if (!said || says(next, 'meaning')) return said?.to;
+  return says(next, 'countsThings') || says(next, 'pronounOne') ? said.to + 1 : undefined;
 }
 
 /** "Part one is the oil": "one part oil" is how much. */

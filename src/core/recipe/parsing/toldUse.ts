@@ -3,6 +3,7 @@ import { plainWords } from '../ingredients';
 import type { ToldStep, ToldUse } from '../larder';
 import { isMark, says, type Mark } from './marks';
 import { DAY_MINUTES, NOT_ON_HAIR } from './steps';
+import { strainedThroughAt } from './strained';
 import { isSign, isWord, touches, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
@@ -114,7 +115,7 @@ export function toldUse(
         // "no shampoo after"
         !words.roles.not.endsAt(tokens, index, 2) &&
         // "through a tea towel": strained.
-        !(role === 'cap' && isStrainedThrough(tokens, index, words)),
+        !(role === 'cap' && isStrainedThrough(tokens, index)),
     );
   const coolAt = [...tokens.keys()].filter(
     (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
@@ -183,19 +184,28 @@ export function toldUse(
   };
 }
 
-/** "Then a proper shampoo.", "40 mins, shampoo." */
+/** "Then a proper shampoo.", "40 mins, shampoo.", "Danach ganz normal waschen." */
 const isShampooedThen = (tokens: readonly Token[], { time }: Vocabulary): boolean =>
   tokens.some((token, at) => {
-    const near = tokens.slice(Math.max(0, at - SHAMPOO_WITHIN), at);
-    const stop = near.findLastIndex((word) => isSign(word, '.', '!', ';'));
-    const before = near.slice(stop + 1);
-    const isAlone = tokens[at - 1]?.kind === 'sign' && (tokens[at + 1]?.kind ?? 'sign') === 'sign';
-    const isBehindTime = isAlone && time.isWithin(tokens, Math.max(0, at - TIMED_WITHIN), at);
-    const isThen = before.some((word) => says(word, 'then'));
-    // "Danach ganz normal waschen."
-    const isWashedLast = says(token, 'washes') && isThen && isSign(tokens[at + 1], '.');
-    return isWashedLast || (says(token, 'shampoo') && (isBehindTime || isThen));
+    const isShampoo = says(token, 'shampoo');
+    const isWashedLast = says(token, 'washes') && isSign(tokens[at + 1], '.');
+    return (
+      (isShampoo && isBehindTime(tokens, at, time)) || ((isShampoo || isWashedLast) && saysThen(tokens, at))
+    );
   });
+
+/** A clause of its own, right behind a time. */
+const isBehindTime = (tokens: readonly Token[], at: number, time: Vocabulary['time']): boolean =>
+  tokens[at - 1]?.kind === 'sign' &&
+  (tokens[at + 1]?.kind ?? 'sign') === 'sign' &&
+  time.isWithin(tokens, Math.max(0, at - TIMED_WITHIN), at);
+
+/** "then" before it in its sentence. */
+function saysThen(tokens: readonly Token[], at: number): boolean {
+  const near = tokens.slice(Math.max(0, at - SHAMPOO_WITHIN), at);
+  const stop = near.findLastIndex((word) => isSign(word, '.', '!', ';'));
+  return near.slice(stop + 1).some((word) => says(word, 'then'));
+}
 /** Tokens between "then" and it: "Then I rinse it with lukewarm water and use my usual shampoo". */
 const SHAMPOO_WITHIN = 12;
 /** Tokens of a time right before it. */
@@ -222,16 +232,13 @@ const AT_END_WITHIN = 6;
 /** Tokens between the time on the hair and what it is rinsed with. */
 const TIME_WITHIN = 6;
 
-/** How many tokens before a cloth may tell that something is pressed through it. */
+/** How many tokens before a cloth "through" may stand. */
 const THROUGH_WITHIN = 3;
 
-const isStrainedThrough = (tokens: readonly Token[], index: number, { deeds }: Vocabulary): boolean => {
-  const before = tokens.slice(Math.max(0, index - 2 * THROUGH_WITHIN), index);
-  const isThrough = before.slice(-THROUGH_WITHIN).some((token) => says(token, 'through'));
-  return (
-    isThrough && before.some((_, at) => deeds.at(tokens, index - before.length + at)?.value === 'strain')
+const isStrainedThrough = (tokens: readonly Token[], index: number): boolean =>
+  Array.from({ length: THROUGH_WITHIN }, (_, back) => index - 1 - back).some(
+    (at) => (strainedThroughAt(tokens, at)?.to ?? 0) > index,
   );
-};
 
 /** How many words before a claim may tell that it is of the next treatment. */
 const NEXT_WITHIN = 5;
