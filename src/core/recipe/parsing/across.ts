@@ -184,33 +184,50 @@ function giveShort(sentences: ReadSentence[], { tokens, words }: Context): void 
   }
 }
 
+interface Said {
+  readonly item: Item;
+  readonly sentence: ReadSentence;
+}
+
+/** "A teaspoon of tea tree … drops! five drops" */
+function isInDrops({ name, amount }: Item, later: Item): boolean {
+  const isEssential = name.match.item.ingredient?.roles.includes('essential-oil') ?? false;
+  return isEssential && isSpoonOrCup(amount?.unit) && later.amount?.unit === 'drop';
+}
+const isSpoonOrCup = (unit: Amount['unit'] | undefined): boolean =>
+  !!unit && UNITS[unit].kind === 'volume' && unit !== 'drop' && unit !== 'ml';
+
+/** "3 parts yogurt …; that's 90 ml yogurt" */
+const isMeasuredNow = ({ amount }: Item, later: Item): boolean =>
+  amount?.unit === 'part' && later.amount?.unit !== 'part';
+
+/** "Put a spoon of milk powder in it. So half a cup of mayo, one egg, a spoon of milk powder" */
+function isListed({ item: { amount }, sentence }: Said, later: Said): boolean {
+  const isSame = later.item.amount?.unit === amount?.unit && later.item.amount?.quantity === amount?.quantity;
+  return (
+    isSame &&
+    sentence.items.length === 1 &&
+    later.sentence.items.length > 2 &&
+    later.sentence.row === sentence.row
+  );
+}
+
 /** "A teaspoon of tea tree … drops! five drops", "3 parts yogurt …; that's 90 ml yogurt": what is said anew counts so. */
 function dropToldAnew(sentences: ReadSentence[]): void {
-  const all = sentences.flatMap(({ items }) => items);
-  const isOlder = (item: Item): boolean => {
-    const later = all.filter(
-      ({ name, amount }) =>
-        amount?.unit && name.match.item.id === item.name.match.item.id && name.from > item.name.from,
-    );
-    const unit = item.amount?.unit;
-    const isOil = item.name.match.item.ingredient?.roles.includes('essential-oil') ?? false;
-    const isSpooned = isOil && unit && UNITS[unit].kind === 'volume' && unit !== 'drop' && unit !== 'ml';
-    // "Put a spoon of milk powder in it. So half a cup of mayo, one egg, a spoon of milk powder"
-    const alone = unit ? sentences.find(({ items }) => items.length === 1 && items[0] === item) : undefined;
-    const isListed = (other: Item) =>
-      other.amount?.unit === unit &&
-      other.amount?.quantity === item.amount?.quantity &&
-      sentences.some(({ items, row }) => items.length > 2 && row === alone?.row && items.includes(other));
-    return later.some(
-      (other) =>
-        isListed(other) ||
-        (isSpooned
-          ? other.amount?.unit === 'drop'
-          : unit === 'part' && other.amount !== null && other.amount.unit !== 'part'),
-    );
-  };
+  const said = sentences.flatMap((sentence) => sentence.items.map((item): Said => ({ item, sentence })));
   for (const [index, sentence] of sentences.entries()) {
-    const older = sentence.items.filter(isOlder);
+    const older = sentence.items.filter((item) => {
+      const { match, from } = item.name;
+      return said.some(
+        (later) =>
+          later.item.name.match.item.id === match.item.id &&
+          later.item.name.from > from &&
+          later.item.amount?.unit &&
+          (isInDrops(item, later.item) ||
+            isMeasuredNow(item, later.item) ||
+            isListed({ item, sentence }, later)),
+      );
+    });
     if (older.length === 0) continue;
     sentences[index] = {
       ...sentence,

@@ -234,10 +234,12 @@ class Assembly {
   }
 
   private namesWithin({ from, to }: TokenRange): ToldStep['names'] {
-    return [...this.told.names].flatMap(([at, { to: end, item }]) => {
-      const ingredientId = item.ingredient?.id;
-      return ingredientId !== undefined && at >= from && at < to
-        ? [{ ingredientId, at: stretchOf(this.context.tokens, { from: at, to: end }) }]
+    const { names } = this.told;
+    return Array.from({ length: to - from }, (_, nth) => from + nth).flatMap((at) => {
+      const name = names.get(at);
+      const ingredientId = name?.item.ingredient?.id;
+      return name && ingredientId !== undefined
+        ? [{ ingredientId, at: stretchOf(this.context.tokens, { from: at, to: name.to }) }]
         : [];
     });
   }

@@ -54,6 +54,8 @@ export class PhraseTable<T> {
 }
 
 function endOf(tokens: readonly Token[], index: number, words: readonly string[]): number | undefined {
+  // The table was asked by this word: one word needs no more.
+  if (words.length === 1) return tokens[index]?.kind === 'sign' ? undefined : index + 1;
   let at = index;
   for (const [nth, word] of words.entries()) {
     if (nth > 0) while (isSignOf(tokens[at], INSIDE) && !endsHere(tokens, at)) at++;

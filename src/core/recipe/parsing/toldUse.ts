@@ -38,6 +38,7 @@ export function restsTold(steps: readonly ToldStep[], text: string, lastAdded = 
     const isOfTitle = index === 0 && step.text.startsWith('(');
     const isBare = step.deeds.every((deed) => deed === 'apply') && !isOfTitle && !isOnHair(step.text);
     const isTimed = step.overnight || step.minutes !== null;
+    if (!isBare || !isTimed) return step;
     const isLong = (step.minutes ?? 0) > LONGEST_WORN;
     const later = steps.slice(index + 1);
     const rinsed = later.findIndex(({ deeds }) => deeds.includes('rinse'));
@@ -63,7 +64,7 @@ export function restsTold(steps: readonly ToldStep[], text: string, lastAdded = 
           deeds.includes('apply') && (minutes !== null || overnight) && start >= lastAdded,
       );
     const isOfBowl = isMixedLater || isLong || isPutOnLater || isAddedLater;
-    return isBare && isTimed && isOfBowl ? { ...step, deeds: ['soak'] } : step;
+    return isOfBowl ? { ...step, deeds: ['soak'] } : step;
   });
 }
 

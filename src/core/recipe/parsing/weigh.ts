@@ -176,13 +176,13 @@ function namesLeftOver(
   name: string,
   options: ReadingOptions,
 ): Assumption[] {
-  const measure = measureOf(amount);
   const found: Assumption[] = [];
   const ways = match.item.ingredient?.preparations ?? [];
   const also = [...new Set(others.map(({ item }) => item.name))].filter(
     (other) => other !== name && !ways.some(({ words }) => words.includes(other)),
   );
   if (also.length > 0) {
+    const measure = measureOf(amount);
     found.push({
       code: 'also-names',
       text: t`Read as ${name}; ${{ also: listed(also) }} not counted.`,
@@ -215,7 +215,7 @@ function namesLeftOver(
     found.push({
       code: 'unknown-words',
       text: t`Taken as ${name}; “${words}” is not known here.`,
-      alternatives: [{ label: t`plain ${name}`, line: `${measure} ${name}` }],
+      alternatives: [{ label: t`plain ${name}`, line: `${measureOf(amount)} ${name}` }],
     });
   }
   return found;
