@@ -1,6 +1,6 @@
 import { sum, UNITS, VAGUE_UNITS, type UnitId } from '../../base/measures';
 import { singular } from '../ingredients';
-import type { Amount } from './amounts';
+import { NO_MEASURE, type Amount } from './amounts';
 import type { Element } from './elements';
 import type { Item, NamedAt, TokenRange } from './item';
 import { isHerb, isOfOil, sourceIdOf } from './lexicon';
@@ -14,6 +14,7 @@ import type { Vocabulary } from './vocabulary';
 /** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */
 export function settleAcross(sentences: ReadSentence[], context: Context): void {
   giveInOrder(sentences);
+  giveRatio(sentences);
   countEarlier(sentences, context);
   correctEarlier(sentences);
   giveSource(sentences, context);
@@ -26,6 +27,7 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   takeSaidUnit(sentences, context);
   takeOfHundred(sentences);
   for (const { items } of sentences) takeAsParts(items);
+  takeBareAsParts(sentences);
   fillBottle(sentences, context);
   nameOilBefore(sentences, context);
   takeBackEarlier(sentences, context);
@@ -39,6 +41,45 @@ function takeAsParts(items: readonly Item[]): void {
   );
   if (shares.length < 2 || !makeWhole(shares.map(({ amount }) => amount?.quantity ?? 0))) return;
   for (const item of shares) item.amount = { ...item.amount!, unit: 'part' };
+}
+
+/** "honey 1, conditioner 3": numbers of what is not counted are parts, where nothing at all has a measure. */
+function takeBareAsParts(sentences: readonly ReadSentence[]): void {
+  const items = sentences.flatMap((sentence) => sentence.items);
+  const measured = items.filter(({ amount }) => amount !== null && !amount.weak);
+  const isBare = ({ amount, more, name: { match } }: Item): boolean =>
+    amount?.unit === null &&
+    amount.packSize === null &&
+    amount.quantity <= MOST_PARTS &&
+    more.length === 0 &&
+    match.item.ingredient?.measures.pieceGrams === undefined;
+  const isMeasuredElse = sentences.some(({ nameless, batches }) => nameless.length + batches.length > 0);
+  if (measured.length < 2 || isMeasuredElse || !measured.every(isBare)) return;
+  for (const item of measured) item.amount = { ...item.amount!, unit: 'part' };
+}
+/** More is no part of anything that is mixed in a bowl. */
+const MOST_PARTS = 10;
+
+/** "Vinegar rinse! 1:4 with water.": the first part is of the one thing before. */
+function giveRatio(sentences: ReadSentence[]): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const before = sentences[index - 1];
+    const [first, ...more] = before?.items ?? [];
+    const [second, ...others] = sentence.items;
+    const ratio = sentence.elements.find(({ kind }) => kind === 'ratio');
+    const isOpen = first?.amount === null && second?.amount === null && more.length + others.length === 0;
+    if (!before || !isOpen || ratio?.kind !== 'ratio' || ratio.parts.length !== 2) continue;
+    const { from, to } = ratio;
+    if (second.name.from < to) continue;
+    const [one, other] = [first, second].map((item, nth): Item => ({
+      ...item,
+      amount: { ...NO_MEASURE, from, to, quantity: ratio.parts[nth]!, unit: 'part' },
+      shared: true,
+      equalPart: true,
+    }));
+    sentences[index - 1] = { ...before, items: [one!] };
+    sentences[index] = { ...sentence, items: [other!] };
+  }
 }
 
 /** "A third aloe, two thirds water. 250 ml bottle.": how much all parts are. */
@@ -201,11 +242,19 @@ const isSpoonOrCup = (unit: Amount['unit'] | undefined): boolean =>
 const isMeasuredNow = ({ amount }: Item, later: Item): boolean =>
   amount?.unit === 'part' && later.amount?.unit !== 'part';
 
+const isSameAmount = ({ amount }: Item, later: Item): boolean =>
+  later.amount?.unit === amount?.unit && later.amount?.quantity === amount?.quantity;
+
+/** "No, sugar: half a teaspoon. Half a teaspoon of sugar." */
+const isRepeated = ({ item, sentence }: Said, later: Said): boolean =>
+  isSameAmount(item, later.item) &&
+  later.sentence.row === sentence.row &&
+  [sentence, later.sentence].every(({ items }) => items.length === 1);
+
 /** "Put a spoon of milk powder in it. So half a cup of mayo, one egg, a spoon of milk powder" */
-function isListed({ item: { amount }, sentence }: Said, later: Said): boolean {
-  const isSame = later.item.amount?.unit === amount?.unit && later.item.amount?.quantity === amount?.quantity;
+function isListed({ item, sentence }: Said, later: Said): boolean {
   return (
-    isSame &&
+    isSameAmount(item, later.item) &&
     sentence.items.length === 1 &&
     later.sentence.items.length > 2 &&
     later.sentence.row === sentence.row
@@ -225,7 +274,8 @@ function dropToldAnew(sentences: ReadSentence[]): void {
           later.item.amount?.unit &&
           (isInDrops(item, later.item) ||
             isMeasuredNow(item, later.item) ||
-            isListed({ item, sentence }, later)),
+            isListed({ item, sentence }, later) ||
+            (later.sentence === sentences[index + 1] && isRepeated({ item, sentence }, later))),
       );
     });
     if (older.length === 0) continue;
@@ -421,7 +471,9 @@ function takeSaidUnit(sentences: readonly ReadSentence[], { tokens, words }: Con
   if (!unit) return;
   for (const item of sentences.flatMap(({ items }) => items)) {
     const isBare = item.amount !== null && item.amount.unit === null && !item.amount.weak;
-    if (isBare && item.name.match.item.ingredient?.measures.pieceGrams === undefined)
+    // Of what comes in pods or capsules a number alone counts none of these.
+    const { pieceGrams, pieceWords } = item.name.match.item.ingredient?.measures ?? {};
+    if (isBare && (pieceGrams === undefined || pieceWords !== undefined))
       item.amount = { ...item.amount!, unit };
   }
 }

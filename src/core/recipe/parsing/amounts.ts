@@ -140,6 +140,8 @@ export class Amounts {
 
   /** "splash of milk", "heaped spoon of honey", "good glug": one of it. */
   private bareAt(at: number, lead: Qualities, nameEnd: NameEnd): Amount | undefined {
+    const whole = this.wholePackAt(at);
+    if (whole) return { ...NO_MEASURE, from: at, to: whole.to, quantity: 1, unit: whole.unit };
     const unit = nameEnd(lead.to) > 0 ? undefined : this.unitAt(lead.to, false);
     if (!unit || !BARE_UNITS.has(unit.unit)) return undefined;
     const { heaped } = lead;
@@ -154,6 +156,16 @@ export class Amounts {
       heaped,
       weak: true,
     };
+  }
+
+  /** "the whole can", "a lata inteira" */
+  private wholePackAt(at: number): UnitAt | undefined {
+    const { tokens } = this;
+    if (!says(tokens[at], 'theMade')) return undefined;
+    const isBefore = says(tokens[at + 1], 'whole');
+    const unit = this.unitAt(at + (isBefore ? 2 : 1), false);
+    const isWhole = unit !== undefined && isPack(unit.unit) && (isBefore || says(tokens[unit.to], 'whole'));
+    return isWhole ? { ...unit, to: isBefore ? unit.to : unit.to + 1 } : undefined;
   }
 
   /** "a 400 ml tin", "a good 2 tbsp": the number counts, not the article. */

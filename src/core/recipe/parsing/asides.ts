@@ -103,13 +103,17 @@ function isAsked(
     !isInBrackets &&
     (!isList || isAnsweredNo || says(tokens[range.from], 'asks')) &&
     !isTopic(range, items, context) &&
-    !isUnsureTime(range, elements, context)
+    !isUnsure(range, elements, context)
   );
 }
 
-/** "so what, 15 minutes?": about as long. */
-const isUnsureTime = ({ from }: TokenRange, elements: readonly Element[], { tokens }: Context): boolean =>
-  elements.some(({ kind }) => kind === 'duration') &&
+/** "so what, 15 minutes?", "Okra. Ten of them?": about so long, about so many. */
+const isUnsure = ({ from }: TokenRange, elements: readonly Element[], { tokens }: Context): boolean =>
+  elements.some(
+    (each) =>
+      each.kind === 'duration' ||
+      (each.kind === 'amount' && !each.amount.weak && says(tokens[each.to + 1], 'pronoun')),
+  ) &&
   elements.every(({ kind }) => kind !== 'name') &&
   !says(tokens[from], 'asks');
 
@@ -117,7 +121,10 @@ const isUnsureTime = ({ from }: TokenRange, elements: readonly Element[], { toke
 function isTopic({ from, to }: TokenRange, items: readonly Item[], { tokens, words }: Context): boolean {
   const [only] = items;
   const isBare =
-    items.length === 1 && only !== undefined && only.name.from === from && only.name.to >= to - 1;
+    only !== undefined &&
+    items.length === 1 &&
+    only.name.from === from &&
+    tokens.slice(only.name.to, to).every(({ kind }) => kind === 'sign');
   const denies = words.roles.not.at(tokens, to) ?? words.roles.answerNo.at(tokens, to);
   return isBare && denies === undefined;
 }

@@ -19,7 +19,7 @@ export function nameBareOil(
     const [oil] = lexicon.inWords(['vegetable', 'oil']);
     if (!oil) return;
     const [before, next] = [tokens[at - 1], tokens[at + 1]];
-    const which = namedBehind(tokens, at, lexicon);
+    const which = namedBehind(tokens, at, lexicon) ?? namedInBrackets(tokens, at + 1, lexicon);
     if (which) {
       found.delete(which.at);
       found.set(at, { item: which.item, words: 1, to: at + 1 });
@@ -55,6 +55,21 @@ function namedBehind(
     return undefined;
   const item = oilCalled([word.word, 'oil'], lexicon);
   return item && { item, at: namedAt };
+}
+
+/** "oil (sunflower will do)": the one oil in the brackets. */
+function namedInBrackets(
+  tokens: readonly Token[],
+  open: number,
+  lexicon: Lexicon,
+): { readonly item: LarderItem; readonly at: number } | undefined {
+  const close = tokens.findIndex((token, at) => at > open && isSign(token, ')'));
+  if (!isSign(tokens[open], '(') || close < 0 || close - open > LIKED_WITHIN) return undefined;
+  const named = tokens.slice(open + 1, close).flatMap((token, nth) => {
+    const item = isWord(token) ? oilCalled([token.word, 'oil'], lexicon) : undefined;
+    return item ? [{ item, at: open + 1 + nth }] : [];
+  });
+  return named.length === 1 ? named[0] : undefined;
 }
 
 /** How many tokens behind "oil" she says which she likes. */

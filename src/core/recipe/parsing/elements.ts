@@ -171,6 +171,7 @@ class ElementReader {
     return (
       this.numberedAt(index) ??
       this.textureOfName(index) ??
+      this.asMuchAt(index, before) ??
       this.ratioAt(index) ??
       this.longNameAt(index) ??
       this.longDeedAt(index) ??
@@ -188,6 +189,26 @@ class ElementReader {
   private numberedAt(index: number): Element | undefined {
     const to = numberingAt(this.tokens, index, this.words);
     return to === undefined ? undefined : { kind: 'word', from: index, to };
+  }
+
+  /** "as much honey as yogurt": equal parts of both. */
+  private asMuchAt(index: number, before: readonly Element[]): Element | undefined {
+    const { tokens, words, names } = this;
+    const afterOf = (at: number) => words.roles.of.at(tokens, at)?.to ?? at;
+    const [open, last] = before.slice(-2);
+    if (
+      says(tokens[index], 'asMuchAs') &&
+      last?.kind === 'name' &&
+      open?.kind === 'role' &&
+      open.role === 'equal'
+    )
+      return { kind: 'separator', from: index, to: afterOf(index + 1), separator: 'and' };
+    const begins =
+      words.roles.same.at(tokens, index)?.to ?? (says(tokens[index], 'asMuchOf') ? index + 1 : undefined);
+    const start = begins === undefined ? undefined : afterOf(begins);
+    const name = start === undefined ? undefined : names.get(start);
+    const isPair = name && says(tokens[name.to], 'asMuchAs') && names.has(afterOf(name.to + 1));
+    return isPair ? { kind: 'role', from: index, to: start!, role: 'equal' } : undefined;
   }
 
   /** "3:1:1": how much of each, in the order in which they are named. */
@@ -335,6 +356,9 @@ class ElementReader {
     const amount = this.amounts.amountAt(index, this.nameEnd);
     if (!amount || amount.to > this.to) return undefined;
     const isBare = amount.weak && (amount.unit === null || amount.to === index + 1);
+    // "Spirulina? Yes. Teaspoon in 4 tbsp conditioner": no verb.
+    if (isBare && index === this.from && (amount.unit === 'tsp' || amount.unit === 'tbsp'))
+      return { kind: 'amount', from: index, to: amount.to, amount };
     const isBehind = amount.unit !== null && this.isBehindName(index, amount.to);
     if (isBare && (this.isDeed(amount) || (!isBehind && !this.nameSoon(amount.to)))) return undefined;
     // "three times", "8 years", "in one beaker"

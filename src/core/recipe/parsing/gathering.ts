@@ -176,11 +176,18 @@ export class Gathering {
     return true;
   }
 
-  /** Behind one of it: "a small pumpkin – about a cup –"; "a conditioner without protein, three big spoonfuls". */
+  /** Behind one of it: "a small pumpkin – about a cup –"; "a conditioner without protein, three big spoonfuls"; "from a tin, 5 spoons". */
   private isOfOne({ name, amount }: Item, { after }: Open): boolean {
     const isCounted = name.match.item.ingredient?.measures.pieceGrams !== undefined;
-    const isParted = after === 'dash' || (after === 'comma' && !isCounted);
-    return isParted && amount !== null && amount.weak && amount.unit === null;
+    if (amount === null) return false;
+    const isSource = this.isSource(amount);
+    const isParted = after === 'dash' || (after === 'comma' && (!isCounted || isSource));
+    return isParted && (isSource || (amount.weak && amount.unit === null));
+  }
+
+  /** "from a tin" */
+  private isSource({ unit, from }: Amount): boolean {
+    return isPack(unit) && says(this.tokens[from - 1], 'madeFrom');
   }
 
   /** "a tub of yoghurt, the small one, 150": what stands on it. */

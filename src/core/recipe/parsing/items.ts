@@ -63,7 +63,11 @@ function takeDeed(g: Gathering, deed: Deed, index: number): void {
   // "Warm it in a bowl of hot water": where it is done.
   const isPlace =
     deed === 'take' && g.deed !== null && says(g.tokens[g.elements[index]?.from ?? 0], 'inPlace');
-  if (!isQuality && !isPlace) g.deed = deed;
+  // "before wash – amla oil, …": when it is done.
+  const before = g.elements[index - 1];
+  const isWhen = before?.kind === 'role' && before.role === 'beside';
+  if (isWhen) g.deed = null;
+  else if (!isQuality && !isPlace) g.deed = deed;
   endDenial(g, index);
   if (g.open?.amount.weak && !isQuality) g.open = null;
 }
@@ -95,7 +99,8 @@ function takeTexture(
 
 function takeWord(g: Gathering, element: TokenRange): void {
   const token = g.tokens[element.from];
-  if (!token) return;
+  // "…, usually about four spoons": says nothing of what it is.
+  if (!token || (!g.open && says(token, 'mostly'))) return;
   const isKnown = token.kind !== 'word' || g.words.describing.has(token.word);
   // "In summer I swap the shea for aloe": another time.
   if (says(token, 'tellsWhy') || says(token, 'swaps')) g.when = true;

@@ -233,6 +233,18 @@ interface Marks {
   readonly compound: Words;
   /** How water is that something is rinsed with. */
   readonly lukewarm: Words;
+  /** "as much honey as yogurt": before both. */
+  readonly asMuchOf: Words;
+  /** Between them. */
+  readonly asMuchAs: Words;
+  /** Behind a name: as much as is needed. */
+  readonly asNeeded: Words;
+  /** "the whole can", "a lata inteira". */
+  readonly whole: Words;
+  /** What form of a plant it is: alone it names nothing. */
+  readonly formNoun: Words;
+  /** When what was on overnight is washed out. */
+  readonly morning: Words;
   /** Where something is put to keep or to set. */
   readonly coldPlace: Words;
   /** Before what is made here: "this conditioner". */

@@ -60,7 +60,9 @@ export function meantBy(item: Item, amount: LineAmount, context: Context): Larde
   if (ingredient?.id === 'egg') return eggPart(item, context);
   const source = sourceOf(item, context);
   if (source) return source;
-  if (ingredient?.roles.includes('essential-oil')) return inSpoons(item, amount, context);
+  // A spice counts as one by its strength: "3 drops clove" are of its oil all the same.
+  const isSpice = item.amount?.unit === 'drop' && !/-eo$/.test(ingredient?.id ?? '');
+  if (ingredient?.roles.includes('essential-oil') && !isSpice) return inSpoons(item, amount, context);
   return inDrops(item, context);
 }
 

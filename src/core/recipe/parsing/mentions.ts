@@ -101,6 +101,7 @@ export class Mentions {
     if (name.match.item.ingredient?.id !== 'water') return false;
     if (amount === null && deed !== 'boil' && this.isStoodIn(name.from)) return true;
     if (deed === 'soak' && amount === null) return this.isThrownOff(name.to);
+    if (amount !== null && this.isOfVessel(elements, amount.from)) return true;
     return deed === 'heat' && this.isHeatedIn(amount?.from ?? name.from, elements);
   }
 
@@ -116,6 +117,18 @@ export class Mentions {
   private isStoodIn(at: number): boolean {
     const { tokens } = this.context;
     return says(tokens[at - 1], 'inPlace') && says(tokens[at - 2], 'pronoun');
+  }
+
+  /** "sit a jar with 4 tbsp olive oil in a mug of hot water" */
+  private isOfVessel(elements: ReadSentence['elements'], before: number): boolean {
+    const { tokens, words } = this.context;
+    if (!says(tokens[before - 1], 'inPlace')) return false;
+    return elements.some(({ kind, to }) => {
+      const noun = words.articles.at(tokens, to)?.to ?? (says(tokens[to], 'theMade') ? to + 1 : to);
+      // "put a cup of oats in a litre of water" measures
+      const isMeasure = words.roles.of.at(tokens, noun + 1) !== undefined;
+      return kind === 'deed' && noun < before && says(tokens[noun], 'vessel') && !isMeasure;
+    });
   }
 
   /** "4 sheets soaked in cold water, squeezed out": it does not stay. */

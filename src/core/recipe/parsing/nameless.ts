@@ -3,7 +3,7 @@ import { plainWords } from '../ingredients';
 import type { Amount } from './amounts';
 import type { Names } from './elements';
 import type { Nameless, TokenRange } from './item';
-import { isHerb } from './lexicon';
+import { isHerb, type LarderItem } from './lexicon';
 import { isMeasure, lineAmountOf } from './lineAmount';
 import { countedPart, dropsPart, misspeltPart, unknownPart } from './lines';
 import { says } from './marks';
@@ -11,7 +11,7 @@ import { countListed, isWithin } from './mentions';
 import { isBrewedIn } from './pending';
 import { textOf } from './sentences';
 import type { Title } from './titles';
-import { isNumber, isSign } from './tokens';
+import { isNumber, isSign, isWord } from './tokens';
 import type { Context, ReadSentence } from './told';
 import { onlySaid, weigh, type ReadPart } from './weigh';
 
@@ -23,7 +23,8 @@ export function isOfNothing(
   title: Title | null,
 ): boolean {
   return (
-    [range, amount].some((each) => isVessel(each, context) || isYield(each, context)) ||
+    (!isOfWater(amount, context) && [range, amount].some((each) => isVessel(each, context))) ||
+    [range, amount].some((each) => isYield(each, context)) ||
     isSaidOfTitle(range, sentence, context, title) ||
     isOfListBehind(amount, range, sentence, context)
   );
@@ -52,6 +53,10 @@ export function namelessPart(
     unknownPart(words, lineAmountOf(amount, words), context)
   );
 }
+
+/** "in a quarter cup cold, then a quarter cup hot": no cup to stand it in. */
+const isOfWater = ({ unit, to }: Amount, { tokens }: Context): boolean =>
+  unit !== null && UNITS[unit].kind === 'volume' && says(tokens[to], 'waterState');
 
 /** What stands in the title, above it, or in its row beside it: "makes one spray bottle (250 ml):". */
 function isSaidOfTitle(
@@ -114,17 +119,28 @@ function brewed(
   context: Context,
 ): ReadPart | undefined {
   const isOfHerb = items.some(({ name }) => isHerb(name.match.item));
+  const isBare = range.to <= amount.to || !isWord(context.tokens[amount.to]);
+  // "cider vinegar, two spoons in a litre"
+  const isThinned =
+    isBare && items.some(({ name, amount: own }) => own !== null && isThinnedAlways(name.match.item));
   const isBrewed =
-    isOfHerb || steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
-  const isBare = range.to <= amount.to;
+    isOfHerb ||
+    isThinned ||
+    steps.some(({ deeds }) => deeds.some((deed) => deed === 'soak' || deed === 'boil'));
   return isBrewed && isBrewedIn(amount, context.tokens, isOfHerb || isBare)
     ? ofWater(amount, context)
     : undefined;
 }
 
+/** Nobody takes it as it is. */
+const isThinnedAlways = ({ ingredient }: LarderItem): boolean => ingredient?.roles.includes('acid') ?? false;
+
 /** "Hydrolysed silk, … 4 ml silk": the last word of a name that was told. */
 function shortFor(words: string, amount: Amount, context: Context, names: Names): ReadPart | undefined {
-  const [word, ...more] = plainWords(words).filter((each) => !context.describing.has(each));
+  const said = plainWords(words);
+  const naming = said.filter((each) => !context.describing.has(each));
+  // "3 tbsp powder"
+  const [word, ...more] = naming.length > 0 ? naming : said;
   const named = [...names.entries()].filter(
     ([at, { to }]) => to - at > 1 && context.tokens[to - 1]?.word === word,
   );

@@ -59,7 +59,10 @@ export class Quantities {
     if (token.kind === 'number') return this.digitsAt(at, token);
     // "à" is no article.
     const isCounted = token.kind === 'word' && !/^à$/i.test(token.raw) && !this.isPronoun(at);
-    return isCounted ? this.wordsAt(at) : undefined;
+    const found = isCounted ? this.wordsAt(at) : undefined;
+    // "twenty-ish minutes"
+    const isAbout = found && isSign(this.tokens[found.to], '-') && isWord(this.tokens[found.to + 1], /^ish$/);
+    return isAbout ? { ...found, to: found.to + 2 } : found;
   }
 
   /** "3/4", "1 1/2", "1½", "2" */

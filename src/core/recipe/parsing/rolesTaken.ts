@@ -230,9 +230,17 @@ export function takeSeparator(g: Gathering, separator: Separator, element: Token
 }
 
 function endPart(g: Gathering, separator: 'comma' | 'colon' | 'dash', element: TokenRange): void {
-  if (separator === 'comma') takeListed(g, element);
-  else beginList(g, separator, element);
+  if (separator === 'comma') {
+    closeForm(g, element);
+    takeListed(g, element);
+  } else beginList(g, separator, element);
   endClause(g);
+}
+
+/** "Milk powder mask. 3 tbsp powder, enough warm water": of what was named, not of what stands behind. */
+function closeForm(g: Gathering, { from }: TokenRange): void {
+  const isOpen = g.open !== null && g.open.unknown === 0 && !g.open.shared && g.open.amount.unit !== null;
+  if (isOpen && says(g.tokens[from - 1], 'formNoun')) g.close();
 }
 
 function takeBracket(g: Gathering, separator: 'open' | 'close'): void {

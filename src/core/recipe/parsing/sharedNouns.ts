@@ -134,10 +134,10 @@ function isAmongOils(
   const last = elements[index - 1];
   const isJoined = last?.kind === 'separator' && (last.separator === 'and' || last.separator === 'with');
   if (!isJoined || element.kind !== 'name' || !isNut(element) || word !== singular(word)) return false;
-  const names = elements.flatMap((each) =>
-    each.kind === 'name' && each !== element ? [each.match.item] : [],
-  );
-  return names.length > 0 && names.every(isOfOil);
+  // "castor + coconut + almond"
+  const others = elements.filter((each) => each.kind === 'name' && each !== element);
+  const isOil = (each: Element) => each.kind === 'name' && isOfOil(each.match.item);
+  return others.some(isOil) && others.every((each) => isOil(each) || isNut(each));
 }
 
 /** "Three spoons castor, three coconut": behind nothing but oils more than one of it is as many spoons. */

@@ -85,14 +85,21 @@ export class Times {
     const behind = isSign(tokens[at - 1], ',') ? at - 1 : at;
     const isCapped = words.roles.cap.endsAt(tokens, behind, 3) || words.roles.warm.endsAt(tokens, behind, 3);
     if (this.isOther(at, to)) return { from: at, to, minutes: value };
-    const isAsked = isCapped || words.roles.bareMinutes.endsAt(tokens, at, 4) || this.isAlone(at, to);
+    const isAsked =
+      isCapped ||
+      words.roles.bareMinutes.endsAt(tokens, at, 4) ||
+      this.isAlone(at, to) ||
+      this.isBeforeRinse(at, to);
     const next = tokens[to];
     const isOver =
       next === undefined ||
       next.kind === 'break' ||
       (next.kind === 'sign' && !isSign(next, '%', '/', '°', 'º', '-')) ||
       says(next, 'behindMinutes');
-    const minutes = (value + (upper ?? value)) / 2;
+    const count = (value + (upper ?? value)) / 2;
+    // "rest 8 hrs, on for 3"
+    const isHours = count < LEAST_BARE_MINUTES && this.saysHours(at);
+    const minutes = isHours ? count * MINUTES.h : count;
     const isLikely = minutes >= LEAST_BARE_MINUTES && minutes <= MOST_BARE_MINUTES;
     return isAsked && isOver && isLikely ? { from: at, to, minutes } : undefined;
   }
@@ -103,6 +110,19 @@ export class Times {
     const isAnd = words.roles.and.endsAt(tokens, at, 1) && says(tokens[to], 'purpose');
     const isNext = isAnd || says(tokens[to], 'if');
     return isNext && words.time.isWithin(tokens, Math.max(0, at - OTHER_WITHIN), at);
+  }
+
+  /** Hours were said before. */
+  private saysHours(at: number): boolean {
+    const before = Array.from({ length: OTHER_WITHIN }, (_, back) => at - 1 - back);
+    return before.some((from) => this.words.time.at(this.tokens, from)?.value === 'h');
+  }
+
+  /** "scalp, 20, shampoo twice": a clause of its own, before what washes it out. */
+  private isBeforeRinse(at: number, to: number): boolean {
+    const { tokens, words } = this;
+    const isParted = isSign(tokens[at - 1], ',') && isSign(tokens[to], ',') && isWord(tokens[at - 2]);
+    return isParted && words.deeds.at(tokens, to + 1)?.value === 'rinse';
   }
 
   /** "… splash of milk to loosen. 20. Don't …": a number that is a sentence, behind others. */

@@ -251,8 +251,11 @@ function isTitleDash(told: Told, start: number, at: number): boolean {
   const isKind = [...tokens.keys()]
     .slice(start, at)
     .some((from) => (told.words.roles.kinds.at(tokens, from)?.to ?? 0) > from + 1);
-  return isKind || tokens.slice(start, at).some((token) => namesMixture(token));
+  const isOne = at - start <= KIND_WITHIN && says(before, 'oneOfKind');
+  return isKind || isOne || tokens.slice(start, at).some((token) => namesMixture(token));
 }
+/** Words of "the Sunday one – …". */
+const KIND_WITHIN = 4;
 
 /** "My Sunday papaya mask. I take …" */
 function firstSentence(told: Told, first: Row): Title | null {

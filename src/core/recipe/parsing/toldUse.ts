@@ -159,7 +159,7 @@ export function toldUse(
   );
   const overnight =
     isMorning ||
-    (times.length === 0 && isOfNight(title, tokens, words)) ||
+    (times.length === 0 && (isOfNight(title, tokens, words) || isWashedAtDawn(tokens, words))) ||
     onHair.some(
       ({ overnight: isNight, minutes }) =>
         isNight || ((minutes ?? 0) > NIGHT_FROM && (minutes ?? 0) <= DAY_MINUTES),
@@ -189,7 +189,7 @@ export function toldUse(
 const isShampooedThen = (tokens: readonly Token[], { time }: Vocabulary): boolean =>
   tokens.some((token, at) => {
     const isShampoo = says(token, 'shampoo');
-    const isWashedLast = says(token, 'washes') && isSign(tokens[at + 1], '.');
+    const isWashedLast = says(token, 'washes') && (tokens[at + 1]?.kind ?? 'break') !== 'word';
     return (
       (isShampoo && isBehindTime(tokens, at, time)) || ((isShampoo || isWashedLast) && saysThen(tokens, at))
     );
@@ -221,6 +221,23 @@ const isWithHeat = ({ deeds, minutes, text }: ToldStep, before: ToldStep | undef
     before.minutes !== null &&
     before.deeds.includes('apply') &&
     plainWords(text).length === 1);
+
+/** "bonnet, wash next morning", "no dia seguinte de manhã, lavo": what washes, and when, in one clause. */
+const isWashedAtDawn = (tokens: readonly Token[], { deeds }: Vocabulary): boolean =>
+  tokens.some((token, at) => {
+    if (!says(token, 'morning')) return false;
+    const clause = (near: readonly Token[]) => {
+      const end = near.findIndex(({ kind }) => kind === 'sign' || kind === 'break');
+      return near.slice(0, end < 0 ? near.length : end);
+    };
+    const before = clause(tokens.slice(Math.max(0, at - DAWN_WITHIN), at).reverse());
+    const behind = clause(tokens.slice(at + 1, at + 1 + DAWN_WITHIN));
+    return [...before.map((_, back) => at - 1 - back), ...behind.map((_, ahead) => at + 1 + ahead)].some(
+      (near) => deeds.at(tokens, near)?.value === 'rinse',
+    );
+  });
+/** Tokens between the two. */
+const DAWN_WITHIN = 4;
 
 /** "Overnight oil: …", "Óleo pra dormir: …" */
 const isOfNight = (title: string | null, tokens: readonly Token[], { roles }: Vocabulary): boolean =>

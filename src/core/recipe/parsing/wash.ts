@@ -94,7 +94,10 @@ export class Wash {
     const isRinsed = [to, to + 1].some((at) => words.deeds.at(tokens, at)?.value === 'rinse');
     // "a little lukewarm water" goes in.
     // … and so does "cold water with a spoon of honey".
-    const isMixed = [to, to + 1].some((at) => says(tokens[at], 'holding'));
+    const isMixed =
+      [to, to + 1].some((at) => says(tokens[at], 'holding')) ||
+      // "acqua tiepida quanto basta"
+      [to + 1, to + 2].some((at) => says(tokens[at], 'asNeeded'));
     if (words.roles.some.endsAt(tokens, from, SOME_WITHIN) || (isMixed && !isRinsed)) return false;
     return (
       (deed === null || deed === 'cool' || isRinsed) &&
