@@ -1,15 +1,17 @@
-import { sum, UNITS, VAGUE_UNITS, type UnitId } from '../../base/measures';
+import { UNITS, VAGUE_UNITS } from '../../base/measures';
 import { singular } from '../ingredients';
-import { NO_MEASURE, type Amount } from './amounts';
+import type { Amount } from './amounts';
+import { takeOfHundred, takeSaidUnit } from './bareNumbers';
 import type { Element } from './elements';
 import type { Item, NamedAt, TokenRange } from './item';
 import { isHerb, isOfOil, sourceIdOf } from './lexicon';
-import { BOTTLE_SIZES, isPack, isShareOfWhole, makeWhole } from './lineAmount';
+import { isPack } from './lineAmount';
 import { says } from './marks';
+import { fillBottle, giveRatio, takeAsParts, takeBareAsParts } from './parts';
 import { bareItem } from './pending';
-import { isSign, isWord, type Token } from './tokens';
+import { isSign, isWord } from './tokens';
 import type { Context, ReadSentence } from './told';
-import type { Vocabulary } from './vocabulary';
+import { dropToldAnew } from './toldAnew';
 
 /** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */
 export function settleAcross(sentences: ReadSentence[], context: Context): void {
@@ -31,78 +33,6 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   fillBottle(sentences, context);
   nameOilBefore(sentences, context);
   takeBackEarlier(sentences, context);
-}
-
-/** "a third aloe, a third rosewater, a third conditioner": parts, where they make a whole and none comes in pieces. */
-function takeAsParts(items: readonly Item[]): void {
-  const shares = items.filter(
-    ({ amount, name: { match } }) =>
-      amount && isShareOfWhole(amount) && match.item.ingredient?.measures.pieceGrams === undefined,
-  );
-  if (shares.length < 2 || !makeWhole(shares.map(({ amount }) => amount?.quantity ?? 0))) return;
-  for (const item of shares) item.amount = { ...item.amount!, unit: 'part' };
-}
-
-/** "honey 1, conditioner 3": numbers of what is not counted are parts, where nothing at all has a measure. */
-function takeBareAsParts(sentences: readonly ReadSentence[]): void {
-  const items = sentences.flatMap((sentence) => sentence.items);
-  const measured = items.filter(({ amount }) => amount !== null && !amount.weak);
-  const isBare = ({ amount, more, name: { match } }: Item): boolean =>
-    amount?.unit === null &&
-    amount.packSize === null &&
-    amount.quantity <= MOST_PARTS &&
-    more.length === 0 &&
-    match.item.ingredient?.measures.pieceGrams === undefined;
-  const isMeasuredElse = sentences.some(({ nameless, batches }) => nameless.length + batches.length > 0);
-  if (measured.length < 2 || isMeasuredElse || !measured.every(isBare)) return;
-  for (const item of measured) item.amount = { ...item.amount!, unit: 'part' };
-}
-/** More is no part of anything that is mixed in a bowl. */
-const MOST_PARTS = 10;
-
-/** "Vinegar rinse! 1:4 with water.": the first part is of the one thing before. */
-function giveRatio(sentences: ReadSentence[]): void {
-  for (const [index, sentence] of sentences.entries()) {
-    const before = sentences[index - 1];
-    const [first, ...more] = before?.items ?? [];
-    const [second, ...others] = sentence.items;
-    const ratio = sentence.elements.find(({ kind }) => kind === 'ratio');
-    const isOpen = first?.amount === null && second?.amount === null && more.length + others.length === 0;
-    if (!before || !isOpen || ratio?.kind !== 'ratio' || ratio.parts.length !== 2) continue;
-    const { from, to } = ratio;
-    if (second.name.from < to) continue;
-    const [one, other] = [first, second].map((item, nth): Item => ({
-      ...item,
-      amount: { ...NO_MEASURE, from, to, quantity: ratio.parts[nth]!, unit: 'part' },
-      shared: true,
-      equalPart: true,
-    }));
-    sentences[index - 1] = { ...before, items: [one!] };
-    sentences[index] = { ...sentence, items: [other!] };
-  }
-}
-
-/** "A third aloe, two thirds water. 250 ml bottle.": how much all parts are. */
-function fillBottle(sentences: ReadSentence[], { tokens }: Context): void {
-  const hasParts = sentences.some(({ items }) => items.some(({ amount }) => amount?.unit === 'part'));
-  const isTold = sentences.some(({ batches }) => batches.length > 0);
-  if (!hasParts || isTold) return;
-  for (const [index, sentence] of sentences.entries()) {
-    const bottle = sentence.nameless.find(
-      ({ amount: { unit }, range }) =>
-        unit !== null &&
-        BOTTLE_SIZES.has(unit) &&
-        tokens.slice(range.from, range.to).some((token) => says(token, 'vessel')),
-    );
-    if (!bottle) continue;
-    const { amount, range } = bottle;
-    sentences[index] = {
-      ...sentence,
-      nameless: sentence.nameless.filter((each) => each !== bottle),
-      batches: [...sentence.batches, { what: 'total', amount, from: range.from, to: range.to }],
-    };
-    return;
-  }
 }
 
 /** What the sentences before one name, or the last few of them. */
@@ -225,68 +155,6 @@ function giveShort(sentences: ReadSentence[], { tokens, words }: Context): void 
   }
 }
 
-interface Said {
-  readonly item: Item;
-  readonly sentence: ReadSentence;
-}
-
-/** "A teaspoon of tea tree … drops! five drops" */
-function isInDrops({ name, amount }: Item, later: Item): boolean {
-  const isEssential = name.match.item.ingredient?.roles.includes('essential-oil') ?? false;
-  return isEssential && isSpoonOrCup(amount?.unit) && later.amount?.unit === 'drop';
-}
-const isSpoonOrCup = (unit: Amount['unit'] | undefined): boolean =>
-  !!unit && UNITS[unit].kind === 'volume' && unit !== 'drop' && unit !== 'ml';
-
-/** "3 parts yogurt …; that's 90 ml yogurt" */
-const isMeasuredNow = ({ amount }: Item, later: Item): boolean =>
-  amount?.unit === 'part' && later.amount?.unit !== 'part';
-
-const isSameAmount = ({ amount }: Item, later: Item): boolean =>
-  later.amount?.unit === amount?.unit && later.amount?.quantity === amount?.quantity;
-
-/** "No, sugar: half a teaspoon. Half a teaspoon of sugar." */
-const isRepeated = ({ item, sentence }: Said, later: Said): boolean =>
-  isSameAmount(item, later.item) &&
-  later.sentence.row === sentence.row &&
-  [sentence, later.sentence].every(({ items }) => items.length === 1);
-
-/** "Put a spoon of milk powder in it. So half a cup of mayo, one egg, a spoon of milk powder" */
-function isListed({ item, sentence }: Said, later: Said): boolean {
-  return (
-    isSameAmount(item, later.item) &&
-    sentence.items.length === 1 &&
-    later.sentence.items.length > 2 &&
-    later.sentence.row === sentence.row
-  );
-}
-
-/** "A teaspoon of tea tree … drops! five drops", "3 parts yogurt …; that's 90 ml yogurt": what is said anew counts so. */
-function dropToldAnew(sentences: ReadSentence[]): void {
-  const said = sentences.flatMap((sentence) => sentence.items.map((item): Said => ({ item, sentence })));
-  for (const [index, sentence] of sentences.entries()) {
-    const older = sentence.items.filter((item) => {
-      const { match, from } = item.name;
-      return said.some(
-        (later) =>
-          later.item.name.match.item.id === match.item.id &&
-          later.item.name.from > from &&
-          later.item.amount?.unit &&
-          (isInDrops(item, later.item) ||
-            isMeasuredNow(item, later.item) ||
-            isListed({ item, sentence }, later) ||
-            (later.sentence === sentences[index + 1] && isRepeated({ item, sentence }, later))),
-      );
-    });
-    if (older.length === 0) continue;
-    sentences[index] = {
-      ...sentence,
-      items: sentence.items.filter((item) => !older.includes(item)),
-      mentions: [...sentence.mentions, ...older.map(({ name }) => name)],
-    };
-  }
-}
-
 /** "It's the mango butter. 60 g mango, …": measured behind a longer name of a fat that nobody measures, it is of that. */
 function nameInFull(sentences: ReadSentence[], { tokens }: Context): void {
   const measured = new Set(
@@ -399,24 +267,6 @@ function nameOilBefore(sentences: ReadSentence[], { tokens, words }: Context): v
   }
 }
 
-/** So few numbers may make a hundred by chance. */
-const LEAST_OF_HUNDRED = 4;
-/** They may miss it by this much, from rounding on the page. */
-const OF_HUNDRED_WITHIN = 1;
-
-/** "water 72, cetyl alcohol 6, …": numbers without a measure that make a hundred are percents. */
-function takeOfHundred(sentences: readonly ReadSentence[]): void {
-  const items = sentences.flatMap((sentence) => sentence.items);
-  const measured = items.filter(({ amount }) => amount !== null && !amount.weak);
-  const isBare = measured.every(({ amount, more }) => amount?.unit === null && more.length === 0);
-  const whole = sum(measured.map(({ amount }) => amount?.quantity ?? 0));
-  if (!isBare || measured.length < LEAST_OF_HUNDRED || Math.abs(whole - 100) > OF_HUNDRED_WITHIN) return;
-  for (const item of measured) {
-    item.amount = { ...item.amount!, unit: '%' };
-    item.ofHundred = true;
-  }
-}
-
 /** How many sentences back a thing may be taken out again. */
 const TAKEN_BACK = 2;
 
@@ -463,39 +313,3 @@ function deniedNouns(
     return name.to - name.from > 1 && nouns.includes(singular(last)) ? [name.match.item.id] : [];
   });
 }
-
-/** "250 water, 5 glycerin, … Grams, all of it.", "Mist (in grams): …": the measure of all numbers that have none. */
-function takeSaidUnit(sentences: readonly ReadSentence[], { tokens, words }: Context): void {
-  const at = [...tokens.keys()].find((index) => isUnitOfAll(tokens, index, words));
-  const unit = at === undefined ? undefined : words.units.at(tokens, at)?.value;
-  if (!unit) return;
-  for (const item of sentences.flatMap(({ items }) => items)) {
-    const isBare = item.amount !== null && item.amount.unit === null && !item.amount.weak;
-    // Of what comes in pods or capsules a number alone counts none of these.
-    const { pieceGrams, pieceWords } = item.name.match.item.ingredient?.measures ?? {};
-    if (isBare && (pieceGrams === undefined || pieceWords !== undefined))
-      item.amount = { ...item.amount!, unit };
-  }
-}
-
-const MEASURES_OF_ALL: ReadonlySet<UnitId> = new Set<UnitId>(['g', 'ml', 'oz', 'tbsp', 'tsp', '%']);
-
-function isUnitOfAll(tokens: readonly Token[], at: number, { units, roles }: Vocabulary): boolean {
-  const unit = units.at(tokens, at);
-  if (!unit || !MEASURES_OF_ALL.has(unit.value)) return false;
-  const before = tokens[at - 1];
-  const behind = isSign(tokens[unit.to], ',', ':') ? unit.to + 1 : unit.to;
-  const isFirst = before?.kind !== 'word' && before?.kind !== 'number';
-  // "all in grams", "all grams"
-  return (
-    roles.allIn.endsAt(tokens, at, 4) ||
-    says(before, 'all') ||
-    standsApart(before, tokens[unit.to]) ||
-    (isFirst && roles.allOf.at(tokens, behind) !== undefined)
-  );
-}
-
-/** "(grams)", "shea 50, cocoa butter 20 — grams." */
-const standsApart = (before: Token | undefined, next: Token | undefined): boolean =>
-  ((isSign(before, '(') || says(before, 'inPlace')) && isSign(next, ')')) ||
-  (isSign(before, '–', '—', '-') && (next?.kind ?? 'sign') === 'sign');

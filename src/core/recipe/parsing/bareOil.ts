@@ -65,7 +65,10 @@ function namedInBrackets(
 ): { readonly item: LarderItem; readonly at: number } | undefined {
   const close = tokens.findIndex((token, at) => at > open && isSign(token, ')'));
   if (!isSign(tokens[open], '(') || close < 0 || close - open > LIKED_WITHIN) return undefined;
-  const named = tokens.slice(open + 1, close).flatMap((token, nth) => {
+  const inside = tokens.slice(open + 1, close);
+  // "(half a small coffee cup)" says how much.
+  if (inside.some((token) => isNumber(token) || says(token, 'vessel'))) return undefined;
+  const named = inside.flatMap((token, nth) => {
     const item = isWord(token) ? oilCalled([token.word, 'oil'], lexicon) : undefined;
     return item ? [{ item, at: open + 1 + nth }] : [];
   });

@@ -355,20 +355,28 @@ class ElementReader {
   private amountAt(index: number): Element | undefined {
     const amount = this.amounts.amountAt(index, this.nameEnd);
     if (!amount || amount.to > this.to) return undefined;
-    const isBare = amount.weak && (amount.unit === null || amount.to === index + 1);
-    // "Spirulina? Yes. Teaspoon in 4 tbsp conditioner": no verb.
-    if (isBare && index === this.from && (amount.unit === 'tsp' || amount.unit === 'tbsp'))
-      return { kind: 'amount', from: index, to: amount.to, amount };
-    const isBehind = amount.unit !== null && this.isBehindName(index, amount.to);
-    if (isBare && (this.isDeed(amount) || (!isBehind && !this.nameSoon(amount.to)))) return undefined;
-    // "three times", "8 years", "in one beaker"
-    const isPlace = says(this.tokens[amount.to], 'vessel') && says(this.tokens[index - 1], 'inVessel');
-    // … "a few of you"
+    if (!this.isMeasure(amount, index)) return undefined;
+    // "a few of you"
     const thing = says(this.tokens[amount.to], 'of') ? amount.to + 1 : amount.to;
-    if (amount.unit === null && (isPlace || says(this.tokens[thing], 'countsThings')))
+    if (amount.unit === null && (this.isInVessel(amount) || says(this.tokens[thing], 'countsThings')))
       return { kind: 'word', from: index, to: thing + 1 };
     const to = this.beforeTea(amount, this.beforeName(amount.to));
     return { kind: 'amount', from: index, to, amount: to < amount.to ? { ...amount, to } : amount };
+  }
+
+  /** A word or an article alone is one only of what follows it, or stands before it. */
+  private isMeasure(amount: Amount, index: number): boolean {
+    const { weak, unit, to } = amount;
+    if (!weak || (unit !== null && to !== index + 1)) return true;
+    // "Spirulina? Yes. Teaspoon in 4 tbsp conditioner": no verb.
+    if (index === this.from && (unit === 'tsp' || unit === 'tbsp')) return true;
+    const isBehind = unit !== null && this.isBehindName(index, to);
+    return !this.isDeed(amount) && (isBehind || this.nameSoon(to));
+  }
+
+  /** "in one beaker" */
+  private isInVessel({ from, to }: Amount): boolean {
+    return says(this.tokens[to], 'vessel') && says(this.tokens[from - 1], 'inVessel');
   }
 
   /** "sprinkle the xanthan": a verb; "je fais un shampoing", "a mild shampoo": done. */

@@ -60,16 +60,20 @@ function takeDeed(g: Gathering, deed: Deed, index: number): void {
   // "rinse with cool water": right before a name it tells how that is.
   const isBetween = g.deed !== null || g.open !== null;
   const isQuality = isBetween && g.elements[index + 1]?.kind === 'name' && STATES.has(deed);
-  // "Warm it in a bowl of hot water": where it is done.
-  const isPlace =
-    deed === 'take' && g.deed !== null && says(g.tokens[g.elements[index]?.from ?? 0], 'inPlace');
-  // "before wash – amla oil, …": when it is done.
-  const before = g.elements[index - 1];
-  const isWhen = before?.kind === 'role' && before.role === 'beside';
-  if (isWhen) g.deed = null;
-  else if (!isQuality && !isPlace) g.deed = deed;
+  if (isWhen(g, index)) g.deed = null;
+  else if (!isQuality && !isPlace(g, deed, index)) g.deed = deed;
   endDenial(g, index);
   if (g.open?.amount.weak && !isQuality) g.open = null;
+}
+
+/** "Warm it in a bowl of hot water": where it is done. */
+const isPlace = (g: Gathering, deed: Deed, index: number): boolean =>
+  deed === 'take' && g.deed !== null && says(g.tokens[g.elements[index]?.from ?? 0], 'inPlace');
+
+/** "before wash – amla oil, …": when it is done. */
+function isWhen(g: Gathering, index: number): boolean {
+  const before = g.elements[index - 1];
+  return before?.kind === 'role' && before.role === 'beside';
 }
 
 /** "not a minute longer and rinse with …": another deed is not denied. */

@@ -90,18 +90,12 @@ export class Times {
       words.roles.bareMinutes.endsAt(tokens, at, 4) ||
       this.isAlone(at, to) ||
       this.isBeforeRinse(at, to);
-    const next = tokens[to];
-    const isOver =
-      next === undefined ||
-      next.kind === 'break' ||
-      (next.kind === 'sign' && !isSign(next, '%', '/', '°', 'º', '-')) ||
-      says(next, 'behindMinutes');
     const count = (value + (upper ?? value)) / 2;
     // "rest 8 hrs, on for 3"
     const isHours = count < LEAST_BARE_MINUTES && this.saysHours(at);
     const minutes = isHours ? count * MINUTES.h : count;
     const isLikely = minutes >= LEAST_BARE_MINUTES && minutes <= MOST_BARE_MINUTES;
-    return isAsked && isOver && isLikely ? { from: at, to, minutes } : undefined;
+    return isAsked && isLikely && endsTime(tokens[to]) ? { from: at, to, minutes } : undefined;
   }
 
   /** "20 min if it's mushy, 10 if it's just tired", "five minutes for everyday and thirty for when it's tired" */
@@ -178,3 +172,10 @@ export class Times {
     return ends ? { to: quantity.to, celsius: quantity.value } : undefined;
   }
 }
+
+/** What may stand behind minutes that nobody called so. */
+const endsTime = (next: Token | undefined): boolean =>
+  next === undefined ||
+  next.kind === 'break' ||
+  (next.kind === 'sign' && !isSign(next, '%', '/', '°', 'º', '-')) ||
+  says(next, 'behindMinutes');

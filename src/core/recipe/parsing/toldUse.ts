@@ -118,33 +118,6 @@ export function toldUse(
         // "through a tea towel": strained.
         !(role === 'cap' && isStrainedThrough(tokens, index)),
     );
-  const coolAt = [...tokens.keys()].filter(
-    (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
-  );
-  // "60 ml cold water" goes in.
-  // "num copo de água fria"
-  const isMeasured = (index: number) =>
-    words.roles.of.endsAt(tokens, index, 1) && words.units.endsAt(tokens, index - 1, 3);
-  const isCoolRinse = coolAt.some(
-    (index) =>
-      ([1, 2].every((back) => tokens[index - back]?.kind !== 'number') && !isMeasured(index)) ||
-      // "nach 20 Minuten kalt ausspülen"
-      words.time.endsAt(tokens, index, 1) ||
-      // "leave 15 and cold water"
-      words.roles.and.endsAt(tokens, index, 1),
-  );
-  // "20 minutes, cold water always"
-  const isCoolAlone = coolAt.some(
-    (index) =>
-      tokens[index - 1]?.kind === 'sign' ||
-      tokens[index - 1]?.kind === 'break' ||
-      // "Then cold water.", "fifteen minutes at most and cold water"
-      (words.roles.and.endsAt(tokens, index, 1) &&
-        (tokens[index - 2]?.kind === 'sign' ||
-          tokens[index - 2]?.kind === 'number' ||
-          words.time.isWithin(tokens, Math.max(0, index - TIME_WITHIN), index))) ||
-      tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => says(next, 'atEnd')),
-  );
   const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
   const onHair = steps.filter(
     ({ deeds }) => deeds.includes('apply') && !deeds.some((deed) => NOT_ON_HAIR.has(deed)),
@@ -152,14 +125,10 @@ export function toldUse(
   const times = onHair.flatMap(({ minutes }) =>
     minutes === null || minutes > LONGEST_CONTACT ? [] : [minutes],
   );
-  // "Wash in the morning"
-  const isMorning = tokens.some(
-    (_, at) =>
-      words.deeds.at(tokens, at)?.value === 'rinse' && words.roles.overnight.at(tokens, at) !== undefined,
-  );
+  const isOvernightUse = isOfNight(title, tokens, words) || isWashedAtDawn(tokens, words);
   const overnight =
-    isMorning ||
-    (times.length === 0 && (isOfNight(title, tokens, words) || isWashedAtDawn(tokens, words))) ||
+    isWashedInMorning(tokens, words) ||
+    (times.length === 0 && isOvernightUse) ||
     onHair.some(
       ({ overnight: isNight, minutes }) =>
         isNight || ((minutes ?? 0) > NIGHT_FROM && (minutes ?? 0) <= DAY_MINUTES),
@@ -179,10 +148,46 @@ export function toldUse(
     cap: isCap,
     strained: does('strain'),
     beforeWash: has('beforeWash') || isShampooedThen(tokens, words),
-    coolRinse: isCoolRinse && (does('rinse') || (isCoolAlone && times.length > 0)),
+    coolRinse: isCoolRinse(tokens, words, { isRinsed: does('rinse'), isTimed: times.length > 0 }),
     keepsDays: keeps ? Math.round((keeps.minutes ?? 0) / DAY_MINUTES) : null,
     claim: claimIn(title, tokens, words),
   };
+}
+
+/** Cold water at the end: beside words for rinsing, or alone behind a time. */
+function isCoolRinse(
+  tokens: readonly Token[],
+  words: Vocabulary,
+  { isRinsed, isTimed }: { readonly isRinsed: boolean; readonly isTimed: boolean },
+): boolean {
+  const coolAt = [...tokens.keys()].filter(
+    (index) => isWord(tokens[index]) && words.roles.coolRinse.at(tokens, index) !== undefined,
+  );
+  // "60 ml cold water" goes in.
+  // "num copo de água fria"
+  const isMeasured = (index: number) =>
+    words.roles.of.endsAt(tokens, index, 1) && words.units.endsAt(tokens, index - 1, 3);
+  const isFree = coolAt.some(
+    (index) =>
+      ([1, 2].every((back) => tokens[index - back]?.kind !== 'number') && !isMeasured(index)) ||
+      // "nach 20 Minuten kalt ausspülen"
+      words.time.endsAt(tokens, index, 1) ||
+      // "leave 15 and cold water"
+      words.roles.and.endsAt(tokens, index, 1),
+  );
+  // "20 minutes, cold water always"
+  const isAlone = coolAt.some(
+    (index) =>
+      tokens[index - 1]?.kind === 'sign' ||
+      tokens[index - 1]?.kind === 'break' ||
+      // "Then cold water.", "fifteen minutes at most and cold water"
+      (words.roles.and.endsAt(tokens, index, 1) &&
+        (tokens[index - 2]?.kind === 'sign' ||
+          tokens[index - 2]?.kind === 'number' ||
+          words.time.isWithin(tokens, Math.max(0, index - TIME_WITHIN), index))) ||
+      tokens.slice(index + 1, index + AT_END_WITHIN).some((next) => says(next, 'atEnd')),
+  );
+  return isFree && (isRinsed || (isAlone && isTimed));
 }
 
 /** "Then a proper shampoo.", "40 mins, shampoo.", "Danach ganz normal waschen." */
@@ -221,6 +226,12 @@ const isWithHeat = ({ deeds, minutes, text }: ToldStep, before: ToldStep | undef
     before.minutes !== null &&
     before.deeds.includes('apply') &&
     plainWords(text).length === 1);
+
+/** "Wash in the morning" */
+const isWashedInMorning = (tokens: readonly Token[], { deeds, roles }: Vocabulary): boolean =>
+  tokens.some(
+    (_, at) => deeds.at(tokens, at)?.value === 'rinse' && roles.overnight.at(tokens, at) !== undefined,
+  );
 
 /** "bonnet, wash next morning", "no dia seguinte de manhã, lavo": what washes, and when, in one clause. */
 const isWashedAtDawn = (tokens: readonly Token[], { deeds }: Vocabulary): boolean =>

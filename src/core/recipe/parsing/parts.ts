@@ -1,0 +1,77 @@
+import { NO_MEASURE } from './amounts';
+import type { Item } from './item';
+import { BOTTLE_SIZES, isShareOfWhole, makeWhole } from './lineAmount';
+import { says } from './marks';
+import type { Context, ReadSentence } from './told';
+
+/** "a third aloe, a third rosewater, a third conditioner": parts, where they make a whole and none comes in pieces. */
+export function takeAsParts(items: readonly Item[]): void {
+  const shares = items.filter(
+    ({ amount, name: { match } }) =>
+      amount && isShareOfWhole(amount) && match.item.ingredient?.measures.pieceGrams === undefined,
+  );
+  if (shares.length < 2 || !makeWhole(shares.map(({ amount }) => amount?.quantity ?? 0))) return;
+  for (const item of shares) item.amount = { ...item.amount!, unit: 'part' };
+}
+
+/** "honey 1, conditioner 3": numbers of what is not counted are parts, where nothing at all has a measure. */
+export function takeBareAsParts(sentences: readonly ReadSentence[]): void {
+  const items = sentences.flatMap((sentence) => sentence.items);
+  const measured = items.filter(({ amount }) => amount !== null && !amount.weak);
+  const isBare = ({ amount, more, name: { match } }: Item): boolean =>
+    amount?.unit === null &&
+    amount.packSize === null &&
+    amount.quantity <= MOST_PARTS &&
+    more.length === 0 &&
+    match.item.ingredient?.measures.pieceGrams === undefined;
+  const isMeasuredElse = sentences.some(({ nameless, batches }) => nameless.length + batches.length > 0);
+  if (measured.length < 2 || isMeasuredElse || !measured.every(isBare)) return;
+  for (const item of measured) item.amount = { ...item.amount!, unit: 'part' };
+}
+/** More is no part of anything that is mixed in a bowl. */
+const MOST_PARTS = 10;
+
+/** "Vinegar rinse! 1:4 with water.": the first part is of the one thing before. */
+export function giveRatio(sentences: ReadSentence[]): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const before = sentences[index - 1];
+    const [first, ...more] = before?.items ?? [];
+    const [second, ...others] = sentence.items;
+    const ratio = sentence.elements.find(({ kind }) => kind === 'ratio');
+    const isOpen = first?.amount === null && second?.amount === null && more.length + others.length === 0;
+    if (!before || !isOpen || ratio?.kind !== 'ratio' || ratio.parts.length !== 2) continue;
+    const { from, to } = ratio;
+    if (second.name.from < to) continue;
+    const [one, other] = [first, second].map((item, nth): Item => ({
+      ...item,
+      amount: { ...NO_MEASURE, from, to, quantity: ratio.parts[nth]!, unit: 'part' },
+      shared: true,
+      equalPart: true,
+    }));
+    sentences[index - 1] = { ...before, items: [one!] };
+    sentences[index] = { ...sentence, items: [other!] };
+  }
+}
+
+/** "A third aloe, two thirds water. 250 ml bottle.": how much all parts are. */
+export function fillBottle(sentences: ReadSentence[], { tokens }: Context): void {
+  const hasParts = sentences.some(({ items }) => items.some(({ amount }) => amount?.unit === 'part'));
+  const isTold = sentences.some(({ batches }) => batches.length > 0);
+  if (!hasParts || isTold) return;
+  for (const [index, sentence] of sentences.entries()) {
+    const bottle = sentence.nameless.find(
+      ({ amount: { unit }, range }) =>
+        unit !== null &&
+        BOTTLE_SIZES.has(unit) &&
+        tokens.slice(range.from, range.to).some((token) => says(token, 'vessel')),
+    );
+    if (!bottle) continue;
+    const { amount, range } = bottle;
+    sentences[index] = {
+      ...sentence,
+      nameless: sentence.nameless.filter((each) => each !== bottle),
+      batches: [...sentence.batches, { what: 'total', amount, from: range.from, to: range.to }],
+    };
+    return;
+  }
+}
