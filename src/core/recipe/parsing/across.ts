@@ -274,6 +274,8 @@ const TAKEN_BACK = 2;
 function takeBackEarlier(sentences: ReadSentence[], context: Context): void {
   const { tokens } = context;
   for (const [index, { denied, from, to }] of sentences.entries()) {
+    // "mix till there's no oil on top": how it looks then.
+    if (denied[0] && tokens.slice(from, denied[0].from).some((token) => says(token, 'until'))) continue;
     const ids = new Set([
       ...denied.map(({ match }) => match.item.id),
       ...deniedNouns(sentences, index, context),

@@ -7,7 +7,7 @@ import type { TokenRange } from './item';
 import { isMeasure, isPack } from './lineAmount';
 import { says } from './marks';
 import { saidOf } from './pending';
-import { isSign } from './tokens';
+import { isNumber, isSign } from './tokens';
 
 export function takeAmount(g: Gathering, given: Amount, element: TokenRange, index: number): void {
   g.when = false;
@@ -106,7 +106,12 @@ function changesLast(g: Gathering, given: Amount): boolean {
 /** An amount behind words that nobody knows. */
 function isStrange(g: Gathering, given: Amount, element: TokenRange, isOther: boolean): boolean {
   const { strange } = g;
-  const isOwn = given.unit !== null && !given.weak && !isOther && g.bracket === 0;
+  // "mango butter 20, blorbium 20": a number beside other numbers.
+  const isNumbered =
+    isNumber(g.tokens[given.from]) &&
+    g.last()?.amount?.unit === null &&
+    isNumber(g.tokens[g.last()!.amount!.from]);
+  const isOwn = (given.unit !== null || isNumbered) && !given.weak && !isOther && g.bracket === 0;
   if (!isOwn || !strange || g.namedInChunk) return false;
   g.close();
   g.nameless.push({ amount: given, range: { from: strange.from, to: element.to }, isBare: false });
@@ -167,7 +172,9 @@ function giveToWaiting(g: Gathering, given: Amount, isEach: boolean): void {
       !heads && chunk >= nearest.chunk - 1 && (!isBehindColon || chunk >= g.chunkAfterColon),
   );
   // "milk and honey, 2 cups"
-  const isList = near.length > 1 && g.chunk > nearest.chunk && g.lastSeparator === 'comma';
+  // "honey, oil, a thread of it": of the last.
+  const isOfIt = says(g.tokens[given.to], 'pronoun');
+  const isList = near.length > 1 && g.chunk > nearest.chunk && g.lastSeparator === 'comma' && !isOfIt;
   const taken = isList ? (near[0] ?? nearest) : nearest;
   const others = isList ? near.slice(1) : [];
   g.add(taken, given, { ...saidOf(taken), others });

@@ -60,10 +60,23 @@ function takeDeed(g: Gathering, deed: Deed, index: number): void {
   // "rinse with cool water": right before a name it tells how that is.
   const isBetween = g.deed !== null || g.open !== null;
   const isQuality = isBetween && g.elements[index + 1]?.kind === 'name' && STATES.has(deed);
+  if (isAmount(g, deed, index)) return;
   if (isWhen(g, index)) g.deed = null;
   else if (!isQuality && !isPlace(g, deed, index)) g.deed = deed;
   endDenial(g, index);
   if (g.open?.amount.weak && !isQuality) g.open = null;
+}
+
+/** "conditioner to cover, honey, …": how much of it. */
+function isAmount(g: Gathering, deed: Deed, index: number): boolean {
+  const from = g.elements[index]?.from ?? 0;
+  return (
+    deed === 'apply' &&
+    g.waiting.some(({ to }) => {
+      const between = g.tokens.slice(to, from);
+      return between.length > 0 && between.every((token) => says(token, 'asMuch') || says(token, 'purpose'));
+    })
+  );
 }
 
 /** "Warm it in a bowl of hot water": where it is done. */

@@ -243,6 +243,8 @@ interface Marks {
   readonly whole: Words;
   /** What form of a plant it is: alone it names nothing. */
   readonly formNoun: Words;
+  /** Before how a mixture looks in the end. */
+  readonly until: Words;
   /** When what was on overnight is washed out. */
   readonly morning: Words;
   /** Where something is put to keep or to set. */

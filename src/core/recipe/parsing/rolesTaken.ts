@@ -216,7 +216,7 @@ function makeOptional(g: Gathering): void {
 
 export function takeSeparator(g: Gathering, separator: Separator, element: TokenRange): void {
   g.lastSeparator = separator;
-  if (separator === 'open' || separator === 'close') takeBracket(g, separator);
+  if (separator === 'open' || separator === 'close') takeBracket(g, separator, element);
   else if (separator === 'or') orElse(g, element);
   else if (separator !== 'slash') beginChunk(g);
   if (separator === 'comma' || separator === 'colon' || separator === 'dash') endPart(g, separator, element);
@@ -243,12 +243,15 @@ function closeForm(g: Gathering, { from }: TokenRange): void {
   if (isOpen && says(g.tokens[from - 1], 'formNoun')) g.close();
 }
 
-function takeBracket(g: Gathering, separator: 'open' | 'close'): void {
+function takeBracket(g: Gathering, separator: 'open' | 'close', { to }: TokenRange): void {
   if (separator === 'open') {
     g.bracket++;
     g.deedOutside = g.deed;
+    // "aquafaba (that's the water off chickpeas)": what it is.
+    if (says(g.tokens[to], 'thatIs')) g.when = true;
     return;
   }
+  g.when = false;
   g.bracket = Math.max(0, g.bracket - 1);
   g.deed = g.deedOutside;
   g.holding = null;

@@ -4,7 +4,7 @@ import type { Element } from './elements';
 import { isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
 import { says } from './marks';
 import { isLiquid } from './textures';
-import { isWord, type Token } from './tokens';
+import { isNumber, isWord, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 /** Nouns that a list may say once: "coconut and castor oil". */
@@ -61,7 +61,7 @@ export function withUnsaidOil(
       isOfSameOil(element, before, tokens) ||
       isAmongFats(element, before) ||
       isAmongOils(element, index, elements, tokens) ||
-      isCountedOil(element, before, tokens);
+      isCountedOil(element, before, elements[index + 1], tokens);
     if (!isSaid) return element;
     const item = oilOf(tokens[element.from]?.word ?? '', lexicon);
     return item ? { kind: 'name', from: element.from, to: element.to, match: { item, words: 1 } } : element;
@@ -87,8 +87,10 @@ function butterOf(
   const amount = before.at(-1)?.kind === 'amount' ? before.at(-1) : next;
   const last = before.findLast((each) => each.kind === 'name');
   const isBehind = last?.kind === 'name' && /-butter$/.test(last.match.item.id);
+  // A number alone is one of grams or parts.
   const isWeighed =
-    amount?.kind === 'amount' && amount.amount.unit !== null && UNITS[amount.amount.unit].kind === 'mass';
+    amount?.kind === 'amount' &&
+    (amount.amount.unit === null ? isNumber(tokens[amount.from]) : UNITS[amount.amount.unit].kind === 'mass');
   if (!isBehind || !isWeighed || (element.kind === 'name' && isOfOil(element.match.item))) return undefined;
   return oilCalled([tokens[element.from]?.word ?? '', 'butter'], lexicon);
 }
@@ -141,8 +143,14 @@ function isAmongOils(
 }
 
 /** "Three spoons castor, three coconut": behind nothing but oils more than one of it is as many spoons. */
-function isCountedOil(element: Element, before: readonly Element[], tokens: readonly Token[]): boolean {
-  const amount = before.at(-1);
+function isCountedOil(
+  element: Element,
+  before: readonly Element[],
+  next: Element | undefined,
+  tokens: readonly Token[],
+): boolean {
+  // "Murumuru 20, abyssinian 10"
+  const amount = before.at(-1)?.kind === 'amount' ? before.at(-1) : next;
   const word = tokens[element.from]?.word ?? '';
   const isCounted =
     amount?.kind === 'amount' &&
@@ -152,7 +160,7 @@ function isCountedOil(element: Element, before: readonly Element[], tokens: read
     isNut(element);
   if (!isCounted) return false;
   const names = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
-  return names.length > 0 && names.every(isOfOil);
+  return names.length > 0 && names.every((item) => isOfOil(item) || /-butter$/.test(item.id));
 }
 
 /** A word that is no name yet, or what has an oil in it. */

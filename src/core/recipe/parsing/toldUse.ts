@@ -69,12 +69,14 @@ export function restsTold(steps: readonly ToldStep[], text: string, lastAdded = 
 }
 
 function withHair(step: ToldStep, steps: readonly ToldStep[], index: number, lastAdded: number): ToldStep {
-  if (isHeatedOn(step, steps[index - 1])) return { ...step, deeds: ['apply', 'heat'] };
+  const isLast = index + 1 === steps.length;
+  const isUnsaid = steps.every(({ deeds }) => !deeds.includes('apply') && !deeds.includes('rinse'));
+  if (isHeatedOn(step, steps[index - 1]) || (isLast && isUnsaid && isWornWarm(step)))
+    return { ...step, deeds: ['apply', 'heat'] };
   if (isSoakedHair(step, steps, index, lastAdded)) return { ...step, deeds: ['apply'] };
   // "Strain, cool, 20 min.": nothing else is said of the hair.
   const isApart = step.deeds.join() === 'cool' && step.text.includes(',');
-  const isCooled = isApart && index + 1 === steps.length && (step.minutes ?? 0) >= LEAST_HEATED_ON;
-  const isUnsaid = steps.every(({ deeds }) => !deeds.includes('apply') && !deeds.includes('rinse'));
+  const isCooled = isApart && isLast && (step.minutes ?? 0) >= LEAST_HEATED_ON;
   return isCooled && isUnsaid ? { ...step, deeds: ['cool', 'apply'] } : step;
 }
 
@@ -95,6 +97,12 @@ const isSoakedHair = (
   !steps.some((other) => other.deeds.includes('apply') && other.minutes !== null);
 /** Minutes. */
 const LONGEST_SOAKED = 60;
+
+/** "45 mins warm": where nothing else is said of the hair. */
+const isWornWarm = ({ deeds, minutes, text }: ToldStep): boolean =>
+  deeds.join() === 'heat' &&
+  (minutes ?? 0) >= LEAST_HEATED_ON &&
+  isMark(plainWords(text).at(-1) ?? '', 'waterState');
 
 /** "Apply warm. Heat 15 min.": on the hair. */
 const isHeatedOn = ({ deeds, minutes }: ToldStep, before: ToldStep | undefined): boolean =>

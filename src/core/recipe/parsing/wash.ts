@@ -43,7 +43,10 @@ export class Wash {
 
   /** "I put leave-in on my hair first": a product that is on it already. */
   private isPutBefore({ to, match }: Item['name']): boolean {
-    const [on, ...behind] = this.context.tokens.slice(to, to + ON_HAIR_WITHIN);
+    const { tokens, words } = this.context;
+    const [on, ...behind] = tokens.slice(to, to + ON_HAIR_WITHIN);
+    // "conditioner to cover my head": how much of it.
+    if (words.deeds.at(tokens, to + 1)) return false;
     return isProduct(match) && says(on, 'onto') && behind.some((token) => says(token, 'head'));
   }
 
