@@ -129,6 +129,13 @@ function isTopic({ from, to }: TokenRange, items: readonly Item[], { tokens, wor
   return isBare && denies === undefined;
 }
 
+/** "Minha avó lavava com água de arroz e eu faço igual: …" */
+export const doesSame = (said: readonly Token[]): boolean =>
+  said.some(
+    (token, at) =>
+      says(token, 'i') && said.slice(at + 1, at + SAME_WITHIN).some((next) => says(next, 'alike')),
+  );
+
 /** "my sister uses two": somebody, and at once what she does. */
 function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds }: Vocabulary): boolean {
   let start = range.from;
@@ -136,13 +143,6 @@ function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds 
   const isOpening = (at: number) => says(tokens[at], 'filler') || says(tokens[at], 'but');
   while (start < range.to && !roles.persons.at(tokens, start) && isOpening(start)) start++;
   const person = roles.persons.at(tokens, start);
-  // "Minha avó lavava com água de arroz e eu faço igual: …"
-  const isSame = tokens
-    .slice(range.from, range.to)
-    .some(
-      (token, at, own) =>
-        says(token, 'i') && own.slice(at + 1, at + SAME_WITHIN).some((next) => says(next, 'alike')),
-    );
   // "My cousin says: …" passes it on; "Grandma's version: …" does not.
   const isToldOn =
     person !== undefined &&
@@ -150,7 +150,7 @@ function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds 
     tokens.slice(person.to, person.to + DOES_WITHIN).some((token) => isSign(token, ':'));
   return (
     person !== undefined &&
-    !isSame &&
+    !doesSame(tokens.slice(range.from, range.to)) &&
     !isToldOn &&
     // "mi hermana le echa …"; "some" and "others" may be of things.
     (person.to - start > 1 ||

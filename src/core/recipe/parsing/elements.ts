@@ -1,8 +1,9 @@
 import type { Deed } from '../../records/shapes';
 import { Amounts, type Amount } from './amounts';
 import { isCompared, isReached } from './comparisons';
-import { isHerb, type LarderItem, type NameLexicon } from './lexicon';
+import { isHerb } from './lexicon';
 import { says } from './marks';
+import type { NameMatch, Names } from './namesFound';
 import { numberingAt } from './numbering';
 import { answerAt } from './rows';
 import { strainedThroughAt } from './strained';
@@ -10,11 +11,6 @@ import type { Texture } from './textures';
 import { Times, type Duration } from './times';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';
 import type { Role, Vocabulary } from './vocabulary';
-
-export interface NameMatch {
-  readonly item: LarderItem;
-  readonly words: number;
-}
 
 /** How two things stand beside each other. */
 export type Separator = 'comma' | 'and' | 'with' | 'or' | 'colon' | 'open' | 'close' | 'slash' | 'dash';
@@ -81,49 +77,6 @@ const SINGLE_ROLES: readonly Role[] = [
   'except',
   'not',
 ];
-
-/** Names of a text by the index of the token where each begins, with that of the token after it. */
-export type Names = ReadonlyMap<number, NameMatch & { readonly to: number }>;
-
-/** Signs that may stand within a name, where they touch the next word. */
-const WITHIN_NAME = /^[-‑.'’®™*]$/;
-
-/** Names in runs of words that no sign parts. */
-export function namesIn(tokens: readonly Token[], lexicon: Pick<NameLexicon, 'inWords'>): Names {
-  const found = new Map<number, NameMatch & { readonly to: number }>();
-  let run: number[] = [];
-  const close = () => {
-    for (const [from, match] of namesOfRun(run, tokens, lexicon))
-      if (!found.has(from)) found.set(from, match);
-    run = [];
-  };
-  for (const [index, token] of tokens.entries()) {
-    // "d'huile": the article is no part of the name.
-    if (/^[dl]['’]$/i.test(token.raw)) continue;
-    if (token.kind === 'word' || token.kind === 'number') run.push(index);
-    else if (token.kind === 'break' || !WITHIN_NAME.test(token.word) || !touches(token, tokens[index + 1]))
-      close();
-  }
-  close();
-  return found;
-}
-
-function* namesOfRun(
-  run: readonly number[],
-  tokens: readonly Token[],
-  lexicon: Pick<NameLexicon, 'inWords'>,
-): Generator<[number, NameMatch & { readonly to: number }]> {
-  // "EO" is two words of a name.
-  const spelt = run.flatMap((index) => {
-    const word = tokens[index]?.word ?? '';
-    return (word === 'eo' ? ['essential', 'oil'] : [word]).map((each) => ({ word: each, index }));
-  });
-  const matches = spelt.length === 0 ? [] : lexicon.inWords(spelt.map(({ word }) => word));
-  for (const { item, words, start } of matches) {
-    const [first, last] = [spelt[start], spelt[start + words - 1]];
-    if (first && last) yield [first.index, { item, words, to: last.index + 1 }];
-  }
-}
 
 /** The elements of some tokens, from the first to the last; nothing is left out. */
 export function elementsOf(

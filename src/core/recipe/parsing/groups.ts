@@ -1,9 +1,10 @@
 import { singular } from '../ingredients';
 import type { Amount } from './amounts';
-import type { Element, NameMatch } from './elements';
+import type { Element } from './elements';
 import type { NameLexicon } from './lexicon';
 import { isShareOfWhole, makeWhole } from './lineAmount';
 import { isMark, says } from './marks';
+import type { NameMatch } from './namesFound';
 import { oilOf } from './sharedNouns';
 import type { Token } from './tokens';
 import type { Vocabulary } from './vocabulary';

@@ -1,6 +1,6 @@
 import type { Deed } from '../../records/shapes';
 import type { Amount } from './amounts';
-import type { NameMatch } from './elements';
+import type { NameMatch } from './namesFound';
 import type { Texture } from './textures';
 
 /** From one token to before another. */

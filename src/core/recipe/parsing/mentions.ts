@@ -188,9 +188,26 @@ export class Mentions {
     if (this.isOfOils(name, sentence) || this.isOfKind(name) || this.isOfOther(name)) return true;
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
-    if (deed !== null) return !BRINGS.has(deed);
+    if (deed !== null) return !BRINGS.has(deed) && !this.isCoveredWith(name);
     if (this.isWithinName(name)) return true;
     return sentence.isMethod || this.isTalk(sentence);
+  }
+
+  /** "cover with water": it goes in. */
+  private isCoveredWith({ from, match }: Item['name']): boolean {
+    const { tokens, words } = this.context;
+    const of = from - 1;
+    const isOf = [words.roles.with, words.roles.of, words.roles.infusedIn].some(
+      (table) => table.at(tokens, of)?.to === from,
+    );
+    return (
+      match.item.ingredient?.id === 'water' &&
+      isOf &&
+      [of - 1, of - 2].some((at) => {
+        const deed = words.deeds.at(tokens, at);
+        return deed?.value === 'apply' && deed.to === of;
+      })
+    );
   }
 
   /** "… Shampoo, then a lavender rinse": another treatment. */

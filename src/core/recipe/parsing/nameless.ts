@@ -1,13 +1,13 @@
 import { UNITS } from '../../base/measures';
 import { plainWords } from '../ingredients';
 import type { Amount } from './amounts';
-import type { Names } from './elements';
 import type { Nameless, TokenRange } from './item';
 import { isHerb, type LarderItem } from './lexicon';
 import { isMeasure, lineAmountOf } from './lineAmount';
 import { countedPart, dropsPart, misspeltPart, unknownPart } from './lines';
 import { says } from './marks';
 import { countListed, isWithin } from './mentions';
+import type { Names } from './namesFound';
 import { isBrewedIn } from './pending';
 import { textOf } from './sentences';
 import type { Title } from './titles';

@@ -1,8 +1,8 @@
 import { NO_MEASURE } from './amounts';
-import type { NameMatch } from './elements';
 import type { Gathering } from './gathering';
 import type { Item, NamedAt, TokenRange } from './item';
 import { says } from './marks';
+import type { NameMatch } from './namesFound';
 import { isOfLiquid, isProduct } from './pending';
 import { isSign, isWord } from './tokens';
 

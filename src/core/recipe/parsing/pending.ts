@@ -1,9 +1,10 @@
 import { UNITS } from '../../base/measures';
 import type { Deed } from '../../records/shapes';
 import type { Amount } from './amounts';
-import type { NameMatch, Separator } from './elements';
+import type { Separator } from './elements';
 import type { Item, NamedAt } from './item';
 import { says } from './marks';
+import type { NameMatch } from './namesFound';
 import { isLiquid } from './textures';
 import { isSign, type Token } from './tokens';
 

@@ -1,11 +1,11 @@
 import { plainWords } from '../ingredients';
 import { nameBareOil } from './bareOil';
-import type { Names } from './elements';
 import { dropOfUnknown, isBehindMeasure } from './headNouns';
 import type { Found } from './item';
 import { isHerb, isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
 import { isPack } from './lineAmount';
 import { says } from './marks';
+import type { Names } from './namesFound';
 import { isProduct } from './pending';
 import { nameOfSameNoun } from './sameNoun';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';

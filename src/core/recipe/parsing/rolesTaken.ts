@@ -2,6 +2,7 @@ import { sum } from '../../base/measures';
 import { isNameNext } from './ahead';
 import { NO_MEASURE } from './amounts';
 import { takeEqual } from './amountsTaken';
+import { doesSame } from './asides';
 import type { Element, Separator } from './elements';
 import type { Gathering } from './gathering';
 import type { TokenRange } from './item';
@@ -71,6 +72,8 @@ function takeFormer(g: Gathering, { from, to }: TokenRange, index: number): void
   const soon = g.elements.slice(index + 1, index + 1 + FORMER_WITHIN);
   // "When I measured it, it was four tablespoons": nothing tells what it is now.
   const isPlain = to - from <= FORMER_WORDS;
+  // "Gran used beer, me too: …"
+  if (doesSame(g.tokens.slice(from, g.elements.at(-1)?.to))) return;
   const isOver = !isPlain || saysNow(g, to);
   g.former = isOver && (!isPlain || soon.some(({ kind }) => kind === 'amount' || kind === 'name'));
 }

@@ -223,7 +223,8 @@ export function sentencesOf(
 export const saysOwn = (tokens: readonly Token[], at: number): boolean =>
   (says(tokens[at], 'but') && says(tokens[at + 1], 'i')) ||
   (isSign(tokens[at - 1], ',') &&
-    (says(tokens[at], 'i') ||
+    // "…, yo también: una lata" goes on with what the others do.
+    ((says(tokens[at], 'i') && !says(tokens[at + 1], 'alike')) ||
       says(tokens[at], 'mine') ||
       (says(tokens[at], 'theMine') && says(tokens[at + 1], 'mine'))));
 

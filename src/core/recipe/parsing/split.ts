@@ -1,6 +1,6 @@
 import { CATALOGUE_LARDER, type Larder } from '../larder';
-import { namesIn } from './elements';
 import { lexiconOf } from './lexicon';
+import { namesIn } from './namesFound';
 import { headingOf, rowsOf, startOfRow, type Row } from './rows';
 import { TITLE_WORDS } from './titles';
 import { isNumber, isSign, tokensOf, type Token } from './tokens';

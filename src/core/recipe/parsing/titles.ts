@@ -1,6 +1,6 @@
-import type { Names } from './elements';
 import type { Item, TokenRange } from './item';
 import { namesMixture, says } from './marks';
+import type { Names } from './namesFound';
 import { startOfRow, type Row } from './rows';
 import type { StepAt } from './steps';
 import { isNumber, isSign, isWord, touches, type Token } from './tokens';

@@ -1,6 +1,7 @@
 import type { Problem } from '../../base/measures';
-import type { Element, Names } from './elements';
+import type { Element } from './elements';
 import type { Batch, Item, NamedAt, Nameless, TokenRange, Whole } from './item';
+import type { Names } from './namesFound';
 import type { Row } from './rows';
 import type { StepAt } from './steps';
 import type { Token } from './tokens';
