@@ -143,7 +143,9 @@ export class Amounts {
     const whole = this.wholePackAt(at);
     if (whole) return { ...NO_MEASURE, from: at, to: whole.to, quantity: 1, unit: whole.unit };
     const unit = nameEnd(lead.to) > 0 ? undefined : this.unitAt(lead.to, false);
-    if (!unit || !BARE_UNITS.has(unit.unit)) return undefined;
+    // "2 tbsp vinegar/qt of water": to one of it.
+    const isPer = isSign(this.tokens[at - 1], '/') && unit !== undefined && isMeasure(unit.unit);
+    if (!unit || !(isPer || BARE_UNITS.has(unit.unit))) return undefined;
     const { heaped } = lead;
     // "taza y media de leche"
     const more = this.moreAt(unit.to);

@@ -167,6 +167,11 @@ export class Gathering {
       last.amount = { ...last.amount!, packSize: { quantity: amount.quantity, unit: 'g' } };
       return true;
     }
+    // "a tin of coconut milk …, about half the tin"
+    if (isPack(amount.unit) && amount.unit === last.amount?.unit && amount.quantity < 1 && unknown === 0) {
+      last.amount = { ...last.amount, quantity: last.amount.quantity * amount.quantity };
+      return true;
+    }
     if (says(this.tokens[amount.to], 'pronoun')) {
       if (last.amount === null || last.amount.unit === null) last.amount = amount;
       return true;

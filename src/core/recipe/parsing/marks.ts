@@ -243,6 +243,10 @@ interface Marks {
   readonly whole: Words;
   /** What form of a plant it is: alone it names nothing. */
   readonly formNoun: Words;
+  /** Behind a time: no longer. */
+  readonly atMost: Words;
+  /** What is done to a cloth with something in it. */
+  readonly squeezes: Words;
   /** Before how a mixture looks in the end. */
   readonly until: Words;
   /** When what was on overnight is washed out. */

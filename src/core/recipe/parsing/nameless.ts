@@ -23,7 +23,9 @@ export function isOfNothing(
   title: Title | null,
 ): boolean {
   return (
-    (!isOfWater(amount, context) && [range, amount].some((each) => isVessel(each, context))) ||
+    (!isOfWater(amount, context) &&
+      !isToWater(amount, context) &&
+      [range, amount].some((each) => isVessel(each, context))) ||
     [range, amount].some((each) => isYield(each, context)) ||
     isSaidOfTitle(range, sentence, context, title) ||
     isOfListBehind(amount, range, sentence, context)
@@ -57,6 +59,10 @@ export function namelessPart(
 /** "in a quarter cup cold, then a quarter cup hot": no cup to stand it in. */
 const isOfWater = ({ unit, to }: Amount, { tokens }: Context): boolean =>
   unit !== null && UNITS[unit].kind === 'volume' && says(tokens[to], 'waterState');
+
+/** "2 tbsp to a cup" */
+const isToWater = ({ from }: Amount, { tokens }: Context): boolean =>
+  says(tokens[from - 1], 'intoWater') && !says(tokens[from - 1], 'inVessel');
 
 /** What stands in the title, above it, or in its row beside it: "makes one spray bottle (250 ml):". */
 function isSaidOfTitle(
@@ -118,7 +124,10 @@ function brewed(
   { steps, items }: ReadSentence,
   context: Context,
 ): ReadPart | undefined {
-  const isOfHerb = items.some(({ name }) => isHerb(name.match.item));
+  const isOfHerb = items.some(
+    ({ name }) =>
+      isHerb(name.match.item) || [name.to - 1, name.to].some((at) => says(context.tokens[at], 'tea')),
+  );
   const isBare = range.to <= amount.to || !isWord(context.tokens[amount.to]);
   // "cider vinegar, two spoons in a litre"
   const isThinned =

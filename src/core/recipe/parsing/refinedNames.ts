@@ -209,11 +209,12 @@ function nameMeasured(
   }: { readonly table: Vocabulary['roles']['masks']; readonly item: () => LarderItem | undefined },
 ): void {
   for (const at of tokens.keys()) {
-    if (table.at(tokens, at)?.to !== at + 1 || found.has(at)) continue;
+    const to = table.at(tokens, at)?.to;
+    if (to === undefined || found.has(at)) continue;
     // "half mask half avocado"
     const isShare = words.fractions.endsAt(tokens, at, 2) && !words.units.at(tokens, at - 1);
     // "mask 50 ml"
-    const isBefore = isNumber(tokens[at + 1]) && words.units.at(tokens, at + 2) !== undefined;
+    const isBefore = isNumber(tokens[to]) && words.units.at(tokens, to + 1) !== undefined;
     // "four of mask", behind spoons
     const isOfCount = words.roles.of.endsAt(tokens, at, 1) && isCountedBefore(tokens, at - 1, words);
     const isMeasured =
@@ -232,7 +233,7 @@ function nameMeasured(
         );
       });
     const meant = isMeasured ? item() : undefined;
-    if (meant) found.set(at, { item: meant, words: 1, to: at + 1 });
+    if (meant) found.set(at, { item: meant, words: 1, to });
   }
 }
 

@@ -54,10 +54,16 @@ function correct(g: Gathering, { from }: TokenRange, index: number): void {
     return;
   }
   // "condensed milk?? no: milk powder, …"
-  if (isAnswer && g.items.length === 0 && !g.open) {
-    g.mentions.push(...g.waiting);
-    g.waiting = [];
+  const waits = g.waiting.at(-1);
+  if (isAnswer && !g.open && waits && waits.from > (g.last()?.name.from ?? -1)) {
+    g.mentions.push(...g.waiting.splice(-1));
+    g.swaps = g.items.length === 0;
+    g.former = false;
+    return;
   }
+  // "??  no sorry, …": said twice.
+  const before = g.elements[index - 1];
+  if (before?.kind === 'role' && before.role === 'correction') return;
   dropFormer(g, index);
   const { roles } = g.words;
   const isOfOpen = g.open !== null && g.open.unknown === 0 && !g.open.shared;

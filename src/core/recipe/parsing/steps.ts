@@ -98,7 +98,9 @@ class Steps {
     const unsaid = (step: Draft): Deed => {
       if (before !== null && NOT_ON_HAIR.has(before)) return before;
       // "Spray bottle. Two weeks.": nothing stays on hair so long.
-      return (step.minutes ?? 0) > LONGEST_WORN_MINUTES && !isMeasured ? 'keep' : 'apply';
+      // … "bottle it, shake, two weeks max"
+      const isAtMost = [step.to - 1, step.to].some((at) => says(this.tokens[at], 'atMost'));
+      return (step.minutes ?? 0) > LONGEST_WORN_MINUTES && (isAtMost || !isMeasured) ? 'keep' : 'apply';
     };
     return this.steps.map((step) =>
       step.deeds.length > 0 ? this.settled(step) : { ...step, deeds: [atDegrees(step) ?? unsaid(step)] },

@@ -122,13 +122,10 @@ export class Times {
   /** "… splash of milk to loosen. 20. Don't …": a number that is a sentence, behind others. */
   private isAlone(at: number, to: number): boolean {
     const { tokens } = this;
-    const isOver = (token: Token | undefined) => isSign(token, '.', '!');
-    return (
-      isOver(tokens[at - 1]) &&
-      isWord(tokens[at - 2]) &&
-      isOver(tokens[to]) &&
-      !touches(tokens[to], tokens[to + 1])
-    );
+    const isOver = (token: Token | undefined) => isSign(token, '.', '!', ';');
+    const isLast = tokens[to] === undefined;
+    const isEnd = isOver(tokens[to]) && !touches(tokens[to], tokens[to + 1]);
+    return isOver(tokens[at - 1]) && isWord(tokens[at - 2]) && (isLast || isEnd);
   }
 
   /** @returns how many degrees Celsius, for "70 °C", "at 40 degrees", "160 F" */
