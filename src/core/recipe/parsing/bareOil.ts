@@ -113,6 +113,8 @@ function isOfAmount(tokens: readonly Token[], at: number, words: Vocabulary): bo
     roles.or,
     roles.some,
     roles.about,
+    roles.same,
+    words.multiples,
     words.articles,
     words.units,
     words.numbers,

@@ -33,6 +33,7 @@ export type Element = Range &
     | { readonly kind: 'role'; readonly role: Role }
     | { readonly kind: 'texture'; readonly texture: Texture }
     | { readonly kind: 'whole'; readonly times: number }
+    | { readonly kind: 'multiple'; readonly times: number }
     | { readonly kind: 'ratio'; readonly parts: readonly number[] }
     | { readonly kind: 'separator'; readonly separator: Separator }
     | { readonly kind: 'word' }
@@ -242,6 +243,8 @@ class ElementReader {
   /** Roles that would otherwise be read as amounts or deeds: "a bit of", "don't skip", "equal parts", "it's a". */
   private referenceAt(index: number): Element | undefined {
     const { tokens, words } = this;
+    const multiple = words.multiples.at(tokens, index);
+    if (multiple) return { kind: 'multiple', from: index, to: multiple.to, times: multiple.value };
     const some = words.roles.some.at(tokens, index);
     if (some && this.isSomeOf(some.to)) return { kind: 'role', from: index, to: some.to, role: 'some' };
     const texture = words.textures.at(tokens, index);

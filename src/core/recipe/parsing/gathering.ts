@@ -167,9 +167,8 @@ export class Gathering {
       last.amount = { ...last.amount!, packSize: { quantity: amount.quantity, unit: 'g' } };
       return true;
     }
-    // "a tin of coconut milk …, about half the tin"
-    if (isPack(amount.unit) && amount.unit === last.amount?.unit && amount.quantity < 1 && unknown === 0) {
-      last.amount = { ...last.amount, quantity: last.amount.quantity * amount.quantity };
+    if (unknown === 0 && isShareOfPack(last, amount)) {
+      last.amount = { ...last.amount!, quantity: last.amount!.quantity * amount.quantity };
       return true;
     }
     if (says(this.tokens[amount.to], 'pronoun')) {
@@ -220,3 +219,7 @@ export class Gathering {
     return next === undefined || next.kind === 'separator' || this.tokens[next.from]?.kind === 'sign';
   }
 }
+
+/** "a tin of coconut milk …, about half the tin" */
+const isShareOfPack = (last: Item, { unit, quantity }: Amount): boolean =>
+  isPack(unit) && unit === last.amount?.unit && quantity < 1;

@@ -6,7 +6,7 @@ import type { Item, SentenceItems, TokenRange } from './item';
 import { says } from './marks';
 import { takeName } from './namesTaken';
 import { isOfLiquid, saidOf, STATES } from './pending';
-import { takeRole, takeSeparator } from './rolesTaken';
+import { takeRole, takeSame, takeSeparator } from './rolesTaken';
 import type { Texture } from './textures';
 import { isSign, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
@@ -52,6 +52,7 @@ function take(g: Gathering, element: Element, index: number): void {
   else if (element.kind === 'deed') takeDeed(g, element.deed, index);
   else if (element.kind === 'texture') takeTexture(g, element);
   else if (element.kind === 'ratio') takeRatio(g, element, index);
+  else if (element.kind === 'multiple') takeSame(g, element, index, element.times);
   else if (element.kind === 'whole')
     g.whole = { times: element.times, from: element.from, to: element.to, except: [] };
 }

@@ -112,7 +112,9 @@ function isOfListBehind(
 function isYield({ from, to }: TokenRange, { tokens, words }: Context): boolean {
   const before = isSign(tokens[from - 1], ',', ':', '=') ? from - 1 : from;
   const isUse = words.roles.uses.isWithin(tokens, from, Math.min(to, from + USE_WITHIN));
-  return isUse || isSign(tokens[from - 1], '=') || words.roles.yields.endsAt(tokens, before, 3);
+  // "Hair butter (for 2 jars): …"
+  const isForAll = isSign(tokens[from - 2], '(') && says(tokens[from - 1], 'purpose');
+  return isUse || isForAll || isSign(tokens[from - 1], '=') || words.roles.yields.endsAt(tokens, before, 3);
 }
 /** Tokens of an amount in which it may say that it counts uses. */
 const USE_WITHIN = 4;

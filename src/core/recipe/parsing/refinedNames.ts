@@ -22,6 +22,7 @@ export function refinedNames(
 ): Names {
   const found: Found = new Map(names);
   dropCommonWords(found, tokens, words);
+  dropColours(found, tokens, words);
   dropTools(found, tokens, words);
   dropFlavours(found, tokens);
   dropLeftIn(found, tokens, words);
@@ -55,6 +56,15 @@ function dropCommonWords(found: Found, tokens: readonly Token[], words: Vocabula
     const [before, next] = [tokens[at - 1], tokens[to]];
     if (!isMeasured && (isWord(before) || isWord(next))) found.delete(at);
   }
+}
+
+/** "vinegar (white, clear)": no egg, where none is named and nobody counts it. */
+function dropColours(found: Found, tokens: readonly Token[], words: Vocabulary): void {
+  const isOfEgg = ([at, { to, item }]: [number, { readonly to: number; readonly item: LarderItem }]) =>
+    /egg/.test(item.id) && !(to === at + 1 && says(tokens[at], 'white'));
+  if ([...found].some(isOfEgg)) return;
+  for (const [at, { to }] of [...found])
+    if (to === at + 1 && says(tokens[at], 'white') && !isBehindMeasure(tokens, at, words)) found.delete(at);
 }
 
 /** "a tea strainer", "coador de café": what something is done with goes into no bowl. */

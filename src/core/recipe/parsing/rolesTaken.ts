@@ -30,7 +30,7 @@ const TAKES: Partial<Record<Role, TakesRole>> = {
   cap: (g) => (g.open ? g.open.unknown++ : undefined),
   optional: makeOptional,
   each: (g) => (g.open ? (g.open.shared = true) : undefined),
-  same: takeSame,
+  same: (g, element, index) => takeSame(g, element, index),
   equal: takeEqual,
 };
 
@@ -38,12 +38,12 @@ export function takeRole(g: Gathering, role: Role, element: TokenRange, index: n
   TAKES[role]?.(g, element, index);
 }
 
-/** "the same of oil", not "in the same liquid" */
-function takeSame(g: Gathering, { from, to }: TokenRange, index: number): void {
+/** "the same of oil", not "in the same liquid"; "twice as much oil" */
+export function takeSame(g: Gathering, { from, to }: TokenRange, index: number, times = 1): void {
   const before = g.last()?.amount;
   const isOfThing = says(g.tokens[to], 'madeNoun') || says(g.tokens[to], 'vessel');
   if (before && !(isOfThing && !isNameNext(g.elements, index)))
-    g.open = g.opened({ ...before, from, to }, { from, to });
+    g.open = g.opened({ ...before, quantity: before.quantity * times, from, to }, { from, to });
 }
 
 function correct(g: Gathering, { from }: TokenRange, index: number): void {
@@ -54,8 +54,7 @@ function correct(g: Gathering, { from }: TokenRange, index: number): void {
     return;
   }
   // "condensed milk?? no: milk powder, …"
-  const waits = g.waiting.at(-1);
-  if (isAnswer && !g.open && waits && waits.from > (g.last()?.name.from ?? -1)) {
+  if (isAnswer && asksOfWaiting(g)) {
     g.mentions.push(...g.waiting.splice(-1));
     g.swaps = g.items.length === 0;
     g.former = false;
@@ -71,6 +70,12 @@ function correct(g: Gathering, { from }: TokenRange, index: number): void {
   g.former = false;
   if (isOfOpen) g.open = null;
   else g.corrected = g.items.length > 0;
+}
+
+/** The name that was asked about has no amount yet. */
+function asksOfWaiting(g: Gathering): boolean {
+  const waits = g.waiting.at(-1);
+  return !g.open && waits !== undefined && waits.from > (g.last()?.name.from ?? -1);
 }
 
 /** "It was runny so I put in …" tells of no other recipe: the short words do where an amount or a name follows. */

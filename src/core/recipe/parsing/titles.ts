@@ -1,4 +1,5 @@
 import type { Item, TokenRange } from './item';
+import { isOfOil } from './lexicon';
 import { namesMixture, says } from './marks';
 import type { Names } from './namesFound';
 import { startOfRow, type Row } from './rows';
@@ -164,7 +165,13 @@ function beforeColonFrom(told: Told, start: number, colon: number, first: Row): 
   const end = beforeYield(told, start, beforeTime(told, start, colon));
   const inside = tokens.slice(start, end);
   const isDay = inside.length === 1 && words.roles.days.at(tokens, start) !== undefined;
-  if (isDay || isTelling(told, start, end) || words.headings.at(tokens, start) !== undefined) return null;
+  if (
+    isDay ||
+    isTelling(told, start, end) ||
+    isPlainOil(told, start, end) ||
+    words.headings.at(tokens, start) !== undefined
+  )
+    return null;
   const items = sentences.filter(({ row }) => row === first).flatMap((sentence) => sentence.items);
   if (isLine(told, start, colon, items)) return null;
   const measured = items.filter(({ amount, name }) => amount !== null && name.from > colon).length;
@@ -172,6 +179,20 @@ function beforeColonFrom(told: Told, start: number, colon: number, first: Row): 
   const isTitle =
     hasKind(told, start, colon) || !isBareName(told, start, colon) || measured > (isOfMade(inside) ? 0 : 1);
   return isTitle ? cut(told, start, end) : null;
+}
+
+/** "Coconut oil – solid – …": goes in, where nothing behind it says how much. */
+function isPlainOil({ tokens, names, sentences }: Told, start: number, end: number): boolean {
+  const name = names.get(start);
+  if (!name || name.to !== end || !isOfOil(name.item) || /infused/.test(name.item.id)) return false;
+  // "Nettle oil – dried nettle, a cupful, …": what is made of it.
+  const word = tokens[start]?.word;
+  return !sentences.some(({ items }) =>
+    items.some(
+      ({ amount, name: { match, from } }) =>
+        amount && from >= end && (match.item.id === name.item.id || tokens[from]?.word === word),
+    ),
+  );
 }
 
 /** "Cider vinegar: 2 tbsp to a litre of water" is a line. */
@@ -202,7 +223,9 @@ function isListOfParts(told: Told, start: number, colon: number, items: readonly
 function beforeTime({ tokens, words }: Told, start: number, colon: number): number {
   const bracket = tokens.findIndex((token, at) => at > start && at < colon && isSign(token, '('));
   const isTimed = bracket > 0 && words.time.isWithin(tokens, bracket, colon);
-  return isTimed ? bracket : colon;
+  // "Hair butter (for 2 jars): …"
+  const isYield = bracket > 0 && says(tokens[bracket + 1], 'purpose') && isNumber(tokens[bracket + 2]);
+  return isTimed || isYield ? bracket : colon;
 }
 
 /** "Cream base 100 g: …": how much it makes is no part of it. */

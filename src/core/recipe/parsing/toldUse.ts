@@ -178,6 +178,8 @@ function isCoolRinse(
   const isFree = coolAt.some(
     (index) =>
       ([1, 2].every((back) => tokens[index - back]?.kind !== 'number') && !isMeasured(index)) ||
+      // "leave 20, rinse cold"
+      words.deeds.at(tokens, index)?.value === 'rinse' ||
       // "nach 20 Minuten kalt ausspülen"
       words.time.endsAt(tokens, index, 1) ||
       // "leave 15 and cold water"

@@ -88,6 +88,7 @@ interface Words extends Partial<Record<Role, readonly string[]>> {
   readonly claims?: Readonly<Record<string, readonly string[]>>;
   readonly textures?: Readonly<Record<string, readonly string[]>>;
   readonly wholes?: Readonly<Record<string, number>>;
+  readonly multiples?: Readonly<Record<string, number>>;
   readonly describing: string;
   /** Words that mean nothing here and tell the language. */
   readonly common?: string;
@@ -112,6 +113,8 @@ export interface Vocabulary {
   readonly headings: PhraseTable<'ingredients' | 'method' | 'noise'>;
   readonly claims: PhraseTable<'protein' | 'moisture'>;
   readonly textures: PhraseTable<Texture>;
+  /** "twice as much", "o dobro de": how many times what was measured last. */
+  readonly multiples: PhraseTable<number>;
   /** "Halve everything": by what all that was told before is multiplied. */
   readonly wholes: PhraseTable<number>;
   readonly roles: Readonly<Record<Role, PhraseTable<true>>>;
@@ -182,6 +185,7 @@ function vocabularyOf(languages: readonly string[]): Vocabulary {
     claims: keyed(pick('claims')),
     textures: keyed(pick('textures')),
     wholes: valued(pick('wholes')),
+    multiples: valued(pick('multiples')),
     roles: Object.fromEntries(ROLES.map((role) => [role, listed(pick(role))])) as Record<
       Role,
       PhraseTable<true>
