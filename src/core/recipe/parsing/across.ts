@@ -7,7 +7,7 @@ import type { Item, NamedAt, TokenRange } from './item';
 import { isHerb, isOfOil, sourceIdOf } from './lexicon';
 import { isPack } from './lineAmount';
 import { says } from './marks';
-import { fillBottle, giveRatio, takeAsParts, takeBareAsParts } from './parts';
+import { fillBottle, giveRatio, giveWhole, takeAsParts, takeBareAsParts } from './parts';
 import { bareItem } from './pending';
 import { isSign, isWord } from './tokens';
 import type { Context, ReadSentence } from './told';
@@ -17,6 +17,7 @@ import { dropToldAnew } from './toldAnew';
 export function settleAcross(sentences: ReadSentence[], context: Context): void {
   giveInOrder(sentences);
   giveRatio(sentences);
+  giveWhole(sentences);
   countEarlier(sentences, context);
   correctEarlier(sentences);
   giveSource(sentences, context);

@@ -143,8 +143,9 @@ export class Amounts {
     const whole = this.wholePackAt(at);
     if (whole) return { ...NO_MEASURE, from: at, to: whole.to, quantity: 1, unit: whole.unit };
     const unit = nameEnd(lead.to) > 0 ? undefined : this.unitAt(lead.to, false);
-    // "2 tbsp vinegar/qt of water": to one of it.
-    const isPer = isSign(this.tokens[at - 1], '/') && unit !== undefined && isMeasure(unit.unit);
+    // "2 tbsp vinegar/qt of water", "a handful per litre": to one of it.
+    const isTo = isSign(this.tokens[at - 1], '/') || says(this.tokens[at - 1], 'per');
+    const isPer = isTo && unit !== undefined && isMeasure(unit.unit);
     if (!unit || !(isPer || BARE_UNITS.has(unit.unit))) return undefined;
     const { heaped } = lead;
     // "taza y media de leche"
@@ -156,7 +157,7 @@ export class Amounts {
       quantity: 1 + (more?.value ?? 0),
       unit: unit.unit,
       heaped,
-      weak: true,
+      weak: !isPer,
     };
   }
 

@@ -40,12 +40,20 @@ export function saysOtherwise(g: Gathering, given: Amount, element: TokenRange, 
     return true;
   }
   return (
+    isForSoMany(g, given) ||
     isOfDenied(g, given, index) ||
     isAdverb(g, given, index) ||
     tellsOfLast(g, given, index) ||
     isOfWater(g, given, element, index)
   );
 }
+
+/** "Hair butter (for 2 jars): …": how much all of it makes. */
+const isForSoMany = ({ tokens }: Gathering, { from, to, unit }: Amount): boolean =>
+  (unit === null || isPack(unit)) &&
+  isSign(tokens[from - 2], '(') &&
+  says(tokens[from - 1], 'purpose') &&
+  isSign(tokens[to], ')');
 
 /** How much of the last thing, how large or how strong it is. */
 const tellsOfLast = (g: Gathering, given: Amount, index: number): boolean =>

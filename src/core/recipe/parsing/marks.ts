@@ -243,6 +243,8 @@ interface Marks {
   readonly whole: Words;
   /** What form of a plant it is: alone it names nothing. */
   readonly formNoun: Words;
+  /** Before a measure that has no number: to one of it. */
+  readonly per: Words;
   /** A colour, or a part of an egg. */
   readonly white: Words;
   /** Behind a time: no longer. */

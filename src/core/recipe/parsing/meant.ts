@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { UNITS } from '../../base/measures';
+import { UNITS, type UnitId } from '../../base/measures';
 import { isNearly } from '../ingredients';
 import type { Assumption } from '../larder';
 import type { Item } from './item';
@@ -68,10 +68,16 @@ export function meantBy(item: Item, amount: LineAmount, context: Context): Larde
 
 /** "flax gel: 1/3 cup seeds": what it is made of. */
 function sourceOf({ name, amount }: Item, { tokens, lexicon }: Context): LarderItem | undefined {
-  const id = sourceIdOf(name.match.item.id);
-  if (!id || !amount || amount.from < name.to || !says(tokens[amount.to], 'plantSource')) return undefined;
-  return lexicon.items.flat().find((item) => item.id === id);
+  const { id } = name.match.item;
+  if (!amount) return undefined;
+  const isOfSource = amount.from >= name.to && says(tokens[amount.to], 'plantSource');
+  // "Rosmarinöl: 3 Zweige": of the plant itself.
+  const isOfPlant = amount.unit !== null && PLANT_UNITS.has(amount.unit);
+  const plant = isOfPlant ? /^(.+)-(?:eo|infused-oil)$/.exec(id)?.[1] : undefined;
+  const source = isOfSource ? sourceIdOf(id) : plant;
+  return source === undefined ? undefined : lexicon.items.flat().find((item) => item.id === source);
 }
+const PLANT_UNITS: ReadonlySet<UnitId> = new Set<UnitId>(['sprig', 'bunch', 'leaf', 'handful']);
 
 /** "two eggs, skip the whites": the yolks. */
 function eggPart({ name, without }: Item, { lexicon }: Context): LarderItem {

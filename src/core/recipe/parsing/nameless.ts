@@ -1,4 +1,4 @@
-import { UNITS } from '../../base/measures';
+import { UNITS, type UnitId } from '../../base/measures';
 import { plainWords } from '../ingredients';
 import type { Amount } from './amounts';
 import type { Nameless, TokenRange } from './item';
@@ -25,7 +25,9 @@ export function isOfNothing(
   return (
     (!isOfWater(amount, context) &&
       !isToWater(amount, context) &&
-      [range, amount].some((each) => isVessel(each, context))) ||
+      (isOfSomething(amount, range, context) ? [range] : [range, amount]).some((each) =>
+        isVessel(each, context),
+      )) ||
     [range, amount].some((each) => isYield(each, context)) ||
     isSaidOfTitle(range, sentence, context, title) ||
     isOfListBehind(amount, range, sentence, context)
@@ -59,6 +61,10 @@ export function namelessPart(
 /** "in a quarter cup cold, then a quarter cup hot": no cup to stand it in. */
 const isOfWater = ({ unit, to }: Amount, { tokens }: Context): boolean =>
   unit !== null && UNITS[unit].kind === 'volume' && says(tokens[to], 'waterState');
+
+/** "1 cup blorbium"; "keep a jar going" is no measure. */
+const isOfSomething = ({ from, to }: Amount, range: TokenRange, { tokens, words }: Context): boolean =>
+  range.to > to && isWord(tokens[to]) && words.articles.at(tokens, from) === undefined;
 
 /** "2 tbsp to a cup" */
 const isToWater = ({ from }: Amount, { tokens }: Context): boolean =>
@@ -110,12 +116,13 @@ function isOfListBehind(
 
 /** "makes about 220 g", "3 sprays a day" */
 function isYield({ from, to }: TokenRange, { tokens, words }: Context): boolean {
+  // "1 tbsp vinegar per litre" is of water.
+  if (says(tokens[from - 1], 'per') && isMeasureOf(words.units.at(tokens, from)?.value)) return false;
   const before = isSign(tokens[from - 1], ',', ':', '=') ? from - 1 : from;
   const isUse = words.roles.uses.isWithin(tokens, from, Math.min(to, from + USE_WITHIN));
-  // "Hair butter (for 2 jars): …"
-  const isForAll = isSign(tokens[from - 2], '(') && says(tokens[from - 1], 'purpose');
-  return isUse || isForAll || isSign(tokens[from - 1], '=') || words.roles.yields.endsAt(tokens, before, 3);
+  return isUse || isSign(tokens[from - 1], '=') || words.roles.yields.endsAt(tokens, before, 3);
 }
+const isMeasureOf = (unit: UnitId | undefined): boolean => unit !== undefined && isMeasure(unit);
 /** Tokens of an amount in which it may say that it counts uses. */
 const USE_WITHIN = 4;
 

@@ -1,3 +1,4 @@
+import { UNITS } from '../../base/measures';
 import { NO_MEASURE } from './amounts';
 import type { Item } from './item';
 import { BOTTLE_SIZES, isShareOfWhole, makeWhole } from './lineAmount';
@@ -28,6 +29,28 @@ export function takeBareAsParts(sentences: readonly ReadSentence[]): void {
   if (measured.length < 2 || isMeasuredElse || !measured.every(isBare)) return;
   for (const item of measured) item.amount = { ...item.amount!, unit: 'part' };
 }
+/** "half banana half avocado, about 6 spoons": how much both are. */
+export function giveWhole(sentences: ReadSentence[]): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const { items, nameless, batches } = sentence;
+    const shares = items.filter(({ amount }) => amount && isShareOfWhole(amount));
+    const last = shares.at(-1)?.name.to ?? 0;
+    const whole = nameless.find(
+      ({ amount: { from, unit }, isBare }) =>
+        isBare && from >= last && unit !== null && UNITS[unit].kind === 'volume',
+    );
+    const isWhole = shares.length > 1 && makeWhole(shares.map(({ amount }) => amount?.quantity ?? 0));
+    if (!whole || !isWhole || batches.length > 0) continue;
+    const { amount, range } = whole;
+    for (const item of shares) item.amount = { ...item.amount!, unit: 'part' };
+    sentences[index] = {
+      ...sentence,
+      nameless: nameless.filter((each) => each !== whole),
+      batches: [{ what: 'total', amount, from: range.from, to: range.to }],
+    };
+  }
+}
+
 /** More is no part of anything that is mixed in a bowl. */
 const MOST_PARTS = 10;
 

@@ -224,7 +224,9 @@ function nameMeasured(
     // "half mask half avocado"
     const isShare = words.fractions.endsAt(tokens, at, 2) && !words.units.at(tokens, at - 1);
     // "mask 50 ml"
-    const isBefore = isNumber(tokens[to]) && words.units.at(tokens, to + 1) !== undefined;
+    // … "máscara branca 3 colheres"
+    const numberAt = isWord(tokens[to]) && describes(words, tokens[to].word) ? to + 1 : to;
+    const isBefore = isNumber(tokens[numberAt]) && words.units.at(tokens, numberAt + 1) !== undefined;
     // "four of mask", behind spoons
     const isOfCount = words.roles.of.endsAt(tokens, at, 1) && isCountedBefore(tokens, at - 1, words);
     const isMeasured =

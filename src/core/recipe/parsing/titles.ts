@@ -378,9 +378,11 @@ function calledBehind(told: Told): Title | null {
   return null;
 }
 
-/** Where the name is over and the telling goes on. */
+/** Where the name is over and the telling goes on; "é" is "is", "e" is "and". */
 const endsTitle = (token: Token): boolean =>
-  isSign(token, ',', '.', ';', ':', '!', '?', '(', ')', '–', '—') || says(token, 'endsTitle');
+  /^[éè]$/i.test(token.raw) ||
+  isSign(token, ',', '.', ';', ':', '!', '?', '(', ')', '–', '—') ||
+  says(token, 'endsTitle');
 
 function cut({ text, tokens }: Told, from: number, to: number): Title | null {
   let [first, last] = [from, to];
