@@ -61,6 +61,8 @@ export class Gathering {
   chunkAfterColon = 0;
   /** Words of this chunk that nobody knows, before its amount: "blorbium 2 %". */
   strange: TokenRange | null = null;
+  /** The same of the chunk before. */
+  strangeBefore: TokenRange | null = null;
   namedInChunk = false;
 
   constructor(
@@ -127,10 +129,16 @@ export class Gathering {
     if (says(this.tokens[amount.to], 'countsThings')) return;
     const isSaid = open.unknown > 0 || (!amount.weak && amount.unit !== null) || isCracked;
     const isBare = open.unknown === 0;
-    const range = { from: amount.from, to: open.to };
+    const range = this.withStrange(open);
     if (!isArticle && isSaid) this.nameless.push({ amount, range, isBare });
     else if (!isArticle && isBare && !amount.weak && this.isFirstSaid(open))
       this.nameless.push({ amount, range, isBare, isLoose: true });
+  }
+
+  /** "blorbium, 3 cups": with the unknown words of the clause before. */
+  private withStrange({ amount: { from }, to }: Open): TokenRange {
+    const { strangeBefore } = this;
+    return { from: strangeBefore?.to === from - 1 ? strangeBefore.from : from, to };
   }
 
   /** "half blorbium, half conditioner" */

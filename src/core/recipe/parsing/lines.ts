@@ -85,7 +85,7 @@ export function weighItem(
     return unknownPart(plain, lineAmountOf(item.amount, plain), context);
   // "okra water: 8 pods": the pods are of okra.
   const isCounted = item.name.match.item.ingredient?.measures.pieceGrams !== undefined;
-  const counted = item.amount && !isCounted ? countedPart(item.amount, plain, context) : undefined;
+  const counted = item.amount && !isCounted ? countedPart(item.amount, plain, '', context) : undefined;
   if (counted) return counted;
   const words = wordsBeside(item, sentence, context);
   const amount = {
@@ -335,15 +335,23 @@ export function dropsPart(
 ): ReadPart | undefined {
   if (amount.unit !== 'drop') return undefined;
   const named = plainWords(words).filter((word) => !context.describing.has(word));
-  const [oil] = lexicon.inWords([...named, 'essential', 'oil']);
+  const [oil] = named.length > 0 ? lexicon.inWords([...named, 'essential', 'oil']) : [];
   return oil && oil.start === 0 && oil.words === named.length + 2
     ? weigh(onlySaid(oil.item, lineAmountOf(amount, '')), { lexicon, ...context })
     : undefined;
 }
 
-/** "8 pods": what alone is counted in such pieces. */
-export function countedPart(amount: Amount, plain: string, context: Context): ReadPart | undefined {
+/** "8 pods": what alone is counted in such pieces; "3 sheets of nori" are of something else. */
+export function countedPart(
+  amount: Amount,
+  plain: string,
+  beside: string,
+  context: Context,
+): ReadPart | undefined {
   if (amount.unit !== 'piece') return undefined;
+  const counting = plainWords(textOf(context, amount));
+  const isOther = plainWords(beside).some((word) => !describes(context, word) && !counting.includes(word));
+  if (isOther) return undefined;
   const said = plainWords(textOf(context, amount));
   const counted = context.lexicon.items
     .flat()

@@ -29,6 +29,8 @@ export function isOfNothing(
         isVessel(each, context),
       )) ||
     [range, amount].some((each) => isYield(each, context)) ||
+    isUse({ from: amount.to, to: range.to }, context) ||
+    (!isOfSomething(amount, range, context) && [range, amount].some((each) => isUse(each, context))) ||
     isSaidOfTitle(range, sentence, context, title) ||
     isOfListBehind(amount, range, sentence, context)
   );
@@ -46,12 +48,12 @@ export function namelessPart(
   context: Context,
   names: Names,
 ): ReadPart {
-  const words = textOf(context, { from: Math.min(amount.to, range.to - 1), to: range.to });
+  const words = textOf(context, besideIt(amount, range, context));
   return (
     brewed(amount, range, sentence, context) ??
     hotWater(amount, range, context) ??
     dropsPart(words, amount, context) ??
-    countedPart(amount, text, context) ??
+    countedPart(amount, text, words, context) ??
     shortFor(words, amount, context, names) ??
     misspeltPart(words, amount, text, context) ??
     unknownPart(words, lineAmountOf(amount, words), context)
@@ -63,8 +65,24 @@ const isOfWater = ({ unit, to }: Amount, { tokens }: Context): boolean =>
   unit !== null && UNITS[unit].kind === 'volume' && says(tokens[to], 'waterState');
 
 /** "1 cup blorbium"; "keep a jar going" is no measure. */
-const isOfSomething = ({ from, to }: Amount, range: TokenRange, { tokens, words }: Context): boolean =>
-  range.to > to && isWord(tokens[to]) && words.articles.at(tokens, from) === undefined;
+function isOfSomething({ from, to }: Amount, range: TokenRange, { tokens, words }: Context): boolean {
+  if (words.articles.at(tokens, from)) return false;
+  const before = tokens.slice(range.from, from).filter((token) => !isSign(token, ','));
+  const isNamedBefore =
+    before.length > 0 &&
+    !words.roles.yields.isWithin(tokens, range.from, from) &&
+    before.every(
+      (token) => isWord(token) && !says(token, 'i') && !says(token, 'inVessel') && !says(token, 'takes'),
+    );
+  return isNamedBefore || (range.to > to && isWord(tokens[to]));
+}
+
+/** The words that an amount is of: behind it, or before it ("blorbium 3 cups"). */
+function besideIt({ from, to }: TokenRange, range: TokenRange, { tokens }: Context): TokenRange {
+  const isBehind = tokens.slice(to, range.to).some((token) => isWord(token));
+  if (isBehind) return { from: to, to: range.to };
+  return range.from < from ? { from: range.from, to: from } : { from: to - 1, to };
+}
 
 /** "2 tbsp to a cup" */
 const isToWater = ({ from }: Amount, { tokens }: Context): boolean =>
@@ -114,13 +132,16 @@ function isOfListBehind(
   return unit !== null && isMeasure(unit) && countListed(to, items, tokens) > 1;
 }
 
-/** "makes about 220 g", "3 sprays a day" */
-function isYield({ from, to }: TokenRange, { tokens, words }: Context): boolean {
+/** "3 sprays a day" */
+const isUse = ({ from, to }: TokenRange, { tokens, words }: Context): boolean =>
+  words.roles.uses.isWithin(tokens, from, Math.min(to, from + USE_WITHIN));
+
+/** "makes about 220 g" */
+function isYield({ from }: TokenRange, { tokens, words }: Context): boolean {
   // "1 tbsp vinegar per litre" is of water.
   if (says(tokens[from - 1], 'per') && isMeasureOf(words.units.at(tokens, from)?.value)) return false;
   const before = isSign(tokens[from - 1], ',', ':', '=') ? from - 1 : from;
-  const isUse = words.roles.uses.isWithin(tokens, from, Math.min(to, from + USE_WITHIN));
-  return isUse || isSign(tokens[from - 1], '=') || words.roles.yields.endsAt(tokens, before, 3);
+  return isSign(tokens[from - 1], '=') || words.roles.yields.endsAt(tokens, before, 3);
 }
 const isMeasureOf = (unit: UnitId | undefined): boolean => unit !== undefined && isMeasure(unit);
 /** Tokens of an amount in which it may say that it counts uses. */

@@ -309,6 +309,7 @@ function orElse(g: Gathering, { to }: TokenRange): void {
 
 function beginChunk(g: Gathering): void {
   g.chunk++;
+  g.strangeBefore = g.namedInChunk ? null : g.strange;
   g.strange = null;
   g.namedInChunk = false;
 }
