@@ -12,6 +12,7 @@ export {
   type Asked,
 } from './planProblems';
 export {
+  gramsIn,
   parsedOf,
   STAMP,
   testBatch,

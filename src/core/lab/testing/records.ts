@@ -69,6 +69,16 @@ export function parsedOf(lines: readonly string[], larder: Larder = CATALOGUE_LA
   return valueOf(parseRecipe(lines.join('\n'), { larder }));
 }
 
+/** Whole grams by id that a text is read as; of two lines of one thing the sum. */
+export function gramsIn(text: string): Record<string, number> {
+  const grams: Record<string, number> = {};
+  for (const line of readLines(parsedOf([text]))) {
+    const id = line.ingredientId ?? line.name;
+    grams[id] = Math.round((grams[id] ?? 0) + line.grams);
+  }
+  return grams;
+}
+
 export function testRecipe(
   recipeId: string,
   lines: readonly string[],

@@ -166,20 +166,6 @@ function nameInFull(sentences: ReadSentence[], { tokens }: Context): void {
   const longer: Extract<Element, { kind: 'name' }>[] = [];
   for (const [index, sentence] of sentences.entries()) {
     const { elements, denied } = sentence;
-    const items = sentence.items.map((item): Item => {
-      const { name, amount } = item;
-      const word = tokens[name.from]?.word;
-      const isMeasured = amount !== null && amount.unit !== null && !isPack(amount.unit);
-      if (!isMeasured || UNITS[amount.unit!].kind === 'count' || name.to - name.from > 1) return item;
-      const full = longer.find(
-        ({ from, match }) =>
-          tokens[from]?.word === word &&
-          !measured.has(match.item.id) &&
-          (isOfOil(match.item) || /-butter$/.test(match.item.id)),
-      );
-      return full ? { ...item, name: { ...name, match: full.match } } : item;
-    });
-    sentences[index] = { ...sentence, items };
     longer.push(
       ...elements.flatMap((each) =>
         each.kind === 'name' && each.to - each.from > 1 && !denied.some(({ from }) => from === each.from)
@@ -187,6 +173,24 @@ function nameInFull(sentences: ReadSentence[], { tokens }: Context): void {
           : [],
       ),
     );
+    const items = sentence.items.map((item): Item => {
+      const { name, amount } = item;
+      const word = tokens[name.from]?.word;
+      const isMeasured = amount !== null && amount.unit !== null && !isPack(amount.unit);
+      if (!isMeasured || UNITS[amount.unit!].kind === 'count' || name.to - name.from > 1) return item;
+      const full = longer.find(
+        ({ from, to, match }) =>
+          to <= name.from &&
+          !measured.has(match.item.id) &&
+          ((to <= sentence.from &&
+            tokens[from]?.word === word &&
+            (isOfOil(match.item) || /-butter$/.test(match.item.id))) ||
+            // "rice flour gel: 2 tbsp flour"
+            (tokens[to - 1]?.word === word && item.name.match.item.id === 'wheat-flour')),
+      );
+      return full ? { ...item, name: { ...name, match: full.match } } : item;
+    });
+    sentences[index] = { ...sentence, items };
   }
 }
 

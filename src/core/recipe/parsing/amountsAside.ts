@@ -114,7 +114,8 @@ function isUsedOnHead(g: Gathering, { unit, to }: Amount, index: number): boolea
   const isUsed =
     before?.kind === 'deed'
       ? before.deed === 'take' || before.deed === 'apply'
-      : before === undefined && says(g.tokens[to], 'onto');
+      : // "night serum, 3 drops on ends"
+        g.items.length === 0 && says(g.tokens[to], 'onto');
   const behind = g.tokens.slice(to, to + HEAD_WITHIN);
   // "I use a dropperful every other night"
   const isOften = before !== undefined && says(g.tokens[to], 'everySo');

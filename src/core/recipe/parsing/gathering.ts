@@ -175,8 +175,9 @@ export class Gathering {
       last.amount = { ...last.amount!, packSize: { quantity: amount.quantity, unit: 'g' } };
       return true;
     }
-    if (unknown === 0 && isShareOfPack(last, amount)) {
-      last.amount = { ...last.amount!, quantity: last.amount!.quantity * amount.quantity };
+    const packed = unknown === 0 ? this.items.findLast((item) => isShareOfPack(item, amount)) : undefined;
+    if (packed) {
+      packed.amount = { ...packed.amount!, quantity: packed.amount!.quantity * amount.quantity };
       return true;
     }
     if (says(this.tokens[amount.to], 'pronoun')) {

@@ -141,6 +141,13 @@ export function saidAs(part: ReadPart, { name, amount }: Item, context: Context)
   return { ...part, assumptions: [...part.assumptions, assumption] };
 }
 
+/** "lavender 0.5 ml": so little is measured of no herb. */
+const isInDrops = ({ amount, name: { match } }: Item): boolean =>
+  amount?.unit === 'drop' ||
+  (amount?.unit === 'ml' && amount.quantity <= MOST_DROPS_ML && isHerb(match.item));
+/** Forty drops, ml. */
+const MOST_DROPS_ML = 2;
+
 /** Whose essential oil is called otherwise, by id. */
 const ESSENTIAL_OF: Readonly<Record<string, string>> = {
   mint: 'peppermint-eo',
@@ -153,7 +160,7 @@ const ESSENTIAL_OF: Readonly<Record<string, string>> = {
 function inDrops(item: Item, { lexicon, tokens }: Context): LarderItem {
   const { match, from, to } = item.name;
   const { ingredient } = match.item;
-  if (item.amount?.unit !== 'drop' || !ingredient || ingredient.composition.fat > 50) return match.item;
+  if (!isInDrops(item) || !item.amount || !ingredient || ingredient.composition.fat > 50) return match.item;
   const named = tokens.slice(from, to).map(({ word }) => word);
   const [oil] = lexicon.inWords([...named, 'essential', 'oil']);
   const essential = lexicon.items

@@ -121,7 +121,12 @@ function isAmongFats(element: Element, before: readonly Element[]): boolean {
     amount?.kind === 'amount' && amount.amount.unit !== null && UNITS[amount.amount.unit].kind === 'volume';
   if (!isSpooned || !isNut(element)) return false;
   const named = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
-  return named.length >= LEAST_FATS && named.every((item) => isOfOil(item) || /-butter$/.test(item.id));
+  // "2 tbsp castor, 2 tbsp coconut": the fruit is no thing of spoons.
+  const isCoconut = element.kind === 'name' && element.match.item.id === 'coconut-flesh';
+  return (
+    named.length >= (isCoconut ? 1 : LEAST_FATS) &&
+    named.every((item) => isOfOil(item) || /-butter$/.test(item.id))
+  );
 }
 const LEAST_FATS = 2;
 

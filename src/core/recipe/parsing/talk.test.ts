@@ -1,16 +1,7 @@
 import fc from 'fast-check';
-import { parsedOf } from '../../lab/testing';
+import { gramsIn, parsedOf } from '../../lab/testing';
 import { readLines, unreadLines } from '../larder';
 
-/** Whole grams by id; of two lines of one thing the sum. */
-function gramsIn(text: string): Record<string, number> {
-  const grams: Record<string, number> = {};
-  for (const line of readLines(parsedOf([text])))
-    grams[line.ingredientId ?? line.name] = Math.round(
-      (grams[line.ingredientId ?? line.name] ?? 0) + line.grams,
-    );
-  return grams;
-}
 const toldOf = (text: string) => parsedOf([text]).told;
 const namesOf = (text: string) => Object.keys(gramsIn(text)).sort();
 

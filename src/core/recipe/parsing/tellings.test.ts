@@ -15,6 +15,7 @@ import seventh from './tellings/seventh.json';
 import sixth from './tellings/sixth.json';
 import tenth from './tellings/tenth.json';
 import third from './tellings/third.json';
+import thirteenth from './tellings/thirteenth.json';
 import twelfth from './tellings/twelfth.json';
 import unread from './tellings/unread.json';
 
@@ -43,6 +44,7 @@ const TELLINGS = [
   ...tenth,
   ...eleventh,
   ...twelfth,
+  ...thirteenth,
 ] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',
