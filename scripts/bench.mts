@@ -9,6 +9,7 @@ import { estimateHair } from '../src/core/hair/estimation';
 import { addDays, calendarDay } from '../src/core/base/measures';
 import { liveRecords } from '../src/core/records/log';
 import { parseRecipe, RecipeSearch } from '../src/core/recipe/parsing';
+import tellings from '../src/core/recipe/parsing/tellings/thirteenth.json';
 import loadHighs from 'highs';
 import { solverFrom } from '../src/core/base/programme';
 import { effortLimits } from '../src/core/plan/agenda';
@@ -56,6 +57,26 @@ const verdictMs = medianMs(200, () => {
 console.log(
   `verdict of a ${LINES.length}-line recipe: ${verdictMs.toFixed(2)} ms, ${Math.round(1000 / verdictMs)} recipes a second`,
 );
+
+/** Tellings as they are kept, in seven languages, cut after so many words. */
+const WORDS = 2000;
+const telling = tellings
+  .map(({ text: told }) => told)
+  .join(' ')
+  .split(/\s+/)
+  .slice(0, WORDS)
+  .join(' ');
+for (const [what, said] of [
+  [`${LINES.length} lines`, text],
+  [`${WORDS} words`, telling],
+  [`${WORDS} words in one sentence`, telling.replace(/[.!?;]/g, ',')],
+] as const) {
+  const first = medianMs(1, () => parseRecipe(said));
+  medianMs(60, () => parseRecipe(said));
+  console.log(
+    `reading ${what}: ${medianMs(40, () => parseRecipe(said)).toFixed(1)} ms, once warm; the first time ${first.toFixed(0)} ms`,
+  );
+}
 
 const today = calendarDay('2026-11-25');
 const records = demoRecords(today);

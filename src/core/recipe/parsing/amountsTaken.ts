@@ -106,17 +106,26 @@ function changesLast(g: Gathering, given: Amount): boolean {
 /** An amount behind words that nobody knows. */
 function isStrange(g: Gathering, given: Amount, element: TokenRange, isOther: boolean): boolean {
   const { strange } = g;
-  // "mango butter 20, blorbium 20": a number beside other numbers.
-  const isNumbered =
-    isNumber(g.tokens[given.from]) &&
-    g.last()?.amount?.unit === null &&
-    isNumber(g.tokens[g.last()!.amount!.from]);
-  const isOwn = (given.unit !== null || isNumbered) && !given.weak && !isOther && g.bracket === 0;
+  const isOwn =
+    (given.unit !== null || isNumberOf(g, given, element)) && !given.weak && !isOther && g.bracket === 0;
   if (!isOwn || !strange || g.namedInChunk) return false;
   g.close();
   g.nameless.push({ amount: given, range: { from: strange.from, to: element.to }, isBare: false });
   g.strange = null;
   return true;
+}
+
+/** Of a list that begins in these a number alone is one more. */
+const WEIGHED_IN: ReadonlySet<UnitId> = new Set<UnitId>(['g', 'ml', 'oz', '%']);
+
+/** "mango butter 20, blorbium 20": a number of something unknown, beside others that were weighed. */
+function isNumberOf(g: Gathering, { from }: Amount, { to }: TokenRange): boolean {
+  const before = g.last()?.amount;
+  const isList = before !== undefined && before !== null && isNumber(g.tokens[before.from]);
+  const isWeighed = isList && (before.unit === null || WEIGHED_IN.has(before.unit));
+  const next = g.tokens[to];
+  const isEnd = next === undefined || next.kind === 'break' || isSign(next, ',', '.', ';', '(', '/');
+  return isWeighed && isEnd && isNumber(g.tokens[from]) && g.strange?.to === from;
 }
 
 /** What stands in brackets says the same again, the size of each, or what may be taken instead. */

@@ -22,6 +22,8 @@ export class Gathering {
   deed: Deed | null = null;
   /** What is done in brackets is done with what stands before them. */
   deedOutside: Deed | null = null;
+  /** Whether what stands around the brackets told only when. */
+  whenOutside = false;
   denied = false;
   deniedAt = 0;
   readonly denials: NamedAt[] = [];

@@ -29,7 +29,7 @@ export function isOfNothing(
         isVessel(each, context),
       )) ||
     [range, amount].some((each) => isYield(each, context)) ||
-    isUse({ from: amount.to, to: range.to }, context) ||
+    (!isNamed(amount, context) && isUse({ from: amount.to, to: range.to }, context)) ||
     (!isOfSomething(amount, range, context) && [range, amount].some((each) => isUse(each, context))) ||
     isSaidOfTitle(range, sentence, context, title) ||
     isOfListBehind(amount, range, sentence, context)
@@ -76,6 +76,17 @@ function isOfSomething({ from, to }: Amount, range: TokenRange, { tokens, words 
     );
   return isNamedBefore || (range.to > to && isWord(tokens[to]));
 }
+
+/** "3 tbsp blorbium for my head", where "three drops will do" names nothing. */
+function isNamed({ from, to }: Amount, { tokens, words }: Context): boolean {
+  // "I use 3 cubes each time"
+  if (says(tokens[from - 1], 'takes')) return false;
+  const next = tokens[to];
+  const isLong = isWord(next) && next.word.length > LONGEST_SMALL_WORD;
+  return isLong && !words.describing.has(next.word) && words.roles.uses.at(tokens, to) === undefined;
+}
+/** Letters of "per", "each", "will". */
+const LONGEST_SMALL_WORD = 4;
 
 /** The words that an amount is of: behind it, or before it ("blorbium 3 cups"). */
 function besideIt({ from, to }: TokenRange, range: TokenRange, { tokens }: Context): TokenRange {

@@ -1,6 +1,6 @@
 import { sum } from '../../base/measures';
 import { isNameNext } from './ahead';
-import { NO_MEASURE } from './amounts';
+import { NO_MEASURE, type Amount } from './amounts';
 import { takeEqual } from './amountsTaken';
 import { doesSame } from './asides';
 import type { Element, Separator } from './elements';
@@ -38,12 +38,18 @@ export function takeRole(g: Gathering, role: Role, element: TokenRange, index: n
   TAKES[role]?.(g, element, index);
 }
 
+const timesAmount = (amount: Amount, times: number): Amount => ({
+  ...amount,
+  quantity: amount.quantity * times,
+  quantityTo: amount.quantityTo === null ? null : amount.quantityTo * times,
+});
+
 /** "the same of oil", not "in the same liquid"; "twice as much oil" */
 export function takeSame(g: Gathering, { from, to }: TokenRange, index: number, times = 1): void {
   const before = g.last()?.amount;
   const isOfThing = says(g.tokens[to], 'madeNoun') || says(g.tokens[to], 'vessel');
   if (before && !(isOfThing && !isNameNext(g.elements, index)))
-    g.open = g.opened({ ...before, quantity: before.quantity * times, from, to }, { from, to });
+    g.open = g.opened({ ...timesAmount(before, times), from, to }, { from, to });
 }
 
 function correct(g: Gathering, { from }: TokenRange, index: number): void {
@@ -261,11 +267,12 @@ function takeBracket(g: Gathering, separator: 'open' | 'close', { to }: TokenRan
   if (separator === 'open') {
     g.bracket++;
     g.deedOutside = g.deed;
+    g.whenOutside = g.when;
     // "aquafaba (that's the water off chickpeas)": what it is.
     if (says(g.tokens[to], 'thatIs')) g.when = true;
     return;
   }
-  g.when = false;
+  g.when = g.whenOutside;
   g.bracket = Math.max(0, g.bracket - 1);
   g.deed = g.deedOutside;
   g.holding = null;

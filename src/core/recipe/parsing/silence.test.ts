@@ -25,6 +25,15 @@ const WAYS: readonly ((measure: string, egg: string, of: string) => string)[] = 
   (measure, egg) => `${egg}. blorbium, 3 ${measure}.`,
 ];
 
+it.each([
+  '1 egg. 3 tbsp blorbium for my head',
+  '1 egg. 3 tbsp blorbium goes in',
+  '1 egg, 3 sheets of nori',
+  '20 g shea, blorbium 20',
+])('%s: what is unknown is asked about, whatever is said of it', (text) => {
+  expect(unreadLines(parsedOf([text]))).toHaveLength(1);
+});
+
 describe('so much of something unknown is asked about, whatever it is measured with', () => {
   it.each(Object.keys(LANGUAGES) as (keyof typeof LANGUAGES)[])('%s', (language) => {
     const { egg, of } = SAID[language];
