@@ -227,7 +227,7 @@ class ElementReader {
   private isDone(index: number, before: readonly Element[]): boolean {
     const name = this.names.get(index);
     const deed = name && this.words.deeds.at(this.tokens, index);
-    if (!deed || deed.to < name.to || this.isPlace(index)) return false;
+    if (!deed || deed.to < name.to || this.isPlace(index) || this.isUntil(name.to)) return false;
     const measured = before.findLast(({ kind }) => kind !== 'word');
     if (measured?.kind === 'amount' && measured.amount.unit !== null) return false;
     const behind = name.to + (isSign(this.tokens[name.to], ':', ',', '-', '–', '—', '=') ? 1 : 0);
@@ -378,9 +378,14 @@ class ElementReader {
       if (found) return { kind: 'role', from: index, to: found.to, role };
     }
     const deed = this.isAuxiliary(index) ? undefined : this.words.deeds.at(this.tokens, index);
-    if (deed) return { kind: 'deed', from: index, to: deed.to, deed: deed.value };
+    if (deed && !this.isUntil(deed.to)) return { kind: 'deed', from: index, to: deed.to, deed: deed.value };
     const strained = strainedThroughAt(this.tokens, index);
     return strained && { kind: 'deed', from: index, to: strained.to, deed: 'strain' };
+  }
+
+  /** "then conditioner until it's thick": how much of it. */
+  private isUntil(to: number): boolean {
+    return says(this.tokens[to], 'until') && this.names.has(to - 1);
   }
 
   /** "ele vai endurecer": will, and nothing that goes in. */

@@ -300,11 +300,14 @@ export class Mentions {
   }
 
   /** Nothing is done with it: a list of names has few other words, talk has many. */
-  private isTalk({ items, elements, from }: ReadSentence): boolean {
+  private isTalk({ items, elements, from, to }: ReadSentence): boolean {
     const { tokens, describing } = this.context;
     // "conditioner as much as covers my palm": how much of it.
     const [first] = items;
     if (first?.name.from === from && says(tokens[first.name.to], 'asMuch')) return false;
+    // "… filled halfway with the flax goo, then cream until it's …", where nothing at all is measured.
+    const isByEye = tokens.slice(from, to).some((token) => says(token, 'fills') || says(token, 'until'));
+    if (this.measured.size === 0 && isByEye) return false;
     const unknown = elements.filter(({ kind, from }) => {
       const word = tokens[from]?.word ?? '';
       return kind === 'word' && tokens[from]?.kind === 'word' && word.length > 2 && !describing.has(word);

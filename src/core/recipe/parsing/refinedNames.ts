@@ -223,31 +223,39 @@ function nameMeasured(
     if (to === undefined || found.has(at)) continue;
     // "half mask half avocado"
     const isShare = words.fractions.endsAt(tokens, at, 2) && !words.units.at(tokens, at - 1);
-    // "mask 50 ml"
-    // … "máscara branca 3 colheres"
-    const numberAt = isWord(tokens[to]) && describes(words, tokens[to].word) ? to + 1 : to;
-    const isBefore = isNumber(tokens[numberAt]) && words.units.at(tokens, numberAt + 1) !== undefined;
     // "four of mask", behind spoons
     const isOfCount = words.roles.of.endsAt(tokens, at, 1) && isCountedBefore(tokens, at - 1, words);
     const isMeasured =
       isShare ||
-      isBefore ||
+      isMeasuredAfter(tokens, to, words) ||
       isOfCount ||
       isMeasuredBehind(tokens, at, words) ||
-      [1, 2, 3, 4, 5].some((back) => {
-        const unit = words.units.at(tokens, at - back);
-        const between = unit ? tokens.slice(unit.to, at) : [];
-        return (
-          unit !== undefined &&
-          unit.to <= at &&
-          between.every((token) => describes(words, token.word) || isSign(token, '.')) &&
-          isCountedBefore(tokens, at - back, words)
-        );
-      });
+      isMeasuredBefore(tokens, at, words);
     const meant = isMeasured ? item() : undefined;
     if (meant) found.set(at, { item: meant, words: 1, to });
   }
 }
+
+/** "mask 50 ml", "máscara branca 3 colheres", "then cream until it's the colour of weak tea" */
+function isMeasuredAfter(tokens: readonly Token[], to: number, words: Vocabulary): boolean {
+  const next = tokens[to];
+  const numberAt = isWord(next) && describes(words, next.word) ? to + 1 : to;
+  const isNumbered = isNumber(tokens[numberAt]) && words.units.at(tokens, numberAt + 1) !== undefined;
+  return isNumbered || says(next, 'until');
+}
+
+/** "three spoons of plain mask" */
+const isMeasuredBefore = (tokens: readonly Token[], at: number, words: Vocabulary): boolean =>
+  [1, 2, 3, 4, 5].some((back) => {
+    const unit = words.units.at(tokens, at - back);
+    const between = unit ? tokens.slice(unit.to, at) : [];
+    return (
+      unit !== undefined &&
+      unit.to <= at &&
+      between.every((token) => describes(words, token.word) || isSign(token, '.')) &&
+      isCountedBefore(tokens, at - back, words)
+    );
+  });
 
 /** "the mask that was nearly empty (about 5 spoons)" */
 function isMeasuredBehind(

@@ -75,6 +75,8 @@ describe('what a word stands for beside others', () => {
     ['aquafaba, half a cup (that is the water off tinned chickpeas)', ['aquafaba']],
     ['mi abuela usaba cerveza, yo también: una lata', ['beer']],
     ['before wash - amla oil, enough to coat', ['amla-oil']],
+    ["fill it halfway with flax goo, then conditioner until it's thick", ['conditioner', 'linseed-gel']],
+    ['Bowl filled halfway with the flax goo, then cream until it is pale.', ['cream', 'linseed-gel']],
   ])('%s', (text, ids) => {
     expect(idsOf(text)).toEqual(ids);
     expect(unreadLines(parsedOf([text]))).toEqual([]);
