@@ -9,7 +9,7 @@ import { estimateHair } from '../src/core/hair/estimation';
 import { addDays, calendarDay } from '../src/core/base/measures';
 import { liveRecords } from '../src/core/records/log';
 import { parseRecipe, RecipeSearch } from '../src/core/recipe/parsing';
-import tellings from '../src/core/recipe/parsing/tellings/thirteenth.json';
+import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { solverFrom } from '../src/core/base/programme';
 import { effortLimits } from '../src/core/plan/agenda';
@@ -62,7 +62,8 @@ console.log(
 const WORDS = 2000;
 /** A worker that was just started compiles while it reads: a reading takes a fifth of the first once it is done. */
 const READINGS = 50;
-const telling = tellings
+const tellings = new URL('../src/core/recipe/parsing/tellings/thirteenth.json', import.meta.url);
+const telling = (JSON.parse(readFileSync(tellings, 'utf8')) as { text: string }[])
   .map(({ text: told }) => told)
   .join(' ')
   .split(/\s+/)
