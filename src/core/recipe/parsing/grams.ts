@@ -186,6 +186,9 @@ function gramsOfPackets(quantity: number, packetGrams: number, assumptions: Assu
   return quantity * packetGrams;
 }
 
+/** Two packs of this much are more than a head takes, g. */
+const BOTTLE_GRAMS = 200;
+
 /** No bag of tea holds more, g (what is sold: 1.5 to 4 g). */
 const TEABAG_GRAMS = 5;
 
@@ -197,7 +200,9 @@ function gramsOfPieces(
   name: string,
   assumptions: Assumption[],
 ): number | string {
-  if (!pieceGrams && !packetGrams)
+  // "conditioner 3": nobody takes three bottles, and says no word of them.
+  const isBottles = amount.unit === null && quantity > 1 && (packetGrams ?? 0) >= BOTTLE_GRAMS;
+  if (!pieceGrams && (!packetGrams || isBottles))
     return t`${name} is not counted in pieces: write spoons, millilitres or grams.`;
   if (!pieceGrams) return gramsOfPackets(quantity, packetGrams ?? 0, assumptions);
   if (!amount.size) {

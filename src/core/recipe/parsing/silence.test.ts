@@ -30,6 +30,7 @@ it.each([
   '1 egg. 3 tbsp blorbium goes in',
   '1 egg, 3 sheets of nori',
   '20 g shea, blorbium 20',
+  'conditioner 3, a handful of nettle per litre',
 ])('%s: what is unknown is asked about, whatever is said of it', (text) => {
   expect(unreadLines(parsedOf([text]))).toHaveLength(1);
 });
