@@ -4,7 +4,7 @@ import type { Amount } from './amounts';
 import { takeOfHundred, takeSaidUnit } from './bareNumbers';
 import type { Element } from './elements';
 import type { Item, NamedAt, TokenRange } from './item';
-import { isHerb, isOfOil, sourceIdOf } from './lexicon';
+import { isFat, isHerb, isOfOil, sourceIdOf } from './lexicon';
 import { isPack } from './lineAmount';
 import { says } from './marks';
 import { fillBottle, giveRatio, giveWhole, takeAsParts, takeBareAsParts } from './parts';
@@ -182,9 +182,7 @@ function nameInFull(sentences: ReadSentence[], { tokens }: Context): void {
         ({ from, to, match }) =>
           to <= name.from &&
           !measured.has(match.item.id) &&
-          ((to <= sentence.from &&
-            tokens[from]?.word === word &&
-            (isOfOil(match.item) || /-butter$/.test(match.item.id))) ||
+          ((to <= sentence.from && tokens[from]?.word === word && isFat(match.item)) ||
             // "rice flour gel: 2 tbsp flour"
             (tokens[to - 1]?.word === word && item.name.match.item.id === 'wheat-flour')),
       );

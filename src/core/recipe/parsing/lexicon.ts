@@ -16,6 +16,9 @@ export const sourceIdOf = (id: string): string | undefined => /^(.+)-(?:gel|wate
 
 export const isOfOil = ({ ingredient }: LarderItem): boolean => ingredient !== undefined && isOil(ingredient);
 
+/** An oil, or a butter of a plant. */
+export const isFat = (item: LarderItem): boolean => isOfOil(item) || /-butter$/.test(item.id);
+
 /** What the things of a larder are called. */
 export interface NameLexicon {
   /** All of it in the order in which it is looked up: her own ingredients, the catalogue, recipes. */

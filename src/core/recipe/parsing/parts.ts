@@ -1,9 +1,26 @@
 import { UNITS } from '../../base/measures';
 import { NO_MEASURE } from './amounts';
-import type { Item } from './item';
+import type { Item, Nameless } from './item';
 import { BOTTLE_SIZES, isShareOfWhole, makeWhole } from './lineAmount';
 import { says } from './marks';
 import type { Context, ReadSentence } from './told';
+
+function countAsParts(items: readonly Item[]): void {
+  for (const item of items) item.amount = { ...item.amount!, unit: 'part' };
+}
+
+const areWhole = (shares: readonly Item[]): boolean =>
+  shares.length > 1 && makeWhole(shares.map(({ amount }) => amount?.quantity ?? 0));
+
+/** An amount beside no name that says how much all parts are. */
+const withTotal = (sentence: ReadSentence, whole: Nameless): ReadSentence => ({
+  ...sentence,
+  nameless: sentence.nameless.filter((each) => each !== whole),
+  batches: [
+    ...sentence.batches,
+    { what: 'total', amount: whole.amount, from: whole.range.from, to: whole.range.to },
+  ],
+});
 
 /** "a third aloe, a third rosewater, a third conditioner": parts, where they make a whole and none comes in pieces. */
 export function takeAsParts(items: readonly Item[]): void {
@@ -11,8 +28,8 @@ export function takeAsParts(items: readonly Item[]): void {
     ({ amount, name: { match } }) =>
       amount && isShareOfWhole(amount) && match.item.ingredient?.measures.pieceGrams === undefined,
   );
-  if (shares.length < 2 || !makeWhole(shares.map(({ amount }) => amount?.quantity ?? 0))) return;
-  for (const item of shares) item.amount = { ...item.amount!, unit: 'part' };
+  if (!areWhole(shares)) return;
+  countAsParts(shares);
 }
 
 /** "honey 1, conditioner 3": numbers of what is not counted are parts, where nothing at all has a measure. */
@@ -27,8 +44,11 @@ export function takeBareAsParts(sentences: readonly ReadSentence[]): void {
     match.item.ingredient?.measures.pieceGrams === undefined;
   const isMeasuredElse = sentences.some(({ nameless, batches }) => nameless.length + batches.length > 0);
   if (measured.length < 2 || isMeasuredElse || !measured.every(isBare)) return;
-  for (const item of measured) item.amount = { ...item.amount!, unit: 'part' };
+  countAsParts(measured);
 }
+/** More is no part of anything that is mixed in a bowl. */
+const MOST_PARTS = 10;
+
 /** "half banana half avocado, about 6 spoons": how much both are. */
 export function giveWhole(sentences: ReadSentence[]): void {
   for (const [index, sentence] of sentences.entries()) {
@@ -39,20 +59,11 @@ export function giveWhole(sentences: ReadSentence[]): void {
       ({ amount: { from, unit }, isBare }) =>
         isBare && from >= last && unit !== null && UNITS[unit].kind === 'volume',
     );
-    const isWhole = shares.length > 1 && makeWhole(shares.map(({ amount }) => amount?.quantity ?? 0));
-    if (!whole || !isWhole || batches.length > 0) continue;
-    const { amount, range } = whole;
-    for (const item of shares) item.amount = { ...item.amount!, unit: 'part' };
-    sentences[index] = {
-      ...sentence,
-      nameless: nameless.filter((each) => each !== whole),
-      batches: [{ what: 'total', amount, from: range.from, to: range.to }],
-    };
+    if (!whole || !areWhole(shares) || batches.length > 0) continue;
+    countAsParts(shares);
+    sentences[index] = withTotal(sentence, whole);
   }
 }
-
-/** More is no part of anything that is mixed in a bowl. */
-const MOST_PARTS = 10;
 
 /** "Vinegar rinse! 1:4 with water.": the first part is of the one thing before. */
 export function giveRatio(sentences: ReadSentence[]): void {
@@ -89,12 +100,7 @@ export function fillBottle(sentences: ReadSentence[], { tokens }: Context): void
         tokens.slice(range.from, range.to).some((token) => says(token, 'vessel')),
     );
     if (!bottle) continue;
-    const { amount, range } = bottle;
-    sentences[index] = {
-      ...sentence,
-      nameless: sentence.nameless.filter((each) => each !== bottle),
-      batches: [...sentence.batches, { what: 'total', amount, from: range.from, to: range.to }],
-    };
+    sentences[index] = withTotal(sentence, bottle);
     return;
   }
 }

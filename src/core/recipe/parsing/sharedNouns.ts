@@ -1,7 +1,7 @@
 import { UNITS, type UnitId } from '../../base/measures';
 import { singular } from '../ingredients';
 import type { Element } from './elements';
-import { isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
+import { isFat, isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
 import { says } from './marks';
 import { isLiquid } from './textures';
 import { isNumber, isWord, type Token } from './tokens';
@@ -123,10 +123,7 @@ function isAmongFats(element: Element, before: readonly Element[]): boolean {
   const named = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
   // "2 tbsp castor, 2 tbsp coconut": the fruit is no thing of spoons.
   const isCoconut = element.kind === 'name' && element.match.item.id === 'coconut-flesh';
-  return (
-    named.length >= (isCoconut ? 1 : LEAST_FATS) &&
-    named.every((item) => isOfOil(item) || /-butter$/.test(item.id))
-  );
+  return named.length >= (isCoconut ? 1 : LEAST_FATS) && named.every(isFat);
 }
 const LEAST_FATS = 2;
 
@@ -165,7 +162,7 @@ function isCountedOil(
     isNut(element);
   if (!isCounted) return false;
   const names = before.flatMap((each) => (each.kind === 'name' ? [each.match.item] : []));
-  return names.length > 0 && names.every((item) => isOfOil(item) || /-butter$/.test(item.id));
+  return names.length > 0 && names.every(isFat);
 }
 
 /** A word that is no name yet, or what has an oil in it. */
