@@ -12,7 +12,7 @@ import {
 import {
   guessedLines,
   readLines,
-  unreadLines,
+  unreadShare,
   type Larder,
   type ParsedRecipe,
   type ToldUse,
@@ -39,7 +39,7 @@ export interface JudgedText {
   readonly text: string;
   readonly parsed: Result<ParsedRecipe>;
   readonly judged: Result<Judged>;
-  /** 0 to 1: weight that is a guess, and lines that are not understood. */
+  /** 0 to 1: weight that is a guess or not understood. */
   readonly guessedShare: number;
   /** Null where it is no formula of percents and phases. */
   readonly formula: Formula | null;
@@ -52,13 +52,12 @@ export interface JudgedText {
 /** Of a recipe of which more than this is guessed or not understood no verdict is headlined. */
 const MOST_GUESSED = 0.5;
 
-/** 0 to 1: the weight of lines without an amount of their own, and the lines that are not understood, whichever is more. */
+/** 0 to 1: the weight that is not understood, and that of the lines without an amount of their own. */
 function guessedShareOf(recipe: ParsedRecipe): number {
-  const read = readLines(recipe);
-  const grams = sum(read.map((line) => line.grams));
+  const grams = sum(readLines(recipe).map((line) => line.grams));
   const guessed = grams === 0 ? 1 : sum(guessedLines(recipe).map((line) => line.grams)) / grams;
-  const unread = unreadLines(recipe).length;
-  return Math.max(guessed, unread / Math.max(1, unread + read.length));
+  const unread = unreadShare(recipe);
+  return unread + guessed * (1 - unread);
 }
 
 export const isTooGuessed = ({ guessedShare }: Pick<JudgedText, 'guessedShare'>): boolean =>

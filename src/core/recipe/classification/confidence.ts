@@ -9,7 +9,7 @@ import { otherSciences } from './science';
 
 /** How far the lines themselves can be trusted; see CONFIDENCE. */
 export interface LineTrust {
-  /** 0 to 1: lines that are not understood, of all ingredient lines. */
+  /** 0 to 1: weight that is not understood. */
   readonly unreadShare: number;
   /** 0 to 1: weight whose amount rests on an assumption. */
   readonly assumedAmountShare: number;
@@ -51,7 +51,7 @@ export function confidenceIn(
   const factors = [
     {
       factor: 1 - CONFIDENCE.unread * trust.unreadShare,
-      text: t`${{ percent: percent(trust.unreadShare) }} of the lines are not understood and count for nothing.`,
+      text: t`${{ percent: percent(trust.unreadShare) }} of the weight is not understood and counts for nothing.`,
     },
     {
       factor: 1 - CONFIDENCE.assumedFigures * assumed,

@@ -75,7 +75,7 @@ describe('the verdict', () => {
     const murky = readVerdict('11 g gelatin', '150 ml water', '2 cups blorb');
     expect(murky.confidence).toBeLessThan(clear.confidence);
     expect(clear.doubts).toEqual([]);
-    expect(murky.doubts[0]).toContain('33 % of the lines are not understood');
+    expect(murky.doubts[0]).toContain('75 % of the weight is not understood');
   });
 
   it('says what takes its confidence away, the gravest first', () => {

@@ -4,6 +4,7 @@ import { AS_WRITTEN, SCHOOLS, type RecipeVersion, type School, type Science } fr
 import {
   CATALOGUE_LARDER,
   readLines,
+  unreadShare,
   weighedLines,
   type Larder,
   type ParsedRecipe,
@@ -74,9 +75,8 @@ export function classifyVersion(
 /** How far the reading of a recipe's lines can be trusted. */
 export function trustOf(recipe: ParsedRecipe): LineTrust {
   const lines = readLines(recipe);
-  const unread = recipe.lines.filter((line) => line.status === 'unread').length;
   return {
-    unreadShare: unread / Math.max(1, unread + lines.length),
+    unreadShare: unreadShare(recipe),
     assumedAmountShare: shareOfGrams(lines, amountIsAssumed),
   };
 }

@@ -5,6 +5,7 @@ export {
   guessedLines,
   readLines,
   unreadLines,
+  unreadShare,
   type Alternative,
   type Assumption,
   type Fate,

@@ -1,4 +1,4 @@
-import type { Problem, UnitId } from '../../base/measures';
+import { sum, type Problem, type UnitId } from '../../base/measures';
 import type { Deed } from '../../records/shapes';
 
 /** Another way to take a line, as the text that would mean it. */
@@ -91,6 +91,8 @@ export interface NoteLine extends LineOfText {
 /** A line that is not understood: kept, shown, counted in none of the sums. */
 export interface UnreadLine extends LineOfText {
   readonly status: 'unread';
+  /** What its measure would weigh of a thing as heavy as water; null where it says none that weighs by itself. */
+  readonly grams: number | null;
   readonly problem: Problem;
   /** Whole lines that would be understood and are near to what stands there. */
   readonly suggestions: readonly string[];
@@ -173,4 +175,17 @@ export function guessedLines(recipe: ParsedRecipe): ReadLine[] {
 
 export function unreadLines(recipe: ParsedRecipe): UnreadLine[] {
   return recipe.lines.filter((line): line is UnreadLine => line.status === 'unread');
+}
+
+/**
+ * How much of a recipe is not understood, 0 to 1 of its weight. A line of which nobody knows how much it is counts as
+ * much as the others do on the middle.
+ */
+export function unreadShare(recipe: ParsedRecipe): number {
+  const read = readLines(recipe).map(({ grams }) => grams);
+  const unread = unreadLines(recipe).map(({ grams }) => grams);
+  const known = [...read, ...unread].flatMap((grams) => grams ?? []);
+  const middle = known.length === 0 ? 1 : sum(known) / known.length;
+  const missed = sum(unread.map((grams) => grams ?? middle));
+  return missed === 0 ? 0 : missed / (sum(read) + missed);
 }

@@ -191,12 +191,15 @@ export class Amounts {
     const start = this.afterNumber(quantity);
     // "1 (400 ml) can": how large each is.
     const bracket = this.packAt(start);
-    const qualities = this.qualities(bracket ? bracket.to : start, nameEnd);
+    const sized = this.qualities(bracket ? bracket.to : start, nameEnd);
+    // "2 large (60 g each) eggs"
+    const ofEach = !bracket && sized.to > start ? this.packAt(sized.to) : undefined;
+    const qualities = ofEach ? { ...sized, to: ofEach.to } : sized;
     const said = {
       ...base,
       size: qualities.size ?? lead.size,
       heaped: qualities.heaped || lead.heaped,
-      packSize: bracket ? bracket.packSize : null,
+      packSize: (bracket ?? ofEach)?.packSize ?? null,
     };
     const found = this.unitAt(qualities.to, true);
     // "garlic cloves" is a name, "cloves of garlic" a unit before one.
@@ -237,7 +240,7 @@ export class Amounts {
 
   /** "a cup and a half of water"; "uma xícara e meia xícara" is half of another. */
   private moreAt(at: number): { readonly value: number; readonly to: number } | undefined {
-    const more = this.words.more.at(this.tokens, at);
+    const more = this.words.more.at(this.tokens, at) ?? this.quantities.shareOfSame(at);
     return more && this.words.units.at(this.tokens, more.to) === undefined ? more : undefined;
   }
 

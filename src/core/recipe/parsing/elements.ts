@@ -179,6 +179,8 @@ class ElementReader {
       if (!isMore || !isNumber(tokens[at + 2])) break;
       at += 2;
     }
+    // "1:30 h"
+    if (this.words.time.at(tokens, at + 1)) return undefined;
     return parts.length > 1 ? { kind: 'ratio', from: index, to: at + 1, parts } : this.spokenRatio(index);
   }
 

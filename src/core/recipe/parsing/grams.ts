@@ -68,6 +68,19 @@ function millilitresOf(unit: UnitId, { cup, own }: KitchenMeasures): number {
   return (isOwn(unit) ? own?.[unit] : undefined) ?? UNITS[unit].size;
 }
 
+/** What a measure holds of a thing that nobody knows, as heavy as water; null where it tells no weight by itself. */
+export function gramsOfUnknown(
+  { quantity, quantityTo, unit, packSize }: LineAmount,
+  kitchen: KitchenMeasures,
+): number | null {
+  if (quantity === null) return null;
+  const middle = quantityTo === null ? quantity : (quantity + quantityTo) / 2;
+  const held = packSize ?? { quantity: 1, unit };
+  const { kind, size } = UNITS[held.unit ?? 'piece'];
+  if (kind === 'count') return null;
+  return middle * held.quantity * (kind === 'volume' ? millilitresOf(held.unit ?? 'ml', kitchen) : size);
+}
+
 /** Which is hers is asked where the line is shown. */
 function ownUnknown(unit: OwnUnit): Assumption {
   const size = UNITS[unit].size;

@@ -9,7 +9,18 @@ export type LarderItem = Named &
   (
     | { readonly ingredient: Ingredient; readonly recipe?: never }
     | { readonly recipe: RecipeVersion; readonly ingredient?: never }
+    | { readonly isStranger: true; readonly ingredient?: never; readonly recipe?: never }
   );
+
+/** Something that is named and that nobody knows. */
+export const stranger = (name: string): LarderItem => ({
+  id: `?${name.toLowerCase()}`,
+  name,
+  names: [],
+  isStranger: true,
+});
+
+export const isStranger = (item: LarderItem): boolean => 'isStranger' in item;
 
 /** The id of what a gel, a water or a milk is made of: "linseed" of "linseed-gel". */
 export const sourceIdOf = (id: string): string | undefined => /^(.+)-(?:gel|water|milk)$/.exec(id)?.[1];
@@ -18,6 +29,14 @@ export const isOfOil = ({ ingredient }: LarderItem): boolean => ingredient !== u
 
 /** An oil, or a butter of a plant. */
 export const isFat = (item: LarderItem): boolean => isOfOil(item) || /-butter$/.test(item.id);
+
+/** What burns or harms by the spoon is never one tap away: essential oils, lye, pure acids and preservatives. */
+const HARMS_BY_THE_SPOON = ['essential-oil', 'preservative', 'alkali', 'acid'] as const;
+
+export const isSafeToSuggest = ({ ingredient }: LarderItem): boolean =>
+  !ingredient ||
+  ingredient.composition.water > 50 ||
+  !HARMS_BY_THE_SPOON.some((role) => ingredient.roles.includes(role));
 
 /** What the things of a larder are called. */
 export interface NameLexicon {

@@ -4,13 +4,14 @@ import type { Deed } from '../../records/shapes';
 import { plainWords } from '../ingredients';
 import type { Assumption, Stretch } from '../larder';
 import type { Amount } from './amounts';
+import { gramsOfUnknown } from './grams';
 import { isOfOtherNoun } from './headNouns';
 import type { Item, TokenRange } from './item';
-import { isOfOil, type LarderItem, type NameLexicon } from './lexicon';
+import { isOfOil, isSafeToSuggest, isStranger, type LarderItem, type NameLexicon } from './lexicon';
 import { lineAmountOf, makeWhole, NO_AMOUNT, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { isMark, says } from './marks';
-import { isMisspeltEssential, isSafeToSuggest, meantBy, misspeltWhole, saidAs } from './meant';
+import { isMisspeltEssential, meantBy, misspeltWhole, saidAs } from './meant';
 import { near } from './search';
 import { stretchOf, textOf } from './sentences';
 import { BALANCE } from './shares';
@@ -24,6 +25,7 @@ import {
   weigh,
   type ReadingOptions,
   type ReadPart,
+  type Said,
   type UnreadPart,
 } from './weigh';
 
@@ -79,6 +81,8 @@ export function weighItem(
 ): ReadPart {
   const range = wordsOf(item, sentence, isAlone);
   const plain = textOf(context, range);
+  const { match } = item.name;
+  if (isStranger(match.item)) return unknownPart(match.item.name, lineAmountOf(item.amount, ''), context);
   if (item.amount?.unclearNumber) return unclearNumber(item.amount, item);
   if (isBalancing(plain, item.amount)) return balancingPart(item, context);
   if (isMisspeltEssential(item, context))
@@ -104,12 +108,23 @@ export function weighItem(
       plain: `${withoutAmount(range, item, context)} ${doneWith(item, range, sentence, inRow, whatIsMeant)}`,
       equalPart: item.equalPart,
       optional: item.optional,
-      spelling: misspelt ? { written: misspelt.written, near: [item.name.match.item] } : null,
+      spelling: spellingOf(item, misspelt, context),
     },
     context,
   );
   const taken = !misspelt && whatIsMeant !== item.name.match.item ? saidAs(part, item, context) : part;
   return withMore(asPercent(withTexture(taken, item), item), item, sentence, context);
+}
+
+/** As it was written, where that is not its name, with what else it may mean. */
+function spellingOf(
+  { name: { match } }: Item,
+  misspelt: ReturnType<typeof misspeltWhole>,
+  context: Context,
+): Said['spelling'] {
+  if (misspelt) return { written: misspelt.written, near: [match.item] };
+  if (match.written === undefined) return null;
+  return { written: match.written, near: nearOthers(match.written, match.item, context) };
 }
 
 /** "1 xícara (chá) de alecrim": the words of a measure tell no state. */
@@ -305,13 +320,11 @@ function fromInstruction(part: Extract<ReadPart, { status: 'read' }>): ReadPart 
 function unclearNumber({ unclearNumber: raw, unit }: Amount, item: Item): ReadPart {
   const digits = raw ?? '';
   const { name } = item.name.match.item;
-  return unreadPart(
-    'unclear-number',
-    t`Is ${{ digits }} a thousand or a decimal? Tap the one you mean.`,
-    [Number(digits.replace('.', '')), Number(digits)].map(
+  return unreadPart('unclear-number', t`Is ${{ digits }} a thousand or a decimal? Tap the one you mean.`, {
+    suggestions: [Number(digits.replace('.', '')), Number(digits)].map(
       (quantity) => `${amountText(quantity, unit)} ${name}`,
     ),
-  );
+  });
 }
 
 /** "to 100 %", "q.s.": the line fills up what the others leave. */
@@ -378,12 +391,21 @@ export function misspeltPart(
   const misspelt = withNoun && withNoun.words > 1 ? withNoun : context.lexicon.misspeltIn(naming);
   if (!misspelt || !isSafeToSuggest(misspelt.item) || isOfOtherNoun(all, misspelt.written)) return undefined;
   const { item, written } = misspelt;
-  const others = nearSafe(context.lexicon, written, SUGGESTIONS + 1).filter(({ id }) => id !== item.id);
   return weigh(
-    { ...onlySaid(item, lineAmountOf(amount, '')), plain, spelling: { written, near: others.slice(0, 2) } },
+    {
+      ...onlySaid(item, lineAmountOf(amount, '')),
+      plain,
+      spelling: { written, near: nearOthers(written, item, context) },
+    },
     context,
   );
 }
+
+/** What else a misspelt name may mean. */
+const nearOthers = (written: string, taken: LarderItem, { lexicon }: ReadingOptions): LarderItem[] =>
+  nearSafe(lexicon, written, SUGGESTIONS + 1)
+    .filter(({ id }) => id !== taken.id)
+    .slice(0, 2);
 
 /** Words of a name that may be misspelt. */
 const LONGEST_MISSPELT = 5;
@@ -394,12 +416,19 @@ const nearSafe = (lexicon: NameLexicon, words: string, limit: number): LarderIte
     .filter(isSafeToSuggest)
     .slice(0, limit);
 
-export function unknownPart(words: string, amount: LineAmount, { lexicon }: ReadingOptions): UnreadPart {
+export function unknownPart(
+  words: string,
+  amount: LineAmount,
+  { lexicon, kitchen }: ReadingOptions,
+): UnreadPart {
   const measure = measureOf(amount);
   return unreadPart(
     'unknown-ingredient',
     t`Nothing of this name is in the catalogue, among your ingredients or your recipes.`,
-    nearSafe(lexicon, words, SUGGESTIONS).map(({ name }) => `${measure} ${name}`),
+    {
+      suggestions: nearSafe(lexicon, words, SUGGESTIONS).map(({ name }) => `${measure} ${name}`),
+      grams: gramsOfUnknown(amount, kitchen),
+    },
   );
 }
 

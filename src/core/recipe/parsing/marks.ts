@@ -283,6 +283,8 @@ interface Marks {
   readonly ofEgg: Words;
   /** Behind a number. */
   readonly degrees: Words;
+  /** Before what goes in. */
+  readonly adds: Words;
   /** What is made of other things: above a list of them it is a title ("Rice water"). */
   readonly madeOf: Words;
   /** Words with which one begins to speak. */

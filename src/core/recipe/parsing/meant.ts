@@ -3,7 +3,7 @@ import { UNITS, type UnitId } from '../../base/measures';
 import { isNearly } from '../ingredients';
 import type { Assumption } from '../larder';
 import type { Item } from './item';
-import { isHerb, isOfOil, sourceIdOf, type LarderItem } from './lexicon';
+import { isHerb, isOfOil, isSafeToSuggest, sourceIdOf, type LarderItem } from './lexicon';
 import { lineAmountOf, type LineAmount } from './lineAmount';
 import { amountText } from './lineText';
 import { isMark, says } from './marks';
@@ -11,14 +11,6 @@ import { textOf } from './sentences';
 import { SHARED_NOUNS } from './sharedNouns';
 import type { Context, ReadSentence } from './told';
 import { measureOf, type ReadPart } from './weigh';
-
-/** What burns or harms by the spoon is never one tap away: essential oils, lye, pure acids and preservatives. */
-const HARMS_BY_THE_SPOON = ['essential-oil', 'preservative', 'alkali', 'acid'] as const;
-
-export const isSafeToSuggest = ({ ingredient }: LarderItem): boolean =>
-  !ingredient ||
-  ingredient.composition.water > 50 ||
-  !HARMS_BY_THE_SPOON.some((role) => ingredient.roles.includes(role));
 
 /** "peppermint esential oil": what burns by the spoon is asked about, never taken for the leaf. */
 export function isMisspeltEssential({ name }: Item, { tokens }: Context): boolean {

@@ -4,6 +4,8 @@ import { touches, type Token } from './tokens';
 export interface NameMatch {
   readonly item: LarderItem;
   readonly words: number;
+  /** As it was written, where that is misspelt. */
+  readonly written?: string;
 }
 
 /** Names of a text by the index of the token where each begins, with that of the token after it. */

@@ -81,3 +81,64 @@ describe('numbers as words', () => {
     expect(readLines(recipe)[0]?.assumptions.map(({ code }) => code)).toContain('of-hundred');
   });
 });
+
+describe('mixed numbers and shares', () => {
+  it.each([
+    ['1-1/2 cups milk', 371],
+    ['1 - 1/2 cup milk', 371],
+    ['1 & 1/2 cups milk', 371],
+    ['1+1/2 cups milk', 371],
+    ['1 and 1/2 cups milk', 371],
+    ['two-and-a-half cups milk', 618],
+    ['a cup and 1/2 of milk', 371],
+    ['1/2 a cup of milk', 124],
+    ['2/3rds cup milk', 165],
+    ['3/4ths cup milk', 185],
+  ])('%s', (text, grams) => {
+    expect(readLines(parsedOf([text])).map((line) => [line.ingredientId, Math.round(line.grams)])).toEqual([
+      ['milk', grams],
+    ]);
+  });
+
+  it.each([
+    ['1/4 of an avocado, mashed', 'avocado', 38],
+    ['2 large (60 g each) eggs', 'egg', 120],
+    ['2 colheres de sopa e 1/2 de mel', 'honey', 53],
+  ])('%s', (text, id, grams) => {
+    expect(readLines(parsedOf([text])).map((line) => [line.ingredientId, Math.round(line.grams)])).toEqual([
+      [id, grams],
+    ]);
+  });
+});
+
+describe('times', () => {
+  it.each([
+    ['an hour and 15 mins', 75],
+    ['1hr 30', 90],
+    ['1h30', 90],
+    ['1:30 h', 90],
+    ['half an hour', 30],
+    ['45 min to 1 hr', 53],
+    ['20 mins - 30 mins', 25],
+    ["15'", 15],
+    ['30 mintues', 30],
+  ])('on for %s', (said, minutes) => {
+    const told = parsedOf([`2 tbsp honey, leave on for ${said}.`]).told.minutes;
+    expect(told === null ? null : Math.round(told)).toBe(minutes);
+  });
+
+  it('misspelt overnight is overnight', () => {
+    expect(parsedOf(['2 tbsp honey, leave it on overnite']).told.overnight).toBe(true);
+  });
+});
+
+describe('misspelt measures', () => {
+  it.each(['2 tabelspoons honey', '2 tablespons of honey', 'two tabelspoons honey', '2 tbps honey'])(
+    '%s are what they can only mean',
+    (text) => {
+      expect(readLines(parsedOf([text])).map(({ ingredientId, unit }) => [ingredientId, unit])).toEqual([
+        ['honey', 'tbsp'],
+      ]);
+    },
+  );
+});

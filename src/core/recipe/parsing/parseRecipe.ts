@@ -24,6 +24,7 @@ import { namedOnly } from './notCounted';
 import { isAloneInRow, readSentences, stretchOf, textOf } from './sentences';
 import { balanced, withShares } from './shares';
 import { spansOf, type Paint } from './spans';
+import { withSpeltMeasures } from './spelling';
 import { stepMarks } from './stepMarks';
 import type { StepAt } from './steps';
 import { thinned } from './thinned';
@@ -76,14 +77,16 @@ export function parseRecipe(
         t`Paste one recipe at a time.`,
     );
   }
-  const tokens = tokensOf(text);
-  const words = vocabularyFor(tokens);
+  const written = tokensOf(text);
+  const words = vocabularyFor(written);
+  const lexicon = lexiconOf(larder);
+  const tokens = withSpeltMeasures(written, words, lexicon);
   const context: Context = {
     text,
     tokens,
     words,
     larder,
-    lexicon: lexiconOf(larder),
+    lexicon,
     kitchen: { cup, own },
     hairGrams,
     describing: words.describing,
@@ -342,7 +345,7 @@ class Assembly {
       ranges: [row],
     };
     const phase = own[0] ? own[0].phase : null;
-    if (problem) this.addLine({ status: 'unread', problem, suggestions: [] }, { row, phase }, where);
+    if (problem) this.addLine(unreadPart(problem.code, problem.message), { row, phase }, where);
     else if (isRule(where.text)) return;
     else if (!context.tokens.slice(row.from, row.to).some(({ kind }) => kind === 'word' || kind === 'number'))
       this.addLine(

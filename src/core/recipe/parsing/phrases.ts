@@ -39,6 +39,13 @@ export class PhraseTable<T> {
     return this.byFirst.get(word)?.some(({ words }) => words.length === 1) ?? false;
   }
 
+  /** The phrases of one word whose value is wanted. */
+  single(isWanted: (value: T) => boolean): string[] {
+    return [...this.byFirst.values()].flatMap((entries) =>
+      entries.flatMap(({ words, value }) => (words.length === 1 && isWanted(value) ? words : [])),
+    );
+  }
+
   /** Whether a phrase stands right before a token. @param within it begins at most so many tokens earlier */
   endsAt(tokens: readonly Token[], index: number, within: number): boolean {
     for (let back = 1; back <= within; back++) if (this.at(tokens, index - back)?.to === index) return true;

@@ -1,5 +1,5 @@
 import { says } from './marks';
-import { isNumber, isSign, isWhole, isWord, type Token } from './tokens';
+import { isNumber, isSign, isWhole, isWord, touches, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 /** A number in digits or words, perhaps a range. */
@@ -40,17 +40,52 @@ export class Quantities {
   at(at: number): Quantity | undefined {
     const first = this.singleAt(at);
     if (!first) return undefined;
-    const whole = this.withMore(first);
+    const whole = this.withPlus(this.withMore(first));
     const upper = this.upperAt(whole.to);
     return upper && upper.value > whole.value
       ? { ...whole, upper: upper.value, to: upper.to }
       : { ...whole, upper: null };
   }
 
-  /** "two and a half" */
+  /** "two and a half", "two-and-a-half", "1-1/2", "1 & ½", "1 and 1/2" */
   private withMore(first: Single): Single {
-    const more = this.words.more.at(this.tokens, first.to);
-    return more ? { ...first, value: first.value + more.value, to: more.to } : first;
+    const { tokens, words } = this;
+    const start = isSign(tokens[first.to], '-') ? first.to + 1 : first.to;
+    const more = words.more.at(tokens, start) ?? this.partBehind(first);
+    return more ? { ...first, raw: '', value: first.value + more.value, to: more.to } : first;
+  }
+
+  /** A share behind a whole number, which no range goes down to. */
+  private partBehind({ value, to, isArticle }: Single): Single | undefined {
+    const isCount = Number.isInteger(value) && value >= 1 && !isArticle;
+    const joined = isSign(this.tokens[to], '-', '–', '‑', '+', '&')
+      ? to + 1
+      : this.words.roles.and.at(this.tokens, to)?.to;
+    const part = isCount && joined === to + 1 ? this.shareAt(joined) : undefined;
+    return part && part.value < 1 ? part : undefined;
+  }
+
+  /** "a cup and 1/2 of milk", "2 colheres e 1/2 de mel": of what was measured. */
+  shareOfSame(at: number): Single | undefined {
+    const { and, of } = this.words.roles;
+    const joined = and.at(this.tokens, at)?.to;
+    const part = joined === undefined ? undefined : this.shareAt(joined);
+    return part && part.value < 1 && of.at(this.tokens, part.to) ? part : undefined;
+  }
+
+  /** "1/2", "½" */
+  private shareAt(at: number): Single | undefined {
+    const token = this.tokens[at];
+    const isSigned = isNumber(token) && token.value < 1 && /^\D$/.test(token.raw);
+    return this.fractionAt(at) ?? (isSigned ? single(at + 1, token.value) : undefined);
+  }
+
+  /** "10+ drops" */
+  private withPlus(whole: Single): Single {
+    const { tokens } = this;
+    const { to } = whole;
+    const isPlus = isSign(tokens[to], '+') && touches(tokens[to - 1], tokens[to]) && isWord(tokens[to + 1]);
+    return isPlus && isNumber(tokens[to - 1]) ? { ...whole, to: to + 1 } : whole;
   }
 
   private singleAt(at: number): Single | undefined {
@@ -69,20 +104,27 @@ export class Quantities {
   private digitsAt(at: number, token: Token): Single {
     const { tokens } = this;
     const fraction = this.fractionAt(at);
-    if (fraction) return fraction;
+    if (fraction) return { ...fraction, to: this.afterOfA(fraction) };
     const next = tokens[at + 1];
-    if (isWhole(token) && isNumber(next) && next.row === token.row) {
-      const part = this.fractionAt(at + 1);
-      if (part && part.value < 1) return single(part.to, token.value + part.value);
-      if (next.value < 1 && /^\D$/.test(next.raw)) return single(at + 2, token.value + next.value);
-    }
+    const part = isWhole(token) && next?.row === token.row ? this.shareAt(at + 1) : undefined;
+    if (part && part.value < 1) return single(part.to, token.value + part.value);
     return single(at + 1, token.value, token.raw);
+  }
+
+  /** "1/2 a cup", "1/4 of an avocado" */
+  private afterOfA({ to, value }: Single): number {
+    const { articles, roles } = this.words;
+    const behind = roles.of.at(this.tokens, to)?.to ?? to;
+    return (value < 1 ? articles.at(this.tokens, behind)?.to : undefined) ?? to;
   }
 
   private fractionAt(at: number): Single | undefined {
     const [above, line, below] = [this.tokens[at], this.tokens[at + 1], this.tokens[at + 2]];
     if (!isWhole(above) || !isSign(line, '/', '⁄') || !isWhole(below)) return undefined;
-    return below.value <= LARGEST_PART ? single(at + 3, above.value / below.value) : undefined;
+    if (below.value > LARGEST_PART) return undefined;
+    // "2/3rds"
+    const isSaid = isWord(this.tokens[at + 3], /^(?:rds?|ths?|nds?)$/) && touches(below, this.tokens[at + 3]);
+    return single(at + (isSaid ? 4 : 3), above.value / below.value);
   }
 
   private wordsAt(at: number): Single | undefined {

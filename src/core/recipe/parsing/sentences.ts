@@ -14,6 +14,7 @@ import { refinedNames } from './refinedNames';
 import { headingOf, rowsOf, sentencesOf, startOfRow, type Heading, type Row } from './rows';
 import { withSharedNouns, withUnsaidOil } from './sharedNouns';
 import { stepsOf, type StepAt } from './steps';
+import { withStrangers } from './strangers';
 import { isNumber, isSign, type Token } from './tokens';
 import type { Context, ReadRow, ReadSentence, Told } from './told';
 import { unreadPart } from './weigh';
@@ -108,7 +109,8 @@ function readRow(
       words,
     );
     const grouped = withGroups(shared, { tokens, lexicon, words });
-    const elements = withUnsaidOil(grouped, tokens, lexicon, ofOils);
+    const oiled = withUnsaidOil(grouped, tokens, lexicon, ofOils);
+    const elements = withStrangers(oiled, { tokens, lexicon, words });
     const steps = stepsOf(elements, tokens, words, isMethod ? deed : null);
     deed = lastDeed(steps) ?? deed;
     const found = itemsOf(elements, tokens, words);

@@ -44,6 +44,7 @@ export function withShares(lines: readonly ParsedLine[]): ParsedLine[] {
           ...unreadPart(
             'over-100-percent',
             t`The percents add to ${{ shares: rounded(shares, 1) }}; they must leave room up to 100.`,
+            { grams: line.quantity },
           ),
         };
   });

@@ -1,4 +1,5 @@
 import { parsedOf } from '../../lab/testing';
+import { CATALOGUE } from '../ingredients';
 import { readLines, unreadLines } from '../larder';
 import { LANGUAGES } from './languages';
 
@@ -23,6 +24,7 @@ const WAYS: readonly ((measure: string, egg: string, of: string) => string)[] = 
   (measure, egg) => `${egg}\n3 ${measure} blorbium`,
   (measure, egg) => `blorbium 3 ${measure}, ${egg}`,
   (measure, egg) => `${egg}. blorbium, 3 ${measure}.`,
+  (measure, egg) => `3 ${measure} blorbium\n${egg}`,
 ];
 
 it.each([
@@ -33,6 +35,76 @@ it.each([
   'conditioner 3, a handful of nettle per litre',
 ])('%s: what is unknown is asked about, whatever is said of it', (text) => {
   expect(unreadLines(parsedOf([text]))).toHaveLength(1);
+});
+
+describe('something unknown without a measure is asked about, where it stands among things', () => {
+  it.each([
+    'Mix 1 egg, blorbium and 2 tbsp honey.',
+    'egg, blorbium, honey',
+    'egg (1), blorbium (some), honey',
+    '1 egg, a spoonful of honey, and blorbium to finish',
+    'Blend the banana with blorbium and a spoon of oil.',
+    'I add blorbium and stir.',
+    'honey + blorbium + egg',
+    'a bit of blorbium, an egg, some oil',
+    'Blorbium and an egg, mixed.',
+    'I use blorbium oil and an egg.',
+    'some blorbium butter and two eggs',
+    'misture mel, blorbium e um ovo',
+    'um ovo, um pouco de blorbium e mel',
+    '1 œuf, un peu de blorbium, du miel',
+    '1 Ei, etwas Blorbium, Honig',
+    'un huevo, un poco de blorbium y miel',
+    "un uovo, un po' di blorbium, miele",
+  ])('%s', (text) => {
+    expect(unreadLines(parsedOf([text])).map(({ text: asked }) => asked.toLowerCase())).toEqual([
+      expect.stringContaining('blorbium'),
+    ]);
+  });
+
+  it.each([
+    '1 avocado, thawed, 2 tbsp honey',
+    'Winter: I start with honey, then egg, just olive.',
+    '2 tbsp honey and an egg, old school.',
+    'Alors, 1 œuf, du miel, de l’huile d’olive',
+    '1 egg white, whisked to foam, + 1 tsp honey',
+  ])('%s: what only tells how is no thing', (text) => {
+    expect(unreadLines(parsedOf([text]))).toEqual([]);
+  });
+});
+
+describe('a misspelt name without a measure is what it can only mean', () => {
+  it.each([
+    ['1 egg, honney and yogurt', 'egg honey yogurt'],
+    ['avacado and bananna with a bit of yoghourt', 'avocado banana yogurt'],
+    ['egg yolk, mayonaise, avacado', 'egg-yolk mayonnaise avocado'],
+    ['aloe vera, cocunut milk and honey', 'aloe-gel coconut-milk honey'],
+    ['2 tbsp cusard apple, 1 egg', 'custard-apple egg'],
+    ['rhasoul clay + honey', 'rhassoul honey'],
+    ['um ovo, abacatte e um fio de azeite', 'egg avocado olive-oil'],
+  ])('%s: %s', (text, ids) => {
+    const recipe = parsedOf([text]);
+    expect(
+      readLines(recipe)
+        .map(({ ingredientId }) => ingredientId)
+        .join(' '),
+    ).toBe(ids);
+    const spelt = readLines(recipe).filter(({ assumptions }) =>
+      assumptions.some(({ code }) => code === 'spelling'),
+    );
+    expect(spelt.length).toBeGreaterThan(0);
+  });
+
+  it('loses no name of the catalogue of which a letter is wrong, and takes few for another thing', () => {
+    const names = CATALOGUE.map(({ name }) => name).filter((name) => /^[a-z]{7,}( [a-z]+)?$/.test(name));
+    expect(names.length).toBeGreaterThan(150);
+    const lost = names.filter((name) => {
+      const middle = Math.floor(name.split(' ')[0]!.length / 2);
+      const recipe = parsedOf([`1 egg, ${name.slice(0, middle)}${name.slice(middle + 1)} and 2 tbsp honey`]);
+      return recipe.lines.filter(({ status }) => status !== 'note').length < 3;
+    });
+    expect(lost).toEqual([]);
+  });
 });
 
 describe('so much of something unknown is asked about, whatever it is measured with', () => {

@@ -23,6 +23,9 @@ const MINUTES: Readonly<Record<TimeUnit, number>> = {
 const LEAST_BARE_MINUTES = 5;
 const MOST_BARE_MINUTES = 180;
 
+/** Nobody says a time so many times as long as a range. */
+const WIDEST_RANGE = 6;
+
 /** Tokens between a time and another one that says no unit. */
 const OTHER_WITHIN = 12;
 
@@ -47,10 +50,50 @@ export class Times {
     // "not a minute longer": no time of its own.
     // "once a month", "every 8 weeks", "three times a week": how often.
     if (says(tokens[at - 1], 'notTime') || says(tokens[at - 1], 'everySo')) return undefined;
-    const hour = this.hourAt(at);
+    const hour = this.hourAt(at) ?? this.clockAt(at);
     if (hour) return hour;
     const fixed = words.durations.at(tokens, at);
-    return fixed ? { from: at, to: fixed.to, minutes: fixed.value } : this.countedAt(at);
+    const said = fixed ? { from: at, to: fixed.to, minutes: fixed.value } : this.countedAt(at);
+    return said && this.upTo(this.withMinutes(said));
+  }
+
+  /** "1:30 h" */
+  private clockAt(at: number): Duration | undefined {
+    const { tokens, words } = this;
+    const [hours, colon, minutes] = [tokens[at], tokens[at + 1], tokens[at + 2]];
+    if (!isNumber(hours) || !isSign(colon, ':') || !isNumber(minutes) || !/^[0-5]\d$/.test(minutes.raw))
+      return undefined;
+    const unit = words.time.at(tokens, at + 3);
+    return unit?.value === 'h'
+      ? { from: at, to: unit.to, minutes: hours.value * MINUTES.h + minutes.value }
+      : undefined;
+  }
+
+  /** "an hour and 15 mins", "1 h 30", "1hr 30 min" */
+  private withMinutes(said: Duration): Duration {
+    const { tokens, words } = this;
+    const { minutes, to } = said;
+    const joined = words.roles.and.at(tokens, to)?.to ?? to;
+    const number = tokens[joined];
+    const isMore = isNumber(number) && number.value >= 1 && number.value < MINUTES.h;
+    if (!isHours(minutes) || !isMore) return said;
+    const unit = words.time.at(tokens, joined + 1);
+    if (unit?.value === 'min') return { ...said, to: unit.to, minutes: minutes + number.value };
+    const isTwoDigits = joined === to && /^\d\d$/.test(number.raw);
+    const isBare = isTwoDigits && (touches(tokens[to - 1], number) || endsTime(tokens[to + 1]));
+    return isBare ? { ...said, to: joined + 1, minutes: minutes + number.value } : said;
+  }
+
+  /** "20 mins - 30 mins", "45 min to 1 hr": the middle. */
+  private upTo(said: Duration): Duration {
+    const { tokens, words } = this;
+    const isRange = isSign(tokens[said.to], '-', '–', '—', '‑') || says(tokens[said.to], 'range');
+    const next = isRange ? this.quantities.at(said.to + 1) : undefined;
+    const unit = next && words.time.at(tokens, next.to);
+    const most = next && unit ? next.value * MINUTES[unit.value] : 0;
+    return unit && most > said.minutes && most <= said.minutes * WIDEST_RANGE
+      ? { ...said, to: unit.to, minutes: (said.minutes + most) / 2 }
+      : said;
   }
 
   /** "Hour under a heat cap.": one, where a sentence begins with it. */
@@ -69,13 +112,24 @@ export class Times {
     const { tokens, words } = this;
     const quantity = this.quantities.at(words.roles.about.at(tokens, at)?.to ?? at);
     const unit = quantity && words.time.at(tokens, quantity.to);
-    if (quantity && !unit) return this.bareMinutes(at, quantity);
+    if (quantity && !unit) return this.primeMinutes(at, quantity) ?? this.bareMinutes(at, quantity);
     if (!quantity || !unit) return undefined;
     const half = words.more.at(tokens, unit.to);
     const count = (quantity.value + (quantity.upper ?? quantity.value)) / 2 + (half ? half.value : 0);
     const to = half ? half.to : unit.to;
     const isShortened = isSign(tokens[to], '.') && (tokens[to - 1]?.word.length ?? 9) <= 4;
     return { from: at, to: isShortened ? to + 1 : to, minutes: count * MINUTES[unit.value] };
+  }
+
+  /** "15'" */
+  private primeMinutes(at: number, { value, to }: Quantity): Duration | undefined {
+    const { tokens } = this;
+    const isPrime =
+      isNumber(tokens[to - 1]) && isSign(tokens[to], "'", '’', '′') && touches(tokens[to - 1], tokens[to]);
+    const isLikely = value >= LEAST_BARE_MINUTES && value <= MOST_BARE_MINUTES;
+    return isPrime && isLikely && endsTime(tokens[to + 1])
+      ? { from: at, to: to + 1, minutes: value }
+      : undefined;
   }
 
   /** "on for 45", "give it twenty": minutes that need no word. */
@@ -169,6 +223,10 @@ export class Times {
     return ends ? { to: quantity.to, celsius: quantity.value } : undefined;
   }
 }
+
+/** Whole hours, fewer than a day. */
+const isHours = (minutes: number): boolean =>
+  minutes >= MINUTES.h && minutes < MINUTES.day && minutes % MINUTES.h === 0;
 
 /** What may stand behind minutes that nobody called so. */
 const endsTime = (next: Token | undefined): boolean =>

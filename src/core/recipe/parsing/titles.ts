@@ -1,4 +1,4 @@
-import type { Item, TokenRange } from './item';
+import type { Item, Nameless, TokenRange } from './item';
 import { isOfOil } from './lexicon';
 import { namesMixture, says } from './marks';
 import type { Names } from './namesFound';
@@ -19,6 +19,7 @@ interface Told {
   readonly sentences: readonly (TokenRange & {
     readonly row: Row;
     readonly items: readonly Item[];
+    readonly nameless: readonly Nameless[];
     readonly steps: readonly StepAt[];
     readonly phase: string | null;
   })[];
@@ -106,7 +107,11 @@ function wholeRow(told: Told, start: number, first: Row): Title | null {
   const { tokens, words, rows, sentences } = told;
   const own = sentences.filter(({ row }) => row === first);
   const others = sentences.filter(({ row }) => row !== first).flatMap(({ items }) => items);
-  const measured = own.some(({ items }) => items.some(({ amount }) => amount !== null && !amount.weak));
+  const measured =
+    own.some(({ items }) => items.some(({ amount }) => amount !== null && !amount.weak)) ||
+    own.some(({ nameless }) =>
+      nameless.some(({ amount, isBare }) => !isBare && isMeasured(told, amount, first)),
+    );
   const isYear = tokens
     .slice(start, first.to)
     .every(({ kind, raw }) => kind !== 'number' || /^\d{1,4}$/.test(raw));
@@ -119,6 +124,10 @@ function wholeRow(told: Told, start: number, first: Row): Title | null {
   const listFollows = others.some(({ amount }) => amount !== null);
   return fitsAbove(told, start, first, { others, listFollows, own }) ? cut(told, start, first.to) : null;
 }
+
+/** "3 cups blorbium": so much of something that nobody knows; "3 ingredients" is no measure. */
+const isMeasured = (told: Told, { from, to, unit, weak }: Nameless['amount'], first: Row): boolean =>
+  from === startOfRow(told.tokens, first) && unit !== null && !weak && !hasKind(told, to, first.to);
 
 interface Around {
   readonly own: Told['sentences'];

@@ -38,6 +38,8 @@ const PIECES =
 const ELISION = /^(?:[dlnmtsj]|qu|un|dell|all|nell|sull)['’](?=\p{L}{2})/iu;
 /** "eine Vierteltasse": how much, and of what. */
 const GERMAN_SHARE = /^((?:drei)?viertel|drittel|halb)(?:tassen?|liter|becher|glas)$/i;
+/** Behind a number: hours, and the minutes that touch them. */
+const HOURS = /^(hrs?|h|std)([0-5]\d)(\p{L}*)$/iu;
 /** English contractions are one word. */
 const CONTRACTION = /['’](?:s|t|re|ve|ll|d|m)$/i;
 
@@ -84,12 +86,31 @@ export function tokensOf(text: string): Token[] {
       tokens.push({ kind: 'sign', raw, word: raw, start, end, value: NaN, row });
       continue;
     }
-    const elided = CONTRACTION.test(raw) ? null : ELISION.exec(raw);
-    const cut = elided?.[0].length ?? GERMAN_SHARE.exec(raw)?.[1]?.length ?? 0;
-    if (cut > 0) tokens.push(wordToken(raw.slice(0, cut), start, row));
-    tokens.push(wordToken(raw.slice(cut), start + cut, row));
+    tokens.push(...wordTokens(raw, start, row, tokens.at(-1)));
   }
   return tokens;
+}
+
+/** Letters as words: an elided article, what German says in one with its measure, and "1h30" are several. */
+function wordTokens(raw: string, start: number, row: number, before: Token | undefined): Token[] {
+  const isBehindNumber = before?.kind === 'number' && before.end === start;
+  const hours = isBehindNumber ? HOURS.exec(raw) : null;
+  if (hours) {
+    const [, hour = '', minutes = '', rest = ''] = hours;
+    const at = start + hour.length;
+    const end = at + minutes.length;
+    return [
+      wordToken(hour, start, row),
+      { kind: 'number', raw: minutes, word: minutes, start: at, end, value: Number(minutes), row },
+      ...(rest === '' ? [] : [wordToken(rest, end, row)]),
+    ];
+  }
+  const elided = CONTRACTION.test(raw) ? null : ELISION.exec(raw);
+  const cut = elided?.[0].length ?? GERMAN_SHARE.exec(raw)?.[1]?.length ?? 0;
+  return [
+    ...(cut > 0 ? [wordToken(raw.slice(0, cut), start, row)] : []),
+    wordToken(raw.slice(cut), start + cut, row),
+  ];
 }
 
 function wordToken(raw: string, start: number, row: number): Token {

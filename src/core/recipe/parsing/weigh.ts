@@ -123,8 +123,12 @@ export function measureOf(amount: LineAmount): string {
   return amount.quantity === null ? '1 tbsp' : amountText(amount.quantity, amount.unit);
 }
 
-export function unreadPart(code: string, message: string, suggestions: readonly string[] = []): UnreadPart {
-  return { status: 'unread', problem: { code, message, path: '' }, suggestions };
+export function unreadPart(
+  code: string,
+  message: string,
+  { suggestions = [], grams = null }: Partial<Pick<UnreadPart, 'suggestions' | 'grams'>> = {},
+): UnreadPart {
+  return { status: 'unread', problem: { code, message, path: '' }, suggestions, grams };
 }
 
 function weighed(
@@ -140,7 +144,7 @@ function weighed(
   const amount =
     given.quantity === null && !measures.pieceGrams ? guessed(match.item, options, assumptions) : given;
   const strange = unknownUnit(amount, match, measures, ingredient, options);
-  if (strange) return unreadPart('no-weight', strange, [`10 g ${name}`]);
+  if (strange) return unreadPart('no-weight', strange, { suggestions: [`10 g ${name}`] });
 
   assumptions.push(...namesLeftOver(match, others, given, name, options));
   const quantity = quantityTaken(amount, name, assumptions);
@@ -149,9 +153,9 @@ function weighed(
     : undefined;
   const spooned = { ...measures, gramsPerMl: preparation?.gramsPerMl ?? measures.gramsPerMl };
   const grams = gramsOf(quantity, amount, spooned, name, options.kitchen, assumptions);
-  if (typeof grams === 'string') return unreadPart('no-weight', grams, [`10 g ${name}`]);
+  if (typeof grams === 'string') return unreadPart('no-weight', grams, { suggestions: [`10 g ${name}`] });
   const problem = problemOfGrams(grams, name);
-  if (problem) return { status: 'unread', problem, suggestions: [] };
+  if (problem) return unreadPart(problem.code, problem.message);
   return {
     status: 'read',
     ...namedIn(match.item),
