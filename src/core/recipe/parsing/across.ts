@@ -15,6 +15,7 @@ import { dropToldAnew } from './toldAnew';
 
 /** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */
 export function settleAcross(sentences: ReadSentence[], context: Context): void {
+  takeInstead(sentences);
   giveInOrder(sentences);
   giveRatio(sentences);
   giveWhole(sentences);
@@ -50,6 +51,19 @@ function giveInOrder(sentences: ReadSentence[]): void {
     if (!isList || !isOpen || named.length !== nameless.length) continue;
     for (const [nth, item] of named.entries()) item.amount = nameless[nth]?.amount ?? item.amount;
     sentences[index] = { ...sentence, nameless: [] };
+  }
+}
+
+/** "2 tbsp honey", and in a row of its own "or agave": in place of the last. */
+function takeInstead(sentences: ReadSentence[]): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const [opening] = sentence.elements;
+    const isOr = opening?.kind === 'separator' && opening.separator === 'or';
+    const last = isOr ? sentences[index - 1]?.items.at(-1) : undefined;
+    const [only, ...more] = sentence.items;
+    if (!last || !only || more.length > 0 || last.amount === null) continue;
+    last.instead.push(only.name);
+    sentences[index] = { ...sentence, items: [], mentions: [...sentence.mentions, only.name] };
   }
 }
 

@@ -107,7 +107,12 @@ export class Amounts {
     if (this.isHairType(at)) return undefined;
     const start = this.afterAbout(at);
     const times = /^x(\d{1,2})$/.exec(tokens[start]?.word ?? '');
-    if (times) return { ...NO_MEASURE, from: at, to: start + 1, quantity: Number(times[1]) };
+    if (times) {
+      // "honey x2 tbsp"
+      const unit = this.unitAt(start + 1, true);
+      const to = unit ? unit.to : start + 1;
+      return { ...NO_MEASURE, from: at, to, quantity: Number(times[1]), unit: unit ? unit.unit : null };
+    }
     const lead = this.qualities(start, nameEnd);
     const quantity = this.quantities.at(start) ?? (lead.to > start ? this.quantities.at(lead.to) : undefined);
     if (!quantity) return this.bareAt(at, lead, nameEnd);
@@ -223,7 +228,7 @@ export class Amounts {
     if (weighed) return { ...said, ...weighed, packSize: null, heaped: false };
     // "duas colheres bem cheias de mel"
     const full = this.words.roles.heaped.at(this.tokens, found.to);
-    const more = this.moreAt(found.to);
+    const more = this.moreAt(found.to) ?? this.lessAt(found);
     const end = more?.to ?? full?.to ?? found.to;
     const behind = this.behindUnit({ unit: found.unit, to: end }, nameEnd);
     const value = count + (more?.value ?? 0);
@@ -242,6 +247,16 @@ export class Amounts {
   private moreAt(at: number): { readonly value: number; readonly to: number } | undefined {
     const more = this.words.more.at(this.tokens, at) ?? this.quantities.shareOfSame(at);
     return more && this.words.units.at(this.tokens, more.to) === undefined ? more : undefined;
+  }
+
+  /** "1 cup minus 2 tbsp milk": how much of the first measure is taken off. */
+  private lessAt({ unit, to }: UnitAt): { readonly value: number; readonly to: number } | undefined {
+    const off = says(this.tokens[to], 'minus') ? this.quantities.at(to + 1) : undefined;
+    const own = off && this.unitAt(off.to, true);
+    if (!off || !own) return undefined;
+    const [whole, part] = [UNITS[unit], UNITS[own.unit]];
+    const isSame = part.kind === whole.kind && (part.kind === 'volume' || part.kind === 'mass');
+    return isSame ? { value: (-off.value * part.size) / whole.size, to: own.to } : undefined;
   }
 
   /** Where the unit begins: over "x", and the hyphen of "une demi-tasse". */
@@ -327,9 +342,22 @@ export class Amounts {
 
   /** The case of a single letter matters: "1 T" is a tablespoon, "1 t" a teaspoon, "1 c" a cup. */
   private letterAt(at: number, { raw }: Token): UnitAt | undefined {
+    const spoon = this.shortSpoonAt(at);
+    if (spoon) return spoon;
     const unit = LETTERS.get(raw);
     if (!unit || (raw === 'c' && this.words.units.at(this.tokens, at))) return undefined;
     return { unit, to: isSign(this.tokens[at + 1], '.') ? at + 2 : at + 1 };
+  }
+
+  /** "2 c.s. azeite", "1 c. c. miel": a spoon of soup or of coffee, but cubic centimetres in English. */
+  private shortSpoonAt(at: number): UnitAt | undefined {
+    const { tokens, words } = this;
+    const isShort =
+      isWord(tokens[at], /^c$/) && isSign(tokens[at + 1], '.') && isWord(tokens[at + 2], /^[sc]$/);
+    if (!isShort || !isSign(tokens[at + 3], '.')) return undefined;
+    const isCubic = words.languages.every((language) => language === 'en' || language === 'hi');
+    const spoon = isWord(tokens[at + 2], /^s$/) ? 'tbsp' : 'tsp';
+    return { unit: isCubic ? 'ml' : spoon, to: at + 4 };
   }
 
   /** Over the full stop of "tbsp." and "c. à soupe."; that of a sentence stays. */

@@ -38,7 +38,7 @@ const isDenied = (g: Gathering, { unit, from }: Amount, index: number): boolean 
 function isGiven(g: Gathering, given: Amount, element: TokenRange, index: number, direct: boolean): boolean {
   const isEach = isEachNext(g.elements, index) || (!direct && isEachBefore(g.elements, index));
   return (
-    (!direct && changesLast(g, given)) ||
+    (!direct && (changesLast(g, given) || isShareMore(g, given, index))) ||
     isStrange(g, given, element, isEach || direct) ||
     (g.bracket > 0 && inBracket(g, given, direct, index)) ||
     (!direct && givesBack(g, given, isEach, index))
@@ -100,6 +100,21 @@ function changesLast(g: Gathering, given: Amount): boolean {
   else last.more.push({ ...given, unit });
   g.formerItems.delete(last);
   g.corrected = false;
+  return true;
+}
+
+/** "an egg and a half": half of another. */
+function isShareMore(g: Gathering, given: Amount, index: number): boolean {
+  const last = g.last();
+  const [name, and] = g.elements.slice(Math.max(0, index - 2), index);
+  const isBehind =
+    name?.kind === 'name' &&
+    name.to === last?.name.to &&
+    and?.kind === 'separator' &&
+    and.separator === 'and';
+  const isShare = given.unit === null && given.quantity < 1 && last?.amount?.unit === null;
+  if (!last || !isBehind || !isShare || !g.isEndAt(index + 1)) return false;
+  last.more.push(given);
   return true;
 }
 

@@ -28,7 +28,7 @@ export function nameBareOil(
     const isFree = before === undefined || before.kind !== 'word' || isOfAmount(tokens, at - 1, words);
     const isVerb = words.articles.at(tokens, at + 1) !== undefined || says(next, 'oilOf');
     const isKind = isWord(next) && words.roles.kinds.at(tokens, at + 1) !== undefined;
-    if (isFree && !isVerb && !isKind && !isTitleOf(tokens, at))
+    if (isFree && !isVerb && !isKind && !isTitleOf(tokens, at, words))
       found.set(at, { item: oil.item, words: 1, to: at + 1 });
   }
 }
@@ -92,8 +92,9 @@ function likedBehind(tokens: readonly Token[], at: number): number | undefined {
   return undefined;
 }
 
-/** "Oil: …" */
-function isTitleOf(tokens: readonly Token[], at: number): boolean {
+/** "Oil: …"; "honey and oil - 2 tbsp" are two things. */
+function isTitleOf(tokens: readonly Token[], at: number, { roles }: Vocabulary): boolean {
+  if (roles.and.endsAt(tokens, at, 1)) return false;
   const behind = [1, 2, 3].find((ahead) => tokens[at + ahead]?.kind !== 'word');
   const before = [1, 2, 3].find((back) => tokens[at - back]?.kind !== 'word');
   const start = before === undefined ? undefined : tokens[at - before];

@@ -5,6 +5,8 @@ type Words = readonly string[];
 
 /** Single words that say what the words beside them are, each under what it marks. */
 interface Marks {
+  /** "a cup less a spoon": what is taken off again. */
+  readonly minus: Words;
   /** Before what something is poured over: no more of it. */
   readonly over: Words;
   /** "a big one": what was named before, no number. */

@@ -94,6 +94,10 @@ describe('mixed numbers and shares', () => {
     ['1/2 a cup of milk', 124],
     ['2/3rds cup milk', 165],
     ['3/4ths cup milk', 185],
+    ['1 &frac12; cups milk', 371],
+    ['1 cup and a 1/2 milk', 371],
+    ['1 cup minus 2 tbsp milk', 216],
+    ['1 taza menos 2 cucharadas de leche', 216],
   ])('%s', (text, grams) => {
     expect(readLines(parsedOf([text])).map((line) => [line.ingredientId, Math.round(line.grams)])).toEqual([
       ['milk', grams],
@@ -104,6 +108,11 @@ describe('mixed numbers and shares', () => {
     ['1/4 of an avocado, mashed', 'avocado', 38],
     ['2 large (60 g each) eggs', 'egg', 120],
     ['2 colheres de sopa e 1/2 de mel', 'honey', 53],
+    ['2 c.s. de mel', 'honey', 43],
+    ['1 c.c. de miel batida', 'honey', 7],
+    ['honey x2 tbsp', 'honey', 43],
+    ['an egg and a half', 'egg', 75],
+    ['two bananas and a half', 'banana', 295],
   ])('%s', (text, id, grams) => {
     expect(readLines(parsedOf([text])).map((line) => [line.ingredientId, Math.round(line.grams)])).toEqual([
       [id, grams],
@@ -141,4 +150,34 @@ describe('misspelt measures', () => {
       ]);
     },
   );
+});
+
+describe('several names and several amounts', () => {
+  const grams = (text: string) =>
+    readLines(parsedOf([text])).map((line) => `${line.ingredientId ?? ''} ${Math.round(line.grams)}`);
+
+  it.each([
+    ['Oatmeal, honey and yogurt - 1/2 cup, 1 tbsp, and 2 tbsp', ['oats 41', 'honey 21', 'yogurt 31']],
+    ['honey & yogurt (1 tbsp & 2 tbsp)', ['honey 21', 'yogurt 31']],
+    ['honey and oil - 2 tbsp', ['honey 21', 'vegetable-oil 28']],
+    ['2 tbsp honey, banana – half, 3 tbsp milk', ['honey 43', 'banana 59', 'milk 46']],
+  ])('%s', (text, expected) => {
+    expect(grams(text)).toEqual(expected);
+  });
+
+  it('behind the number of their row and a dash', () => {
+    expect(grams('1 - 1/2 cup milk\n2 - 1 egg\n3 - 2 tbsp honey')).toEqual([
+      'milk 124',
+      'egg 50',
+      'honey 43',
+    ]);
+    expect(grams('1-2 tbsp honey\n2-3 eggs')).toEqual(['honey 32', 'egg 125']);
+  });
+
+  it('in a row of their own instead of the last', () => {
+    expect(grams('1 cup milk\n  or coconut milk if you are vegan\n2 tbsp honey')).toEqual([
+      'milk 247',
+      'honey 43',
+    ]);
+  });
 });

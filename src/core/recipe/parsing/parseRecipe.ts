@@ -376,7 +376,24 @@ class Assembly {
     // What stands above the title is said of several recipes.
     const isTitle = this.title !== null && row.from <= this.title.from;
     const isAside = isSign(this.context.tokens[from], '(') && isSign(this.context.tokens[row.to - 1], ')');
-    return own.length === 0 || isTitle || isAside || isSaid || this.isUse(row) || words > ASKED_WORDS;
+    return (
+      own.length === 0 ||
+      isTitle ||
+      isAside ||
+      isSaid ||
+      this.isUse(row) ||
+      this.isJoin(row, from) ||
+      words > ASKED_WORDS
+    );
+  }
+
+  /** "or", in a row between two ways to make it. */
+  private isJoin({ to }: ReadRow['row'], from: number): boolean {
+    const { or, and } = this.context.words.roles;
+    const joined = or.at(this.context.tokens, from) ?? and.at(this.context.tokens, from);
+    return (
+      joined !== undefined && this.context.tokens.slice(joined.to, to).every(({ kind }) => kind === 'sign')
+    );
   }
 
   /** "Yield: 1 application", "Serves two" */

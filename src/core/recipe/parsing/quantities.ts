@@ -40,7 +40,7 @@ export class Quantities {
   at(at: number): Quantity | undefined {
     const first = this.singleAt(at);
     if (!first) return undefined;
-    const whole = this.withPlus(this.withMore(first));
+    const whole = this.withWord(this.withPlus(this.withMore(first)));
     const upper = this.upperAt(whole.to);
     return upper && upper.value > whole.value
       ? { ...whole, upper: upper.value, to: upper.to }
@@ -69,15 +69,28 @@ export class Quantities {
   shareOfSame(at: number): Single | undefined {
     const { and, of } = this.words.roles;
     const joined = and.at(this.tokens, at)?.to;
-    const part = joined === undefined ? undefined : this.shareAt(joined);
-    return part && part.value < 1 && of.at(this.tokens, part.to) ? part : undefined;
+    if (joined === undefined) return undefined;
+    // "a cup and a 1/2 milk"
+    const article = this.words.articles.at(this.tokens, joined)?.to;
+    const part = this.shareAt(article ?? joined);
+    const isOfSame = article !== undefined || (part && of.at(this.tokens, part.to) !== undefined);
+    return part && part.value < 1 && isOfSame ? part : undefined;
   }
 
   /** "1/2", "½" */
   private shareAt(at: number): Single | undefined {
     const token = this.tokens[at];
-    const isSigned = isNumber(token) && token.value < 1 && /^\D$/.test(token.raw);
+    const isSigned = isNumber(token) && token.value < 1 && /^[^\d.]/.test(token.raw);
     return this.fractionAt(at) ?? (isSigned ? single(at + 1, token.value) : undefined);
+  }
+
+  /** "20 (twenty)" */
+  private withWord(whole: Single): Single {
+    const { tokens } = this;
+    const open = whole.to;
+    const said = isSign(tokens[open], '(') ? this.words.numbers.at(tokens, open + 1) : undefined;
+    const isSame = said?.value === whole.value && isSign(tokens[said.to], ')');
+    return isSame ? { ...whole, to: said.to + 1 } : whole;
   }
 
   /** "10+ drops" */

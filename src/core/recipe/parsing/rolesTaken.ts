@@ -263,8 +263,10 @@ function closeForm(g: Gathering, { from }: TokenRange): void {
   if (isOpen && says(g.tokens[from - 1], 'formNoun')) g.close();
 }
 
-function takeBracket(g: Gathering, separator: 'open' | 'close', { to }: TokenRange): void {
+function takeBracket(g: Gathering, separator: 'open' | 'close', element: TokenRange): void {
+  const { to } = element;
   if (separator === 'open') {
+    takeListed(g, element);
     g.bracket++;
     g.deedOutside = g.deed;
     g.whenOutside = g.when;
@@ -280,14 +282,12 @@ function takeBracket(g: Gathering, separator: 'open' | 'close', { to }: TokenRan
 
 /** "Nettle oil – dried nettle, a cupful": what stands before it has no amount in the list behind. */
 function beginList(g: Gathering, separator: 'colon' | 'dash', element: TokenRange): void {
-  if (separator === 'colon') {
-    takeListed(g, element);
-    g.deed = null;
-  }
+  takeListed(g, element);
+  if (separator === 'colon') g.deed = null;
   if (separator === 'colon' || (g.items.length === 0 && g.waiting.length === 1)) g.chunkAfterColon = g.chunk;
 }
 
-/** "cornflour, milk and cream: two spoons, a cup and half a cup", "yogurt with honey, half a cup and a spoon": each has its own, in their order. */
+/** "cornflour, milk and cream: two spoons, a cup and half a cup", "yogurt with honey, half a cup and a spoon", "honey & milk (1 tbsp & 2 tbsp)": each has its own, in their order. */
 function takeListed(g: Gathering, colon: TokenRange): void {
   const names = g.waiting.filter(({ heads }) => !heads);
   if (names.length < 2) return;

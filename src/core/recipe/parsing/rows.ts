@@ -9,6 +9,8 @@ export interface Row {
   readonly to: number;
   /** After a blank row, or the first. */
   readonly isParted: boolean;
+  /** Its first number and the dash behind only tell which one it is: "2 - 1 egg" below "1 - …". */
+  readonly isNumbered: boolean;
 }
 
 export interface Sentence {
@@ -37,10 +39,33 @@ export function rowsOf(tokens: readonly Token[]): Row[] {
     }
     const from = at;
     while (at < tokens.length && tokens[at]!.kind !== 'break') at++;
-    rows.push({ index: rows.length, from, to: at, isParted: breaks > 1 });
+    rows.push({ index: rows.length, from, to: at, isParted: breaks > 1, isNumbered: false });
     breaks = 0;
   }
-  return rows;
+  return withNumbered(tokens, rows);
+}
+
+/** Rows that count from one, each with a dash behind its number. */
+function withNumbered(tokens: readonly Token[], rows: readonly Row[]): Row[] {
+  const numbers = rows.map((row) => dashedNumber(tokens, row));
+  const counted = rows.map((_, at) => {
+    const number = numbers[at];
+    const first = number === undefined ? -1 : at - number + 1;
+    return first >= 0 && numbers.slice(first, at + 1).every((each, nth) => each === nth + 1);
+  });
+  return rows.map((row, at) => {
+    const isNumbered = counted[at] === true && (numbers[at] !== 1 || counted[at + 1] === true);
+    return { ...row, isNumbered };
+  });
+}
+
+/** The number of "1 - 1/2 cup milk": "1-2 eggs" are one or two. */
+function dashedNumber(tokens: readonly Token[], { from, to }: Row): number | undefined {
+  const at = afterBullets(tokens, from, to);
+  const [number, dash, next] = [tokens[at], tokens[at + 1], tokens[at + 2]];
+  const isDashed = isNumber(number) && isSign(dash, '-', '–', '—') && next !== undefined;
+  const isRange = touches(number, dash) && touches(dash, next);
+  return isDashed && !isRange && at + 2 < to ? number.value : undefined;
 }
 
 /** Joiners and selectors of emoji, and the enclosing keycap. */
@@ -50,8 +75,9 @@ const isJoiner = (token: Token | undefined): boolean =>
 const BEGINS = ['(', '[', '~', '≈', '"', '“', '„', '«'] as const;
 
 /** After bullets, boxes, arrows, stars, emoji and list numbers: where the row begins to say something. */
-export function startOfRow(tokens: readonly Token[], { from, to }: Row): number {
+export function startOfRow(tokens: readonly Token[], { from, to, isNumbered }: Row): number {
   const at = afterBullets(tokens, from, to);
+  if (isNumbered) return afterBullets(tokens, at + 2, to);
   const mark = at + 1 < to ? afterListMark(tokens, at, to) : at;
   return mark > at && mark < to ? afterBullets(tokens, mark, to) : at;
 }

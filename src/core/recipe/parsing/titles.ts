@@ -74,7 +74,9 @@ const isSaid = ({ tokens, words }: Told, { from, to }: Title): boolean =>
   words.roles.allIn.at(tokens, from) === undefined &&
   !words.roles.hearsay.isWithin(tokens, from, to) &&
   !words.roles.isBad.isWithin(tokens, from, to) &&
-  tokens.slice(from, to).some((token) => isWord(token) && !says(token, 'filler'));
+  tokens.slice(from, to).some((token) => isWord(token) && !says(token, 'filler')) &&
+  // "A: 2 tbsp honey"
+  !(isSign(tokens[to], ':') && to === from + 1 && tokens[from]?.word.length === 1);
 
 const hasKind = ({ tokens, words }: Told, from: number, to: number): boolean =>
   namesKind(words, tokens, from, to);

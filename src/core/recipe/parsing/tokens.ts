@@ -27,12 +27,16 @@ const FRACTIONS: ReadonlyMap<string, number> = new Map(
     '⅞': 7 / 8,
     '⅕': 1 / 5,
     '⅙': 1 / 6,
+    // Copied out of a page's source.
+    '&frac12;': 1 / 2,
+    '&frac14;': 1 / 4,
+    '&frac34;': 3 / 4,
   }),
 );
 
 /** 1'000 and 1 000 are thousands; 1.5, 1,5 and .5 decimals; a comma before three digits is decided by what follows. */
 const PIECES =
-  /(\r\n|\r|\n)|((?<![\p{L}\p{N}.])\.\d+|\d{1,3}(?:['’\u00a0\u202f ]\d{3})+(?![\d.,]\d|\s*\p{L}*\s*\/)|\d+(?:[.,]\d+)*(?:e\d{1,3}\b|-?ish\b)?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅙])|(e\.\s?o\b\.?|\p{L}[\p{L}\p{M}\p{N}]*(?:['’]\p{L}+)*)|(\S)/giu;
+  /(\r\n|\r|\n)|((?<![\p{L}\p{N}.])\.\d+|\d{1,3}(?:['’\u00a0\u202f ]\d{3})+(?![\d.,]\d|\s*\p{L}*\s*\/)|\d+(?:[.,]\d+)*(?:e\d{1,3}\b|-?ish\b)?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅙]|&frac(?:12|14|34);)|(e\.\s?o\b\.?|\p{L}[\p{L}\p{M}\p{N}]*(?:['’]\p{L}+)*)|(\S)/giu;
 
 /** Before an apostrophe it is an article, not a part of the word: "d'huile", "l'eau", "un'ora". */
 const ELISION = /^(?:[dlnmtsj]|qu|un|dell|all|nell|sull)['’](?=\p{L}{2})/iu;
