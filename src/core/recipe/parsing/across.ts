@@ -16,6 +16,7 @@ import { dropToldAnew } from './toldAnew';
 /** What one sentence says of things that another names: a count, a measure for all, an oil, "no turmeric". */
 export function settleAcross(sentences: ReadSentence[], context: Context): void {
   takeInstead(sentences);
+  makeConditional(sentences, context);
   giveInOrder(sentences);
   giveRatio(sentences);
   giveWhole(sentences);
@@ -65,6 +66,13 @@ function takeInstead(sentences: ReadSentence[]): void {
     last.instead.push(only.name);
     sentences[index] = { ...sentence, items: [], mentions: [...sentence.mentions, only.name] };
   }
+}
+
+/** "… If it feels dry I add an egg.": behind a recipe it may go in. */
+function makeConditional(sentences: readonly ReadSentence[], { tokens }: Context): void {
+  for (const [index, { from, items }] of sentences.entries())
+    if (says(tokens[from], 'onlyIf') && itemsBefore(sentences, index).length > 0)
+      for (const item of items) item.optional = true;
 }
 
 /** How many sentences back a count may find its thing. */

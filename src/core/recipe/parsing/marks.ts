@@ -5,6 +5,12 @@ type Words = readonly string[];
 
 /** Single words that say what the words beside them are, each under what it marks. */
 interface Marks {
+  /** Before what goes in only then: "if it is dry I add an egg". */
+  readonly onlyIf: Words;
+  /** "leave the honey out": before what goes in no longer … */
+  readonly leaves: Words;
+  /** … and behind it. */
+  readonly leftOut: Words;
   /** "a cup less a spoon": what is taken off again. */
   readonly minus: Words;
   /** Before what something is poured over: no more of it. */

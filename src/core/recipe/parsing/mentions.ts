@@ -48,6 +48,9 @@ const isMineral = ({ ingredient }: LarderItem): boolean =>
   ingredient.roles.includes('thickener') &&
   ingredient.composition.other >= MINERAL_FROM;
 
+/** Tokens behind a name that say it is as much as is needed. */
+const NEED_WITHIN = 4;
+
 /** What was named so far, by id: a later mention of it is none more. */
 export class Mentions {
   /** Where each thing has its amount. */
@@ -90,7 +93,8 @@ export class Mentions {
   /** "If it's crunchy skip the egg and do 3 tbsp aloe instead": another time. */
   private isOtherwise({ name }: Item, { from, denied }: ReadSentence): boolean {
     const { tokens } = this.context;
-    if (this.seen.size === 0 || denied.length === 0 || !says(tokens[from], 'if')) return false;
+    const isIn = this.seen.size > 0 || denied.some(({ match }) => this.measured.has(match.item.id));
+    if (!isIn || denied.length === 0 || !says(tokens[from], 'if')) return false;
     // "If you hate the smell skip the egg, otherwise: 1 egg, …"
     const isUsual = tokens.slice(from, name.from).some((token) => says(token, 'otherwise'));
     return !isUsual;
@@ -305,6 +309,11 @@ export class Mentions {
     // "conditioner as much as covers my palm": how much of it.
     const [first] = items;
     if (first?.name.from === from && says(tokens[first.name.to], 'asMuch')) return false;
+    // "coconut oil, as much as needed to …"
+    const isByNeed =
+      first !== undefined &&
+      tokens.slice(first.name.to, first.name.to + NEED_WITHIN).some((token) => says(token, 'asNeeded'));
+    if (isByNeed) return false;
     // "… filled halfway with the flax goo, then cream until it's …", where nothing at all is measured.
     const isByEye = tokens.slice(from, to).some((token) => says(token, 'fills') || says(token, 'until'));
     if (this.measured.size === 0 && isByEye) return false;

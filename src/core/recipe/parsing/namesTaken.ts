@@ -88,15 +88,20 @@ function isMentioned(g: Gathering, named: NamedAt): boolean {
   const isSwapped = !g.open && [1, 2].some((back) => says(g.tokens[named.from - back], 'swaps'));
   const isReason = (g.when && !g.open) || isSwapped;
   const isBad = isCalledBad(g, named) || isThisMixture(g, named);
-  if (!g.denied && !g.beside && !isReason && !isKind && !isBad && !isResult(g, named)) return false;
+  const isDenied = g.denied || isLeftOut(g, named);
+  if (!isDenied && !g.beside && !isReason && !isKind && !isBad && !isResult(g, named)) return false;
   if (isBad) g.open = null;
-  if (g.denied) takeBack(g, named, isConditional(g, named.from));
+  if (isDenied) takeBack(g, named, isConditional(g, named.from));
   // "no oil, there's plenty in the mayo": only what stands with it in one list.
   g.denied = g.denied && goesOnAfter(g, named);
   g.beside = false;
   g.called = null;
   return true;
 }
+
+/** "leave the honey out" */
+const isLeftOut = ({ tokens }: Gathering, { from, to }: NamedAt): boolean =>
+  [1, 2].some((back) => says(tokens[from - back], 'leaves')) && says(tokens[to], 'leftOut');
 
 /** "The base of this deep conditioner is shea butter", "my recipe for the okra conditioner": what is made. */
 const isThisMixture = ({ open, tokens }: Gathering, { from, match }: NamedAt): boolean =>

@@ -283,7 +283,8 @@ function takeBracket(g: Gathering, separator: 'open' | 'close', element: TokenRa
 /** "Nettle oil – dried nettle, a cupful": what stands before it has no amount in the list behind. */
 function beginList(g: Gathering, separator: 'colon' | 'dash', element: TokenRange): void {
   takeListed(g, element);
-  if (separator === 'colon') g.deed = null;
+  // "Rosemary rinse – a fistful …": what it is called.
+  if (separator === 'colon' || (g.items.length === 0 && g.deed === 'rinse')) g.deed = null;
   if (separator === 'colon' || (g.items.length === 0 && g.waiting.length === 1)) g.chunkAfterColon = g.chunk;
 }
 

@@ -203,15 +203,18 @@ export function withSharedNouns(
   lexicon: Pick<NameLexicon, 'inWords'>,
   { describing }: Pick<Vocabulary, 'describing'>,
 ): Element[] {
-  const lacksNoun = (element: Element): boolean => {
+  const lacksNoun = (element: Element, before: Element | undefined): boolean => {
     const word = tokens[element.from]?.word ?? '';
-    if (element.kind === 'name') return element.to - element.from === 1 && isNutOrSeed(element.match.item);
+    // "1/2 oz each of avocado and jojoba oil"
+    const isEach = before?.kind === 'role' && before.role === 'each' && word === singular(word);
+    if (element.kind === 'name')
+      return element.to - element.from === 1 && (isEach || isNutOrSeed(element.match.item));
     return (
       element.kind === 'word' && isWord(tokens[element.from]) && word.length > 2 && !describing.has(word)
     );
   };
   return elements.map((element, index): Element => {
-    if (elements[index + 1]?.kind !== 'separator' || !lacksNoun(element)) return element;
+    if (elements[index + 1]?.kind !== 'separator' || !lacksNoun(element, elements[index - 1])) return element;
     const word = tokens[element.from]?.word ?? '';
     const ahead = elements.slice(index + 1, index + SHARED_NOUN_WITHIN);
     const next = ahead.find(({ kind, to, from }) => kind === 'name' && to - from > 1);

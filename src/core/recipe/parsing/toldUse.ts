@@ -55,7 +55,10 @@ export function restsTold(steps: readonly ToldStep[], text: string, lastAdded = 
     const isPutOnLater =
       !saysMark(step.text, 'putsOn') &&
       inTime.some(
-        ({ text, minutes, overnight }) => (minutes !== null || overnight) && saysMark(text, 'putsOn'),
+        // "Sits 6 hours. On for 3."
+        ({ text, minutes, overnight }) =>
+          (minutes !== null || overnight) &&
+          (saysMark(text, 'putsOn') || plainWords(text).join(' ').startsWith(ON_FOR)),
       );
     const isAddedLater =
       step.end <= lastAdded &&
@@ -124,7 +127,7 @@ export function toldUse(
         // "no shampoo after"
         !words.roles.not.endsAt(tokens, index, 2) &&
         // "through a tea towel": strained.
-        !(role === 'cap' && isStrainedThrough(tokens, index)),
+        !(role === 'cap' && (isStrainedThrough(tokens, index) || isHowMuch(tokens, index, words))),
     );
   const does = (deed: Deed) => steps.some(({ deeds }) => deeds.includes(deed));
   const onHair = steps.filter(
@@ -273,6 +276,11 @@ const TIME_WITHIN = 6;
 
 /** How many tokens before a cloth "through" may stand. */
 const THROUGH_WITHIN = 3;
+
+/** "oil, enough to cover my hair" */
+const isHowMuch = (tokens: readonly Token[], index: number, { deeds }: Vocabulary): boolean =>
+  deeds.at(tokens, index) !== undefined &&
+  (says(tokens[index - 1], 'reaches') || says(tokens[index - 1], 'purpose'));
 
 const isStrainedThrough = (tokens: readonly Token[], index: number): boolean =>
   Array.from({ length: THROUGH_WITHIN }, (_, back) => index - 1 - back).some(
