@@ -418,7 +418,10 @@ export class Amounts {
 
   /** Over "of", "of the", "de": what follows is the name. */
   private afterOf(at: number): number {
-    return this.words.roles.of.at(this.tokens, at)?.to ?? at;
+    const { of, each } = this.words.roles;
+    const to = of.at(this.tokens, at)?.to ?? at;
+    // "una cucharada de cada"
+    return (each.at(this.tokens, at)?.to ?? to) > to ? at : to;
   }
 }
 

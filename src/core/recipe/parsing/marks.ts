@@ -5,6 +5,8 @@ type Words = readonly string[];
 
 /** Single words that say what the words beside them are, each under what it marks. */
 interface Marks {
+  /** "a hot water bath": what it stands in. */
+  readonly bathNoun: Words;
   /** Before what goes in only then: "if it is dry I add an egg". */
   readonly onlyIf: Words;
   /** "leave the honey out": before what goes in no longer … */

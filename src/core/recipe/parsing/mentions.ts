@@ -103,6 +103,7 @@ export class Mentions {
   /** "warm it in a cup of hot water": nothing that goes in. */
   private isBath({ deed, amount, name }: Item, { elements }: ReadSentence): boolean {
     if (name.match.item.ingredient?.id !== 'water') return false;
+    if (amount === null && says(this.context.tokens[name.to], 'bathNoun')) return true;
     if (amount === null && deed !== 'boil' && this.isStoodIn(name.from)) return true;
     if (deed === 'soak' && amount === null) return this.isThrownOff(name.to);
     if (amount !== null && this.isOfVessel(elements, amount.from)) return true;

@@ -29,6 +29,7 @@ export function isOfNothing(
         isVessel(each, context),
       )) ||
     [range, amount].some((each) => isYield(each, context)) ||
+    isUntil(amount, sentence, context) ||
     (!isNamed(amount, context) && isUse({ from: amount.to, to: range.to }, context)) ||
     (!isOfSomething(amount, range, context) && [range, amount].some((each) => isUse(each, context))) ||
     isSaidOfTitle(range, sentence, context, title) ||
@@ -42,7 +43,7 @@ export function isOfNothing(
  * @param text the words of its line
  */
 export function namelessPart(
-  { amount, range }: Nameless,
+  { amount, range, isBare }: Nameless,
   sentence: ReadSentence,
   text: string,
   context: Context,
@@ -56,7 +57,8 @@ export function namelessPart(
     countedPart(amount, text, words, context) ??
     shortFor(words, amount, context, names) ??
     misspeltPart(words, amount, text, context) ??
-    unknownPart(words, lineAmountOf(amount, words), context)
+    // "a cup": of nothing that could be near it.
+    unknownPart(isBare ? '' : words, lineAmountOf(amount, words), context)
   );
 }
 
@@ -143,6 +145,14 @@ function isOfListBehind(
   return unit !== null && isMeasure(unit) && countListed(to, items, tokens) > 1;
 }
 
+/** "cooked till it coats a spoon": how it is then. */
+function isUntil({ from, unit }: Amount, { from: start }: ReadSentence, { tokens, words }: Context): boolean {
+  if (unit === null || words.articles.at(tokens, from) === undefined) return false;
+  const before = tokens.slice(start, from);
+  const until = before.findLastIndex((token) => says(token, 'until'));
+  return until >= 0 && before.slice(until).every((token) => isWord(token));
+}
+
 /** "3 sprays a day" */
 const isUse = ({ from, to }: TokenRange, { tokens, words }: Context): boolean =>
   words.roles.uses.isWithin(tokens, from, Math.min(to, from + USE_WITHIN));
@@ -167,7 +177,9 @@ function brewed(
 ): ReadPart | undefined {
   const isOfHerb = items.some(
     ({ name }) =>
-      isHerb(name.match.item) || [name.to - 1, name.to].some((at) => says(context.tokens[at], 'tea')),
+      isBoiledAlways(name.match.item) ||
+      isHerb(name.match.item) ||
+      [name.to - 1, name.to].some((at) => says(context.tokens[at], 'tea')),
   );
   const isBare = range.to <= amount.to || !isWord(context.tokens[amount.to]);
   // "cider vinegar, two spoons in a litre"
@@ -181,6 +193,10 @@ function brewed(
     ? ofWater(amount, context)
     : undefined;
 }
+
+/** Seeds and pods that give a gel: "half a cup of linseed to a litre". */
+const isBoiledAlways = ({ ingredient }: LarderItem): boolean =>
+  ingredient?.preparations.some(({ id, usual }) => usual && (id === 'boiled' || id === 'soaked')) ?? false;
 
 /** Nobody takes it as it is. */
 const isThinnedAlways = ({ ingredient }: LarderItem): boolean => ingredient?.roles.includes('acid') ?? false;

@@ -252,6 +252,8 @@ const isMeasuredBefore = (tokens: readonly Token[], at: number, words: Vocabular
     return (
       unit !== undefined &&
       unit.to <= at &&
+      // "… 1 tbsp. Mask B: …"
+      !(between.length > 0 && isSign(tokens[at - 1], '.') && /^\p{Lu}/u.test(tokens[at]?.raw ?? '')) &&
       between.every((token) => describes(words, token.word) || isSign(token, '.')) &&
       isCountedBefore(tokens, at - back, words)
     );

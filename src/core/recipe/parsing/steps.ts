@@ -1,5 +1,5 @@
 import type { Deed } from '../../records/shapes';
-import type { Element } from './elements';
+import type { Element, Separator } from './elements';
 import type { TokenRange } from './item';
 import { says } from './marks';
 import type { Duration } from './times';
@@ -68,6 +68,10 @@ class Steps {
   /** Something was measured behind the last deed, in a chunk of its own. */
   private isPast = false;
   private lastTime: (TokenRange & { readonly minutes: number }) | null = null;
+  /** How many steps were told before what stands in brackets behind a name. */
+  private stepsOutside: number | null = null;
+  /** A night that was told there: of the thing, where a later time is told. */
+  private readonly inBrackets: Draft[] = [];
 
   constructor(
     private readonly elements: readonly Element[],
@@ -84,6 +88,7 @@ class Steps {
         this.chunkFrom = element.to;
         continue;
       }
+      if (element.kind === 'separator') this.takeBracket(element.separator, index);
       const isCover =
         element.kind === 'deed' &&
         element.deed === 'heat' &&
@@ -93,6 +98,9 @@ class Steps {
       else this.takeTime(element);
       if (this.current) this.current.to = Math.max(this.current.to, element.to);
     }
+    for (const step of this.inBrackets)
+      if (this.steps.slice(this.steps.indexOf(step) + 1).some(({ minutes }) => minutes !== null))
+        step.deeds = ['soak'];
     // "a handful of rosemary in oil, two weeks on the sill": it is in the bowl.
     const isMeasured = this.elements.some(({ kind }) => kind === 'amount');
     const unsaid = (step: Draft): Deed => {
@@ -105,6 +113,17 @@ class Steps {
     return this.steps.map((step) =>
       step.deeds.length > 0 ? this.settled(step) : { ...step, deeds: [atDegrees(step) ?? unsaid(step)] },
     );
+  }
+
+  /** "rice water (left overnight), … 15 minutes": a night in brackets behind a name is that of the thing. */
+  private takeBracket(separator: Separator, index: number): void {
+    if (separator === 'open')
+      this.stepsOutside = this.elements[index - 1]?.kind === 'name' ? this.steps.length : null;
+    if (separator !== 'close') return;
+    const step = this.stepsOutside === this.steps.length - 1 ? this.current : null;
+    if (!step?.overnight || step.deeds.some((deed) => deed !== 'apply')) return;
+    this.inBrackets.push(step);
+    this.current = null;
   }
 
   /** "In the fridge for five days" is kept, "keep it in for thirty minutes" is on the hair. */
