@@ -25,6 +25,7 @@ export function settleAcross(sentences: ReadSentence[], context: Context): void 
   giveSource(sentences, context);
   giveShort(sentences, context);
   nameInFull(sentences, context);
+  giveGround(sentences, context);
   dropToldAnew(sentences);
   giveUsed(sentences, context);
   dropLoose(sentences);
@@ -211,6 +212,27 @@ function nameInFull(sentences: ReadSentence[], { tokens }: Context): void {
       return full ? { ...item, name: { ...name, match: full.match } } : item;
     });
     sentences[index] = { ...sentence, items };
+  }
+}
+
+/** "a cup of mung beans through the grinder, 3 tbsp of the flour": so much of what was ground. */
+function giveGround(sentences: ReadSentence[], { tokens }: Context): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const flour = sentence.items.find(
+      ({ amount, name: { from, match } }) =>
+        amount !== null && match.item.id === 'wheat-flour' && says(tokens[from - 1], 'theMade'),
+    );
+    const ground = flour
+      ? itemsBefore(sentences, index + 1).findLast(
+          ({ name: { to, match } }) =>
+            to <= flour.name.from &&
+            match.item.ingredient?.preparations.some(({ id }) => id === 'ground') === true,
+        )
+      : undefined;
+    if (!flour || !ground) continue;
+    ground.amount = flour.amount;
+    const items = sentence.items.filter((item) => item !== flour);
+    sentences[index] = { ...sentence, items, mentions: [...sentence.mentions, flour.name] };
   }
 }
 

@@ -224,7 +224,7 @@ export class Amounts {
     { value: count, raw }: Quantity,
     nameEnd: NameEnd,
   ): Amount {
-    const weighed = this.weighedAt(found, count);
+    const weighed = this.weighedAt(found, said.from, count);
     if (weighed) return { ...said, ...weighed, packSize: null, heaped: false };
     // "duas colheres bem cheias de mel"
     const full = this.words.roles.heaped.at(this.tokens, found.to);
@@ -389,10 +389,14 @@ export class Amounts {
   /** "2 tbsp (28 g)", "1 glass (200 ml)": what was weighed or measured counts; so it does of half a packet. */
   private weighedAt(
     { unit, to }: UnitAt,
+    from: number,
     count: number,
   ): Pick<Amount, 'to' | 'quantity' | 'unit'> | undefined {
+    const { tokens, words } = this;
     const { kind, size } = UNITS[unit];
+    // "a third of a tub (500 g)": so much the whole holds.
     const isHalfPack = isPack(unit) && count < 1;
+    if (isHalfPack && words.roles.of.isWithin(tokens, from, to - 1)) return undefined;
     const bracket = kind === 'volume' || isHalfPack ? this.packAt(to) : undefined;
     if (!bracket) return undefined;
     const said = UNITS[bracket.packSize.unit];

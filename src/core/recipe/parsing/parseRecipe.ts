@@ -290,10 +290,10 @@ class Assembly {
 
   /** The sentence before a token in which something is measured. */
   private sentenceOf(id: string, before: number): TokenRange | undefined {
-    return this.told.sentences.find(
-      ({ items, to }) =>
-        to <= before && items.some(({ amount, name }) => amount !== null && name.match.item.id === id),
+    const sentence = this.told.sentences.find(({ items }) =>
+      items.some(({ amount, name }) => amount !== null && name.to <= before && name.match.item.id === id),
     );
+    return sentence && { from: sentence.from, to: Math.min(sentence.to, before) };
   }
 
   /** An amount of something that is not known, or misspelt. */

@@ -266,7 +266,7 @@ export function answerAt(
   const found = yes ?? no;
   // "30 g gelatine?? no 10 g gelatine"
   if (found && !yes && isNumber(tokens[found.to])) return { to: found.to, isYes: false };
-  if (!found || !isSign(tokens[found.to], ',', '–', '—')) return undefined;
+  if (!found || !isSign(tokens[found.to], ',', '–', '—', ':')) return undefined;
   return { to: found.to + 1, isYes: yes !== undefined };
 }
 

@@ -32,7 +32,7 @@ export class Wash {
   /** Whether something that nobody measures belongs to the wash. */
   takes({ name, deed, texture }: Item, sentence: ReadSentence): boolean {
     return (
-      this.isCoolRinse(name, deed, texture) ||
+      this.isCoolRinse(name, deed, texture, sentence) ||
       this.isWarmRinse(name, deed, sentence) ||
       this.isRinsedWith(name) ||
       this.isBareRinse(name, sentence) ||
@@ -91,8 +91,21 @@ export class Wash {
   }
 
   /** "20 minutes, cold water or you'll have scrambled eggs": what it is rinsed with. */
-  private isCoolRinse({ from, to }: Item['name'], deed: Deed | null, texture: Item['texture']): boolean {
+  private isCoolRinse(
+    { from, to }: Item['name'],
+    deed: Deed | null,
+    texture: Item['texture'],
+    { items, elements }: ReadSentence,
+  ): boolean {
     const { tokens, words } = this.context;
+    // "3 tbsp clay, lukewarm water, 1 tbsp oil, 15 minutes": among what goes in.
+    const isListed =
+      items.some(({ amount, name }) => amount !== null && !amount.weak && name.from > to) &&
+      // "3 leaves, softened in cold water, 100 ml milk"
+      !says(tokens[from - 1], 'inPlace') &&
+      !this.timed.some((at) => at < from) &&
+      !elements.some(({ kind, from: at }) => kind === 'duration' && at < from);
+    if (isListed) return false;
     // "… 25 minute, thande paani se dhona"
     const isRinsed = [to, to + 1].some((at) => words.deeds.at(tokens, at)?.value === 'rinse');
     // "a little lukewarm water" goes in.
