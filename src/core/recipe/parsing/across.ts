@@ -9,6 +9,7 @@ import { isPack } from './lineAmount';
 import { says } from './marks';
 import { fillBottle, giveRatio, giveWhole, takeAsParts, takeBareAsParts } from './parts';
 import { bareItem } from './pending';
+import { isLiquid } from './textures';
 import { isSign, isWord } from './tokens';
 import type { Context, ReadSentence } from './told';
 import { dropToldAnew } from './toldAnew';
@@ -70,10 +71,18 @@ function takeInstead(sentences: ReadSentence[]): void {
 }
 
 /** "… If it feels dry I add an egg.": behind a recipe it may go in. */
-function makeConditional(sentences: readonly ReadSentence[], { tokens }: Context): void {
-  for (const [index, { from, items }] of sentences.entries())
-    if (says(tokens[from], 'onlyIf') && itemsBefore(sentences, index).length > 0)
-      for (const item of items) item.optional = true;
+function makeConditional(sentences: ReadSentence[], { tokens }: Context): void {
+  for (const [index, sentence] of sentences.entries()) {
+    const { from, to, items } = sentence;
+    if (!says(tokens[from], 'onlyIf') || itemsBefore(sentences, index).length === 0) continue;
+    // "If you must use bananas, push them through a sieve.": when, and none more.
+    const comma = tokens.findIndex((token, at) => at > from && at < to && isSign(token, ','));
+    const [when, own] = [[] as Item[], [] as Item[]];
+    for (const item of items) (item.amount === null && item.name.to <= comma ? when : own).push(item);
+    for (const item of own) item.optional = true;
+    const mentions = [...sentence.mentions, ...when.map(({ name }) => name)];
+    sentences[index] = { ...sentence, items: own, mentions };
+  }
 }
 
 /** How many sentences back a count may find its thing. */
@@ -106,10 +115,14 @@ function countEarlier(sentences: ReadSentence[], { tokens, words }: Context): vo
   }
 }
 
-/** "Gelatin scared me for years. One sachet to 80 ml of water": the one thing before that is sold in packets. */
+/** "Gelatin scared me for years. One sachet to 80 ml of water", "I put beer on my hair. A can, …": the one thing before that is sold so. */
 function packedBefore(before: ReadSentence | undefined, { unit }: Amount): NamedAt | undefined {
-  const named = unit === 'packet' && before?.items.length === 0 ? before.mentions : [];
-  const packed = named.filter(({ match }) => match.item.ingredient?.measures.packetGrams !== undefined);
+  const named = before?.items.length === 0 ? before.mentions : [];
+  const packed = named.filter(({ match: { item } }) =>
+    unit === 'packet'
+      ? item.ingredient?.measures.packetGrams !== undefined
+      : isPack(unit) && item.ingredient !== undefined && isLiquid(item.ingredient),
+  );
   return packed.length === 1 ? packed[0] : undefined;
 }
 

@@ -77,9 +77,14 @@ const isOfOtherTimes = ({ from }: TokenRange, { tokens, words }: Context): boole
 
 /** "My sister uses beer. I take 2 eggs …" */
 const saysOwnLater = (tokens: readonly Token[], from: number): boolean =>
-  tokens
-    .slice(from)
-    .some((token, at, later) => says(token, 'ownAgain') || (says(token, 'i') && says(later[at + 1], 'does')));
+  tokens.slice(from).some(
+    (token, at, later) =>
+      says(token, 'ownAgain') ||
+      (says(token, 'i') &&
+        says(later[at + 1], 'does') &&
+        // "Yo hago lo mismo"
+        !later.slice(at + 2, at + SAME_WITHIN).some((next) => says(next, 'alike'))),
+  );
 
 /** What is asked is not told. */
 function isAsked(
@@ -150,7 +155,7 @@ function isOfOthers(range: TokenRange, tokens: readonly Token[], { roles, deeds 
     tokens.slice(person.to, person.to + DOES_WITHIN).some((token) => isSign(token, ':'));
   return (
     person !== undefined &&
-    !doesSame(tokens.slice(range.from, range.to)) &&
+    !doesSame(tokens.slice(range.from, range.to + SAME_WITHIN)) &&
     !isToldOn &&
     // "mi hermana le echa …"; "some" and "others" may be of things.
     (person.to - start > 1 ||

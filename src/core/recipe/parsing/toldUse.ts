@@ -23,6 +23,9 @@ const isOnHair = (text: string): boolean =>
 /** Told behind, done before: "strain first", "Strain!!"; or done only then: "Bits? Sieve it." */
 const isReminder = ({ text, start }: ToldStep, told: string): boolean =>
   saysMark(text, 'reminds') || text.trimEnd().endsWith('!!') || told.slice(0, start).trimEnd().endsWith('?');
+/** What is said in its sentence before a place in the text. */
+const sentenceTo = (text: string, at: number): string => /[^.!?\n]*$/.exec(text.slice(0, at))?.[0] ?? '';
+
 /** What is done in the bowl. */
 const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
 
@@ -49,7 +52,9 @@ export function restsTold(steps: readonly ToldStep[], text: string, lastAdded = 
         later.deeds.some((deed) => IN_BOWL.has(deed) && (deed !== 'heat' || at + 1 < inTime.length)) &&
         !isReminder(later, text) &&
         // "It rinses clean if you sieve it."
-        !saysMark(later.text, 'if'),
+        !saysMark(later.text, 'if') &&
+        // "If you must use bananas, push them through a sieve."
+        !isMark(plainWords(sentenceTo(text, later.start))[0] ?? '', 'onlyIf'),
     );
     // "sit it for 4 hours, then apply and keep on 3 hours"
     const isPutOnLater =

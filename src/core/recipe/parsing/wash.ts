@@ -67,17 +67,21 @@ export class Wash {
   }
 
   /** "then rinse and use my usual conditioner", "20 minutes, then a good conditioner": that of the wash. */
-  comesAfter({ from, match }: Item['name'], { steps }: ReadSentence): boolean {
+  comesAfter({ from, match }: Item['name'], { from: start, steps }: ReadSentence): boolean {
     const before = this.context.tokens.slice(Math.max(0, from - THEN_WITHIN), from);
     const isThen = before.some((token) => says(token, 'then'));
+    // "… rinse with cold water. Then my usual conditioner."
+    const opensThen =
+      isThen && says(this.context.tokens[start], 'then') && this.rinsed.some((at) => at < start);
     return (
       isProduct(match) &&
-      steps.some(
-        ({ deeds, minutes, from: start }) =>
-          start < from &&
-          (deeds.includes('rinse') ||
-            (isThen && minutes !== null && deeds.some((deed) => deed === 'apply' || deed === 'heat'))),
-      )
+      (opensThen ||
+        steps.some(
+          ({ deeds, minutes, from: told }) =>
+            told < from &&
+            (deeds.includes('rinse') ||
+              (isThen && minutes !== null && deeds.some((deed) => deed === 'apply' || deed === 'heat'))),
+        ))
     );
   }
 
