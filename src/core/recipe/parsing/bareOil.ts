@@ -21,7 +21,7 @@ export function nameBareOil(
     const [before, next] = [tokens[at - 1], tokens[at + 1]];
     const which = namedBehind(tokens, at, lexicon) ?? namedInBrackets(tokens, at + 1, lexicon);
     if (which) {
-      found.delete(which.at);
+      for (const [start, { to }] of [...found]) if (start <= which.at && to > which.at) found.delete(start);
       found.set(at, { item: which.item, words: 1, to: at + 1 });
       continue;
     }
@@ -40,8 +40,11 @@ function namedBehind(
   lexicon: Lexicon,
 ): { readonly item: LarderItem; readonly at: number } | undefined {
   const liked = likedBehind(tokens, at);
-  const ofLiked = liked && oilCalled([tokens[liked]?.word ?? '', 'oil'], lexicon);
-  if (liked && ofLiked) return { item: ofLiked, at: liked };
+  // "I use sweet almond"
+  for (const start of liked ? [liked, liked + 1] : []) {
+    const ofLiked = oilCalled([tokens[start]?.word ?? '', 'oil'], lexicon);
+    if (ofLiked) return { item: ofLiked, at: start };
+  }
   const sign = tokens[at + 1];
   const isMostly = says(tokens[at + 2], 'mostly');
   const namedAt = at + (isMostly ? 3 : 2);
@@ -75,15 +78,22 @@ function namedInBrackets(
   return named.length === 1 ? named[0] : undefined;
 }
 
+/** Tokens of "oil of your own choice". */
+const CHOICE_WITHIN = 5;
+
 /** How many tokens behind "oil" she says which she likes. */
 const LIKED_WITHIN = 9;
 
 /** "oil, whatever you've got, I like grapeseed" */
 function likedBehind(tokens: readonly Token[], at: number): number | undefined {
-  // "1 part oil. I use olive."
+  // "1 part oil. I use olive.", "oil of your choice. I use olive."
+  const stop = tokens.findIndex((token, index) => index > at && !isWord(token));
   const isNextSentence =
-    isSign(tokens[at + 1], '.') && says(tokens[at + 2], 'i') && says(tokens[at + 3], 'prefers');
-  if (isNextSentence) return at + 4;
+    stop - at <= CHOICE_WITHIN &&
+    isSign(tokens[stop], '.') &&
+    says(tokens[stop + 1], 'i') &&
+    says(tokens[stop + 2], 'prefers');
+  if (isNextSentence) return stop + 3;
   if (!isSign(tokens[at + 1], ',', '(')) return undefined;
   const end = tokens.findIndex((token, index) => index > at && isSign(token, '.', ';', '!'));
   const last = Math.min(end < 0 ? tokens.length : end, at + LIKED_WITHIN);

@@ -7,6 +7,7 @@ import { recipesIn } from './split';
 import eighth from './tellings/eighth.json';
 import eleventh from './tellings/eleventh.json';
 import fifth from './tellings/fifth.json';
+import fourteenth from './tellings/fourteenth.json';
 import fourth from './tellings/fourth.json';
 import more from './tellings/more.json';
 import ninth from './tellings/ninth.json';
@@ -45,6 +46,7 @@ const TELLINGS = [
   ...eleventh,
   ...twelfth,
   ...thirteenth,
+  ...fourteenth,
 ] as unknown as readonly Telling[];
 const SETTINGS = [
   'minutes',

@@ -26,6 +26,9 @@ const MOST_BARE_MINUTES = 180;
 /** Nobody says a time so many times as long as a range. */
 const WIDEST_RANGE = 6;
 
+/** Tokens behind minutes that say what is over the hair: "under the cling film". */
+const CAP_WITHIN = 4;
+
 /** Tokens between a time and another one that says no unit. */
 const OTHER_WITHIN = 12;
 
@@ -141,6 +144,7 @@ export class Times {
     if (this.isOther(at, to)) return { from: at, to, minutes: value };
     const isAsked =
       isCapped ||
+      this.isUnderCap(at, to) ||
       words.roles.bareMinutes.endsAt(tokens, at, 4) ||
       this.isAlone(at, to) ||
       this.isBeforeRinse(at, to);
@@ -158,6 +162,16 @@ export class Times {
     const isAnd = words.roles.and.endsAt(tokens, at, 1) && says(tokens[to], 'purpose');
     const isNext = isAnd || says(tokens[to], 'if');
     return isNext && words.time.isWithin(tokens, Math.max(0, at - OTHER_WITHIN), at);
+  }
+
+  /** "30 under cling film" */
+  private isUnderCap(at: number, to: number): boolean {
+    const { tokens, words } = this;
+    const before = tokens[at - 1];
+    const isStart =
+      before === undefined || before.kind === 'break' || isSign(before, '.', ',', ';', '!', '–');
+    const cap = words.roles.cap.isWithin(tokens, to, to + CAP_WITHIN);
+    return isStart && says(tokens[to], 'behindMinutes') && cap;
   }
 
   /** Hours were said before. */

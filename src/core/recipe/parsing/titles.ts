@@ -75,6 +75,8 @@ const isSaid = ({ tokens, words }: Told, { from, to }: Title): boolean =>
   !words.roles.hearsay.isWithin(tokens, from, to) &&
   !words.roles.isBad.isWithin(tokens, from, to) &&
   tokens.slice(from, to).some((token) => isWord(token) && !says(token, 'filler')) &&
+  // "For the love of god sieve it: …"
+  !(isSign(tokens[to], ':') && says(tokens[to - 1], 'pronoun')) &&
   // "A: 2 tbsp honey"
   !(isSign(tokens[to], ':') && to === from + 1 && tokens[from]?.word.length === 1);
 
