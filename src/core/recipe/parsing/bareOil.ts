@@ -15,13 +15,13 @@ export function nameBareOil(
 ): void {
   for (const at of tokens.keys()) {
     if (words.roles.bareOil.at(tokens, at)?.to !== at + 1) continue;
-    if ([...found].some(([start, { to }]) => start <= at && to > at)) continue;
+    if (holding(found, at).length > 0) continue;
     const [oil] = lexicon.inWords(['vegetable', 'oil']);
     if (!oil) return;
     const [before, next] = [tokens[at - 1], tokens[at + 1]];
     const which = namedBehind(tokens, at, lexicon) ?? namedInBrackets(tokens, at + 1, lexicon);
     if (which) {
-      for (const [start, { to }] of [...found]) if (start <= which.at && to > which.at) found.delete(start);
+      for (const start of holding(found, which.at)) found.delete(start);
       found.set(at, { item: which.item, words: 1, to: at + 1 });
       continue;
     }
@@ -32,6 +32,10 @@ export function nameBareOil(
       found.set(at, { item: oil.item, words: 1, to: at + 1 });
   }
 }
+
+/** Where the names begin that a token is in. */
+const holding = (found: Found, at: number): number[] =>
+  [...found].flatMap(([start, { to }]) => (start <= at && to > at ? [start] : []));
 
 /** "3 tbsp oil, olive if possible", "oil (olive or sunflower)" */
 function namedBehind(
