@@ -21,7 +21,7 @@ export function nameBareOil(
     const [before, next] = [tokens[at - 1], tokens[at + 1]];
     const which = namedBehind(tokens, at, lexicon) ?? namedInBrackets(tokens, at + 1, lexicon);
     if (which) {
-      for (const start of holding(found, which.at)) found.delete(start);
+      drop(found, which.at);
       found.set(at, { item: which.item, words: 1, to: at + 1 });
       continue;
     }
@@ -36,6 +36,10 @@ export function nameBareOil(
 /** Where the names begin that a token is in. */
 const holding = (found: Found, at: number): number[] =>
   [...found].flatMap(([start, { to }]) => (start <= at && to > at ? [start] : []));
+
+function drop(found: Found, at: number): void {
+  for (const start of holding(found, at)) found.delete(start);
+}
 
 /** "3 tbsp oil, olive if possible", "oil (olive or sunflower)" */
 function namedBehind(
