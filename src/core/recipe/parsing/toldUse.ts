@@ -24,7 +24,11 @@ const isOnHair = (text: string): boolean =>
 const isReminder = ({ text, start }: ToldStep, told: string): boolean =>
   saysMark(text, 'reminds') || text.trimEnd().endsWith('!!') || told.slice(0, start).trimEnd().endsWith('?');
 /** What is said in its sentence before a place in the text. */
-const sentenceTo = (text: string, at: number): string => /[^.!?\n]*$/.exec(text.slice(0, at))?.[0] ?? '';
+function sentenceTo(text: string, at: number): string {
+  let from = at;
+  while (from > 0 && !'.!?\n'.includes(text[from - 1] ?? '')) from--;
+  return text.slice(from, at);
+}
 
 /** What is done in the bowl. */
 const IN_BOWL: ReadonlySet<Deed> = new Set<Deed>(['mix', 'blend', 'strain', 'heat', 'boil', 'whip']);
