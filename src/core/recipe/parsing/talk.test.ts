@@ -118,7 +118,58 @@ describe('times and what is done', () => {
     ['3 EL Leinsamen in 300 ml Wasser, durchs Geschirrtuch gewrungen.', { strained: true }],
     ['1 egg, 40 mins, shampoo.', { beforeWash: true }],
     ['1 egg, 40 mins. Then a proper shampoo.', { beforeWash: true }],
+    ['200 g henna. Sits 6 hours. On for 3 hours, wrap it.', { minutes: 180 }],
+    [
+      '1 cup rice water (left overnight), 1 tbsp oil. Spray and leave 15 minutes.',
+      { minutes: 15, overnight: false },
+    ],
+    ['honey and castor oil (leave overnight)', { overnight: true }],
+    ['1 egg. 30 under cling film', { minutes: 30, cap: true }],
+    ['1 egg, on 30 under a heat cap', { minutes: 30, warmth: 'warm' }],
+    ['coconut oil, enough to cover my hair, 20 minutes', { minutes: 20, cap: false }],
+    ['1 jar baby food. Thirty minutes. If you must use bananas, push them through a sieve.', { minutes: 30 }],
+    ['For the love of god sieve it: 1 banana, 1 egg', { strained: true }],
   ])('%s', (text, told) => {
     expect(toldOf(text)).toMatchObject(told);
+  });
+});
+
+describe('what goes in only then, or no longer', () => {
+  it.each([
+    ["2 tbsp honey, 1 cup milk. If it's mushy, leave the honey out and add an egg.", ['honey', 'milk']],
+    ["If it's mushy I leave honey out and add an egg. 2 tbsp honey, 1 cup milk", ['honey', 'milk']],
+    ['1 jar baby food. If you must use real bananas, push them through a sieve.', ['baby-food']],
+    ['1 egg, 20 minutes, rinse. Then my usual conditioner.', ['egg']],
+    ['castor 2 tbsp, hot water bath to warm it.', ['castor-oil']],
+    ['2 tbsp honey\nor agave', ['honey']],
+  ])('%s', (text, names) => {
+    expect(namesOf(text)).toEqual(names);
+  });
+
+  it('is said to be optional where it depends', () => {
+    const recipe = parsedOf(['1 cup milk, 2 tbsp honey. If my hair feels dry I add an egg.']);
+    expect(
+      readLines(recipe)
+        .filter(({ assumptions }) => assumptions.some(({ code }) => code === 'optional'))
+        .map(({ name }) => name),
+    ).toEqual(['egg']);
+  });
+});
+
+describe('what is told with other words than a list has', () => {
+  it.each([
+    ['óleo de coco, quanto baste pra cobrir o cabelo', ['coconut-oil']],
+    ['I put beer on my hair. A can, left open. I mix half of it with one egg.', ['beer', 'egg']],
+    ['Mi abuela hervía romero, un puñado, en medio litro de agua. Yo hago lo mismo.', ['rosemary', 'water']],
+    ['1/2 oz each of avocado and jojoba oil', ['avocado-oil', 'jojoba-oil']],
+    ['aceite de coco y de ricino, una cucharada de cada', ['castor-oil', 'coconut-oil']],
+    ['faço o gel com linhaça: meia xícara pra um litro, fogo médio', ['linseed', 'water']],
+    ['A cup of mung beans through the grinder, 3 tbsp of the flour', ['mung']],
+    [
+      '3 cuillères de ghassoul, de l’eau tiède, 1 cuillère d’huile d’argan, 15 min',
+      ['argan-oil', 'rhassoul', 'water'],
+    ],
+  ])('%s', (text, names) => {
+    expect(namesOf(text)).toEqual(names);
   });
 });
