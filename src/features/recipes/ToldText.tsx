@@ -9,9 +9,12 @@ import { Button, Small } from '@/ui';
 const fates = perLanguage((): Record<Fate, { readonly word: string; readonly look: string }> => ({
   ingredient: { word: t`ingredient`, look: 'rounded bg-band font-strong' },
   step: { word: t`step`, look: 'rounded bg-zone' },
-  title: { word: t`title`, look: 'font-strong underline decoration-dashed' },
+  title: { word: t`title`, look: 'font-strong underline decoration-dashed underline-offset-4' },
   remark: { word: t`remark`, look: '' },
-  unread: { word: t`not understood`, look: 'font-strong text-danger underline decoration-wavy' },
+  unread: {
+    word: t`not understood`,
+    look: 'font-strong text-danger underline decoration-wavy underline-offset-4',
+  },
 }));
 
 interface ToldTextProps {

@@ -35,7 +35,15 @@ interface Clause extends Range {
 export function withStrangers(elements: readonly Element[], reading: Reading): Element[] {
   const clauses = clausesOf(elements, reading);
   const isBare = isBareList(elements, clauses);
-  const found = clauses.flatMap((clause) => strangerOf(elements, clause, isBare, reading) ?? []);
+  const isMisspelt = (clause: Clause | undefined): boolean =>
+    clause !== undefined && misspeltAlone(elements, clause, reading);
+  // "avacado, honney": each tells that the other is a thing, too.
+  const isBesideMisspelt = (nth: number): boolean =>
+    (isListEdge(clauses[nth]?.left) && isMisspelt(clauses[nth - 1])) ||
+    (isListEdge(clauses[nth]?.right) && isMisspelt(clauses[nth + 1]));
+  const found = clauses.flatMap(
+    (clause, nth) => strangerOf(elements, clause, isBare, () => isBesideMisspelt(nth), reading) ?? [],
+  );
   if (found.length === 0) return [...elements];
   const named = elements.flatMap((element, at): Element[] => {
     const own = found.find(({ from, to }) => at >= from && at < to);
@@ -114,10 +122,25 @@ function isBareList(elements: readonly Element[], clauses: readonly Clause[]): b
 /** Elements of one thing of a list. */
 const LISTED_WORDS = 4;
 
+/** Commas and "and" alone. */
+const isListEdge = (edge: readonly Element[] = []): boolean =>
+  edge.length > 0 &&
+  edge.every((each) => each.kind === 'separator' && (each.separator === 'comma' || each.separator === 'and'));
+
+/** All that stands between two separators can only be one name. */
+function misspeltAlone(elements: readonly Element[], clause: Clause, reading: Reading): boolean {
+  const own = ownWords(elements, clause, reading);
+  return (
+    elements.slice(own.from, own.to).some((element) => isUnknown(element, reading.tokens)) &&
+    misspeltIn(elements, own, clause.from, reading) !== undefined
+  );
+}
+
 function strangerOf(
   elements: readonly Element[],
   clause: Clause,
   isBare: boolean,
+  isBesideMisspelt: () => boolean,
   reading: Reading,
 ): FoundStranger | undefined {
   const { tokens, words } = reading;
@@ -127,7 +150,7 @@ function strangerOf(
   const isNear = clause.namedBefore || clause.namedBehind || isAdded;
   // Beside an amount words alone are asked about with it.
   const isNamed = elements.slice(own.from, own.to).some(({ kind }) => kind === 'name');
-  const mayBeMisspelt = own.isMeasured ? isNamed : isNear;
+  const mayBeMisspelt = own.isMeasured ? isNamed : isNear || isBesideMisspelt();
   const misspelt = mayBeMisspelt ? misspeltIn(elements, own, clause.from, reading) : undefined;
   if (misspelt || own.isMeasured) return misspelt;
   const core = coreOf(elements, own, tokens);
