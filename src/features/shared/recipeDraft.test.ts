@@ -65,7 +65,7 @@ describe('how a recipe that is typed is made', () => {
       'a good glug of olive oil',
     ]);
     expect(words('2 eggs, or rather one')).toEqual([undefined]);
-    expect(words('about 3/4 of a cup of aloe gel')).toEqual([undefined]);
+    expect(words('about 3/4 of a cup of aloe gel')).toEqual(['about 3/4 of a cup of aloe gel']);
     expect(words('banana (2)')).toEqual([undefined]);
   });
 });

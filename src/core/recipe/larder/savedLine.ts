@@ -39,15 +39,11 @@ const REWORDED: ReadonlySet<string> = new Set([
 /** A plain phrase: nothing that cuts it up, no bracket that opens or closes alone. */
 const SAYABLE = /^(?:[^,:;()\n]|\([^()\n]*\))+$/;
 
-/** “3/4 of a cup of gel” is told by more than the stretch of its name. */
-const CUT = /(?:[\d½¼¾⅓⅔]|half|third|quarters?|metade|terço|quarto)\s+(?:of|de|da|do|di|du)\s+$/i;
-
 /** "two ripe bananas", where that is all that was told of it. */
 function ownWords({ at, quantity, assumptions }: ReadLine, source: string): string {
   const [first] = at;
   if (!first || at.length !== 1 || quantity <= 0 || assumptions.some(({ code }) => REWORDED.has(code)))
     return '';
-  if (CUT.test(source.slice(0, first.start))) return '';
   const words = source
     .slice(first.start, first.end)
     .trim()

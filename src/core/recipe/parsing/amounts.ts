@@ -151,7 +151,7 @@ export class Amounts {
     // "2 tbsp vinegar/qt of water", "a handful per litre": to one of it.
     const isTo = isSign(this.tokens[at - 1], '/') || says(this.tokens[at - 1], 'per');
     const isPer = isTo && unit !== undefined && isMeasure(unit.unit);
-    if (!unit || !(isPer || BARE_UNITS.has(unit.unit))) return undefined;
+    if (!unit || !(isPer || BARE_UNITS.has(unit.unit) || this.isPackOf(at, unit))) return undefined;
     const { heaped } = lead;
     // "taza y media de leche"
     const more = this.moreAt(unit.to);
@@ -164,6 +164,14 @@ export class Amounts {
       heaped,
       weak: !isPer,
     };
+  }
+
+  /** "Tin of coconut milk": one, where it begins what is said. */
+  private isPackOf(at: number, { unit, to }: UnitAt): boolean {
+    const before = this.tokens[at - 1];
+    const isStart =
+      before === undefined || before.kind === 'break' || isSign(before, '.', ',', ';', '+', ':');
+    return isStart && isPack(unit) && this.words.roles.of.at(this.tokens, to) !== undefined;
   }
 
   /** "the whole can", "a lata inteira" */

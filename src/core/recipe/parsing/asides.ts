@@ -19,6 +19,7 @@ export function isAside(
     isAsked(range, elements, items, context) ||
     (isUnmeasured && isOfThen(range, elements, context, place)) ||
     (place.hasOwn && isOfOtherTimes(range, context)) ||
+    isOfEarlier(range, context) ||
     isSaidOnly(range, items, context) ||
     isOfSomebody(range, items, context, place)
   );
@@ -74,6 +75,14 @@ export const isMeasured = ({ items }: Pick<SentenceItems, 'items'>): boolean =>
 /** "The rest of the time just aloe": another treatment. */
 const isOfOtherTimes = ({ from }: TokenRange, { tokens, words }: Context): boolean =>
   [from, from + 1].some((at) => words.roles.otherTimes.at(tokens, at) !== undefined);
+
+/** "Before: 3 tbsp castor oil. Now: 1 tbsp …": what it was. */
+const isOfEarlier = ({ from, to }: TokenRange, { tokens, words: { roles } }: Context): boolean =>
+  says(tokens[from], 'earlier') &&
+  isSign(tokens[from + 1], ':') &&
+  tokens.some((token, at) => at >= to && isSign(token, ':') && roles.now.endsAt(tokens, at, NOW_WORDS));
+/** The longest "now". */
+const NOW_WORDS = 2;
 
 /** "My sister uses beer. I take 2 eggs …" */
 const saysOwnLater = (tokens: readonly Token[], from: number): boolean =>

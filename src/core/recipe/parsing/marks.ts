@@ -5,6 +5,10 @@ type Words = readonly string[];
 
 /** Single words that say what the words beside them are, each under what it marks. */
 interface Marks {
+  /** "Before: 3 tbsp. Now: …": what it was. */
+  readonly earlier: Words;
+  /** Before "tea": of some plant, and not of tea leaves. */
+  readonly herbal: Words;
   /** "a hot water bath": what it stands in. */
   readonly bathNoun: Words;
   /** Before what goes in only then: "if it is dry I add an egg". */

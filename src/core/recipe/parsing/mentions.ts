@@ -194,7 +194,7 @@ export class Mentions {
     if (this.isMadeBelow(id) || this.measured.has(id) || this.seen.has(id) || this.isShortFor(name, deed))
       return true;
     if (deed !== null) return !BRINGS.has(deed) && !this.isCoveredWith(name);
-    if (this.isWithinName(name)) return true;
+    if (this.isWithinName(name) || this.isTopicOf(name, sentence)) return true;
     return sentence.isMethod || this.isTalk(sentence);
   }
 
@@ -246,6 +246,19 @@ export class Mentions {
         (name) =>
           name.to - name.from > 2 &&
           tokens.slice(name.from, name.to - 1).some((token) => singular(token.word) === word),
+      )
+    );
+  }
+
+  /** "Coconut + lime, the old one. 400 ml of coconut milk": named alone, and later in full. */
+  private isTopicOf({ from, to }: Item['name'], { items, to: end }: ReadSentence): boolean {
+    const { tokens } = this.context;
+    return (
+      to - from === 1 &&
+      items.every(({ amount }) => amount === null) &&
+      this.hasMeasured(
+        (name) =>
+          name.from >= end && name.to - name.from > 1 && tokens[name.from]?.word === tokens[from]?.word,
       )
     );
   }

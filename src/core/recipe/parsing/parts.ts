@@ -46,8 +46,8 @@ export function takeBareAsParts(sentences: readonly ReadSentence[]): void {
   if (measured.length < 2 || isMeasuredElse || !measured.every(isBare)) return;
   countAsParts(measured);
 }
-/** More is no part of anything that is mixed in a bowl. */
-const MOST_PARTS = 10;
+/** More is no part of anything that is mixed in a bowl or a bottle. */
+const MOST_PARTS = 60;
 
 /** "half banana half avocado, about 6 spoons": how much both are. */
 export function giveWhole(sentences: ReadSentence[]): void {

@@ -2,7 +2,7 @@ import { plainWords } from '../ingredients';
 import { nameBareOil } from './bareOil';
 import { dropOfUnknown, isBehindMeasure } from './headNouns';
 import type { Found } from './item';
-import { isHerb, isOfOil, oilCalled, type LarderItem, type NameLexicon } from './lexicon';
+import { isHerb, isOfOil, oilCalled, stranger, type LarderItem, type NameLexicon } from './lexicon';
 import { isPack } from './lineAmount';
 import { says } from './marks';
 import type { Names } from './namesFound';
@@ -29,6 +29,7 @@ export function refinedNames(
   dropCalledFor(found, tokens);
   dropOfUnknown(found, tokens, words);
   dropTeaOf(found, tokens);
+  nameHerbTea(found, tokens);
   nameNounFirst(found, tokens, lexicon);
   renameParts(found, tokens, lexicon);
   dropWholeOfPart(found, tokens);
@@ -55,6 +56,18 @@ function dropCommonWords(found: Found, tokens: readonly Token[], words: Vocabula
     const isMeasured = isBehindMeasure(tokens, at, words);
     const [before, next] = [tokens[at - 1], tokens[to]];
     if (!isMeasured && (isWord(before) || isWord(next))) found.delete(at);
+  }
+}
+
+/** "herb tea (nettle)": of what stands in the brackets; of nobody knows what without. */
+function nameHerbTea(found: Found, tokens: readonly Token[]): void {
+  for (const [at, { to, item }] of [...found]) {
+    if (item.id !== 'black-tea' || !says(tokens[at - 1], 'herbal')) continue;
+    found.delete(at);
+    const named = isSign(tokens[to], '(') ? found.get(to + 1) : undefined;
+    const written = tokens.slice(at - 1, to).map(({ raw }) => raw);
+    if (named) found.delete(to + 1);
+    found.set(at - 1, { item: named ? named.item : stranger(written.join(' ')), words: to - at + 1, to });
   }
 }
 

@@ -54,7 +54,9 @@ export function withUnsaidOil(
     if ((element.kind !== 'name' && !isWordAlone) || element.to - element.from > 1) return element;
     const near = [elements[index - 1], elements[index + 1]];
     const before = elements.slice(0, index);
-    const butter = butterOf(element, before, elements[index + 1], { tokens, lexicon });
+    const weighed =
+      elements[index + 1]?.kind === 'amount' ? elements[index + 1] : eachBehind(elements, index);
+    const butter = butterOf(element, before, weighed, { tokens, lexicon });
     if (butter) return { ...element, kind: 'name', match: { item: butter, words: 1 } };
     const isSaid =
       isOil(element, near) ||
@@ -69,6 +71,13 @@ export function withUnsaidOil(
 }
 
 type Near = readonly (Element | undefined)[];
+
+/** "shea + mango + cocoa, 100 g each": the amount of each in a list. */
+function eachBehind(elements: readonly Element[], index: number): Element | undefined {
+  const at = elements.findIndex(({ kind }, next) => next > index && kind !== 'name' && kind !== 'separator');
+  const [amount, each] = [elements[at], elements[at + 1]];
+  return amount?.kind === 'amount' && each?.kind === 'role' && each.role === 'each' ? amount : undefined;
+}
 
 /** A glug, a drizzle of a word alone or of what is no liquid. */
 const isPoured = (element: Element, near: Near): boolean =>
@@ -85,8 +94,17 @@ function butterOf(
   { tokens, lexicon }: { readonly tokens: readonly Token[]; readonly lexicon: Pick<NameLexicon, 'inWords'> },
 ): LarderItem | undefined {
   const amount = before.at(-1)?.kind === 'amount' ? before.at(-1) : next;
-  const last = before.findLast((each) => each.kind === 'name');
-  const isBehind = last?.kind === 'name' && /-butter$/.test(last.match.item.id);
+  const names = before.filter((each) => each.kind === 'name');
+  const first = names.findIndex(({ match }) => /-butter$/.test(match.item.id));
+  // "shea + mango + cocoa": what stands behind it may be one, too.
+  const isBehind =
+    first >= 0 &&
+    names
+      .slice(first)
+      .every(
+        ({ from, match }) =>
+          /-butter$/.test(match.item.id) || oilCalled([tokens[from]?.word ?? '', 'butter'], lexicon),
+      );
   // A number alone is one of grams or parts.
   const isWeighed =
     amount?.kind === 'amount' &&

@@ -243,7 +243,9 @@ class Steps {
   private takeDuration(step: Draft, { from, to, minutes }: Duration): void {
     if (this.isAfter(from) && isEnding(step)) step.deeds.unshift('apply');
     this.lastTime = { from, to, minutes };
-    step.minutes = Math.max(step.minutes ?? 0, minutes);
+    // "fridge 1 week / freezer 3 months": the shorter is sure.
+    const isKept = step.deeds.includes('keep') && Math.min(step.minutes ?? 0, minutes) >= DAY_MINUTES;
+    step.minutes = (isKept ? Math.min : Math.max)(step.minutes ?? minutes, minutes);
   }
 
   /** "rinse after ten minutes", "lavo depois de 10 minutos" */

@@ -143,7 +143,7 @@ function strangerOf(
   isBesideMisspelt: () => boolean,
   reading: Reading,
 ): FoundStranger | undefined {
-  const { tokens, words } = reading;
+  const { tokens } = reading;
   const own = ownWords(elements, clause, reading);
   if (!elements.slice(own.from, own.to).some((element) => isUnknown(element, tokens))) return undefined;
   const isAdded = isBehindAdd(clause, tokens);
@@ -156,7 +156,7 @@ function strangerOf(
   const core = coreOf(elements, own, tokens);
   if (!core) return undefined;
   const isListed = core.isThing ? isNear : isBare || isAdded || isAmongThings(clause, tokens);
-  return isListed && isNameable(tokensOf(elements, own, tokens), words)
+  return isListed && isNameable(tokensOf(elements, own, tokens), reading)
     ? foundAs(elements, own, tokens, stranger)
     : undefined;
 }
@@ -321,9 +321,10 @@ const MISSPELT_WORDS = 3;
 /** Letters of a name of which two may be wrong where no measure stands beside it. */
 const SURELY_MISSPELT = 8;
 
-/** No word of how something is or is done: "thawed", "slowly". */
-const isNameable = (own: readonly Token[], { languages }: Vocabulary): boolean =>
-  !languages.includes('hi') &&
+/** No word of how something is or is done: "thawed", "slowly", "the famous one". */
+const isNameable = (own: readonly Token[], { tokens, words }: Reading): boolean =>
+  !words.languages.includes('hi') &&
+  !says(tokens[tokens.indexOf(own.at(-1)!) + 1], 'pronounOne') &&
   own.every(({ word, raw }) => !/(?:ed|ing|ly|mente|ment|ndo)$/.test(word) && !/\p{L}['’]s$/u.test(raw));
 
 function isUnknown({ kind, from }: Element, tokens: readonly Token[]): boolean {

@@ -112,6 +112,7 @@ describe('times and what is done', () => {
     ['1 banana, 2 tbsp oats. 25 mins. Bits? Sieve it.', { minutes: 25, strained: true }],
     ['2 eggs. 20 min if it is mushy, 10 if it is just tired.', { minutes: 20 }],
     ["1 egg. In the fridge it's okay for a week.", { keepsDays: 7, minutes: null }],
+    ['1 egg. Fridge 1 wk / freezer 3 mo', { keepsDays: 7 }],
     ['1 egg. In the fridge for 5 days.', { keepsDays: 5, minutes: null }],
     ['100 ml water, 1 tsp glycerin. Spray bottle. Two weeks.', { keepsDays: 14, minutes: null }],
     ['1 banana, then through one of my old socks.', { strained: true }],
@@ -134,6 +135,10 @@ describe('times and what is done', () => {
   });
 });
 
+it('a tea of herbs that nobody names is asked about', () => {
+  expect(unreadLines(parsedOf(['herbal tea, honey, egg'])).map(({ text }) => text)).toEqual(['herbal tea']);
+});
+
 describe('what goes in only then, or no longer', () => {
   it.each([
     ["2 tbsp honey, 1 cup milk. If it's mushy, leave the honey out and add an egg.", ['honey', 'milk']],
@@ -142,6 +147,8 @@ describe('what goes in only then, or no longer', () => {
     ['1 egg, 20 minutes, rinse. Then my usual conditioner.', ['egg']],
     ['castor 2 tbsp, hot water bath to warm it.', ['castor-oil']],
     ['2 tbsp honey\nor agave', ['honey']],
+    ['Before: 3 tbsp castor oil. Now: 1 egg', ['egg']],
+    ['Coconut + lime, the famous one. Tin of coconut milk, 4 limes', ['coconut-milk', 'lime-juice']],
   ])('%s', (text, names) => {
     expect(namesOf(text)).toEqual(names);
   });
@@ -164,6 +171,8 @@ describe('what is told with other words than a list has', () => {
     ['1/2 oz each of avocado and jojoba oil', ['avocado-oil', 'jojoba-oil']],
     ['aceite de coco y de ricino, una cucharada de cada', ['castor-oil', 'coconut-oil']],
     ['faço o gel com linhaça: meia xícara pra um litro, fogo médio', ['linseed', 'water']],
+    ['a cup of herb tea (nettle), 1 egg', ['egg', 'nettle']],
+    ['shea + mango + cocoa, 100g each, melted', ['cocoa-butter', 'mango-butter', 'shea-butter']],
     ['A cup of mung beans through the grinder, 3 tbsp of the flour', ['mung']],
     [
       '3 cuillères de ghassoul, de l’eau tiède, 1 cuillère d’huile d’argan, 15 min',

@@ -75,6 +75,8 @@ const isSaid = ({ tokens, words }: Told, { from, to }: Title): boolean =>
   !words.roles.hearsay.isWithin(tokens, from, to) &&
   !words.roles.isBad.isWithin(tokens, from, to) &&
   tokens.slice(from, to).some((token) => isWord(token) && !says(token, 'filler')) &&
+  // "Before: 3 tbsp castor oil. Now: …"
+  !(says(tokens[from], 'earlier') && isSign(tokens[from + 1], ':')) &&
   // "For the love of god sieve it: …"
   !(isSign(tokens[to], ':') && says(tokens[to - 1], 'pronoun')) &&
   // "A: 2 tbsp honey"
