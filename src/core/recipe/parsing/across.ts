@@ -57,6 +57,13 @@ function giveInOrder(sentences: ReadSentence[]): void {
   }
 }
 
+/** Some of its things go in no longer: they are only named. */
+const onlyNaming = (sentence: ReadSentence, gone: readonly Item[]): ReadSentence => ({
+  ...sentence,
+  items: sentence.items.filter((item) => !gone.includes(item)),
+  mentions: [...sentence.mentions, ...gone.map(({ name }) => name)],
+});
+
 /** "2 tbsp honey", and in a row of its own "or agave": in place of the last. */
 function takeInstead(sentences: ReadSentence[]): void {
   for (const [index, sentence] of sentences.entries()) {
@@ -66,7 +73,7 @@ function takeInstead(sentences: ReadSentence[]): void {
     const [only, ...more] = sentence.items;
     if (!last || !only || more.length > 0 || last.amount === null) continue;
     last.instead.push(only.name);
-    sentences[index] = { ...sentence, items: [], mentions: [...sentence.mentions, only.name] };
+    sentences[index] = onlyNaming(sentence, [only]);
   }
 }
 
@@ -77,11 +84,10 @@ function makeConditional(sentences: ReadSentence[], { tokens }: Context): void {
     if (!says(tokens[from], 'onlyIf') || itemsBefore(sentences, index).length === 0) continue;
     // "If you must use bananas, push them through a sieve.": when, and none more.
     const comma = tokens.findIndex((token, at) => at > from && at < to && isSign(token, ','));
-    const [when, own] = [[] as Item[], [] as Item[]];
-    for (const item of items) (item.amount === null && item.name.to <= comma ? when : own).push(item);
-    for (const item of own) item.optional = true;
-    const mentions = [...sentence.mentions, ...when.map(({ name }) => name)];
-    sentences[index] = { ...sentence, items: own, mentions };
+    const when = items.filter(({ amount, name }) => amount === null && name.to <= comma);
+    const told = onlyNaming(sentence, when);
+    for (const item of told.items) item.optional = true;
+    sentences[index] = told;
   }
 }
 
@@ -244,8 +250,7 @@ function giveGround(sentences: ReadSentence[], { tokens }: Context): void {
       : undefined;
     if (!flour || !ground) continue;
     ground.amount = flour.amount;
-    const items = sentence.items.filter((item) => item !== flour);
-    sentences[index] = { ...sentence, items, mentions: [...sentence.mentions, flour.name] };
+    sentences[index] = onlyNaming(sentence, [flour]);
   }
 }
 
@@ -317,12 +322,7 @@ function nameOilBefore(sentences: ReadSentence[], { tokens, words }: Context): v
     sentences[index] = { ...sentence, items: sentence.items.map((item) => (item === bare ? own : item)) };
     const at = sentences.findIndex(({ items }) => items.includes(named));
     const held = sentences[at];
-    if (held)
-      sentences[at] = {
-        ...held,
-        items: held.items.filter((item) => item !== named),
-        mentions: [...held.mentions, named.name],
-      };
+    if (held) sentences[at] = onlyNaming(held, [named]);
     return;
   }
 }
@@ -347,12 +347,7 @@ function takeBackEarlier(sentences: ReadSentence[], context: Context): void {
       const gone = earlier.items.filter(({ name }) => ids.has(name.match.item.id));
       if (gone.length === 0) continue;
       if (isOpen) for (const item of gone) item.optional = true;
-      else
-        sentences[back] = {
-          ...earlier,
-          items: earlier.items.filter((item) => !gone.includes(item)),
-          mentions: [...earlier.mentions, ...gone.map(({ name }) => name)],
-        };
+      else sentences[back] = onlyNaming(earlier, gone);
     }
   }
 }

@@ -3,7 +3,7 @@ import { isMeasure, isPack, type PackSize, type PieceSize } from './lineAmount';
 import { says } from './marks';
 import { Quantities, type Quantity } from './quantities';
 import { Times } from './times';
-import { isNumber, isSign, isWord, touches, type Token } from './tokens';
+import { beginsBehind, isNumber, isSign, isWord, touches, type Token } from './tokens';
 import type { Vocabulary } from './vocabulary';
 
 /** An amount, as it stands between two tokens of the text. */
@@ -168,9 +168,7 @@ export class Amounts {
 
   /** "Tin of coconut milk": one, where it begins what is said. */
   private isPackOf(at: number, { unit, to }: UnitAt): boolean {
-    const before = this.tokens[at - 1];
-    const isStart =
-      before === undefined || before.kind === 'break' || isSign(before, '.', ',', ';', '+', ':');
+    const isStart = beginsBehind(this.tokens[at - 1], '.', ',', ';', '+', ':');
     return isStart && isPack(unit) && this.words.roles.of.at(this.tokens, to) !== undefined;
   }
 
@@ -402,8 +400,8 @@ export class Amounts {
   ): Pick<Amount, 'to' | 'quantity' | 'unit'> | undefined {
     const { tokens, words } = this;
     const { kind, size } = UNITS[unit];
-    // "a third of a tub (500 g)": so much the whole holds.
     const isHalfPack = isPack(unit) && count < 1;
+    // "a third of a tub (500 g)": so much the whole holds.
     if (isHalfPack && words.roles.of.isWithin(tokens, from, to - 1)) return undefined;
     const bracket = kind === 'volume' || isHalfPack ? this.packAt(to) : undefined;
     if (!bracket) return undefined;

@@ -21,11 +21,11 @@ export function withSpeltMeasures(
   return tokens.map((token, at) => {
     if (!isWord(token) || token.word.length < LEAST_LETTERS || isKnownWord(token.word)) return token;
     const isCounted = isNumber(tokens[at - 1]) || isNumberWord(tokens, at, words);
+    const { measures, overnight } = meantWordsOf(words);
+    const isNear = (word: string) => isNearly(token.word, word);
     const meant =
-      (isCounted ? measuresOf(words).find((word) => isNearly(token.word, word)) : undefined) ??
-      (token.word.length >= LEAST_ALONE
-        ? overnightOf(words).find((word) => isNearly(token.word, word))
-        : undefined);
+      (isCounted ? measures.find(isNear) : undefined) ??
+      (token.word.length >= LEAST_ALONE ? overnight.find(isNear) : undefined);
     return meant === undefined || beginsName(tokens, at, lexicon) ? token : { ...token, word: meant };
   });
 }
@@ -39,19 +39,25 @@ const beginsName = (tokens: readonly Token[], at: number, lexicon: Pick<NameLexi
 
 const TIMES: ReadonlySet<TimeUnit> = new Set<TimeUnit>(['min', 'h', 'day', 'week']);
 
-/** Spoons, cups, grams and drops: what is counted in them is nothing else. */
-const isMeasure = (unit: UnitId): boolean => UNITS[unit].kind !== 'count';
+/** Spoons, cups, grams, drops and percents: what is counted in them is nothing else. */
+const isUncounted = (unit: UnitId): boolean => UNITS[unit].kind !== 'count';
 
-const measures = new WeakMap<Vocabulary, readonly string[]>();
-
-function measuresOf(words: Vocabulary): readonly string[] {
-  const known = measures.get(words);
-  if (known) return known;
-  const made = [...words.units.single(isMeasure), ...words.time.single((unit) => TIMES.has(unit))].filter(
-    (word) => word.length >= LEAST_LETTERS,
-  );
-  measures.set(words, made);
-  return made;
+interface MeantWords {
+  readonly measures: readonly string[];
+  readonly overnight: readonly string[];
 }
 
-const overnightOf = ({ roles }: Vocabulary): readonly string[] => roles.overnight.single(() => true);
+const meantWords = new WeakMap<Vocabulary, MeantWords>();
+
+/** What misspelt words may mean; made once for the languages of a text. */
+function meantWordsOf(words: Vocabulary): MeantWords {
+  const known = meantWords.get(words);
+  if (known) return known;
+  const measures = [
+    ...words.units.single(isUncounted),
+    ...words.time.single((unit) => TIMES.has(unit)),
+  ].filter((word) => word.length >= LEAST_LETTERS);
+  const made = { measures, overnight: words.roles.overnight.single(() => true) };
+  meantWords.set(words, made);
+  return made;
+}

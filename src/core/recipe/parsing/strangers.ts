@@ -130,11 +130,11 @@ const isListEdge = (edge: readonly Element[] = []): boolean =>
 /** All that stands between two separators can only be one name. */
 function misspeltAlone(elements: readonly Element[], clause: Clause, reading: Reading): boolean {
   const own = ownWords(elements, clause, reading);
-  return (
-    elements.slice(own.from, own.to).some((element) => isUnknown(element, reading.tokens)) &&
-    misspeltIn(elements, own, clause.from, reading) !== undefined
-  );
+  return hasUnknown(elements, own, reading) && misspeltIn(elements, own, clause.from, reading) !== undefined;
 }
+
+const hasUnknown = (elements: readonly Element[], { from, to }: Range, { tokens }: Reading): boolean =>
+  elements.slice(from, to).some((element) => isUnknown(element, tokens));
 
 function strangerOf(
   elements: readonly Element[],
@@ -145,7 +145,7 @@ function strangerOf(
 ): FoundStranger | undefined {
   const { tokens } = reading;
   const own = ownWords(elements, clause, reading);
-  if (!elements.slice(own.from, own.to).some((element) => isUnknown(element, tokens))) return undefined;
+  if (!hasUnknown(elements, own, reading)) return undefined;
   const isAdded = isBehindAdd(clause, tokens);
   const isNear = clause.namedBefore || clause.namedBehind || isAdded;
   // Beside an amount words alone are asked about with it.
@@ -156,7 +156,7 @@ function strangerOf(
   const core = coreOf(elements, own, tokens);
   if (!core) return undefined;
   const isListed = core.isThing ? isNear : isBare || isAdded || isAmongThings(clause, tokens);
-  return isListed && isNameable(tokensOf(elements, own, tokens), reading)
+  return isListed && isNameable(elements, own, reading)
     ? foundAs(elements, own, tokens, stranger)
     : undefined;
 }
@@ -322,10 +322,12 @@ const MISSPELT_WORDS = 3;
 const SURELY_MISSPELT = 8;
 
 /** No word of how something is or is done: "thawed", "slowly", "the famous one". */
-const isNameable = (own: readonly Token[], { tokens, words }: Reading): boolean =>
+const isNameable = (elements: readonly Element[], own: Range, { tokens, words }: Reading): boolean =>
   !words.languages.includes('hi') &&
-  !says(tokens[tokens.indexOf(own.at(-1)!) + 1], 'pronounOne') &&
-  own.every(({ word, raw }) => !/(?:ed|ing|ly|mente|ment|ndo)$/.test(word) && !/\p{L}['’]s$/u.test(raw));
+  !says(tokens[elements[own.to - 1]?.to ?? tokens.length], 'pronounOne') &&
+  tokensOf(elements, own, tokens).every(
+    ({ word, raw }) => !/(?:ed|ing|ly|mente|ment|ndo)$/.test(word) && !/\p{L}['’]s$/u.test(raw),
+  );
 
 function isUnknown({ kind, from }: Element, tokens: readonly Token[]): boolean {
   const token = tokens[from];

@@ -1,6 +1,6 @@
 import { says } from './marks';
 import { Quantities, type Quantity } from './quantities';
-import { isNumber, isSign, isWord, touches, type Token } from './tokens';
+import { beginsBehind, isNumber, isSign, isWord, touches, type Token } from './tokens';
 import type { TimeUnit, Vocabulary } from './vocabulary';
 
 /** So many minutes, hours … */
@@ -102,8 +102,7 @@ export class Times {
   /** "Hour under a heat cap.": one, where a sentence begins with it. */
   private hourAt(at: number): Duration | undefined {
     const { tokens, words } = this;
-    const before = tokens[at - 1];
-    const isStart = before === undefined || before.kind === 'break' || isSign(before, '.', '!');
+    const isStart = beginsBehind(tokens[at - 1], '.', '!');
     const unit = isStart && isWord(tokens[at]) ? words.time.at(tokens, at) : undefined;
     return unit?.value === 'h' && isWord(tokens[unit.to])
       ? { from: at, to: unit.to, minutes: MINUTES.h }
@@ -167,9 +166,7 @@ export class Times {
   /** "30 under cling film" */
   private isUnderCap(at: number, to: number): boolean {
     const { tokens, words } = this;
-    const before = tokens[at - 1];
-    const isStart =
-      before === undefined || before.kind === 'break' || isSign(before, '.', ',', ';', '!', '–');
+    const isStart = beginsBehind(tokens[at - 1], '.', ',', ';', '!', '–');
     const cap = words.roles.cap.isWithin(tokens, to, to + CAP_WITHIN);
     return isStart && says(tokens[to], 'behindMinutes') && cap;
   }

@@ -133,6 +133,10 @@ function wordToken(raw: string, start: number, row: number): Token {
 export const isSign = (token: Token | undefined, ...signs: readonly string[]): boolean =>
   token !== undefined && token.kind === 'sign' && signs.includes(token.word);
 
+/** Whether something begins behind a token: nothing stands there, a row ends, or one of these signs. */
+export const beginsBehind = (before: Token | undefined, ...signs: readonly string[]): boolean =>
+  before === undefined || before.kind === 'break' || isSign(before, ...signs);
+
 export const isNumber = (token: Token | undefined): token is Token =>
   token !== undefined && token.kind === 'number';
 
